@@ -1,0 +1,143 @@
+package entaxis.core.change;
+
+import entaxis.core.design.AlternateKey;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.Design;
+import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.KeyPart;
+import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.Member;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.Relationship;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.SqlName;
+import entaxis.core.type.SqlType.IntegerType;
+import entaxis.core.type.SqlType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Edits of attributes, of entities and of many-to-many relationships alike. */
+final class AttributeEdits {
+    private AttributeEdits() { }
+
+    static Step add(Design design, Change.AddAttributes edit) {
+        Step step = Step.done(design);
+        for (Change.NewAttribute added : edit.attributes()) {
+            step = step.ok() ? addOne(step.design(), edit.owner(), added) : step;
+        }
+        return step;
+    }
+
+    private static Step addOne(Design design, OwnerId owner, Change.NewAttribute added) {
+        Attribute attribute = added.attribute().named(added.attribute().name().strip());
+        Optional<Problem> fault = fault(design, owner, attribute);
+        if (fault.isPresent()) {
+            return new Step(design, List.of(fault.get()));
+        }
+        if (design.attributesOf(owner).size() >= Rules.MAX_ATTRIBUTES) {
+            return Step.refused(design, "", "An entity has " + Rules.MAX_ATTRIBUTES + " attributes at most. Split it into two entities.");
+        }
+        return switch (owner) {
+            case EntityId id -> design.entities().find(id).map(entity -> Step.done(design.with(joined(entity, attribute, added))))
+                    .orElseGet(() -> EntityEdits.gone(design));
+            case RelationshipId id -> design.relationships().find(id).filter(Relationship::manyToMany).map(relationship -> added.inPrimaryKey() || added.unique()
+                    ? Step.refused(design, "", "The key of a many-to-many is made of both parents' keys. Leave “primary key” and “unique” out.")
+                    : Step.done(design.with(relationship.withAttributes(plus(relationship.attributes(), attribute)))))
+                    .orElseGet(() -> Step.refused(design, "", "Only a many-to-many relationship has attributes of its own. Add it to one of the two entities."));
+        };
+    }
+
+    private static Entity joined(Entity entity, Attribute attribute, Change.NewAttribute added) {
+        KeyPart part = new OwnPart(attribute.id());
+        Entity next = entity.withMembers(plus(entity.members(), (Member) attribute));
+        if (added.inPrimaryKey()) {
+            next = next.withPrimaryKey(plus(next.primaryKey(), part));
+        }
+        if (added.unique()) {
+            int number = next.alternateKeys().stream().mapToInt(AlternateKey::number).max().orElse(0) + 1;
+            next = next.withAlternateKeys(plus(next.alternateKeys(), new AlternateKey(number, List.of(part))));
+        }
+        return next;
+    }
+
+    static Step alter(Design design, Change.AlterAttribute edit) {
+        Optional<Attribute> found = design.attribute(edit.owner(), edit.attribute());
+        if (found.isEmpty()) {
+            return Step.refused(design, "", "This attribute is no longer there; it was deleted meanwhile. Undo brings it back.");
+        }
+        Attribute now = found.get();
+        Attribute changed = switch (edit.aspect()) {
+            case AttributeAspect.Name(String name) -> now.named(name.strip());
+            case AttributeAspect.Type(SqlType type) -> now.typed(type);
+            case AttributeAspect.Required(boolean required) -> now.required(required);
+            case AttributeAspect.Default(Optional<String> expression) -> now.withDefault(expression);
+            case AttributeAspect.Check(Optional<String> condition) -> now.withCheck(condition);
+            case AttributeAspect.Numbered(Attribute.Identity identity) -> now.numbered(identity);
+            case AttributeAspect.Meaning(String words) -> now.meaning(words.strip());
+        };
+        if (edit.aspect() instanceof AttributeAspect.Required(boolean required) && !required && inKey(design, edit)) {
+            return Step.refused(design, "required", "“" + now.name() + "” is part of the primary key, which always has a value. Take it out of the key first.");
+        }
+        return fault(design, edit.owner(), changed).map(problem -> new Step(design, List.of(problem)))
+                .orElseGet(() -> Step.done(replaced(design, edit.owner(), changed)));
+    }
+
+    private static boolean inKey(Design design, Change.AlterAttribute edit) {
+        return edit.owner() instanceof EntityId id && design.entities().get(id).inKey(edit.attribute());
+    }
+
+    private static Design replaced(Design design, OwnerId owner, Attribute changed) {
+        return switch (owner) {
+            case EntityId id -> design.with(design.entities().get(id).withAttribute(changed));
+            case RelationshipId id -> {
+                Relationship relationship = design.relationships().get(id);
+                yield design.with(relationship.withAttributes(relationship.attributes().stream()
+                        .map(own -> own.id().equals(changed.id()) ? changed : own).toList()));
+            }
+        };
+    }
+
+    static Step remove(Design design, Change.RemoveAttribute edit) {
+        if (design.attribute(edit.owner(), edit.attribute()).isEmpty()) {
+            return Step.refused(design, "", "This attribute is no longer there.");
+        }
+        return Step.done(switch (edit.owner()) {
+            case EntityId id -> design.with(design.entities().get(id).withoutAttribute(edit.attribute()));
+            case RelationshipId id -> design.with(design.relationships().get(id).withAttributes(
+                    design.relationships().get(id).attributes().stream().filter(own -> !own.id().equals(edit.attribute())).toList()));
+        });
+    }
+
+    private static Optional<Problem> fault(Design design, OwnerId owner, Attribute attribute) {
+        Optional<String> name = Rules.name(attribute.name(), "the attribute").or(() -> taken(design, owner, attribute.id(), attribute.name()));
+        if (name.isPresent()) {
+            return Optional.of(new Problem("name", name.get()));
+        }
+        Optional<String> meaning = Rules.text(attribute.meaning(), "The meaning");
+        if (meaning.isPresent()) {
+            return Optional.of(new Problem("meaning", meaning.get()));
+        }
+        boolean numbered = attribute.identity() != Attribute.Identity.NONE;
+        if (numbered && !(attribute.type() instanceof IntegerType)) {
+            return Optional.of(new Problem("type", "“" + attribute.name() + "” is numbered by the engine, so its type is a whole number: smallint, integer or bigint."));
+        }
+        if (numbered && attribute.defaultValue().isPresent()) {
+            return Optional.of(new Problem("default", "“" + attribute.name() + "” is numbered by the engine, so it has no default. Leave one of the two out."));
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<String> taken(Design design, OwnerId owner, AttributeId self, String name) {
+        return design.attributesOf(owner).stream().filter(other -> !other.id().equals(self) && SqlName.of(other.name()).equals(SqlName.of(name))).findFirst()
+                .map(other -> "There is an attribute “" + other.name() + "” here already. Choose another name.");
+    }
+
+    static <T> List<T> plus(List<T> list, T added) {
+        List<T> next = new ArrayList<>(list);
+        next.add(added);
+        return next;
+    }
+}

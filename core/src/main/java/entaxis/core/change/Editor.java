@@ -1,0 +1,51 @@
+package entaxis.core.change;
+
+import entaxis.core.change.Outcome.Applied;
+import entaxis.core.change.Outcome.Refused;
+import entaxis.core.design.Design;
+
+/** Applies edits to designs. */
+public final class Editor {
+    private Editor() { }
+
+    /** The design after an edit with the change that takes it back, or why it was refused. The given design stays as it is. */
+    public static Outcome apply(Design design, Change change) {
+        Step step = step(design, change);
+        return step.ok() ? new Applied(step.design(), Patch.between(step.design(), design)) : new Refused(step.problems());
+    }
+
+    private static Step step(Design design, Change change) {
+        return switch (change) {
+            case Change.SetFacts edit -> SheetEdits.facts(design, edit);
+            case Change.SetPaper edit -> SheetEdits.paper(design, edit);
+            case Change.PlaceCards edit -> SheetEdits.place(design, edit);
+            case Change.AddArea edit -> EntityEdits.area(design, edit.area(), true);
+            case Change.AlterArea edit -> EntityEdits.area(design, edit.area(), false);
+            case Change.RemoveArea edit -> EntityEdits.removeArea(design, edit.area());
+            case Change.AddEntity edit -> EntityEdits.add(design, edit);
+            case Change.RenameEntity edit -> EntityEdits.rename(design, edit);
+            case Change.DescribeEntity edit -> EntityEdits.describe(design, edit);
+            case Change.AssignArea edit -> EntityEdits.assign(design, edit);
+            case Change.RemoveEntity edit -> EntityEdits.remove(design, edit.entity());
+            case Change.AddAttributes edit -> AttributeEdits.add(design, edit);
+            case Change.AlterAttribute edit -> AttributeEdits.alter(design, edit);
+            case Change.RemoveAttribute edit -> AttributeEdits.remove(design, edit);
+            case Change.SetKeys edit -> KeyEdits.set(design, edit);
+            case Change.MoveMember edit -> KeyEdits.move(design, edit);
+            case Change.AddRelationship edit -> RelationshipEdits.add(design, edit);
+            case Change.AlterRelationship edit -> RelationshipEdits.alter(design, edit);
+            case Change.TurnRound edit -> RelationshipEdits.turn(design, edit.relationship());
+            case Change.RemoveRelationship edit -> RelationshipEdits.remove(design, edit.relationship());
+            case Change.AddRow edit -> RowEdits.add(design, edit.row());
+            case Change.RemoveRow edit -> RowEdits.remove(design, edit.row());
+            case Change.Several edit -> {
+                Step step = Step.done(design);
+                for (Change part : edit.changes()) {
+                    step = step.ok() ? step(step.design(), part) : step;
+                }
+                yield step;
+            }
+            case Patch patch -> patch.applyTo(design);
+        };
+    }
+}

@@ -1,0 +1,181 @@
+package entaxis.core.change;
+
+import entaxis.core.design.Area;
+import entaxis.core.design.AreaId;
+import entaxis.core.design.Design;
+import entaxis.core.design.Elements;
+import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.Facts;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.Place;
+import entaxis.core.design.Relationship;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.RowId;
+import entaxis.core.design.SampleRow;
+import entaxis.core.design.Sheet;
+import entaxis.core.design.SheetId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Elements exchanged for others: the difference between two designs, as undo and redo apply it. Refused where an element is no longer what it was. */
+public record Patch(List<Swap> swaps) implements Change {
+
+    /** Copies the swaps. */
+    public Patch {
+        swaps = List.copyOf(swaps);
+    }
+
+    /** One element as it was and as it becomes; an index tells where a new one stands among its kind. */
+    public sealed interface Swap { }
+
+    public record FactsSwap(Facts was, Facts becomes) implements Swap { }
+
+    public record AreaSwap(Optional<Area> was, Optional<Area> becomes, int index) implements Swap { }
+
+    public record EntitySwap(Optional<Entity> was, Optional<Entity> becomes, int index) implements Swap { }
+
+    public record RelationshipSwap(Optional<Relationship> was, Optional<Relationship> becomes, int index) implements Swap { }
+
+    /** A sheet without its places, which are swapped one by one. */
+    public record SheetSwap(Optional<Sheet> was, Optional<Sheet> becomes, int index) implements Swap { }
+
+    public record PlaceSwap(SheetId sheet, OwnerId card, Optional<Place> was, Optional<Place> becomes) implements Swap { }
+
+    public record RowSwap(Optional<SampleRow> was, Optional<SampleRow> becomes, int index) implements Swap { }
+
+    /** The patch that makes {@code to} of {@code from}. Linear in the number of elements; unchanged ones are told by identity. */
+    public static Patch between(Design from, Design to) {
+        List<Swap> swaps = new ArrayList<>();
+        if (!from.facts().equals(to.facts())) {
+            swaps.add(new FactsSwap(from.facts(), to.facts()));
+        }
+        differ(from.areas(), to.areas(), AreaSwap::new, swaps);
+        differ(from.entities(), to.entities(), EntitySwap::new, swaps);
+        differ(from.relationships(), to.relationships(), RelationshipSwap::new, swaps);
+        if (from.sheets() != to.sheets()) {
+            differ(bare(from), bare(to), SheetSwap::new, swaps);
+            places(from, to, swaps);
+        }
+        differ(from.rows(), to.rows(), RowSwap::new, swaps);
+        return new Patch(swaps);
+    }
+
+    private interface SwapOf<V> {
+        Swap swap(Optional<V> was, Optional<V> becomes, int index);
+    }
+
+    private static <K, V extends Elements.Element<K>> void differ(Elements<K, V> from, Elements<K, V> to, SwapOf<V> swap, List<Swap> swaps) {
+        if (from == to) {
+            return;
+        }
+        for (V old : from) {
+            if (!to.contains(old.id())) {
+                swaps.add(swap.swap(Optional.of(old), Optional.empty(), from.indexOf(old.id())));
+            }
+        }
+        int index = 0;
+        for (V now : to) {
+            Optional<V> was = from.find(now.id());
+            if (was.isEmpty() || was.get() != now && !was.get().equals(now)) {
+                swaps.add(swap.swap(was, Optional.of(now), index));
+            }
+            index++;
+        }
+    }
+
+    private static Elements<SheetId, Sheet> bare(Design design) {
+        return Elements.of(design.sheets().stream().map(sheet -> sheet.withPlaces(Map.of())).toList());
+    }
+
+    private static void places(Design from, Design to, List<Swap> swaps) {
+        Set<SheetId> sheets = new LinkedHashSet<>();
+        from.sheets().forEach(sheet -> sheets.add(sheet.id()));
+        to.sheets().forEach(sheet -> sheets.add(sheet.id()));
+        for (SheetId sheet : sheets) {
+            Map<OwnerId, Place> was = from.sheets().find(sheet).map(Sheet::places).orElse(Map.of());
+            Map<OwnerId, Place> now = to.sheets().find(sheet).map(Sheet::places).orElse(Map.of());
+            Set<OwnerId> cards = new LinkedHashSet<>(was.keySet());
+            cards.addAll(now.keySet());
+            for (OwnerId card : cards) {
+                Optional<Place> before = Optional.ofNullable(was.get(card));
+                Optional<Place> after = Optional.ofNullable(now.get(card));
+                if (!before.equals(after)) {
+                    swaps.add(new PlaceSwap(sheet, card, before, after));
+                }
+            }
+        }
+    }
+
+    Step applyTo(Design design) {
+        Step step = Step.done(design);
+        for (Swap swap : swaps) {
+            step = step.ok() ? apply(step.design(), swap) : step;
+        }
+        return step;
+    }
+
+    private static Step apply(Design design, Swap swap) {
+        return switch (swap) {
+            case FactsSwap(Facts was, Facts becomes) -> design.facts().equals(was) ? Step.done(design.with(becomes)) : changed(design, "the design's name or target");
+            case AreaSwap(Optional<Area> was, Optional<Area> becomes, int index) -> {
+                AreaId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.areas().find(id).equals(was) ? Step.done(design.withAreas(exchange(design.areas(), id, becomes, index)))
+                        : changed(design, "the area " + name(was.map(Area::name)));
+            }
+            case EntitySwap(Optional<Entity> was, Optional<Entity> becomes, int index) -> {
+                EntityId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.entities().find(id).equals(was) ? Step.done(design.withEntities(exchange(design.entities(), id, becomes, index)))
+                        : changed(design, "the entity " + name(was.map(Entity::name)));
+            }
+            case RelationshipSwap(Optional<Relationship> was, Optional<Relationship> becomes, int index) -> {
+                RelationshipId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.relationships().find(id).equals(was)
+                        ? Step.done(design.withRelationships(exchange(design.relationships(), id, becomes, index)))
+                        : changed(design, "a relationship " + name(was.map(relationship -> relationship.first().verb())));
+            }
+            case SheetSwap(Optional<Sheet> was, Optional<Sheet> becomes, int index) -> {
+                SheetId id = was.or(() -> becomes).orElseThrow().id();
+                Optional<Sheet> present = design.sheets().find(id);
+                Map<OwnerId, Place> places = present.map(Sheet::places).orElse(Map.of());
+                yield present.map(sheet -> sheet.withPlaces(Map.of())).equals(was)
+                        ? Step.done(design.withSheets(exchange(design.sheets(), id, becomes.map(sheet -> sheet.withPlaces(places)), index)))
+                        : changed(design, "the sheet " + name(was.map(Sheet::name)));
+            }
+            case PlaceSwap(SheetId sheet, OwnerId card, Optional<Place> was, Optional<Place> becomes) -> {
+                Optional<Sheet> present = design.sheets().find(sheet);
+                if (present.isEmpty() && becomes.isEmpty()) {
+                    yield Step.done(design);
+                }
+                if (present.isEmpty() || !present.get().place(card).equals(was)) {
+                    yield changed(design, "the place of a card");
+                }
+                Map<OwnerId, Place> places = new HashMap<>(present.get().places());
+                becomes.ifPresentOrElse(place -> places.put(card, place), () -> places.remove(card));
+                yield Step.done(design.with(present.get().withPlaces(places)));
+            }
+            case RowSwap(Optional<SampleRow> was, Optional<SampleRow> becomes, int index) -> {
+                RowId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.rows().find(id).equals(was) ? Step.done(design.withRows(exchange(design.rows(), id, becomes, index)))
+                        : changed(design, "a sample row");
+            }
+        };
+    }
+
+    private static <K, V extends Elements.Element<K>> Elements<K, V> exchange(Elements<K, V> elements, K id, Optional<V> becomes, int index) {
+        return becomes.map(value -> elements.with(value, index)).orElseGet(() -> elements.without(id));
+    }
+
+    private static String name(Optional<String> name) {
+        return name.map(text -> "“" + text + "”").orElse("that it would add");
+    }
+
+    private static Step changed(Design design, String what) {
+        return Step.refused(design, "", "This cannot be taken back: " + what + " has been changed since. Change it by hand.");
+    }
+}

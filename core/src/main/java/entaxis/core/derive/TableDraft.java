@@ -1,0 +1,51 @@
+package entaxis.core.derive;
+
+import entaxis.core.design.KeyPart;
+import entaxis.core.schema.Column;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** A table in the making: key columns first, then the others, each found by the part of the design that it stands for. */
+final class TableDraft {
+    private final List<Column> key = new ArrayList<>();
+    private final List<Column> others = new ArrayList<>();
+    private final Map<KeyPart, List<Column>> byPart = new HashMap<>();
+    private final Set<String> names = new HashSet<>();
+
+    /** Takes a column name that is still free, made of the wanted one. */
+    String claim(String wanted) {
+        return Names.free(wanted, names);
+    }
+
+    void addKey(KeyPart part, List<Column> columns) {
+        key.addAll(columns);
+        byPart.computeIfAbsent(part, any -> new ArrayList<>()).addAll(columns);
+    }
+
+    void add(KeyPart part, List<Column> columns) {
+        others.addAll(columns);
+        byPart.computeIfAbsent(part, any -> new ArrayList<>()).addAll(columns);
+    }
+
+    List<Column> columns(KeyPart part) {
+        return byPart.getOrDefault(part, List.of());
+    }
+
+    List<Column> keyColumns() {
+        return key;
+    }
+
+    List<String> key() {
+        return key.stream().map(Column::name).toList();
+    }
+
+    List<Column> all() {
+        List<Column> all = new ArrayList<>(key);
+        all.addAll(others);
+        return all;
+    }
+}

@@ -1,0 +1,18 @@
+package entaxis.core.design;
+
+/**
+ * Stable opaque identity of an attribute.
+ *
+ * @param value “a” and up to 24 letters or digits
+ */
+public record AttributeId(String value) {
+    /** Checks the shape. */
+    public AttributeId {
+        Ids.check('a', value);
+    }
+
+    @Override
+    public String toString() {
+        return value;
+    }
+}

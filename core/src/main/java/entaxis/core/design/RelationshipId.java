@@ -1,0 +1,18 @@
+package entaxis.core.design;
+
+/**
+ * Stable opaque identity of a relationship.
+ *
+ * @param value “r” and up to 24 letters or digits
+ */
+public record RelationshipId(String value) implements OwnerId {
+    /** Checks the shape. */
+    public RelationshipId {
+        Ids.check('r', value);
+    }
+
+    @Override
+    public String toString() {
+        return value;
+    }
+}

@@ -1,0 +1,22 @@
+package entaxis.core.schema;
+
+import java.util.List;
+import java.util.Optional;
+
+/** A set of tables, in the order in which they are created. */
+public record Schema(List<Table> tables) {
+    /** Copies the list. */
+    public Schema {
+        tables = List.copyOf(tables);
+    }
+
+    /** The table of a name. Linear in the number of tables. */
+    public Optional<Table> table(String name) {
+        return tables.stream().filter(table -> table.name().equals(name)).findFirst();
+    }
+
+    /** How many foreign keys all tables have together. */
+    public int foreignKeys() {
+        return tables.stream().mapToInt(table -> table.foreignKeys().size()).sum();
+    }
+}

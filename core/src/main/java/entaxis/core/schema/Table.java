@@ -1,0 +1,33 @@
+package entaxis.core.schema;
+
+import entaxis.core.design.OwnerId;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A base table (ISO/IEC 9075-2, 11.3).
+ *
+ * @param origin  the entity or many-to-many that it was derived from
+ * @param comment what one row is; may be empty
+ */
+public record Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys,
+        List<CheckRule> checks, List<ForeignKey> foreignKeys, String comment) {
+
+    /** Copies the lists. */
+    public Table {
+        columns = List.copyOf(columns);
+        uniqueKeys = List.copyOf(uniqueKeys);
+        checks = List.copyOf(checks);
+        foreignKeys = List.copyOf(foreignKeys);
+    }
+
+    /** The column of a name. */
+    public Optional<Column> column(String column) {
+        return columns.stream().filter(own -> own.name().equals(column)).findFirst();
+    }
+
+    /** Names of the primary key's columns in rank order; empty without one. */
+    public List<String> keyColumns() {
+        return primaryKey.map(PrimaryKey::columns).orElse(List.of());
+    }
+}

@@ -1,0 +1,37 @@
+package entaxis.core.sentence;
+
+import java.util.Locale;
+import java.util.Map;
+
+/** English words as entity names use them. */
+public final class Words {
+    private static final Map<String, String> IRREGULAR = Map.ofEntries(Map.entry("person", "people"), Map.entry("child", "children"), Map.entry("man", "men"),
+            Map.entry("woman", "women"), Map.entry("taxon", "taxa"), Map.entry("datum", "data"), Map.entry("index", "indexes"), Map.entry("series", "series"),
+            Map.entry("species", "species"), Map.entry("shelf", "shelves"), Map.entry("half", "halves"), Map.entry("leaf", "leaves"), Map.entry("genus", "genera"),
+            Map.entry("equipment", "equipment"), Map.entry("foot", "feet"), Map.entry("tooth", "teeth"), Map.entry("life", "lives"), Map.entry("knife", "knives"));
+
+    private Words() { }
+
+    /** A name as it stands inside a sentence: begun in lower case unless it is an abbreviation. */
+    public static String inSentence(String name) {
+        boolean ordinary = name.length() > 1 && Character.isUpperCase(name.charAt(0)) && !Character.isUpperCase(name.charAt(1));
+        return ordinary || name.length() == 1 ? name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1) : name;
+    }
+
+    /** The plural of the last word of a name. */
+    public static String plural(String name) {
+        int cut = name.lastIndexOf(' ') + 1;
+        String last = name.substring(cut);
+        String lower = last.toLowerCase(Locale.ROOT);
+        if (IRREGULAR.containsKey(lower)) {
+            return name.substring(0, cut) + IRREGULAR.get(lower);
+        }
+        if (lower.isEmpty() || !Character.isLetter(lower.charAt(lower.length() - 1)) || lower.charAt(lower.length() - 1) > 'z') {
+            return name;
+        }
+        if (lower.matches(".*[^aeiou]y")) {
+            return name.substring(0, name.length() - 1) + "ies";
+        }
+        return name + (lower.matches(".*(s|x|z|ch|sh)") ? "es" : "s");
+    }
+}

@@ -1,0 +1,183 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.sql.AttributeLine.Fault;
+import entaxis.core.sql.AttributeLine.Reading;
+import entaxis.core.sql.AttributeLine.Understood;
+import entaxis.core.token.Token;
+import entaxis.core.token.Token.Kind;
+import entaxis.core.token.TokenCursor;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.IntegerSize;
+import entaxis.core.type.SqlType.IntegerType;
+import entaxis.core.type.TypeReader;
+import entaxis.core.type.TypeReading.Known;
+import entaxis.core.type.TypeReading.Unknown;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Reads attribute lines: a name, a type, then in any order {@code not null}, {@code default ...}, {@code primary key}, {@code unique}, {@code check (...)},
+ * {@code generated ... as identity}, and the meaning after {@code --} (ISO/IEC 9075-2, 11.4, column definition). A name alone is an attribute of type text. Linear
+ * in the length of the line.
+ */
+public final class AttributeLineReader {
+    /** Longest text that is still a line that somebody typed. */
+    private static final int MAX_LINE = 10_000;
+    private static final Map<String, IntegerSize> SERIAL = Map.of("smallserial", IntegerSize.SMALLINT, "serial", IntegerSize.INTEGER, "bigserial", IntegerSize.BIGINT);
+    private static final List<String> CLAUSE_STARTS = List.of("not", "null", "default", "primary", "unique", "check", "generated", "constraint", "references", "comment");
+
+    private final int number;
+    private final TokenCursor cursor;
+    private boolean required;
+    private Optional<String> defaultValue = Optional.empty();
+    private Optional<String> check = Optional.empty();
+    private Identity identity = Identity.NONE;
+    private boolean primaryKey;
+    private boolean unique;
+    private String meaning = "";
+
+    private AttributeLineReader(int number, String line) {
+        this.number = number;
+        this.cursor = new TokenCursor(line);
+    }
+
+    /** Reads several lines, blank ones left out; a comma at the end of a line is passed over, as in a pasted CREATE TABLE. */
+    public static List<Reading> readAll(String text) {
+        List<Reading> readings = new ArrayList<>();
+        String[] lines = text.split("\\R", -1);
+        for (int i = 0; i < lines.length; i++) {
+            if (!lines[i].isBlank()) {
+                readings.add(lines[i].length() > MAX_LINE ? new Fault(i + 1, 1, "This line is too long to be one attribute.")
+                        : new AttributeLineReader(i + 1, lines[i].strip()).read());
+            }
+        }
+        return readings;
+    }
+
+    /** Reads one line. */
+    public static Reading read(String line) {
+        List<Reading> readings = readAll(line);
+        return readings.size() == 1 ? readings.getFirst() : new Fault(1, 1, "Type one attribute, as in: received_on date not null -- day it reached us");
+    }
+
+    /** An expression or condition as it stands alone in a field: complete, and free of anything that would end it. */
+    public static Optional<String> expressionFault(String text) {
+        TokenCursor cursor = new TokenCursor(text);
+        int depth = 0;
+        while (!cursor.atEnd()) {
+            Token token = cursor.next();
+            depth += token.is("(") ? 1 : token.is(")") ? -1 : 0;
+            if (token.kind() == Kind.UNCLOSED) {
+                return Optional.of("A quote or comment is opened and not closed at “" + shortened(token.text()) + "”. Close it.");
+            }
+            if (token.kind() == Kind.COMMENT || token.is(";") || depth < 0) {
+                return Optional.of("“" + shortened(token.text()) + "” cannot stand in an expression. Remove it.");
+            }
+        }
+        return depth == 0 ? Optional.empty() : Optional.of("A bracket is opened and not closed. Close it.");
+    }
+
+    private Reading read() {
+        Token first = cursor.next();
+        if (!first.isName()) {
+            return fault(first, first.kind() == Kind.UNCLOSED ? "The quote is not closed. Close it after the name." : "A line begins with the attribute's name, as in: received_on date not null");
+        }
+        SqlType type = SqlType.largeText();
+        Token typeToken = cursor.peek();
+        IntegerSize serial = typeToken.kind() == Kind.WORD ? SERIAL.get(typeToken.text().toLowerCase(Locale.ROOT)) : null;
+        if (serial != null) {
+            cursor.next();
+            type = new IntegerType(serial, false);
+            identity = Identity.BY_DEFAULT;
+        } else if (!ended(typeToken) && CLAUSE_STARTS.stream().noneMatch(typeToken::is)) {
+            switch (TypeReader.read(cursor)) {
+                case Known(SqlType known) -> type = known;
+                case Unknown(String message) -> {
+                    return fault(typeToken, message);
+                }
+            }
+        }
+        while (!ended(cursor.peek())) {
+            Token at = cursor.peek();
+            Optional<String> problem = clause();
+            if (problem.isPresent()) {
+                return fault(at, problem.get());
+            }
+        }
+        if (cursor.peek().kind() == Kind.COMMENT) {
+            meaning = cursor.next().text().replaceFirst("^(--|/\\*)", "").replaceFirst("\\*/$", "").strip();
+        }
+        return new Understood(new AttributeLine(first.name(), type, required, defaultValue, check, identity, primaryKey, unique, meaning));
+    }
+
+    private boolean ended(Token token) {
+        boolean lastComma = token.is(",") && (cursor.peek(1).kind() == Kind.END || cursor.peek(1).kind() == Kind.COMMENT);
+        if (lastComma) {
+            cursor.next();
+        }
+        return lastComma || token.kind() == Kind.END || token.kind() == Kind.COMMENT;
+    }
+
+    private Optional<String> clause() {
+        if (cursor.accept("not", "null")) {
+            required = true;
+        } else if (cursor.accept("null")) {
+            required = false;
+        } else if (cursor.accept("primary", "key")) {
+            primaryKey = true;
+            required = true;
+        } else if (cursor.accept("unique")) {
+            unique = true;
+        } else if (cursor.accept("generated", "always", "as", "identity")) {
+            identity = Identity.ALWAYS;
+        } else if (cursor.accept("generated", "by", "default", "as", "identity") || cursor.accept("auto_increment")) {
+            identity = Identity.BY_DEFAULT;
+        } else if (cursor.accept("default")) {
+            defaultValue = expression();
+            return defaultValue.isPresent() ? Optional.empty() : Optional.of("“default” is followed by a value: a number, a text in single quotes, or an expression such as current_date.");
+        } else if (cursor.peek().is("check")) {
+            cursor.next();
+            boolean bracket = cursor.peek().is("(");
+            Optional<String> condition = bracket ? expression() : Optional.empty();
+            check = condition.map(text -> text.substring(1, text.length() - 1).strip()).filter(text -> !text.isEmpty());
+            return check.isPresent() ? Optional.empty() : Optional.of("“check” is followed by a condition in brackets, as in: check (seed_count >= 0)");
+        } else if (cursor.peek().is("references")) {
+            return Optional.of("A reference is not typed as a column: draw a relationship to the other entity (R), and the column follows.");
+        } else {
+            return Optional.of("“" + shortened(cursor.peek().text()) + "” is not understood here. After the type come: not null, default ..., primary key, unique, check (...), -- meaning");
+        }
+        return Optional.empty();
+    }
+
+    /** One value or expression: up to the next clause outside brackets. */
+    private Optional<String> expression() {
+        StringBuilder text = new StringBuilder();
+        int depth = 0;
+        int end = -1;
+        while (depth > 0 || !ended(cursor.peek()) && !(end >= 0 && CLAUSE_STARTS.stream().anyMatch(cursor.peek()::is))) {
+            Token token = cursor.next();
+            if (token.kind() == Kind.END || token.kind() == Kind.UNCLOSED || token.is(";") || token.kind() == Kind.COMMENT) {
+                return Optional.empty();
+            }
+            depth += token.is("(") ? 1 : token.is(")") ? -1 : 0;
+            if (depth < 0) {
+                return Optional.empty();
+            }
+            text.append(end >= 0 && token.start() > end ? " " : "").append(token.text());
+            end = token.end();
+        }
+        return end < 0 ? Optional.empty() : Optional.of(text.toString());
+    }
+
+    private Fault fault(Token at, String message) {
+        return new Fault(number, at.start() + 1, message);
+    }
+
+    private static String shortened(String text) {
+        return text.length() > 30 ? text.substring(0, 30) + "..." : text;
+    }
+}

@@ -1,0 +1,57 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.SampleRow;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Table;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.BooleanType;
+import entaxis.core.type.SqlType.DecimalType;
+import entaxis.core.type.SqlType.FloatType;
+import entaxis.core.type.SqlType.IntegerType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** Writes sample rows as INSERT statements. What was typed goes in as it is; whether it fits its column is for the engine to say. */
+public final class InsertWriter {
+    private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+(\\.\\d+)?([eE][+-]?\\d+)?");
+
+    private final Dialect dialect;
+
+    /** A writer for one engine. */
+    public InsertWriter(Dialect dialect) {
+        this.dialect = dialect;
+    }
+
+    /** The INSERT for a row: columns left empty are left out, so that they take their default; {@code ''} stands for an empty text, {@code null} for no value. */
+    public String write(Table table, SampleRow row) {
+        List<String> names = new ArrayList<>();
+        List<String> values = new ArrayList<>();
+        for (Column column : table.columns()) {
+            String typed = column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("");
+            if (!typed.isBlank()) {
+                names.add(dialect.name(column.name()));
+                values.add(literal(column.type(), typed.strip()));
+            }
+        }
+        return "INSERT INTO " + dialect.name(table.name())
+                + (names.isEmpty() ? " DEFAULT VALUES" : " (" + String.join(", ", names) + ") VALUES (" + String.join(", ", values) + ")");
+    }
+
+    private static String literal(SqlType type, String typed) {
+        if (typed.equalsIgnoreCase("null")) {
+            return "NULL";
+        }
+        if (typed.equals("''")) {
+            return typed;
+        }
+        boolean bare = switch (type) {
+            case IntegerType integer -> NUMBER.matcher(typed).matches();
+            case DecimalType decimal -> NUMBER.matcher(typed).matches();
+            case FloatType approximate -> NUMBER.matcher(typed).matches();
+            case BooleanType truth -> typed.equalsIgnoreCase("true") || typed.equalsIgnoreCase("false");
+            default -> false;
+        };
+        return bare ? typed : Dialect.literal(typed);
+    }
+}

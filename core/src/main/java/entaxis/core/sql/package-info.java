@@ -1,0 +1,2 @@
+/** Table definitions written for an engine, and the definitions that people type read. */
+package entaxis.core.sql;

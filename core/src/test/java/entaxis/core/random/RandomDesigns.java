@@ -1,0 +1,156 @@
+package entaxis.core.random;
+
+import entaxis.core.change.Change;
+import entaxis.core.change.Editor;
+import entaxis.core.change.Outcome.Applied;
+import entaxis.core.design.AlternateKey;
+import entaxis.core.design.Area;
+import entaxis.core.design.AreaId;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.Cardinality;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.End;
+import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.Facts;
+import entaxis.core.design.KeyPart;
+import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.Member;
+import entaxis.core.design.Paper;
+import entaxis.core.design.Place;
+import entaxis.core.design.ReferentialAction;
+import entaxis.core.design.Relationship;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.RowId;
+import entaxis.core.design.SampleRow;
+import entaxis.core.design.Sheet;
+import entaxis.core.design.SheetId;
+import entaxis.core.design.Side;
+import entaxis.core.design.Target;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.TypeReader;
+import entaxis.core.type.TypeReading.Known;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+
+/** Designs made by chance, the same for the same seed: every kind of key, type and relationship, with awkward names among them. */
+public final class RandomDesigns {
+    private static final List<String> TYPES = List.of("varchar(40)", "char(5)", "text", "integer", "smallint", "bigint", "int unsigned", "numeric(9,2)", "numeric",
+            "boolean", "date", "time", "timestamp with time zone", "timestamp(3)", "double precision", "real", "uuid", "varbinary(20)", "interval day to second", "tinyint");
+    private static final List<String> KEY_TYPES = List.of("integer", "bigint", "char(4)", "varchar(20)", "smallint unsigned", "date", "uuid", "numeric(6)");
+    private static final List<String> ODD = List.of("Order", "user", "<b>\"'", "Ünïcode näme", "漢字の表", "select", "x".repeat(100), "a;b--c", "Ред книга", "Key-Value/Pair");
+    private static final List<Cardinality> CARDINALITIES = List.of(Cardinality.EXACTLY_ONE, Cardinality.ZERO_OR_ONE, Cardinality.ONE_OR_MORE, Cardinality.ZERO_OR_MORE);
+
+    private final Random random;
+    private int next;
+
+    private RandomDesigns(long seed) {
+        this.random = new Random(seed);
+    }
+
+    /** A design of this many entities and about half as many relationships again. */
+    public static Design design(long seed, int entities) {
+        return new RandomDesigns(seed).make(entities);
+    }
+
+    private Design make(int count) {
+        SheetId sheet = new SheetId("p1");
+        Design design = Design.empty(new Facts("Random " + count, Target.POSTGRESQL, "", ""), new Sheet(sheet, "Sheet 1", Paper.USUAL, Map.of()));
+        design = apply(design, new Change.AddArea(new Area(new AreaId("s1"), "One area", 3)));
+        List<EntityId> ids = new ArrayList<>();
+        int columns = (int) Math.ceil(Math.sqrt(count));
+        for (int i = 0; i < count; i++) {
+            Entity entity = entity(i, i < ODD.size() && random.nextInt(3) == 0 ? ODD.get(i) : "Thing " + i);
+            design = apply(design, new Change.AddEntity(entity, sheet, new Place(i % columns * 320, i / columns * 260)));
+            ids.add(entity.id());
+        }
+        for (int i = 0; i < count * 3 / 2; i++) {
+            int from = random.nextInt(count);
+            int to = Math.clamp(from + (long) random.nextInt(9) - 4, 0, count - 1);
+            design = applyIfAllowed(design, relationship(ids.get(from), ids.get(to)));
+        }
+        for (int i = 0; i < count / 3; i++) {
+            Entity entity = design.entities().get(ids.get(random.nextInt(count)));
+            if (!entity.attributes().isEmpty()) {
+                design = applyIfAllowed(design, new Change.AddRow(new SampleRow(new RowId("w" + id()), entity.id(),
+                        Map.of(ColumnPath.own(entity.attributes().getFirst().id()), "value " + i))));
+            }
+        }
+        return design;
+    }
+
+    private Entity entity(int number, String name) {
+        List<Member> members = new ArrayList<>();
+        List<KeyPart> key = new ArrayList<>();
+        int keys = random.nextInt(10) == 0 ? 0 : 1 + random.nextInt(2);
+        for (int i = 0; i < keys; i++) {
+            boolean surrogate = i == 0 && keys == 1 && random.nextBoolean();
+            Attribute attribute = Attribute.of(new AttributeId("a" + id()), surrogate ? "id" : "key_" + i, surrogate ? SqlType.integer() : type(KEY_TYPES));
+            members.add(surrogate ? attribute.numbered(random.nextBoolean() ? Attribute.Identity.ALWAYS : Attribute.Identity.BY_DEFAULT) : attribute);
+            key.add(new OwnPart(attribute.id()));
+        }
+        List<AlternateKey> alternates = new ArrayList<>();
+        int others = random.nextInt(8);
+        for (int i = 0; i < others; i++) {
+            Attribute attribute = attribute(random.nextInt(12) == 0 ? "group " + i : "field_" + number + "_" + i);
+            members.add(random.nextInt(members.size() + 1), attribute);
+            if (random.nextInt(5) == 0 && !(attribute.type() instanceof SqlType.CharacterType(SqlType.Form form, var length) && form == SqlType.Form.LARGE)) {
+                alternates.add(new AlternateKey(alternates.size() + 1, List.of(new OwnPart(attribute.id()))));
+            }
+        }
+        return new Entity(new EntityId("e" + id()), name, random.nextBoolean() ? "what it's for; \"quoted\"" : "",
+                random.nextBoolean() ? Optional.of(new AreaId("s1")) : Optional.empty(), members, key, alternates);
+    }
+
+    private Attribute attribute(String name) {
+        SqlType type = type(TYPES);
+        Attribute attribute = Attribute.of(new AttributeId("a" + id()), name, type).required(random.nextBoolean());
+        if (random.nextInt(4) == 0) {
+            attribute = attribute.meaning("says it's number " + next);
+        }
+        if (type instanceof SqlType.DateType && random.nextBoolean()) {
+            attribute = attribute.withDefault(Optional.of("current_date"));
+        }
+        if (type instanceof SqlType.IntegerType && random.nextBoolean()) {
+            attribute = attribute.withDefault(Optional.of("7"));
+            attribute = name.contains(" ") ? attribute : attribute.withCheck(Optional.of(name + " between 0 and 100"));
+        }
+        return attribute;
+    }
+
+    private Change relationship(EntityId from, EntityId to) {
+        Relationship relationship = Relationship.between(new RelationshipId("r" + id()),
+                End.of(from, pick(CARDINALITIES), "has").role(random.nextInt(4) == 0 ? "Chief " + next : ""), End.of(to, pick(CARDINALITIES), "belongs to"));
+        relationship = relationship.withChild(pick(List.of(Side.values()))).acting(pick(List.of(ReferentialAction.NO_ACTION, ReferentialAction.CASCADE,
+                ReferentialAction.RESTRICT)), pick(List.of(ReferentialAction.NO_ACTION, ReferentialAction.CASCADE)));
+        if (relationship.manyToMany() && random.nextBoolean()) {
+            relationship = relationship.withAttributes(List.of(attribute("amount")));
+        }
+        return new Change.AddRelationship(relationship, relationship.mayIdentify() && random.nextInt(3) == 0);
+    }
+
+    private SqlType type(List<String> spellings) {
+        return ((Known) TypeReader.read(pick(spellings))).type();
+    }
+
+    private <T> T pick(List<T> list) {
+        return list.get(random.nextInt(list.size()));
+    }
+
+    private String id() {
+        return Integer.toString(++next, 36);
+    }
+
+    private static Design apply(Design design, Change change) {
+        return ((Applied) Editor.apply(design, change)).design();
+    }
+
+    private static Design applyIfAllowed(Design design, Change change) {
+        return Editor.apply(design, change) instanceof Applied(Design next, var inverse) ? next : design;
+    }
+}

@@ -1,0 +1,2 @@
+/** Automatic arrangement of cards. */
+package entaxis.drawing.layout;

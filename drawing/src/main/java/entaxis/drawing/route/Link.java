@@ -1,0 +1,11 @@
+package entaxis.drawing.route;
+
+import entaxis.drawing.scene.Box;
+
+/** A line that is to be drawn between two cards; both may be the same. */
+public record Link(String id, String firstCard, Box first, String secondCard, Box second) {
+    /** Whether it leads back to its card. */
+    public boolean loop() {
+        return firstCard.equals(secondCard);
+    }
+}

@@ -1,0 +1,24 @@
+package entaxis.drawing.svg;
+
+import entaxis.core.design.Area;
+import java.util.List;
+import java.util.OptionalInt;
+
+/** The colours of a drawing. */
+final class Ink {
+    static final String PAPER = "#FBF9F4";
+    static final String CARD = "#FFFEFB";
+    static final String INK = "#20242B";
+    static final String SECOND = "#59606B";
+    static final String RULE = "#D6CFBF";
+
+    /** Muted, told apart by colour-blind readers too by lightness, and each 4.5:1 or better under white numerals. */
+    private static final List<String> HUES = List.of("#5B7726", "#3B6C99", "#9C5722", "#6D5896", "#2C7571", "#7E6516", "#8F3F5A", "#5E5A50");
+    private static final String NO_HUE = "#77726A";
+
+    private Ink() { }
+
+    static String hue(OptionalInt hue) {
+        return hue.isPresent() ? HUES.get(Math.floorMod(hue.getAsInt(), Area.HUES)) : NO_HUE;
+    }
+}

@@ -1,0 +1,2 @@
+/** What a running database holds, read from its catalog. */
+package entaxis.engines.catalog;

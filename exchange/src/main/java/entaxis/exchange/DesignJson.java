@@ -1,0 +1,101 @@
+package entaxis.exchange;
+
+import entaxis.core.change.Change;
+import entaxis.core.change.Patch;
+import entaxis.core.design.AreaId;
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.Elements;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.RowId;
+import entaxis.core.design.SheetId;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.TypeReader;
+import entaxis.core.type.TypeReading.Known;
+import entaxis.core.type.TypeReading.Unknown;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Designs and changes as JSON. Identities, column paths and types are plain strings, a type in its ISO spelling; where several kinds of thing can stand, a property
+ * {@code is} says which.
+ */
+public final class DesignJson {
+    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
+                    .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(50).build()).build())
+            .annotationIntrospector(new SealedTypes())
+            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .addModule(new TextValues()
+                    .add(EntityId.class, EntityId::value, EntityId::new)
+                    .add(RelationshipId.class, RelationshipId::value, RelationshipId::new)
+                    .add(OwnerId.class, OwnerId::value, OwnerId::of)
+                    .add(AttributeId.class, AttributeId::value, AttributeId::new)
+                    .add(AreaId.class, AreaId::value, AreaId::new)
+                    .add(SheetId.class, SheetId::value, SheetId::new)
+                    .add(RowId.class, RowId::value, RowId::new)
+                    .add(ColumnPath.class, ColumnPath::toString, ColumnPath::of)
+                    .add(SqlType.class, SqlType::text, DesignJson::type)
+                    .addSerializer(Elements.class, new ElementsJson.Writer())
+                    .addDeserializer(Elements.class, new ElementsJson.Reader()))
+            .build();
+
+    private DesignJson() { }
+
+    /** A design as JSON text. */
+    public static String write(Design design) {
+        return MAPPER.writeValueAsString(design);
+    }
+
+    /**
+     * Reads a design.
+     *
+     * @throws UnreadableJson if the text is not one
+     */
+    public static Design readDesign(String json) {
+        return read(json, Design.class);
+    }
+
+    /** A change as JSON text. */
+    public static String write(Change change) {
+        return MAPPER.writerFor(Change.class).writeValueAsString(change);
+    }
+
+    /**
+     * Reads a change.
+     *
+     * @throws UnreadableJson if the text is not one
+     */
+    public static Change readChange(String json) {
+        return read(json, Change.class);
+    }
+
+    /**
+     * Reads a change that is known to be a patch.
+     *
+     * @throws UnreadableJson if the text is not one
+     */
+    public static Patch readPatch(String json) {
+        return (Patch) readChange(json);
+    }
+
+    private static <T> T read(String json, Class<T> type) {
+        try {
+            return MAPPER.readValue(json, type);
+        } catch (JacksonException e) {
+            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT) + ": " + e.getOriginalMessage(), e);
+        }
+    }
+
+    private static SqlType type(String text) {
+        return switch (TypeReader.read(text)) {
+            case Known(SqlType type) -> type;
+            case Unknown(String message) -> throw new IllegalArgumentException(message);
+        };
+    }
+}

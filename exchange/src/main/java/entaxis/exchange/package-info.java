@@ -1,0 +1,2 @@
+/** Designs and changes as files and text: JSON. */
+package entaxis.exchange;

@@ -1,0 +1,83 @@
+package entaxis.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import entaxis.core.change.AttributeAspect;
+import entaxis.core.change.Change;
+import entaxis.core.change.Editor;
+import entaxis.core.change.Outcome.Applied;
+import entaxis.core.change.RelationshipAspect;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.Cardinality;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.KeyPart;
+import entaxis.core.design.Place;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.RowId;
+import entaxis.core.design.SampleRow;
+import entaxis.core.design.SheetId;
+import entaxis.core.design.Side;
+import entaxis.core.random.RandomDesigns;
+import entaxis.core.type.SqlType;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class DesignJsonTest {
+    private static final EntityId ENTITY = new EntityId("e1");
+    private static final RelationshipId RELATIONSHIP = new RelationshipId("r1");
+    private static final AttributeId ATTRIBUTE = new AttributeId("a1");
+
+    @Test
+    void aDesignComesBackEqual() {
+        for (int seed = 0; seed < 50; seed++) {
+            Design design = RandomDesigns.design(seed, 12);
+            assertThat(DesignJson.readDesign(DesignJson.write(design))).isEqualTo(design);
+        }
+    }
+
+    static Stream<Change> changes() {
+        return Stream.of(
+                new Change.RenameEntity(ENTITY, "<b>\"'\n漢字"),
+                new Change.AssignArea(ENTITY, Optional.empty()),
+                new Change.AddAttributes(ENTITY, List.of(new Change.NewAttribute(Attribute.of(ATTRIBUTE, "x", SqlType.varchar(3)).withDefault(Optional.of("'a'")), true, false))),
+                new Change.AlterAttribute(RELATIONSHIP, ATTRIBUTE, new AttributeAspect.Check(Optional.of("x > 0"))),
+                new Change.SetKeys(ENTITY, new KeyPart.InheritedPart(RELATIONSHIP), OptionalInt.of(2), Set.of(1, 3)),
+                new Change.AlterRelationship(RELATIONSHIP, new RelationshipAspect.HowMany(Side.SECOND, Cardinality.ONE_OR_MORE)),
+                new Change.AlterRelationship(RELATIONSHIP, new RelationshipAspect.ColumnName(Side.FIRST, ColumnPath.own(ATTRIBUTE).over(RELATIONSHIP, Side.SECOND), "c")),
+                new Change.PlaceCards(new SheetId("p1"), Map.of(ENTITY, new Place(1, -2), RELATIONSHIP, new Place(3, 4))),
+                new Change.AddRow(new SampleRow(new RowId("w1"), ENTITY, Map.of(ColumnPath.own(ATTRIBUTE), "v"))));
+    }
+
+    @ParameterizedTest
+    @MethodSource("changes")
+    void aChangeComesBackEqual(Change change) {
+        assertThat(DesignJson.readChange(DesignJson.write(change))).isEqualTo(change);
+    }
+
+    @Test
+    void theInverseOfADeletionComesBackEqual() {
+        Design design = RandomDesigns.design(7, 12);
+        Applied applied = (Applied) Editor.apply(design, new Change.RemoveEntity(design.entities().list().getFirst().id()));
+        assertThat(DesignJson.readPatch(DesignJson.write(applied.inverse()))).isEqualTo(applied.inverse());
+        assertThat(((Applied) Editor.apply(applied.design(), DesignJson.readPatch(DesignJson.write(applied.inverse())))).design()).isEqualTo(design);
+    }
+
+    @Test
+    void unreadableTextIsReportedAndNotHalfRead() {
+        assertThatThrownBy(() -> DesignJson.readDesign("{\"facts\":")).isInstanceOf(UnreadableJson.class);
+        assertThatThrownBy(() -> DesignJson.readChange("{\"is\":\"RenameEntity\",\"entity\":\"nonsense!\",\"name\":\"x\"}"))
+                .isInstanceOf(UnreadableJson.class).hasMessageContaining("nonsense!");
+        assertThatThrownBy(() -> DesignJson.readChange("[".repeat(100_000))).isInstanceOf(UnreadableJson.class);
+    }
+}

@@ -1,0 +1,2 @@
+/** The demo: a made-up seed vault. */
+package entaxis.web.demo;

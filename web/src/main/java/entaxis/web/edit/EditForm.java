@@ -1,0 +1,60 @@
+package entaxis.web.edit;
+
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.KeyPart;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.Side;
+import java.util.Map;
+
+/** The fields of a form that a page sent. Fields that only a script fills are refused as {@link IllegalArgumentException} when they are not what it writes. */
+public record EditForm(Map<String, String> fields) {
+    /** A field's text as typed; empty if it was not sent. */
+    public String text(String field) {
+        return fields.getOrDefault(field, "");
+    }
+
+    /** What is to be done. */
+    public String kind() {
+        return text("kind");
+    }
+
+    /** The value typed or chosen. */
+    public String value() {
+        return text("value");
+    }
+
+    EntityId entity() {
+        return new EntityId(text("entity"));
+    }
+
+    OwnerId owner() {
+        return OwnerId.of(text("owner"));
+    }
+
+    AttributeId attribute() {
+        return new AttributeId(text("attribute"));
+    }
+
+    RelationshipId relationship() {
+        return new RelationshipId(text("relationship"));
+    }
+
+    Side side() {
+        return Side.valueOf(text("side"));
+    }
+
+    KeyPart part() {
+        String id = text("part");
+        return id.startsWith("a") ? new KeyPart.OwnPart(new AttributeId(id)) : new KeyPart.InheritedPart(new RelationshipId(id));
+    }
+
+    int number(String field) {
+        return Math.round(Float.parseFloat(text(field)));
+    }
+
+    boolean yes() {
+        return value().equals("true") || value().equals("on");
+    }
+}

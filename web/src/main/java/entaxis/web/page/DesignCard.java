@@ -1,0 +1,34 @@
+package entaxis.web.page;
+
+import entaxis.core.design.Target;
+import entaxis.web.store.DesignRow;
+import java.time.Duration;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/** A design as its card on the first page tells it. */
+record DesignCard(String id, String name, String target, long revision, String size, String changed) {
+
+    static DesignCard of(DesignRow row) {
+        return new DesignCard(row.id(), row.name(), Target.valueOf(row.target()).title(), row.revision(),
+                counted(row.entities(), "entity", "entities") + ", " + counted(row.relationships(), "relationship", "relationships"), changed(row.changedAt()));
+    }
+
+    private static String counted(int count, String one, String many) {
+        return count + " " + (count == 1 ? one : many);
+    }
+
+    private static String changed(OffsetDateTime at) {
+        Duration ago = Duration.between(at, OffsetDateTime.now(at.getOffset()));
+        if (ago.toMinutes() < 1) {
+            return "just now";
+        }
+        if (ago.toHours() < 1) {
+            return counted((int) ago.toMinutes(), "minute", "minutes") + " ago";
+        }
+        return ago.toHours() < 24 ? counted((int) ago.toHours(), "hour", "hours") + " ago"
+                : at.atZoneSameInstant(ZoneId.systemDefault()).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
+    }
+}

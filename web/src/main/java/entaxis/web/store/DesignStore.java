@@ -1,0 +1,211 @@
+package entaxis.web.store;
+
+import entaxis.core.change.Change;
+import entaxis.core.change.Editor;
+import entaxis.core.change.Outcome.Applied;
+import entaxis.core.change.Outcome.Refused;
+import entaxis.core.change.Problem;
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Design;
+import entaxis.core.design.Facts;
+import entaxis.exchange.DesignJson;
+import entaxis.web.store.JournalRow.Kind;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.concurrent.locks.ReentrantLock;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Keeps designs. An edit is in the journal, committed, before it is acknowledged; the designs in memory are only a cache. */
+@Service
+public class DesignStore {
+    /** After so many edits a snapshot saves replaying them. */
+    private static final int SNAPSHOT_EVERY = 200;
+    private static final int MAX_OPEN = 40;
+    private static final String AUTHOR = "designer";
+
+    /** One design's place in the cache; whoever edits it holds the lock. */
+    private static final class Slot {
+        private final ReentrantLock lock = new ReentrantLock();
+        private volatile Optional<OpenDesign> open = Optional.empty();
+    }
+
+    private final DesignMapper mapper;
+    private final TransactionTemplate transaction;
+    private final Map<String, Slot> slots = new LinkedHashMap<>(16, 0.75f, true);
+
+    DesignStore(DesignMapper mapper, TransactionTemplate transaction) {
+        this.mapper = mapper;
+        this.transaction = transaction;
+    }
+
+    /** All designs, the last changed first. */
+    public List<DesignRow> list() {
+        return mapper.designs();
+    }
+
+    /** Keeps a new design and returns its identity. */
+    public String create(Design design) {
+        String id = NewId.of('d');
+        OffsetDateTime now = now();
+        transaction.executeWithoutResult(status -> {
+            mapper.insertDesign(row(id, design, 0, now, now));
+            mapper.insertSnapshot(id, 0, DesignJson.write(design));
+        });
+        return id;
+    }
+
+    /**
+     * A design as it is now.
+     *
+     * @throws NoSuchDesign if it is not there
+     */
+    public OpenDesign open(String id) {
+        Slot slot = slot(id);
+        Optional<OpenDesign> open = slot.open;
+        return open.orElseGet(() -> locked(slot, () -> current(slot, id)));
+    }
+
+    /** Applies an edit to the newest revision, if it still can be. */
+    public EditResult edit(String id, Change change) {
+        return change(id, Kind.EDIT, change);
+    }
+
+    /** Takes the last edit back. */
+    public EditResult undo(String id) {
+        return step(id, Kind.UNDO, "There is nothing to undo.");
+    }
+
+    /** Does again what was taken back last. */
+    public EditResult redo(String id) {
+        return step(id, Kind.REDO, "There is nothing to redo.");
+    }
+
+    /** Keeps a copy of a design under another name and returns its identity. */
+    public String duplicate(String id) {
+        Design design = open(id).design();
+        Facts facts = design.facts();
+        String name = "Copy of " + facts.name();
+        return create(design.with(new Facts(name.substring(0, Math.min(name.length(), 120)), facts.target(), facts.title(), facts.author())));
+    }
+
+    /**
+     * Puts a design away; {@link #restore} brings it back.
+     *
+     * @throws NoSuchDesign if it is not there
+     */
+    public void delete(String id) {
+        Slot slot = slot(id);
+        locked(slot, () -> {
+            if (transaction.execute(status -> mapper.delete(id, now())) == 0) {
+                throw new NoSuchDesign(id);
+            }
+            slot.open = Optional.empty();
+            return id;
+        });
+    }
+
+    /**
+     * Brings a deleted design back.
+     *
+     * @throws NoSuchDesign if it is not there or was not deleted
+     */
+    public void restore(String id) {
+        if (transaction.execute(status -> mapper.restore(id)) == 0) {
+            throw new NoSuchDesign(id);
+        }
+    }
+
+    private EditResult step(String id, Kind kind, String nothing) {
+        Slot slot = slot(id);
+        return locked(slot, () -> {
+            OpenDesign now = current(slot, id);
+            OptionalLong revision = now.history().next(kind);
+            if (revision.isEmpty()) {
+                return new EditResult.Refused(List.of(new Problem("", nothing)), now);
+            }
+            String inverse = mapper.inverse(id, revision.getAsLong()).orElseThrow();
+            return apply(slot, now, kind, DesignJson.readPatch(inverse));
+        });
+    }
+
+    private EditResult change(String id, Kind kind, Change change) {
+        Slot slot = slot(id);
+        return locked(slot, () -> apply(slot, current(slot, id), kind, change));
+    }
+
+    private EditResult apply(Slot slot, OpenDesign now, Kind kind, Change change) {
+        return switch (Editor.apply(now.design(), change)) {
+            case Refused(List<Problem> problems) -> new EditResult.Refused(problems, now);
+            case Applied(Design design, var inverse) -> {
+                long revision = now.revision() + 1;
+                JournalRow entry = new JournalRow(now.id(), revision, kind, DesignJson.write(change), DesignJson.write(inverse), AUTHOR, now());
+                slot.open = Optional.empty();
+                transaction.executeWithoutResult(status -> keep(entry, design, now));
+                OpenDesign after = new OpenDesign(now.id(), revision, design, Derivation.after(now.derivation(), design), now.history().after(revision, kind));
+                slot.open = Optional.of(after);
+                yield new EditResult.Kept(now, after);
+            }
+        };
+    }
+
+    private void keep(JournalRow entry, Design design, OpenDesign before) {
+        mapper.insertJournal(entry);
+        if (mapper.updateDesign(row(entry.designId(), design, entry.revision(), entry.madeAt(), entry.madeAt()), before.revision()) == 0) {
+            throw new NoSuchDesign(entry.designId());
+        }
+        if (entry.revision() % SNAPSHOT_EVERY == 0) {
+            mapper.insertSnapshot(entry.designId(), entry.revision(), DesignJson.write(design));
+        }
+    }
+
+    private OpenDesign current(Slot slot, String id) {
+        if (slot.open.isEmpty()) {
+            slot.open = Optional.of(load(id));
+        }
+        return slot.open.get();
+    }
+
+    private OpenDesign load(String id) {
+        DesignRow row = mapper.design(id).orElseThrow(() -> new NoSuchDesign(id));
+        SnapshotRow snapshot = mapper.lastSnapshot(id).orElseThrow(() -> new NoSuchDesign(id));
+        Design design = DesignJson.readDesign(snapshot.designJson());
+        for (JournalRow entry : mapper.journalAfter(id, snapshot.revision())) {
+            if (!(Editor.apply(design, DesignJson.readChange(entry.changeJson())) instanceof Applied(Design next, var inverse))) {
+                throw new IllegalStateException("revision " + entry.revision() + " of design " + id + " cannot be replayed");
+            }
+            design = next;
+        }
+        return new OpenDesign(id, row.revision(), design, Derivation.of(design), UndoHistory.of(mapper.history(id)));
+    }
+
+    private Slot slot(String id) {
+        synchronized (slots) {
+            Slot slot = slots.computeIfAbsent(id, any -> new Slot());
+            slots.entrySet().removeIf(entry -> slots.size() > MAX_OPEN && entry.getValue() != slot && !entry.getValue().lock.isLocked());
+            return slot;
+        }
+    }
+
+    private static <T> T locked(Slot slot, java.util.function.Supplier<T> work) {
+        slot.lock.lock();
+        try {
+            return work.get();
+        } finally {
+            slot.lock.unlock();
+        }
+    }
+
+    private static DesignRow row(String id, Design design, long revision, OffsetDateTime created, OffsetDateTime changed) {
+        return new DesignRow(id, design.facts().name(), design.facts().target().name(), revision, design.entities().size(), design.relationships().size(), created, changed);
+    }
+
+    private static OffsetDateTime now() {
+        return OffsetDateTime.now(ZoneOffset.UTC);
+    }
+}

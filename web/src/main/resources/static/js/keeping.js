@@ -1,0 +1,69 @@
+// What every page needs around an edit: which revision the page shows, typed text that must survive, and the word when the server does not answer.
+(function () {
+  "use strict";
+  const desk = () => document.getElementById("desk");
+
+  document.addEventListener("htmx:configRequest", event => {
+    const page = desk();
+    if (!page || event.detail.verb !== "post") return;
+    const keeping = document.getElementById("keeping");
+    event.detail.parameters.seen = keeping ? keeping.dataset.revision : "";
+    event.detail.parameters.lens = page.dataset.lens || "";
+    event.detail.parameters.sel = page.dataset.selected || "";
+  });
+
+  // A field whose text was refused keeps it, and its message, until it is sent again.
+  document.addEventListener("htmx:beforeRequest", event => {
+    const field = event.detail.elt;
+    if (field.id) {
+      delete field.dataset.refused;
+      field.removeAttribute("aria-invalid");
+      const slot = document.getElementById(field.id + "-fault");
+      if (slot) slot.replaceChildren();
+    }
+    const notice = document.getElementById("notice");
+    if (notice) notice.replaceChildren();
+  });
+  document.addEventListener("htmx:beforeSwap", event => {
+    const field = event.detail.requestConfig.elt;
+    if (event.detail.xhr.status === 422 && field.id) {
+      field.dataset.refused = "true";
+      field.setAttribute("aria-invalid", "true");
+    }
+  });
+
+  const lost = message => {
+    const keeping = document.getElementById("keeping");
+    if (!keeping) return;
+    keeping.classList.add("lost");
+    document.getElementById("kept").textContent = message;
+  };
+  document.addEventListener("htmx:sendError", event => {
+    event.detail.elt.dataset.refused = "true";
+    lost("Not kept: the server does not answer");
+  });
+  document.addEventListener("htmx:afterRequest", event => {
+    const keeping = document.getElementById("keeping");
+    if (keeping && event.detail.successful) keeping.classList.remove("lost");
+  });
+
+  document.addEventListener("DOMContentLoaded", () => {
+    if (!window.Idiomorph) return;
+    Idiomorph.defaults.ignoreActiveValue = true;
+    Idiomorph.defaults.callbacks.beforeNodeMorphed = node => {
+      if (node.nodeType !== Node.ELEMENT_NODE) return true;
+      if (node.dataset && node.dataset.refused) return false;
+      if (node.id && node.id.endsWith("-fault")) {
+        const field = document.getElementById(node.id.slice(0, -"-fault".length));
+        if (field && field.dataset.refused) return false;
+      }
+      return true;
+    };
+    Idiomorph.defaults.callbacks.afterNodeMorphed = (node, now) => {
+      // a field that is not being typed in shows what was kept, also where the browser thinks that it was changed by hand
+      if (node !== document.activeElement && !(node.dataset && node.dataset.refused)) {
+        if (node.tagName === "INPUT" && node.type !== "hidden") node.value = now.getAttribute("value") || "";
+      }
+    };
+  });
+})();

@@ -1,0 +1,313 @@
+// The sheet: pan, zoom, drag, and the changed groups that the server sends put in place. What anything means is the server's business.
+window.entaxisSheet = (function () {
+  "use strict";
+  const sheet = document.getElementById("sheet");
+  const view = document.getElementById("view");
+  const drawing = document.getElementById("drawing");
+  const layers = { lines: document.getElementById("lines"), cards: document.getElementById("cards"), overlay: document.getElementById("overlay") };
+  const groups = new Map();
+  const cards = new Map();
+  const linesOf = new Map();
+  const NS = "http://www.w3.org/2000/svg";
+  const FAR = 0.34, CULL_FROM = 120;
+  let x = 0, y = 0, scale = 1, frame = 0, chosen = "";
+
+  const apply = () => {
+    if (frame) return;
+    frame = requestAnimationFrame(() => {
+      frame = 0;
+      view.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
+      drawing.classList.toggle("far", scale < FAR);
+      cull();
+    });
+  };
+
+  function box(card) {
+    const data = card.dataset;
+    return { x: +data.x, y: +data.y, w: +data.w, h: +data.h };
+  }
+
+  // Cards and lines outside the window are not painted.
+  function cull() {
+    const many = cards.size > CULL_FROM;
+    const left = -x / scale, top = -y / scale, right = left + sheet.clientWidth / scale, bottom = top + sheet.clientHeight / scale;
+    for (const [id, part] of groups) {
+      const b = part.box;
+      const shown = !many || part.held || b.x < right && b.x + b.w > left && b.y < bottom && b.y + b.h > top;
+      if (shown !== part.shown) {
+        part.shown = shown;
+        part.node.style.display = shown ? "" : "none";
+      }
+    }
+  }
+
+  function points(path) {
+    return path.slice(1).split("L").map(pair => pair.split(" ").map(Number));
+  }
+
+  function put(layer, node) {
+    const old = groups.get(node.id);
+    if (old) old.node.replaceWith(node); else layer.appendChild(node);
+    if (old && layer === layers.lines) unlink(old.node);
+    let b;
+    if (layer === layers.cards) {
+      b = box(node);
+      cards.set(node.id.slice(2), node);
+    } else {
+      const ps = points(node.querySelector(".way").getAttribute("d"));
+      const xs = ps.map(p => p[0]), ys = ps.map(p => p[1]);
+      b = { x: Math.min(...xs) - 60, y: Math.min(...ys) - 30, w: Math.max(...xs) - Math.min(...xs) + 120, h: Math.max(...ys) - Math.min(...ys) + 60 };
+      for (const end of [node.dataset.a, node.dataset.b]) {
+        if (!linesOf.has(end)) linesOf.set(end, new Set());
+        linesOf.get(end).add(node);
+      }
+    }
+    groups.set(node.id, { node, box: b, shown: true });
+  }
+
+  function unlink(line) {
+    for (const end of [line.dataset.a, line.dataset.b]) linesOf.get(end)?.delete(line);
+  }
+
+  function drop(id) {
+    const old = groups.get(id);
+    if (!old) return;
+    old.node.remove();
+    groups.delete(id);
+    if (id.startsWith("c-")) cards.delete(id.slice(2)); else unlink(old.node);
+  }
+
+  // Takes the groups out of the holder that came with an answer and puts them in their layers.
+  function patch(holder) {
+    if (!holder || !holder.firstElementChild) return;
+    const [lines, boxes] = holder.firstElementChild.children;
+    if (holder.dataset.full === "true") [...groups.keys()].forEach(drop);
+    (holder.dataset.removed || "").split(" ").filter(Boolean).forEach(drop);
+    [...lines.children].forEach(node => put(layers.lines, node));
+    [...boxes.children].forEach(node => put(layers.cards, node));
+    holder.replaceChildren();
+    document.getElementById("empty-sheet").hidden = cards.size > 0;
+    mark(chosen);
+    cull();
+  }
+
+  function mark(id) {
+    chosen = id;
+    layers.overlay.replaceChildren();
+    drawing.querySelectorAll(".line.chosen").forEach(line => line.classList.remove("chosen"));
+    const card = cards.get(id);
+    if (card) {
+      const b = box(card), ring = document.createElementNS(NS, "rect");
+      ring.setAttribute("class", "ring");
+      for (const [name, value] of Object.entries({ x: b.x - 4, y: b.y - 4, width: b.w + 8, height: b.h + 8, rx: +card.dataset.r + 3 })) ring.setAttribute(name, value);
+      layers.overlay.appendChild(ring);
+    } else if (id) {
+      drawing.querySelectorAll(`.line[data-r="${CSS.escape(id)}"]`).forEach(line => line.classList.add("chosen"));
+    }
+  }
+
+  function bounds() {
+    let left = Infinity, top = Infinity, right = -Infinity, bottom = -Infinity;
+    for (const part of groups.values()) {
+      const b = part.box;
+      left = Math.min(left, b.x); top = Math.min(top, b.y); right = Math.max(right, b.x + b.w); bottom = Math.max(bottom, b.y + b.h);
+    }
+    return left === Infinity ? null : { left, top, right, bottom };
+  }
+
+  function fit() {
+    const b = bounds();
+    if (!b) { x = 0; y = 0; scale = 1; apply(); return; }
+    const pad = 24, head = 40;
+    scale = Math.min(1, (sheet.clientWidth - 2 * pad) / (b.right - b.left), (sheet.clientHeight - pad - head) / (b.bottom - b.top));
+    scale = Math.max(scale, 0.05);
+    x = (sheet.clientWidth - (b.right - b.left) * scale) / 2 - b.left * scale;
+    y = head + (sheet.clientHeight - head - pad - (b.bottom - b.top) * scale) / 2 - b.top * scale;
+    apply();
+  }
+
+  function zoom(factor, atX, atY) {
+    const next = Math.min(4, Math.max(0.05, scale * factor));
+    x = atX - (atX - x) * next / scale;
+    y = atY - (atY - y) * next / scale;
+    scale = next;
+    apply();
+  }
+
+  function pan(dx, dy) { x += dx; y += dy; apply(); }
+
+  // Brings a card into the window if it is not there.
+  function reveal(id) {
+    const card = cards.get(id);
+    if (!card) return;
+    const b = box(card), pad = 30;
+    const left = b.x * scale + x, top = b.y * scale + y, right = left + b.w * scale, bottom = top + b.h * scale;
+    if (left < 0 || top < 30 || right > sheet.clientWidth || bottom > sheet.clientHeight) {
+      x = sheet.clientWidth / 2 - (b.x + b.w / 2) * scale;
+      y = Math.max(pad - b.y * scale, sheet.clientHeight / 2 - (b.y + b.h / 2) * scale);
+      apply();
+    }
+  }
+
+  const place = event => {
+    const r = sheet.getBoundingClientRect();
+    return { sx: event.clientX - r.left, sy: event.clientY - r.top, x: (event.clientX - r.left - x) / scale, y: (event.clientY - r.top - y) / scale };
+  };
+  const toScreen = (px, py) => ({ x: px * scale + x, y: py * scale + y });
+  const toSheet = (sx, sy) => ({ x: (sx - x) / scale, y: (sy - y) / scale });
+
+  // While a card is dragged its lines follow in a simple form: out, across, in.
+  function follow(id, dx, dy) {
+    for (const line of linesOf.get(id) || []) {
+      const way = line.querySelector(".way");
+      if (!line.kept) line.kept = points(way.getAttribute("d"));
+      line.classList.add("following");
+      const a = line.kept[0].slice(), b = line.kept[line.kept.length - 1].slice();
+      if (line.dataset.a === id) { a[0] += dx; a[1] += dy; }
+      if (line.dataset.b === id) { b[0] += dx; b[1] += dy; }
+      let d;
+      if (line.dataset.a === line.dataset.b) {
+        d = "M" + line.kept.map(p => `${p[0] + dx} ${p[1] + dy}`).join("L");
+      } else if (line.dataset.as === "LEFT" || line.dataset.as === "RIGHT") {
+        const middle = (a[0] + b[0]) / 2;
+        d = `M${a[0]} ${a[1]}L${middle} ${a[1]}L${middle} ${b[1]}L${b[0]} ${b[1]}`;
+      } else {
+        const middle = (a[1] + b[1]) / 2;
+        d = `M${a[0]} ${a[1]}L${a[0]} ${middle}L${b[0]} ${middle}L${b[0]} ${b[1]}`;
+      }
+      way.setAttribute("d", d);
+    }
+  }
+
+  function unfollow(id) {
+    for (const line of linesOf.get(id) || []) {
+      if (line.kept) line.querySelector(".way").setAttribute("d", "M" + line.kept.map(p => p.join(" ")).join("L"));
+      line.kept = null;
+      line.classList.remove("following");
+    }
+  }
+
+  // Gestures. Handlers are given by the desk.
+  const on = { select() {}, moved() {}, linked() {}, create() {}, rename() {} };
+  const pointers = new Map();
+  let gesture = null, pinch = 0;
+
+  sheet.addEventListener("pointerdown", event => {
+    if (event.target.closest("button, form, dialog, input")) return;
+    sheet.focus({ preventScroll: true });
+    pointers.set(event.pointerId, event);
+    if (pointers.size === 2) { gesture = null; pinch = spread(); return; }
+    if (event.button !== 0 && event.button !== 1) return;
+    const card = event.target.closest(".card"), line = event.target.closest(".line"), at = place(event);
+    sheet.setPointerCapture(event.pointerId);
+    if (card && event.button === 0) {
+      const id = card.id.slice(2);
+      gesture = { kind: event.target.classList.contains("spine") && id.startsWith("e") ? "link" : "move", id, card, at, dx: 0, dy: 0, far: false };
+    } else if (line && event.button === 0) {
+      gesture = { kind: "line", id: line.dataset.r, at };
+    } else {
+      gesture = { kind: "pan", at, x, y, far: false };
+    }
+  });
+  const spread = () => {
+    const [a, b] = [...pointers.values()];
+    return Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY);
+  };
+  sheet.addEventListener("pointermove", event => {
+    if (!pointers.has(event.pointerId)) return;
+    pointers.set(event.pointerId, event);
+    if (pointers.size === 2 && pinch) {
+      const [a, b] = [...pointers.values()], r = sheet.getBoundingClientRect(), now = spread();
+      zoom(now / pinch, (a.clientX + b.clientX) / 2 - r.left, (a.clientY + b.clientY) / 2 - r.top);
+      pinch = now;
+      return;
+    }
+    if (!gesture) return;
+    const at = place(event);
+    if (!gesture.far && Math.hypot(at.sx - gesture.at.sx, at.sy - gesture.at.sy) < 4) return;
+    gesture.far = true;
+    gesture.latest = at;
+    if (!gesture.frame) gesture.frame = requestAnimationFrame(() => { if (gesture) { gesture.frame = 0; moveOn(gesture, gesture.latest); } });
+  });
+
+  function moveOn(g, at) {
+    sheet.classList.add("dragging");
+    if (g.kind === "pan") {
+      x = g.x + at.sx - g.at.sx;
+      y = g.y + at.sy - g.at.sy;
+      apply();
+    } else if (g.kind === "move") {
+      g.dx = at.x - g.at.x;
+      g.dy = at.y - g.at.y;
+      const b = box(g.card);
+      g.card.setAttribute("transform", `translate(${b.x + g.dx} ${b.y + g.dy})`);
+      groups.get(g.card.id).held = true;
+      follow(g.id, g.dx, g.dy);
+      if (chosen === g.id && layers.overlay.firstChild) layers.overlay.firstChild.setAttribute("transform", `translate(${g.dx} ${g.dy})`);
+    } else if (g.kind === "link") {
+      let thread = layers.overlay.querySelector(".thread");
+      if (!thread) {
+        thread = document.createElementNS(NS, "path");
+        thread.setAttribute("class", "thread");
+        layers.overlay.appendChild(thread);
+      }
+      thread.setAttribute("d", `M${g.at.x} ${g.at.y}L${at.x} ${at.y}`);
+    }
+  }
+
+  const end = event => {
+    pointers.delete(event.pointerId);
+    pinch = 0;
+    const g = gesture;
+    gesture = null;
+    sheet.classList.remove("dragging");
+    if (!g) return;
+    const at = place(event);
+    if (!g.far) {
+      if (g.kind === "pan") on.select(""); else on.select(g.id);
+    } else if (g.kind === "move") {
+      moveOn(g, at);
+      sheet.classList.remove("dragging");
+      const part = groups.get(g.card.id);
+      if (part) part.held = false;
+      on.moved(g.id, Math.round(+g.card.dataset.x + g.dx), Math.round(+g.card.dataset.y + g.dy));
+    } else if (g.kind === "link") {
+      layers.overlay.querySelector(".thread")?.remove();
+      const target = document.elementsFromPoint(event.clientX, event.clientY).map(node => node.closest(".card")).find(Boolean);
+      if (target && target.id.startsWith("c-e")) on.linked(g.id, target.id.slice(2));
+    }
+  };
+  sheet.addEventListener("pointerup", end);
+  sheet.addEventListener("pointercancel", event => {
+    pointers.delete(event.pointerId);
+    if (gesture && gesture.kind === "move") back(gesture.id);
+    gesture = null;
+  });
+
+  // Puts a card back where the server last said that it lies.
+  function back(id) {
+    const card = cards.get(id);
+    if (!card) return;
+    card.setAttribute("transform", `translate(${card.dataset.x} ${card.dataset.y})`);
+    unfollow(id);
+    mark(chosen);
+  }
+
+  sheet.addEventListener("dblclick", event => {
+    if (event.target.closest("button, form, dialog, input")) return;
+    const card = event.target.closest(".card");
+    if (card) on.rename(card.id.slice(2));
+    else if (!event.target.closest(".line")) on.create(place(event));
+  });
+  sheet.addEventListener("wheel", event => {
+    if (event.target.closest("dialog")) return;
+    event.preventDefault();
+    const at = place(event), unit = event.deltaMode === 1 ? 18 : 1;
+    if (event.ctrlKey || event.metaKey) zoom(Math.exp(-event.deltaY * unit * 0.01 * (Math.abs(event.deltaY) > 50 ? 0.2 : 1)), at.sx, at.sy);
+    else pan(-(event.shiftKey ? event.deltaY : event.deltaX) * unit, -(event.shiftKey ? 0 : event.deltaY) * unit);
+  }, { passive: false });
+  new ResizeObserver(() => cull()).observe(sheet);
+
+  return { patch, mark, fit, zoom, pan, reveal, back, toScreen, toSheet, on, cards, centre: () => ({ x: sheet.clientWidth / 2, y: sheet.clientHeight / 2 }), unfollow,
+    state: () => ({ x, y, scale }), restore(s) { x = s.x; y = s.y; scale = s.scale; apply(); } };
+})();
