@@ -9,6 +9,7 @@
     const keeping = document.getElementById("keeping");
     event.detail.parameters.seen = keeping ? keeping.dataset.revision : "";
     event.detail.parameters.lens = page.dataset.lens || "";
+    event.detail.parameters.desk = page.dataset.desk || "diagram";
     event.detail.parameters.sel = page.dataset.selected || "";
   });
 

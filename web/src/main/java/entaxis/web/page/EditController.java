@@ -77,6 +77,9 @@ class EditController {
         return switch (result) {
             case EditResult.Refused(List<Problem> problems, OpenDesign now) -> refused(problems, trigger, form, now, model, response);
             case EditResult.Kept(OpenDesign before, OpenDesign after) -> {
+                if (!form.text("desk").isEmpty() && !form.text("desk").equals("diagram")) {
+                    response.setHeader("HX-Refresh", "true");
+                }
                 String selected = select.orElse(form.text("sel"));
                 DeskModel.strip(model, after, "diagram", selected);
                 DeskModel.ledger(model, after, selected);

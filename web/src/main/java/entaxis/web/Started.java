@@ -1,0 +1,19 @@
+package entaxis.web;
+
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** Says where Entaxis is to be found once it can be used. */
+@Component
+class Started {
+    @EventListener
+    void ready(ApplicationReadyEvent event) {
+        ConfigurableApplicationContext context = event.getApplicationContext();
+        if (context instanceof WebServerApplicationContext web) {
+            System.out.println("Entaxis is at http://127.0.0.1:" + web.getWebServer().getPort() + "/  (Ctrl+C stops it)");
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** The Trial desk's sessions with the built-in engine. */
+package entaxis.web.trial;

@@ -1,0 +1,17 @@
+// The Trial desk: Ctrl+Enter asks, and after a row went in the next one can be typed at once.
+(function () {
+  "use strict";
+  document.addEventListener("keydown", event => {
+    if (event.target.id === "question" && event.key === "Enter" && (event.ctrlKey || event.metaKey)) {
+      event.preventDefault();
+      document.getElementById("ask").requestSubmit();
+    }
+  });
+  document.addEventListener("htmx:afterRequest", event => {
+    if (event.detail.elt.id !== "row-form" || !event.detail.successful) return;
+    if (document.querySelector("#inserted .good")) {
+      document.querySelectorAll("#row-form .cells input").forEach(input => { input.value = ""; });
+      document.querySelector("#row-form .cells input")?.focus();
+    }
+  });
+})();
