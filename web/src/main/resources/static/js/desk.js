@@ -7,6 +7,7 @@
   const namer = document.getElementById("namer"), namerName = document.getElementById("namer-name");
   let relating = false, focusAfter = "";
 
+  const kept = event => event.detail.successful && event.detail.xhr.status < 400;
   const post = (path, values, source) => htmx.ajax("POST", address + path, { source: source || sheet, target: "#ledger", swap: "morph:innerHTML", values });
 
   // selection
@@ -96,7 +97,7 @@
     namerName.select();
   }
   namer.addEventListener("htmx:afterRequest", event => {
-    if (event.detail.successful) {
+    if (kept(event)) {
       namer.hidden = true;
       if (document.getElementById("namer-kind").value === "entity.name") sheet.focus();
     }
@@ -234,12 +235,12 @@
 
   // attribute lines: cleared when kept, sent at once when several are pasted
   document.addEventListener("htmx:afterRequest", event => {
-    if (event.detail.elt.id === "add-line" && event.detail.successful) {
+    if (event.detail.elt.id === "add-line" && kept(event)) {
       event.detail.elt.value = "";
       grow(event.detail.elt);
       event.detail.elt.scrollIntoView({ block: "nearest" });
     }
-    if (event.detail.elt.id === "relate" && event.detail.successful) relating = false;
+    if (event.detail.elt.id === "relate" && kept(event)) relating = false;
   });
   document.addEventListener("input", event => { if (event.target.id === "add-line") grow(event.target); });
   document.addEventListener("paste", event => {
@@ -255,6 +256,7 @@
   function size(h) {
     const limited = Math.max(90, Math.min(window.innerHeight - 220, h));
     document.documentElement.style.setProperty("--ledger", limited + "px");
+    sash.setAttribute("aria-valuenow", String(Math.round(limited)));
     localStorage.setItem("entaxis.ledger", String(limited));
   }
   sash.addEventListener("pointerdown", event => {
@@ -266,8 +268,8 @@
   });
 
   // start
-  const kept = Number(localStorage.getItem("entaxis.ledger"));
-  if (kept) size(kept);
+  const remembered = Number(localStorage.getItem("entaxis.ledger"));
+  if (remembered) size(remembered);
   drawing.patch(document.getElementById("sheet-patch"));
   drawing.mark(desk.dataset.selected);
   mirror();

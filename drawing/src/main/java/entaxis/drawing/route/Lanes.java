@@ -1,6 +1,6 @@
 package entaxis.drawing.route;
 
-import entaxis.drawing.scene.Point;
+import entaxis.drawing.geometry.Point;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;

@@ -1,6 +1,6 @@
 package entaxis.drawing.route;
 
-import entaxis.drawing.scene.Box;
+import entaxis.drawing.geometry.Box;
 
 /** A line that is to be drawn between two cards; both may be the same. */
 public record Link(String id, String firstCard, Box first, String secondCard, Box second) {

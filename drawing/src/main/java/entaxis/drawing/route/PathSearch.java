@@ -1,8 +1,8 @@
 package entaxis.drawing.route;
 
-import entaxis.drawing.scene.Box;
-import entaxis.drawing.scene.LineEnd.Edge;
-import entaxis.drawing.scene.Point;
+import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.Edge;
+import entaxis.drawing.geometry.Point;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;

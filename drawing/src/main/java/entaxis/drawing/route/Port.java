@@ -1,7 +1,7 @@
 package entaxis.drawing.route;
 
-import entaxis.drawing.scene.LineEnd.Edge;
-import entaxis.drawing.scene.Point;
+import entaxis.drawing.geometry.Edge;
+import entaxis.drawing.geometry.Point;
 
 /** Where a line meets a card. */
 record Port(Point point, Edge side) {

@@ -1,7 +1,7 @@
 package entaxis.drawing.route;
 
-import entaxis.drawing.scene.LineEnd.Edge;
-import entaxis.drawing.scene.Point;
+import entaxis.drawing.geometry.Edge;
+import entaxis.drawing.geometry.Point;
 import java.util.List;
 
 /** The way a line takes, from the first card's edge to the second's. */

@@ -1,9 +1,9 @@
 package entaxis.drawing.route;
 
-import entaxis.drawing.scene.Box;
-import entaxis.drawing.scene.LineEnd.Edge;
-import entaxis.drawing.scene.Point;
-import entaxis.drawing.scene.SpatialIndex;
+import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.Edge;
+import entaxis.drawing.geometry.Point;
+import entaxis.drawing.geometry.SpatialIndex;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;

@@ -1,6 +1,7 @@
 package entaxis.drawing.scene;
 
 import entaxis.core.design.OwnerId;
+import entaxis.drawing.geometry.Box;
 import java.util.List;
 import java.util.OptionalInt;
 

@@ -12,6 +12,7 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
+import entaxis.drawing.geometry.Box;
 import entaxis.drawing.scene.Card.Row;
 import entaxis.drawing.text.TextMeasure;
 import entaxis.drawing.text.TextStyle;

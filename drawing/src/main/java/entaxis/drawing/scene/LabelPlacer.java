@@ -1,5 +1,8 @@
 package entaxis.drawing.scene;
 
+import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.Point;
+import entaxis.drawing.geometry.SpatialIndex;
 import entaxis.drawing.scene.Line.Label;
 import entaxis.drawing.text.TextMeasure;
 import entaxis.drawing.text.TextStyle;

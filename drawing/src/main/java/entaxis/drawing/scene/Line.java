@@ -1,5 +1,7 @@
 package entaxis.drawing.scene;
 
+import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.Point;
 import java.util.List;
 
 /**

@@ -1,5 +1,6 @@
 package entaxis.drawing.scene;
 
+import entaxis.drawing.geometry.Box;
 import java.util.List;
 import java.util.Optional;
 

@@ -9,6 +9,8 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.Side;
 import entaxis.core.sql.Dialect;
+import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.SpatialIndex;
 import entaxis.drawing.route.Link;
 import entaxis.drawing.route.Route;
 import entaxis.drawing.route.Router;

@@ -1,11 +1,11 @@
 package entaxis.drawing.svg;
 
-import entaxis.drawing.scene.Box;
-import entaxis.drawing.scene.Card;
+import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.Point;
 import entaxis.drawing.scene.Card.Row;
+import entaxis.drawing.scene.Card;
 import entaxis.drawing.scene.Line;
 import entaxis.drawing.scene.LineEnd;
-import entaxis.drawing.scene.Point;
 import entaxis.drawing.scene.Scene;
 import entaxis.drawing.text.TextMeasure;
 import entaxis.drawing.text.TextStyle;

@@ -2,6 +2,7 @@ package entaxis.web.page;
 
 import entaxis.web.store.NoSuchDesign;
 import jakarta.servlet.http.HttpServletRequest;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -29,6 +30,12 @@ class Errors {
     @ResponseStatus(HttpStatus.BAD_REQUEST)
     String notUnderstood(HttpServletRequest request, Model model) {
         return page(request, model, "This request is not one that Entaxis understands", "Nothing was changed. Reload the page and try again.");
+    }
+
+    @ExceptionHandler(InvalidParameterException.class)
+    @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
+    String tooMuch(HttpServletRequest request, Model model) {
+        return page(request, model, "That was too much at once", "Nothing was changed. Send less: two megabytes is the most for one edit.");
     }
 
     @ExceptionHandler(DataAccessException.class)

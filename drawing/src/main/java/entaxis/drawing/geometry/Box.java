@@ -1,4 +1,4 @@
-package entaxis.drawing.scene;
+package entaxis.drawing.geometry;
 
 /** An upright rectangle, in sheet units. */
 public record Box(double x, double y, double width, double height) {

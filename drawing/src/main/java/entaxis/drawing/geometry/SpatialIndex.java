@@ -1,4 +1,4 @@
-package entaxis.drawing.scene;
+package entaxis.drawing.geometry;
 
 import java.util.ArrayList;
 import java.util.HashMap;

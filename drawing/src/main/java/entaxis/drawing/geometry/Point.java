@@ -1,4 +1,4 @@
-package entaxis.drawing.scene;
+package entaxis.drawing.geometry;
 
 /** A point of a sheet, in sheet units; y grows downwards. */
 public record Point(double x, double y) {

@@ -1,0 +1,2 @@
+/** Points, boxes and sides of a sheet. */
+package entaxis.drawing.geometry;

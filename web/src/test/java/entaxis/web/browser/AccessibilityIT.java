@@ -1,0 +1,47 @@
+package entaxis.web.browser;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+
+/** No page breaks a rule of WCAG 2.2 AA that axe-core can check. */
+class AccessibilityIT extends BrowserTest {
+
+    @Test
+    void everyPage() {
+        String design = demo();
+        for (String path : List.of("/", design, design + "?lens=tables", design + "/sql", design + "/trial", "/nothing/here")) {
+            go(path);
+            check(path);
+        }
+        takeTroubles();
+    }
+
+    @Test
+    void theLedgerOfAnEntityAndOfARelationshipAndTheTrialAfterARun() {
+        String design = demo();
+        go(design);
+        page.locator("#contents .entry", new Page.LocatorOptions().setHasText("Accession")).click();
+        page.locator("#about-entity").waitFor();
+        check("entity");
+        page.locator("#ledger .sentence", new Page.LocatorOptions().setHasText("is tested in")).click();
+        page.locator("#about-relationship").waitFor();
+        check("relationship");
+        page.locator("[data-do=keys]").click();
+        check("keys");
+        go(design + "/trial");
+        page.locator("#run-script").click();
+        page.locator("#run-summary").waitFor();
+        page.locator("#run-question").click();
+        page.locator("#answer table").waitFor();
+        check("trial");
+    }
+
+    private void check(String what) {
+        List<Rule> violations = new AxeBuilder(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")).analyze().getViolations();
+        Assertions.assertThat(violations).as(what).extracting(rule -> rule.getId() + ": " + rule.getHelp() + " " + rule.getNodes().stream().map(node -> node.getHtml()).limit(4).toList()).isEmpty();
+    }
+}

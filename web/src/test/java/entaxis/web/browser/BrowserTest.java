@@ -1,0 +1,132 @@
+package entaxis.web.browser;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import entaxis.web.demo.SeedVault;
+import entaxis.web.store.DesignStore;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** A real browser at the running application. A page that reports an error of its own fails the test that opened it. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+abstract class BrowserTest {
+    private static Playwright playwright;
+    private static Browser browser;
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    protected DesignStore store;
+
+    private BrowserContext context;
+    private final List<String> troubles = new ArrayList<>();
+    protected Page page;
+
+    @DynamicPropertySource
+    static void dataFolder(DynamicPropertyRegistry registry) {
+        registry.add("entaxis.data", () -> {
+            try {
+                return Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "data").toAbsolutePath().toString();
+            } catch (java.io.IOException e) {
+                throw new java.io.UncheckedIOException(e);
+            }
+        });
+    }
+
+    @BeforeAll
+    static void launch() {
+        Path chromium = Stream.of("/usr/bin/chromium", "/usr/bin/chromium-browser").map(Path::of).filter(Files::isExecutable).findFirst()
+                .orElseThrow(() -> new IllegalStateException("Chromium is not installed; ./entaxis test installs it"));
+        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium).setHeadless(true).setArgs(List.of("--no-sandbox",
+                "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+        PlaywrightAssertions.setDefaultAssertionTimeout(10_000);
+    }
+
+    @AfterAll
+    static void quit() {
+        playwright.close();
+    }
+
+    @BeforeEach
+    void open() {
+        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        context.setDefaultTimeout(10_000);
+        page = context.newPage();
+        page.onPageError(troubles::add);
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error") && !message.text().contains("422")) {
+                troubles.add(message.text());
+            }
+        });
+    }
+
+    @AfterEach
+    void close() {
+        context.close();
+        Assertions.assertThat(troubles).as("errors on the page").isEmpty();
+    }
+
+    /** The address of a path of the application. */
+    protected String address(String path) {
+        return "http://localhost:" + port + path;
+    }
+
+    /** Opens a page and, where it has a sheet, waits until that can be used. */
+    protected void go(String path) {
+        page.navigate(address(path));
+        if (page.locator("#sheet").count() > 0) {
+            page.locator("body[data-ready]").waitFor();
+        }
+    }
+
+    /** Keeps the demo design and returns its address. */
+    protected String demo() {
+        return "/designs/" + store.create(SeedVault.design());
+    }
+
+    /** Starts a design through the form on the first page. */
+    protected void newDesign(String name) {
+        go("/");
+        page.locator("#new-name").fill(name);
+        page.locator("#create-design").click();
+        page.locator("body[data-ready]").waitFor();
+    }
+
+    /** The card with this name on the sheet. */
+    protected Locator card(String name) {
+        return page.locator("#cards .card:has(> text:text-is(\"" + name + "\"))");
+    }
+
+    /** Waits until the strip says that this revision is kept. */
+    protected void kept(int revision) {
+        PlaywrightAssertions.assertThat(page.locator("#kept")).hasText("All kept · revision " + revision);
+    }
+
+    /** What errors the page has reported so far; cleared by reading. */
+    protected List<String> takeTroubles() {
+        List<String> taken = List.copyOf(troubles);
+        troubles.clear();
+        return taken;
+    }
+}
