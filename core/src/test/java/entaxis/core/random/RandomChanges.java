@@ -1,0 +1,93 @@
+package entaxis.core.random;
+
+import entaxis.core.change.AttributeAspect;
+import entaxis.core.change.Change;
+import entaxis.core.change.RelationshipAspect;
+import entaxis.core.design.Area;
+import entaxis.core.design.AreaId;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.Cardinality;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.End;
+import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.Facts;
+import entaxis.core.design.KeyPart;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.Paper;
+import entaxis.core.design.Place;
+import entaxis.core.design.ReferentialAction;
+import entaxis.core.design.Relationship;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.RowId;
+import entaxis.core.design.SampleRow;
+import entaxis.core.design.Side;
+import entaxis.core.design.Target;
+import entaxis.core.type.SqlType;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Random;
+import java.util.Set;
+
+/** Edits made by chance, of every kind; some of them cannot be applied. */
+public final class RandomChanges {
+    private RandomChanges() { }
+
+    /** An edit of a design; {@code fresh} makes identities of new elements. */
+    public static Change change(Design design, Random random, String fresh) {
+        Entity entity = pick(design.entities().list(), random);
+        Entity other = pick(design.entities().list(), random);
+        Optional<Attribute> attribute = entity.attributes().isEmpty() ? Optional.empty() : Optional.of(pick(entity.attributes(), random));
+        AttributeId attributeId = attribute.map(Attribute::id).orElse(new AttributeId("anone"));
+        RelationshipId relationship = design.relationships().size() == 0 ? new RelationshipId("rnone") : pick(design.relationships().list(), random).id();
+        Side side = random.nextBoolean() ? Side.FIRST : Side.SECOND;
+        Cardinality cardinality = pick(List.of(Cardinality.EXACTLY_ONE, Cardinality.ZERO_OR_ONE, Cardinality.ONE_OR_MORE, Cardinality.ZERO_OR_MORE), random);
+        KeyPart part = random.nextBoolean() ? new KeyPart.OwnPart(attributeId) : new KeyPart.InheritedPart(relationship);
+        return switch (random.nextInt(26)) {
+            case 0 -> new Change.SetFacts(new Facts("Named " + fresh, Target.H2, "t", "a"));
+            case 1 -> new Change.SetPaper(design.sheet().id(), new Paper(Paper.Size.A2, random.nextBoolean()));
+            case 2 -> new Change.AddArea(new Area(new AreaId("s" + fresh), "Area " + fresh, random.nextInt(8)));
+            case 3 -> new Change.RemoveArea(design.areas().size() == 0 ? new AreaId("snone") : pick(design.areas().list(), random).id());
+            case 4 -> new Change.AddEntity(Entity.named(new EntityId("e" + fresh), "Added " + fresh), design.sheet().id(), new Place(random.nextInt(900), 5));
+            case 5 -> new Change.RenameEntity(entity.id(), "Renamed " + fresh);
+            case 6 -> new Change.DescribeEntity(entity.id(), "meaning " + fresh);
+            case 7 -> new Change.AssignArea(entity.id(), design.areas().stream().findFirst().map(Area::id));
+            case 8 -> new Change.RemoveEntity(design.entities().size() > 4 ? entity.id() : new EntityId("enone"));
+            case 9 -> new Change.AddAttributes(entity.id(), List.of(new Change.NewAttribute(Attribute.of(new AttributeId("a" + fresh), "added_" + fresh, SqlType.integer()),
+                    random.nextBoolean(), random.nextBoolean())));
+            case 10 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Name("renamed_" + fresh));
+            case 11 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Type(SqlType.varchar(1 + random.nextInt(90))));
+            case 12 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Required(random.nextBoolean()));
+            case 13 -> new Change.RemoveAttribute(entity.id(), attributeId);
+            case 14 -> new Change.SetKeys(entity.id(), part, random.nextBoolean() ? OptionalInt.of(1 + random.nextInt(3)) : OptionalInt.empty(), Set.of(1 + random.nextInt(3)));
+            case 15 -> new Change.MoveMember(entity.id(), part, random.nextInt(7) - 3);
+            case 16 -> new Change.AddRelationship(Relationship.between(new RelationshipId("r" + fresh), End.of(entity.id(), cardinality, "has"),
+                    End.of(other.id(), Cardinality.ZERO_OR_MORE, "of")), random.nextBoolean());
+            case 17 -> new Change.AlterRelationship(relationship, new RelationshipAspect.HowMany(side, cardinality));
+            case 18 -> new Change.AlterRelationship(relationship, new RelationshipAspect.Identifying(random.nextBoolean()));
+            case 19 -> new Change.AlterRelationship(relationship, new RelationshipAspect.ColumnName(side, ColumnPath.own(attributeId), "col_" + fresh));
+            case 20 -> new Change.AlterRelationship(relationship, new RelationshipAspect.OnDelete(pick(List.of(ReferentialAction.values()), random)));
+            case 21 -> new Change.TurnRound(relationship);
+            case 22 -> new Change.RemoveRelationship(relationship);
+            case 23 -> new Change.PlaceCards(design.sheet().id(), places(entity.id(), other.id(), random));
+            case 24 -> new Change.AddRow(new SampleRow(new RowId("w" + fresh), entity.id(), Map.of(ColumnPath.own(attributeId), "x")));
+            default -> new Change.Several(List.of(new Change.DescribeEntity(entity.id(), "both"), new Change.AlterRelationship(relationship, new RelationshipAspect.Role(side, "role " + fresh))));
+        };
+    }
+
+    private static Map<OwnerId, Place> places(EntityId first, EntityId second, Random random) {
+        Map<OwnerId, Place> places = new HashMap<>();
+        places.put(first, new Place(random.nextInt(99), 1));
+        places.put(second, new Place(7, random.nextInt(99)));
+        return places;
+    }
+
+    private static <T> T pick(List<T> list, Random random) {
+        return list.get(random.nextInt(list.size()));
+    }
+}
