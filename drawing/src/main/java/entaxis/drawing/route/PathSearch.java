@@ -58,20 +58,25 @@ final class PathSearch {
     }
 
     private void block(Box box) {
-        int left = below(xs, box.x());
-        int right = below(xs, box.right());
-        int top = below(ys, box.y());
-        int bottom = below(ys, box.bottom());
-        for (int j = 0; j < ys.length; j++) {
-            for (int i = Math.max(0, left); ys[j] > box.y() && ys[j] < box.bottom() && i <= right && i + 1 < xs.length; i++) {
+        int left = Math.max(0, below(xs, box.x()));
+        int right = Math.min(xs.length - 2, below(xs, box.right()));
+        int top = Math.max(0, below(ys, box.y()));
+        int bottom = Math.min(ys.length - 2, below(ys, box.bottom()));
+        for (int j = above(ys, box.y()); j < ys.length && ys[j] < box.bottom(); j++) {
+            for (int i = left; i <= right; i++) {
                 blockedRight[node(i, j)] |= xs[i] < box.right() && xs[i + 1] > box.x();
             }
         }
-        for (int i = 0; i < xs.length; i++) {
-            for (int j = Math.max(0, top); xs[i] > box.x() && xs[i] < box.right() && j <= bottom && j + 1 < ys.length; j++) {
+        for (int i = above(xs, box.x()); i < xs.length && xs[i] < box.right(); i++) {
+            for (int j = top; j <= bottom; j++) {
                 blockedDown[node(i, j)] |= ys[j] < box.bottom() && ys[j + 1] > box.y();
             }
         }
+    }
+
+    /** Index of the first coordinate above a value. */
+    private static int above(double[] sorted, double value) {
+        return below(sorted, value) + 1;
     }
 
     /** Index of the last coordinate not above a value; -1 if all are above. */

@@ -19,6 +19,8 @@ import java.util.Optional;
 public final class Router {
     /** How far around its two cards a way is looked for: first near, then wide. */
     private static final double[] WINDOWS = {120, 700};
+    /** How many pairs of other sides are tried where the wanted ones have no room. */
+    private static final int MAX_TRIES = 5;
 
     /** A way that was found: for these two ports, which it may have had to leave for another side, looked for in this window. */
     private record Known(Port first, Port second, Edge firstSide, Edge secondSide, List<Point> points, Box window) {
@@ -78,14 +80,15 @@ public final class Router {
         if (straight(first, second) && obstacles.within(between(first, second)).isEmpty()) {
             return new Known(first, second, List.of(first.point(), second.point()), between(first, second));
         }
-        for (double around : WINDOWS) {
+        boolean roomToTurn = obstacles.free(around(first.stub())) && obstacles.free(around(second.stub()));
+        for (double around : roomToTurn ? WINDOWS : new double[0]) {
             Optional<List<Point>> way = search(first, second, obstacles, ends.grown(around));
             if (way.isPresent()) {
                 return new Known(first, second, way.get(), ends.grown(around));
             }
         }
-        return otherSides(link, first, second, obstacles, ends.grown(WINDOWS[0]))
-                .orElseGet(() -> new Known(first, second, plain(first, second), ends.grown(WINDOWS[0])));
+        Optional<Known> other = roomToTurn ? Optional.empty() : otherSides(link, first, second, obstacles, ends.grown(WINDOWS[0]));
+        return other.orElseGet(() -> new Known(first, second, plain(first, second), ends.grown(WINDOWS[0])));
     }
 
     private static Optional<List<Point>> search(Port first, Port second, SpatialIndex obstacles, Box window) {
@@ -99,6 +102,7 @@ public final class Router {
 
     /** Where a neighbour stands too close to the wanted side, the line leaves from the middle of another one. */
     private static Optional<Known> otherSides(Link link, Port first, Port second, SpatialIndex obstacles, Box window) {
+        int tries = 0;
         for (Edge from : Edge.values()) {
             Port firstPort = from == first.side() ? first : middle(link.first(), from);
             if (!obstacles.free(around(firstPort.stub()))) {
@@ -106,8 +110,13 @@ public final class Router {
             }
             for (Edge to : Edge.values()) {
                 Port secondPort = to == second.side() ? second : middle(link.second(), to);
-                Optional<List<Point>> way = link.loop() && from == to || !obstacles.free(around(secondPort.stub())) ? Optional.empty()
-                        : search(firstPort, secondPort, obstacles, window);
+                if (link.loop() && from == to || !obstacles.free(around(secondPort.stub()))) {
+                    continue;
+                }
+                if (++tries > MAX_TRIES) {
+                    return Optional.empty();
+                }
+                Optional<List<Point>> way = search(firstPort, secondPort, obstacles, window);
                 if (way.isPresent()) {
                     return Optional.of(new Known(first, second, from, to, way.get(), window));
                 }

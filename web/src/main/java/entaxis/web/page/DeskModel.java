@@ -19,6 +19,7 @@ final class DeskModel {
 
     static void strip(Model model, OpenDesign open, String desk, String selected) {
         model.addAttribute("open", open);
+        model.addAttribute("edits", "/designs/" + open.id() + "/edits");
         model.addAttribute("facts", open.design().facts());
         model.addAttribute("targets", entaxis.core.design.Target.values());
         model.addAttribute("desk", desk);

@@ -1,0 +1,2 @@
+/** Benchmarks; {@code bench/run} runs them all. */
+package entaxis.bench;
