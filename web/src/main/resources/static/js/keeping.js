@@ -33,6 +33,18 @@
     }
   });
 
+  // what takes longer than a moment says so
+  let waiting = 0, slow = 0;
+  document.addEventListener("htmx:beforeRequest", () => {
+    if (++waiting === 1) slow = setTimeout(() => document.getElementById("keeping")?.classList.add("busy"), 500);
+  });
+  document.addEventListener("htmx:afterRequest", () => {
+    if (--waiting > 0) return;
+    waiting = 0;
+    clearTimeout(slow);
+    document.getElementById("keeping")?.classList.remove("busy");
+  });
+
   const lost = message => {
     const keeping = document.getElementById("keeping");
     if (!keeping) return;

@@ -12,7 +12,8 @@ import org.junit.jupiter.api.Test;
 
 /** Arrows point down only, and the core stays free of everything that is not the job. */
 class ArchitectureTest {
-    private static final JavaClasses CLASSES = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("entaxis");
+    private static final JavaClasses CLASSES = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
+            .withImportOption(location -> !location.contains("-tests.jar")).importPackages("entaxis");
 
     @Test
     void allModulesAreLookedAt() {

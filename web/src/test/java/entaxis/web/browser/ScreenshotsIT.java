@@ -1,0 +1,59 @@
+package entaxis.web.browser;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+
+/** Takes the pictures of the main views for the README, from the demo design, when asked to: {@code -Dentaxis.screenshots=../docs/screenshots}. */
+@EnabledIfSystemProperty(named = "entaxis.screenshots", matches = ".+")
+class ScreenshotsIT extends BrowserTest {
+
+    @Test
+    void mainViews() {
+        String design = demo();
+        go("/");
+        page.waitForTimeout(800);
+        picture("home");
+        go(design);
+        page.locator("#contents .entry", new Page.LocatorOptions().setHasText("Collecting trip")).click();
+        page.locator("#about-entity").waitFor();
+        page.waitForTimeout(300);
+        picture("diagram-concept");
+        go(design + "?lens=tables");
+        page.locator("#contents .entry", new Page.LocatorOptions().setHasText("Accession")).click();
+        page.locator("#about-entity").waitFor();
+        page.mouse().move(560, 200);
+        page.keyboard().down("Control");
+        page.mouse().wheel(0, -110);
+        page.mouse().wheel(0, -110);
+        page.keyboard().up("Control");
+        page.mouse().wheel(0, -60);
+        page.waitForTimeout(400);
+        picture("diagram-tables");
+        go(design);
+        page.locator("#contents .entry", new Page.LocatorOptions().setHasText("Slot")).click();
+        page.locator("#ledger .sentence", new Page.LocatorOptions().setHasText("accession")).click();
+        page.locator("#about-relationship").waitFor();
+        page.waitForTimeout(300);
+        picture("diagram-relationship");
+        go(design + "/sql");
+        picture("sql");
+        go(design + "/trial");
+        page.locator("#run-script").click();
+        page.locator("#run-summary").waitFor();
+        page.locator("#trial-table").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("accession"));
+        page.locator("#cell-accession_no").waitFor();
+        page.locator("#cell-accession_no").fill("AK-002042");
+        page.locator("#cell-taxon_id").fill("99");
+        page.locator("#insert-row").click();
+        page.locator("#inserted").waitFor();
+        page.locator("#run-question").click();
+        page.locator("#answer table").waitFor();
+        picture("trial");
+    }
+
+    private void picture(String name) {
+        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("entaxis.screenshots"), name + ".png")));
+    }
+}
