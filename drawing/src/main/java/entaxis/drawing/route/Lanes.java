@@ -11,7 +11,8 @@ import java.util.TreeMap;
 /** Moves stretches of different lines apart that lie on each other. The stretches that touch cards stay. Time n log n in the stretches. */
 final class Lanes {
     private static final double GAP = 8;
-    private static final double ROOM = 24;
+    /** All lanes together stay within the clearance that lines keep from cards. */
+    private static final double ROOM = 18;
 
     private record Stretch(String link, int index, double low, double high, double leaning) { }
 

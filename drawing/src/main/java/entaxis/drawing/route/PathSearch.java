@@ -18,7 +18,9 @@ import java.util.TreeSet;
 final class PathSearch {
     /** Distance that lines keep from cards. */
     static final double CLEARANCE = 10;
-    private static final double LANE = 16;
+    /** Distance at which lanes run beside cards: beyond the symbols at line ends, or close by where there is no room for that. */
+    static final double WIDE_LANE = 28;
+    static final double NARROW_LANE = 14;
     private static final double BEND = 40;
     private static final double HEURISTIC_WEIGHT = 1.05;
     private static final int MAX_STEPS = 40_000;
@@ -37,14 +39,14 @@ final class PathSearch {
     private final boolean[] blockedRight;
     private final boolean[] blockedDown;
 
-    PathSearch(Point from, Point to, Collection<Box> boxes) {
+    PathSearch(Point from, Point to, Collection<Box> boxes, double lane) {
         TreeSet<Double> columns = new TreeSet<>(List.of(from.x(), to.x(), middle(from.x(), to.x())));
         TreeSet<Double> rows = new TreeSet<>(List.of(from.y(), to.y(), middle(from.y(), to.y())));
         for (Box box : boxes) {
-            columns.add(box.x() - LANE);
-            columns.add(box.right() + LANE);
-            rows.add(box.y() - LANE);
-            rows.add(box.bottom() + LANE);
+            columns.add(box.x() - lane);
+            columns.add(box.right() + lane);
+            rows.add(box.y() - lane);
+            rows.add(box.bottom() + lane);
         }
         xs = columns.stream().mapToDouble(Double::doubleValue).toArray();
         ys = rows.stream().mapToDouble(Double::doubleValue).toArray();

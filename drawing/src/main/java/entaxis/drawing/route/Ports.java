@@ -14,7 +14,7 @@ import java.util.Map;
  * each other. Runs in time linear in the lines, times the logarithm of those at one card.
  */
 final class Ports {
-    private static final double GAP = 18;
+    private static final double GAP = 22;
     private static final double CORNER = 12;
 
     private record Slot(String link, boolean first, Box box, Edge side, double wish) { }

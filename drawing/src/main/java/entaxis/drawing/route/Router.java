@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Routes all lines of a sheet around its cards. A router remembers its last result: a line whose two ends stayed and whose way no card entered or left is not searched
@@ -92,7 +93,12 @@ public final class Router {
     }
 
     private static Optional<List<Point>> search(Port first, Port second, SpatialIndex obstacles, Box window) {
-        return new PathSearch(first.stub(), second.stub(), obstacles.within(window)).find(first.stub(), first.side(), second.stub(), second.side()).map(way -> {
+        Set<Box> cards = obstacles.within(window);
+        return search(first, second, cards, PathSearch.WIDE_LANE).or(() -> search(first, second, cards, PathSearch.NARROW_LANE));
+    }
+
+    private static Optional<List<Point>> search(Port first, Port second, Set<Box> cards, double lane) {
+        return new PathSearch(first.stub(), second.stub(), cards, lane).find(first.stub(), first.side(), second.stub(), second.side()).map(way -> {
             List<Point> points = new ArrayList<>(way);
             points.addFirst(first.point());
             points.addLast(second.point());

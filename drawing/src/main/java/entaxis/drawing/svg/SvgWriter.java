@@ -142,6 +142,8 @@ public final class SvgWriter {
         end(svg, line.second(), line.points().getLast());
         svg.append("</g>");
         for (Line.Label label : line.labels()) {
+            svg.append("<rect class=\"verb\" x=\"").append(number(label.box().x())).append("\" y=\"").append(number(label.box().y() + 1)).append("\" width=\"")
+                    .append(number(label.box().width())).append("\" height=\"").append(number(label.box().height() - 1)).append("\" fill=\"").append(Ink.PAPER).append("\"/>");
             text(svg, label.text(), TextStyle.VERB, label.box().x() + 2, label.box().bottom() - 4, Ink.SECOND, "verb");
         }
         return svg.append("</g>").toString();

@@ -60,7 +60,7 @@ class KeyboardRoadIT extends BrowserTest {
         assertThat(page.locator("#many-SECOND")).hasValue("some");
         press("Tab");
         type("lies in", "Tab");
-        assertThat(page.locator("#lines .verb")).hasText("holds");
+        assertThat(page.locator("#lines text.verb")).hasText("holds");
         press("ArrowDown");
         assertThat(page.locator("#many-FIRST")).hasValue("maybe");
         assertThat(page.locator("#about-relationship")).containsText("non-identifying");

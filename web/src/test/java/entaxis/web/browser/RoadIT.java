@@ -31,7 +31,7 @@ class RoadIT extends BrowserTest {
         page.locator("#verb-FIRST").press("Enter");
         page.locator("#verb-SECOND").fill("goes to");
         page.locator("#verb-SECOND").press("Enter");
-        assertThat(page.locator("#lines .verb")).hasText("is seen on");
+        assertThat(page.locator("#lines text.verb")).hasText("is seen on");
         page.locator("#many-SECOND").selectOption("some");
         page.locator("[data-lens=tables]").click();
         assertThat(card("visit")).containsText("site_code(FK)");
