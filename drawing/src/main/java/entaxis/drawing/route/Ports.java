@@ -16,6 +16,8 @@ import java.util.Map;
 final class Ports {
     private static final double GAP = 22;
     private static final double CORNER = 12;
+    /** The least distance of two lines' ends on one side when one is moved to make its line straight. */
+    private static final double NEAREST = 12;
 
     private record Slot(String link, boolean first, Box box, Edge side, double wish) { }
 
@@ -31,6 +33,41 @@ final class Ports {
             add(bySide, link.secondCard(), new Slot(link.id(), false, link.second(), second, wish(link, second, false)));
         }
         bySide.values().forEach(this::spread);
+        links.stream().filter(link -> !link.loop()).forEach(link -> straighten(link, bySide));
+    }
+
+    /** Moves one end of a line level with the other, where its side has room there, so that a small step becomes a straight line. */
+    private void straighten(Link link, Map<String, List<Slot>> bySide) {
+        Port first = first(link);
+        Port second = second(link);
+        boolean facing = first.side().dx() == -second.side().dx() && first.side().dy() == -second.side().dy();
+        if (!facing || along(first) == along(second)) {
+            return;
+        }
+        if (free(link, true, along(second), bySide)) {
+            firstPorts.put(link.id(), moved(first, along(second)));
+        } else if (free(link, false, along(first), bySide)) {
+            secondPorts.put(link.id(), moved(second, along(first)));
+        }
+    }
+
+    private boolean free(Link link, boolean first, double at, Map<String, List<Slot>> bySide) {
+        Port port = first ? first(link) : second(link);
+        Box box = first ? link.first() : link.second();
+        double from = (port.side().horizontal() ? box.y() : box.x()) + CORNER;
+        double to = (port.side().horizontal() ? box.bottom() : box.right()) - CORNER;
+        return at >= from && at <= to && bySide.get((first ? link.firstCard() : link.secondCard()) + port.side()).stream()
+                .filter(slot -> !slot.link().equals(link.id()) || slot.first() != first)
+                .map(slot -> (slot.first() ? firstPorts : secondPorts).get(slot.link())).allMatch(other -> Math.abs(along(other) - at) >= NEAREST
+                        && Math.signum(along(other) - at) == Math.signum(along(other) - along(port)));
+    }
+
+    private static double along(Port port) {
+        return port.side().horizontal() ? port.point().y() : port.point().x();
+    }
+
+    private static Port moved(Port port, double at) {
+        return new Port(port.side().horizontal() ? new Point(port.point().x(), at) : new Point(at, port.point().y()), port.side());
     }
 
     Port first(Link link) {
