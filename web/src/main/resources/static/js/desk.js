@@ -215,7 +215,7 @@
       sheet.focus();
     } else if (field.id === "add-line" && event.key === "Enter" && !event.shiftKey) {
       event.preventDefault();
-      if (field.value.trim()) htmx.trigger(field, "entaxis:line");
+      addLines(field);
     } else if (row && event.altKey && (event.key === "ArrowUp" || event.key === "ArrowDown")) {
       event.preventDefault();
       post("/edits", { kind: "attribute.move", owner: desk.dataset.selected, part: row.dataset.part, by: event.key === "ArrowUp" ? -1 : 1 });
@@ -233,19 +233,33 @@
     }
   }
 
-  // attribute lines: cleared when kept, sent at once when several are pasted
+  // attribute lines: the field is free for the next line at once; a line that is refused comes back into it
+  function addLines(field) {
+    const text = field.value, owner = desk.dataset.selected;
+    if (!text.trim()) return;
+    field.value = "";
+    grow(field);
+    const back = event => {
+      if (event.detail.elt !== field || event.detail.requestConfig.parameters.value !== text) return;
+      document.removeEventListener("htmx:afterRequest", back);
+      const now = document.getElementById("add-line");
+      if (kept(event)) {
+        now?.scrollIntoView({ block: "nearest" });
+      } else if (now) {
+        now.value = now.value.trim() ? text + "\n" + now.value : text;
+        grow(now);
+      }
+    };
+    document.addEventListener("htmx:afterRequest", back);
+    htmx.ajax("POST", address + "/edits", { source: field, target: "#ledger", swap: "morph:innerHTML", values: { kind: "attribute.add", owner, value: text } });
+  }
   document.addEventListener("htmx:afterRequest", event => {
-    if (event.detail.elt.id === "add-line" && kept(event)) {
-      event.detail.elt.value = "";
-      grow(event.detail.elt);
-      event.detail.elt.scrollIntoView({ block: "nearest" });
-    }
     if (event.detail.elt.id === "relate" && kept(event)) relating = false;
   });
   document.addEventListener("input", event => { if (event.target.id === "add-line") grow(event.target); });
   document.addEventListener("paste", event => {
     if (event.target.id === "add-line" && /\n\s*\S/.test(event.clipboardData.getData("text").trim()) && !event.target.value.trim()) {
-      setTimeout(() => { grow(event.target); htmx.trigger(event.target, "entaxis:line"); });
+      setTimeout(() => addLines(event.target));
     }
   });
   function grow(area) { area.rows = Math.min(8, area.value.split("\n").length); }

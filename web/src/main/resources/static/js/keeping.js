@@ -25,8 +25,13 @@
     const notice = document.getElementById("notice");
     if (notice) notice.replaceChildren();
   });
+  // A field that was changed and whose edit is still on its way, perhaps behind others, is not touched by answers to those.
+  document.addEventListener("change", event => {
+    if (event.target.id && event.target.hasAttribute("hx-post")) event.target.dataset.pending = "true";
+  }, true);
   document.addEventListener("htmx:beforeSwap", event => {
     const field = event.detail.requestConfig.elt;
+    delete field.dataset.pending;
     if (event.detail.xhr.status === 422 && field.id) {
       field.dataset.refused = "true";
       field.setAttribute("aria-invalid", "true");
@@ -44,6 +49,8 @@
     clearTimeout(slow);
     document.getElementById("keeping")?.classList.remove("busy");
   });
+
+  const held = node => Boolean(node.dataset && (node.dataset.refused || node.dataset.pending));
 
   const lost = message => {
     const keeping = document.getElementById("keeping");
@@ -65,17 +72,20 @@
     Idiomorph.defaults.ignoreActiveValue = true;
     Idiomorph.defaults.callbacks.beforeNodeMorphed = node => {
       if (node.nodeType !== Node.ELEMENT_NODE) return true;
-      if (node.dataset && node.dataset.refused) return false;
+      if (held(node)) return false;
       if (node.id && node.id.endsWith("-fault")) {
         const field = document.getElementById(node.id.slice(0, -"-fault".length));
-        if (field && field.dataset.refused) return false;
+        if (field && held(field)) return false;
       }
       return true;
     };
     Idiomorph.defaults.callbacks.afterNodeMorphed = (node, now) => {
       // a field that is not being typed in shows what was kept, also where the browser thinks that it was changed by hand
-      if (node !== document.activeElement && !(node.dataset && node.dataset.refused)) {
-        if (node.tagName === "INPUT" && node.type !== "hidden") node.value = now.getAttribute("value") || "";
+      if (node.nodeType !== Node.ELEMENT_NODE || held(node)) return;
+      if (node.tagName === "INPUT" && node.type !== "hidden" && node !== document.activeElement) node.value = now.getAttribute("value") || "";
+      if (node.tagName === "SELECT") {
+        const chosen = now.querySelector("option[selected]");
+        if (chosen) node.value = chosen.value;
       }
     };
   });

@@ -76,7 +76,7 @@ class HomeController {
             model.addAttribute("typed", value);
         }
         model.addAttribute("card", store.list().stream().filter(row -> row.id().equals(id)).findFirst().map(DesignCard::of).orElseThrow(() -> new NoSuchDesign(id)));
-        return "home :: card";
+        return "fragments/card :: card";
     }
 
     @PostMapping("/designs/{id}/duplicate")

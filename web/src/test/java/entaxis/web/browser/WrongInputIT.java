@@ -75,6 +75,49 @@ class WrongInputIT extends BrowserTest {
         assertThat(page.locator("#on-delete-fault")).containsText("cannot be set to no value");
     }
 
+    /** Answers come late; what is typed meanwhile belongs to its own line and its own field all the same. */
+    @Test
+    void typingFasterThanTheServerAnswers() {
+        go(demo());
+        choose("Collector");
+        page.route("**/edits", route -> {
+            page.waitForTimeout(150);
+            route.resume();
+        });
+        page.locator("#add-line").focus();
+        for (int i = 1; i <= 5; i++) {
+            page.keyboard().type("quick_" + i + " integer");
+            page.keyboard().press("Enter");
+        }
+        page.keyboard().type("half a li");
+        kept(5);
+        assertThat(page.locator("#add-line")).hasValue("half a li");
+        for (int i = 1; i <= 5; i++) {
+            assertThat(card("Collector")).containsText("quick_" + i);
+        }
+        page.locator("#add-line").fill("");
+        page.locator("input[aria-label='Meaning of quick_1']").fill("one");
+        page.locator("input[aria-label='Meaning of quick_2']").fill("two");
+        page.locator("select[aria-label='Whether quick_3 must have a value']").selectOption("true");
+        page.locator("select[aria-label='Whether quick_4 must have a value']").selectOption("true");
+        page.locator("input[aria-label='Type of quick_5']").fill("bigint");
+        page.locator("input[aria-label='Type of quick_5']").press("Tab");
+        kept(10);
+        page.reload();
+        page.locator("#about-entity").waitFor();
+        assertThat(page.locator("input[aria-label='Meaning of quick_1']")).hasValue("one");
+        assertThat(page.locator("input[aria-label='Meaning of quick_2']")).hasValue("two");
+        assertThat(page.locator("select[aria-label='Whether quick_3 must have a value']")).hasValue("true");
+        assertThat(page.locator("select[aria-label='Whether quick_4 must have a value']")).hasValue("true");
+        assertThat(page.locator("input[aria-label='Type of quick_5']")).hasValue("bigint");
+        page.locator("#undo").click();
+        assertThat(page.locator("input[aria-label='Type of quick_5']")).hasValue("integer");
+        page.locator("#undo").click();
+        assertThat(page.locator("input[aria-label='Meaning of quick_2']")).hasValue("");
+        page.locator("#undo").click();
+        assertThat(page.locator("select[aria-label='Whether quick_4 must have a value']")).hasValue("false");
+    }
+
     @Test
     void aDesignWithoutAName() {
         go("/");
