@@ -11,6 +11,8 @@ window.entaxisSheet = (function () {
   const NS = "http://www.w3.org/2000/svg";
   const FAR = 0.34, CULL_FROM = 120;
   let x = 0, y = 0, scale = 1, frame = 0, chosen = "";
+  // the window's size is kept here: asking the browser after each answer would make it lay the page out at once
+  let width = sheet.clientWidth, height = sheet.clientHeight;
 
   const apply = () => {
     if (frame) return;
@@ -30,7 +32,7 @@ window.entaxisSheet = (function () {
   // Cards and lines outside the window are not painted.
   function cull() {
     const many = cards.size > CULL_FROM;
-    const left = -x / scale, top = -y / scale, right = left + sheet.clientWidth / scale, bottom = top + sheet.clientHeight / scale;
+    const left = -x / scale, top = -y / scale, right = left + width / scale, bottom = top + height / scale;
     for (const [id, part] of groups) {
       const b = part.box;
       const shown = !many || part.held || b.x < right && b.x + b.w > left && b.y < bottom && b.y + b.h > top;
@@ -306,7 +308,10 @@ window.entaxisSheet = (function () {
     if (event.ctrlKey || event.metaKey) zoom(Math.exp(-event.deltaY * unit * 0.01 * (Math.abs(event.deltaY) > 50 ? 0.2 : 1)), at.sx, at.sy);
     else pan(-(event.shiftKey ? event.deltaY : event.deltaX) * unit, -(event.shiftKey ? 0 : event.deltaY) * unit);
   }, { passive: false });
-  new ResizeObserver(() => cull()).observe(sheet);
+  new ResizeObserver(entries => {
+    ({ width, height } = entries[0].contentRect);
+    cull();
+  }).observe(sheet);
 
   return { patch, mark, fit, zoom, pan, reveal, back, toScreen, toSheet, on, cards, centre: () => ({ x: sheet.clientWidth / 2, y: sheet.clientHeight / 2 }), unfollow,
     state: () => ({ x, y, scale }), restore(s) { x = s.x; y = s.y; scale = s.scale; apply(); } };

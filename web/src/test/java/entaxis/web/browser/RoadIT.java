@@ -139,6 +139,27 @@ class RoadIT extends BrowserTest {
         assertThat(card("Shipment")).hasAttribute("transform", before);
     }
 
+    /** In a large design cards outside the window are not painted; they are when one goes there, and an edit breaks no rule of the page's policy. */
+    @Test
+    void aLargeDesignPaintsWhatIsInTheWindow() {
+        go("/designs/" + store.create(entaxis.core.random.RandomDesigns.design(4, 260)) + "?lens=tables");
+        for (int i = 0; i < 9; i++) {
+            page.keyboard().press("+");
+        }
+        assertThat(page.locator("#cards .card").first()).isAttached();
+        page.waitForFunction("() => [...document.querySelectorAll('#cards .card')].filter(card => card.style.display === 'none').length > 100");
+        page.locator("#contents .entry").first().click();
+        assertThat(page.locator("#about-entity")).isVisible();
+        String chosen = page.locator("#desk").getAttribute("data-selected");
+        assertThat(page.locator("#c-" + chosen)).isVisible();
+        page.locator("#entity-meaning").fill("one of many");
+        page.locator("#entity-meaning").press("Tab");
+        kept(1);
+        assertThat(page.locator("#c-" + chosen)).isVisible();
+        page.locator("[data-do=fit]").click();
+        page.waitForFunction("() => [...document.querySelectorAll('#cards .card')].every(card => card.style.display !== 'none')");
+    }
+
     @Test
     void theWheelMovesAndTheWheelWithControlZooms() {
         go(demo());
