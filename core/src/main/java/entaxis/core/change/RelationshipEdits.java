@@ -17,10 +17,12 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
+import entaxis.core.design.OwnerId;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Side;
+import entaxis.core.design.SqlName;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -64,7 +66,8 @@ final class RelationshipEdits {
                 } else {
                     names.put(path, name.strip());
                 }
-                yield named(design, now, side, now.end(side).columnNames(names), "column", name);
+                Optional<String> taken = columnNameTaken(design, now, name);
+                yield taken.isPresent() ? Step.refused(design, "column", taken.get()) : named(design, now, side, now.end(side).columnNames(names), "column", name);
             }
             case OnDelete(ReferentialAction action) -> checked(design, now.acting(action, now.onUpdate()));
             case OnUpdate(ReferentialAction action) -> checked(design, now.acting(now.onDelete(), action));
@@ -75,6 +78,13 @@ final class RelationshipEdits {
             }
             case Child(Side side) -> recounted(design, now, now.withChild(side));
         };
+    }
+
+    /** What in the table that gets the column already has this name, if anything. */
+    private static Optional<String> columnNameTaken(Design design, Relationship relationship, String name) {
+        OwnerId holder = relationship.childEntity().map(OwnerId.class::cast).orElse(relationship.id());
+        return design.attributesOf(holder).stream().filter(own -> !name.isBlank() && SqlName.of(own.name()).equals(SqlName.of(name))).findFirst()
+                .map(own -> "There is an attribute “" + own.name() + "” in this table already. Choose another name, or leave the field empty for the one that is proposed.");
     }
 
     private static Step named(Design design, Relationship now, Side side, End end, String field, String name) {

@@ -10,6 +10,7 @@ import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.Outcome.Refused;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
+import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
@@ -166,6 +167,17 @@ class EditorTest {
         Applied again = (Applied) Editor.apply(renamed.design(), new Change.RenameEntity(small.id("Site"), "Place"));
         assertThat(Editor.apply(again.design(), renamed.inverse())).isInstanceOfSatisfying(Refused.class,
                 refused -> assertThat(refused.problems().getFirst().message()).contains("has been changed since"));
+    }
+
+    @Test
+    void aColumnOfARelationshipDoesNotTakeTheNameOfAnAttribute() {
+        Small small = two();
+        ColumnPath key = ColumnPath.own(small.attribute("Site", "site_code"));
+        assertThat(small.refusal(new Change.AlterRelationship(R1, new RelationshipAspect.ColumnName(Side.FIRST, key, "NOTE")))).startsWith("column: There is an attribute “note”");
+        small.done(new Change.AlterRelationship(R1, new RelationshipAspect.ColumnName(Side.FIRST, key, "place")));
+        assertThat(small.columns("visit")).endsWith("!place char(6)");
+        small.done(new Change.AlterRelationship(R1, new RelationshipAspect.ColumnName(Side.FIRST, key, "")));
+        assertThat(small.columns("visit")).endsWith("!site_code char(6)");
     }
 
     @Test

@@ -64,6 +64,9 @@ class WrongInputIT extends BrowserTest {
         page.locator("#relate-to").press("Enter");
         assertThat(page.locator("#relate-fault")).containsText("There is no entity “Nowhere”");
         assertThat(page.locator("#relate-to")).hasValue("Nowhere");
+        page.locator("#ledger tr.foreign .name input").first().fill("seed_count");
+        page.locator("#ledger tr.foreign .name input").first().press("Tab");
+        assertThat(page.locator("#ledger tr.foreign").first()).containsText("There is an attribute “seed_count” in this table already");
         choose("Daily count");
         page.locator("#relate-to").fill("Accession");
         page.locator("#relate-to").press("Enter");
