@@ -3,16 +3,23 @@ package entaxis.exchange;
 import entaxis.core.change.Change;
 import entaxis.core.change.Patch;
 import entaxis.core.design.AreaId;
+import entaxis.core.design.AssumptionId;
 import entaxis.core.design.AttributeId;
+import entaxis.core.design.CategoryId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.ExclusionId;
+import entaxis.core.design.NoteId;
 import entaxis.core.design.OwnerId;
+import entaxis.core.design.PictureId;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SheetId;
+import entaxis.core.design.TypeId;
 import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
 import entaxis.core.type.TypeReading.Unknown;
@@ -29,7 +36,7 @@ import tools.jackson.databind.json.JsonMapper;
 public final class DesignJson {
     private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
                     .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(50).build()).build())
-            .annotationIntrospector(new SealedTypes())
+            .annotationIntrospector(new ModelIntrospector())
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .addModule(new TextValues()
                     .add(EntityId.class, EntityId::value, EntityId::new)
@@ -38,6 +45,12 @@ public final class DesignJson {
                     .add(AttributeId.class, AttributeId::value, AttributeId::new)
                     .add(AreaId.class, AreaId::value, AreaId::new)
                     .add(SheetId.class, SheetId::value, SheetId::new)
+                    .add(TypeId.class, TypeId::value, TypeId::new)
+                    .add(CategoryId.class, CategoryId::value, CategoryId::new)
+                    .add(ExclusionId.class, ExclusionId::value, ExclusionId::new)
+                    .add(AssumptionId.class, AssumptionId::value, AssumptionId::new)
+                    .add(NoteId.class, NoteId::value, NoteId::new)
+                    .add(PictureId.class, PictureId::value, PictureId::new)
                     .add(RowId.class, RowId::value, RowId::new)
                     .add(ColumnPath.class, ColumnPath::toString, ColumnPath::of)
                     .add(SqlType.class, SqlType::text, DesignJson::type)
@@ -93,6 +106,9 @@ public final class DesignJson {
     }
 
     private static SqlType type(String text) {
+        if (text.startsWith("@")) {
+            return new DesignType(new TypeId(text.substring(1)).value());
+        }
         return switch (TypeReader.read(text)) {
             case Known(SqlType type) -> type;
             case Unknown(String message) -> throw new IllegalArgumentException(message);

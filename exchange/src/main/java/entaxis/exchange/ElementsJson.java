@@ -47,6 +47,11 @@ final class ElementsJson {
         }
 
         @Override
+        public Object getEmptyValue(DeserializationContext context) {
+            return Elements.none();
+        }
+
+        @Override
         public Elements deserialize(JsonParser json, DeserializationContext context) {
             List values = new ArrayList();
             if (!json.isExpectedStartArrayToken()) {

@@ -1,2 +1,3 @@
 /** Designs and changes as files and text: JSON. */
 package entaxis.exchange;
+

@@ -23,6 +23,9 @@ import entaxis.core.design.SheetId;
 import entaxis.core.design.Side;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.type.SqlType;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -71,6 +74,23 @@ class DesignJsonTest {
         Applied applied = (Applied) Editor.apply(design, new Change.RemoveEntity(design.entities().list().getFirst().id()));
         assertThat(DesignJson.readPatch(DesignJson.write(applied.inverse()))).isEqualTo(applied.inverse());
         assertThat(((Applied) Editor.apply(applied.design(), DesignJson.readPatch(DesignJson.write(applied.inverse())))).design()).isEqualTo(design);
+    }
+
+    /** Written by the first version, before designs had types, categories, several sheets and indexes of their own. */
+    @Test
+    void whatTheFirstVersionKeptIsReadAndReplayed() throws IOException {
+        Design design = DesignJson.readDesign(first("design.json"));
+        for (String line : first("changes.jsonl").lines().toList()) {
+            design = ((Applied) Editor.apply(design, DesignJson.readChange(line))).design();
+        }
+        assertThat(design).isEqualTo(DesignJson.readDesign(first("after.json")));
+        assertThat(DesignJson.readDesign(DesignJson.write(design))).isEqualTo(design);
+    }
+
+    private static String first(String name) throws IOException {
+        try (InputStream in = DesignJsonTest.class.getResourceAsStream("first/" + name)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
     }
 
     @Test

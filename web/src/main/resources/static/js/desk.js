@@ -5,21 +5,46 @@
   desk.dataset.selected = desk.dataset.selected || "";
   const address = "/designs/" + desk.dataset.design;
   const namer = document.getElementById("namer"), namerName = document.getElementById("namer-name");
-  let relating = false, focusAfter = "";
+  let relating = false, focusAfter = "", keepLeaf = false;
 
   const kept = event => event.detail.successful && event.detail.xhr.status < 400;
   const post = (path, values, source) => htmx.ajax("POST", address + path, { source: source || sheet, target: "#ledger", swap: "morph:innerHTML", values });
 
   // selection
   function select(id, focus) {
+    desk.dataset.leaf = keepLeaf ? desk.dataset.leaf : "";
+    keepLeaf = false;
     if (relating && id.startsWith("e")) { relate(desk.dataset.selected, id); return; }
     relating = false;
     desk.dataset.selected = id;
     drawing.mark(id);
     mirror();
     focusAfter = focus || "";
-    htmx.ajax("GET", `${address}/ledger?sel=${encodeURIComponent(id)}`, { source: sheet, target: "#ledger", swap: "innerHTML" });
-    history.replaceState(null, "", `${address}?lens=${desk.dataset.lens}${id ? "&sel=" + id : ""}`);
+    htmx.ajax("GET", `${address}/ledger?sel=${encodeURIComponent(id)}&sheet=${desk.dataset.sheet}&leaf=${desk.dataset.leaf}`, { source: sheet, target: "#ledger", swap: "innerHTML" });
+    remember();
+  }
+  // One card more or less among the selected ones.
+  function toggle(id) {
+    if (!/^[er]/.test(id)) return select(id);
+    const ids = drawing.several().filter(one => /^[er]/.test(one));
+    select((ids.includes(id) ? ids.filter(one => one !== id) : [...ids, id]).join(","));
+  }
+  function remember() {
+    const id = desk.dataset.selected;
+    history.replaceState(null, "", `${address}?lens=${desk.dataset.lens}&sheet=${desk.dataset.sheet}${id ? "&sel=" + id : ""}`);
+  }
+  function leaf(name) {
+    desk.dataset.leaf = name;
+    keepLeaf = true;
+    focusAfter = "";
+    htmx.ajax("GET", `${address}/ledger?sel=${encodeURIComponent(desk.dataset.selected)}&sheet=${desk.dataset.sheet}&leaf=${name}`, { source: sheet, target: "#ledger", swap: "innerHTML" })
+      .then(() => { keepLeaf = false; document.querySelector(`#ledger [data-leaf="${name}"]`)?.focus(); });
+  }
+  function show(sheetId) {
+    desk.dataset.sheet = sheetId;
+    htmx.ajax("GET", `${address}/sheet?lens=${desk.dataset.lens}&sheet=${sheetId}`, { source: sheet, target: "#sheet-patch", swap: "none" }).then(() => setTimeout(drawing.fit, 30));
+    htmx.ajax("POST", address + "/since", { source: sheet, target: "#ledger", swap: "morph:innerHTML" });
+    remember();
   }
   function mirror() {
     document.querySelectorAll("#contents .entry").forEach(entry => {
@@ -35,7 +60,20 @@
   }
   document.addEventListener("click", event => {
     const chooser = event.target.closest("[data-select]");
-    if (chooser) { select(chooser.dataset.select); drawing.reveal(chooser.dataset.select); }
+    if (chooser) {
+      if (chooser.dataset.leaf) { desk.dataset.leaf = chooser.dataset.leaf; keepLeaf = true; }
+      if (event.shiftKey && chooser.closest("#contents")) toggle(chooser.dataset.select); else { select(chooser.dataset.select); drawing.reveal(chooser.dataset.select); }
+    }
+    const other = event.target.closest(".leaves [data-leaf]");
+    if (other) leaf(other.dataset.leaf);
+    const tab = event.target.closest(".sheet-tabs button[data-sheet]");
+    if (tab) show(tab.dataset.sheet);
+    const line = event.target.closest("[data-align]");
+    if (line) post("/align", { cards: desk.dataset.selected, value: line.dataset.align });
+    const handle = event.target.closest(".handle");
+    if (handle) { handle.setAttribute("aria-pressed", String(handle.getAttribute("aria-pressed") !== "true")); chosenAttributes(); }
+    const how = event.target.closest("[data-how]");
+    if (how) document.getElementById("move-how").value = how.dataset.how;
     const tool = event.target.closest("[data-do]");
     if (tool) act(tool.dataset.do);
     const lens = event.target.closest("[data-lens]");
@@ -45,17 +83,40 @@
   function look(lens) {
     desk.dataset.lens = lens;
     document.querySelectorAll(".lens button").forEach(button => button.setAttribute("aria-pressed", String(button.dataset.lens === lens)));
-    htmx.ajax("GET", `${address}/sheet?lens=${lens}`, { source: sheet, target: "#sheet-patch", swap: "none" });
-    history.replaceState(null, "", `${address}?lens=${lens}${desk.dataset.selected ? "&sel=" + desk.dataset.selected : ""}`);
+    htmx.ajax("GET", `${address}/sheet?lens=${lens}&sheet=${desk.dataset.sheet}`, { source: sheet, target: "#sheet-patch", swap: "none" });
+    remember();
   }
 
   // answers
   document.addEventListener("htmx:oobAfterSwap", event => {
     if (event.detail.target.id === "sheet-patch" || event.detail.elt && event.detail.elt.id === "sheet-patch") drawing.patch(document.getElementById("sheet-patch"));
-    if (event.detail.target.id === "contents") mirror();
+    if (event.detail.target.id === "contents") { mirror(); filter(); }
+    if (event.detail.target.id === "sheet-tabs") sheetGone();
   });
+  // The sheet that was shown may have been deleted; the server then shows the first one.
+  function sheetGone() {
+    const tabs = document.getElementById("sheet-tabs");
+    if (tabs.dataset.sheet !== desk.dataset.sheet) show(tabs.dataset.sheet);
+  }
+  function filter() {
+    const field = document.getElementById("filter"), wanted = (field ? field.value : filtered).trim().toLowerCase();
+    filtered = wanted;
+    document.querySelectorAll("#contents section").forEach(section => {
+      let any = false;
+      section.querySelectorAll(".entry").forEach(entry => {
+        const shown = entry.textContent.toLowerCase().includes(wanted);
+        entry.parentElement.hidden = !shown;
+        any = any || shown;
+      });
+      section.hidden = !any;
+    });
+  }
+  let filtered = "";
+  document.addEventListener("input", event => { if (event.target.id === "filter") filter(); });
   document.addEventListener("htmx:afterSettle", event => {
     if (event.detail.target.id !== "ledger") return;
+    const target = document.getElementById("copy-target");
+    if (target && !target.options.length) document.querySelectorAll("#designs option").forEach(option => target.add(new Option(option.label, option.value)));
     const about = document.querySelector("#ledger .about");
     if (about && about.id === "about-design" && desk.dataset.selected) { desk.dataset.selected = ""; drawing.mark(""); mirror(); }
     if (focusAfter) {
@@ -67,17 +128,19 @@
   document.addEventListener("entaxis:selected", event => {
     const id = event.detail.value || "";
     desk.dataset.selected = id;
+    desk.dataset.leaf = "";
     drawing.mark(id);
-    drawing.reveal(id);
+    drawing.reveal(id.split(",")[0]);
     mirror();
-    history.replaceState(null, "", `${address}?lens=${desk.dataset.lens}${id ? "&sel=" + id : ""}`);
+    remember();
     if (id.startsWith("e")) document.getElementById("add-line")?.focus();
     if (id.startsWith("r")) document.getElementById("verb-FIRST")?.select();
+    if (id.startsWith("n")) document.getElementById("note-text")?.select();
     if (!id) sheet.focus();
   });
   document.addEventListener("htmx:responseError", event => {
     const config = event.detail.requestConfig;
-    if (config && config.parameters && config.parameters.kind === "cards.place") moving.forEach(id => drawing.back(id));
+    if (config && config.parameters && (config.parameters.kind === "cards.place" || config.path.endsWith("/snap"))) moving.forEach(id => drawing.back(id));
   });
 
   // making
@@ -112,10 +175,20 @@
     name("entity.name", { x: +card.dataset.x, y: +card.dataset.y }, id, entry ? entry.textContent : "");
   };
   drawing.on.select = id => select(id);
+  drawing.on.toggle = toggle;
   const moving = new Set();
-  drawing.on.moved = (id, x, y) => {
-    moving.add(id);
-    post("/edits", { kind: "cards.place", value: `${id}:${x},${y}` }).then(() => { moving.delete(id); if (drawing.cards.has(id)) drawing.unfollow(id); });
+  drawing.on.moved = places => {
+    places.forEach(place => moving.add(place.id));
+    const settle = () => places.forEach(place => { moving.delete(place.id); if (drawing.cards.has(place.id)) drawing.unfollow(place.id); });
+    const one = places.length === 1 && /^[er]/.test(places[0].id) && localStorage.getItem("entaxis.snap") !== "off";
+    (one ? post("/snap", { card: places[0].id, x: places[0].x, y: places[0].y })
+      : post("/edits", { kind: "cards.place", value: places.map(place => `${place.id}:${place.x},${place.y}`).join(";") })).then(settle);
+  };
+  drawing.on.bent = (line, from, to, corners) => post("/edits", { kind: "line.way", line, from, to, value: corners.map(corner => corner.map(Math.round).join(",")).join(";") });
+  drawing.on.details = async ids => {
+    const body = new URLSearchParams({ lens: desk.dataset.lens, sheet: desk.dataset.sheet, ids: ids.join(",") });
+    const answer = await fetch(address + "/parts", { method: "POST", body, headers: JSON.parse(desk.getAttribute("hx-headers")) });
+    if (answer.ok) drawing.detail(await answer.text());
   };
   drawing.on.linked = relate;
   function relate(first, second) {
@@ -146,13 +219,40 @@
         relating = true;
         document.getElementById("relate-to")?.focus();
         break;
-      case "arrange": post("/arrange", {}).then(() => setTimeout(drawing.fit, 30)); break;
+      case "arrange": {
+        const some = drawing.several().filter(id => /^[er]/.test(id) && drawing.cards.has(id));
+        if (some.length > 1) post("/arrange", { cards: some.join(",") }); else post("/arrange", {}).then(() => setTimeout(drawing.fit, 30));
+        break;
+      }
+      case "find": window.entaxisFind(); break;
+      case "legend": document.getElementById("legend").showModal(); break;
+      case "resolve": {
+        const field = document.getElementById("resolve-name");
+        if (field) field.select(); else say("Select a many-to-many first: a line with many at both ends.");
+        break;
+      }
+      case "duplicate": if (/^e[^,]*$/.test(chosen)) post("/edits", { kind: "entity.duplicate", entity: chosen, value: "with" }); break;
+      case "neighbours": case "neighbours2":
+        if (!chosen.startsWith("e")) return say("Select the entity whose neighbours are to come onto this sheet.");
+        post("/bring", { cards: chosen, steps: what === "neighbours" ? 1 : 2 });
+        break;
+      case "connected": connected(); break;
+      case "pin": if (chosen) post("/edits", { kind: "cards.pin", cards: chosen, value: String(!drawing.several().every(id => drawing.cards.get(id)?.querySelector(".pin"))) }); break;
+      case "hide": if (chosen) post("/edits", { kind: "cards.hide", cards: chosen }).then(() => { if (!chosen.includes(",")) select(""); }); break;
+      case "off": if (chosen) post("/edits", { kind: "cards.off", cards: chosen }); break;
+      case "note": { const c = drawing.centre(), at = drawing.toSheet(c.x - 120, c.y - 40); post("/edits", { kind: "note.add", value: "Write here", x: at.x, y: at.y }); break; }
+      case "straighten": if (chosen.startsWith("r")) post("/straighten", { line: chosen }); break;
+      case "copy": copy(); break;
+      case "copy-lines": copyLines(); break;
       case "fit": drawing.fit(); break;
       case "closer": { const c = drawing.centre(); drawing.zoom(1.2, c.x, c.y); break; }
       case "farther": { const c = drawing.centre(); drawing.zoom(1 / 1.2, c.x, c.y); break; }
       case "turn": if (chosen.startsWith("r")) post("/edits", { kind: "relationship.turn", relationship: chosen }); break;
       case "rename": if (drawing.cards.has(chosen)) drawing.on.rename(chosen); break;
       case "delete":
+        if (chosen.includes(",")) { post("/edits", { kind: "cards.remove", cards: chosen }); break; }
+        if (chosen.startsWith("n")) post("/edits", { kind: "note.remove", note: chosen });
+        if (chosen.startsWith("i")) post("/edits", { kind: "picture.remove", picture: chosen });
         if (chosen.startsWith("e")) post("/edits", { kind: "entity.remove", entity: chosen });
         if (chosen.startsWith("r")) post("/edits", { kind: "relationship.remove", relationship: chosen });
         break;
@@ -164,6 +264,62 @@
       case "redo": post("/redo", {}); break;
     }
   }
+  // All cards that can be reached over lines from the selected ones.
+  function connected() {
+    const reached = new Set(drawing.several().filter(id => drawing.cards.has(id))), open = [...reached];
+    while (open.length) {
+      for (const line of drawing.linesOf.get(open.pop()) || []) {
+        for (const id of [line.dataset.a, line.dataset.b]) if (drawing.cards.has(id) && !reached.has(id)) { reached.add(id); open.push(id); }
+      }
+    }
+    if (reached.size) select([...reached].join(","));
+  }
+
+  // copies: entities as a reference that the server resolves, attributes as the lines that they are typed as
+  async function put(text, what) {
+    sessionStorage.setItem("entaxis.copied", text);
+    localStorage.setItem("entaxis.copied", text);
+    try { await navigator.clipboard.writeText(text); } catch (refused) { /* the copy within this browser still works */ }
+    say(what);
+  }
+  function copy() {
+    const ids = drawing.several().filter(id => id.startsWith("e"));
+    if (ids.length) put(`entaxis:${desk.dataset.design}:${ids.join(",")}`, `${ids.length} copied. Paste with Ctrl+V, here or in another design.`);
+  }
+  function paste() {
+    const text = localStorage.getItem("entaxis.copied") || "", c = drawing.centre(), at = drawing.toSheet(c.x - 80, c.y - 60);
+    if (text.startsWith("entaxis:")) post("/edits", { kind: "entities.paste", value: text, x: at.x, y: at.y });
+    else say("Nothing was copied yet. Select entities and press Ctrl+C.");
+  }
+  const handles = () => [...document.querySelectorAll("#ledger .handle")];
+  function chosenAttributes() {
+    const ids = handles().filter(handle => handle.getAttribute("aria-pressed") === "true").map(handle => handle.dataset.attribute), form = document.getElementById("move-attributes");
+    form.hidden = ids.length === 0;
+    document.getElementById("chosen-attributes").value = ids.join(",");
+    document.getElementById("chosen-count").textContent = ids.length + " chosen:";
+  }
+  function copyLines() {
+    const lines = document.getElementById("attribute-lines").textContent.split("\n"), all = handles();
+    const chosen = lines.filter((line, i) => all[i] && all[i].getAttribute("aria-pressed") === "true");
+    put(chosen.join("\n"), `${chosen.length} copied as lines. Paste them into the line of another entity.`);
+  }
+  document.addEventListener("dragstart", event => {
+    const handle = event.target.closest && event.target.closest(".handle");
+    if (!handle) return;
+    handle.setAttribute("aria-pressed", "true");
+    chosenAttributes();
+    event.dataTransfer.setData("text/plain", document.getElementById("chosen-attributes").value);
+    event.dataTransfer.effectAllowed = "copyMove";
+  });
+  const dropTarget = event => event.target.closest && (event.target.closest("#contents .entry") || event.target.closest(".card"));
+  document.addEventListener("dragover", event => { if (document.querySelector(".handle[aria-pressed=true]") && dropTarget(event)) event.preventDefault(); });
+  document.addEventListener("drop", event => {
+    const target = dropTarget(event), to = target && (target.dataset.select || target.id.slice(2));
+    if (!to || !to.startsWith("e") || !desk.dataset.selected.startsWith("e")) return;
+    event.preventDefault();
+    post("/edits", { kind: "attributes.move", owner: desk.dataset.selected, chosen: document.getElementById("chosen-attributes").value, to, value: event.ctrlKey ? "copy" : "move" });
+  });
+
   function say(text) {
     const line = document.createElement("p");
     line.className = "message";
@@ -172,7 +328,7 @@
   }
 
   // keys
-  const KEYS = { e: "entity", r: "relate", g: "arrange", 0: "fit", "+": "closer", "=": "closer", "-": "farther", t: "turn", n: "rename", l: "lens", a: "add", "?": "keys", c: "contents", Delete: "delete" };
+  const KEYS = { m: "resolve", d: "duplicate", p: "pin", h: "hide", b: "neighbours", s: "connected", w: "note", e: "entity", r: "relate", g: "arrange", 0: "fit", "+": "closer", "=": "closer", "-": "farther", t: "turn", n: "rename", l: "lens", a: "add", "?": "keys", c: "contents", Delete: "delete" };
   const ARROWS = { ArrowLeft: [1, 0], ArrowRight: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
   document.addEventListener("keydown", event => {
     const field = event.target.closest("input, textarea, select");
@@ -184,7 +340,11 @@
       act(event.shiftKey ? "redo" : "undo");
       return;
     }
+    if ((event.ctrlKey || event.metaKey) && key === "k") { event.preventDefault(); if (!document.querySelector("dialog[open]")) window.entaxisFind(); return; }
     if (event.target.closest("dialog")) return;
+    if (!field && (event.ctrlKey || event.metaKey) && key === "c" && !String(getSelection())) { copy(); return; }
+    if (!field && (event.ctrlKey || event.metaKey) && key === "v") { event.preventDefault(); paste(); return; }
+    if (!field && (event.ctrlKey || event.metaKey) && key === "a") { event.preventDefault(); select([...drawing.cards.keys()].filter(id => /^[er]/.test(id)).join(",")); return; }
     if (field) { inField(event, field); return; }
     if (event.key === "Escape") {
       if (relating) relating = false; else if (document.activeElement === sheet) select("");
@@ -202,11 +362,40 @@
     if (event.target.id === "sash" && (event.key === "ArrowUp" || event.key === "ArrowDown")) { size(height() + (event.key === "ArrowUp" ? 20 : -20)); event.preventDefault(); return; }
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.target.closest("button, a") && (event.key === "Enter" || event.key === " ")) return;
+    if (ARROWS[event.key] && document.activeElement === sheet && drawing.several().some(id => drawing.cards.has(id))) { nudge(-ARROWS[event.key][0], -ARROWS[event.key][1], event.shiftKey ? 1 : 10); event.preventDefault(); return; }
     if (ARROWS[event.key]) { drawing.pan(ARROWS[event.key][0] * 60, ARROWS[event.key][1] * 60); event.preventDefault(); return; }
     if (KEYS[key]) { event.preventDefault(); act(KEYS[key]); }
   });
 
+  // Arrow keys move the selected cards; one edit tells the server where they came to rest.
+  let nudged = null;
+  function nudge(dx, dy, by) {
+    const ids = drawing.several().filter(id => drawing.cards.has(id));
+    if (!nudged) nudged = { ids, dx: 0, dy: 0 };
+    nudged.dx += dx * by;
+    nudged.dy += dy * by;
+    drawing.moveBy(nudged.ids, nudged.dx, nudged.dy);
+    clearTimeout(nudged.timer);
+    nudged.timer = setTimeout(() => {
+      const done = nudged;
+      nudged = null;
+      const places = drawing.placed(done.ids, done.dx, done.dy);
+      places.forEach(place => moving.add(place.id));
+      post("/edits", { kind: "cards.place", value: places.map(place => `${place.id}:${place.x},${place.y}`).join(";") })
+        .then(() => places.forEach(place => { moving.delete(place.id); if (drawing.cards.has(place.id)) drawing.unfollow(place.id); }));
+    }, 300);
+  }
+
   function inField(event, field) {
+    if (field.dataset.counts && (event.key === "ArrowDown" || event.key === "ArrowUp")) {
+      const usual = ["exactly one", "zero or one", "one or more", "zero or more"], at = usual.indexOf(field.value);
+      field.value = usual[(at + (event.key === "ArrowDown" ? 1 : usual.length - 1) + (at < 0 && event.key === "ArrowUp" ? 1 : 0)) % usual.length];
+      event.preventDefault();
+      field.dispatchEvent(new Event("change", { bubbles: true }));
+      return;
+    }
+    if (field.id === "filter" && event.key === "ArrowDown") { document.querySelector("#contents li:not([hidden]) .entry")?.focus(); event.preventDefault(); return; }
+
     const row = field.closest("tr[data-part]");
     if (event.key === "Escape") {
       if (field.id === "namer-name") return;
@@ -255,6 +444,8 @@
   }
   document.addEventListener("htmx:afterRequest", event => {
     if (event.detail.elt.id === "relate" && kept(event)) relating = false;
+    if (event.detail.elt.id === "say" && kept(event)) { const field = document.getElementById("say-text"); if (field) field.value = ""; }
+    if (/^(index|rule|type|kind)-new$|^assume-/.test(event.detail.elt.id) && kept(event)) { const field = document.getElementById(event.detail.elt.id); if (field) field.value = ""; }
   });
   document.addEventListener("input", event => { if (event.target.id === "add-line") grow(event.target); });
   document.addEventListener("paste", event => {
@@ -287,6 +478,7 @@
   drawing.patch(document.getElementById("sheet-patch"));
   drawing.mark(desk.dataset.selected);
   mirror();
+  window.entaxisDesk = { act, select };
   const start = () => { drawing.fit(); desk.dataset.ready = "true"; };
   document.fonts ? document.fonts.ready.then(start) : start();
 })();

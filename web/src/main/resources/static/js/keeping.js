@@ -11,6 +11,8 @@
     event.detail.parameters.lens = page.dataset.lens || "";
     event.detail.parameters.desk = page.dataset.desk || "diagram";
     event.detail.parameters.sel = page.dataset.selected || "";
+    event.detail.parameters.sheet = page.dataset.sheet || "";
+    event.detail.parameters.leaf = page.dataset.leaf || "";
   });
 
   // A field whose text was refused keeps it, and its message, until it is sent again.

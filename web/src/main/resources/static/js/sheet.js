@@ -4,13 +4,14 @@ window.entaxisSheet = (function () {
   const sheet = document.getElementById("sheet");
   const view = document.getElementById("view");
   const drawing = document.getElementById("drawing");
-  const layers = { lines: document.getElementById("lines"), cards: document.getElementById("cards"), overlay: document.getElementById("overlay") };
+  const layers = { paper: document.getElementById("paper"), lines: document.getElementById("lines"), cards: document.getElementById("cards"), overlay: document.getElementById("overlay") };
   const groups = new Map();
   const cards = new Map();
   const linesOf = new Map();
   const NS = "http://www.w3.org/2000/svg";
   const FAR = 0.34, CULL_FROM = 120;
-  let x = 0, y = 0, scale = 1, frame = 0, chosen = "";
+  let x = 0, y = 0, scale = 1, frame = 0, chosen = "", extent = null;
+  const several = () => chosen.split(",").filter(Boolean);
   // the window's size is kept here: asking the browser after each answer would make it lay the page out at once
   let width = sheet.clientWidth, height = sheet.clientHeight;
 
@@ -29,18 +30,36 @@ window.entaxisSheet = (function () {
     return { x: +data.x, y: +data.y, w: +data.w, h: +data.h };
   }
 
-  // Cards and lines outside the window are not painted.
+  // Cards and lines outside the window are not painted; of those inside, what has only its outline is asked for in full when one is near enough to read it.
   function cull() {
-    const many = cards.size > CULL_FROM;
+    const many = cards.size > CULL_FROM, near = scale >= FAR, bare = [];
     const left = -x / scale, top = -y / scale, right = left + width / scale, bottom = top + height / scale;
     for (const [id, part] of groups) {
       const b = part.box;
-      const shown = !many || part.held || b.x < right && b.x + b.w > left && b.y < bottom && b.y + b.h > top;
+      const inside = b.x < right && b.x + b.w > left && b.y < bottom && b.y + b.h > top;
+      const shown = !many || part.held || inside;
+      if (near && inside && part.node.dataset.outline && !part.asked) {
+        part.asked = true;
+        bare.push(id.slice(2));
+      }
       if (shown !== part.shown) {
         part.shown = shown;
         part.node.style.display = shown ? "" : "none";
       }
     }
+    if (bare.length) on.details(bare);
+  }
+
+  // Puts cards and lines in full in the place of their outlines; those that changed meanwhile are in full already.
+  function detail(text) {
+    const holder = document.createElement("template");
+    holder.innerHTML = text;
+    const [lines, boxes] = holder.content.firstElementChild.children;
+    for (const [layer, nodes] of [[layers.lines, lines], [layers.cards, boxes]]) {
+      [...nodes.children].forEach(node => { if (groups.get(node.id)?.node.dataset.outline) put(layer, node); });
+    }
+    mark(chosen);
+    cull();
   }
 
   function points(path) {
@@ -82,7 +101,9 @@ window.entaxisSheet = (function () {
   // Takes the groups out of the holder that came with an answer and puts them in their layers.
   function patch(holder) {
     if (!holder || !holder.firstElementChild) return;
-    const [lines, boxes] = holder.firstElementChild.children;
+    const [lines, boxes, paper] = holder.firstElementChild.children;
+    extent = (holder.dataset.bounds || "").split(" ").map(Number);
+    layers.paper.replaceChildren(...paper.children);
     if (holder.dataset.full === "true") [...groups.keys()].forEach(drop);
     (holder.dataset.removed || "").split(" ").filter(Boolean).forEach(drop);
     [...lines.children].forEach(node => put(layers.lines, node));
@@ -93,22 +114,25 @@ window.entaxisSheet = (function () {
     cull();
   }
 
-  function mark(id) {
-    chosen = id;
+  // Rings around the selected cards, and the selected line in the colour of selection; several are joined by commas.
+  function mark(ids) {
+    chosen = ids;
     layers.overlay.replaceChildren();
     drawing.querySelectorAll(".line.chosen").forEach(line => line.classList.remove("chosen"));
-    const card = cards.get(id);
-    if (card) {
-      const b = box(card), ring = document.createElementNS(NS, "rect");
-      ring.setAttribute("class", "ring");
-      for (const [name, value] of Object.entries({ x: b.x - 4, y: b.y - 4, width: b.w + 8, height: b.h + 8, rx: +card.dataset.r + 3 })) ring.setAttribute(name, value);
-      layers.overlay.appendChild(ring);
-    } else if (id) {
+    for (const id of several()) {
+      const card = cards.get(id);
+      if (card) {
+        const b = box(card), ring = document.createElementNS(NS, "rect");
+        ring.setAttribute("class", "ring");
+        for (const [name, value] of Object.entries({ x: b.x - 4, y: b.y - 4, width: b.w + 8, height: b.h + 8, rx: +card.dataset.r + 3 })) ring.setAttribute(name, value);
+        layers.overlay.appendChild(ring);
+      }
       drawing.querySelectorAll(`.line[data-r="${CSS.escape(id)}"]`).forEach(line => line.classList.add("chosen"));
     }
   }
 
   function bounds() {
+    if (extent && extent.length === 4) return { left: extent[0], top: extent[1], right: extent[2], bottom: extent[3] };
     let left = Infinity, top = Infinity, right = -Infinity, bottom = -Infinity;
     for (const part of groups.values()) {
       const b = part.box;
@@ -158,17 +182,19 @@ window.entaxisSheet = (function () {
   const toScreen = (px, py) => ({ x: px * scale + x, y: py * scale + y });
   const toSheet = (sx, sy) => ({ x: (sx - x) / scale, y: (sy - y) / scale });
 
+  const placed = (ids, dx, dy) => ids.filter(id => cards.has(id)).map(id => ({ id, x: Math.round(+cards.get(id).dataset.x + dx), y: Math.round(+cards.get(id).dataset.y + dy) }));
+
   // While a card is dragged its lines follow in a simple form: out, across, in.
-  function follow(id, dx, dy) {
+  function follow(id, dx, dy, moving) {
     for (const line of linesOf.get(id) || []) {
       const way = line.querySelector(".way");
       if (!line.kept) line.kept = points(way.getAttribute("d"));
       line.classList.add("following");
       const a = line.kept[0].slice(), b = line.kept[line.kept.length - 1].slice();
-      if (line.dataset.a === id) { a[0] += dx; a[1] += dy; }
-      if (line.dataset.b === id) { b[0] += dx; b[1] += dy; }
+      if (line.dataset.a === id || moving.has(line.dataset.a)) { a[0] += dx; a[1] += dy; }
+      if (line.dataset.b === id || moving.has(line.dataset.b)) { b[0] += dx; b[1] += dy; }
       let d;
-      if (line.dataset.a === line.dataset.b) {
+      if (line.dataset.a === line.dataset.b || moving.has(line.dataset.a) && moving.has(line.dataset.b)) {
         d = "M" + line.kept.map(p => `${p[0] + dx} ${p[1] + dy}`).join("L");
       } else if (line.dataset.as === "LEFT" || line.dataset.as === "RIGHT") {
         const middle = (a[0] + b[0]) / 2;
@@ -190,7 +216,7 @@ window.entaxisSheet = (function () {
   }
 
   // Gestures. Handlers are given by the desk.
-  const on = { select() {}, moved() {}, linked() {}, create() {}, rename() {} };
+  const on = { select() {}, toggle() {}, moved() {}, linked() {}, create() {}, rename() {}, bent() {}, details() {} };
   const pointers = new Map();
   let gesture = null, pinch = 0;
 
@@ -204,9 +230,13 @@ window.entaxisSheet = (function () {
     sheet.setPointerCapture(event.pointerId);
     if (card && event.button === 0) {
       const id = card.id.slice(2);
-      gesture = { kind: event.target.classList.contains("spine") && id.startsWith("e") ? "link" : "move", id, card, at, dx: 0, dy: 0, far: false };
+      const among = several();
+      gesture = { kind: event.target.classList.contains("spine") && id.startsWith("e") && !event.shiftKey ? "link" : "move", id, card, at, dx: 0, dy: 0, far: false, shift: event.shiftKey,
+        ids: among.includes(id) && among.length > 1 ? among.filter(one => cards.has(one)) : [id] };
     } else if (line && event.button === 0) {
-      gesture = { kind: "line", id: line.dataset.r, at };
+      gesture = { kind: "line", id: line.dataset.r, line, at, shift: event.shiftKey, far: false, segment: segment(line, at) };
+    } else if (event.shiftKey) {
+      gesture = { kind: "frame", at, far: false };
     } else {
       gesture = { kind: "pan", at, x, y, far: false };
     }
@@ -241,11 +271,20 @@ window.entaxisSheet = (function () {
     } else if (g.kind === "move") {
       g.dx = at.x - g.at.x;
       g.dy = at.y - g.at.y;
-      const b = box(g.card);
-      g.card.setAttribute("transform", `translate(${b.x + g.dx} ${b.y + g.dy})`);
-      groups.get(g.card.id).held = true;
-      follow(g.id, g.dx, g.dy);
-      if (chosen === g.id && layers.overlay.firstChild) layers.overlay.firstChild.setAttribute("transform", `translate(${g.dx} ${g.dy})`);
+      moveBy(g.ids, g.dx, g.dy);
+    } else if (g.kind === "frame") {
+      let band = layers.overlay.querySelector(".band");
+      if (!band) {
+        band = document.createElementNS(NS, "rect");
+        band.setAttribute("class", "band");
+        layers.overlay.appendChild(band);
+      }
+      for (const [name, value] of Object.entries({ x: Math.min(at.x, g.at.x), y: Math.min(at.y, g.at.y), width: Math.abs(at.x - g.at.x), height: Math.abs(at.y - g.at.y) })) band.setAttribute(name, value);
+    } else if (g.kind === "line" && g.segment) {
+      g.bent = g.segment.points.map(p => p.slice());
+      const across = g.segment.upright ? 0 : 1, by = across ? at.y - g.at.y : at.x - g.at.x;
+      for (const i of [g.segment.at, g.segment.at + 1]) g.bent[i][across] = Math.round(g.bent[i][across] + by);
+      g.line.querySelector(".way").setAttribute("d", "M" + g.bent.map(p => p.join(" ")).join("L"));
     } else if (g.kind === "link") {
       let thread = layers.overlay.querySelector(".thread");
       if (!thread) {
@@ -257,6 +296,31 @@ window.entaxisSheet = (function () {
     }
   }
 
+  // Shows cards moved, with their lines; what they are moved by is kept until the server answers.
+  function moveBy(ids, dx, dy) {
+    for (const id of ids) {
+      const card = cards.get(id);
+      if (!card) continue;
+      const b = box(card);
+      card.setAttribute("transform", `translate(${b.x + dx} ${b.y + dy})`);
+      groups.get(card.id).held = true;
+    }
+    const moving = new Set(ids);
+    ids.forEach(id => follow(id, dx, dy, moving));
+    if (several().some(id => moving.has(id))) layers.overlay.querySelectorAll(".ring").forEach(ring => ring.setAttribute("transform", `translate(${dx} ${dy})`));
+  }
+
+  // The stretch of a line that was taken hold of, if it touches no card.
+  function segment(line, at) {
+    const ps = points(line.querySelector(".way").getAttribute("d"));
+    for (let i = 1; i + 2 < ps.length; i++) {
+      const [a, b] = [ps[i], ps[i + 1]], upright = a[0] === b[0];
+      const along = upright ? at.y >= Math.min(a[1], b[1]) - 4 && at.y <= Math.max(a[1], b[1]) + 4 : at.x >= Math.min(a[0], b[0]) - 4 && at.x <= Math.max(a[0], b[0]) + 4;
+      if (along && Math.abs(upright ? at.x - a[0] : at.y - a[1]) < 8) return { at: i, upright, points: ps };
+    }
+    return null;
+  }
+
   const end = event => {
     pointers.delete(event.pointerId);
     pinch = 0;
@@ -266,13 +330,19 @@ window.entaxisSheet = (function () {
     if (!g) return;
     const at = place(event);
     if (!g.far) {
-      if (g.kind === "pan") on.select(""); else on.select(g.id);
+      if (g.kind === "pan" || g.kind === "frame") on.select(""); else if (g.shift) on.toggle(g.id); else on.select(g.id);
     } else if (g.kind === "move") {
       moveOn(g, at);
       sheet.classList.remove("dragging");
-      const part = groups.get(g.card.id);
-      if (part) part.held = false;
-      on.moved(g.id, Math.round(+g.card.dataset.x + g.dx), Math.round(+g.card.dataset.y + g.dy));
+      g.ids.forEach(id => { const part = groups.get("c-" + id); if (part) part.held = false; });
+      on.moved(placed(g.ids, g.dx, g.dy));
+    } else if (g.kind === "frame") {
+      layers.overlay.querySelector(".band")?.remove();
+      const left = Math.min(at.x, g.at.x), right = Math.max(at.x, g.at.x), top = Math.min(at.y, g.at.y), bottom = Math.max(at.y, g.at.y);
+      const inside = [...cards].filter(([id, card]) => { const b = box(card); return /^[er]/.test(id) && b.x < right && b.x + b.w > left && b.y < bottom && b.y + b.h > top; });
+      on.select(inside.map(([id]) => id).join(","));
+    } else if (g.kind === "line" && g.bent) {
+      on.bent(g.line.id.slice(2), g.line.dataset.as, g.line.dataset.bs, g.bent.slice(1, -1));
     } else if (g.kind === "link") {
       layers.overlay.querySelector(".thread")?.remove();
       const target = document.elementsFromPoint(event.clientX, event.clientY).map(node => node.closest(".card")).find(Boolean);
@@ -282,7 +352,7 @@ window.entaxisSheet = (function () {
   sheet.addEventListener("pointerup", end);
   sheet.addEventListener("pointercancel", event => {
     pointers.delete(event.pointerId);
-    if (gesture && gesture.kind === "move") back(gesture.id);
+    if (gesture && gesture.kind === "move") gesture.ids.forEach(back);
     gesture = null;
   });
 
@@ -313,6 +383,6 @@ window.entaxisSheet = (function () {
     cull();
   }).observe(sheet);
 
-  return { patch, mark, fit, zoom, pan, reveal, back, toScreen, toSheet, on, cards, centre: () => ({ x: sheet.clientWidth / 2, y: sheet.clientHeight / 2 }), unfollow,
+  return { patch, detail, mark, several, moveBy, placed, linesOf, fit, zoom, pan, reveal, back, toScreen, toSheet, on, cards, centre: () => ({ x: sheet.clientWidth / 2, y: sheet.clientHeight / 2 }), unfollow,
     state: () => ({ x, y, scale }), restore(s) { x = s.x; y = s.y; scale = s.scale; apply(); } };
 })();

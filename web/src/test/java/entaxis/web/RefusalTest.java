@@ -79,7 +79,7 @@ class RefusalTest {
 
     @ParameterizedTest
     @CsvSource({"entity.name,e999999,0,422", "entity.name,nonsense!,0,400", "no.such.kind,e2,0,400", "entity.name,e2,5,400", "entity.name,e2,-1,400", "entity.name,e2,x,400",
-            "relationship.many,e2,0,400", "cards.place,e2,0,400", "facts.target,e2,0,400", "attribute.key,e2,0,422", "relationship.column,e2,0,400"})
+            "relationship.many,e2,0,422", "sheet.notation,e2,0,400", "category.complete,e2,0,400", "cards.place,e2,0,400", "facts.target,e2,0,400", "attribute.key,e2,0,422", "relationship.column,e2,0,400"})
     void unknownIdentitiesKindsAndRevisions(String kind, String entity, String seen, int status) throws Exception {
         refused(post("/designs/" + id + "/edits", form("kind", kind, "entity", entity, "value", "Plant", "seen", seen)), status);
     }

@@ -16,7 +16,16 @@ public sealed interface AttributeAspect {
 
     record Check(Optional<String> condition) implements AttributeAspect { }
 
+    /** A check whose constraint has a name; an empty name leaves it to be proposed. */
+    record CheckAs(String name, Optional<String> condition) implements AttributeAspect { }
+
     record Numbered(Attribute.Identity identity) implements AttributeAspect { }
+
+    /** How the engine numbers it, and with which numbers. */
+    record Numbers(Attribute.Identity identity, Optional<Attribute.Numbering> numbering) implements AttributeAspect { }
+
+    /** The expression that it is always computed from, or none. */
+    record Generated(Optional<String> expression) implements AttributeAspect { }
 
     record Meaning(String words) implements AttributeAspect { }
 }

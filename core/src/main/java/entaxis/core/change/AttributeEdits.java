@@ -9,15 +9,20 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.Member;
+import entaxis.core.design.NamedCheck;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SqlName;
-import entaxis.core.type.SqlType.IntegerType;
+import entaxis.core.token.Identifiers;
 import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.DesignType;
+import entaxis.core.type.SqlType.IntegerType;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** Edits of attributes, of entities and of many-to-many relationships alike. */
 final class AttributeEdits {
@@ -75,14 +80,64 @@ final class AttributeEdits {
             case AttributeAspect.Required(boolean required) -> now.required(required);
             case AttributeAspect.Default(Optional<String> expression) -> now.withDefault(expression);
             case AttributeAspect.Check(Optional<String> condition) -> now.withCheck(condition);
+            case AttributeAspect.CheckAs(String name, Optional<String> condition) -> now.withCheck(condition, name.strip());
             case AttributeAspect.Numbered(Attribute.Identity identity) -> now.numbered(identity);
+            case AttributeAspect.Numbers(Attribute.Identity identity, Optional<Attribute.Numbering> numbering) -> now.numbered(identity, numbering);
+            case AttributeAspect.Generated(Optional<String> expression) -> now.computed(expression);
             case AttributeAspect.Meaning(String words) -> now.meaning(words.strip());
         };
         if (edit.aspect() instanceof AttributeAspect.Required(boolean required) && !required && inKey(design, edit)) {
             return Step.refused(design, "required", "“" + now.name() + "” is part of the primary key, which always has a value. Take it out of the key first.");
         }
         return fault(design, edit.owner(), changed).map(problem -> new Step(design, List.of(problem)))
-                .orElseGet(() -> Step.done(replaced(design, edit.owner(), changed)));
+                .orElseGet(() -> Step.done(followed(replaced(design, edit.owner(), changed), edit.owner(), now.name(), changed.name())));
+    }
+
+    /** The design with the conditions and computations of an owner speaking of an attribute by its new name. */
+    private static Design followed(Design design, OwnerId owner, String was, String becomes) {
+        if (was.equals(becomes)) {
+            return design;
+        }
+        String name = SqlName.of(becomes);
+        String written = name.matches("[a-z_][a-z0-9_]*") ? name : "\"" + name.replace("\"", "\"\"") + "\"";
+        Map<String, String> names = Map.of(SqlName.of(was), written);
+        UnaryOperator<Attribute> follow = attribute -> attribute.withCheck(attribute.check().map(check -> Identifiers.exchanged(check, names)), attribute.checkName())
+                .computed(attribute.generated().map(expression -> Identifiers.exchanged(expression, names)));
+        return switch (owner) {
+            case EntityId id -> {
+                Entity entity = design.entities().get(id);
+                yield design.with(entity.withMembers(entity.members().stream().map(member -> member instanceof Attribute own ? follow.apply(own) : member).toList())
+                        .withChecks(entity.checks().stream().map(check -> new NamedCheck(check.name(), Identifiers.exchanged(check.condition(), names))).toList()));
+            }
+            case RelationshipId id -> {
+                Relationship relationship = design.relationships().get(id);
+                yield design.with(relationship.withAttributes(relationship.attributes().stream().map(follow).toList()));
+            }
+        };
+    }
+
+    /** Moves attributes with their sample values left behind: a value belongs to the row of the entity that it was typed for. */
+    static Step move(Design design, Change.MoveAttributes edit) {
+        Optional<Entity> from = design.entities().find(edit.from());
+        if (from.isEmpty() || !design.entities().contains(edit.to())) {
+            return EntityEdits.gone(design);
+        }
+        if (edit.from().equals(edit.to())) {
+            return Step.refused(design, "", "These attributes are in “" + from.get().name() + "” already.");
+        }
+        Step step = Step.done(design);
+        for (AttributeId id : edit.attributes()) {
+            Optional<Attribute> attribute = step.ok() ? step.design().attribute(edit.from(), id) : Optional.empty();
+            if (step.ok() && attribute.isEmpty()) {
+                return Step.refused(design, "", "An attribute that was to be moved is no longer there.");
+            }
+            if (step.ok()) {
+                Design without = step.design().with(step.design().entities().get(edit.from()).withoutAttribute(id));
+                Step added = addOne(without, edit.to(), new Change.NewAttribute(attribute.get(), false, false));
+                step = added.ok() ? added : new Step(design, added.problems());
+            }
+        }
+        return step;
     }
 
     private static boolean inKey(Design design, Change.AlterAttribute edit) {
@@ -111,7 +166,7 @@ final class AttributeEdits {
         });
     }
 
-    private static Optional<Problem> fault(Design design, OwnerId owner, Attribute attribute) {
+    static Optional<Problem> fault(Design design, OwnerId owner, Attribute attribute) {
         Optional<String> name = Rules.name(attribute.name(), "the attribute").or(() -> taken(design, owner, attribute.id(), attribute.name()));
         if (name.isPresent()) {
             return Optional.of(new Problem("name", name.get()));
@@ -127,7 +182,19 @@ final class AttributeEdits {
         if (numbered && attribute.defaultValue().isPresent()) {
             return Optional.of(new Problem("default", "“" + attribute.name() + "” is numbered by the engine, so it has no default. Leave one of the two out."));
         }
-        return Optional.empty();
+        boolean stepless = attribute.numbering().map(numbers -> numbers.step() == 0).orElse(false);
+        if (stepless) {
+            return Optional.of(new Problem("default", "The numbers of “" + attribute.name() + "” would not go on: increment by something other than 0."));
+        }
+        if (attribute.generated().isPresent() && (numbered || attribute.defaultValue().isPresent())) {
+            return Optional.of(new Problem("default", "“" + attribute.name() + "” is computed from others, so it has neither a default nor numbers. Leave one of the two out."));
+        }
+        boolean ownFormula = attribute.generated().map(expression -> !Identifiers.exchanged(expression, Map.of(SqlName.of(attribute.name()), "")).equals(expression)).orElse(false);
+        if (ownFormula) {
+            return Optional.of(new Problem("default", "“" + attribute.name() + "” cannot be computed from itself."));
+        }
+        boolean unknown = attribute.type() instanceof DesignType && design.definition(attribute.type()).isEmpty();
+        return unknown ? Optional.of(new Problem("type", "The type of “" + attribute.name() + "” is no longer defined. Choose another one.")) : Optional.empty();
     }
 
     private static Optional<String> taken(Design design, OwnerId owner, AttributeId self, String name) {

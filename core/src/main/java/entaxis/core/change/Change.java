@@ -2,12 +2,21 @@ package entaxis.core.change;
 
 import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
+import entaxis.core.design.Assumption;
+import entaxis.core.design.AssumptionId;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
+import entaxis.core.design.Category;
+import entaxis.core.design.CategoryId;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.Exclusion;
+import entaxis.core.design.ExclusionId;
 import entaxis.core.design.Facts;
+import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart;
+import entaxis.core.design.NamedCheck;
+import entaxis.core.design.NamedType;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
@@ -15,7 +24,9 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
+import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
+import entaxis.core.design.TypeId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,7 +37,10 @@ import java.util.Set;
 public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.AddArea, Change.AlterArea, Change.RemoveArea, Change.AddEntity,
         Change.RenameEntity, Change.DescribeEntity, Change.AssignArea, Change.RemoveEntity, Change.AddAttributes, Change.AlterAttribute,
         Change.RemoveAttribute, Change.SetKeys, Change.MoveMember, Change.AddRelationship, Change.AlterRelationship, Change.TurnRound,
-        Change.RemoveRelationship, Change.PlaceCards, Change.AddRow, Change.RemoveRow, Change.Several, Patch {
+        Change.RemoveRelationship, Change.PlaceCards, Change.AddRow, Change.RemoveRow, Change.PutType, Change.RemoveType, Change.SetIndexes, Change.SetChecks,
+        Change.GiveSurrogate, Change.TakeAlternateKey, Change.MoveAttributes, Change.Resolve, Change.Dissolve, Change.PutCategory, Change.RemoveCategory,
+        Change.PutExclusion, Change.RemoveExclusion, Change.PutAssumption, Change.RemoveAssumption, Change.AddSheet, Change.AlterSheet, Change.RemoveSheet,
+        Change.Several, Patch {
 
     /** Sets name, target, title and author of the design. */
     record SetFacts(Facts facts) implements Change { }
@@ -121,6 +135,90 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
 
     /** Removes a sample row. */
     record RemoveRow(RowId row) implements Change { }
+
+    /** Defines a type, or defines it anew for every attribute that has it. */
+    record PutType(NamedType type) implements Change { }
+
+    /** Removes a type; attributes that have it take what it was made of. */
+    record RemoveType(TypeId type) implements Change { }
+
+    /** States all indexes of an entity's table. */
+    record SetIndexes(EntityId entity, List<Index> indexes) implements Change {
+        /** Copies the list. */
+        public SetIndexes {
+            indexes = List.copyOf(indexes);
+        }
+    }
+
+    /** States all conditions on more than one attribute of an entity. */
+    record SetChecks(EntityId entity, List<NamedCheck> checks) implements Change {
+        /** Copies the list. */
+        public SetChecks {
+            checks = List.copyOf(checks);
+        }
+    }
+
+    /** Gives an entity a generated key in the place of its natural one, which becomes an alternate key; children and sample rows follow. */
+    record GiveSurrogate(EntityId entity, AttributeId attribute, String name) implements Change { }
+
+    /** Makes an alternate key the primary one. A generated key that it displaces goes; any other becomes an alternate key. Children and sample rows follow. */
+    record TakeAlternateKey(EntityId entity, int number) implements Change { }
+
+    /** Moves attributes from one entity to another, out of the keys that they were part of. */
+    record MoveAttributes(EntityId from, EntityId to, List<AttributeId> attributes) implements Change {
+        /** Copies the list. */
+        public MoveAttributes {
+            attributes = List.copyOf(attributes);
+        }
+    }
+
+    /** What the key of an associative entity is made of. */
+    enum AssociativeKey { PARENTS, OWN, LINE_NUMBER }
+
+    /**
+     * Resolves a many-to-many into an associative entity with a one-to-many from each parent.
+     *
+     * @param entity     identity of the new entity
+     * @param first      identity of the relationship from the first parent
+     * @param second     identity of the relationship from the second parent
+     * @param attribute  identity of the generated key or line number, where there is one
+     * @param attributes attributes that it gets at once, behind those of the many-to-many
+     */
+    record Resolve(RelationshipId relationship, EntityId entity, String name, RelationshipId first, RelationshipId second, AssociativeKey key, AttributeId attribute,
+            List<NewAttribute> attributes) implements Change {
+        /** Copies the list. */
+        public Resolve {
+            attributes = List.copyOf(attributes);
+        }
+    }
+
+    /** Makes a many-to-many again of an associative entity that has no attributes of its own. */
+    record Dissolve(EntityId entity, RelationshipId relationship) implements Change { }
+
+    /** States a category, new or in the place of the one of its identity. */
+    record PutCategory(Category category) implements Change { }
+
+    /** Removes a category; the entities and their one-to-one relationships stay. */
+    record RemoveCategory(CategoryId category) implements Change { }
+
+    /** States an exclusion, new or in the place of the one of its identity; its relationships become optional for the child. */
+    record PutExclusion(Exclusion exclusion) implements Change { }
+
+    record RemoveExclusion(ExclusionId exclusion) implements Change { }
+
+    /** Writes an assumption down, new or in the place of the one of its identity. */
+    record PutAssumption(Assumption assumption) implements Change { }
+
+    record RemoveAssumption(AssumptionId assumption) implements Change { }
+
+    /** Adds a sheet. */
+    record AddSheet(Sheet sheet) implements Change { }
+
+    /** Changes one aspect of a sheet. */
+    record AlterSheet(SheetId sheet, SheetAspect aspect) implements Change { }
+
+    /** Removes a sheet, not the last one; the design keeps what it shows. */
+    record RemoveSheet(SheetId sheet) implements Change { }
 
     /** Several edits in order, as one step: all of them or none. */
     record Several(List<Change> changes) implements Change {

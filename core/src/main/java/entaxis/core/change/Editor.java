@@ -38,6 +38,24 @@ public final class Editor {
             case Change.RemoveRelationship edit -> RelationshipEdits.remove(design, edit.relationship());
             case Change.AddRow edit -> RowEdits.add(design, edit.row());
             case Change.RemoveRow edit -> RowEdits.remove(design, edit.row());
+            case Change.PutType edit -> TypeEdits.put(design, edit.type());
+            case Change.RemoveType edit -> TypeEdits.remove(design, edit.type());
+            case Change.SetIndexes edit -> TableEdits.indexes(design, edit);
+            case Change.SetChecks edit -> TableEdits.checks(design, edit);
+            case Change.GiveSurrogate edit -> SurrogateEdits.give(design, edit);
+            case Change.TakeAlternateKey edit -> SurrogateEdits.take(design, edit);
+            case Change.MoveAttributes edit -> AttributeEdits.move(design, edit);
+            case Change.Resolve edit -> ResolveEdits.resolve(design, edit);
+            case Change.Dissolve edit -> ResolveEdits.dissolve(design, edit);
+            case Change.PutCategory edit -> CategoryEdits.put(design, edit.category());
+            case Change.RemoveCategory edit -> CategoryEdits.remove(design, edit.category());
+            case Change.PutExclusion edit -> ExclusionEdits.put(design, edit.exclusion());
+            case Change.RemoveExclusion edit -> ExclusionEdits.remove(design, edit.exclusion());
+            case Change.PutAssumption edit -> AssumptionEdits.put(design, edit.assumption());
+            case Change.RemoveAssumption edit -> AssumptionEdits.remove(design, edit.assumption());
+            case Change.AddSheet edit -> SheetEdits.add(design, edit.sheet());
+            case Change.AlterSheet edit -> SheetEdits.alter(design, edit);
+            case Change.RemoveSheet edit -> SheetEdits.remove(design, edit.sheet());
             case Change.Several edit -> {
                 Step step = Step.done(design);
                 for (Change part : edit.changes()) {

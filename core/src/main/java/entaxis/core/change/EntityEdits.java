@@ -8,7 +8,6 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Relationship;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -92,18 +91,14 @@ final class EntityEdits {
         for (Relationship relationship : design.relationshipsOf(id).toList()) {
             rest = RelationshipEdits.without(rest, relationship.id());
         }
-        return Step.done(withoutCard(rest.withEntities(rest.entities().without(id)), id));
+        return Step.done(CategoryEdits.settled(ExclusionEdits.settled(withoutCard(rest.withEntities(rest.entities().without(id)), id))));
     }
 
     /** The design without the places and sample rows of something that is no longer there. */
     static Design withoutCard(Design design, OwnerId owner) {
         Design rest = design;
         for (var sheet : design.sheets()) {
-            if (sheet.places().containsKey(owner)) {
-                Map<OwnerId, entaxis.core.design.Place> places = new HashMap<>(sheet.places());
-                places.remove(owner);
-                rest = rest.with(sheet.withPlaces(places));
-            }
+            rest = sheet.without(owner).equals(sheet) ? rest : rest.with(sheet.without(owner));
         }
         return RowEdits.withoutRowsOf(rest, owner);
     }

@@ -38,7 +38,7 @@ final class KeyEdits {
         }
         Design next = design.with(entity.withPrimaryKey(ranked(entity.primaryKey(), edit.part(), edit.rank()))
                 .withAlternateKeys(alternates(entity.alternateKeys(), edit.part(), edit.alternates())));
-        return acyclic(design, next, entity.id());
+        return acyclic(design, next, entity.id()).then(ExclusionEdits::settled).then(CategoryEdits::settled);
     }
 
     /** The next design unless the entity now identifies itself by way of others. */

@@ -2,11 +2,18 @@ package entaxis.core.change;
 
 import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
+import entaxis.core.design.Assumption;
+import entaxis.core.design.AssumptionId;
+import entaxis.core.design.Category;
+import entaxis.core.design.CategoryId;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.Exclusion;
+import entaxis.core.design.ExclusionId;
 import entaxis.core.design.Facts;
+import entaxis.core.design.NamedType;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
 import entaxis.core.design.Relationship;
@@ -15,6 +22,7 @@ import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
+import entaxis.core.design.TypeId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -38,6 +46,14 @@ public record Patch(List<Swap> swaps) implements Change {
 
     public record AreaSwap(Optional<Area> was, Optional<Area> becomes, int index) implements Swap { }
 
+    public record TypeSwap(Optional<NamedType> was, Optional<NamedType> becomes, int index) implements Swap { }
+
+    public record CategorySwap(Optional<Category> was, Optional<Category> becomes, int index) implements Swap { }
+
+    public record ExclusionSwap(Optional<Exclusion> was, Optional<Exclusion> becomes, int index) implements Swap { }
+
+    public record AssumptionSwap(Optional<Assumption> was, Optional<Assumption> becomes, int index) implements Swap { }
+
     public record EntitySwap(Optional<Entity> was, Optional<Entity> becomes, int index) implements Swap { }
 
     public record RelationshipSwap(Optional<Relationship> was, Optional<Relationship> becomes, int index) implements Swap { }
@@ -56,8 +72,12 @@ public record Patch(List<Swap> swaps) implements Change {
             swaps.add(new FactsSwap(from.facts(), to.facts()));
         }
         differ(from.areas(), to.areas(), AreaSwap::new, swaps);
+        differ(from.types(), to.types(), TypeSwap::new, swaps);
         differ(from.entities(), to.entities(), EntitySwap::new, swaps);
         differ(from.relationships(), to.relationships(), RelationshipSwap::new, swaps);
+        differ(from.categories(), to.categories(), CategorySwap::new, swaps);
+        differ(from.exclusions(), to.exclusions(), ExclusionSwap::new, swaps);
+        differ(from.assumptions(), to.assumptions(), AssumptionSwap::new, swaps);
         if (from.sheets() != to.sheets()) {
             differ(bare(from), bare(to), SheetSwap::new, swaps);
             places(from, to, swaps);
@@ -128,6 +148,26 @@ public record Patch(List<Swap> swaps) implements Change {
                 yield design.areas().find(id).equals(was) ? Step.done(design.withAreas(exchange(design.areas(), id, becomes, index)))
                         : changed(design, "the area " + name(was.map(Area::name)));
             }
+            case TypeSwap(Optional<NamedType> was, Optional<NamedType> becomes, int index) -> {
+                TypeId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.types().find(id).equals(was) ? Step.done(design.withTypes(exchange(design.types(), id, becomes, index)))
+                        : changed(design, "the type " + name(was.map(NamedType::name)));
+            }
+            case CategorySwap(Optional<Category> was, Optional<Category> becomes, int index) -> {
+                CategoryId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.categories().find(id).equals(was) ? Step.done(design.withCategories(exchange(design.categories(), id, becomes, index)))
+                        : changed(design, "a category");
+            }
+            case ExclusionSwap(Optional<Exclusion> was, Optional<Exclusion> becomes, int index) -> {
+                ExclusionId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.exclusions().find(id).equals(was) ? Step.done(design.withExclusions(exchange(design.exclusions(), id, becomes, index)))
+                        : changed(design, "an exclusion");
+            }
+            case AssumptionSwap(Optional<Assumption> was, Optional<Assumption> becomes, int index) -> {
+                AssumptionId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.assumptions().find(id).equals(was) ? Step.done(design.withAssumptions(exchange(design.assumptions(), id, becomes, index)))
+                        : changed(design, "an assumption");
+            }
             case EntitySwap(Optional<Entity> was, Optional<Entity> becomes, int index) -> {
                 EntityId id = was.or(() -> becomes).orElseThrow().id();
                 yield design.entities().find(id).equals(was) ? Step.done(design.withEntities(exchange(design.entities(), id, becomes, index)))
@@ -152,7 +192,7 @@ public record Patch(List<Swap> swaps) implements Change {
                 if (present.isEmpty() && becomes.isEmpty()) {
                     yield Step.done(design);
                 }
-                if (present.isEmpty() || !present.get().place(card).equals(was)) {
+                if (present.isEmpty() || !Optional.ofNullable(present.get().places().get(card)).equals(was)) {
                     yield changed(design, "the place of a card");
                 }
                 Map<OwnerId, Place> places = new HashMap<>(present.get().places());

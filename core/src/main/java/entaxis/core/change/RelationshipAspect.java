@@ -22,6 +22,9 @@ public sealed interface RelationshipAspect {
     /** The name of one column that an end's key becomes in the other's table; empty for the one that is proposed. */
     record ColumnName(Side side, ColumnPath keyColumn, String name) implements RelationshipAspect { }
 
+    /** The sentence read from an end, as it was agreed; empty for no longer agreed. */
+    record Agreed(Side side, String sentence) implements RelationshipAspect { }
+
     /** What happens when a parent row is deleted. */
     record OnDelete(ReferentialAction action) implements RelationshipAspect { }
 

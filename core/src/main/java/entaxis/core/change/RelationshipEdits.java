@@ -1,5 +1,6 @@
 package entaxis.core.change;
 
+import entaxis.core.change.RelationshipAspect.Agreed;
 import entaxis.core.change.RelationshipAspect.Child;
 import entaxis.core.change.RelationshipAspect.ColumnName;
 import entaxis.core.change.RelationshipAspect.HowMany;
@@ -12,6 +13,7 @@ import entaxis.core.change.RelationshipAspect.Verb;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
+import entaxis.core.design.Elements;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
@@ -57,7 +59,7 @@ final class RelationshipEdits {
             case Verb(Side side, String phrase) -> checked(design, now.with(side, now.end(side).verb(phrase.strip())));
             case HowMany(Side side, Cardinality cardinality) -> recounted(design, now, now.with(side, now.end(side).with(cardinality)));
             case Identifying(boolean identifying) -> identifying ? identify(design, design, now)
-                    : Step.done(child(design, now).map(child -> design.with(child.withPrimaryKey(without(child, now)))).orElse(design));
+                    : Step.done(child(design, now).map(child -> CategoryEdits.settled(design.with(child.withPrimaryKey(without(child, now))))).orElse(design));
             case Role(Side side, String name) -> named(design, now, side, now.end(side).role(name.strip()), "role", name);
             case ColumnName(Side side, ColumnPath path, String name) -> {
                 Map<ColumnPath, String> names = new HashMap<>(now.end(side).columnNames());
@@ -69,6 +71,7 @@ final class RelationshipEdits {
                 Optional<String> taken = columnNameTaken(design, now, name);
                 yield taken.isPresent() ? Step.refused(design, "column", taken.get()) : named(design, now, side, now.end(side).columnNames(names), "column", name);
             }
+            case Agreed(Side side, String sentence) -> Step.done(design.with(now.with(side, now.end(side).agreed(sentence))));
             case OnDelete(ReferentialAction action) -> checked(design, now.acting(action, now.onUpdate()));
             case OnUpdate(ReferentialAction action) -> checked(design, now.acting(now.onDelete(), action));
             case Name(String name) -> {
@@ -151,7 +154,7 @@ final class RelationshipEdits {
         List<KeyPart> key = new ArrayList<>(child.primaryKey());
         int behindOtherParents = (int) key.stream().takeWhile(InheritedPart.class::isInstance).count();
         key.add(behindOtherParents, new InheritedPart(relationship.id()));
-        return KeyEdits.acyclic(before, next.with(child.withPrimaryKey(key)), child.id());
+        return KeyEdits.acyclic(before, next.with(child.withPrimaryKey(key)), child.id()).then(ExclusionEdits::settled).then(CategoryEdits::settled);
     }
 
     static Step turn(Design design, RelationshipId id) {
@@ -178,7 +181,11 @@ final class RelationshipEdits {
             Entity entity = next.entities().get(design.relationships().get(id).end(side).entity());
             next = changed(next, entity, entity.withoutRelationship(id));
         }
-        return EntityEdits.withoutCard(next.withRelationships(next.relationships().without(id)), id);
+        next = next.withRelationships(next.relationships().without(id));
+        if (next.assumptions().stream().anyMatch(assumption -> assumption.relationship().equals(id))) {
+            next = next.withAssumptions(Elements.of(next.assumptions().stream().filter(assumption -> !assumption.relationship().equals(id)).toList()));
+        }
+        return CategoryEdits.settled(ExclusionEdits.settled(EntityEdits.withoutCard(next, id)));
     }
 
     /** The design with the relationship's columns in keys and orders of its child only, and identifying only where it may be. */
@@ -191,7 +198,7 @@ final class RelationshipEdits {
             next = changed(next, entity, !child ? entity.withoutRelationship(relationship.id())
                     : relationship.mayIdentify() ? entity : entity.withPrimaryKey(without(entity, relationship)));
         }
-        return next;
+        return CategoryEdits.settled(ExclusionEdits.settled(next));
     }
 
     private static Design changed(Design design, Entity was, Entity now) {

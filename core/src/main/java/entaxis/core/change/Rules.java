@@ -56,7 +56,14 @@ final class Rules {
                 return Optional.of("There is a many-to-many “" + relationship.name() + "” already. Choose another name.");
             }
         }
-        return Optional.empty();
+        return design.types().stream().filter(type -> type.name().equals(wanted)).findFirst()
+                .map(type -> "There is a type “" + type.name() + "” already, and a table cannot be called like a type. Choose another name.");
+    }
+
+    /** What already has this name as its table name, if anything: in a schema, types and tables share their names. */
+    static Optional<String> relationNameTaken(Design design, String name) {
+        return design.entities().stream().filter(entity -> SqlName.of(entity.name()).equals(name)).findFirst()
+                .map(entity -> "There is an entity “" + entity.name() + "” already, and a type cannot be called like a table. Choose another name.");
     }
 
     /**

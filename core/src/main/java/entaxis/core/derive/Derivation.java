@@ -2,6 +2,7 @@ package entaxis.core.derive;
 
 import entaxis.core.design.Design;
 import entaxis.core.design.OwnerId;
+import entaxis.core.design.RelationshipId;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
@@ -13,36 +14,66 @@ import java.util.SequencedMap;
 
 /** The schema that follows from a design, and which table follows from what. */
 public final class Derivation {
+    private final Folding folding;
     private final Schema schema;
-    private final SequencedMap<OwnerId, Table> tables;
+    private final SequencedMap<OwnerId, Table> tables = new LinkedHashMap<>();
+    private final Optional<Derivation> asStated;
 
-    private Derivation(List<Table> tables) {
-        this.schema = new Schema(tables);
-        this.tables = new LinkedHashMap<>();
-        tables.forEach(table -> this.tables.put(table.origin().orElseThrow(), table));
+    private Derivation(Folding folding, Schema schema, Optional<Derivation> asStated) {
+        this.folding = folding;
+        this.schema = schema;
+        this.asStated = asStated;
+        schema.tables().forEach(table -> this.tables.put(table.origin().orElseThrow(), table));
     }
 
     /** Derives the schema. A pure function of the design; runs in time linear in the columns that result. */
     public static Derivation of(Design design) {
-        return new Derivation(new Deriver(design).tables());
+        return make(design, Optional.empty());
     }
 
     /** Derives the schema after an edit. Tables that came out the same are the very same objects as before, so that what was made of them can be kept. */
     public static Derivation after(Derivation before, Design design) {
-        List<Table> tables = new ArrayList<>();
-        for (Table table : new Deriver(design).tables()) {
-            Table old = before.tables.get(table.origin().orElseThrow());
-            tables.add(table.equals(old) ? old : table);
-        }
-        return new Derivation(tables);
+        return make(design, Optional.of(before));
     }
 
-    /** All tables, those of entities first. */
+    private static Derivation make(Design design, Optional<Derivation> before) {
+        Folding folding = Folding.of(design);
+        Optional<Derivation> asStated = folding.design() == design ? Optional.empty()
+                : Optional.of(new Derivation(Folding.none(design), derived(design, before.map(Derivation::stated)), Optional.empty()));
+        return new Derivation(folding, derived(folding.design(), before), asStated);
+    }
+
+    private static Schema derived(Design design, Optional<Derivation> before) {
+        Schema fresh = new Deriver(design).schema();
+        List<Table> tables = new ArrayList<>();
+        for (Table table : fresh.tables()) {
+            Optional<Table> old = before.flatMap(earlier -> earlier.table(table.origin().orElseThrow())).filter(table::equals);
+            tables.add(old.orElse(table));
+        }
+        return new Schema(fresh.types(), tables);
+    }
+
+    /** All types and tables, those of entities first. */
     public Schema schema() {
         return schema;
     }
 
-    /** The table of an entity or many-to-many; none for other relationships. */
+    /** The design as it becomes tables: the same, unless kinds of an entity share a table with it or take its place. */
+    public Design design() {
+        return folding.design();
+    }
+
+    /** The relationship as stated that a relationship of {@link #design()} stands for. */
+    public RelationshipId stated(RelationshipId relationship) {
+        return folding.stated(relationship);
+    }
+
+    /** What would follow if every entity had a table of its own: the design as the designer states it, with the columns that relationships make. */
+    public Derivation stated() {
+        return asStated.orElse(this);
+    }
+
+    /** The table of an entity or many-to-many; none for other relationships, and for entities whose facts stand in other tables. */
     public Optional<Table> table(OwnerId owner) {
         return Optional.ofNullable(tables.get(owner));
     }

@@ -6,11 +6,15 @@ import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.Exclusion;
 import entaxis.core.design.ForeignColumns;
+import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.Member;
+import entaxis.core.design.Naming;
+import entaxis.core.design.Naming.Template;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
@@ -20,8 +24,14 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.token.Identifiers;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.UserType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -31,6 +41,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** One run of the derivation. Keys are settled parents first, so that a key's columns reach every generation below it (FIPS PUB 184, key migration). */
 final class Deriver {
@@ -39,12 +50,19 @@ final class Deriver {
     private final Map<OwnerId, String> names = new LinkedHashMap<>();
     private final Map<EntityId, TableDraft> drafts = new LinkedHashMap<>();
     private final ConstraintNames constraints = new ConstraintNames();
+    private final Naming naming;
 
     Deriver(Design design) {
         this.design = design;
+        this.naming = design.facts().names();
     }
 
-    List<Table> tables() {
+    Schema schema() {
+        List<Table> tables = tables();
+        return new Schema(new TypeDefinitions(design, constraints).all(), tables);
+    }
+
+    private List<Table> tables() {
         design.relationships().forEach(relationship -> relationship.childEntity()
                 .ifPresent(child -> asChild.computeIfAbsent(child, any -> new ArrayList<>()).add(relationship)));
         nameTables();
@@ -58,12 +76,13 @@ final class Deriver {
     private void nameTables() {
         Set<String> taken = new HashSet<>();
         for (Entity entity : design.entities()) {
-            names.put(entity.id(), Names.free(SqlName.of(entity.name()), taken));
+            names.put(entity.id(), Names.free(naming.table(entity.name()), taken));
         }
         for (Relationship relationship : design.relationships()) {
             if (relationship.manyToMany()) {
-                String proposed = relationship.name().isBlank() ? names.get(relationship.first().entity()) + "_" + names.get(relationship.second().entity())
-                        : SqlName.of(relationship.name());
+                String proposed = relationship.name().isBlank() ? naming.tablePrefix()
+                        + naming.written(naming.bare(names.get(relationship.first().entity())) + " " + naming.bare(names.get(relationship.second().entity())))
+                        : naming.table(relationship.name());
                 names.put(relationship.id(), Names.free(proposed, taken));
             }
         }
@@ -101,7 +120,7 @@ final class Deriver {
 
     private TableDraft keyDraft(Entity entity) {
         TableDraft draft = new TableDraft();
-        entity.attributes().forEach(attribute -> draft.claim(SqlName.of(attribute.name())));
+        entity.attributes().forEach(attribute -> draft.claim(naming.column(attribute.name())));
         for (KeyPart part : entity.primaryKey()) {
             switch (part) {
                 case OwnPart(var attribute) -> entity.attribute(attribute).ifPresent(own -> draft.addKey(part, List.of(column(own, true))));
@@ -125,19 +144,70 @@ final class Deriver {
             }
         }
         references.forEach(relationship -> addReference(draft, relationship));
-        Optional<PrimaryKey> key = draft.key().isEmpty() ? Optional.empty() : Optional.of(new PrimaryKey(constraints.free("pk_" + table), draft.key()));
+        Optional<PrimaryKey> key = primaryKey(table, draft);
         List<UniqueKey> uniques = new ArrayList<>();
         for (AlternateKey alternate : entity.alternateKeys()) {
             List<String> columns = alternate.parts().stream().flatMap(part -> draft.columns(part).stream()).map(Column::name).toList();
-            addUnique(uniques, columns, "uq_" + table + "_" + alternate.number(), draft.key());
+            addUnique(uniques, columns, named(naming.template(Template.UNIQUE), table, Integer.toString(alternate.number())), draft.key());
         }
         references.stream().filter(Relationship::oneToOne).forEach(relationship ->
                 addUnique(uniques, draft.columns(new InheritedPart(relationship.id())).stream().map(Column::name).toList(),
-                        "uq_" + table + "_" + parentTable(relationship), draft.key()));
-        List<CheckRule> checks = checks(table, entity.attributes());
+                        named(naming.template(Template.UNIQUE), table, naming.bare(parentTable(relationship))), draft.key()));
+        List<CheckRule> checks = new ArrayList<>(checks(table, entity.attributes()));
+        Map<String, String> columnNames = columnNames(entity.attributes());
+        entity.checks().forEach(check -> checks.add(new CheckRule(constraints.free(check.name().isEmpty() ? named(naming.template(Template.CHECK), table, "rule") : check.name()),
+                Identifiers.exchanged(check.condition(), columnNames))));
+        design.exclusions().stream().filter(exclusion -> exclusion.child().equals(entity.id())).flatMap(exclusion -> alternatives(table, exclusion, draft).stream())
+                .forEach(checks::add);
         List<ForeignKey> foreignKeys = references.stream().flatMap(relationship -> foreignKey(table, relationship, relationship.parent().orElseThrow(),
                 draft.columns(new InheritedPart(relationship.id()))).stream()).toList();
-        return new Table(Optional.of(entity.id()), table, draft.all(), key, uniques, checks, foreignKeys, entity.meaning());
+        return new Table(Optional.of(entity.id()), table, draft.all(), key, uniques, checks, foreignKeys, indexes(table, entity, draft), entity.meaning());
+    }
+
+    private Optional<PrimaryKey> primaryKey(String table, TableDraft draft) {
+        return draft.key().isEmpty() ? Optional.empty() : Optional.of(new PrimaryKey(constraints.free(named(naming.template(Template.PRIMARY_KEY), table, "")), draft.key()));
+    }
+
+    private static String named(String template, String table, String part) {
+        return Naming.filled(template, Map.of("table", table, "part", part));
+    }
+
+    /** How conditions must speak of attributes whose columns are not called as the attributes are. */
+    private Map<String, String> columnNames(List<Attribute> attributes) {
+        Map<String, String> names = new HashMap<>();
+        for (Attribute attribute : attributes) {
+            String column = naming.column(attribute.name());
+            if (!column.equals(SqlName.of(attribute.name()))) {
+                names.put(SqlName.of(attribute.name()), "\"" + column.replace("\"", "\"\"") + "\"");
+            }
+        }
+        return names;
+    }
+
+    /** Counts by how many of its alternatives a row refers. */
+    private Optional<CheckRule> alternatives(String table, Exclusion exclusion, TableDraft draft) {
+        List<String> counted = exclusion.alternatives().stream().flatMap(id -> draft.columns(new InheritedPart(id)).stream().limit(1))
+                .map(column -> "case when " + quoted(column.name()) + " is null then 0 else 1 end").toList();
+        String name = exclusion.name().isEmpty() ? named(naming.template(Template.CHECK), table, "alternatives") : exclusion.name();
+        return counted.size() < 2 ? Optional.empty()
+                : Optional.of(new CheckRule(constraints.free(name), String.join(" + ", counted) + (exclusion.mandatory() ? " = 1" : " <= 1")));
+    }
+
+    private static String quoted(String name) {
+        return name.matches("[a-z_][a-z0-9_]*") ? name : "\"" + name.replace("\"", "\"\"") + "\"";
+    }
+
+    private List<TableIndex> indexes(String table, Entity entity, TableDraft draft) {
+        List<TableIndex> indexes = new ArrayList<>();
+        for (Index index : entity.indexes()) {
+            List<IndexColumn> columns = index.parts().stream().flatMap(part -> draft.columns(part.part()).stream()
+                    .map(column -> new IndexColumn(column.name(), part.descending()))).toList();
+            if (!columns.isEmpty()) {
+                String proposed = named(naming.template(Template.INDEX), table, columns.stream().map(IndexColumn::name).collect(Collectors.joining("_")));
+                indexes.add(new TableIndex(constraints.free(index.name().isEmpty() ? proposed : index.name()), index.unique(), columns));
+            }
+        }
+        return indexes;
     }
 
     private void addReference(TableDraft draft, Relationship relationship) {
@@ -151,7 +221,7 @@ final class Deriver {
     private Table bridge(Relationship relationship) {
         String table = names.get(relationship.id());
         TableDraft draft = new TableDraft();
-        relationship.attributes().forEach(attribute -> draft.claim(SqlName.of(attribute.name())));
+        relationship.attributes().forEach(attribute -> draft.claim(naming.column(attribute.name())));
         List<ForeignKey> foreignKeys = new ArrayList<>();
         for (Side side : Side.values()) {
             List<Column> columns = migrated(draft, relationship, side, true);
@@ -159,15 +229,20 @@ final class Deriver {
             foreignKey(table, relationship, side, columns).ifPresent(foreignKeys::add);
         }
         relationship.attributes().forEach(attribute -> draft.add(new OwnPart(attribute.id()), List.of(column(attribute, attribute.required()))));
-        Optional<PrimaryKey> key = draft.key().isEmpty() ? Optional.empty() : Optional.of(new PrimaryKey(constraints.free("pk_" + table), draft.key()));
+        Optional<PrimaryKey> key = primaryKey(table, draft);
         String comment = design.entities().get(relationship.first().entity()).name() + " " + relationship.first().verb() + " "
                 + design.entities().get(relationship.second().entity()).name();
         return new Table(Optional.of(relationship.id()), table, draft.all(), key, List.of(), checks(table, relationship.attributes()), foreignKeys, comment);
     }
 
-    private static Column column(Attribute attribute, boolean required) {
-        return new Column(Optional.of(ColumnPath.own(attribute.id())), SqlName.of(attribute.name()), attribute.type(),
-                required || attribute.identity() != Attribute.Identity.NONE, attribute.defaultValue(), attribute.identity(), attribute.meaning());
+    private Column column(Attribute attribute, boolean required) {
+        return new Column(Optional.of(ColumnPath.own(attribute.id())), naming.column(attribute.name()), type(attribute.type()),
+                required || attribute.identity() != Attribute.Identity.NONE, attribute.defaultValue(), attribute.identity(), attribute.numbering(), attribute.generated(),
+                attribute.meaning());
+    }
+
+    private SqlType type(SqlType type) {
+        return design.definition(type).<SqlType>map(definition -> new UserType(definition.name())).orElse(type);
     }
 
     /** The columns that a parent's key becomes in a child: same types, without identity or default (common practice), under names of their own. */
@@ -176,7 +251,7 @@ final class Deriver {
         List<Column> columns = new ArrayList<>();
         for (Column key : drafts.get(parentEntity).keyColumns()) {
             ColumnPath path = key.origin().orElseThrow();
-            String name = child.claim(Names.migrated(relationship, parent, names.get(parentEntity), key.name(), path));
+            String name = child.claim(Names.migrated(naming, relationship, parent, names.get(parentEntity), key.name(), path));
             columns.add(new Column(Optional.of(path.over(relationship.id(), parent)), name, key.type(), required, Optional.empty(), Attribute.Identity.NONE, ""));
         }
         return columns;
@@ -187,8 +262,8 @@ final class Deriver {
             return Optional.empty();
         }
         EntityId parentEntity = relationship.end(parent).entity();
-        String role = SqlName.of(relationship.end(parent).role());
-        String name = constraints.free("fk_" + table + "_" + (role.isEmpty() ? names.get(parentEntity) : role));
+        String role = naming.written(relationship.end(parent).role());
+        String name = constraints.free(Naming.filled(naming.template(Template.FOREIGN_KEY), Map.of("table", table, "parent", role.isEmpty() ? names.get(parentEntity) : role)));
         return Optional.of(new ForeignKey(Optional.of(relationship.id()), name, columns.stream().map(Column::name).toList(), names.get(parentEntity),
                 drafts.get(parentEntity).key(), relationship.onDelete(), relationship.onUpdate()));
     }
@@ -202,8 +277,10 @@ final class Deriver {
     }
 
     private List<CheckRule> checks(String table, List<Attribute> attributes) {
-        return attributes.stream().filter(attribute -> attribute.check().isPresent())
-                .map(attribute -> new CheckRule(constraints.free("ck_" + table + "_" + SqlName.of(attribute.name())), attribute.check().get())).toList();
+        Map<String, String> columnNames = columnNames(attributes);
+        return attributes.stream().filter(attribute -> attribute.check().isPresent()).map(attribute -> new CheckRule(
+                constraints.free(attribute.checkName().isEmpty() ? named(naming.template(Template.CHECK), table, naming.column(attribute.name())) : attribute.checkName()),
+                Identifiers.exchanged(attribute.check().get(), columnNames))).toList();
     }
 
     private String parentTable(Relationship relationship) {

@@ -2,9 +2,13 @@ package entaxis.core.derive;
 
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.End;
+import entaxis.core.design.Naming;
+import entaxis.core.design.Naming.Template;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
-import entaxis.core.design.SqlName;
+import entaxis.core.word.Words;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 
 /** Names that are proposed for what relationships make. */
@@ -24,19 +28,20 @@ final class Names {
     }
 
     /** The name of the column that a parent's key column becomes: given by hand, or role and column (FIPS PUB 184, role names), or the column's own. */
-    static String migrated(Relationship relationship, Side parent, String parentTable, String keyColumn, ColumnPath path) {
+    static String migrated(Naming naming, Relationship relationship, Side parent, String parentTable, String keyColumn, ColumnPath path) {
         End end = relationship.end(parent);
         String given = end.columnNames().get(path);
         if (given != null) {
-            return SqlName.of(given);
+            return naming.written(given);
         }
-        String plain = BARE.contains(keyColumn) && !parentTable.isEmpty() ? parentTable + "_" + keyColumn : keyColumn;
-        if (!end.role().isBlank()) {
-            return SqlName.of(end.role()) + "_" + keyColumn;
+        String bare = naming.bare(parentTable);
+        String one = naming.tables() == Naming.Grammar.PLURAL ? Words.singular(bare) : bare;
+        boolean told = !relationship.recursive() || relationship.manyToMany() && parent == Side.FIRST;
+        String other = told ? "" : relationship.manyToMany() ? "other " : "parent ";
+        if (!naming.template(Template.FOREIGN_COLUMN).isEmpty()) {
+            return naming.written(Naming.filled(naming.template(Template.FOREIGN_COLUMN), Map.of("parent", end.role().isBlank() ? other + one : end.role(), "key", keyColumn)));
         }
-        if (!relationship.recursive() || relationship.manyToMany() && parent == Side.FIRST) {
-            return plain;
-        }
-        return (relationship.manyToMany() ? "other_" : "parent_") + plain;
+        String plain = BARE.contains(keyColumn.toLowerCase(Locale.ROOT)) && !one.isEmpty() ? one + " " + keyColumn : keyColumn;
+        return end.role().isBlank() ? naming.written(other + plain) : naming.written(end.role() + " " + keyColumn);
     }
 }

@@ -1,16 +1,20 @@
 package entaxis.core.design;
 
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.DesignType;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Everything that a designer has stated. Immutable; each {@code with} method gives a changed copy that shares all the rest. */
-public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<EntityId, Entity> entities,
-        Elements<RelationshipId, Relationship> relationships, Elements<SheetId, Sheet> sheets, Elements<RowId, SampleRow> rows) {
+public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId, NamedType> types, Elements<EntityId, Entity> entities,
+        Elements<RelationshipId, Relationship> relationships, Elements<CategoryId, Category> categories, Elements<ExclusionId, Exclusion> exclusions,
+        Elements<AssumptionId, Assumption> assumptions, Elements<SheetId, Sheet> sheets, Elements<RowId, SampleRow> rows) {
 
     /** A design without entities, with one empty sheet. */
     public static Design empty(Facts facts, Sheet sheet) {
-        return new Design(facts, Elements.none(), Elements.none(), Elements.none(), Elements.of(List.of(sheet)), Elements.none());
+        return new Design(facts, Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(),
+                Elements.of(List.of(sheet)), Elements.none());
     }
 
     /** The relationships in which an entity takes part, in order. */
@@ -41,28 +45,69 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<EntityI
         return attributesOf(owner).stream().filter(own -> own.id().equals(attribute)).findFirst();
     }
 
+    /** The type that the design defines under a name, in any case of letters. */
+    public Optional<SqlType> typeNamed(String name) {
+        return types.stream().filter(type -> type.name().equalsIgnoreCase(SqlName.of(name))).findFirst().map(type -> new DesignType(type.id().value()));
+    }
+
+    /** The definition behind a type, where the design defines it. */
+    public Optional<NamedType> definition(SqlType type) {
+        return type instanceof DesignType(String id) ? types.find(new TypeId(id)) : Optional.empty();
+    }
+
+    /** A type as people write it: in ISO words, or by the name that the design gave it. */
+    public String text(SqlType type) {
+        return definition(type).map(NamedType::name).orElseGet(type::text);
+    }
+
+    /** The category in which a relationship leads to a kind, if it is one of those. */
+    public Optional<Category> categoryOf(RelationshipId relationship) {
+        return categories.stream().filter(category -> category.kinds().contains(relationship)).findFirst();
+    }
+
+    /** The assumptions pinned to one end of a relationship, in order. */
+    public List<Assumption> assumptionsAt(RelationshipId relationship, Side side) {
+        return assumptions.stream().filter(assumption -> assumption.relationship().equals(relationship) && assumption.side() == side).toList();
+    }
+
     public Design with(Facts newFacts) {
-        return new Design(newFacts, areas, entities, relationships, sheets, rows);
+        return new Design(newFacts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows);
     }
 
     public Design withAreas(Elements<AreaId, Area> newAreas) {
-        return new Design(facts, newAreas, entities, relationships, sheets, rows);
+        return new Design(facts, newAreas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows);
+    }
+
+    public Design withTypes(Elements<TypeId, NamedType> newTypes) {
+        return new Design(facts, areas, newTypes, entities, relationships, categories, exclusions, assumptions, sheets, rows);
     }
 
     public Design withEntities(Elements<EntityId, Entity> newEntities) {
-        return new Design(facts, areas, newEntities, relationships, sheets, rows);
+        return new Design(facts, areas, types, newEntities, relationships, categories, exclusions, assumptions, sheets, rows);
     }
 
     public Design withRelationships(Elements<RelationshipId, Relationship> newRelationships) {
-        return new Design(facts, areas, entities, newRelationships, sheets, rows);
+        return new Design(facts, areas, types, entities, newRelationships, categories, exclusions, assumptions, sheets, rows);
+    }
+
+    public Design withCategories(Elements<CategoryId, Category> newCategories) {
+        return new Design(facts, areas, types, entities, relationships, newCategories, exclusions, assumptions, sheets, rows);
+    }
+
+    public Design withExclusions(Elements<ExclusionId, Exclusion> newExclusions) {
+        return new Design(facts, areas, types, entities, relationships, categories, newExclusions, assumptions, sheets, rows);
+    }
+
+    public Design withAssumptions(Elements<AssumptionId, Assumption> newAssumptions) {
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, newAssumptions, sheets, rows);
     }
 
     public Design withSheets(Elements<SheetId, Sheet> newSheets) {
-        return new Design(facts, areas, entities, relationships, newSheets, rows);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, newSheets, rows);
     }
 
     public Design withRows(Elements<RowId, SampleRow> newRows) {
-        return new Design(facts, areas, entities, relationships, sheets, newRows);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, newRows);
     }
 
     /** This design with an entity added or replaced. */

@@ -14,15 +14,24 @@ import java.util.Optional;
  * @param members       its attributes in order, with the places of foreign-key columns where the designer set them
  * @param primaryKey    parts of the primary key in rank order; empty while none is chosen
  * @param alternateKeys further keys, by number
+ * @param indexes       indexes that its table gets
+ * @param checks        conditions on more than one attribute
  */
 public record Entity(EntityId id, String name, String meaning, Optional<AreaId> area, List<Member> members, List<KeyPart> primaryKey,
-        List<AlternateKey> alternateKeys) implements Elements.Element<EntityId> {
+        List<AlternateKey> alternateKeys, List<Index> indexes, List<NamedCheck> checks) implements Elements.Element<EntityId> {
 
     /** Copies the lists. */
     public Entity {
         members = List.copyOf(members);
         primaryKey = List.copyOf(primaryKey);
         alternateKeys = List.copyOf(alternateKeys);
+        indexes = List.copyOf(indexes);
+        checks = List.copyOf(checks);
+    }
+
+    /** An entity without indexes and checks. */
+    public Entity(EntityId id, String name, String meaning, Optional<AreaId> area, List<Member> members, List<KeyPart> primaryKey, List<AlternateKey> alternateKeys) {
+        this(id, name, meaning, area, members, primaryKey, alternateKeys, List.of(), List.of());
     }
 
     /** An entity that has only a name as yet. */
@@ -57,33 +66,43 @@ public record Entity(EntityId id, String name, String meaning, Optional<AreaId> 
 
     /** The same with another name. */
     public Entity renamed(String newName) {
-        return new Entity(id, newName, meaning, area, members, primaryKey, alternateKeys);
+        return new Entity(id, newName, meaning, area, members, primaryKey, alternateKeys, indexes, checks);
     }
 
     /** The same with another meaning. */
     public Entity meaning(String words) {
-        return new Entity(id, name, words, area, members, primaryKey, alternateKeys);
+        return new Entity(id, name, words, area, members, primaryKey, alternateKeys, indexes, checks);
     }
 
     /** The same in another subject area or none. */
     public Entity in(Optional<AreaId> newArea) {
-        return new Entity(id, name, meaning, newArea, members, primaryKey, alternateKeys);
+        return new Entity(id, name, meaning, newArea, members, primaryKey, alternateKeys, indexes, checks);
     }
 
     /** The same with other members. */
     public Entity withMembers(List<Member> newMembers) {
-        return new Entity(id, name, meaning, area, newMembers, primaryKey, alternateKeys);
+        return new Entity(id, name, meaning, area, newMembers, primaryKey, alternateKeys, indexes, checks);
     }
 
     /** The same with another primary key. */
     public Entity withPrimaryKey(List<KeyPart> parts) {
-        return new Entity(id, name, meaning, area, members, parts, alternateKeys);
+        return new Entity(id, name, meaning, area, members, parts, alternateKeys, indexes, checks);
     }
 
     /** The same with other alternate keys; those left without parts go. */
     public Entity withAlternateKeys(List<AlternateKey> keys) {
         return new Entity(id, name, meaning, area, members, primaryKey, keys.stream().filter(key -> !key.parts().isEmpty())
-                .sorted(java.util.Comparator.comparingInt(AlternateKey::number)).toList());
+                .sorted(java.util.Comparator.comparingInt(AlternateKey::number)).toList(), indexes, checks);
+    }
+
+    /** The same with other indexes; those left without parts go. */
+    public Entity withIndexes(List<Index> other) {
+        return new Entity(id, name, meaning, area, members, primaryKey, alternateKeys, other.stream().filter(index -> !index.parts().isEmpty()).toList(), checks);
+    }
+
+    /** The same with other conditions. */
+    public Entity withChecks(List<NamedCheck> other) {
+        return new Entity(id, name, meaning, area, members, primaryKey, alternateKeys, indexes, other);
     }
 
     /** The same with an attribute in the place of the one of its identity. */
@@ -91,10 +110,12 @@ public record Entity(EntityId id, String name, String meaning, Optional<AreaId> 
         return withMembers(members.stream().map(member -> member instanceof Attribute own && own.id().equals(changed.id()) ? changed : member).toList());
     }
 
-    /** The same without a part in any of its keys. */
+    /** The same without a part in any of its keys and indexes. */
     public Entity withoutKeyPart(KeyPart part) {
         return withPrimaryKey(without(primaryKey, part))
-                .withAlternateKeys(alternateKeys.stream().map(key -> new AlternateKey(key.number(), without(key.parts(), part))).toList());
+                .withAlternateKeys(alternateKeys.stream().map(key -> new AlternateKey(key.number(), without(key.parts(), part))).toList())
+                .withIndexes(indexes.stream().map(index -> new Index(index.name(), index.unique(),
+                        index.parts().stream().filter(indexed -> !indexed.part().equals(part)).toList())).toList());
     }
 
     /** The same without an attribute, which leaves its keys too. */

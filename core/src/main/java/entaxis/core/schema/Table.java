@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param comment what one row is; may be empty
  */
 public record Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys,
-        List<CheckRule> checks, List<ForeignKey> foreignKeys, String comment) {
+        List<CheckRule> checks, List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment) {
 
     /** Copies the lists. */
     public Table {
@@ -19,6 +19,13 @@ public record Table(Optional<OwnerId> origin, String name, List<Column> columns,
         uniqueKeys = List.copyOf(uniqueKeys);
         checks = List.copyOf(checks);
         foreignKeys = List.copyOf(foreignKeys);
+        indexes = List.copyOf(indexes);
+    }
+
+    /** A table without indexes beside those of its keys. */
+    public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys, List<CheckRule> checks,
+            List<ForeignKey> foreignKeys, String comment) {
+        this(origin, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, List.of(), comment);
     }
 
     /** The column of a name. */

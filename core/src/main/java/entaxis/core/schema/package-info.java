@@ -1,2 +1,3 @@
 /** What an engine holds: tables, columns, keys, foreign keys, checks; engine-neutral and compared by value. */
 package entaxis.core.schema;
+

@@ -4,6 +4,7 @@ import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
+import entaxis.core.word.Words;
 
 /**
  * A relationship read from one end: “Each accession is kept in exactly one slot.”

@@ -1,13 +1,20 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.Target;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** How an engine writes names, types and expressions: ISO/IEC 9075-2 unless a subclass says otherwise. */
 public abstract sealed class Dialect permits PostgreSqlDialect, H2Dialect {
@@ -57,6 +64,40 @@ public abstract sealed class Dialect permits PostgreSqlDialect, H2Dialect {
     /** Whether the engine has unsigned integers; where not, the next larger type and a check stand in. */
     public boolean hasUnsigned() {
         return false;
+    }
+
+    /** What is written behind the expression of a computed column. */
+    String computed() {
+        return "";
+    }
+
+    /** Whether an index is named with its schema. */
+    boolean qualifiesIndexes() {
+        return false;
+    }
+
+    /** What a type definition is called in CREATE, DROP and COMMENT ON. */
+    String kind(TypeDefinition type) {
+        return "DOMAIN";
+    }
+
+    /** The statement that creates a type of a schema. */
+    abstract String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled);
+
+    /** A domain definition (ISO/IEC 9075-2, 11.34). */
+    String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {
+        return "CREATE DOMAIN " + qualifiedName + " AS " + spelled.apply(domain.base()) + domain.defaultValue().map(expression -> " DEFAULT " + expression(expression)).orElse("")
+                + domain.check().map(check -> " CONSTRAINT " + name(check.name()) + " CHECK (" + check.condition() + ")").orElse("");
+    }
+
+    /** Fields of a structured type, in brackets. */
+    String fields(StructureDefinition structure, Function<SqlType, String> spelled) {
+        return structure.fields().stream().map(field -> name(field.name()) + " " + spelled.apply(field.type())).collect(Collectors.joining(", ", "(", ")"));
+    }
+
+    /** Values of an enumeration, in brackets. */
+    static String values(EnumDefinition enumeration) {
+        return enumeration.values().stream().map(Dialect::literal).collect(Collectors.joining(", ", "(", ")"));
     }
 
     /** An expression as this engine spells it. */

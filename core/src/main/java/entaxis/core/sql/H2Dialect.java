@@ -1,13 +1,21 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.Target;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.Form;
 import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType.NativeType;
+import entaxis.core.type.SqlType.UserType;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Function;
 
 /** H2 2.4, which is also the built-in engine. */
 final class H2Dialect extends Dialect {
@@ -56,5 +64,29 @@ final class H2Dialect extends Dialect {
     @Override
     public String expression(String sql) {
         return sql.equalsIgnoreCase("gen_random_uuid()") ? "random_uuid()" : sql;
+    }
+
+    @Override
+    boolean qualifiesIndexes() {
+        return true;
+    }
+
+    /** H2 manual, CREATE DOMAIN and Data Types: an enumeration and a row type get a name as domains; the fields of a row type name no domains. */
+    @Override
+    String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled) {
+        return switch (type) {
+            case DomainDefinition domain -> createDomain(domain, qualifiedName, spelled);
+            case EnumDefinition enumeration -> "CREATE DOMAIN " + qualifiedName + " AS ENUM" + values(enumeration);
+            case StructureDefinition structure -> "CREATE DOMAIN " + qualifiedName + " AS ROW" + fields(structure, field -> plain(field, schema, spelled));
+        };
+    }
+
+    private static String plain(SqlType type, Schema schema, Function<SqlType, String> spelled) {
+        Optional<TypeDefinition> definition = schema.types().stream().filter(other -> type.equals(new UserType(other.name()))).findFirst();
+        return definition.map(found -> switch (found) {
+            case DomainDefinition domain -> spelled.apply(domain.base());
+            case EnumDefinition enumeration -> "ENUM" + values(enumeration);
+            case StructureDefinition structure -> spelled.apply(type);
+        }).orElseGet(() -> spelled.apply(type));
     }
 }

@@ -8,8 +8,10 @@ import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.DecimalType;
 import entaxis.core.type.SqlType.FloatType;
 import entaxis.core.type.SqlType.IntegerType;
+import entaxis.core.type.SqlType.UserType;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Pattern;
 
 /** Writes sample rows as INSERT statements. What was typed goes in as it is; whether it fits its column is for the engine to say. */
@@ -49,6 +51,7 @@ public final class InsertWriter {
             case IntegerType integer -> NUMBER.matcher(typed).matches();
             case DecimalType decimal -> NUMBER.matcher(typed).matches();
             case FloatType approximate -> NUMBER.matcher(typed).matches();
+            case UserType named -> typed.toLowerCase(Locale.ROOT).startsWith("row(");
             case BooleanType truth -> typed.equalsIgnoreCase("true") || typed.equalsIgnoreCase("false");
             default -> false;
         };

@@ -1,11 +1,17 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.Target;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
 import java.util.Set;
+import java.util.function.Function;
 
 /** PostgreSQL 16 and later. */
 final class PostgreSqlDialect extends Dialect {
@@ -43,6 +49,27 @@ final class PostgreSqlDialect extends Dialect {
             case IntegerType(IntegerSize size, boolean unsigned) when size == IntegerSize.TINYINT -> "smallint";
             case BinaryType binary -> "bytea";
             default -> type.text();
+        };
+    }
+
+    /** PostgreSQL manual, CREATE TABLE: computed columns are stored. */
+    @Override
+    String computed() {
+        return " STORED";
+    }
+
+    @Override
+    String kind(TypeDefinition type) {
+        return type instanceof DomainDefinition ? "DOMAIN" : "TYPE";
+    }
+
+    /** PostgreSQL manual, CREATE TYPE: enumerated and composite types. */
+    @Override
+    String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled) {
+        return switch (type) {
+            case DomainDefinition domain -> createDomain(domain, qualifiedName, spelled);
+            case EnumDefinition enumeration -> "CREATE TYPE " + qualifiedName + " AS ENUM " + values(enumeration);
+            case StructureDefinition structure -> "CREATE TYPE " + qualifiedName + " AS " + fields(structure, spelled);
         };
     }
 }

@@ -1,6 +1,7 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.OwnerId;
+import entaxis.core.word.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -14,7 +15,7 @@ import java.util.stream.Collectors;
 public record Script(String head, List<Statement> statements) {
 
     /** What a statement does. */
-    public enum Kind { DROP, SCHEMA, TABLE, FOREIGN_KEY, COMMENT }
+    public enum Kind { DROP, SCHEMA, TYPE, TABLE, FOREIGN_KEY, INDEX, COMMENT }
 
     /**
      * One statement.
@@ -51,10 +52,12 @@ public record Script(String head, List<Statement> statements) {
         String word = switch (kind) {
             case DROP -> "drop";
             case SCHEMA -> "schema";
+            case TYPE -> "type";
             case TABLE -> "table";
             case FOREIGN_KEY -> "foreign key";
+            case INDEX -> "index";
             case COMMENT -> "comment";
         };
-        return count == 0 ? "" : count + " " + word + (count == 1 ? "" : "s");
+        return count == 0 ? "" : count + " " + (count == 1 ? word : Words.plural(word));
     }
 }

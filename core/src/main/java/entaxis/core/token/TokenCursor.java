@@ -6,13 +6,13 @@ import java.util.List;
 /** Reads tokens one after the other, white space left out. A comment ends the reading of what comes before it, so it is kept. */
 public final class TokenCursor {
     private final List<Token> tokens;
-    private final int length;
+    private final String text;
     private int at;
 
     /** A cursor before the first token of the text. */
     public TokenCursor(String text) {
         this.tokens = Lexer.tokens(text).stream().filter(token -> token.kind() != Kind.SPACE).toList();
-        this.length = text.length();
+        this.text = text;
     }
 
     /** The next token without passing it; of kind {@link Kind#END} behind the last one. */
@@ -22,7 +22,7 @@ public final class TokenCursor {
 
     /** The token {@code ahead} places further on, without passing it. */
     public Token peek(int ahead) {
-        return at + ahead < tokens.size() ? tokens.get(at + ahead) : new Token(Kind.END, "", length);
+        return at + ahead < tokens.size() ? tokens.get(at + ahead) : new Token(Kind.END, "", text.length());
     }
 
     /** Passes the next token and returns it. */
@@ -41,6 +41,11 @@ public final class TokenCursor {
         }
         at += words.length;
         return true;
+    }
+
+    /** The text from the next token on. */
+    public String rest() {
+        return text.substring(peek().start());
     }
 
     /** Whether every token has been passed. */

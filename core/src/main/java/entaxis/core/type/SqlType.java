@@ -68,6 +68,16 @@ public sealed interface SqlType {
     /** An engine's own type, spelled as that engine does. */
     record NativeType(String spelling) implements SqlType { }
 
+    /**
+     * A type that the design defines under a name: a domain, an enumeration or a structured type.
+     *
+     * @param id identity of the definition, which stays when its name changes
+     */
+    record DesignType(String id) implements SqlType { }
+
+    /** A type that was created in the schema under this name. */
+    record UserType(String name) implements SqlType { }
+
     /** The type spelled in ISO words, lower case; {@link TypeReader} reads it back to an equal type. */
     default String text() {
         return switch (this) {
@@ -94,6 +104,8 @@ public sealed interface SqlType {
             case UuidType() -> "uuid";
             case JsonType() -> "json";
             case NativeType(String spelling) -> spelling;
+            case DesignType(String id) -> "@" + id;
+            case UserType(String name) -> name;
         };
     }
 

@@ -56,18 +56,35 @@ public final class TypeReader {
 
     /** Reads a whole text as one type. */
     public static TypeReading read(String text) {
+        return read(text, TypeNames.NONE);
+    }
+
+    /** Reads a whole text as one type, also one that a design defines. */
+    public static TypeReading read(String text, TypeNames names) {
         TokenCursor cursor = new TokenCursor(text);
         if (cursor.atEnd()) {
             return new Unknown("No type is given; write for example varchar(60), integer or date.");
         }
-        TypeReading reading = read(cursor);
+        TypeReading reading = read(cursor, names);
         return reading instanceof Known && !cursor.atEnd()
                 ? new Unknown("“" + cursor.peek().text() + "” after the type is not understood; a type ends there.")
                 : reading;
     }
 
-    /** Reads a type where the cursor stands and passes it. */
-    public static TypeReading read(TokenCursor cursor) {
+    /** Whether a word already begins a type, so that no other type can be called so. */
+    public static boolean taken(String word) {
+        return read(word) instanceof Known || WORDS.contains(word.toLowerCase(Locale.ROOT));
+    }
+
+    /** Reads a type where the cursor stands and passes it; the names of the design's own types come first. */
+    public static TypeReading read(TokenCursor cursor, TypeNames names) {
+        if (cursor.peek().isName()) {
+            Optional<SqlType> defined = names.find(cursor.peek().name());
+            if (defined.isPresent()) {
+                cursor.next();
+                return new Known(defined.get());
+            }
+        }
         Token first = cursor.next();
         if (first.kind() != Kind.WORD) {
             return unknown(first.text());

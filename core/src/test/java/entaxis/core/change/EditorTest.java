@@ -50,7 +50,9 @@ class EditorTest {
                 Change change = RandomChanges.change(design, random, "n" + i);
                 if (Editor.apply(design, change) instanceof Applied(Design next, Patch inverse)) {
                     applied++;
-                    Applied back = (Applied) Editor.apply(next, inverse);
+                    Outcome undone = Editor.apply(next, inverse);
+                    assertThat(undone).as("%s", change).isInstanceOf(Applied.class);
+                    Applied back = (Applied) undone;
                     assertThat(back.design()).as("%s", change).isEqualTo(design);
                     assertThat(((Applied) Editor.apply(back.design(), back.inverse())).design()).as("%s", change).isEqualTo(next);
                     design = next;

@@ -3,18 +3,37 @@ package entaxis.core.random;
 import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
+import entaxis.core.change.SheetAspect;
 import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
+import entaxis.core.design.Assumption;
+import entaxis.core.design.AssumptionId;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
+import entaxis.core.design.CardSide;
 import entaxis.core.design.Cardinality;
+import entaxis.core.design.Category;
+import entaxis.core.design.Category.Mapping;
+import entaxis.core.design.CategoryId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
+import entaxis.core.design.Domain;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.Enumeration;
+import entaxis.core.design.Exclusion;
+import entaxis.core.design.ExclusionId;
 import entaxis.core.design.Facts;
+import entaxis.core.design.Index;
+import entaxis.core.design.Index.IndexPart;
 import entaxis.core.design.KeyPart;
+import entaxis.core.design.LineShape;
+import entaxis.core.design.NamedCheck;
+import entaxis.core.design.Naming;
+import entaxis.core.design.Notation;
+import entaxis.core.design.Note;
+import entaxis.core.design.NoteId;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
@@ -23,9 +42,14 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
+import entaxis.core.design.Sheet;
+import entaxis.core.design.SheetId;
+import entaxis.core.design.SheetView;
 import entaxis.core.design.Side;
 import entaxis.core.design.Target;
+import entaxis.core.design.TypeId;
 import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.DesignType;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,7 +72,7 @@ public final class RandomChanges {
         Side side = random.nextBoolean() ? Side.FIRST : Side.SECOND;
         Cardinality cardinality = pick(List.of(Cardinality.EXACTLY_ONE, Cardinality.ZERO_OR_ONE, Cardinality.ONE_OR_MORE, Cardinality.ZERO_OR_MORE), random);
         KeyPart part = random.nextBoolean() ? new KeyPart.OwnPart(attributeId) : new KeyPart.InheritedPart(relationship);
-        return switch (random.nextInt(26)) {
+        return switch (random.nextInt(50)) {
             case 0 -> new Change.SetFacts(new Facts("Named " + fresh, Target.H2, "t", "a"));
             case 1 -> new Change.SetPaper(design.sheet().id(), new Paper(Paper.Size.A2, random.nextBoolean()));
             case 2 -> new Change.AddArea(new Area(new AreaId("s" + fresh), "Area " + fresh, random.nextInt(8)));
@@ -76,6 +100,34 @@ public final class RandomChanges {
             case 22 -> new Change.RemoveRelationship(relationship);
             case 23 -> new Change.PlaceCards(design.sheet().id(), places(entity.id(), other.id(), random));
             case 24 -> new Change.AddRow(new SampleRow(new RowId("w" + fresh), entity.id(), Map.of(ColumnPath.own(attributeId), "x")));
+            case 25 -> new Change.PutType(new Enumeration(new TypeId("t" + fresh), "type_" + fresh, List.of("a", "b"), ""));
+            case 26 -> new Change.RemoveType(new TypeId("t" + (1 + random.nextInt(3))));
+            case 27 -> new Change.PutType(new Domain(new TypeId("t1"), "renamed_" + fresh, SqlType.varchar(9), Optional.empty(), Optional.of("value <> ''"), ""));
+            case 28 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Type(new DesignType("t2")));
+            case 29 -> new Change.SetIndexes(entity.id(), List.of(new Index("", random.nextBoolean(), List.of(new IndexPart(part, random.nextBoolean())))));
+            case 30 -> new Change.SetChecks(entity.id(), List.of(new NamedCheck("rule " + fresh, "1 < 2")));
+            case 31 -> new Change.GiveSurrogate(entity.id(), new AttributeId("a" + fresh), "id_" + fresh);
+            case 32 -> new Change.TakeAlternateKey(entity.id(), 1 + random.nextInt(3));
+            case 33 -> new Change.MoveAttributes(entity.id(), other.id(), List.of(attributeId));
+            case 34 -> new Change.Resolve(relationship, new EntityId("e" + fresh), "Between " + fresh, new RelationshipId("r" + fresh), new RelationshipId("rr" + fresh),
+                    pick(List.of(Change.AssociativeKey.values()), random), new AttributeId("a" + fresh), List.of());
+            case 35 -> new Change.Dissolve(entity.id(), new RelationshipId("r" + fresh));
+            case 36 -> new Change.PutCategory(new Category(new CategoryId("c" + fresh), entity.id(), List.of(relationship), true, random.nextBoolean(),
+                    pick(List.of(Mapping.values()), random), ""));
+            case 37 -> new Change.PutExclusion(new Exclusion(new ExclusionId("x" + fresh), "", entity.id(),
+                    design.relationshipsOf(entity.id()).map(Relationship::id).limit(2).toList(), random.nextBoolean()));
+            case 38 -> new Change.PutAssumption(new Assumption(new AssumptionId("u" + fresh), 1 + design.assumptions().size(), relationship, side, "assumed " + fresh));
+            case 39 -> new Change.AddSheet(new Sheet(new SheetId("p" + fresh), "Sheet " + fresh, Paper.USUAL, places(entity.id(), other.id(), random)));
+            case 40 -> new Change.RemoveSheet(design.sheets().list().getLast().id());
+            case 41 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Shows(SheetView.USUAL.with(pick(List.of(Notation.values()), random))));
+            case 42 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Hidden(Set.of(entity.id()), random.nextBoolean()));
+            case 43 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Pinned(Set.copyOf(List.of(entity.id(), other.id())), random.nextBoolean()));
+            case 44 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Way(relationship.value(), LineShape.FREE.leaving(side, Optional.of(CardSide.TOP))));
+            case 45 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.PutNote(new Note(new NoteId("n" + fresh), "*note* " + fresh, new Place(1, 2), 200)));
+            case 46 -> new Change.SetFacts(design.facts().naming(new Naming(Naming.Grammar.SINGULAR, Naming.Grammar.PLURAL, pick(List.of(Naming.Letters.values()), random), "_", "t_",
+                    Map.of(Naming.Template.FOREIGN_COLUMN, "{parent}_{key}", Naming.Template.PRIMARY_KEY, "{table}_pk"))));
+            case 47 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Generated(Optional.of("1 + 1")));
+            case 48 -> new Change.AlterRelationship(relationship, new RelationshipAspect.Agreed(side, "Each thing has one."));
             default -> new Change.Several(List.of(new Change.DescribeEntity(entity.id(), "both"), new Change.AlterRelationship(relationship, new RelationshipAspect.Role(side, "role " + fresh))));
         };
     }

@@ -9,15 +9,25 @@ import entaxis.core.design.AreaId;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
+import entaxis.core.design.Category;
+import entaxis.core.design.Category.Mapping;
+import entaxis.core.design.CategoryId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
+import entaxis.core.design.Domain;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.Enumeration;
+import entaxis.core.design.Exclusion;
+import entaxis.core.design.ExclusionId;
 import entaxis.core.design.Facts;
+import entaxis.core.design.Index;
+import entaxis.core.design.Index.IndexPart;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.Member;
+import entaxis.core.design.NamedCheck;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
 import entaxis.core.design.ReferentialAction;
@@ -28,8 +38,12 @@ import entaxis.core.design.SampleRow;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.Side;
+import entaxis.core.design.Structure;
+import entaxis.core.design.Structure.Field;
 import entaxis.core.design.Target;
+import entaxis.core.design.TypeId;
 import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
 import java.util.ArrayList;
@@ -61,6 +75,10 @@ public final class RandomDesigns {
     private Design make(int count) {
         SheetId sheet = new SheetId("p1");
         Design design = Design.empty(new Facts("Random " + count, Target.POSTGRESQL, "", ""), new Sheet(sheet, "Sheet 1", Paper.USUAL, Map.of()));
+        design = apply(design, new Change.PutType(new Domain(new TypeId("t1"), "seed_amount", SqlType.integer(), Optional.of("0"), Optional.of("value >= 0"), "it's a count")));
+        design = apply(design, new Change.PutType(new Enumeration(new TypeId("t2"), "storage_state", List.of("dry", "it's cold", "frozen"), "")));
+        design = apply(design, new Change.PutType(new Structure(new TypeId("t3"), "map_spot", List.of(new Field("lat", ((Known) TypeReader.read("numeric(8,5)")).type()),
+                new Field("State", new DesignType("t2"))), "")));
         design = apply(design, new Change.AddArea(new Area(new AreaId("s1"), "One area", 3)));
         List<EntityId> ids = new ArrayList<>();
         int columns = (int) Math.ceil(Math.sqrt(count));
@@ -73,6 +91,10 @@ public final class RandomDesigns {
             int from = random.nextInt(count);
             int to = Math.clamp(from + (long) random.nextInt(9) - 4, 0, count - 1);
             design = applyIfAllowed(design, relationship(ids.get(from), ids.get(to)));
+        }
+        design = exclusions(design);
+        for (int i = 0; i < count / 6; i++) {
+            design = categories(design, ids.get(random.nextInt(count)), i, sheet);
         }
         for (int i = 0; i < count / 3; i++) {
             Entity entity = design.entities().get(ids.get(random.nextInt(count)));
@@ -91,7 +113,8 @@ public final class RandomDesigns {
         for (int i = 0; i < keys; i++) {
             boolean surrogate = i == 0 && keys == 1 && random.nextBoolean();
             Attribute attribute = Attribute.of(new AttributeId("a" + id()), surrogate ? "id" : "key_" + i, surrogate ? SqlType.integer() : type(KEY_TYPES));
-            members.add(surrogate ? attribute.numbered(random.nextBoolean() ? Attribute.Identity.ALWAYS : Attribute.Identity.BY_DEFAULT) : attribute);
+            members.add(surrogate ? attribute.numbered(random.nextBoolean() ? Attribute.Identity.ALWAYS : Attribute.Identity.BY_DEFAULT,
+                    random.nextBoolean() ? Optional.empty() : Optional.of(new Attribute.Numbering(100, 5))) : attribute);
             key.add(new OwnPart(attribute.id()));
         }
         List<AlternateKey> alternates = new ArrayList<>();
@@ -104,7 +127,8 @@ public final class RandomDesigns {
             }
         }
         return new Entity(new EntityId("e" + id()), name, random.nextBoolean() ? "what it's for; \"quoted\"" : "",
-                random.nextBoolean() ? Optional.of(new AreaId("s1")) : Optional.empty(), members, key, alternates);
+                random.nextBoolean() ? Optional.of(new AreaId("s1")) : Optional.empty(), members, key, alternates, indexes(members),
+                random.nextInt(4) == 0 ? List.of(new NamedCheck(random.nextBoolean() ? "" : "rule of " + next, "1 < 2")) : List.of());
     }
 
     private Attribute attribute(String name) {
@@ -118,7 +142,11 @@ public final class RandomDesigns {
         }
         if (type instanceof SqlType.IntegerType && random.nextBoolean()) {
             attribute = attribute.withDefault(Optional.of("7"));
-            attribute = name.contains(" ") ? attribute : attribute.withCheck(Optional.of(name + " between 0 and 100"));
+            attribute = name.contains(" ") ? attribute : attribute.withCheck(Optional.of(name + " between 0 and 100"), random.nextInt(3) == 0 ? "range of " + next : "");
+        } else if (random.nextInt(9) == 0) {
+            attribute = attribute.withDefault(Optional.empty()).typed(new DesignType("t" + (1 + random.nextInt(3))));
+        } else if (type instanceof SqlType.IntegerType && random.nextInt(3) == 0) {
+            attribute = attribute.required(false).computed(Optional.of("1 + 2"));
         }
         return attribute;
     }
@@ -132,6 +160,41 @@ public final class RandomDesigns {
             relationship = relationship.withAttributes(List.of(attribute("amount")));
         }
         return new Change.AddRelationship(relationship, relationship.mayIdentify() && random.nextInt(3) == 0);
+    }
+
+    private Design exclusions(Design start) {
+        Design design = start;
+        for (Entity entity : start.entities()) {
+            List<RelationshipId> references = start.relationshipsOf(entity.id()).filter(relationship -> relationship.childEntity().equals(Optional.of(entity.id()))
+                    && !start.identifying(relationship)).map(Relationship::id).toList();
+            if (references.size() > 1 && random.nextInt(3) == 0) {
+                design = applyIfAllowed(design, new Change.PutExclusion(new Exclusion(new ExclusionId("x" + id()), "", entity.id(), references.subList(0, 2), random.nextBoolean())));
+            }
+        }
+        return design;
+    }
+
+    private Design categories(Design start, EntityId general, int number, SheetId sheet) {
+        Design design = start;
+        List<RelationshipId> kinds = new ArrayList<>();
+        for (int i = 0; i < 2; i++) {
+            Entity kind = Entity.named(new EntityId("e" + id()), "Kind " + number + " " + i)
+                    .withMembers(List.of(Attribute.of(new AttributeId("a" + id()), "note", SqlType.varchar(20)).required(random.nextBoolean()), attribute("only " + i)));
+            design = apply(design, new Change.AddEntity(kind, sheet, new Place(-400 * (i + 1), number * 200)));
+            RelationshipId kindOf = new RelationshipId("r" + id());
+            kinds.add(kindOf);
+            design = applyIfAllowed(design, new Change.AddRelationship(Relationship.between(kindOf, End.of(general, Cardinality.EXACTLY_ONE, "is"),
+                    End.of(kind.id(), Cardinality.ZERO_OR_ONE, "is")), true));
+        }
+        return applyIfAllowed(design, new Change.PutCategory(new Category(new CategoryId("c" + id()), general, kinds, random.nextBoolean(), random.nextBoolean(),
+                pick(List.of(Mapping.values())), "")));
+    }
+
+    private List<Index> indexes(List<Member> members) {
+        List<IndexPart> parts = members.stream().filter(Attribute.class::isInstance).map(Attribute.class::cast)
+                .filter(attribute -> !(attribute.type() instanceof DesignType || attribute.type() instanceof SqlType.CharacterType(SqlType.Form form, var length) && form == SqlType.Form.LARGE))
+                .filter(attribute -> random.nextInt(3) == 0).limit(3).map(attribute -> new IndexPart(new OwnPart(attribute.id()), random.nextBoolean())).toList();
+        return parts.isEmpty() ? List.of() : List.of(new Index(random.nextBoolean() ? "" : "index of " + next, random.nextInt(4) == 0, parts));
     }
 
     private SqlType type(List<String> spellings) {

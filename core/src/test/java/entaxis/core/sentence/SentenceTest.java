@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Side;
 import entaxis.core.small.Small;
+import entaxis.core.word.Words;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -7,7 +7,6 @@ import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.Outcome.Refused;
 import entaxis.core.change.Problem;
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
@@ -46,9 +45,8 @@ public final class Small {
         Entity entity = Entity.named(new EntityId("e" + ++entities), name);
         done(new Change.AddEntity(entity, new SheetId("p1"), new Place(entities * 300, 0)));
         for (String line : lines) {
-            var read = ((Understood) AttributeLineReader.read(line)).line();
-            done(new Change.AddAttributes(entity.id(), List.of(new Change.NewAttribute(new Attribute(new AttributeId("a" + ++attributes), read.name(), read.type(), read.required(),
-                    read.defaultValue(), read.check(), read.identity(), read.meaning()), read.primaryKey(), read.unique()))));
+            var read = ((Understood) AttributeLineReader.readAll(line, design::typeNamed).getFirst()).line();
+            done(new Change.AddAttributes(entity.id(), List.of(new Change.NewAttribute(read.attribute(new AttributeId("a" + ++attributes)), read.primaryKey(), read.unique()))));
         }
         return this;
     }

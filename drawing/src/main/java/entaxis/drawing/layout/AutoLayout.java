@@ -2,63 +2,81 @@ package entaxis.drawing.layout;
 
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
+import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.SpatialIndex;
 import entaxis.drawing.scene.Card;
 import entaxis.drawing.scene.Line;
 import entaxis.drawing.scene.Scene;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
-import org.eclipse.elk.alg.layered.options.LayeredOptions;
-import org.eclipse.elk.core.RecursiveGraphLayoutEngine;
-import org.eclipse.elk.core.math.ElkPadding;
-import org.eclipse.elk.core.options.CoreOptions;
-import org.eclipse.elk.core.options.Direction;
-import org.eclipse.elk.core.options.EdgeRouting;
-import org.eclipse.elk.core.util.BasicProgressMonitor;
-import org.eclipse.elk.graph.ElkNode;
-import org.eclipse.elk.graph.util.ElkGraphUtil;
+import java.util.Set;
 
 /** Arranges the cards of a scene left to right in layers, parents before children (Sugiyama, Tagawa and Toda 1981, as the layered layout library does it). */
 public final class AutoLayout {
-    private static final double BETWEEN_LAYERS = 120;
-    private static final double BETWEEN_CARDS = 44;
-    private static final double MARGIN = 40;
-    private static final double ASPECT = 1.5;
+    static final double BETWEEN_CARDS = 44;
+    private static final int RING = 40;
+    private static final int MAX_RINGS = 200;
+    private static final int[][] WAYS = {{0, 0}, {1, 0}, {0, 1}, {-1, 0}, {0, -1}, {1, 1}, {-1, 1}, {1, -1}, {-1, -1}};
 
     private AutoLayout() { }
 
-    /** A place for each card. Deterministic; the library's effort grows a little faster than linearly with cards and lines. */
+    /** A place for each card that is not pinned. Deterministic; the library's effort grows a little faster than linearly with cards and lines. */
     public static Map<OwnerId, Place> arrange(Scene scene) {
-        ElkNode graph = ElkGraphUtil.createGraph();
-        graph.setProperty(CoreOptions.ALGORITHM, LayeredOptions.ALGORITHM_ID);
-        graph.setProperty(CoreOptions.DIRECTION, Direction.RIGHT);
-        graph.setProperty(CoreOptions.EDGE_ROUTING, EdgeRouting.ORTHOGONAL);
-        graph.setProperty(CoreOptions.SEPARATE_CONNECTED_COMPONENTS, true);
-        graph.setProperty(CoreOptions.SPACING_COMPONENT_COMPONENT, BETWEEN_CARDS * 1.5);
-        graph.setProperty(CoreOptions.SPACING_NODE_NODE, BETWEEN_CARDS);
-        graph.setProperty(CoreOptions.ASPECT_RATIO, ASPECT);
-        graph.setProperty(CoreOptions.PADDING, new ElkPadding(MARGIN));
-        graph.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, BETWEEN_LAYERS);
-        Map<String, ElkNode> nodes = new HashMap<>();
-        for (Card card : scene.cards()) {
-            ElkNode node = ElkGraphUtil.createNode(graph);
-            node.setDimensions(card.box().width(), card.box().height());
-            nodes.put(card.owner().value(), node);
-        }
-        for (Line line : scene.lines()) {
-            boolean towardsFirst = line.first().many() && !line.second().many();
-            ElkNode first = nodes.get(line.first().card());
-            ElkNode second = nodes.get(line.second().card());
-            if (first != second) {
-                ElkGraphUtil.createSimpleEdge(towardsFirst ? second : first, towardsFirst ? first : second);
+        Set<OwnerId> moving = new LinkedHashSet<>();
+        scene.cards().stream().filter(card -> !card.pinned()).forEach(card -> moving.add(card.owner()));
+        return arrange(scene, moving);
+    }
+
+    /**
+     * Places for some of the cards. Where others stay, the arranged block goes where the moved cards had their middle, or as near to it as there is room without lying on
+     * those that stay.
+     */
+    public static Map<OwnerId, Place> arrange(Scene scene, Set<OwnerId> moving) {
+        List<Card> cards = scene.cards().stream().filter(card -> moving.contains(card.owner())).toList();
+        Map<OwnerId, Place> places = layered(cards, scene.lines());
+        return cards.isEmpty() || cards.size() == scene.cards().size() ? places : beside(scene, cards, places);
+    }
+
+    private static Map<OwnerId, Place> beside(Scene scene, List<Card> cards, Map<OwnerId, Place> places) {
+        SpatialIndex staying = new SpatialIndex();
+        scene.cards().stream().filter(card -> !places.containsKey(card.owner())).forEach(card -> staying.add(card.box().grown(BETWEEN_CARDS / 2)));
+        Box old = cards.stream().map(Card::box).reduce(Box::union).orElseThrow();
+        Box block = cards.stream().map(card -> at(card, places.get(card.owner()))).reduce(Box::union).orElseThrow();
+        int dx = (int) Math.round(old.centreX() - block.centreX());
+        int dy = (int) Math.round(old.centreY() - block.centreY());
+        for (int ring = 0; ring < MAX_RINGS; ring++) {
+            for (int[] way : WAYS) {
+                int x = dx + way[0] * ring * RING;
+                int y = dy + way[1] * ring * RING;
+                if (cards.stream().allMatch(card -> staying.free(at(card, moved(places.get(card.owner()), x, y))))) {
+                    return all(places, x, y);
+                }
             }
         }
-        new RecursiveGraphLayoutEngine().layout(graph, new BasicProgressMonitor());
+        return all(places, dx, dy);
+    }
+
+    private static Map<OwnerId, Place> all(Map<OwnerId, Place> places, int dx, int dy) {
+        Map<OwnerId, Place> moved = new LinkedHashMap<>();
+        places.forEach((card, place) -> moved.put(card, moved(place, dx, dy)));
+        return moved;
+    }
+
+    private static Place moved(Place place, int dx, int dy) {
+        return new Place(place.x() + dx, place.y() + dy);
+    }
+
+    private static Box at(Card card, Place place) {
+        return new Box(place.x(), place.y(), card.box().width(), card.box().height());
+    }
+
+    private static Map<OwnerId, Place> layered(List<Card> cards, List<Line> lines) {
+        ElkGraph graph = ElkGraph.of(cards, lines);
+        graph.layOut();
         Map<OwnerId, Place> places = new LinkedHashMap<>();
-        for (Card card : scene.cards()) {
-            ElkNode node = nodes.get(card.owner().value());
-            places.put(card.owner(), new Place((int) Math.round(node.getX()), (int) Math.round(node.getY())));
-        }
+        cards.forEach(card -> places.put(card.owner(), graph.place(card)));
         return places;
     }
 }

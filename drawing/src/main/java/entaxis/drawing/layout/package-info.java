@@ -1,2 +1,3 @@
 /** Automatic arrangement of cards. */
 package entaxis.drawing.layout;
+

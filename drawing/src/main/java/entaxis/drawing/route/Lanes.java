@@ -2,51 +2,86 @@ package entaxis.drawing.route;
 
 import entaxis.drawing.geometry.Point;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 
-/** Moves stretches of different lines apart that lie on each other. The stretches that touch cards stay. Time n log n in the stretches. */
+/**
+ * Moves stretches of different lines apart that lie on each other. The stretches that touch cards, and those of lines drawn by hand, stay; others give way to them. Time
+ * n log n in the stretches.
+ */
 final class Lanes {
     private static final double GAP = 8;
     /** All lanes together stay within the clearance that lines keep from cards. */
     private static final double ROOM = 18;
 
-    private record Stretch(String link, int index, double low, double high, double leaning) { }
+    private static final int PASSES = 4;
+
+    /** Where a stretch ends: at which coordinate along it, and which way the line goes on from there, across the lane: -1, 0 or 1. */
+    private record Turn(double along, int towards) { }
+
+    private record Stretch(String link, int index, double low, double high, double leaning, boolean fixed, List<Turn> turns) {
+        /** Whether this one, on the lower side of the other, would lie on the other's way where both turn. */
+        boolean mustNotBeBelow(Stretch other) {
+            return turns.stream().anyMatch(turn -> turn.towards() > 0
+                    && other.turns().stream().anyMatch(its -> its.towards() < 0 && Math.abs(its.along() - turn.along()) < 1));
+        }
+    }
 
     private final Map<String, List<Point>> ways;
+    private final Set<String> byHand;
 
-    Lanes(Map<String, List<Point>> ways) {
+    Lanes(Map<String, List<Point>> ways, Set<String> byHand) {
         this.ways = ways;
+        this.byHand = byHand;
     }
 
     Map<String, List<Point>> spread() {
         Map<String, List<Point>> result = new LinkedHashMap<>(ways);
-        for (boolean vertical : new boolean[] {true, false}) {
+        for (int pass = 0; pass < PASSES; pass++) {
+            boolean vertical = pass % 2 == 0;
             Map<Double, List<Stretch>> byLane = new TreeMap<>();
-            ways.forEach((link, points) -> collect(link, points, vertical, byLane));
+            result.forEach((link, points) -> collect(link, points, vertical, byLane));
             byLane.values().stream().filter(lane -> lane.size() > 1).forEach(lane -> clusters(lane).forEach(cluster -> shift(cluster, vertical, result)));
         }
         return result;
     }
 
-    private static void collect(String link, List<Point> points, boolean vertical, Map<Double, List<Stretch>> byLane) {
-        for (int i = 1; i + 2 < points.size(); i++) {
+    private void collect(String link, List<Point> points, boolean vertical, Map<Double, List<Stretch>> byLane) {
+        for (int i = 0; i + 1 < points.size(); i++) {
             Point a = points.get(i);
             Point b = points.get(i + 1);
             boolean isVertical = a.x() == b.x();
             if (isVertical == vertical) {
                 double from = vertical ? a.y() : a.x();
                 double to = vertical ? b.y() : b.x();
-                Point before = points.get(i - 1);
-                Point after = points.get(i + 2);
+                boolean fixed = i == 0 || i + 2 == points.size() || byHand.contains(link);
+                Point before = points.get(Math.max(0, i - 1));
+                Point after = points.get(Math.min(points.size() - 1, i + 2));
                 double leaning = vertical ? before.x() + after.x() : before.y() + after.y();
                 byLane.computeIfAbsent(vertical ? a.x() : a.y(), any -> new ArrayList<>())
-                        .add(new Stretch(link, i, Math.min(from, to), Math.max(from, to), leaning));
+                        .add(new Stretch(link, i, Math.min(from, to), Math.max(from, to), leaning, fixed, turns(points, i, vertical)));
             }
         }
+    }
+
+    private static List<Turn> turns(List<Point> points, int i, boolean vertical) {
+        List<Turn> turns = new ArrayList<>();
+        if (i > 0) {
+            turns.add(turn(points.get(i), points.get(i - 1), vertical));
+        }
+        if (i + 2 < points.size()) {
+            turns.add(turn(points.get(i + 1), points.get(i + 2), vertical));
+        }
+        return turns;
+    }
+
+    private static Turn turn(Point end, Point next, boolean vertical) {
+        return new Turn(vertical ? end.y() : end.x(), (int) Math.signum(vertical ? next.x() - end.x() : next.y() - end.y()));
     }
 
     /** Groups of stretches on one lane that overlap, directly or by way of others. */
@@ -55,7 +90,7 @@ final class Lanes {
         List<List<Stretch>> clusters = new ArrayList<>();
         double reach = Double.NEGATIVE_INFINITY;
         for (Stretch stretch : lane) {
-            if (stretch.low() >= reach) {
+            if (stretch.low() > reach + 1) {
                 clusters.add(new ArrayList<>());
             }
             clusters.getLast().add(stretch);
@@ -65,16 +100,24 @@ final class Lanes {
     }
 
     private static void shift(List<Stretch> cluster, boolean vertical, Map<String, List<Point>> result) {
-        if (cluster.size() < 2) {
+        if (cluster.size() < 2 || cluster.stream().allMatch(Stretch::fixed)) {
             return;
         }
         cluster.sort(Comparator.comparingDouble(Stretch::leaning).thenComparing(Stretch::link));
+        for (int i = 0; i < cluster.size(); i++) {
+            for (int j = i + 1; j < cluster.size(); j++) {
+                if (cluster.get(i).mustNotBeBelow(cluster.get(j)) && !cluster.get(j).mustNotBeBelow(cluster.get(i))) {
+                    Collections.swap(cluster, i, j);
+                }
+            }
+        }
+        int middle = (int) cluster.stream().filter(Stretch::fixed).count() == 0 ? -1 : cluster.indexOf(cluster.stream().filter(Stretch::fixed).findFirst().orElseThrow());
         double gap = Math.min(GAP, ROOM / cluster.size());
         for (int i = 0; i < cluster.size(); i++) {
             Stretch stretch = cluster.get(i);
-            double by = (i - (cluster.size() - 1) / 2.0) * gap;
+            double by = stretch.fixed() ? 0 : (i - (middle < 0 ? (cluster.size() - 1) / 2.0 : middle)) * gap;
             List<Point> points = new ArrayList<>(result.get(stretch.link()));
-            for (int end = stretch.index(); end <= stretch.index() + 1; end++) {
+            for (int end = stretch.index(); end <= stretch.index() + 1 && by != 0; end++) {
                 points.set(end, vertical ? points.get(end).plus(by, 0) : points.get(end).plus(0, by));
             }
             result.put(stretch.link(), List.copyOf(points));

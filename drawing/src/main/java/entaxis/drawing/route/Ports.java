@@ -1,5 +1,7 @@
 package entaxis.drawing.route;
 
+import entaxis.core.design.CardSide;
+import entaxis.core.design.Place;
 import entaxis.drawing.geometry.Box;
 import entaxis.drawing.geometry.Edge;
 import entaxis.drawing.geometry.Point;
@@ -8,6 +10,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Chooses the side on which each line leaves a card and the place on it: facing sides, level with the other end where that gives a straight line, and apart from
@@ -16,24 +19,26 @@ import java.util.Map;
 final class Ports {
     private static final double GAP = 22;
     private static final double CORNER = 12;
+    /** The least distance from a corner, and between ends, where ends must be parted. */
+    private static final double EDGE = 8;
     /** The least distance of two lines' ends on one side when one is moved to make its line straight. */
     private static final double NEAREST = 12;
 
     private record Slot(String link, boolean first, Box box, Edge side, double wish) { }
 
+    private final Map<String, List<Slot>> bySide = new HashMap<>();
     private final Map<String, Port> firstPorts = new HashMap<>();
     private final Map<String, Port> secondPorts = new HashMap<>();
 
     Ports(List<Link> links) {
-        Map<String, List<Slot>> bySide = new HashMap<>();
         for (Link link : links) {
-            Edge first = link.loop() ? Edge.TOP : facing(link.first(), link.second());
-            Edge second = link.loop() ? Edge.LEFT : facing(link.second(), link.first());
+            Edge first = link.shape().first().map(Ports::edge).orElseGet(() -> link.loop() ? Edge.TOP : facing(link.first(), link.second()));
+            Edge second = link.shape().second().map(Ports::edge).orElseGet(() -> link.loop() ? Edge.LEFT : facing(link.second(), link.first()));
             add(bySide, link.firstCard(), new Slot(link.id(), true, link.first(), first, wish(link, first, true)));
             add(bySide, link.secondCard(), new Slot(link.id(), false, link.second(), second, wish(link, second, false)));
         }
         bySide.values().forEach(this::spread);
-        links.stream().filter(link -> !link.loop()).forEach(link -> straighten(link, bySide));
+        links.stream().filter(link -> !link.loop() && link.shape().bends().isEmpty()).forEach(link -> straighten(link, bySide));
     }
 
     /** Moves one end of a line level with the other, where its side has room there, so that a small step becomes a straight line. */
@@ -70,6 +75,23 @@ final class Ports {
         return new Port(port.side().horizontal() ? new Point(port.point().x(), at) : new Point(at, port.point().y()), port.side());
     }
 
+    /** A port further along its side, if it is still on it and no other line leaves from there. */
+    Optional<Port> along(Link link, boolean first, Port port, double by) {
+        Box box = first ? link.first() : link.second();
+        double at = along(port) + by;
+        double from = (port.side().horizontal() ? box.y() : box.x()) + EDGE;
+        double to = (port.side().horizontal() ? box.bottom() : box.right()) - EDGE;
+        String card = first ? link.firstCard() : link.secondCard();
+        boolean free = bySide.getOrDefault(card + port.side(), List.of()).stream().filter(slot -> !slot.link().equals(link.id()))
+                .map(slot -> (slot.first() ? firstPorts : secondPorts).get(slot.link())).allMatch(other -> Math.abs(along(other) - at) >= EDGE);
+        if (at < from || at > to || !free) {
+            return Optional.empty();
+        }
+        Port moved = moved(port, at);
+        (first ? firstPorts : secondPorts).put(link.id(), moved);
+        return Optional.of(moved);
+    }
+
     Port first(Link link) {
         return firstPorts.get(link.id());
     }
@@ -99,8 +121,17 @@ final class Ports {
         return Edge.RIGHT;
     }
 
-    /** The coordinate along the side that would give the straightest line. */
+    private static Edge edge(CardSide side) {
+        return Edge.valueOf(side.name());
+    }
+
+    /** The coordinate along the side that would give the straightest line, or that of the corner set by hand. */
     private static double wish(Link link, Edge side, boolean first) {
+        List<Place> bends = link.shape().bends();
+        if (!bends.isEmpty()) {
+            Place nearest = first ? bends.getFirst() : bends.getLast();
+            return side.horizontal() ? nearest.y() : nearest.x();
+        }
         Box own = first ? link.first() : link.second();
         Box other = first ? link.second() : link.first();
         if (link.loop()) {

@@ -1,5 +1,7 @@
 package entaxis.drawing.route;
 
+import entaxis.core.design.LineShape;
+import entaxis.core.design.Place;
 import entaxis.drawing.geometry.Box;
 import entaxis.drawing.geometry.Edge;
 import entaxis.drawing.geometry.Point;
@@ -7,6 +9,7 @@ import entaxis.drawing.geometry.SpatialIndex;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,11 +25,36 @@ public final class Router {
     private static final double[] WINDOWS = {120, 700};
     /** How many pairs of other sides are tried where the wanted ones have no room. */
     private static final int MAX_TRIES = 5;
+    private static final int PARTINGS = 3;
+    private static final int[] ASIDE = {11, -11, 22, -22, 33, -33};
+
+    /** The stretch by which a line leaves a card. */
+    private record End(Link link, boolean first, boolean level, double at, double low, double high) {
+        static Optional<End> of(Link link, boolean first, List<Point> points) {
+            Point from = first ? points.getFirst() : points.getLast();
+            Point to = first ? points.get(1) : points.get(points.size() - 2);
+            if (points.size() == 2 && !first) {
+                return Optional.empty();
+            }
+            boolean level = from.y() == to.y();
+            double one = level ? from.x() : from.y();
+            double other = level ? to.x() : to.y();
+            return Optional.of(new End(link, first, level, level ? from.y() : from.x(), Math.min(one, other), Math.max(one, other)));
+        }
+
+        String lane() {
+            return level + " " + Math.round(at);
+        }
+
+        boolean liesOn(End other) {
+            return !link.id().equals(other.link().id()) && Math.min(high, other.high()) - Math.max(low, other.low()) > 2;
+        }
+    }
 
     /** A way that was found: for these two ports, which it may have had to leave for another side, looked for in this window. */
-    private record Known(Port first, Port second, Edge firstSide, Edge secondSide, List<Point> points, Box window) {
-        Known(Port first, Port second, List<Point> points, Box window) {
-            this(first, second, first.side(), second.side(), points, window);
+    private record Known(Port first, Port second, LineShape shape, Edge firstSide, Edge secondSide, List<Point> points, Box window) {
+        Known(Link link, Port first, Port second, List<Point> points, Box window) {
+            this(first, second, link.shape(), first.side(), second.side(), points, window);
         }
     }
 
@@ -46,17 +74,61 @@ public final class Router {
             Known old = known.get(link.id());
             Port first = ports.first(link);
             Port second = ports.second(link);
-            boolean same = old != null && old.first().equals(first) && old.second().equals(second) && changed.stream().noneMatch(old.window()::overlaps);
+            boolean same = old != null && old.first().equals(first) && old.second().equals(second) && old.shape().equals(link.shape()) && changed.stream().noneMatch(old.window()::overlaps);
             Known now = same ? old : search(link, first, second, obstacles);
             next.put(link.id(), now);
             ways.put(link.id(), now.points());
         }
+        part(all, ports, obstacles, next, ways);
         known = next;
         cards = Map.copyOf(boxes);
-        Map<String, List<Point>> apart = new Lanes(ways).spread();
+        Set<String> fixed = new HashSet<>();
+        all.stream().filter(link -> !link.shape().bends().isEmpty()).forEach(link -> fixed.add(link.id()));
+        Map<String, List<Point>> apart = new Lanes(ways, fixed).spread();
         Map<String, Route> routes = new LinkedHashMap<>();
         all.forEach(link -> routes.put(link.id(), new Route(apart.get(link.id()), next.get(link.id()).firstSide(), next.get(link.id()).secondSide())));
         return routes;
+    }
+
+    /** Lets lines whose ends lie on each other leave their cards a little further along. Quadratic in the ends on one level or upright, which are few. */
+    private static void part(List<Link> all, Ports ports, SpatialIndex obstacles, Map<String, Known> next, Map<String, List<Point>> ways) {
+        for (int pass = 0; pass < PARTINGS; pass++) {
+            Map<String, List<End>> byLane = new HashMap<>();
+            for (Link link : all) {
+                List<Point> points = ways.get(link.id());
+                End.of(link, true, points).ifPresent(end -> byLane.computeIfAbsent(end.lane(), any -> new ArrayList<>()).add(end));
+                End.of(link, false, points).ifPresent(end -> byLane.computeIfAbsent(end.lane(), any -> new ArrayList<>()).add(end));
+            }
+            boolean none = true;
+            for (List<End> lane : byLane.values()) {
+                for (int i = 1; i < lane.size(); i++) {
+                    End end = lane.get(i);
+                    if (end.link().shape().bends().isEmpty() && lane.subList(0, i).stream().anyMatch(end::liesOn)) {
+                        none &= !aside(end, ports, obstacles, next, ways);
+                    }
+                }
+            }
+            if (none) {
+                return;
+            }
+        }
+    }
+
+    private static boolean aside(End end, Ports ports, SpatialIndex obstacles, Map<String, Known> next, Map<String, List<Point>> ways) {
+        Link link = end.link();
+        Known now = next.get(link.id());
+        Port first = new Port(now.points().getFirst(), now.firstSide());
+        Port second = new Port(now.points().getLast(), now.secondSide());
+        for (int by : ASIDE) {
+            Optional<Port> moved = ports.along(link, end.first(), end.first() ? first : second, by);
+            if (moved.isPresent()) {
+                Known other = search(link, end.first() ? moved.get() : first, end.first() ? second : moved.get(), obstacles);
+                next.put(link.id(), new Known(now.first(), now.second(), link.shape(), other.firstSide(), other.secondSide(), other.points(), other.window()));
+                ways.put(link.id(), other.points());
+                return true;
+            }
+        }
+        return false;
     }
 
     private List<Box> changed(Map<String, Box> boxes) {
@@ -78,18 +150,43 @@ public final class Router {
 
     private static Known search(Link link, Port first, Port second, SpatialIndex obstacles) {
         Box ends = link.first().union(link.second());
+        Optional<List<Point>> byHand = link.shape().bends().isEmpty() ? Optional.empty() : byHand(first, second, link.shape().bends());
+        if (byHand.isPresent()) {
+            return new Known(link, first, second, byHand.get(), ends);
+        }
         if (straight(first, second) && obstacles.within(between(first, second)).isEmpty()) {
-            return new Known(first, second, List.of(first.point(), second.point()), between(first, second));
+            return new Known(link, first, second, List.of(first.point(), second.point()), between(first, second));
         }
         boolean roomToTurn = obstacles.free(around(first.stub())) && obstacles.free(around(second.stub()));
         for (double around : roomToTurn ? WINDOWS : new double[0]) {
             Optional<List<Point>> way = search(first, second, obstacles, ends.grown(around));
             if (way.isPresent()) {
-                return new Known(first, second, way.get(), ends.grown(around));
+                return new Known(link, first, second, way.get(), ends.grown(around));
             }
         }
         Optional<Known> other = roomToTurn ? Optional.empty() : otherSides(link, first, second, obstacles, ends.grown(WINDOWS[0]));
-        return other.orElseGet(() -> new Known(first, second, plain(first, second), ends.grown(WINDOWS[0])));
+        return other.orElseGet(() -> new Known(link, first, second, plain(first, second), ends.grown(WINDOWS[0])));
+    }
+
+    /** A way by corners set by hand: the first and the last follow the cards along their stretches; none where the corners do not fit the sides. */
+    private static Optional<List<Point>> byHand(Port first, Port second, List<Place> bends) {
+        List<Point> points = new ArrayList<>(List.of(first.point()));
+        bends.forEach(bend -> points.add(new Point(bend.x(), bend.y())));
+        points.add(second.point());
+        int last = points.size() - 2;
+        points.set(1, first.side().horizontal() ? new Point(points.get(1).x(), first.point().y()) : new Point(first.point().x(), points.get(1).y()));
+        points.set(last, second.side().horizontal() ? new Point(points.get(last).x(), second.point().y()) : new Point(second.point().x(), points.get(last).y()));
+        for (int i = 0; i + 1 < points.size(); i++) {
+            if (points.get(i).x() != points.get(i + 1).x() && points.get(i).y() != points.get(i + 1).y()) {
+                return Optional.empty();
+            }
+        }
+        boolean outwards = outwards(first, points.get(1)) && outwards(second, points.get(last));
+        return outwards ? Optional.of(corners(points)) : Optional.empty();
+    }
+
+    private static boolean outwards(Port port, Point next) {
+        return (next.x() - port.point().x()) * port.side().dx() + (next.y() - port.point().y()) * port.side().dy() > 0;
     }
 
     private static Optional<List<Point>> search(Port first, Port second, SpatialIndex obstacles, Box window) {
@@ -124,7 +221,7 @@ public final class Router {
                 }
                 Optional<List<Point>> way = search(firstPort, secondPort, obstacles, window);
                 if (way.isPresent()) {
-                    return Optional.of(new Known(first, second, from, to, way.get(), window));
+                    return Optional.of(new Known(first, second, link.shape(), from, to, way.get(), window));
                 }
             }
         }

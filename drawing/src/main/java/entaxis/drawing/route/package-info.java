@@ -1,2 +1,3 @@
 /** Orthogonal lines between cards that stay where they were put. */
 package entaxis.drawing.route;
+

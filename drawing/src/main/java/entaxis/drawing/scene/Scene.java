@@ -1,21 +1,29 @@
 package entaxis.drawing.scene;
 
+import entaxis.core.design.Notation;
 import entaxis.drawing.geometry.Box;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Everything that a sheet shows. */
-public record Scene(Lens lens, List<Card> cards, List<Line> lines) {
+public record Scene(Lens lens, Notation notation, List<Card> cards, List<Line> lines, List<NoteBox> notes, List<PictureBox> pictures, Optional<PaperFrame> frame) {
     /** Copies the lists. */
     public Scene {
         cards = List.copyOf(cards);
         lines = List.copyOf(lines);
+        notes = List.copyOf(notes);
+        pictures = List.copyOf(pictures);
     }
 
     /** The smallest box around everything; none on an empty sheet. */
     public Optional<Box> bounds() {
-        Optional<Box> cardBounds = cards.stream().map(Card::box).reduce(Box::union);
-        Optional<Box> lineBounds = lines.stream().flatMap(line -> line.points().stream()).map(point -> new Box(point.x(), point.y(), 0, 0)).reduce(Box::union);
-        return cardBounds.map(box -> lineBounds.map(box::union).orElse(box));
+        return Stream.of(content(), frame.stream().flatMap(paper -> paper.pages().stream()).reduce(Box::union)).flatMap(Optional::stream).reduce(Box::union);
+    }
+
+    /** The smallest box around all but the paper. */
+    private Optional<Box> content() {
+        return Stream.of(cards.stream().map(Card::box), lines.stream().flatMap(line -> line.points().stream()).map(point -> new Box(point.x(), point.y(), 0, 0)),
+                notes.stream().map(NoteBox::box), pictures.stream().map(PictureBox::box)).flatMap(boxes -> boxes).reduce(Box::union);
     }
 }

@@ -1,20 +1,29 @@
 package entaxis.drawing.scene;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.design.Assumption;
+import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
+import entaxis.core.design.Category;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
+import entaxis.core.design.Facts;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Relationship;
+import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
+import entaxis.core.design.SheetView;
 import entaxis.core.design.Side;
 import entaxis.core.sql.Dialect;
 import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.Edge;
+import entaxis.drawing.geometry.Point;
 import entaxis.drawing.geometry.SpatialIndex;
 import entaxis.drawing.route.Link;
 import entaxis.drawing.route.Route;
 import entaxis.drawing.route.Router;
 import entaxis.drawing.scene.Line.Label;
+import entaxis.drawing.scene.Line.Sign;
 import entaxis.drawing.text.TextMeasure;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -23,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 
 /**
  * Makes the scene of one sheet under one lens. It remembers cards and ways from one design to the next, so that after an edit it recomputes what the edit touched.
@@ -30,13 +40,24 @@ import java.util.OptionalInt;
  */
 public final class SceneMaker {
     private static final double BRIDGE_STEP = 30;
+    private static final double SIGN = 22;
+    private static final double SIGN_AWAY = 30;
+    private static final double SIGN_ROOM = 26;
 
-    private record CardSource(Object stated, Object derived, OptionalInt hue, Dialect dialect) { }
+    private record CardSource(Object stated, Object derived, OptionalInt hue, Dialect dialect, SheetView view, Object types) { }
 
     private record Known(CardSource source, Card card) { }
 
     /** A line before it has a way. */
-    private record Draft(Link link, Relationship relationship, boolean solid, Cardinality first, Cardinality second, String text) { }
+    private record Draft(Link link, String stated, boolean solid, boolean plain, Ending first, Ending second, String text) { }
+
+    /** The sign at which the lines of a category meet. */
+    private record SignAt(String category, Box box) { }
+
+    /** What is known of an end before it has a place. */
+    private record Ending(Cardinality cardinality, boolean child, List<Integer> assumptions, boolean alternative) {
+        static final Ending PLAIN = new Ending(Cardinality.EXACTLY_ONE, false, List.of(), false);
+    }
 
     private final Lens lens;
     private final TextMeasure measure;
@@ -52,16 +73,33 @@ public final class SceneMaker {
     }
 
     /** The scene of a sheet. */
-    public Scene make(Design design, Derivation derivation, Sheet sheet, Dialect dialect) {
+    public Scene make(Design stated, Derivation derivation, Sheet sheet, Dialect dialect) {
+        Design design = lens == Lens.TABLES ? derivation.design() : stated;
         Map<OwnerId, Card> laid = layCards(design, derivation, sheet, dialect);
         Map<String, Box> boxes = new LinkedHashMap<>();
         laid.forEach((owner, card) -> boxes.put(owner.value(), card.box()));
         List<Draft> drafts = new ArrayList<>();
-        design.relationships().forEach(relationship -> drafts.addAll(drafts(design, relationship, laid)));
+        Map<RelationshipId, SignAt> signs = new HashMap<>();
+        List<Line> toSigns = new ArrayList<>();
+        design.categories().forEach(category -> category(design, category, laid, signs, toSigns));
+        design.relationships().forEach(relationship -> drafts.addAll(drafts(design, derivation, relationship, laid, sheet, signs)));
+        toSigns.forEach(line -> boxes.put(line.id(), line.sign().orElseThrow().box()));
         Map<String, Route> routes = router.route(boxes, drafts.stream().map(Draft::link).toList());
         List<Card> all = List.copyOf(laid.values());
         LabelPlacer labels = new LabelPlacer(measure, all);
-        return new Scene(lens, all, drafts.stream().map(draft -> line(draft, routes.get(draft.link().id()), labels)).toList());
+        List<Line> lines = new ArrayList<>(toSigns);
+        drafts.forEach(draft -> lines.add(line(draft, routes.get(draft.link().id()), labels)));
+        List<NoteBox> notes = sheet.notes().stream().map(new NoteLayout(measure)::lay).toList();
+        List<PictureBox> pictures = sheet.pictures().stream().map(picture -> new PictureBox(picture.id(),
+                new Box(picture.place().x(), picture.place().y(), picture.width(), picture.height()), picture.content(), picture.title())).toList();
+        Scene scene = new Scene(lens, sheet.shows().notation(), all, lines, notes, pictures, Optional.empty());
+        return sheet.shows().frame() ? new Scene(lens, scene.notation(), all, lines, notes, pictures,
+                Optional.of(PaperFrame.around(scene.bounds().orElse(new Box(0, 0, 10, 10)), sheet.paper(), sheet.shows().titleBlock(), titles(stated, sheet), measure))) : scene;
+    }
+
+    private static List<String> titles(Design design, Sheet sheet) {
+        Facts facts = design.facts();
+        return Stream.of(facts.title().isBlank() ? facts.name() : facts.title(), facts.author(), sheet.name() + " · " + sheet.paper().text()).filter(text -> !text.isBlank()).toList();
     }
 
     private Map<OwnerId, Card> layCards(Design design, Derivation derivation, Sheet sheet, Dialect dialect) {
@@ -70,7 +108,8 @@ public final class SceneMaker {
         SpatialIndex taken = new SpatialIndex();
         for (Entity entity : design.entities()) {
             sheet.place(entity.id()).ifPresent(place -> {
-                Card card = sized(design, entity.id(), entity, derivation, dialect, next).at(place.x(), place.y());
+                Card card = sized(design, entity.id(), entity, derivation, dialect, sheet.shows(), next).at(place.x(), place.y())
+                        .pinned(sheet.pinned().contains(entity.id()));
                 laid.put(entity.id(), card);
                 taken.add(card.box().grown(BRIDGE_STEP));
             });
@@ -79,8 +118,8 @@ public final class SceneMaker {
             for (Relationship relationship : design.relationships()) {
                 Card first = laid.get(relationship.first().entity());
                 Card second = laid.get(relationship.second().entity());
-                if (relationship.manyToMany() && first != null && second != null) {
-                    Card card = sized(design, relationship.id(), relationship, derivation, dialect, next);
+                if (relationship.manyToMany() && first != null && second != null && !sheet.hidden().contains(relationship.id())) {
+                    Card card = sized(design, relationship.id(), relationship, derivation, dialect, sheet.shows(), next);
                     Card placed = sheet.place(relationship.id()).map(place -> card.at(place.x(), place.y())).orElseGet(() -> between(card, first, second, taken));
                     laid.put(relationship.id(), placed);
                     taken.add(placed.box().grown(BRIDGE_STEP));
@@ -91,15 +130,16 @@ public final class SceneMaker {
         return laid;
     }
 
-    private Card sized(Design design, OwnerId owner, Object stated, Derivation derivation, Dialect dialect, Map<OwnerId, Known> next) {
+    private Card sized(Design design, OwnerId owner, Object stated, Derivation derivation, Dialect dialect, SheetView view, Map<OwnerId, Known> next) {
         OptionalInt hue = stated instanceof Entity entity
                 ? entity.area().flatMap(design.areas()::find).map(area -> OptionalInt.of(area.hue())).orElse(OptionalInt.empty()) : OptionalInt.empty();
         Object derived = lens == Lens.TABLES ? derivation.table(owner).orElseThrow() : "";
         Known old = known.get(owner);
         boolean same = old != null && old.source().stated() == stated && old.source().derived() == derived && old.source().hue().equals(hue)
-                && old.source().dialect().target() == dialect.target();
-        Known now = same ? old : new Known(new CardSource(stated, derived, hue, dialect),
-                lens == Lens.TABLES ? cards.table(design, owner, derivation.table(owner).orElseThrow(), dialect) : cards.concept(design, (Entity) stated));
+                && old.source().dialect().target() == dialect.target() && old.source().view().equals(view) && old.source().types() == design.types();
+        Known now = same ? old : new Known(new CardSource(stated, derived, hue, dialect, view, design.types()),
+                lens == Lens.TABLES ? cards.table(design, owner, derivation.table(owner).orElseThrow(), dialect, view)
+                        : cards.concept(design, (Entity) stated, view));
         next.put(owner, now);
         return now.card();
     }
@@ -119,34 +159,94 @@ public final class SceneMaker {
         return card.at(Math.round(x), Math.round(y));
     }
 
-    private List<Draft> drafts(Design design, Relationship relationship, Map<OwnerId, Card> laid) {
+    /** The sign of a category beside its general entity, towards the kinds, and the line that leads to it. */
+    private static void category(Design design, Category category, Map<OwnerId, Card> laid, Map<RelationshipId, SignAt> signs, List<Line> lines) {
+        Card general = laid.get(category.general());
+        List<Box> kinds = category.kinds().stream().flatMap(kind -> Category.kind(design, kind).stream()).filter(laid::containsKey).map(kind -> laid.get(kind).box()).toList();
+        if (general == null || kinds.isEmpty()) {
+            return;
+        }
+        Box box = signAt(general.box(), kinds, laid);
+        String words = (category.disjoint() ? "" : "overlapping") + (category.discriminator().isEmpty() ? "" : (category.disjoint() ? "" : ", ") + category.discriminator());
+        category.kinds().forEach(kind -> signs.put(kind, new SignAt(category.id().value(), box)));
+        lines.add(toSign(category, general, new Sign(box, category.complete(), words)));
+    }
+
+    /** The straight line from a general entity to the sign of its kinds. */
+    private static Line toSign(Category category, Card general, Sign sign) {
+        Box own = general.box();
+        Box box = sign.box();
+        boolean sideways = box.x() >= own.right() || box.right() <= own.x();
+        Edge side = sideways ? box.x() >= own.right() ? Edge.RIGHT : Edge.LEFT : box.y() >= own.bottom() ? Edge.BOTTOM : Edge.TOP;
+        Point from = sideways ? new Point(side == Edge.RIGHT ? own.right() : own.x(), box.centreY()) : new Point(box.centreX(), side == Edge.BOTTOM ? own.bottom() : own.y());
+        Point to = sideways ? new Point(side == Edge.RIGHT ? box.x() : box.right(), box.centreY()) : new Point(box.centreX(), side == Edge.BOTTOM ? box.y() : box.bottom());
+        String id = category.id().value();
+        return new Line(id, id, true, true, false, List.of(from, to), end(general.owner().value(), side, Ending.PLAIN, Ending.PLAIN), end(id, side, Ending.PLAIN, Ending.PLAIN),
+                List.of(), Optional.of(sign));
+    }
+
+    /** A place for the sign beside its entity: towards the kinds if there is room, else at a side where there is. */
+    private static Box signAt(Box own, List<Box> kinds, Map<OwnerId, Card> laid) {
+        double dx = kinds.stream().mapToDouble(Box::centreX).average().orElse(0) - own.centreX();
+        double dy = kinds.stream().mapToDouble(Box::centreY).average().orElse(0) - own.centreY();
+        boolean sideways = Math.abs(dx) - own.width() / 2 > Math.abs(dy) - own.height() / 2;
+        Edge across = dx > 0 ? Edge.RIGHT : Edge.LEFT;
+        Edge along = dy > 0 ? Edge.BOTTOM : Edge.TOP;
+        List<Edge> sides = new ArrayList<>(sideways ? List.of(across, along) : List.of(along, across));
+        Stream.of(Edge.values()).filter(edge -> !sides.contains(edge)).forEach(sides::add);
+        List<Box> places = sides.stream().map(edge -> new Box(
+                Math.round(edge == Edge.RIGHT ? own.right() + SIGN_AWAY : edge == Edge.LEFT ? own.x() - SIGN_AWAY - SIGN : own.centreX() - SIGN / 2),
+                Math.round(edge == Edge.BOTTOM ? own.bottom() + SIGN_AWAY : edge == Edge.TOP ? own.y() - SIGN_AWAY - SIGN : own.centreY() - SIGN / 2), SIGN, SIGN)).toList();
+        return places.stream().filter(place -> laid.values().stream().noneMatch(card -> card.box().overlaps(place.grown(SIGN_ROOM)) && !card.box().equals(own)))
+                .findFirst().orElse(places.getFirst());
+    }
+
+    private List<Draft> drafts(Design design, Derivation derivation, Relationship relationship, Map<OwnerId, Card> laid, Sheet sheet, Map<RelationshipId, SignAt> signs) {
         Card first = laid.get(relationship.first().entity());
         Card second = laid.get(relationship.second().entity());
         if (first == null || second == null) {
             return List.of();
         }
         String id = relationship.id().value();
+        String stated = derivation.stated(relationship.id()).value();
+        if (signs.containsKey(relationship.id())) {
+            SignAt sign = signs.get(relationship.id());
+            return List.of(new Draft(new Link(id, sign.category(), sign.box(), second.owner().value(), second.box(), sheet.line(id)), stated, true, true,
+                    Ending.PLAIN, Ending.PLAIN, ""));
+        }
         Optional<Card> bridge = Optional.ofNullable(laid.get(relationship.id()));
         if (bridge.isPresent()) {
-            return List.of(half(relationship, Side.FIRST, first, bridge.get()), half(relationship, Side.SECOND, second, bridge.get()));
+            return List.of(half(relationship, Side.FIRST, first, bridge.get(), sheet), half(relationship, Side.SECOND, second, bridge.get(), sheet));
         }
         Side reader = relationship.parent().orElse(Side.FIRST);
-        String own = relationship.attributes().isEmpty() ? "" : " (" + String.join(", ", relationship.attributes().stream().map(attribute -> attribute.name()).toList()) + ")";
-        return List.of(new Draft(new Link(id, first.owner().value(), first.box(), second.owner().value(), second.box()), relationship,
-                design.identifying(relationship), relationship.first().cardinality(), relationship.second().cardinality(), relationship.end(reader).verb() + own));
+        String own = relationship.attributes().isEmpty() ? "" : " (" + String.join(", ", relationship.attributes().stream().map(Attribute::name).toList()) + ")";
+        return List.of(new Draft(new Link(id, first.owner().value(), first.box(), second.owner().value(), second.box(), sheet.line(id)), stated,
+                design.identifying(relationship), false, ending(design, relationship, Side.FIRST), ending(design, relationship, Side.SECOND),
+                relationship.end(reader).verb() + own));
+    }
+
+    private static Ending ending(Design design, Relationship relationship, Side side) {
+        boolean child = relationship.child().equals(Optional.of(side));
+        return new Ending(relationship.end(side).cardinality(), child, design.assumptionsAt(relationship.id(), side).stream().map(Assumption::number).toList(),
+                child && design.exclusions().stream().anyMatch(exclusion -> exclusion.alternatives().contains(relationship.id())));
     }
 
     /** One of the two one-to-many lines at a bridge table: the outer end is exactly one, the inner keeps the minimum of the many-to-many. */
-    private static Draft half(Relationship relationship, Side side, Card parent, Card bridge) {
+    private static Draft half(Relationship relationship, Side side, Card parent, Card bridge, Sheet sheet) {
         Cardinality inner = new Cardinality(relationship.end(side.other()).cardinality().min(), Cardinality.MANY);
-        return new Draft(new Link(relationship.id() + (side == Side.FIRST ? "-first" : "-second"), parent.owner().value(), parent.box(), bridge.owner().value(),
-                bridge.box()), relationship, true, Cardinality.EXACTLY_ONE, inner, "");
+        String id = relationship.id() + (side == Side.FIRST ? "-first" : "-second");
+        return new Draft(new Link(id, parent.owner().value(), parent.box(), bridge.owner().value(), bridge.box(), sheet.line(id)), relationship.id().value(), true, false,
+                new Ending(Cardinality.EXACTLY_ONE, false, List.of(), false), new Ending(inner, true, List.of(), false), "");
     }
 
     private static Line line(Draft draft, Route route, LabelPlacer labels) {
         List<Label> texts = draft.text().isEmpty() ? List.of() : List.of(labels.place(draft.text(), route.points()));
-        return new Line(draft.link().id(), draft.relationship().id().value(), draft.solid(), route.points(),
-                new LineEnd(draft.link().firstCard(), route.firstSide(), draft.first().optional(), draft.first().many()),
-                new LineEnd(draft.link().secondCard(), route.secondSide(), draft.second().optional(), draft.second().many()), texts);
+        return new Line(draft.link().id(), draft.stated(), draft.solid(), draft.plain(), !draft.link().shape().bends().isEmpty(), route.points(),
+                end(draft.link().firstCard(), route.firstSide(), draft.first(), draft.second()), end(draft.link().secondCard(), route.secondSide(), draft.second(), draft.first()),
+                texts, Optional.empty());
+    }
+
+    private static LineEnd end(String card, Edge side, Ending own, Ending other) {
+        return new LineEnd(card, side, own.cardinality(), other.cardinality(), own.child(), own.assumptions(), own.alternative());
     }
 }

@@ -7,6 +7,7 @@ import java.util.OptionalInt;
 /** The colours of a drawing. */
 final class Ink {
     static final String PAPER = "#FBF9F4";
+    static final String NOTE = "#FFF9E3";
     static final String CARD = "#FFFEFB";
     static final String INK = "#20242B";
     static final String SECOND = "#59606B";

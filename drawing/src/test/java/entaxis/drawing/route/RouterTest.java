@@ -2,13 +2,31 @@ package entaxis.drawing.route;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.CardSide;
+import entaxis.core.design.Design;
+import entaxis.core.design.LineShape;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.Place;
+import entaxis.core.design.Side;
+import entaxis.core.design.Target;
+import entaxis.core.random.RandomDesigns;
+import entaxis.core.sql.Dialect;
 import entaxis.drawing.geometry.Box;
 import entaxis.drawing.geometry.Edge;
 import entaxis.drawing.geometry.Point;
+import entaxis.drawing.layout.AutoLayout;
+import entaxis.drawing.quality.Quality;
+import entaxis.drawing.scene.Card;
+import entaxis.drawing.scene.Lens;
+import entaxis.drawing.scene.Scene;
+import entaxis.drawing.scene.SceneMaker;
+import entaxis.drawing.text.TextMeasure;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -126,5 +144,55 @@ class RouterTest {
             links.add(link("l" + i, boxes, "c" + random.nextInt(boxes.size()), "c" + random.nextInt(boxes.size())));
         }
         return links;
+    }
+
+    @Test
+    void aLineLeavesFromTheSideThatWasChosen() {
+        Map<String, Box> boxes = Map.of("a", new Box(0, 0, 100, 80), "b", new Box(300, 20, 100, 80));
+        LineShape shape = LineShape.FREE.leaving(Side.FIRST, Optional.of(CardSide.BOTTOM)).leaving(Side.SECOND, Optional.of(CardSide.TOP));
+        Route route = new Router().route(boxes, List.of(new Link("l", "a", boxes.get("a"), "b", boxes.get("b"), shape))).get("l");
+        assertThat(route.firstSide()).isEqualTo(Edge.BOTTOM);
+        assertThat(onEdge(boxes.get("b"), route.points().getLast(), Edge.TOP)).isTrue();
+    }
+
+    /** Corners set by hand stay where they are; the outer stretches follow the cards. */
+    @Test
+    void cornersSetByHandStayWhenACardMoves() {
+        LineShape shape = new LineShape(Optional.of(CardSide.RIGHT), Optional.of(CardSide.LEFT), List.of(new Place(140, 40), new Place(140, 400), new Place(260, 400), new Place(260, 60)));
+        Router router = new Router();
+        for (int y : new int[] {20, 90, -40}) {
+            Map<String, Box> boxes = Map.of("a", new Box(0, 0, 100, 80), "b", new Box(300, y, 100, 80));
+            Route route = router.route(boxes, List.of(new Link("l", "a", boxes.get("a"), "b", boxes.get("b"), shape))).get("l");
+            assertThat(route.points()).contains(new Point(140, 400), new Point(260, 400)).hasSize(6);
+            assertThat(onEdge(boxes.get("b"), route.points().getLast(), Edge.LEFT)).isTrue();
+        }
+    }
+
+    /** Corners that no longer fit the sides are not drawn askew: the router finds a way of its own. */
+    @Test
+    void cornersThatDoNotFitAreLeftOut() {
+        Map<String, Box> boxes = Map.of("a", new Box(0, 0, 100, 80), "b", new Box(300, 20, 100, 80));
+        LineShape shape = new LineShape(Optional.of(CardSide.RIGHT), Optional.of(CardSide.LEFT), List.of(new Place(-200, 40), new Place(-200, 70)));
+        Route route = new Router().route(boxes, List.of(new Link("l", "a", boxes.get("a"), "b", boxes.get("b"), shape))).get("l");
+        assertThat(route.points()).doesNotContain(new Point(-200, 40));
+    }
+
+    /** An inner stretch gives way to one that touches a card. */
+    @Test
+    void linesDoNotLieOnTheEndsOfOthers() {
+        for (int seed = 0; seed < 12; seed++) {
+            Design design = RandomDesigns.design(seed, 16);
+            for (Lens lens : Lens.values()) {
+                Scene scene = new SceneMaker(lens, new TextMeasure()).make(design, Derivation.of(design), design.sheet(), Dialect.of(Target.POSTGRESQL));
+                Map<OwnerId, Place> places = AutoLayout.arrange(scene);
+                Design arranged = design.with(design.sheet().withPlaces(places));
+                Scene after = new SceneMaker(lens, new TextMeasure()).make(arranged, Derivation.of(arranged), arranged.sheet(), Dialect.of(Target.POSTGRESQL));
+                Map<String, List<Point>> ways = new LinkedHashMap<>();
+                after.lines().forEach(line -> ways.put(line.id(), line.points()));
+                Quality quality = Quality.of(after.cards().stream().map(Card::box).toList(), ways);
+                assertThat(quality.through()).as("seed %d, %s: through cards", seed, lens).isZero();
+                assertThat(quality.shared()).as("seed %d, %s: on each other", seed, lens).isZero();
+            }
+        }
     }
 }

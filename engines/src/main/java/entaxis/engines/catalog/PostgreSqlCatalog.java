@@ -1,6 +1,7 @@
 package entaxis.engines.catalog;
 
 import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
@@ -8,8 +9,16 @@ import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition.FieldDefinition;
+import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
 import java.sql.Array;
@@ -22,6 +31,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** Reads the tables of a PostgreSQL schema. PostgreSQL manual, chapter “System Catalogs”: pg_class, pg_attribute, pg_constraint. */
 public final class PostgreSqlCatalog {
@@ -31,9 +41,13 @@ public final class PostgreSqlCatalog {
             where n.nspname = ? and c.relkind in ('r', 'p') order by c.oid""";
     private static final String COLUMNS = """
             select c.relname, a.attname, format_type(a.atttypid, a.atttypmod), a.attnotnull, pg_get_expr(d.adbin, d.adrelid), a.attidentity::text,
-                   coalesce(col_description(c.oid, a.attnum), '')
+                   coalesce(col_description(c.oid, a.attnum), ''), s.seqstart, s.seqincrement, pg_get_expr(g.adbin, g.adrelid), t.typnamespace = n.oid, t.typname
             from pg_attribute a join pg_class c on c.oid = a.attrelid join pg_namespace n on n.oid = c.relnamespace
             left join pg_attrdef d on d.adrelid = a.attrelid and d.adnum = a.attnum and a.attgenerated = ''
+            left join pg_attrdef g on g.adrelid = a.attrelid and g.adnum = a.attnum and a.attgenerated <> ''
+            left join pg_depend p on p.refobjid = c.oid and p.refobjsubid = a.attnum and p.classid = 'pg_class'::regclass and p.deptype = 'i' and a.attidentity <> ''
+            left join pg_sequence s on s.seqrelid = p.objid
+            join pg_type t on t.oid = a.atttypid
             where n.nspname = ? and c.relkind in ('r', 'p') and a.attnum > 0 and not a.attisdropped order by c.oid, a.attnum""";
     private static final String CONSTRAINTS = """
             select c.relname, k.conname, k.contype::text, pg_get_constraintdef(k.oid), r.relname,
@@ -43,6 +57,21 @@ public final class PostgreSqlCatalog {
             from pg_constraint k join pg_class c on c.oid = k.conrelid join pg_namespace n on n.oid = c.relnamespace
             left join pg_class r on r.oid = k.confrelid
             where n.nspname = ? and k.contype in ('p', 'u', 'f', 'c') order by c.oid, k.oid""";
+
+    private static final String INDEXES = """
+            select c.relname, i.relname, x.indisunique,
+                   array(select a.attname::text from unnest(x.indkey) with ordinality u(num, ord) join pg_attribute a on a.attrelid = c.oid and a.attnum = u.num order by u.ord),
+                   array(select (u.opt & 1)::int from unnest(x.indoption) with ordinality u(opt, ord) order by u.ord)
+            from pg_index x join pg_class c on c.oid = x.indrelid join pg_class i on i.oid = x.indexrelid join pg_namespace n on n.oid = c.relnamespace
+            where n.nspname = ? and not exists (select 1 from pg_constraint k where k.conindid = x.indexrelid) order by x.indexrelid""";
+    private static final String TYPES = """
+            select t.typname, t.typtype::text, format_type(t.typbasetype, t.typtypmod), t.typdefault, coalesce(obj_description(t.oid, 'pg_type'), ''),
+                   array(select e.enumlabel::text from pg_enum e where e.enumtypid = t.oid order by e.enumsortorder), k.conname, pg_get_constraintdef(k.oid),
+                   array(select a.attname::text from pg_attribute a where a.attrelid = t.typrelid and a.attnum > 0 order by a.attnum),
+                   array(select format_type(a.atttypid, a.atttypmod) from pg_attribute a where a.attrelid = t.typrelid and a.attnum > 0 order by a.attnum)
+            from pg_type t join pg_namespace n on n.oid = t.typnamespace left join pg_class c on c.oid = t.typrelid
+            left join pg_constraint k on k.contypid = t.oid and k.contype = 'c'
+            where n.nspname = ? and (t.typtype in ('d', 'e') or t.typtype = 'c' and c.relkind = 'c') order by t.oid""";
 
     private PostgreSqlCatalog() { }
 
@@ -54,6 +83,7 @@ public final class PostgreSqlCatalog {
         private final List<UniqueKey> uniqueKeys = new ArrayList<>();
         private final List<CheckRule> checks = new ArrayList<>();
         private final List<ForeignKey> foreignKeys = new ArrayList<>();
+        private final List<TableIndex> indexes = new ArrayList<>();
 
         Draft(String comment) {
             this.comment = comment;
@@ -68,13 +98,56 @@ public final class PostgreSqlCatalog {
     public static Schema read(Connection connection, String schema) throws SQLException {
         Map<String, Draft> drafts = new LinkedHashMap<>();
         each(connection, TABLES, schema, row -> drafts.put(row.getString(1), new Draft(row.getString(2))));
-        each(connection, COLUMNS, schema, row -> drafts.get(row.getString(1)).columns.add(new Column(Optional.empty(), row.getString(2), type(row.getString(3)),
-                row.getBoolean(4), Optional.ofNullable(row.getString(5)), identity(row.getString(6)), row.getString(7))));
+        each(connection, COLUMNS, schema, row -> drafts.get(row.getString(1)).columns.add(new Column(Optional.empty(), row.getString(2),
+                row.getBoolean(11) ? new UserType(row.getString(12)) : type(row.getString(3)), row.getBoolean(4), Optional.ofNullable(row.getString(5)), identity(row.getString(6)),
+                numbering(row), Optional.ofNullable(row.getString(10)), row.getString(7))));
         each(connection, CONSTRAINTS, schema, row -> constraint(drafts.get(row.getString(1)), row));
+        each(connection, INDEXES, schema, row -> drafts.get(row.getString(1)).indexes.add(index(row)));
+        List<TypeDefinition> types = new ArrayList<>();
+        each(connection, TYPES, schema, row -> types.add(definition(row, schema)));
         List<Table> tables = new ArrayList<>();
         drafts.forEach((name, draft) -> tables.add(new Table(Optional.empty(), name, draft.columns, draft.primaryKey, draft.uniqueKeys, draft.checks,
-                draft.foreignKeys, draft.comment)));
-        return new Schema(tables);
+                draft.foreignKeys, draft.indexes, draft.comment)));
+        return new Schema(types, tables);
+    }
+
+    private static Optional<Numbering> numbering(ResultSet row) throws SQLException {
+        Numbering numbers = new Numbering(row.getLong(8), row.getLong(9));
+        return row.getString(6).isEmpty() || numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers);
+    }
+
+    private static TableIndex index(ResultSet row) throws SQLException {
+        List<String> names = names(row.getArray(4));
+        Integer[] falling = (Integer[]) row.getArray(5).getArray();
+        return new TableIndex(row.getString(2), row.getBoolean(3), IntStream.range(0, names.size()).mapToObj(i -> new IndexColumn(names.get(i), falling[i] == 1)).toList());
+    }
+
+    private static TypeDefinition definition(ResultSet row, String schema) throws SQLException {
+        String name = row.getString(1);
+        String comment = row.getString(5);
+        return switch (row.getString(2)) {
+            case "d" -> new DomainDefinition(name, type(row.getString(3)), Optional.ofNullable(row.getString(4)),
+                    Optional.ofNullable(row.getString(7)).map(rule -> new CheckRule(rule, condition(row))), comment);
+            case "e" -> new EnumDefinition(name, names(row.getArray(6)), comment);
+            default -> {
+                List<String> fields = names(row.getArray(9));
+                List<String> fieldTypes = names(row.getArray(10));
+                yield new StructureDefinition(name, IntStream.range(0, fields.size()).mapToObj(i -> new FieldDefinition(fields.get(i), used(fieldTypes.get(i), schema))).toList(),
+                        comment);
+            }
+        };
+    }
+
+    private static String condition(ResultSet row) {
+        try {
+            return row.getString(8).replaceFirst("^CHECK \\((.*)\\)$", "$1");
+        } catch (SQLException e) {
+            throw new IllegalStateException("the catalog's answer cannot be read", e);
+        }
+    }
+
+    private static SqlType used(String text, String schema) {
+        return text.startsWith(schema + ".") ? new UserType(text.substring(schema.length() + 1)) : type(text);
     }
 
     private static void constraint(Draft draft, ResultSet row) throws SQLException {

@@ -1,2 +1,3 @@
 /** What a running database holds, read from its catalog. */
 package entaxis.engines.catalog;
+

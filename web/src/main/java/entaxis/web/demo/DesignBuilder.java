@@ -7,7 +7,6 @@ import entaxis.core.change.Outcome.Refused;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
-import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
@@ -99,12 +98,11 @@ final class DesignBuilder {
 
     private List<Change.NewAttribute> attributes(String lines) {
         List<Change.NewAttribute> added = new ArrayList<>();
-        for (AttributeLine.Reading reading : AttributeLineReader.readAll(lines)) {
+        for (AttributeLine.Reading reading : AttributeLineReader.readAll(lines, design::typeNamed)) {
             if (!(reading instanceof Understood(AttributeLine line))) {
                 throw new IllegalStateException(reading.toString());
             }
-            added.add(new Change.NewAttribute(new Attribute(new AttributeId("a" + ++next), line.name(), line.type(), line.required(), line.defaultValue(), line.check(),
-                    line.identity(), line.meaning()), line.primaryKey(), line.unique()));
+            added.add(new Change.NewAttribute(line.attribute(new AttributeId("a" + ++next)), line.primaryKey(), line.unique()));
         }
         return added;
     }

@@ -1,2 +1,3 @@
 /** The demo: a made-up seed vault. */
 package entaxis.web.demo;
+

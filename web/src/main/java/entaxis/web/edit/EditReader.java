@@ -3,26 +3,30 @@ package entaxis.web.edit;
 import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
+import entaxis.core.change.SheetAspect;
 import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
-import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
-import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Facts;
+import entaxis.core.design.Note;
+import entaxis.core.design.NoteId;
 import entaxis.core.design.OwnerId;
-import entaxis.core.design.Paper;
+import entaxis.core.design.Picture;
+import entaxis.core.design.PictureId;
 import entaxis.core.design.Place;
 import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
+import entaxis.core.design.Sheet;
 import entaxis.core.design.Side;
 import entaxis.core.design.SqlName;
 import entaxis.core.design.Target;
+import entaxis.core.sentence.Counts;
+import entaxis.core.sentence.NewRelationships;
 import entaxis.core.sql.AttributeLine;
 import entaxis.core.sql.AttributeLineReader;
 import entaxis.core.type.SqlType;
@@ -35,7 +39,6 @@ import entaxis.web.store.NewId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -48,8 +51,9 @@ import java.util.regex.Pattern;
 public final class EditReader {
     private static final Pattern KEY = Pattern.compile("(?i)(\\d{1,3})?((?:[\\s,;]*AK\\d{1,2})*)");
     private static final Pattern ALTERNATE = Pattern.compile("(?i)AK(\\d+)");
-    private static final Pattern CARD = Pattern.compile("([er][0-9a-z]+):(-?\\d{1,7}),(-?\\d{1,7})");
-    private static final Pattern IDENTITY = Pattern.compile("(?i)generated\\s+(always|by\\s+default)\\s+as\\s+identity");
+    private static final Pattern CARD = Pattern.compile("([erni][0-9a-z]{1,24}):(-?\\d{1,7}),(-?\\d{1,7})");
+    private static final Pattern GENERATED = Pattern.compile("(?i)generated\\b");
+    private static final Pattern CONSTRAINT = Pattern.compile("(?i)constraint\\b");
 
     private final Design design;
     private final EditForm form;
@@ -70,11 +74,10 @@ public final class EditReader {
 
     private EditReading read() {
         return switch (form.kind()) {
-            case "facts.name" -> facts(form.value(), design.facts().target(), design.facts().title(), design.facts().author());
-            case "facts.target" -> facts(design.facts().name(), Target.valueOf(form.value()), design.facts().title(), design.facts().author());
-            case "facts.title" -> facts(design.facts().name(), design.facts().target(), form.value().strip(), design.facts().author());
-            case "facts.author" -> facts(design.facts().name(), design.facts().target(), design.facts().title(), form.value().strip());
-            case "paper" -> paper();
+            case "facts.name" -> facts(design.facts().named(form.value().strip()));
+            case "facts.target" -> facts(design.facts().on(Target.valueOf(form.value())));
+            case "facts.title" -> facts(design.facts().titled(form.value().strip()));
+            case "facts.author" -> facts(design.facts().by(form.value().strip()));
             case "entity.add" -> addEntity();
             case "entity.name" -> plain(new Change.RenameEntity(form.entity(), form.value()));
             case "entity.meaning" -> plain(new Change.DescribeEntity(form.entity(), form.value()));
@@ -92,7 +95,8 @@ public final class EditReader {
             case "attribute.remove" -> plain(new Change.RemoveAttribute(form.owner(), form.attribute()));
             case "relationship.add" -> addRelationship();
             case "relationship.verb" -> aspect(new RelationshipAspect.Verb(form.side(), form.value()));
-            case "relationship.many" -> aspect(new RelationshipAspect.HowMany(form.side(), cardinality(form.value())));
+            case "relationship.many" -> Counts.read(form.value()).<EditReading>map(count -> aspect(new RelationshipAspect.HowMany(form.side(), count)))
+                    .orElseGet(() -> Faulty.of("many", "“" + form.value().strip() + "” is no number. Say exactly one, zero or one, one or more, zero or more, or numbers such as 2 to 5."));
             case "relationship.identifying" -> aspect(new RelationshipAspect.Identifying(form.yes()));
             case "relationship.role" -> aspect(new RelationshipAspect.Role(form.side(), form.value()));
             case "relationship.column" -> column();
@@ -103,30 +107,32 @@ public final class EditReader {
             case "relationship.turn" -> plain(new Change.TurnRound(form.relationship()));
             case "relationship.remove" -> new Read(new Change.RemoveRelationship(form.relationship()), Optional.of(""));
             case "cards.place" -> place();
-            default -> throw new IllegalArgumentException("no such edit");
+            default -> elsewhere();
         };
     }
 
-    private static Read plain(Change change) {
+    private EditReading elsewhere() {
+        String subject = form.kind().replaceFirst("\\..*", "");
+        return switch (subject) {
+            case "sheet", "cards", "line", "note", "picture" -> new SheetEditReader(design, form).read();
+            case "table", "key" -> new TableEditReader(design, form).read();
+            case "type", "naming" -> new TypeEditReader(design, form).read();
+            case "category", "exclusion", "assumption" -> new KindEditReader(design, form).read();
+            default -> new RelatedEditReader(design, form).read();
+        };
+    }
+
+    static Read plain(Change change) {
         return new Read(change, Optional.empty());
     }
 
-    private EditReading facts(String name, Target target, String title, String author) {
-        return plain(new Change.SetFacts(new Facts(name.strip(), target, title, author)));
-    }
-
-    private EditReading paper() {
-        Paper now = design.sheet().paper();
-        return plain(new Change.SetPaper(design.sheet().id(), switch (form.value()) {
-            case "landscape" -> new Paper(now.size(), true);
-            case "upright" -> new Paper(now.size(), false);
-            default -> new Paper(Paper.Size.valueOf(form.value()), now.landscape());
-        }));
+    private static EditReading facts(Facts facts) {
+        return plain(new Change.SetFacts(facts));
     }
 
     private EditReading addEntity() {
         EntityId id = new EntityId(NewId.of('e'));
-        return new Read(new Change.AddEntity(Entity.named(id, form.value()), design.sheet().id(), new Place(form.number("x"), form.number("y"))), Optional.of(id.value()));
+        return new Read(new Change.AddEntity(Entity.named(id, form.value()), form.sheet(design).id(), new Place(form.number("x"), form.number("y"))), Optional.of(id.value()));
     }
 
     private EditReading area() {
@@ -143,15 +149,15 @@ public final class EditReader {
     }
 
     private EditReading addAttributes() {
-        List<AttributeLine.Reading> readings = AttributeLineReader.readAll(form.value());
+        List<AttributeLine.Reading> readings = AttributeLineReader.readAll(form.value(), design::typeNamed);
         List<Change.NewAttribute> added = new ArrayList<>();
         for (AttributeLine.Reading reading : readings) {
             switch (reading) {
                 case AttributeLine.Fault(int line, int column, String message) -> {
                     return Faulty.of("value", (readings.size() > 1 ? "Line " + line + ", character " : "Character ") + column + ": " + message);
                 }
-                case AttributeLine.Understood(AttributeLine line) -> added.add(new Change.NewAttribute(new Attribute(new AttributeId(NewId.of('a')), line.name(),
-                        line.type(), line.required(), line.defaultValue(), line.check(), line.identity(), line.meaning()), line.primaryKey(), line.unique()));
+                case AttributeLine.Understood(AttributeLine line) -> added.add(new Change.NewAttribute(
+                        line.attribute(new AttributeId(NewId.of('a'))), line.primaryKey(), line.unique()));
             }
         }
         return added.isEmpty() ? Faulty.of("value", "Type an attribute, as in: received_on date not null -- day it reached us")
@@ -167,38 +173,65 @@ public final class EditReader {
     }
 
     private EditReading type() {
-        return switch (TypeReader.read(form.value())) {
+        return switch (TypeReader.read(form.value(), design::typeNamed)) {
             case Known(SqlType type) -> aspect(new AttributeAspect.Type(type));
             case Unknown(String message) -> Faulty.of("type", message);
         };
     }
 
-    /** The default field also takes the words that make the engine number the attribute. */
+    /** The default field also takes the words that make the engine number or compute the attribute. */
     private EditReading defaultValue() {
         String text = form.value().strip();
-        Matcher identity = IDENTITY.matcher(text);
         Attribute now = design.attribute(form.owner(), form.attribute()).orElse(Attribute.of(form.attribute(), "", SqlType.largeText()));
-        List<Change> changes = new ArrayList<>();
-        boolean numbered = identity.matches();
-        if (!numbered && AttributeLineReader.expressionFault(text).isPresent()) {
+        Attribute.Identity identity = Attribute.Identity.NONE;
+        Optional<Attribute.Numbering> numbering = Optional.empty();
+        Optional<String> generated = Optional.empty();
+        if (GENERATED.matcher(text).lookingAt()) {
+            switch (AttributeLineReader.read("x integer " + text)) {
+                case AttributeLine.Fault(int line, int column, String message) -> {
+                    return Faulty.of("default", message);
+                }
+                case AttributeLine.Understood(AttributeLine line) -> {
+                    identity = line.identity();
+                    numbering = line.numbering();
+                    generated = line.generated();
+                }
+            }
+        } else if (AttributeLineReader.expressionFault(text).isPresent()) {
             return Faulty.of("default", AttributeLineReader.expressionFault(text).get());
         }
-        if (now.identity() != Attribute.Identity.NONE && !numbered) {
-            changes.add(new Change.AlterAttribute(form.owner(), form.attribute(), new AttributeAspect.Numbered(Attribute.Identity.NONE)));
+        boolean made = identity != Attribute.Identity.NONE || generated.isPresent();
+        List<Change> changes = new ArrayList<>();
+        boolean wasMade = now.identity() != Attribute.Identity.NONE || now.generated().isPresent();
+        if (wasMade) {
+            changes.add(alter(new AttributeAspect.Numbers(Attribute.Identity.NONE, Optional.empty())));
+            changes.add(alter(new AttributeAspect.Generated(Optional.empty())));
         }
-        changes.add(new Change.AlterAttribute(form.owner(), form.attribute(), new AttributeAspect.Default(numbered || text.isEmpty() ? Optional.empty() : Optional.of(text))));
-        if (numbered) {
-            boolean always = identity.group(1).toLowerCase(Locale.ROOT).equals("always");
-            changes.add(new Change.AlterAttribute(form.owner(), form.attribute(),
-                    new AttributeAspect.Numbered(always ? Attribute.Identity.ALWAYS : Attribute.Identity.BY_DEFAULT)));
+        changes.add(alter(new AttributeAspect.Default(made || text.isEmpty() ? Optional.empty() : Optional.of(text))));
+        if (identity != Attribute.Identity.NONE) {
+            changes.add(alter(new AttributeAspect.Numbers(identity, numbering)));
+        }
+        if (generated.isPresent()) {
+            changes.add(alter(new AttributeAspect.Generated(generated)));
         }
         return plain(changes.size() == 1 ? changes.getFirst() : new Change.Several(changes));
     }
 
+    private Change alter(AttributeAspect aspect) {
+        return new Change.AlterAttribute(form.owner(), form.attribute(), aspect);
+    }
+
+    /** The check field takes a condition, or a whole constraint with its name. */
     private EditReading check() {
         String text = form.value().strip();
+        if (CONSTRAINT.matcher(text).lookingAt()) {
+            return switch (AttributeLineReader.read("x integer " + text)) {
+                case AttributeLine.Fault(int line, int column, String message) -> Faulty.of("check", message);
+                case AttributeLine.Understood(AttributeLine line) -> aspect(new AttributeAspect.CheckAs(line.checkName(), line.check()));
+            };
+        }
         return AttributeLineReader.expressionFault(text).<EditReading>map(message -> Faulty.of("check", message))
-                .orElseGet(() -> aspect(new AttributeAspect.Check(text.isEmpty() ? Optional.empty() : Optional.of(text))));
+                .orElseGet(() -> aspect(new AttributeAspect.CheckAs("", text.isEmpty() ? Optional.empty() : Optional.of(text))));
     }
 
     /** A key cell: the rank in the primary key and the numbers of alternate keys, such as “2”, “AK1” or “1 AK2”. */
@@ -225,36 +258,35 @@ public final class EditReader {
             return Faulty.of("second", "There is no entity “" + wanted + "”. Type the name of one that is there, or make it first (E).");
         }
         RelationshipId id = new RelationshipId(NewId.of('r'));
-        boolean recursive = second.get().id().equals(first);
-        Relationship relationship = Relationship.between(id,
-                End.of(first, recursive ? Cardinality.ZERO_OR_ONE : Cardinality.EXACTLY_ONE, "has").role(recursive ? "parent" : ""),
-                End.of(second.get().id(), Cardinality.ZERO_OR_MORE, "belongs to"));
-        return new Read(new Change.AddRelationship(relationship, false), Optional.of(id.value()));
+        return new Read(new Change.AddRelationship(NewRelationships.between(id, first, second.get().id()), false), Optional.of(id.value()));
     }
 
     private EditReading column() {
         return aspect(new RelationshipAspect.ColumnName(form.side(), ColumnPath.of(form.text("path")), form.value()));
     }
 
-    private static Cardinality cardinality(String word) {
-        return switch (word) {
-            case "one" -> Cardinality.EXACTLY_ONE;
-            case "maybe" -> Cardinality.ZERO_OR_ONE;
-            case "some" -> Cardinality.ONE_OR_MORE;
-            case "any" -> Cardinality.ZERO_OR_MORE;
-            default -> throw new IllegalArgumentException("no such cardinality");
-        };
-    }
-
     private EditReading place() {
+        Sheet sheet = form.sheet(design);
         Map<OwnerId, Place> places = new HashMap<>();
+        List<Change> changes = new ArrayList<>();
         for (String card : form.value().split(";")) {
             Matcher matcher = CARD.matcher(card);
             if (!matcher.matches()) {
                 throw new IllegalArgumentException("no such place");
             }
-            places.put(OwnerId.of(matcher.group(1)), new Place(Integer.parseInt(matcher.group(2)), Integer.parseInt(matcher.group(3))));
+            Place place = new Place(Integer.parseInt(matcher.group(2)), Integer.parseInt(matcher.group(3)));
+            String id = matcher.group(1);
+            switch (id.charAt(0)) {
+                case 'n' -> sheet.notes().find(new NoteId(id)).ifPresent(note -> changes.add(new Change.AlterSheet(sheet.id(),
+                        new SheetAspect.PutNote(new Note(note.id(), note.text(), place, note.width())))));
+                case 'i' -> sheet.pictures().find(new PictureId(id)).ifPresent(picture -> changes.add(new Change.AlterSheet(sheet.id(),
+                        new SheetAspect.PutPicture(new Picture(picture.id(), picture.content(), picture.title(), place, picture.width(), picture.height())))));
+                default -> places.put(OwnerId.of(id), place);
+            }
         }
-        return plain(new Change.PlaceCards(design.sheet().id(), places));
+        if (!places.isEmpty()) {
+            changes.add(new Change.PlaceCards(sheet.id(), places));
+        }
+        return plain(changes.size() == 1 ? changes.getFirst() : new Change.Several(changes));
     }
 }

@@ -16,7 +16,8 @@ public sealed interface EditReading {
 
     /** What was typed cannot be understood. */
     record Faulty(List<Problem> problems) implements EditReading {
-        static Faulty of(String field, String message) {
+        /** One thing that cannot be understood. */
+        public static Faulty of(String field, String message) {
             return new Faulty(List.of(new Problem(field, message)));
         }
     }

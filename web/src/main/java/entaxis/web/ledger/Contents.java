@@ -12,9 +12,10 @@ public record Contents(List<Group> groups) {
     /**
      * One subject area.
      *
+     * @param id  identity of the area; empty for none
      * @param hue number of its colour, -1 for none
      */
-    public record Group(String name, int hue, List<Entry> entries) { }
+    public record Group(String id, String name, int hue, List<Entry> entries) { }
 
     /** One entity. */
     public record Entry(String id, String name) { }
@@ -23,15 +24,15 @@ public record Contents(List<Group> groups) {
     public static Contents of(Design design) {
         List<Group> groups = new ArrayList<>();
         for (Area area : design.areas()) {
-            add(groups, area.name(), area.hue(), entries(design, Optional.of(area)));
+            add(groups, area.id().value(), area.name(), area.hue(), entries(design, Optional.of(area)));
         }
-        add(groups, groups.isEmpty() ? "Entities" : "Other", -1, entries(design, Optional.empty()));
+        add(groups, "", groups.isEmpty() ? "Entities" : "Other", -1, entries(design, Optional.empty()));
         return new Contents(groups);
     }
 
-    private static void add(List<Group> groups, String name, int hue, List<Entry> entries) {
+    private static void add(List<Group> groups, String id, String name, int hue, List<Entry> entries) {
         if (!entries.isEmpty()) {
-            groups.add(new Group(name, hue, entries));
+            groups.add(new Group(id, name, hue, entries));
         }
     }
 

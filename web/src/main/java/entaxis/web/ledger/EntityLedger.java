@@ -17,6 +17,7 @@ import entaxis.core.design.Side;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.sentence.Sentence;
+import entaxis.core.sql.AttributeLineWriter;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -26,8 +27,10 @@ import java.util.stream.Collectors;
  * @param area          name of its subject area; empty for none
  * @param rows          own attributes and the columns that relationships make, in the order of the table
  * @param relationships the sentences that begin with it
+ * @param lines         its attributes as lines of text, to be copied
  */
-public record EntityLedger(String id, String name, String meaning, String area, List<String> areas, List<LedgerRow> rows, List<Reading> relationships) {
+public record EntityLedger(String id, String name, String meaning, String area, List<String> areas, List<LedgerRow> rows, List<Reading> relationships,
+        List<String> lines) {
 
     /** A relationship read from the entity. */
     public record Reading(String id, String sentence) { }
@@ -35,20 +38,21 @@ public record EntityLedger(String id, String name, String meaning, String area, 
     /** The ledger of an entity. */
     public static EntityLedger of(Design design, Derivation derivation, Entity entity) {
         return new EntityLedger(entity.id().value(), entity.name(), entity.meaning(), entity.area().flatMap(design.areas()::find).map(Area::name).orElse(""),
-                design.areas().stream().map(Area::name).toList(), rows(design, derivation.table(entity.id()).orElseThrow(), entity.id(), entity),
+                design.areas().stream().map(Area::name).toList(), rows(design, derivation.stated().table(entity.id()).orElseThrow(), entity.id(), entity),
                 design.relationshipsOf(entity.id()).map(relationship -> new Reading(relationship.id().value(),
-                        Sentence.of(design, relationship, relationship.first().entity().equals(entity.id()) ? Side.FIRST : Side.SECOND).text())).toList());
+                        Sentence.of(design, relationship, relationship.first().entity().equals(entity.id()) ? Side.FIRST : Side.SECOND).text())).toList(),
+                entity.attributes().stream().map(new AttributeLineWriter(design)::write).toList());
     }
 
     private static List<LedgerRow> rows(Design design, Table table, OwnerId owner, Entity entity) {
         return table.columns().stream().map(column -> {
             ColumnPath path = column.origin().orElseThrow();
-            return path.migrated() ? foreign(design, entity, column, path) : own(entity, column, design.attribute(owner, path.attribute()).orElseThrow());
+            return path.migrated() ? foreign(design, entity, column, path) : own(design, entity, column, design.attribute(owner, path.attribute()).orElseThrow());
         }).toList();
     }
 
-    private static LedgerRow own(Entity entity, Column column, Attribute attribute) {
-        return LedgerRow.own(attribute, column.required(), keys(entity, new OwnPart(attribute.id())));
+    private static LedgerRow own(Design design, Entity entity, Column column, Attribute attribute) {
+        return LedgerRow.own(design, attribute, column.required(), keys(entity, new OwnPart(attribute.id())));
     }
 
     private static LedgerRow foreign(Design design, Entity entity, Column column, ColumnPath path) {

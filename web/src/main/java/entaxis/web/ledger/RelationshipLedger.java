@@ -1,7 +1,6 @@
 package entaxis.web.ledger;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.End;
@@ -13,7 +12,7 @@ import entaxis.core.design.Side;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.sentence.Sentence;
-import entaxis.core.sentence.Words;
+import entaxis.core.word.Words;
 import java.util.List;
 import java.util.Optional;
 
@@ -25,21 +24,35 @@ import java.util.Optional;
  * @param columns     the columns that it makes
  * @param attributes  a many-to-many's own attributes
  * @param table       name of the table that a many-to-many becomes; empty for others
+ * @param excludable  relationships that could exclude this one
+ * @param proposed    name of the entity that a many-to-many would become
+ * @param kind        whether it leads to a kind of an entity
  */
 public record RelationshipLedger(String id, String title, List<Reading> readings, boolean manyToMany, boolean oneToOne, boolean recursive, boolean identifying,
         boolean mayIdentify, String child, String childName, String onDelete, String onUpdate, boolean canBeNull, List<ReferentialAction> actions,
-        List<MadeColumn> columns, List<LedgerRow> attributes, String name, String table) {
+        List<MadeColumn> columns, List<LedgerRow> attributes, String name, String table, List<Pinned> assumptions, Optional<Alternatives> alternatives,
+        List<Choice> excludable, String proposed, boolean kind) {
 
     /**
      * One sentence with its parts that can be changed.
      *
      * @param side   the end that it is read from
      * @param other  the end whose cardinality it tells
-     * @param number the cardinality as the page's choice names it
+     * @param number the cardinality in words
      * @param role   the role of the end it is read from
+     * @param agreed whether the sentence was agreed as it now is
      */
     public record Reading(String side, String other, String entity, String subject, String verb, String number, String object, String objects, String role,
-            String text) { }
+            String text, boolean agreed) { }
+
+    /** An assumption that decided an end. */
+    public record Pinned(String id, int number, String side, String text) { }
+
+    /** Relationships that exclude each other, this one among them. */
+    public record Alternatives(String id, boolean mandatory, List<String> sentences) { }
+
+    /** Something to choose. */
+    public record Choice(String id, String text) { }
 
     /**
      * A column that the relationship makes.
@@ -54,7 +67,7 @@ public record RelationshipLedger(String id, String title, List<Reading> readings
     public static RelationshipLedger of(Design design, Derivation derivation, Relationship relationship) {
         Optional<Side> child = relationship.child();
         OwnerId holder = child.<OwnerId>map(side -> relationship.end(side).entity()).orElse(relationship.id());
-        Table table = derivation.table(holder).orElseThrow();
+        Table table = derivation.stated().table(holder).orElseThrow();
         List<MadeColumn> columns = table.columns().stream().filter(column -> madeBy(column, relationship))
                 .map(column -> made(design, relationship, table, column)).toList();
         boolean canBeNull = relationship.parent().map(side -> relationship.end(side).cardinality().optional()).orElse(false);
@@ -62,8 +75,35 @@ public record RelationshipLedger(String id, String title, List<Reading> readings
                 List.of(reading(design, relationship, Side.FIRST), reading(design, relationship, Side.SECOND)), relationship.manyToMany(), relationship.oneToOne(),
                 relationship.recursive(), design.identifying(relationship), relationship.mayIdentify(), child.map(Side::name).orElse(""),
                 child.map(side -> entity(design, relationship.end(side))).orElse(""), relationship.onDelete().name(), relationship.onUpdate().name(), canBeNull,
-                List.of(ReferentialAction.values()), columns, relationship.attributes().stream().map(attribute -> LedgerRow.own(attribute, attribute.required(), "")).toList(),
-                relationship.name(), relationship.manyToMany() ? table.name() : "");
+                List.of(ReferentialAction.values()), columns, relationship.attributes().stream().map(attribute -> LedgerRow.own(design, attribute, attribute.required(), "")).toList(),
+                relationship.name(), relationship.manyToMany() ? table.name() : "", assumptions(design, relationship), alternatives(design, relationship),
+                excludable(design, relationship), proposed(design, relationship), design.categoryOf(relationship.id()).isPresent());
+    }
+
+    private static List<Pinned> assumptions(Design design, Relationship relationship) {
+        return design.assumptions().stream().filter(assumption -> assumption.relationship().equals(relationship.id()))
+                .map(assumption -> new Pinned(assumption.id().value(), assumption.number(), assumption.side().name(), assumption.text())).toList();
+    }
+
+    private static Optional<Alternatives> alternatives(Design design, Relationship relationship) {
+        return design.exclusions().stream().filter(exclusion -> exclusion.alternatives().contains(relationship.id())).findFirst().map(exclusion -> new Alternatives(
+                exclusion.id().value(), exclusion.mandatory(), exclusion.alternatives().stream().map(id -> childSentence(design, design.relationships().get(id))).toList()));
+    }
+
+    private static List<Choice> excludable(Design design, Relationship relationship) {
+        return relationship.childEntity().stream().flatMap(child -> design.relationshipsOf(child)).filter(other -> !other.id().equals(relationship.id())
+                && other.childEntity().equals(relationship.childEntity()) && !design.identifying(other)
+                && design.exclusions().stream().noneMatch(exclusion -> exclusion.alternatives().contains(other.id())))
+                .map(other -> new Choice(other.id().value(), childSentence(design, other))).toList();
+    }
+
+    private static String childSentence(Design design, Relationship relationship) {
+        return Sentence.of(design, relationship, relationship.child().orElse(Side.FIRST)).text();
+    }
+
+    private static String proposed(Design design, Relationship relationship) {
+        String both = entity(design, relationship.first()) + " " + Words.inSentence(entity(design, relationship.second()));
+        return relationship.name().isBlank() ? both : relationship.name();
     }
 
     private static boolean madeBy(Column column, Relationship relationship) {
@@ -82,16 +122,13 @@ public record RelationshipLedger(String id, String title, List<Reading> readings
         Sentence sentence = Sentence.of(design, relationship, side);
         End other = relationship.end(side.other());
         String object = Words.inSentence(entity(design, other));
-        return new Reading(side.name(), side.other().name(), entity(design, relationship.end(side)), sentence.subject(), sentence.verb(), number(other.cardinality()),
-                object, other.cardinality().many() ? Words.plural(object) : object, relationship.end(side).role(), sentence.text());
+        return new Reading(side.name(), side.other().name(), entity(design, relationship.end(side)), sentence.subject(), sentence.verb(), Sentence.words(other.cardinality()),
+                object, other.cardinality().many() ? Words.plural(object) : object, relationship.end(side).role(), sentence.text(),
+                relationship.end(side).agreed().equals(sentence.text()));
     }
 
     private static String entity(Design design, End end) {
         EntityId id = end.entity();
         return design.entities().get(id).name();
-    }
-
-    private static String number(Cardinality cardinality) {
-        return cardinality.many() ? cardinality.optional() ? "any" : "some" : cardinality.optional() ? "maybe" : "one";
     }
 }

@@ -1,2 +1,3 @@
 /** What the ledger and the contents show, ready for the page. */
 package entaxis.web.ledger;
+

@@ -1,12 +1,30 @@
 package entaxis.web.page;
 
+import entaxis.core.design.CardSide;
+import entaxis.core.design.CategoryId;
+import entaxis.core.design.Design;
+import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.NoteId;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.PictureId;
+import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
+import entaxis.core.design.Sheet;
+import entaxis.core.design.Target;
 import entaxis.drawing.scene.Lens;
 import entaxis.web.ledger.Contents;
 import entaxis.web.ledger.EntityLedger;
+import entaxis.web.ledger.KeysLedger;
+import entaxis.web.ledger.KindsLedger;
+import entaxis.web.ledger.NamingLedger;
 import entaxis.web.ledger.RelationshipLedger;
+import entaxis.web.ledger.SelectionLedger;
+import entaxis.web.ledger.SheetLedger;
+import entaxis.web.ledger.TypesLedger;
 import entaxis.web.store.OpenDesign;
+import java.util.Arrays;
+import java.util.List;
 import org.springframework.ui.Model;
 
 /** Puts into a page's model what all desks show: the strip, the contents, the ledger of what is selected. */
@@ -21,7 +39,7 @@ final class DeskModel {
         model.addAttribute("open", open);
         model.addAttribute("edits", "/designs/" + open.id() + "/edits");
         model.addAttribute("facts", open.design().facts());
-        model.addAttribute("targets", entaxis.core.design.Target.values());
+        model.addAttribute("targets", Target.values());
         model.addAttribute("desk", desk);
         model.addAttribute("selected", selected);
     }
@@ -30,21 +48,71 @@ final class DeskModel {
         model.addAttribute("contents", Contents.of(open.design()));
     }
 
-    /** The ledger of the selected element; of the design as a whole when it is gone or nothing is selected. */
-    static void ledger(Model model, OpenDesign open, String selected) {
+    /** The sheet that is shown, and the tabs of all. */
+    static void sheet(Model model, OpenDesign open, Sheet sheet) {
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("sheets", open.design().sheets().list());
+        model.addAttribute("hiddenCards", sheet.hidden().size());
+    }
+
+    /** The ledger of the selected elements; of the design as a whole when they are gone or nothing is selected. */
+    static void ledger(Model model, OpenDesign open, Sheet sheet, String selected, String leaf) {
+        Design design = open.design();
+        sheet(model, open, sheet);
         model.addAttribute("selected", "");
-        if (selected.matches("e[0-9a-z]{1,24}")) {
-            open.design().entities().find(new EntityId(selected)).ifPresent(entity -> {
-                model.addAttribute("entity", EntityLedger.of(open.design(), open.derivation(), entity));
-                model.addAttribute("selected", selected);
-            });
-        } else if (selected.matches("r[0-9a-z]{1,24}")) {
-            open.design().relationships().find(new RelationshipId(selected)).ifPresent(relationship -> {
-                model.addAttribute("relationship", RelationshipLedger.of(open.design(), open.derivation(), relationship));
-                model.addAttribute("selected", selected);
-            });
+        model.addAttribute("leaf", leaf);
+        if (selected.contains(",")) {
+            selection(model, design, sheet, selected);
+        } else if (selected.matches("[ercni][0-9a-z]{1,24}")) {
+            switch (selected.charAt(0)) {
+                case 'e' -> design.entities().find(new EntityId(selected)).ifPresent(entity -> entity(model, open, entity));
+                case 'r' -> design.relationships().find(new RelationshipId(selected)).ifPresent(relationship -> relationship(model, open, sheet, relationship));
+                case 'c' -> design.categories().find(new CategoryId(selected)).flatMap(category -> design.entities().find(category.general())).ifPresent(entity -> {
+                    model.addAttribute("leaf", "kinds");
+                    entity(model, open, entity);
+                });
+                case 'n' -> sheet.notes().find(new NoteId(selected)).ifPresent(note -> model.addAttribute("note", note).addAttribute("selected", selected));
+                default -> sheet.pictures().find(new PictureId(selected)).ifPresent(picture -> model.addAttribute("picture", picture).addAttribute("selected", selected));
+            }
         }
-        model.addAttribute("sizes", entaxis.core.design.Paper.Size.values());
-        model.addAttribute("paper", open.design().sheet().paper());
+        if (model.getAttribute("selected").equals("")) {
+            design(model, open, sheet, leaf);
+        }
+    }
+
+    private static void selection(Model model, Design design, Sheet sheet, String selected) {
+        List<OwnerId> cards = Arrays.stream(selected.split(",")).filter(id -> id.matches("[er][0-9a-z]{1,24}")).map(OwnerId::of).filter(card -> switch (card) {
+            case EntityId id -> design.entities().contains(id);
+            case RelationshipId id -> design.relationships().contains(id);
+        }).toList();
+        if (!cards.isEmpty()) {
+            SelectionLedger ledger = SelectionLedger.of(design, sheet, cards);
+            model.addAttribute("selection", ledger);
+            model.addAttribute("selected", ledger.ids());
+        }
+    }
+
+    private static void entity(Model model, OpenDesign open, Entity entity) {
+        EntityLedger ledger = EntityLedger.of(open.design(), open.derivation(), entity);
+        model.addAttribute("entity", ledger);
+        model.addAttribute("selected", ledger.id());
+        model.addAttribute("kinds", KindsLedger.of(open.design(), entity));
+        model.addAttribute("keys", KeysLedger.of(open.design(), open.derivation(), entity));
+    }
+
+    private static void relationship(Model model, OpenDesign open, Sheet sheet, Relationship relationship) {
+        model.addAttribute("relationship", RelationshipLedger.of(open.design(), open.derivation(), relationship));
+        model.addAttribute("shape", sheet.line(relationship.id().value()));
+        model.addAttribute("cardSides", CardSide.values());
+        model.addAttribute("selected", relationship.id().value());
+    }
+
+    private static void design(Model model, OpenDesign open, Sheet sheet, String leaf) {
+        switch (leaf) {
+            case "types" -> model.addAttribute("types", TypesLedger.of(open.design()));
+            case "names" -> model.addAttribute("names", NamingLedger.of(open.design(), open.derivation()));
+            case "sheet" -> model.addAttribute("sheetLedger", SheetLedger.of(open.design(), sheet));
+            default -> model.addAttribute("areas", open.design().areas().list());
+        }
     }
 }

@@ -1,23 +1,28 @@
 package entaxis.web.page;
 
 import entaxis.core.change.Change;
+import entaxis.core.change.Copying;
 import entaxis.core.change.Problem;
-import entaxis.drawing.layout.AutoLayout;
-import entaxis.drawing.scene.Lens;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.Place;
+import entaxis.core.design.Sheet;
 import entaxis.web.edit.EditForm;
 import entaxis.web.edit.EditReader;
+import entaxis.web.edit.EditReading;
 import entaxis.web.edit.EditReading.Faulty;
 import entaxis.web.edit.EditReading.Read;
-import entaxis.web.ledger.Contents;
-import entaxis.web.sheet.Sheets;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
+import entaxis.web.store.NewId;
 import entaxis.web.store.OpenDesign;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -25,15 +30,16 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Edits: each is one form, answered by the changed parts of the page, or by what was wrong beside the field that sent it. */
+/** Edits: each is one form. */
 @Controller
 class EditController {
+    private static final Pattern COPIED = Pattern.compile("entaxis:(d[0-9a-z]{1,24}):((?:e[0-9a-z]{1,24},?)+)");
     private final DesignStore store;
-    private final Sheets sheets;
+    private final Answers answers;
 
-    EditController(DesignStore store, Sheets sheets) {
+    EditController(DesignStore store, Answers answers) {
         this.store = store;
-        this.sheets = sheets;
+        this.answers = answers;
     }
 
     @PostMapping("/designs/{id}/edits")
@@ -41,67 +47,62 @@ class EditController {
             Model model, HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
-        checkSeen(form, now);
-        return switch (EditReader.read(now.design(), form)) {
-            case Faulty(List<Problem> problems) -> refused(problems, trigger, form, now, model, response);
-            case Read(Change change, Optional<String> select) -> answer(store.edit(id, change), form, select, trigger, model, response);
+        Answers.checkSeen(form, now);
+        EditReading reading = form.kind().equals("entities.paste") ? paste(now, form) : EditReader.read(now.design(), form);
+        return switch (reading) {
+            case Faulty(List<Problem> problems) -> answers.refused(problems, trigger, form, now, model, response);
+            case Read(Change change, Optional<String> select) -> answers.answer(store.edit(id, change), form, select, trigger, model, response);
         };
     }
 
     @PostMapping("/designs/{id}/undo")
     String undo(@PathVariable String id, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
-        return answer(store.undo(id), new EditForm(fields), Optional.empty(), "", model, response);
+        return answers.answer(store.undo(id), new EditForm(fields), Optional.empty(), "", model, response);
     }
 
     @PostMapping("/designs/{id}/redo")
     String redo(@PathVariable String id, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
-        return answer(store.redo(id), new EditForm(fields), Optional.empty(), "", model, response);
+        return answers.answer(store.redo(id), new EditForm(fields), Optional.empty(), "", model, response);
     }
 
-    /** Arranges the whole sheet; laid out with the tables' sizes, so that both lenses have room. */
-    @PostMapping("/designs/{id}/arrange")
-    String arrange(@PathVariable String id, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
-        OpenDesign now = store.open(id);
-        Change change = new Change.PlaceCards(now.design().sheet().id(), AutoLayout.arrange(sheets.render(now, Lens.TABLES).scene()));
-        return answer(store.edit(id, change), new EditForm(fields), Optional.empty(), "", model, response);
-    }
-
-    private static void checkSeen(EditForm form, OpenDesign now) {
-        String seen = form.text("seen");
-        if (!seen.matches("\\d{1,15}") || Long.parseLong(seen) > now.revision()) {
-            throw new IllegalArgumentException("the edit names no revision that this design has had");
+    /** Entities that were copied, in this design or another one. */
+    private EditReading paste(OpenDesign now, EditForm form) {
+        Matcher matcher = COPIED.matcher(form.value().strip());
+        if (!matcher.matches()) {
+            return Faulty.of("value", "What was copied is no set of entities. Select entities, press Ctrl+C, then paste here.");
         }
+        OpenDesign source = store.open(matcher.group(1));
+        List<EntityId> entities = Arrays.stream(matcher.group(2).split(",")).map(EntityId::new).filter(source.design().entities()::contains).toList();
+        if (entities.isEmpty()) {
+            return Faulty.of("value", "The entities that were copied are no longer there.");
+        }
+        List<String> made = new ArrayList<>();
+        Change change = Copying.into(now.design(), source.design(), entities, form.sheet(now.design()).id(),
+                new Place((int) Float.parseFloat(form.text("x")), (int) Float.parseFloat(form.text("y"))), kind -> {
+                    String fresh = NewId.of(kind);
+                    if (kind == 'e') {
+                        made.add(fresh);
+                    }
+                    return fresh;
+                });
+        return new Read(change, Optional.of(String.join(",", made)));
     }
 
-    private String answer(EditResult result, EditForm form, Optional<String> select, String trigger, Model model, HttpServletResponse response) {
-        return switch (result) {
-            case EditResult.Refused(List<Problem> problems, OpenDesign now) -> refused(problems, trigger, form, now, model, response);
-            case EditResult.Kept(OpenDesign before, OpenDesign after) -> {
-                if (!form.text("desk").isEmpty() && !form.text("desk").equals("diagram")) {
-                    response.setHeader("HX-Refresh", "true");
-                }
-                String selected = select.orElse(form.text("sel"));
-                DeskModel.strip(model, after, "diagram", selected);
-                DeskModel.ledger(model, after, selected);
-                long seen = form.text("seen").matches("\\d{1,15}") ? Long.parseLong(form.text("seen")) : -1;
-                Contents contents = Contents.of(after.design());
-                if (seen != before.revision() || !contents.equals(Contents.of(before.design()))) {
-                    model.addAttribute("contents", contents);
-                }
-                model.addAttribute("patch", sheets.patch(after, DeskModel.lens(form.text("lens")), seen));
-                select.ifPresent(id -> response.setHeader("HX-Trigger-After-Settle", "{\"entaxis:selected\":\"" + id + "\"}"));
-                yield "fragments/response";
-            }
-        };
-    }
-
-    private static String refused(List<Problem> problems, String trigger, EditForm form, OpenDesign now, Model model, HttpServletResponse response) {
-        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-        response.setHeader("HX-Retarget", trigger.matches("[A-Za-z0-9_-]{1,120}") ? "#" + trigger + "-fault" : "#notice");
-        response.setHeader("HX-Reswap", "innerHTML");
-        boolean meanwhile = form.text("seen").matches("\\d{1,15}") && Long.parseLong(form.text("seen")) < now.revision();
-        model.addAttribute("message", String.join(" ", problems.stream().map(Problem::message).toList())
-                + (meanwhile ? " (The design has moved on meanwhile, to revision " + now.revision() + "; reload to see it.)" : ""));
-        return "fragments/fault :: fault";
+    /** Entities copied from one design into another one. */
+    @PostMapping("/designs/{id}/copies")
+    String copies(@PathVariable String id, @RequestParam Map<String, String> fields, @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger,
+            Model model, HttpServletResponse response) {
+        EditForm form = new EditForm(fields);
+        OpenDesign source = store.open(id);
+        OpenDesign target = store.open(form.text("to"));
+        List<EntityId> entities = form.cards("cards").stream().filter(EntityId.class::isInstance).map(EntityId.class::cast).toList();
+        Sheet sheet = target.design().sheet();
+        int bottom = sheet.places().values().stream().mapToInt(Place::y).max().orElse(-200) + 260;
+        EditResult result = store.edit(target.id(), Copying.into(target.design(), source.design(), entities, sheet.id(), new Place(40, bottom), NewId::of));
+        if (result instanceof EditResult.Refused refused) {
+            return answers.refused(refused.problems(), trigger, form, source, model, response);
+        }
+        model.addAttribute("message", entities.size() + " copied into “" + target.design().facts().name() + "”.");
+        return "fragments/fault :: done";
     }
 }

@@ -70,7 +70,7 @@ class HomeController {
     @PostMapping("/designs/{id}/name")
     String rename(@PathVariable String id, @RequestParam String value, Model model) {
         Facts facts = store.open(id).design().facts();
-        EditResult result = store.edit(id, new Change.SetFacts(new Facts(value.strip(), facts.target(), facts.title(), facts.author())));
+        EditResult result = store.edit(id, new Change.SetFacts(facts.named(value.strip())));
         if (result instanceof EditResult.Refused refused) {
             model.addAttribute("problem", refused.problems().getFirst().message());
             model.addAttribute("typed", value);

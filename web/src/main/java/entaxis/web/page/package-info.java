@@ -1,2 +1,3 @@
 /** The pages: what each address shows, and what becomes of the forms that pages send. */
 package entaxis.web.page;
+

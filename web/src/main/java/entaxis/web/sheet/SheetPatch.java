@@ -1,8 +1,12 @@
 package entaxis.web.sheet;
 
+import entaxis.drawing.geometry.Box;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * What brings a page's sheet up to date.
@@ -12,16 +16,33 @@ import java.util.Map;
  * @param cards   SVG of changed cards
  * @param removed identities of groups that go
  */
-public record SheetPatch(long revision, boolean full, String lines, String cards, String removed) {
+public record SheetPatch(long revision, boolean full, String lines, String cards, String paper, String removed, Optional<Box> bounds) {
+    /** From so many cards on, a page first gets only what is legible from afar, and the rest where one looks closer. */
+    static final int FAR_FROM = 150;
+    private static final Pattern ROWS = Pattern.compile("<g class=\"rows\">.*?</g>(?=<rect class=\"edge\")", Pattern.DOTALL);
+    private static final Pattern ENDS = Pattern.compile("<g class=\"ends\".*</g>$", Pattern.DOTALL);
+
 
     static SheetPatch whole(Rendering now) {
-        return new SheetPatch(now.revision(), true, String.join("", now.lines().values()), String.join("", now.cards().values()), "");
+        boolean far = now.cards().size() > FAR_FROM;
+        return new SheetPatch(now.revision(), true, far ? outlines(now.lines().values(), ENDS) : String.join("", now.lines().values()),
+                far ? outlines(now.cards().values(), ROWS) : String.join("", now.cards().values()), now.paper(), "", now.scene().bounds());
+    }
+
+    /** Groups without their details, marked so that a page knows that there is more. */
+    private static String outlines(Collection<String> groups, Pattern details) {
+        StringBuilder outlines = new StringBuilder();
+        for (String group : groups) {
+            String outline = details.matcher(group).replaceFirst(details == ENDS ? "</g>" : "");
+            outlines.append(outline.length() < group.length() ? outline.replaceFirst("<g ", "<g data-outline=\"true\" ") : group);
+        }
+        return outlines.toString();
     }
 
     static SheetPatch between(Rendering seen, Rendering now) {
         List<String> removed = new ArrayList<>();
         return new SheetPatch(now.revision(), false, changed("l-", seen.lines(), now.lines(), removed), changed("c-", seen.cards(), now.cards(), removed),
-                String.join(" ", removed));
+                now.paper(), String.join(" ", removed), now.scene().bounds());
     }
 
     private static String changed(String prefix, Map<String, String> seen, Map<String, String> now, List<String> removed) {

@@ -1,7 +1,11 @@
 package entaxis.web.sheet;
 
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Design;
+import entaxis.core.design.Notation;
+import entaxis.core.design.Sheet;
+import entaxis.core.design.SheetId;
 import entaxis.core.sql.Dialect;
-import entaxis.drawing.scene.Card;
 import entaxis.drawing.scene.Lens;
 import entaxis.drawing.scene.Line;
 import entaxis.drawing.scene.Scene;
@@ -15,6 +19,9 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Renders sheets, keeping what an edit did not touch, and remembers the last renderings so that a page gets only what changed since the one it shows. */
@@ -23,16 +30,17 @@ public class Sheets {
     private static final int MAX_TRACKS = 24;
     private static final int REMEMBERED = 16;
 
-    private record Key(String design, Lens lens) { }
+    private record Key(String design, Lens lens, SheetId sheet) { }
 
     private record Drawn<T>(T part, String svg) { }
 
     /** One sheet under one lens as it goes from revision to revision. */
     private static final class Track {
         private final SceneMaker maker;
-        private final Map<String, Drawn<Card>> cards = new HashMap<>();
+        private final Map<String, Drawn<Object>> cards = new HashMap<>();
         private final Map<String, Drawn<Line>> lines = new HashMap<>();
         private final Deque<Rendering> past = new ArrayDeque<>();
+        private Notation notation = Notation.CROWS_FOOT;
 
         Track(SceneMaker maker) {
             this.maker = maker;
@@ -42,56 +50,82 @@ public class Sheets {
     private final TextMeasure measure = new TextMeasure();
     private final SvgWriter writer = new SvgWriter(measure);
     private final Map<Key, Track> tracks = new LinkedHashMap<>(16, 0.75f, true);
+    private final PictureStore pictures;
 
-    /** The sheet as it is now. */
-    public Rendering render(OpenDesign design, Lens lens) {
-        Track track = track(new Key(design.id(), lens));
+    Sheets(PictureStore pictures) {
+        this.pictures = pictures;
+    }
+
+    /** A sheet as it is now. */
+    public Rendering render(OpenDesign design, Lens lens, Sheet sheet) {
+        Track track = track(new Key(design.id(), lens, sheet.id()));
         synchronized (track) {
-            return track.past.stream().filter(rendering -> rendering.revision() == design.revision()).findFirst().orElseGet(() -> render(track, design));
+            return track.past.stream().filter(rendering -> rendering.revision() == design.revision()).findFirst().orElseGet(() -> render(track, design, sheet));
         }
     }
 
-    /** What a page that shows one revision needs to show the present one. */
-    public SheetPatch patch(OpenDesign design, Lens lens, long seen) {
-        Rendering now = render(design, lens);
-        Track track = track(new Key(design.id(), lens));
+    /** What changed on a sheet since a revision that a page shows; everything if that is too long ago. */
+    public SheetPatch patch(OpenDesign design, Lens lens, Sheet sheet, long seen) {
+        Track track = track(new Key(design.id(), lens, sheet.id()));
         synchronized (track) {
-            Optional<Rendering> then = track.past.stream().filter(rendering -> rendering.revision() == seen).findFirst();
-            return then.map(rendering -> SheetPatch.between(rendering, now)).orElseGet(() -> SheetPatch.whole(now));
+            Optional<Rendering> old = track.past.stream().filter(rendering -> rendering.revision() == seen).findFirst();
+            Rendering now = render(design, lens, sheet);
+            return old.map(rendering -> SheetPatch.between(rendering, now)).orElseGet(() -> SheetPatch.whole(now));
         }
     }
 
-    /** Everything on the sheet. */
-    public SheetPatch whole(OpenDesign design, Lens lens) {
-        return SheetPatch.whole(render(design, lens));
+    /** Everything on a sheet. */
+    public SheetPatch whole(OpenDesign design, Lens lens, Sheet sheet) {
+        return SheetPatch.whole(render(design, lens, sheet));
     }
 
-    /** The sheet as a document of its own. */
-    public String document(OpenDesign design, Lens lens) {
-        return writer.document(render(design, lens).scene());
+    /** Some cards and lines in full, by their identities. */
+    public String parts(OpenDesign design, Lens lens, Sheet sheet, Set<String> ids) {
+        Rendering now = render(design, lens, sheet);
+        return "<svg><g>" + ids.stream().map(id -> now.lines().getOrDefault(id, "")).collect(Collectors.joining()) + "</g><g>"
+                + ids.stream().map(id -> now.cards().getOrDefault(id, "")).collect(Collectors.joining()) + "</g></svg>";
     }
 
-    /** A small picture of the sheet. */
+    /** A scene that is not shown, such as one to lay out. */
+    public Scene scene(Design design, Lens lens, Sheet sheet) {
+        return new SceneMaker(lens, measure).make(design, Derivation.of(design), sheet, Dialect.of(design.facts().target()));
+    }
+
+    /** A sheet as a document of its own, its pictures in it. */
+    public String document(OpenDesign design, Lens lens, Sheet sheet) {
+        return writer.document(render(design, lens, sheet).scene(), pictures::inline);
+    }
+
+    /** A small picture of the first sheet. */
     public String miniature(OpenDesign design) {
-        return writer.miniature(render(design, Lens.CONCEPT).scene());
+        return writer.miniature(render(design, Lens.CONCEPT, design.design().sheet()).scene());
     }
 
-    private Rendering render(Track track, OpenDesign design) {
-        Scene scene = track.maker.make(design.design(), design.derivation(), design.design().sheet(), Dialect.of(design.design().facts().target()));
+    private Rendering render(Track track, OpenDesign design, Sheet sheet) {
+        Scene scene = track.maker.make(design.design(), design.derivation(), sheet, Dialect.of(design.design().facts().target()));
         Map<String, String> lines = new LinkedHashMap<>();
+        if (track.notation != scene.notation()) {
+            track.lines.clear();
+            track.notation = scene.notation();
+        }
         scene.lines().forEach(line -> lines.put(line.id(), track.lines.compute(line.id(), (id, old) ->
-                old != null && old.part().equals(line) ? old : new Drawn<>(line, writer.line(line))).svg()));
+                old != null && old.part().equals(line) ? old : new Drawn<>(line, writer.line(line, scene.notation()))).svg()));
         Map<String, String> cards = new LinkedHashMap<>();
-        scene.cards().forEach(card -> cards.put(card.owner().value(), track.cards.compute(card.owner().value(), (id, old) ->
-                old != null && old.part().equals(card) ? old : new Drawn<>(card, writer.card(card))).svg()));
+        scene.pictures().forEach(picture -> draw(track, cards, picture.id().value(), picture, () -> writer.picture(picture, PictureStore::address)));
+        scene.notes().forEach(note -> draw(track, cards, note.id().value(), note, () -> writer.note(note)));
+        scene.cards().forEach(card -> draw(track, cards, card.owner().value(), card, () -> writer.card(card)));
         track.lines.keySet().retainAll(lines.keySet());
         track.cards.keySet().retainAll(cards.keySet());
-        Rendering rendering = new Rendering(design.revision(), scene, lines, cards);
+        Rendering rendering = new Rendering(design.revision(), scene, lines, cards, writer.paper(scene.frame()));
         track.past.addFirst(rendering);
         if (track.past.size() > REMEMBERED) {
             track.past.removeLast();
         }
         return rendering;
+    }
+
+    private static void draw(Track track, Map<String, String> cards, String id, Object part, Supplier<String> svg) {
+        cards.put(id, track.cards.compute(id, (any, old) -> old != null && old.part().equals(part) ? old : new Drawn<>(part, svg.get())).svg());
     }
 
     private Track track(Key key) {

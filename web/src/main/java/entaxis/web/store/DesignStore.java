@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.concurrent.locks.ReentrantLock;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -37,10 +38,12 @@ public class DesignStore {
 
     private final DesignMapper mapper;
     private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
     private final Map<String, Slot> slots = new LinkedHashMap<>(16, 0.75f, true);
 
-    DesignStore(DesignMapper mapper, TransactionTemplate transaction) {
+    DesignStore(DesignMapper mapper, TransactionTemplate transaction, ApplicationEventPublisher events) {
         this.mapper = mapper;
+        this.events = events;
         this.transaction = transaction;
     }
 
@@ -91,7 +94,7 @@ public class DesignStore {
         Design design = open(id).design();
         Facts facts = design.facts();
         String name = "Copy of " + facts.name();
-        return create(design.with(new Facts(name.substring(0, Math.min(name.length(), 120)), facts.target(), facts.title(), facts.author())));
+        return create(design.with(facts.named(name.substring(0, Math.min(name.length(), 120)))));
     }
 
     /**
@@ -149,6 +152,7 @@ public class DesignStore {
                 transaction.executeWithoutResult(status -> keep(entry, design, now));
                 OpenDesign after = new OpenDesign(now.id(), revision, design, Derivation.after(now.derivation(), design), now.history().after(revision, kind));
                 slot.open = Optional.of(after);
+                events.publishEvent(new Kept(now.id(), revision));
                 yield new EditResult.Kept(now, after);
             }
         };

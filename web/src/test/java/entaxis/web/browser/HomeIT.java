@@ -55,11 +55,12 @@ class HomeIT extends BrowserTest {
         page.locator("#create-design").click();
         page.locator("body[data-ready]").waitFor();
         assertThat(page.locator("#design-target")).hasValue("H2");
-        assertThat(page.locator("#title-block")).hasText("Orchard of the mill · upright A2");
+        assertThat(page.locator("#title-block")).hasText("Orchard of the mill · Sheet 1 · upright A2");
         page.locator("#facts-title").fill("Orchard behind the mill");
         page.locator("#facts-title").press("Tab");
+        page.locator(".leaves [data-leaf=sheet]").click();
         page.locator("#paper-way").selectOption("landscape");
-        assertThat(page.locator("#title-block")).hasText("Orchard behind the mill · landscape A2");
+        assertThat(page.locator("#title-block")).hasText("Orchard behind the mill · Sheet 1 · landscape A2");
     }
 
     @Test

@@ -51,8 +51,9 @@ class NamesIT extends BrowserTest {
             for (String text : new String[] {"germination_test", "AVATAR Tofu WAVE", "fi ffl office", "timestamp with time zone", "ÆØÅ ñ ž", "(FK)(AK1)"}) {
                 double drawn = (double) page.evaluate("([text, size, family, weight, italic]) => { const t = document.createElementNS('http://www.w3.org/2000/svg', 'text');"
                         + " t.textContent = text; t.setAttribute('font-size', size); t.setAttribute('font-family', family); t.setAttribute('font-weight', weight);"
-                        + " if (italic) t.setAttribute('font-style', 'italic'); document.getElementById('overlay').appendChild(t);"
-                        + " const width = t.getComputedTextLength(); t.remove(); return width + 0.000001; }",
+                        + " if (italic) t.setAttribute('font-style', 'italic'); const at100 = document.createElementNS('http://www.w3.org/2000/svg', 'svg');"
+                        + " document.body.appendChild(at100).appendChild(t);"
+                        + " const width = t.getComputedTextLength(); at100.remove(); return width + 0.000001; }",
                         new Object[] {text, style.size(), style.family(), style.weight(), style.italic()});
                 Assertions.assertThat(measure.width(text, style)).as("%s in %s", text, style).isCloseTo(drawn, within(0.1));
             }

@@ -32,7 +32,8 @@ class RoadIT extends BrowserTest {
         page.locator("#verb-SECOND").fill("goes to");
         page.locator("#verb-SECOND").press("Enter");
         assertThat(page.locator("#lines text.verb")).hasText("is seen on");
-        page.locator("#many-SECOND").selectOption("some");
+        page.locator("#many-SECOND").fill("one or more");
+        page.locator("#many-SECOND").press("Enter");
         page.locator("[data-lens=tables]").click();
         assertThat(card("visit")).containsText("site_code(FK)");
 

@@ -106,13 +106,14 @@ class EditReaderTest {
     }
 
     @Test
-    void cardinalitiesComeAsTheFourChoices() {
-        assertThat(change("kind", "relationship.many", "relationship", "r1", "side", "SECOND", "value", "some")).isEqualTo(new Change.AlterRelationship(
+    void cardinalitiesComeAsPeopleSayThem() {
+        assertThat(read("kind", "relationship.many", "relationship", "r1", "side", "SECOND", "value", "lots")).isInstanceOf(EditReading.Faulty.class);
+        assertThat(change("kind", "relationship.many", "relationship", "r1", "side", "SECOND", "value", "one or more")).isEqualTo(new Change.AlterRelationship(
                 new entaxis.core.design.RelationshipId("r1"), new RelationshipAspect.HowMany(Side.SECOND, Cardinality.ONE_OR_MORE)));
     }
 
     @ParameterizedTest
-    @CsvSource({"cards.place,e1:1", "cards.place,'e1:1,2;x'", "cards.place,'e1:99999999999,2'", "facts.target,Oracle", "paper,B5", "relationship.many,lots", "entity.unknown,x", "relationship.delete,EXPLODE"})
+    @CsvSource({"cards.place,e1:1", "cards.place,'e1:1,2;x'", "cards.place,'e1:99999999999,2'", "facts.target,Oracle", "sheet.paper,B5", "line.way,1;2", "entity.unknown,x", "relationship.delete,EXPLODE"})
     void whatNoPageSendsIsAnErrorOfTheRequest(String kind, String value) {
         assertThatThrownBy(() -> read("kind", kind, "relationship", "r1", "side", "FIRST", "value", value)).isInstanceOf(IllegalArgumentException.class);
     }

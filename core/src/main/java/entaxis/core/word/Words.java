@@ -1,4 +1,4 @@
-package entaxis.core.sentence;
+package entaxis.core.word;
 
 import java.util.Locale;
 import java.util.Map;
@@ -18,13 +18,41 @@ public final class Words {
         return ordinary || name.length() == 1 ? name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1) : name;
     }
 
+    /** The singular of the last word of a name; a name that is singular already stays. */
+    public static String singular(String name) {
+        int cut = lastWord(name);
+        String last = name.substring(cut);
+        String lower = last.toLowerCase(Locale.ROOT);
+        for (Map.Entry<String, String> odd : IRREGULAR.entrySet()) {
+            if (odd.getValue().equals(lower)) {
+                return name.substring(0, cut) + cased(last, odd.getKey());
+            }
+        }
+        if (IRREGULAR.containsKey(lower) || lower.length() < 4 || !lower.endsWith("s") || lower.matches(".*(ss|us|is|news)")) {
+            return name;
+        }
+        if (lower.endsWith("ies") && lower.length() > 4) {
+            return name.substring(0, name.length() - 3) + (Character.isUpperCase(last.charAt(last.length() - 1)) ? "Y" : "y");
+        }
+        return name.substring(0, name.length() - (lower.matches(".*(sses|xes|zes|ches|shes|uses)") ? 2 : 1));
+    }
+
+    /** Where the last word of a name begins: behind the last space, hyphen or underscore. */
+    private static int lastWord(String name) {
+        return Math.max(name.lastIndexOf(' '), Math.max(name.lastIndexOf('_'), name.lastIndexOf('-'))) + 1;
+    }
+
+    private static String cased(String like, String word) {
+        return Character.isUpperCase(like.charAt(0)) ? word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1) : word;
+    }
+
     /** The plural of the last word of a name. */
     public static String plural(String name) {
-        int cut = name.lastIndexOf(' ') + 1;
+        int cut = lastWord(name);
         String last = name.substring(cut);
         String lower = last.toLowerCase(Locale.ROOT);
         if (IRREGULAR.containsKey(lower)) {
-            return name.substring(0, cut) + IRREGULAR.get(lower);
+            return name.substring(0, cut) + cased(last, IRREGULAR.get(lower));
         }
         if (lower.isEmpty() || !Character.isLetter(lower.charAt(lower.length() - 1)) || lower.charAt(lower.length() - 1) > 'z') {
             return name;

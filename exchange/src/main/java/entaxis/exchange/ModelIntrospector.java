@@ -1,16 +1,25 @@
 package entaxis.exchange;
 
+import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.Nulls;
+import entaxis.core.design.Elements;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import tools.jackson.databind.cfg.MapperConfig;
 import tools.jackson.databind.introspect.Annotated;
 import tools.jackson.databind.introspect.AnnotatedClass;
 import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
 import tools.jackson.databind.jsontype.NamedType;
 
-/** Tells the kinds of a sealed type of the model apart by a property {@code is} that holds the kind's simple name, so that the model needs no annotations. */
-final class SealedTypes extends JacksonAnnotationIntrospector {
+/**
+ * How the records of the model are read and written, so that the model needs no annotations: the kinds of a sealed type are told apart by a property {@code is} that
+ * holds the kind's simple name, and what an earlier version did not know yet, and so did not write, is empty.
+ */
+final class ModelIntrospector extends JacksonAnnotationIntrospector {
     private static final long serialVersionUID = 1;
 
     @Override
@@ -30,6 +39,14 @@ final class SealedTypes extends JacksonAnnotationIntrospector {
             kinds.add(new NamedType(kind, kind.getSimpleName()));
         }
         return kinds;
+    }
+
+    @Override
+    public JsonSetter.Value findSetterInfo(MapperConfig<?> config, Annotated annotated) {
+        Class<?> type = annotated.getRawType();
+        boolean mayBeMissing = Collection.class.isAssignableFrom(type) || Map.class.isAssignableFrom(type) || type == Optional.class || type == Elements.class
+                || type == String.class;
+        return mayBeMissing ? JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY) : super.findSetterInfo(config, annotated);
     }
 
     private static boolean kind(Class<?> type) {

@@ -1,0 +1,70 @@
+package entaxis.core.change;
+
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.Design;
+import entaxis.core.design.Entity;
+import entaxis.core.design.Index;
+import entaxis.core.design.Index.IndexPart;
+import entaxis.core.design.KeyPart.InheritedPart;
+import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.NamedCheck;
+import entaxis.core.design.Relationship;
+import entaxis.core.design.RelationshipId;
+import java.util.Optional;
+
+/** Edits of what only tables have: indexes and conditions on whole rows. */
+final class TableEdits {
+    private static final int MOST = 200;
+
+    private TableEdits() { }
+
+    static Step indexes(Design design, Change.SetIndexes edit) {
+        Optional<Entity> found = design.entities().find(edit.entity());
+        if (found.isEmpty()) {
+            return EntityEdits.gone(design);
+        }
+        if (edit.indexes().size() > MOST) {
+            return Step.refused(design, "index", "A table has " + MOST + " indexes at most.");
+        }
+        for (Index index : edit.indexes()) {
+            Optional<String> fault = fault(design, found.get(), index);
+            if (fault.isPresent()) {
+                return Step.refused(design, "index", fault.get());
+            }
+        }
+        return Step.done(design.with(found.get().withIndexes(edit.indexes())));
+    }
+
+    private static Optional<String> fault(Design design, Entity entity, Index index) {
+        if (index.parts().isEmpty()) {
+            return Optional.of("An index is made of at least one attribute.");
+        }
+        if (index.parts().stream().map(IndexPart::part).distinct().count() < index.parts().size()) {
+            return Optional.of("An index names each attribute once.");
+        }
+        boolean there = index.parts().stream().map(IndexPart::part).allMatch(part -> switch (part) {
+            case OwnPart(AttributeId attribute) -> entity.attribute(attribute).isPresent();
+            case InheritedPart(RelationshipId id) -> design.relationships().find(id).flatMap(Relationship::childEntity).equals(Optional.of(entity.id()));
+        });
+        return there ? index.name().isEmpty() ? Optional.empty() : Rules.name(index.name(), "the index")
+                : Optional.of("Something in this index is no longer part of “" + entity.name() + "”.");
+    }
+
+    static Step checks(Design design, Change.SetChecks edit) {
+        Optional<Entity> found = design.entities().find(edit.entity());
+        if (found.isEmpty()) {
+            return EntityEdits.gone(design);
+        }
+        if (edit.checks().size() > MOST) {
+            return Step.refused(design, "check", "A table has " + MOST + " conditions at most.");
+        }
+        for (NamedCheck check : edit.checks()) {
+            Optional<String> fault = (check.name().isEmpty() ? Optional.<String>empty() : Rules.name(check.name(), "the condition"))
+                    .or(() -> Rules.text(check.condition(), "The condition"));
+            if (fault.isPresent() || check.condition().isBlank()) {
+                return Step.refused(design, "check", fault.orElse("The condition is empty. Type one, as in: ended_on >= started_on"));
+            }
+        }
+        return Step.done(design.with(found.get().withChecks(edit.checks())));
+    }
+}

@@ -1,0 +1,92 @@
+package entaxis.drawing.layout;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import entaxis.core.change.Change;
+import entaxis.core.change.Editor;
+import entaxis.core.change.Outcome.Applied;
+import entaxis.core.change.SheetAspect;
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Cardinality;
+import entaxis.core.design.Design;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.Notation;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.Place;
+import entaxis.core.design.Target;
+import entaxis.core.random.RandomDesigns;
+import entaxis.core.small.Small;
+import entaxis.core.sql.Dialect;
+import entaxis.drawing.geometry.Box;
+import entaxis.drawing.scene.Card;
+import entaxis.drawing.scene.Lens;
+import entaxis.drawing.scene.Scene;
+import entaxis.drawing.scene.SceneMaker;
+import entaxis.drawing.text.TextMeasure;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+class LayoutTest {
+    private static Card card(String id, double x, double y, double width, double height) {
+        return new Card(new EntityId(id), new Box(x, y, width, height), id, OptionalInt.empty(), false, List.of(), List.of());
+    }
+
+    private static Scene scene(Card... cards) {
+        return new Scene(Lens.CONCEPT, Notation.CROWS_FOOT, List.of(cards), List.of(), List.of(), List.of(), Optional.empty());
+    }
+
+    @Test
+    void cardsAreAlignedWithTheFirst() {
+        List<Card> cards = List.of(card("e1", 10, 20, 100, 40), card("e2", 55, 90, 60, 80));
+        assertThat(Alignment.LEFT.of(cards)).containsEntry(new EntityId("e2"), new Place(10, 90));
+        assertThat(Alignment.RIGHT.of(cards)).containsEntry(new EntityId("e2"), new Place(50, 90));
+        assertThat(Alignment.MIDDLE.of(cards)).containsEntry(new EntityId("e2"), new Place(55, 0));
+        assertThat(Alignment.TOP.of(cards.subList(0, 1))).isEmpty();
+    }
+
+    @Test
+    void distributedCardsHaveEvenGaps() {
+        List<Card> cards = List.of(card("e3", 400, 0, 50, 10), card("e1", 0, 5, 100, 10), card("e2", 110, 9, 60, 10));
+        Map<OwnerId, Place> places = Alignment.ACROSS.of(cards);
+        assertThat(places.get(new EntityId("e1"))).isEqualTo(new Place(0, 5));
+        assertThat(places.get(new EntityId("e2"))).isEqualTo(new Place(220, 9));
+        assertThat(places.get(new EntityId("e3"))).isEqualTo(new Place(400, 0));
+    }
+
+    @Test
+    void aDroppedCardSnapsToANeighbourThatIsNearlyInLine() {
+        Scene scene = scene(card("e1", 0, 0, 100, 40), card("e2", 300, 300, 100, 40));
+        assertThat(Snapping.snapped(scene, new EntityId("e2"), new Place(6, 120))).isEqualTo(new Place(0, 120));
+        assertThat(Snapping.snapped(scene, new EntityId("e2"), new Place(40, 120))).isEqualTo(new Place(40, 120));
+    }
+
+    @Test
+    void pinnedCardsStayAndNothingIsLaidOnThem() {
+        for (int seed = 0; seed < 10; seed++) {
+            Design design = RandomDesigns.design(seed, 14);
+            Set<OwnerId> pinned = Set.of(design.entities().list().get(2).id(), design.entities().list().get(5).id());
+            Design with = ((Applied) Editor.apply(design, new Change.AlterSheet(design.sheet().id(), new SheetAspect.Pinned(pinned, true)))).design();
+            Scene scene = new SceneMaker(Lens.CONCEPT, new TextMeasure()).make(with, Derivation.of(with), with.sheet(), Dialect.of(Target.POSTGRESQL));
+            Map<OwnerId, Place> places = AutoLayout.arrange(scene);
+            assertThat(places).doesNotContainKeys(pinned.toArray(OwnerId[]::new)).hasSize(scene.cards().size() - 2);
+            List<Card> laid = scene.cards().stream().map(card -> places.containsKey(card.owner()) ? card.at(places.get(card.owner()).x(), places.get(card.owner()).y()) : card).toList();
+            for (Card one : laid) {
+                assertThat(laid.stream().filter(other -> other != one && other.box().overlaps(one.box()))).isEmpty();
+            }
+        }
+    }
+
+    @Test
+    void straighteningMovesTheCardLevelWithTheOther() {
+        Small small = new Small().entity("A", "a integer primary key").entity("B", "b integer primary key").relate("A", "has", Cardinality.EXACTLY_ONE, "B", "of", Cardinality.ZERO_OR_MORE, false);
+        small.done(new Change.PlaceCards(small.design().sheet().id(), Map.of(small.id("A"), new Place(0, 0), small.id("B"), new Place(400, 300))));
+        Scene scene = new SceneMaker(Lens.CONCEPT, new TextMeasure()).make(small.design(), Derivation.of(small.design()), small.design().sheet(), Dialect.of(Target.POSTGRESQL));
+        small.done(new Change.PlaceCards(small.design().sheet().id(), Straightening.of(scene, "r1")));
+        Scene after = new SceneMaker(Lens.CONCEPT, new TextMeasure()).make(small.design(), Derivation.of(small.design()), small.design().sheet(), Dialect.of(Target.POSTGRESQL));
+        assertThat(after.lines().getFirst().points()).hasSize(2);
+    }
+}

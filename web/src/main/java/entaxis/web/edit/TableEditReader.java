@@ -1,0 +1,97 @@
+package entaxis.web.edit;
+
+import entaxis.core.change.Change;
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.Design;
+import entaxis.core.design.Entity;
+import entaxis.core.design.Index;
+import entaxis.core.design.NamedCheck;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.AttributeLine;
+import entaxis.core.sql.AttributeLineReader;
+import entaxis.core.sql.IndexLineReader;
+import entaxis.web.store.NewId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Reads edits of keys, indexes and conditions of an entity's table. */
+final class TableEditReader {
+    private final Design design;
+    private final EditForm form;
+
+    TableEditReader(Design design, EditForm form) {
+        this.design = design;
+        this.form = form;
+    }
+
+    EditReading read() {
+        return switch (form.kind()) {
+            case "key.surrogate" -> EditReader.plain(new Change.GiveSurrogate(form.entity(), new AttributeId(NewId.of('a')), form.value().isBlank() ? "id" : form.value()));
+            case "key.take" -> EditReader.plain(new Change.TakeAlternateKey(form.entity(), form.number("value")));
+            case "table.index" -> index();
+            case "table.rule" -> rule();
+            default -> throw new IllegalArgumentException("no such edit");
+        };
+    }
+
+    /** One index by its number, or a new one; an empty line deletes it. */
+    private EditReading index() {
+        Optional<Entity> entity = design.entities().find(form.entity());
+        List<Index> indexes = new ArrayList<>(entity.map(Entity::indexes).orElse(List.of()));
+        int number = form.text("number").isEmpty() ? indexes.size() : form.number("number");
+        if (form.value().isBlank()) {
+            if (number < indexes.size()) {
+                indexes.remove(number);
+            }
+            return EditReader.plain(new Change.SetIndexes(form.entity(), indexes));
+        }
+        Optional<Table> table = Derivation.of(design).stated().table(form.entity());
+        if (table.isEmpty()) {
+            return EditReader.plain(new Change.SetIndexes(form.entity(), indexes));
+        }
+        return switch (IndexLineReader.read(form.value(), table.get())) {
+            case IndexLineReader.NotRead(String message) -> EditReading.Faulty.of("index", message);
+            case IndexLineReader.Read(Index index) -> {
+                if (number < indexes.size()) {
+                    indexes.set(number, index);
+                } else {
+                    indexes.add(index);
+                }
+                yield EditReader.plain(new Change.SetIndexes(form.entity(), indexes));
+            }
+        };
+    }
+
+    /** One condition by its number, or a new one, bare or as a whole constraint with its name; an empty line deletes it. */
+    private EditReading rule() {
+        List<NamedCheck> checks = new ArrayList<>(design.entities().find(form.entity()).map(Entity::checks).orElse(List.of()));
+        int number = form.text("number").isEmpty() ? checks.size() : form.number("number");
+        String text = form.value().strip();
+        NamedCheck check = new NamedCheck("", text);
+        if (text.toLowerCase(Locale.ROOT).startsWith("constraint ") || text.toLowerCase(Locale.ROOT).matches("check\\s*\\(.*")) {
+            switch (AttributeLineReader.read("x integer " + text)) {
+                case AttributeLine.Fault(int line, int column, String message) -> {
+                    return EditReading.Faulty.of("rule", message);
+                }
+                case AttributeLine.Understood(AttributeLine line) -> check = new NamedCheck(line.checkName(), line.check().orElse(""));
+            }
+        }
+        Optional<String> fault = AttributeLineReader.expressionFault(check.condition());
+        if (fault.isPresent()) {
+            return EditReading.Faulty.of("rule", fault.get());
+        }
+        if (text.isEmpty()) {
+            if (number < checks.size()) {
+                checks.remove(number);
+            }
+        } else if (number < checks.size()) {
+            checks.set(number, check);
+        } else {
+            checks.add(check);
+        }
+        return EditReader.plain(new Change.SetChecks(form.entity(), checks));
+    }
+}

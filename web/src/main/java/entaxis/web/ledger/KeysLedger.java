@@ -1,0 +1,74 @@
+package entaxis.web.ledger;
+
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.Entity;
+import entaxis.core.design.KeyPart;
+import entaxis.core.design.KeyPart.InheritedPart;
+import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.SqlName;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.IndexLineReader;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The keys of an entity, its indexes and its conditions.
+ *
+ * @param primary      columns of the primary key in rank order
+ * @param alternates   alternate keys
+ * @param generated    whether the primary key is a number that the engine gives
+ * @param proposedName a free name for such a number
+ */
+public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean generated, String proposedName, List<IndexRow> indexes, List<RuleRow> rules) {
+    /** One column of a key. */
+    public record Part(String part, String name, String type) { }
+
+    /** One alternate key. */
+    public record Alternate(int number, List<Part> parts) { }
+
+    /** One index, as text that can be edited. */
+    public record IndexRow(int number, String text, String name) { }
+
+    /** One condition, as text that can be edited. */
+    public record RuleRow(int number, String text) { }
+
+    /** The keys of an entity. */
+    public static KeysLedger of(Design design, Derivation derivation, Entity entity) {
+        Table table = derivation.stated().table(entity.id()).orElseThrow();
+        boolean generated = entity.primaryKey().size() == 1 && entity.primaryKey().getFirst() instanceof OwnPart(AttributeId id)
+                && entity.attribute(id).map(own -> own.identity() != Attribute.Identity.NONE).orElse(false);
+        boolean idTaken = entity.attributes().stream().anyMatch(attribute -> SqlName.of(attribute.name()).equals("id"));
+        List<IndexRow> indexes = new ArrayList<>();
+        entity.indexes().forEach(index -> indexes.add(new IndexRow(indexes.size(), IndexLineReader.text(index, table),
+                indexes.size() < table.indexes().size() ? table.indexes().get(indexes.size()).name() : "")));
+        List<RuleRow> rules = new ArrayList<>();
+        entity.checks().forEach(check -> rules.add(new RuleRow(rules.size(), check.name().isEmpty() ? check.condition()
+                : "constraint " + check.name() + " check (" + check.condition() + ")")));
+        return new KeysLedger(parts(table, entity.primaryKey()), entity.alternateKeys().stream().map(key -> new Alternate(key.number(), parts(table, key.parts()))).toList(),
+                generated, idTaken ? SqlName.of(entity.name()) + "_id" : "id", indexes, rules);
+    }
+
+    private static List<Part> parts(Table table, List<KeyPart> key) {
+        List<Part> parts = new ArrayList<>();
+        for (KeyPart part : key) {
+            for (Column column : table.columns()) {
+                ColumnPath path = column.origin().orElseThrow();
+                boolean same = switch (part) {
+                    case OwnPart(AttributeId attribute) -> path.equals(ColumnPath.own(attribute));
+                    case InheritedPart(RelationshipId id) -> path.migrated() && path.hops().getFirst().relationship().equals(id);
+                };
+                if (same) {
+                    String id = part instanceof OwnPart(AttributeId attribute) ? attribute.value() : ((InheritedPart) part).relationship().value();
+                    parts.add(new Part(id, column.name(), column.type().text()));
+                }
+            }
+        }
+        return parts;
+    }
+}

@@ -1,0 +1,69 @@
+package entaxis.web.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class PictureStoreTest {
+    private final Map<String, PictureMapper.PictureRow> kept = new HashMap<>();
+    private final PictureStore store = new PictureStore(new PictureMapper() {
+        @Override
+        public Optional<PictureRow> picture(String content) {
+            return Optional.ofNullable(kept.get(content));
+        }
+
+        @Override
+        public void insertPicture(String content, String type, byte[] bytes) {
+            kept.put(content, new PictureRow(type, bytes));
+        }
+    });
+
+    private String cleaned(String svg) {
+        return new String(kept.get(store.keep(svg.getBytes(StandardCharsets.UTF_8)).content()).bytes(), StandardCharsets.UTF_8);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"<script>alert(1)</script>", "<foreignObject><b/></foreignObject>", "<image href='http://elsewhere.example/x.png'/>",
+        "<a href='javascript:alert(1)'><rect/></a>", "<style>@import url(http://elsewhere.example)</style>", "<rect onload='x()'/>", "<rect fill='url(http://elsewhere.example#a)'/>",
+        "<use href='other.svg#a'/>", "<animate attributeName='href' values='javascript:alert(1)'/>"})
+    void nothingActiveAndNothingFromElsewhereIsLeft(String inside) {
+        String clean = cleaned("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 20'>" + inside + "<circle r='4'/></svg>");
+        assertThat(clean).contains("<circle").doesNotContain("elsewhere").doesNotContain("alert").doesNotContain("onload").doesNotContain("foreignObject").doesNotContain("other.svg");
+    }
+
+    @Test
+    void entitiesAreNotRead() {
+        assertThatThrownBy(() -> store.keep("<!DOCTYPE svg [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><svg xmlns='http://www.w3.org/2000/svg'>&x;</svg>".getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(PictureStore.NoPicture.class);
+    }
+
+    @Test
+    void theSamePictureIsKeptOnceAndItsSizeIsKnown() throws IOException {
+        BufferedImage image = new BufferedImage(50, 30, BufferedImage.TYPE_INT_RGB);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(image, "png", out);
+        PictureStore.Kept first = store.keep(out.toByteArray());
+        assertThat(first).isEqualTo(store.keep(out.toByteArray()));
+        assertThat(List.of(first.width(), first.height())).isEqualTo(List.of(50, 30));
+        assertThat(kept).hasSize(1);
+        assertThat(store.inline(first.content())).startsWith("data:image/png;base64,");
+    }
+
+    @Test
+    void otherFilesAreRefused() {
+        assertThatThrownBy(() -> store.keep("GIF89a".getBytes(StandardCharsets.UTF_8))).isInstanceOf(PictureStore.NoPicture.class).hasMessageContaining("PNG, JPEG or SVG");
+        assertThatThrownBy(() -> store.keep(new byte[3_000_000])).isInstanceOf(PictureStore.NoPicture.class).hasMessageContaining("2000 kB is the most");
+    }
+}
