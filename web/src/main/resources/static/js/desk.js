@@ -143,6 +143,14 @@
     if (config && config.parameters && (config.parameters.kind === "cards.place" || config.path.endsWith("/snap"))) moving.forEach(id => drawing.back(id));
   });
 
+  // a picture goes where one looks
+  document.addEventListener("htmx:configRequest", event => {
+    if (event.detail.elt.id !== "picture-add") return;
+    const c = drawing.centre(), at = drawing.toSheet(c.x - 100, c.y - 80);
+    event.detail.parameters.x = Math.round(at.x);
+    event.detail.parameters.y = Math.round(at.y);
+  });
+
   // making
   function name(kind, at, id, text) {
     document.getElementById("namer-kind").value = kind;

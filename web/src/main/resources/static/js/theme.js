@@ -2,7 +2,11 @@
 (function () {
   "use strict";
   const dark = matchMedia("(prefers-color-scheme: dark)");
-  const show = () => document.documentElement.setAttribute("data-theme", localStorage.getItem("entaxis.theme") || (dark.matches ? "dark" : "light"));
+  const show = () => {
+    const theme = localStorage.getItem("entaxis.theme") || (dark.matches ? "dark" : "light");
+    document.documentElement.setAttribute("data-theme", theme);
+    document.getElementById("dark-drawing").disabled = theme !== "dark";
+  };
   show();
   dark.addEventListener("change", show);
   document.addEventListener("click", event => {

@@ -9,7 +9,7 @@
     if (asking || wanted <= shown() || document.querySelector(".htmx-request")) return;
     asking = true;
     htmx.ajax("POST", `/designs/${desk.dataset.design}/since`, { source: document.getElementById("sheet"), target: "#ledger", swap: "morph:innerHTML" })
-      .finally(() => { asking = false; });
+      .catch(() => {}).finally(() => { asking = false; });
   }
   const events = new EventSource(`/designs/${desk.dataset.design}/events`);
   events.addEventListener("revision", event => {

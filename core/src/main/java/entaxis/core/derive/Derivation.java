@@ -14,12 +14,14 @@ import java.util.SequencedMap;
 
 /** The schema that follows from a design, and which table follows from what. */
 public final class Derivation {
+    private final Design source;
     private final Folding folding;
     private final Schema schema;
     private final SequencedMap<OwnerId, Table> tables = new LinkedHashMap<>();
     private final Optional<Derivation> asStated;
 
-    private Derivation(Folding folding, Schema schema, Optional<Derivation> asStated) {
+    private Derivation(Design source, Folding folding, Schema schema, Optional<Derivation> asStated) {
+        this.source = source;
         this.folding = folding;
         this.schema = schema;
         this.asStated = asStated;
@@ -33,14 +35,15 @@ public final class Derivation {
 
     /** Derives the schema after an edit. Tables that came out the same are the very same objects as before, so that what was made of them can be kept. */
     public static Derivation after(Derivation before, Design design) {
-        return make(design, Optional.of(before));
+        return before.source.tablesAsIn(design) ? new Derivation(design, before.folding.over(design), before.schema, before.asStated)
+                : make(design, Optional.of(before));
     }
 
     private static Derivation make(Design design, Optional<Derivation> before) {
         Folding folding = Folding.of(design);
         Optional<Derivation> asStated = folding.design() == design ? Optional.empty()
-                : Optional.of(new Derivation(Folding.none(design), derived(design, before.map(Derivation::stated)), Optional.empty()));
-        return new Derivation(folding, derived(folding.design(), before), asStated);
+                : Optional.of(new Derivation(design, Folding.none(design), derived(design, before.map(Derivation::stated)), Optional.empty()));
+        return new Derivation(design, folding, derived(folding.design(), before), asStated);
     }
 
     private static Schema derived(Design design, Optional<Derivation> before) {

@@ -154,7 +154,7 @@ final class Deriver {
                 addUnique(uniques, draft.columns(new InheritedPart(relationship.id())).stream().map(Column::name).toList(),
                         named(naming.template(Template.UNIQUE), table, naming.bare(parentTable(relationship))), draft.key()));
         List<CheckRule> checks = new ArrayList<>(checks(table, entity.attributes()));
-        Map<String, String> columnNames = columnNames(entity.attributes());
+        Map<String, String> columnNames = entity.checks().isEmpty() ? Map.of() : columnNames(entity.attributes());
         entity.checks().forEach(check -> checks.add(new CheckRule(constraints.free(check.name().isEmpty() ? named(naming.template(Template.CHECK), table, "rule") : check.name()),
                 Identifiers.exchanged(check.condition(), columnNames))));
         design.exclusions().stream().filter(exclusion -> exclusion.child().equals(entity.id())).flatMap(exclusion -> alternatives(table, exclusion, draft).stream())
@@ -277,6 +277,9 @@ final class Deriver {
     }
 
     private List<CheckRule> checks(String table, List<Attribute> attributes) {
+        if (attributes.stream().allMatch(attribute -> attribute.check().isEmpty())) {
+            return List.of();
+        }
         Map<String, String> columnNames = columnNames(attributes);
         return attributes.stream().filter(attribute -> attribute.check().isPresent()).map(attribute -> new CheckRule(
                 constraints.free(attribute.checkName().isEmpty() ? named(naming.template(Template.CHECK), table, naming.column(attribute.name())) : attribute.checkName()),

@@ -49,6 +49,11 @@ final class Folding {
         return new Folding(folded, origins);
     }
 
+    /** The same for a design in which nothing has changed that becomes tables. */
+    Folding over(Design other) {
+        return origins.isEmpty() && design.categories().size() == other.categories().size() ? new Folding(other, origins) : of(other);
+    }
+
     Design design() {
         return design;
     }

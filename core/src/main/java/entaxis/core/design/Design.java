@@ -65,6 +65,12 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
         return categories.stream().filter(category -> category.kinds().contains(relationship)).findFirst();
     }
 
+    /** Whether everything that becomes tables is the very same as in another design, so that the same tables follow. */
+    public boolean tablesAsIn(Design other) {
+        return facts == other.facts && types == other.types && entities == other.entities && relationships == other.relationships && categories == other.categories
+                && exclusions == other.exclusions;
+    }
+
     /** The assumptions pinned to one end of a relationship, in order. */
     public List<Assumption> assumptionsAt(RelationshipId relationship, Side side) {
         return assumptions.stream().filter(assumption -> assumption.relationship().equals(relationship) && assumption.side() == side).toList();

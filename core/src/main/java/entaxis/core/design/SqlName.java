@@ -1,13 +1,27 @@
 package entaxis.core.design;
 
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /** How the name of an element becomes the name of a table or column. */
 public final class SqlName {
+    private static final Pattern SEPARATORS = Pattern.compile("[\\s\\-/‐–—]+");
+
     private SqlName() { }
 
     /** Lower case, with an underscore for each run of white space, hyphens or slashes; every other character stays, to be quoted where SQL asks for it. */
     public static String of(String name) {
-        return name.strip().toLowerCase(Locale.ROOT).replaceAll("[\\s\\-/‐–—]+", "_");
+        return plain(name) ? name : SEPARATORS.matcher(name.strip().toLowerCase(Locale.ROOT)).replaceAll("_");
+    }
+
+    /** Whether a name is written already as most are: this is asked for every column at every edit. */
+    private static boolean plain(String name) {
+        for (int i = 0; i < name.length(); i++) {
+            char c = name.charAt(i);
+            if (!(c >= 'a' && c <= 'z' || c == '_' || c >= '0' && c <= '9')) {
+                return false;
+            }
+        }
+        return true;
     }
 }

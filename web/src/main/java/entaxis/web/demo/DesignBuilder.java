@@ -4,9 +4,12 @@ import entaxis.core.change.Change;
 import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.Outcome.Refused;
+import entaxis.core.change.SheetAspect;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
+import entaxis.core.design.Assumption;
+import entaxis.core.design.AssumptionId;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
@@ -14,17 +17,30 @@ import entaxis.core.design.Design;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.Index;
+import entaxis.core.design.NamedType;
+import entaxis.core.design.Notation;
+import entaxis.core.design.Note;
+import entaxis.core.design.NoteId;
 import entaxis.core.design.OwnerId;
+import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
+import entaxis.core.design.Sheet;
+import entaxis.core.design.SheetId;
+import entaxis.core.design.SheetView;
+import entaxis.core.design.Side;
+import entaxis.core.design.TypeId;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.AttributeLine;
 import entaxis.core.sql.AttributeLine.Understood;
 import entaxis.core.sql.AttributeLineReader;
+import entaxis.core.sql.IndexLineReader;
+import entaxis.core.sql.TypeLineReader;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -76,6 +92,39 @@ final class DesignBuilder {
         bridges.put(name, id);
         apply(new Change.AddRelationship(Relationship.between(id, End.of(entities.get(first), ofFirst, verb), End.of(entities.get(second), ofSecond, back)).named(name), false));
         return lines.isEmpty() ? this : apply(new Change.AddAttributes(id, attributes(lines)));
+    }
+
+    /** Defines a type, as SQL writes it. */
+    DesignBuilder type(String definition) {
+        if (!(TypeLineReader.read(definition, new TypeId("t" + (design.types().size() + 1)), design::typeNamed) instanceof TypeLineReader.Defined(NamedType type))) {
+            throw new IllegalStateException(definition);
+        }
+        return apply(new Change.PutType(type));
+    }
+
+    /** Gives an entity's table an index. */
+    DesignBuilder index(String entity, String line) {
+        Table table = Derivation.of(design).table(entities.get(entity)).orElseThrow();
+        if (!(IndexLineReader.read(line, table) instanceof IndexLineReader.Read(Index index))) {
+            throw new IllegalStateException(line);
+        }
+        return apply(new Change.SetIndexes(entities.get(entity), List.of(index)));
+    }
+
+    /** Writes down what was assumed about one end of the first relationship between two entities. */
+    DesignBuilder assume(String first, String second, Side side, String text) {
+        Relationship relationship = design.relationships().stream().filter(one -> one.first().entity().equals(entities.get(first)) && one.second().entity().equals(entities.get(second)))
+                .findFirst().orElseThrow();
+        return apply(new Change.PutAssumption(new Assumption(new AssumptionId("u" + ++next), design.assumptions().size() + 1, relationship.id(), side, text)));
+    }
+
+    /** Adds a sheet with some of the entities in a row, in a notation, with a note below. */
+    DesignBuilder sheet(String name, Notation notation, List<String> shown, String note) {
+        Map<OwnerId, Place> places = new HashMap<>();
+        shown.forEach(entity -> places.put(entities.get(entity), new Place(60 + places.size() * 300, 100)));
+        SheetId id = new SheetId("p" + ++next);
+        return apply(new Change.AddSheet(new Sheet(id, name, Paper.USUAL, places))).apply(new Change.AlterSheet(id, new SheetAspect.Shows(SheetView.USUAL.with(notation))))
+                .apply(new Change.AlterSheet(id, new SheetAspect.PutNote(new Note(new NoteId("n" + ++next), note, new Place(60, 300), 260))));
     }
 
     /** Lays the card of a many-to-many's table. */

@@ -38,7 +38,7 @@ class Answers {
                     response.setHeader("HX-Refresh", "true");
                 }
                 Contents old = Contents.of(before.design());
-                boolean same = seen(form) == before.revision() && old.equals(Contents.of(after.design())) && before.design().sheets() == after.design().sheets();
+                boolean same = seen(form) == before.revision() && old.equals(Contents.of(after.design()));
                 select.ifPresent(id -> response.setHeader("HX-Trigger-After-Settle", "{\"entaxis:selected\":\"" + id + "\"}"));
                 yield changed(after, form, select, same, model);
             }

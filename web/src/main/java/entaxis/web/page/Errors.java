@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
 
 /** What is shown when a request cannot be served: what happened and what to do, never a stack trace. */
 @ControllerAdvice
@@ -32,7 +33,7 @@ class Errors {
         return page(request, model, "This request is not one that Entaxis understands", "Nothing was changed. Reload the page and try again.");
     }
 
-    @ExceptionHandler(InvalidParameterException.class)
+    @ExceptionHandler({InvalidParameterException.class, MaxUploadSizeExceededException.class})
     @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
     String tooMuch(HttpServletRequest request, Model model) {
         return page(request, model, "That was too much at once", "Nothing was changed. Send less: two megabytes is the most for one edit.");

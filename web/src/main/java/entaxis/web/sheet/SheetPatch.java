@@ -20,6 +20,7 @@ public record SheetPatch(long revision, boolean full, String lines, String cards
     /** From so many cards on, a page first gets only what is legible from afar, and the rest where one looks closer. */
     static final int FAR_FROM = 150;
     private static final Pattern ROWS = Pattern.compile("<g class=\"rows\">.*?</g>(?=<rect class=\"edge\")", Pattern.DOTALL);
+    private static final Pattern GRIP = Pattern.compile("<path class=\"grip\"[^>]*/>");
     private static final Pattern ENDS = Pattern.compile("<g class=\"ends\".*</g>$", Pattern.DOTALL);
 
 
@@ -33,7 +34,7 @@ public record SheetPatch(long revision, boolean full, String lines, String cards
     private static String outlines(Collection<String> groups, Pattern details) {
         StringBuilder outlines = new StringBuilder();
         for (String group : groups) {
-            String outline = details.matcher(group).replaceFirst(details == ENDS ? "</g>" : "");
+            String outline = GRIP.matcher(details.matcher(group).replaceFirst(details == ENDS ? "</g>" : "")).replaceFirst("");
             outlines.append(outline.length() < group.length() ? outline.replaceFirst("<g ", "<g data-outline=\"true\" ") : group);
         }
         return outlines.toString();

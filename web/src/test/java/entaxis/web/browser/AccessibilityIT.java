@@ -13,7 +13,7 @@ class AccessibilityIT extends BrowserTest {
     @Test
     void everyPage() {
         String design = demo();
-        for (String path : List.of("/", design, design + "?lens=tables", design + "/sql", design + "/trial", "/nothing/here")) {
+        for (String path : List.of("/", design, design + "?lens=tables", design + "/sentences", design + "/sql", design + "/trial", "/nothing/here")) {
             go(path);
             check(path);
         }
@@ -38,6 +38,41 @@ class AccessibilityIT extends BrowserTest {
         page.locator("#run-question").click();
         page.locator("#answer table").waitFor();
         check("trial");
+    }
+
+    @Test
+    void everyPartOfTheLedgerLightAndDark() {
+        String design = demo();
+        for (String theme : List.of("light", "dark")) {
+            go(design);
+            page.evaluate("theme => localStorage.setItem('entaxis.theme', theme)", theme);
+            go(design);
+            check(theme + " desk");
+            for (String leaf : List.of("sheet", "types", "names")) {
+                page.locator("#ledger .leaves [data-leaf=" + leaf + "]").click();
+                page.locator("#ledger .leaves [data-leaf=" + leaf + "][aria-pressed=true]").waitFor();
+                check(theme + " " + leaf);
+            }
+            page.locator("#contents .entry", new Page.LocatorOptions().setHasText("Accession")).click();
+            page.locator("#about-entity").waitFor();
+            for (String leaf : List.of("keys", "kinds")) {
+                page.locator("#ledger .leaves [data-leaf=" + leaf + "]").click();
+                page.locator("#ledger .leaves [data-leaf=" + leaf + "][aria-pressed=true]").waitFor();
+                check(theme + " " + leaf);
+            }
+            page.keyboard().press("Escape");
+            page.keyboard().press("Control+a");
+            page.locator("#about-selection").waitFor();
+            check(theme + " selection");
+            page.keyboard().press("Control+k");
+            page.keyboard().type("a");
+            page.locator("#found button").first().waitFor();
+            check(theme + " find");
+            go(design + "/sentences");
+            check(theme + " sentences");
+            go(design + "/sql");
+            check(theme + " sql");
+        }
     }
 
     private void check(String what) {

@@ -3,11 +3,15 @@ package entaxis.web.edit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
 import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.RelationshipAspect;
+import entaxis.core.change.SheetAspect;
+import entaxis.core.design.Attribute;
 import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
 import entaxis.core.design.EntityId;
@@ -18,7 +22,9 @@ import entaxis.core.small.Small;
 import entaxis.web.edit.EditReading.Faulty;
 import entaxis.web.edit.EditReading.Read;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -116,5 +122,32 @@ class EditReaderTest {
     @CsvSource({"cards.place,e1:1", "cards.place,'e1:1,2;x'", "cards.place,'e1:99999999999,2'", "facts.target,Oracle", "sheet.paper,B5", "line.way,1;2", "entity.unknown,x", "relationship.delete,EXPLODE"})
     void whatNoPageSendsIsAnErrorOfTheRequest(String kind, String value) {
         assertThatThrownBy(() -> read("kind", kind, "relationship", "r1", "side", "FIRST", "value", value)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void theDefaultFieldTakesNumbersAndFormulas() {
+        assertThat(change("kind", "attribute.default", "owner", "e1", "attribute", "a1", "value", "generated always as identity (start with 5 increment by 5)"))
+                .isEqualTo(new Change.Several(List.of(new Change.AlterAttribute(new EntityId("e1"), new AttributeId("a1"), new AttributeAspect.Default(Optional.empty())),
+                        new Change.AlterAttribute(new EntityId("e1"), new AttributeId("a1"),
+                                new AttributeAspect.Numbers(Attribute.Identity.ALWAYS, Optional.of(new Attribute.Numbering(5, 5)))))));
+        assertThat(read("kind", "attribute.default", "owner", "e1", "attribute", "a1", "value", "generated always as 3")).isInstanceOf(EditReading.Faulty.class);
+    }
+
+    @Test
+    void aCheckMayBringItsName() {
+        assertThat(change("kind", "attribute.check", "owner", "e1", "attribute", "a1", "value", "constraint positive check (x > 0)"))
+                .isEqualTo(new Change.AlterAttribute(new EntityId("e1"), new AttributeId("a1"), new AttributeAspect.CheckAs("positive", Optional.of("x > 0"))));
+    }
+
+    @Test
+    void sentencesWithAFaultMakeNothing() {
+        assertThat(((EditReading.Faulty) read("kind", "sentences.add", "value", "Each site has one or more pots. Pots are blue.")).problems().getFirst().message())
+                .contains("character 33").contains("Nothing was made yet");
+    }
+
+    @Test
+    void cornersOfALineComeWithItsSides() {
+        assertThat(change("kind", "line.way", "line", "r1", "from", "RIGHT", "to", "LEFT", "value", "10,20;10,80")).isInstanceOfSatisfying(Change.AlterSheet.class, edit ->
+                assertThat(((SheetAspect.Way) edit.aspect()).shape().bends()).containsExactly(new Place(10, 20), new Place(10, 80)));
     }
 }

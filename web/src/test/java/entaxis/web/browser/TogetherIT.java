@@ -1,0 +1,73 @@
+package entaxis.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import entaxis.core.change.Change;
+import entaxis.core.design.EntityId;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+
+/** Two windows on one design. */
+class TogetherIT extends BrowserTest {
+    private static final int MAX_TRIES = 20;
+
+    @Test
+    void anEditIsSeenInTheOtherWindowWithinASecond() {
+        String design = demo();
+        go(design);
+        Page other = page.context().newPage();
+        other.navigate(address(design));
+        other.locator("body[data-ready]").waitFor();
+        other.waitForTimeout(400);
+        page.locator("#contents .entry:text-is(\"Vault\")").click();
+        page.locator("#entity-name").waitFor();
+        other.evaluate("() => { window.seenAt = 0; new MutationObserver(() => { if (!window.seenAt && document.getElementById('cards').textContent.includes('Cold room')) window.seenAt = Date.now(); })"
+                + ".observe(document.getElementById('cards'), { childList: true, subtree: true }); }");
+        page.locator("#entity-name").fill("Cold room");
+        page.locator("#entity-name").press("Tab");
+        kept(1);
+        double acknowledged = ((Number) page.evaluate("() => Date.now()")).doubleValue();
+        assertThat(other.locator("#kept")).hasText("All kept · revision 1");
+        assertThat(other.locator("#contents .entry:text-is(\"Cold room\")")).isVisible();
+        double seen = ((Number) other.evaluate("() => window.seenAt")).doubleValue();
+        Assertions.assertThat(seen - acknowledged).isLessThan(1000);
+    }
+
+    @Test
+    void anEditOfSomethingDeletedMeanwhileIsRefusedWithTheReason() {
+        String design = demo();
+        go(design);
+        page.locator("#contents .entry:text-is(\"Vault\")").click();
+        page.locator("#entity-meaning").waitFor();
+        page.route("**/since", route -> route.abort());
+        takeTroubles();
+        String id = design.substring(design.lastIndexOf('/') + 1);
+        EntityId vault = store.open(id).design().entities().stream().filter(entity -> entity.name().equals("Vault")).findFirst().orElseThrow().id();
+        store.edit(id, new Change.RemoveEntity(vault));
+        page.locator("#entity-meaning").fill("a room below ground");
+        page.locator("#entity-meaning").press("Tab");
+        assertThat(page.locator("#entity-meaning-fault")).containsText("it was deleted meanwhile");
+        assertThat(page.locator("#entity-meaning")).hasValue("a room below ground");
+        takeTroubles();
+    }
+
+    @Test
+    void whatIsBeingTypedStaysWhileOthersEdit() {
+        String design = demo();
+        go(design);
+        page.locator("#contents .entry:text-is(\"Accession\")").click();
+        page.locator("#add-line").click();
+        page.keyboard().type("half a li");
+        String id = design.substring(design.lastIndexOf('/') + 1);
+        for (int i = 0; i < MAX_TRIES; i++) {
+            EntityId any = store.open(id).design().entities().list().get(i % 5).id();
+            store.edit(id, new Change.DescribeEntity(any, "seen by others " + i));
+        }
+        kept(MAX_TRIES);
+        assertThat(page.locator("#add-line")).isFocused();
+        page.keyboard().type("ne text");
+        page.keyboard().press("Control+a");
+        assertThat(page.locator("#add-line")).hasValue("half a line text");
+    }
+}
