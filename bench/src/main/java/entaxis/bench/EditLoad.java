@@ -43,8 +43,8 @@ public final class EditLoad {
     }
 
     public static void main(String[] arguments) throws IOException, InterruptedException {
-        System.out.println("| entities | HTTP p50 | p95 | max | browser p50 | p95 | drag: frames over 20 ms | longest frame | first paint |");
-        System.out.println("|---|---|---|---|---|---|---|---|---|");
+        System.out.println("| entities | HTTP p50 | p95 | max | browser p50 | p95 | drag: frames over 20 ms | longest frame | pan: frames a second | zoom: frames a second | open |");
+        System.out.println("|---|---|---|---|---|---|---|---|---|---|---|");
         for (int size : Arrays.stream(arguments).skip(1).mapToInt(Integer::parseInt).toArray()) {
             new EditLoad(arguments[0]).measure(size);
         }
@@ -119,8 +119,9 @@ public final class EditLoad {
             }
             Arrays.sort(times);
             String drag = drag(page);
+            String moving = frames(page, false) + " | " + frames(page, true);
             browser.close();
-            return String.format("%.1f ms | %.1f ms | %s | %.0f ms |", times[30], times[57], drag, firstPaint);
+            return String.format("%.1f ms | %.1f ms | %s | %s | %.0f ms |", times[30], times[57], drag, moving, firstPaint);
         }
     }
 
@@ -146,6 +147,26 @@ public final class EditLoad {
         long late = frames.stream().filter(frame -> frame.doubleValue() > 20).count();
         double longest = frames.stream().mapToDouble(Number::doubleValue).max().orElse(0);
         return String.format("%d of %d | %.0f ms", late, frames.size(), longest);
+    }
+
+    /** Frames a second while the wheel pans, or zooms out to the whole sheet and in again, for about two seconds. */
+    private static String frames(Page page, boolean zoom) {
+        page.mouse().move(640, 300);
+        page.evaluate("() => { window.frames_ = []; let last = performance.now(); const tick = now => { window.frames_.push(now - last); last = now; window.ticking = requestAnimationFrame(tick); }; requestAnimationFrame(tick); }");
+        if (zoom) {
+            page.keyboard().down("Control");
+        }
+        for (int i = 0; i < 120; i++) {
+            page.mouse().wheel(zoom || i % 2 == 0 ? 0 : 30, zoom ? i < 60 ? 40 : -40 : i < 60 ? 40 : -40);
+            page.waitForTimeout(14);
+        }
+        if (zoom) {
+            page.keyboard().up("Control");
+        }
+        @SuppressWarnings("unchecked")
+        List<Number> frames = (List<Number>) page.evaluate("() => { cancelAnimationFrame(window.ticking); return window.frames_.slice(2).map(f => f + 0.0001); }");
+        double mean = frames.stream().mapToDouble(Number::doubleValue).average().orElse(0);
+        return String.format("%.0f", 1000 / mean);
     }
 
     private void page(String path) throws IOException, InterruptedException {

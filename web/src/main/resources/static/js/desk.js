@@ -119,6 +119,8 @@
     if (target && !target.options.length) document.querySelectorAll("#designs option").forEach(option => target.add(new Option(option.label, option.value)));
     const about = document.querySelector("#ledger .about");
     if (about && about.id === "about-design" && desk.dataset.selected) { desk.dataset.selected = ""; drawing.mark(""); mirror(); }
+    // what was in use may be gone with the edit: the keys then still have somewhere to go
+    if (!focusAfter && document.activeElement === document.body && !document.querySelector("dialog[open]")) sheet.focus({ preventScroll: true });
     if (focusAfter) {
       const field = document.getElementById(focusAfter);
       focusAfter = "";

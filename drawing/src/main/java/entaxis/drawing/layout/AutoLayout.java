@@ -1,8 +1,11 @@
 package entaxis.drawing.layout;
 
+import entaxis.core.design.CardSide;
+import entaxis.core.design.LineShape;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
 import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.Point;
 import entaxis.drawing.geometry.SpatialIndex;
 import entaxis.drawing.scene.Card;
 import entaxis.drawing.scene.Line;
@@ -11,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Arranges the cards of a scene left to right in layers, parents before children (Sugiyama, Tagawa and Toda 1981, as the layered layout library does it). */
@@ -37,6 +41,30 @@ public final class AutoLayout {
         List<Card> cards = scene.cards().stream().filter(card -> moving.contains(card.owner())).toList();
         Map<OwnerId, Place> places = layered(cards, scene.lines());
         return cards.isEmpty() || cards.size() == scene.cards().size() ? places : beside(scene, cards, places);
+    }
+
+    /**
+     * What the library decided about the ways of lines when it placed all cards of a scene: the sides and corners of those that are not straight. Lines of a category,
+     * which meet at its sign, are left to the router.
+     */
+    public static Map<String, LineShape> ways(Scene scene) {
+        ElkGraph graph = ElkGraph.of(scene.cards(), scene.lines());
+        graph.layOut();
+        Set<String> plain = new LinkedHashSet<>();
+        scene.lines().stream().filter(Line::plain).forEach(line -> plain.add(line.id()));
+        Map<String, LineShape> shapes = new LinkedHashMap<>();
+        graph.ways().forEach((line, points) -> {
+            if (points.size() > 2 && !plain.contains(line)) {
+                List<Place> bends = points.subList(1, points.size() - 1).stream().map(point -> new Place((int) Math.round(point.x()), (int) Math.round(point.y()))).toList();
+                shapes.put(line, new LineShape(Optional.of(side(points.getFirst(), points.get(1))),
+                        Optional.of(side(points.getLast(), points.get(points.size() - 2))), bends, true));
+            }
+        });
+        return shapes;
+    }
+
+    private static CardSide side(Point from, Point to) {
+        return from.y() == to.y() ? to.x() > from.x() ? CardSide.RIGHT : CardSide.LEFT : to.y() > from.y() ? CardSide.BOTTOM : CardSide.TOP;
     }
 
     private static Map<OwnerId, Place> beside(Scene scene, List<Card> cards, Map<OwnerId, Place> places) {

@@ -6,9 +6,11 @@ import entaxis.drawing.scene.Card;
 import entaxis.drawing.scene.Line;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.eclipse.elk.alg.layered.options.LayeredOptions;
 import org.eclipse.elk.core.RecursiveGraphLayoutEngine;
 import org.eclipse.elk.core.math.ElkPadding;
@@ -30,6 +32,7 @@ public final class ElkGraph {
     private final ElkNode root;
     private final Map<String, ElkNode> nodes = new HashMap<>();
     private final Map<String, ElkEdge> edges = new LinkedHashMap<>();
+    private final Set<String> reversed = new HashSet<>();
 
     private ElkGraph(ElkNode root) {
         this.root = root;
@@ -65,6 +68,9 @@ public final class ElkGraph {
         boolean towardsFirst = line.first().many() && !line.second().many();
         if (first != null && second != null && first != second) {
             edges.put(line.id(), ElkGraphUtil.createSimpleEdge(towardsFirst ? second : first, towardsFirst ? first : second));
+            if (towardsFirst) {
+                reversed.add(line.id());
+            }
         }
     }
 
@@ -79,7 +85,7 @@ public final class ElkGraph {
         return new Place((int) Math.round(node.getX()), (int) Math.round(node.getY()));
     }
 
-    /** The ways that the library gave the lines, by their identities. */
+    /** The ways that the library gave the lines, each from its first card to its second, by their identities. */
     public Map<String, List<Point>> ways() {
         Map<String, List<Point>> ways = new LinkedHashMap<>();
         edges.forEach((line, edge) -> {
@@ -89,7 +95,7 @@ public final class ElkGraph {
                 section.getBendPoints().forEach(bend -> points.add(new Point(bend.getX(), bend.getY())));
                 points.add(new Point(section.getEndX(), section.getEndY()));
             }
-            ways.put(line, points);
+            ways.put(line, reversed.contains(line) ? points.reversed() : points);
         });
         return ways;
     }

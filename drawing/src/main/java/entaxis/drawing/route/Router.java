@@ -26,6 +26,8 @@ public final class Router {
     /** How many pairs of other sides are tried where the wanted ones have no room. */
     private static final int MAX_TRIES = 5;
     private static final int PARTINGS = 3;
+    /** How far the end of a way that the layout found may be from where it was. */
+    private static final double ADRIFT = 48;
     private static final int[] ASIDE = {11, -11, 22, -22, 33, -33};
 
     /** The stretch by which a line leaves a card. */
@@ -83,7 +85,7 @@ public final class Router {
         known = next;
         cards = Map.copyOf(boxes);
         Set<String> fixed = new HashSet<>();
-        all.stream().filter(link -> !link.shape().bends().isEmpty()).forEach(link -> fixed.add(link.id()));
+        all.stream().filter(link -> !link.shape().bends().isEmpty() && next.get(link.id()).points().size() == link.shape().bends().size() + 2).forEach(link -> fixed.add(link.id()));
         Map<String, List<Point>> apart = new Lanes(ways, fixed).spread();
         Map<String, Route> routes = new LinkedHashMap<>();
         all.forEach(link -> routes.put(link.id(), new Route(apart.get(link.id()), next.get(link.id()).firstSide(), next.get(link.id()).secondSide())));
@@ -151,8 +153,8 @@ public final class Router {
     private static Known search(Link link, Port first, Port second, SpatialIndex obstacles) {
         Box ends = link.first().union(link.second());
         Optional<List<Point>> byHand = link.shape().bends().isEmpty() ? Optional.empty() : byHand(first, second, link.shape().bends());
-        if (byHand.isPresent()) {
-            return new Known(link, first, second, byHand.get(), ends);
+        if (byHand.isPresent() && (!link.shape().found() || stillGood(link, byHand.get(), obstacles))) {
+            return new Known(link, first, second, byHand.get(), around(byHand.get()).union(ends));
         }
         if (straight(first, second) && obstacles.within(between(first, second)).isEmpty()) {
             return new Known(link, first, second, List.of(first.point(), second.point()), between(first, second));
@@ -183,6 +185,31 @@ public final class Router {
         }
         boolean outwards = outwards(first, points.get(1)) && outwards(second, points.get(last));
         return outwards ? Optional.of(corners(points)) : Optional.empty();
+    }
+
+    /** Whether corners that the layout found are still where it put them, and no card has come in their way. */
+    private static boolean stillGood(Link link, List<Point> way, SpatialIndex obstacles) {
+        List<Place> bends = link.shape().bends();
+        if (way.size() != bends.size() + 2 || far(bends.getFirst(), way.get(1)) || far(bends.getLast(), way.get(way.size() - 2))) {
+            return false;
+        }
+        for (int i = 0; i + 1 < way.size(); i++) {
+            Box stretch = around(List.of(way.get(i), way.get(i + 1))).grown(1);
+            boolean first = i == 0;
+            boolean last = i + 2 == way.size();
+            if (obstacles.within(stretch).stream().anyMatch(box -> !(first && box.equals(link.first())) && !(last && box.equals(link.second())))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean far(Place bend, Point now) {
+        return Math.abs(bend.x() - now.x()) + Math.abs(bend.y() - now.y()) > ADRIFT;
+    }
+
+    private static Box around(List<Point> points) {
+        return points.stream().map(point -> new Box(point.x(), point.y(), 0, 0)).reduce(Box::union).orElseThrow();
     }
 
     private static boolean outwards(Port port, Point next) {

@@ -253,7 +253,7 @@ public final class SceneMaker {
 
     private static Line line(Draft draft, Route route, LabelPlacer labels) {
         List<Label> texts = draft.text().isEmpty() ? List.of() : List.of(labels.place(draft.text(), route.points()));
-        return new Line(draft.link().id(), draft.stated(), draft.solid(), draft.plain(), !draft.link().shape().bends().isEmpty(), route.points(),
+        return new Line(draft.link().id(), draft.stated(), draft.solid(), draft.plain(), !draft.link().shape().bends().isEmpty() && !draft.link().shape().found(), route.points(),
                 end(draft.link().firstCard(), route.firstSide(), draft.first(), draft.second()), end(draft.link().secondCard(), route.secondSide(), draft.second(), draft.first()),
                 texts, Optional.empty());
     }

@@ -2,9 +2,11 @@ package entaxis.web.page;
 
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
+import entaxis.core.design.NamedType;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
 import entaxis.core.sentence.Sentence;
+import entaxis.core.sql.LineCompletion;
 import entaxis.web.store.DesignStore;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -14,6 +16,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** Finds elements of a design by parts of their names. */
@@ -34,6 +37,13 @@ class FindController {
      * @param what what it is
      */
     record Found(String id, String leaf, String name, String what) { }
+
+    /** What can come next in an attribute line. */
+    @PostMapping("/designs/{id}/completions")
+    String completions(@PathVariable String id, @RequestParam(defaultValue = "") String text, Model model) {
+        model.addAttribute("completion", LineCompletion.of(text, store.open(id).design().types().stream().map(NamedType::name).toList()));
+        return "fragments/find :: completions";
+    }
 
     @GetMapping("/designs/{id}/find")
     String find(@PathVariable String id, @RequestParam(defaultValue = "") String q, Model model) {

@@ -62,8 +62,10 @@ class LayoutController {
         some.removeAll(sheet.pinned());
         Map<OwnerId, Place> places = some.isEmpty() ? AutoLayout.arrange(scene) : AutoLayout.arrange(scene, some);
         List<Change> changes = new ArrayList<>(List.of(new Change.PlaceCards(sheet.id(), places)));
+        Map<String, LineShape> ways = places.size() == scene.cards().size() ? AutoLayout.ways(scene) : Map.of();
+        ways.forEach((line, shape) -> changes.add(new Change.AlterSheet(sheet.id(), new SheetAspect.Way(line, shape))));
         sheet.lines().forEach((line, shape) -> {
-            if (!shape.bends().isEmpty() && scene.lines().stream().anyMatch(drawn -> drawn.id().equals(line) && moved(places, drawn))) {
+            if (!shape.bends().isEmpty() && !ways.containsKey(line) && scene.lines().stream().anyMatch(drawn -> drawn.id().equals(line) && moved(places, drawn))) {
                 changes.add(new Change.AlterSheet(sheet.id(), new SheetAspect.Way(line, LineShape.FREE)));
             }
         });

@@ -101,11 +101,37 @@ class DeskIT extends BrowserTest {
     }
 
     @Test
+    void typesAreOfferedWhileALineIsTyped() {
+        startAt("Vault");
+        page.locator("#add-line").click();
+        page.keyboard().type("warmest ce");
+        assertThat(page.locator("#completions button")).hasText(new String[] {"celsius"});
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#add-line")).hasValue("warmest celsius");
+        page.keyboard().press("Enter");
+        kept(1);
+        assertThat(page.locator("input[aria-label='Type of warmest']")).hasValue("celsius");
+        assertThat(page.locator("#add-line")).isFocused();
+    }
+
+    @Test
+    void focusIsSomewhereAfterTheButtonThatWasPressedIsGone() {
+        startAt("Collector");
+        leaf("keys");
+        page.locator("#take-1").click();
+        kept(1);
+        page.locator("#surrogate button").click();
+        kept(2);
+        Assertions.assertThat(page.evaluate("() => document.activeElement === document.body")).isEqualTo(false);
+    }
+
+    @Test
     void aManyToManyIsResolvedAskedAboutAndItsRowsStillRun() {
         begin();
         page.evaluate("() => { const line = [...document.querySelectorAll('.line')].find(one => one.textContent.includes('takes part in')); window.entaxisDesk.select(line.dataset.r); }");
         page.locator("#resolve-name").waitFor();
-        page.keyboard().press("Escape");
+        page.locator("#sheet").focus();
         page.keyboard().press("m");
         assertThat(page.locator("#resolve-name")).isFocused();
         page.locator("#resolve-name").fill("Participation");
