@@ -3,6 +3,8 @@ package entaxis.bench;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
+import entaxis.core.design.LineShape;
+import entaxis.core.design.Notation;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
@@ -10,6 +12,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.drawing.geometry.Box;
 import entaxis.drawing.geometry.Edge;
 import entaxis.drawing.geometry.Point;
+import entaxis.drawing.layout.AutoLayout;
 import entaxis.drawing.layout.ElkGraph;
 import entaxis.drawing.quality.Quality;
 import entaxis.drawing.route.Link;
@@ -83,7 +86,7 @@ public final class LayoutQuality {
             List<Point> points = Pattern.compile("L").splitAsStream(line.group(4)).map(pair -> pair.split(" "))
                     .map(pair -> new Point(Double.parseDouble(pair[0]), Double.parseDouble(pair[1]))).toList();
             ways.put(line.group(1), points);
-            lines.add(new Line(line.group(1), line.group(1), true, true, false, points, end(line.group(2)), end(line.group(3)), List.of(), Optional.empty()));
+            lines.add(new Line(line.group(1), line.group(1), true, false, false, points, end(line.group(2)), end(line.group(3)), List.of(), Optional.empty()));
         }
         row(name + " as laid by hand", cards, ways, "Entaxis");
         compare(name + " arranged", cards, lines);
@@ -105,7 +108,12 @@ public final class LayoutQuality {
                 .map(line -> new Link(line.id(), line.first().card(), boxes.get(line.first().card()), line.second().card(), boxes.get(line.second().card()))).toList();
         Map<String, List<Point>> ours = new LinkedHashMap<>();
         new Router().route(boxes, links).forEach((id, route) -> ours.put(id, route.points()));
-        row(name, placed, ours, "Entaxis");
+        Map<String, LineShape> kept = AutoLayout.ways(new Scene(Lens.TABLES, Notation.CROWS_FOOT, cards, lines, List.of(), List.of(), Optional.empty()));
+        Map<String, List<Point>> keeping = new LinkedHashMap<>();
+        new Router().route(boxes, links.stream().map(link -> new Link(link.id(), link.firstCard(), link.first(), link.secondCard(), link.second(),
+                kept.getOrDefault(link.id(), LineShape.FREE))).toList()).forEach((id, route) -> keeping.put(id, route.points()));
+        row(name, placed, keeping, "Entaxis, as arranged");
+        row(name, placed, ours, "Entaxis alone");
         row(name, placed, theirs, "the library");
     }
 
