@@ -153,6 +153,15 @@
     event.detail.parameters.y = Math.round(at.y);
   });
 
+  // a sentence that is not understood is marked where it stops being one
+  document.addEventListener("htmx:afterSwap", event => {
+    const place = event.detail.target.id === "say-fault" && /Line (\d+), character (\d+)/.exec(event.detail.target.textContent), field = document.getElementById("say-text");
+    if (!place || !field) return;
+    const lines = field.value.split("\n"), from = lines.slice(0, place[1] - 1).reduce((sum, line) => sum + line.length + 1, 0) + Number(place[2]) - 1;
+    field.focus();
+    field.setSelectionRange(Math.min(from, field.value.length), Math.min(from + (lines[place[1] - 1].slice(place[2] - 1).search(/[.;\/]|$/) || 1), field.value.length));
+  });
+
   // making
   function name(kind, at, id, text) {
     document.getElementById("namer-kind").value = kind;

@@ -1,9 +1,10 @@
 package entaxis.core.sql;
 
-import entaxis.core.token.Token.Kind;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
+import entaxis.core.token.Token.Kind;
 import entaxis.core.type.TypeReader;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
@@ -25,11 +26,19 @@ public record LineCompletion(int from, List<String> options) {
         options = List.copyOf(options);
     }
 
-    /** What fits the last line of a text whose end is where one types: a type behind the name, then clauses; nothing inside a meaning, a text or brackets. */
+    /**
+     * What fits the last line of a text whose end is where one types: a type behind the name, then clauses; nothing inside a meaning, a text or brackets. The line may
+     * define a domain.
+     */
     public static LineCompletion of(String text, List<String> typeNames) {
         int start = text.lastIndexOf('\n') + 1;
         List<Token> tokens = Lexer.tokens(text.substring(start));
-        List<Token> words = tokens.stream().filter(token -> token.kind() != Kind.SPACE).toList();
+        List<Token> words = new ArrayList<>(tokens.stream().filter(token -> token.kind() != Kind.SPACE).toList());
+        boolean domain = words.size() > 1 && (words.getFirst().is("domain") || words.getFirst().is("create") && words.get(1).is("domain"));
+        if (domain) {
+            words.subList(0, words.getFirst().is("domain") ? 1 : 2).clear();
+            words.removeIf(token -> token.is("as"));
+        }
         boolean between = !tokens.isEmpty() && tokens.getLast().kind() == Kind.SPACE;
         int open = words.stream().mapToInt(token -> token.is("(") ? 1 : token.is(")") ? -1 : 0).sum();
         boolean plain = !words.isEmpty() && words.getFirst().isName() && open == 0 && words.stream().noneMatch(token -> token.kind() == Kind.COMMENT || token.kind() == Kind.UNCLOSED);

@@ -31,6 +31,12 @@ class LineCompletionTest {
         assertThat(options(text)).isEmpty();
     }
 
+    @Test
+    void aDomainIsMadeOfAType() {
+        assertThat(options("domain seed_count as big")).containsExactly("bigint");
+        assertThat(options("create domain seed_count as bigint def")).containsExactly("default ");
+    }
+
     /** Whatever is offered behind a name is read. */
     @Test
     void everyTypeThatIsOfferedIsUnderstood() {

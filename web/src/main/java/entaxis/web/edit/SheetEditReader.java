@@ -68,6 +68,7 @@ final class SheetEditReader {
             case "line.side" -> aspect(new SheetAspect.Way(form.text("line"), sheet.line(form.text("line")).leaving(form.side(),
                     form.value().isEmpty() ? Optional.empty() : Optional.of(CardSide.valueOf(form.value())))));
             case "line.way" -> way();
+            case "line.corners" -> corners();
             case "line.free" -> aspect(new SheetAspect.Way(form.text("line"), LineShape.FREE));
             case "note.add" -> note(new NoteId(NewId.of('n')), new Place(form.number("x"), form.number("y")), NOTE_WIDTH, true);
             case "note.text" -> note(noteNow().id(), noteNow().place(), noteNow().width(), false);
@@ -136,6 +137,20 @@ final class SheetEditReader {
             bends.add(new Place(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))));
         }
         return aspect(new SheetAspect.Way(form.text("line"), new LineShape(Optional.of(CardSide.valueOf(form.text("from"))), Optional.of(CardSide.valueOf(form.text("to"))), bends)));
+    }
+
+    /** Corners as somebody types them; none for a free way. */
+    private EditReading corners() {
+        List<Place> bends = new ArrayList<>();
+        for (String corner : form.value().isBlank() ? new String[0] : form.value().strip().split("\\s*;\\s*")) {
+            Matcher matcher = CORNER.matcher(corner.replaceAll("\\s", ""));
+            if (!matcher.matches()) {
+                return EditReading.Faulty.of("corners", "“" + corner + "” is no corner. Type two whole numbers for each, as in: 120,80; 120,300. Empty the field for a free way.");
+            }
+            bends.add(new Place(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))));
+        }
+        LineShape now = sheet.line(form.text("line"));
+        return aspect(new SheetAspect.Way(form.text("line"), new LineShape(now.first(), now.second(), bends)));
     }
 
     private Note noteNow() {

@@ -25,6 +25,7 @@ import entaxis.web.ledger.TypesLedger;
 import entaxis.web.store.OpenDesign;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.ui.Model;
 
 /** Puts into a page's model what all desks show: the strip, the contents, the ledger of what is selected. */
@@ -103,6 +104,8 @@ final class DeskModel {
     private static void relationship(Model model, OpenDesign open, Sheet sheet, Relationship relationship) {
         model.addAttribute("relationship", RelationshipLedger.of(open.design(), open.derivation(), relationship));
         model.addAttribute("shape", sheet.line(relationship.id().value()));
+        model.addAttribute("corners", sheet.line(relationship.id().value()).found() ? "" : sheet.line(relationship.id().value()).bends().stream()
+                .map(place -> place.x() + "," + place.y()).collect(Collectors.joining("; ")));
         model.addAttribute("cardSides", CardSide.values());
         model.addAttribute("selected", relationship.id().value());
     }

@@ -153,6 +153,7 @@ class DeskIT extends BrowserTest {
         page.locator("#say-text").fill("Each vault is guarded by zero or more wardens.\nVaults are cold.");
         page.locator("#say button").click();
         assertThat(page.locator("#say-fault")).containsText("Line 2, character 1");
+        Assertions.assertThat(page.evaluate("() => { const field = document.getElementById('say-text'); return field.value.slice(field.selectionStart, field.selectionEnd); }")).isEqualTo("Vaults are cold");
         assertThat(page.locator("#kept")).hasText("All kept · revision 0");
         page.locator("#say-text").fill("Each vault is guarded by 1 to 3 wardens. Each warden guards exactly one vault.");
         page.locator("#say button").click();
@@ -332,6 +333,9 @@ class DeskIT extends BrowserTest {
         page.locator("#line-first").selectOption("TOP");
         kept(1);
         assertThat(page.locator(".line.chosen")).hasAttribute("data-as", "TOP");
+        page.locator("#line-corners").fill("here");
+        page.locator("#line-corners").press("Enter");
+        assertThat(page.locator("#line-corners-fault")).containsText("is no corner");
         page.locator("[data-do=straighten]").click();
         kept(2);
         assertThat(page.locator(".line.chosen")).hasAttribute("data-as", "RIGHT");
