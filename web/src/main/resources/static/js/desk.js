@@ -407,7 +407,7 @@
 
   function inField(event, field) {
     if (field.dataset.counts && (event.key === "ArrowDown" || event.key === "ArrowUp")) {
-      const usual = ["exactly one", "zero or one", "one or more", "zero or more"], at = usual.indexOf(field.value);
+      const usual = [...document.querySelectorAll("#counts option[data-usual]")].map(option => option.value), at = usual.indexOf(field.value);
       field.value = usual[(at + (event.key === "ArrowDown" ? 1 : usual.length - 1) + (at < 0 && event.key === "ArrowUp" ? 1 : 0)) % usual.length];
       event.preventDefault();
       field.dispatchEvent(new Event("change", { bubbles: true }));

@@ -5,5 +5,4 @@
   document.addEventListener("htmx:afterRequest", event => {
     if (event.detail.elt.id === "say" && event.detail.successful && event.detail.xhr.status < 400) document.getElementById("say-text").value = "";
   });
-  document.addEventListener("change", event => { if (event.target.type === "checkbox") event.target.dataset.was = String(event.target.checked); });
 })();

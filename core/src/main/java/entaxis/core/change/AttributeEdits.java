@@ -98,9 +98,7 @@ final class AttributeEdits {
         if (was.equals(becomes)) {
             return design;
         }
-        String name = SqlName.of(becomes);
-        String written = name.matches("[a-z_][a-z0-9_]*") ? name : "\"" + name.replace("\"", "\"\"") + "\"";
-        Map<String, String> names = Map.of(SqlName.of(was), written);
+        Map<String, String> names = Map.of(SqlName.of(was), SqlName.quoted(SqlName.of(becomes)));
         UnaryOperator<Attribute> follow = attribute -> attribute.withCheck(attribute.check().map(check -> Identifiers.exchanged(check, names)), attribute.checkName())
                 .computed(attribute.generated().map(expression -> Identifiers.exchanged(expression, names)));
         return switch (owner) {

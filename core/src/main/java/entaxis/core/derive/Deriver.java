@@ -187,14 +187,10 @@ final class Deriver {
     /** Counts by how many of its alternatives a row refers. */
     private Optional<CheckRule> alternatives(String table, Exclusion exclusion, TableDraft draft) {
         List<String> counted = exclusion.alternatives().stream().flatMap(id -> draft.columns(new InheritedPart(id)).stream().limit(1))
-                .map(column -> "case when " + quoted(column.name()) + " is null then 0 else 1 end").toList();
+                .map(column -> "case when " + SqlName.quoted(column.name()) + " is null then 0 else 1 end").toList();
         String name = exclusion.name().isEmpty() ? named(naming.template(Template.CHECK), table, "alternatives") : exclusion.name();
         return counted.size() < 2 ? Optional.empty()
                 : Optional.of(new CheckRule(constraints.free(name), String.join(" + ", counted) + (exclusion.mandatory() ? " = 1" : " <= 1")));
-    }
-
-    private static String quoted(String name) {
-        return name.matches("[a-z_][a-z0-9_]*") ? name : "\"" + name.replace("\"", "\"\"") + "\"";
     }
 
     private List<TableIndex> indexes(String table, Entity entity, TableDraft draft) {

@@ -64,7 +64,7 @@ final class OneForAll {
             Entity kind = design.entities().get(design.relationships().get(kindOf).second().entity());
             String value = SqlName.of(kind.name());
             String flag = free("is " + value);
-            kinds.put(kind.id().value(), category.disjoint() ? SqlName.of(discriminator) + " = '" + value.replace("'", "''") + "'" : quoted(SqlName.of(flag)));
+            kinds.put(kind.id().value(), category.disjoint() ? SqlName.of(discriminator) + " = '" + value.replace("'", "''") + "'" : SqlName.quoted(SqlName.of(flag)));
             if (!category.disjoint()) {
                 telling.add(Attribute.of(new AttributeId("af" + kind.id().value().substring(1)), flag, new BooleanType()).required(true).withDefault(Optional.of("false"))
                         .meaning("whether it is a " + kind.name()));
@@ -75,7 +75,7 @@ final class OneForAll {
             String values = folded.keySet().stream().map(kind -> "'" + SqlName.of(design.entities().get(kind).name()).replace("'", "''") + "'").collect(Collectors.joining(", "));
             int longest = folded.keySet().stream().mapToInt(kind -> SqlName.of(design.entities().get(kind).name()).length()).max().orElse(1);
             telling.add(Attribute.of(discriminatorId, discriminator, SqlType.varchar(longest)).required(category.complete())
-                    .withCheck(Optional.of(quoted(SqlName.of(discriminator)) + " in (" + values + ")")).meaning("which kind it is"));
+                    .withCheck(Optional.of(SqlName.quoted(SqlName.of(discriminator)) + " in (" + values + ")")).meaning("which kind it is"));
         } else if (category.complete()) {
             checks.add(new NamedCheck("", String.join(" or ", kinds.values())));
         }
@@ -100,11 +100,11 @@ final class OneForAll {
             if (member instanceof Attribute own) {
                 String name = free(own.name(), kind.name());
                 if (!name.equals(own.name())) {
-                    renamed.put(SqlName.of(own.name()), quoted(SqlName.of(name)));
+                    renamed.put(SqlName.of(own.name()), SqlName.quoted(SqlName.of(name)));
                 }
                 members.add(own.named(name).required(false).withDefault(Optional.empty()));
                 if (own.required()) {
-                    checks.add(new NamedCheck("", "not (" + is + ") or " + quoted(SqlName.of(name)) + " is not null"));
+                    checks.add(new NamedCheck("", "not (" + is + ") or " + SqlName.quoted(SqlName.of(name)) + " is not null"));
                 }
             } else {
                 members.add(member);
@@ -185,9 +185,5 @@ final class OneForAll {
     private String free(String name, String kind) {
         boolean taken = members.stream().anyMatch(member -> member instanceof Attribute own && SqlName.of(own.name()).equals(SqlName.of(name)));
         return !taken ? name : kind.isEmpty() ? name + " 2" : kind + " " + name;
-    }
-
-    private static String quoted(String name) {
-        return name.matches("[a-z_][a-z0-9_]*") ? name : "\"" + name.replace("\"", "\"\"") + "\"";
     }
 }

@@ -2,8 +2,11 @@ package entaxis.core.design;
 
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.DesignType;
+import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** Everything that a designer has stated. Immutable; each {@code with} method gives a changed copy that shares all the rest. */
@@ -71,9 +74,15 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
                 && exclusions == other.exclusions;
     }
 
-    /** The assumptions pinned to one end of a relationship, in order. */
-    public List<Assumption> assumptionsAt(RelationshipId relationship, Side side) {
-        return assumptions.stream().filter(assumption -> assumption.relationship().equals(relationship) && assumption.side() == side).toList();
+    /** Entities and all that are related to them within so many steps, nearest first. */
+    public Set<EntityId> within(Collection<EntityId> some, int steps) {
+        Set<EntityId> reached = new LinkedHashSet<>(some);
+        for (int step = 0; step < steps; step++) {
+            for (EntityId entity : List.copyOf(reached)) {
+                relationshipsOf(entity).forEach(relationship -> reached.addAll(List.of(relationship.first().entity(), relationship.second().entity())));
+            }
+        }
+        return reached;
     }
 
     public Design with(Facts newFacts) {

@@ -7,11 +7,18 @@ import java.util.regex.Pattern;
 public final class SqlName {
     private static final Pattern SEPARATORS = Pattern.compile("[\\s\\-/‐–—]+");
 
+    private static final Pattern PLAIN = Pattern.compile("[a-z_][a-z0-9_]*");
+
     private SqlName() { }
 
     /** Lower case, with an underscore for each run of white space, hyphens or slashes; every other character stays, to be quoted where SQL asks for it. */
     public static String of(String name) {
         return plain(name) ? name : SEPARATORS.matcher(name.strip().toLowerCase(Locale.ROOT)).replaceAll("_");
+    }
+
+    /** A column's name as an expression holds it: in quotes only where it needs them (ISO/IEC 9075-2, 5.4). */
+    public static String quoted(String column) {
+        return PLAIN.matcher(column).matches() ? column : "\"" + column.replace("\"", "\"\"") + "\"";
     }
 
     /** Whether a name is written already as most are: this is asked for every column at every edit. */

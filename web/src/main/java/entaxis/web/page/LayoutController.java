@@ -40,7 +40,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Edits of a sheet that need to know how large its cards are. */
 @Controller
 class LayoutController {
-    private static final int MAX_STEPS = 2;
     private final DesignStore store;
     private final Sheets sheets;
     private final Answers answers;
@@ -118,14 +117,9 @@ class LayoutController {
         OpenDesign now = store.open(id);
         Design design = now.design();
         Sheet sheet = form.sheet(design);
-        Set<EntityId> wanted = new LinkedHashSet<>();
-        form.cards("cards").stream().filter(EntityId.class::isInstance).map(EntityId.class::cast).filter(design.entities()::contains).forEach(wanted::add);
         int steps = form.text("steps").matches("[012]") ? Integer.parseInt(form.text("steps")) : 0;
-        for (int step = 0; step < Math.min(steps, MAX_STEPS); step++) {
-            for (EntityId entity : List.copyOf(wanted)) {
-                design.relationshipsOf(entity).forEach(relationship -> wanted.addAll(List.of(relationship.first().entity(), relationship.second().entity())));
-            }
-        }
+        Set<EntityId> wanted = design.within(form.cards("cards").stream().filter(EntityId.class::isInstance).map(EntityId.class::cast)
+                .filter(design.entities()::contains).toList(), steps);
         Map<OwnerId, Place> added = new LinkedHashMap<>();
         Place near = wanted.stream().flatMap(entity -> sheet.place(entity).stream()).findFirst().orElse(new Place(60, 60));
         wanted.stream().filter(entity -> sheet.place(entity).isEmpty())
