@@ -264,6 +264,7 @@
       case "copy": copy(); break;
       case "copy-lines": copyLines(); break;
       case "fit": drawing.fit(); break;
+      case "snap": snapping(localStorage.getItem("entaxis.snap") === "off"); break;
       case "closer": { const c = drawing.centre(); drawing.zoom(1.2, c.x, c.y); break; }
       case "farther": { const c = drawing.centre(); drawing.zoom(1 / 1.2, c.x, c.y); break; }
       case "turn": if (chosen.startsWith("r")) post("/edits", { kind: "relationship.turn", relationship: chosen }); break;
@@ -347,7 +348,14 @@
   }
 
   // keys
-  const KEYS = { m: "resolve", d: "duplicate", p: "pin", h: "hide", b: "neighbours", s: "connected", w: "note", e: "entity", r: "relate", g: "arrange", 0: "fit", "+": "closer", "=": "closer", "-": "farther", t: "turn", n: "rename", l: "lens", a: "add", "?": "keys", c: "contents", Delete: "delete" };
+  // Whether a card that is dropped falls in line with its neighbours; kept in this browser.
+  function snapping(on) {
+    if (on) localStorage.removeItem("entaxis.snap"); else localStorage.setItem("entaxis.snap", "off");
+    document.querySelector('[data-do="snap"]').setAttribute("aria-pressed", String(on));
+  }
+  snapping(localStorage.getItem("entaxis.snap") !== "off");
+
+  const KEYS = { i: "snap", m: "resolve", d: "duplicate", p: "pin", h: "hide", b: "neighbours", s: "connected", w: "note", e: "entity", r: "relate", g: "arrange", 0: "fit", "+": "closer", "=": "closer", "-": "farther", t: "turn", n: "rename", l: "lens", a: "add", "?": "keys", c: "contents", Delete: "delete" };
   const ARROWS = { ArrowLeft: [1, 0], ArrowRight: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
   document.addEventListener("keydown", event => {
     const field = event.target.closest("input, textarea, select");

@@ -19,8 +19,10 @@ public final class Derivation {
     private final Schema schema;
     private final SequencedMap<OwnerId, Table> tables = new LinkedHashMap<>();
     private final Optional<Derivation> asStated;
+    private final OwnColumns columns;
 
-    private Derivation(Design source, Folding folding, Schema schema, Optional<Derivation> asStated) {
+    private Derivation(Design source, Folding folding, OwnColumns columns, Schema schema, Optional<Derivation> asStated) {
+        this.columns = columns;
         this.source = source;
         this.folding = folding;
         this.schema = schema;
@@ -35,25 +37,26 @@ public final class Derivation {
 
     /** Derives the schema after an edit. Tables that came out the same are the very same objects as before, so that what was made of them can be kept. */
     public static Derivation after(Derivation before, Design design) {
-        return before.source.tablesAsIn(design) ? new Derivation(design, before.folding.over(design), before.schema, before.asStated)
+        return before.source.tablesAsIn(design) ? new Derivation(design, before.folding.over(design), before.columns, before.schema, before.asStated)
                 : make(design, Optional.of(before));
     }
 
     private static Derivation make(Design design, Optional<Derivation> before) {
         Folding folding = Folding.of(design);
         Optional<Derivation> asStated = folding.design() == design ? Optional.empty()
-                : Optional.of(new Derivation(design, Folding.none(design), derived(design, before.map(Derivation::stated)), Optional.empty()));
-        return new Derivation(design, folding, derived(folding.design(), before), asStated);
+                : Optional.of(derived(design, Folding.none(design), before.map(Derivation::stated), Optional.empty()));
+        return derived(design, folding, before, asStated);
     }
 
-    private static Schema derived(Design design, Optional<Derivation> before) {
-        Schema fresh = new Deriver(design).schema();
+    private static Derivation derived(Design source, Folding folding, Optional<Derivation> before, Optional<Derivation> asStated) {
+        OwnColumns columns = before.map(earlier -> earlier.columns.over(folding.design())).orElseGet(() -> OwnColumns.of(folding.design()));
+        Schema fresh = new Deriver(folding.design(), columns).schema();
         List<Table> tables = new ArrayList<>();
         for (Table table : fresh.tables()) {
             Optional<Table> old = before.flatMap(earlier -> earlier.table(table.origin().orElseThrow())).filter(table::equals);
             tables.add(old.orElse(table));
         }
-        return new Schema(fresh.types(), tables);
+        return new Derivation(source, folding, columns, new Schema(fresh.types(), tables), asStated);
     }
 
     /** All types and tables, those of entities first. */

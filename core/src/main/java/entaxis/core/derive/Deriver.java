@@ -30,8 +30,6 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.token.Identifiers;
-import entaxis.core.type.SqlType;
-import entaxis.core.type.SqlType.UserType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -52,8 +50,11 @@ final class Deriver {
     private final ConstraintNames constraints = new ConstraintNames();
     private final Naming naming;
 
-    Deriver(Design design) {
+    private final OwnColumns ownColumns;
+
+    Deriver(Design design, OwnColumns columns) {
         this.design = design;
+        this.ownColumns = columns;
         this.naming = design.facts().names();
     }
 
@@ -120,10 +121,10 @@ final class Deriver {
 
     private TableDraft keyDraft(Entity entity) {
         TableDraft draft = new TableDraft();
-        entity.attributes().forEach(attribute -> draft.claim(naming.column(attribute.name())));
+        entity.attributes().forEach(attribute -> draft.claim(ownColumns.of(attribute).name()));
         for (KeyPart part : entity.primaryKey()) {
             switch (part) {
-                case OwnPart(var attribute) -> entity.attribute(attribute).ifPresent(own -> draft.addKey(part, List.of(column(own, true))));
+                case OwnPart(var attribute) -> entity.attribute(attribute).ifPresent(own -> draft.addKey(part, List.of(ownColumns.required(own))));
                 case InheritedPart(RelationshipId id) -> design.relationships().find(id)
                         .ifPresent(relationship -> draft.addKey(part, migrated(draft, relationship, relationship.parent().orElseThrow(), true)));
             }
@@ -137,7 +138,7 @@ final class Deriver {
         List<Relationship> references = asChild.getOrDefault(entity.id(), List.of());
         for (Member member : entity.members()) {
             switch (member) {
-                case Attribute own when !entity.inKey(own.id()) -> draft.add(new OwnPart(own.id()), List.of(column(own, own.required())));
+                case Attribute own when !entity.inKey(own.id()) -> draft.add(new OwnPart(own.id()), List.of(ownColumns.of(own)));
                 case Attribute inKey -> { }
                 case ForeignColumns(RelationshipId id) -> references.stream().filter(relationship -> relationship.id().equals(id))
                         .forEach(relationship -> addReference(draft, relationship));
@@ -217,28 +218,18 @@ final class Deriver {
     private Table bridge(Relationship relationship) {
         String table = names.get(relationship.id());
         TableDraft draft = new TableDraft();
-        relationship.attributes().forEach(attribute -> draft.claim(naming.column(attribute.name())));
+        relationship.attributes().forEach(attribute -> draft.claim(ownColumns.of(attribute).name()));
         List<ForeignKey> foreignKeys = new ArrayList<>();
         for (Side side : Side.values()) {
             List<Column> columns = migrated(draft, relationship, side, true);
             draft.addKey(new InheritedPart(relationship.id()), columns);
             foreignKey(table, relationship, side, columns).ifPresent(foreignKeys::add);
         }
-        relationship.attributes().forEach(attribute -> draft.add(new OwnPart(attribute.id()), List.of(column(attribute, attribute.required()))));
+        relationship.attributes().forEach(attribute -> draft.add(new OwnPart(attribute.id()), List.of(ownColumns.of(attribute))));
         Optional<PrimaryKey> key = primaryKey(table, draft);
         String comment = design.entities().get(relationship.first().entity()).name() + " " + relationship.first().verb() + " "
                 + design.entities().get(relationship.second().entity()).name();
         return new Table(Optional.of(relationship.id()), table, draft.all(), key, List.of(), checks(table, relationship.attributes()), foreignKeys, comment);
-    }
-
-    private Column column(Attribute attribute, boolean required) {
-        return new Column(Optional.of(ColumnPath.own(attribute.id())), naming.column(attribute.name()), type(attribute.type()),
-                required || attribute.identity() != Attribute.Identity.NONE, attribute.defaultValue(), attribute.identity(), attribute.numbering(), attribute.generated(),
-                attribute.meaning());
-    }
-
-    private SqlType type(SqlType type) {
-        return design.definition(type).<SqlType>map(definition -> new UserType(definition.name())).orElse(type);
     }
 
     /** The columns that a parent's key becomes in a child: same types, without identity or default (common practice), under names of their own. */

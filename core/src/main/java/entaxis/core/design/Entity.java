@@ -3,6 +3,8 @@ package entaxis.core.design;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import java.util.ArrayList;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 
@@ -41,12 +43,23 @@ public record Entity(EntityId id, String name, String meaning, Optional<AreaId> 
 
     /** Its own attributes in order. */
     public List<Attribute> attributes() {
-        return members.stream().filter(Attribute.class::isInstance).map(Attribute.class::cast).toList();
+        List<Attribute> own = new ArrayList<>(members.size());
+        for (Member member : members) {
+            if (member instanceof Attribute attribute) {
+                own.add(attribute);
+            }
+        }
+        return Collections.unmodifiableList(own);
     }
 
     /** Its own attribute of this identity, if there is one. */
     public Optional<Attribute> attribute(AttributeId attribute) {
-        return attributes().stream().filter(own -> own.id().equals(attribute)).findFirst();
+        for (Member member : members) {
+            if (member instanceof Attribute own && own.id().equals(attribute)) {
+                return Optional.of(own);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Whether the relationship's columns are part of its primary key. */

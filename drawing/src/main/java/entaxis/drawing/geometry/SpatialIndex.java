@@ -12,6 +12,9 @@ import java.util.function.LongConsumer;
 public final class SpatialIndex {
     private static final double CELL = 300;
 
+    /** An odd number: without it the cells of a square grid nearly all fall on the same few hashes. */
+    private static final long SPREAD = 0x9e3779b97f4a7c15L;
+
     private final Map<Long, List<Box>> cells = new HashMap<>();
 
     /** Adds a box. */
@@ -22,7 +25,13 @@ public final class SpatialIndex {
     /** All boxes that overlap a window. */
     public Set<Box> within(Box window) {
         Set<Box> found = new HashSet<>();
-        visit(window, key -> cells.getOrDefault(key, List.of()).stream().filter(window::overlaps).forEach(found::add));
+        visit(window, key -> {
+            for (Box box : cells.getOrDefault(key, List.of())) {
+                if (window.overlaps(box)) {
+                    found.add(box);
+                }
+            }
+        });
         return found;
     }
 
@@ -34,7 +43,7 @@ public final class SpatialIndex {
     private static void visit(Box box, LongConsumer cell) {
         for (long i = (long) Math.floor(box.x() / CELL); i <= (long) Math.floor(box.right() / CELL); i++) {
             for (long j = (long) Math.floor(box.y() / CELL); j <= (long) Math.floor(box.bottom() / CELL); j++) {
-                cell.accept(i << 32 ^ j & 0xffffffffL);
+                cell.accept((i << 32 ^ j & 0xffffffffL) * SPREAD);
             }
         }
     }

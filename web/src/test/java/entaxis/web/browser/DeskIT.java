@@ -55,6 +55,19 @@ class DeskIT extends BrowserTest {
     }
 
     @Test
+    void fallingInLineCanBeSwitchedOff() {
+        begin();
+        assertThat(page.locator("[data-do=snap]")).hasAttribute("aria-pressed", "true");
+        page.locator("#sheet").focus();
+        page.keyboard().press("i");
+        assertThat(page.locator("[data-do=snap]")).hasAttribute("aria-pressed", "false");
+        page.reload();
+        assertThat(page.locator("[data-do=snap]")).hasAttribute("aria-pressed", "false");
+        page.locator("[data-do=snap]").click();
+        assertThat(page.locator("[data-do=snap]")).hasAttribute("aria-pressed", "true");
+    }
+
+    @Test
     void indexesAndConditionsAreLinesAndWrongOnesSayWhy() {
         startAt("Accession");
         leaf("keys");

@@ -1,0 +1,61 @@
+package entaxis.core.derive;
+
+import entaxis.core.design.Attribute;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.Naming;
+import entaxis.core.schema.Column;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.UserType;
+import java.util.IdentityHashMap;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The columns that attributes become in their own table. Those of attributes that an edit did not touch are the very same as before it, so that tables are soon
+ * found to be equal.
+ */
+final class OwnColumns {
+    private final Design design;
+    private final Naming naming;
+    private final Map<Attribute, Column> earlier;
+    private final Map<Attribute, Column> known = new IdentityHashMap<>();
+
+    private OwnColumns(Design design, Map<Attribute, Column> earlier) {
+        this.design = design;
+        this.naming = design.facts().names();
+        this.earlier = earlier;
+    }
+
+    /** Columns of a design of which nothing is known yet. */
+    static OwnColumns of(Design design) {
+        return new OwnColumns(design, Map.of());
+    }
+
+    /** Columns after an edit: those made before still hold unless names or types are made otherwise now. */
+    OwnColumns over(Design next) {
+        return new OwnColumns(next, next.types().equals(design.types()) && next.facts().names().equals(naming) ? known : Map.of());
+    }
+
+    /** The column of an attribute as the attribute states it. */
+    Column of(Attribute attribute) {
+        return known.computeIfAbsent(attribute, any -> Optional.ofNullable(earlier.get(attribute)).orElseGet(() -> made(attribute)));
+    }
+
+    /** The column of an attribute where it must have a value. */
+    Column required(Attribute attribute) {
+        Column column = of(attribute);
+        return column.required() ? column : new Column(column.origin(), column.name(), column.type(), true, column.defaultValue(), column.identity(), column.numbering(),
+                column.generated(), column.comment());
+    }
+
+    private Column made(Attribute attribute) {
+        return new Column(Optional.of(ColumnPath.own(attribute.id())), naming.column(attribute.name()), type(attribute.type()),
+                attribute.required() || attribute.identity() != Attribute.Identity.NONE, attribute.defaultValue(), attribute.identity(), attribute.numbering(),
+                attribute.generated(), attribute.meaning());
+    }
+
+    private SqlType type(SqlType type) {
+        return design.definition(type).<SqlType>map(definition -> new UserType(definition.name())).orElse(type);
+    }
+}
