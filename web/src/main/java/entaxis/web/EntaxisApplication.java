@@ -1,5 +1,11 @@
 package entaxis.web;
 
+import entaxis.web.cli.CommandLine;
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.util.OptionalInt;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
@@ -7,8 +13,13 @@ import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoCon
 /** Starts Entaxis. */
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 public class EntaxisApplication {
-    /** Starts the server. */
+    /** Carries out a command, or starts the server. */
     public static void main(String[] args) {
+        OptionalInt done = new CommandLine(new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8),
+                new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8)).run(args);
+        if (done.isPresent()) {
+            System.exit(done.getAsInt());
+        }
         SpringApplication.run(EntaxisApplication.class, args);
     }
 }

@@ -1,0 +1,2 @@
+/** What Entaxis does from the command line, without a server. */
+package entaxis.web.cli;
