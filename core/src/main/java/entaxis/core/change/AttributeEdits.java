@@ -157,11 +157,11 @@ final class AttributeEdits {
         if (design.attribute(edit.owner(), edit.attribute()).isEmpty()) {
             return Step.refused(design, "", "This attribute is no longer there.");
         }
-        return Step.done(switch (edit.owner()) {
+        return Step.done(DependencyEdits.settled(switch (edit.owner()) {
             case EntityId id -> design.with(design.entities().get(id).withoutAttribute(edit.attribute()));
             case RelationshipId id -> design.with(design.relationships().get(id).withAttributes(
                     design.relationships().get(id).attributes().stream().filter(own -> !own.id().equals(edit.attribute())).toList()));
-        });
+        }));
     }
 
     static Optional<Problem> fault(Design design, OwnerId owner, Attribute attribute) {

@@ -26,6 +26,7 @@ import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
+import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.TypeId;
 import java.util.List;
 import java.util.Map;
@@ -40,7 +41,7 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
         Change.RemoveRelationship, Change.PlaceCards, Change.AddRow, Change.RemoveRow, Change.PutType, Change.RemoveType, Change.SetIndexes, Change.SetChecks,
         Change.GiveSurrogate, Change.TakeAlternateKey, Change.MoveAttributes, Change.Resolve, Change.Dissolve, Change.PutCategory, Change.RemoveCategory,
         Change.PutExclusion, Change.RemoveExclusion, Change.PutAssumption, Change.RemoveAssumption, Change.AddSheet, Change.AlterSheet, Change.RemoveSheet,
-        Change.Several, Patch {
+        Change.StateDependencies, Change.Several, Patch {
 
     /** Sets name, target, title and author of the design. */
     record SetFacts(Facts facts) implements Change { }
@@ -129,6 +130,9 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
             places = Map.copyOf(places);
         }
     }
+
+    /** States the dependencies of an entity's table, and the faults that stay. */
+    record StateDependencies(StatedDependencies dependencies) implements Change { }
 
     /** Adds a sample row. */
     record AddRow(SampleRow row) implements Change { }

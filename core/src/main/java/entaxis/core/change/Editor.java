@@ -56,6 +56,7 @@ public final class Editor {
             case Change.AddSheet edit -> SheetEdits.add(design, edit.sheet());
             case Change.AlterSheet edit -> SheetEdits.alter(design, edit);
             case Change.RemoveSheet edit -> SheetEdits.remove(design, edit.sheet());
+            case Change.StateDependencies edit -> DependencyEdits.state(design, edit.dependencies());
             case Change.Several edit -> {
                 Step step = Step.done(design);
                 for (Change part : edit.changes()) {

@@ -91,7 +91,7 @@ final class EntityEdits {
         for (Relationship relationship : design.relationshipsOf(id).toList()) {
             rest = RelationshipEdits.without(rest, relationship.id());
         }
-        return Step.done(CategoryEdits.settled(ExclusionEdits.settled(withoutCard(rest.withEntities(rest.entities().without(id)), id))));
+        return Step.done(DependencyEdits.settled(CategoryEdits.settled(ExclusionEdits.settled(withoutCard(rest.withEntities(rest.entities().without(id)), id)))));
     }
 
     /** The design without the places and sample rows of something that is no longer there. */

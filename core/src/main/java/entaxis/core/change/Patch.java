@@ -22,6 +22,7 @@ import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
+import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.TypeId;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -65,6 +66,8 @@ public record Patch(List<Swap> swaps) implements Change {
 
     public record RowSwap(Optional<SampleRow> was, Optional<SampleRow> becomes, int index) implements Swap { }
 
+    public record DependenciesSwap(Optional<StatedDependencies> was, Optional<StatedDependencies> becomes, int index) implements Swap { }
+
     /** The patch that makes {@code to} of {@code from}. Linear in the number of elements; unchanged ones are told by identity. */
     public static Patch between(Design from, Design to) {
         List<Swap> swaps = new ArrayList<>();
@@ -83,6 +86,7 @@ public record Patch(List<Swap> swaps) implements Change {
             places(from, to, swaps);
         }
         differ(from.rows(), to.rows(), RowSwap::new, swaps);
+        differ(from.dependencies(), to.dependencies(), DependenciesSwap::new, swaps);
         return new Patch(swaps);
     }
 
@@ -198,6 +202,11 @@ public record Patch(List<Swap> swaps) implements Change {
                 Map<OwnerId, Place> places = new HashMap<>(present.get().places());
                 becomes.ifPresentOrElse(place -> places.put(card, place), () -> places.remove(card));
                 yield Step.done(design.with(present.get().withPlaces(places)));
+            }
+            case DependenciesSwap(Optional<StatedDependencies> was, Optional<StatedDependencies> becomes, int index) -> {
+                EntityId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.dependencies().find(id).equals(was) ? Step.done(design.withDependencies(exchange(design.dependencies(), id, becomes, index)))
+                        : changed(design, "the dependencies of an entity");
             }
             case RowSwap(Optional<SampleRow> was, Optional<SampleRow> becomes, int index) -> {
                 RowId id = was.or(() -> becomes).orElseThrow().id();

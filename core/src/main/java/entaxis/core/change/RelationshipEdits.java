@@ -171,7 +171,7 @@ final class RelationshipEdits {
     }
 
     static Step remove(Design design, RelationshipId id) {
-        return design.relationships().contains(id) ? Step.done(without(design, id)) : gone(design);
+        return design.relationships().contains(id) ? Step.done(DependencyEdits.settled(without(design, id))) : gone(design);
     }
 
     /** The design without a relationship and without any trace of its columns. */

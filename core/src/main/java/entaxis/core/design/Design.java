@@ -12,12 +12,13 @@ import java.util.stream.Stream;
 /** Everything that a designer has stated. Immutable; each {@code with} method gives a changed copy that shares all the rest. */
 public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId, NamedType> types, Elements<EntityId, Entity> entities,
         Elements<RelationshipId, Relationship> relationships, Elements<CategoryId, Category> categories, Elements<ExclusionId, Exclusion> exclusions,
-        Elements<AssumptionId, Assumption> assumptions, Elements<SheetId, Sheet> sheets, Elements<RowId, SampleRow> rows) {
+        Elements<AssumptionId, Assumption> assumptions, Elements<SheetId, Sheet> sheets, Elements<RowId, SampleRow> rows,
+        Elements<EntityId, StatedDependencies> dependencies) {
 
     /** A design without entities, with one empty sheet. */
     public static Design empty(Facts facts, Sheet sheet) {
         return new Design(facts, Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(),
-                Elements.of(List.of(sheet)), Elements.none());
+                Elements.of(List.of(sheet)), Elements.none(), Elements.none());
     }
 
     /** The relationships in which an entity takes part, in order. */
@@ -86,43 +87,43 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
     }
 
     public Design with(Facts newFacts) {
-        return new Design(newFacts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows);
+        return new Design(newFacts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies);
     }
 
     public Design withAreas(Elements<AreaId, Area> newAreas) {
-        return new Design(facts, newAreas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows);
+        return new Design(facts, newAreas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies);
     }
 
     public Design withTypes(Elements<TypeId, NamedType> newTypes) {
-        return new Design(facts, areas, newTypes, entities, relationships, categories, exclusions, assumptions, sheets, rows);
+        return new Design(facts, areas, newTypes, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies);
     }
 
     public Design withEntities(Elements<EntityId, Entity> newEntities) {
-        return new Design(facts, areas, types, newEntities, relationships, categories, exclusions, assumptions, sheets, rows);
+        return new Design(facts, areas, types, newEntities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies);
     }
 
     public Design withRelationships(Elements<RelationshipId, Relationship> newRelationships) {
-        return new Design(facts, areas, types, entities, newRelationships, categories, exclusions, assumptions, sheets, rows);
+        return new Design(facts, areas, types, entities, newRelationships, categories, exclusions, assumptions, sheets, rows, dependencies);
     }
 
     public Design withCategories(Elements<CategoryId, Category> newCategories) {
-        return new Design(facts, areas, types, entities, relationships, newCategories, exclusions, assumptions, sheets, rows);
+        return new Design(facts, areas, types, entities, relationships, newCategories, exclusions, assumptions, sheets, rows, dependencies);
     }
 
     public Design withExclusions(Elements<ExclusionId, Exclusion> newExclusions) {
-        return new Design(facts, areas, types, entities, relationships, categories, newExclusions, assumptions, sheets, rows);
+        return new Design(facts, areas, types, entities, relationships, categories, newExclusions, assumptions, sheets, rows, dependencies);
     }
 
     public Design withAssumptions(Elements<AssumptionId, Assumption> newAssumptions) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, newAssumptions, sheets, rows);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, newAssumptions, sheets, rows, dependencies);
     }
 
     public Design withSheets(Elements<SheetId, Sheet> newSheets) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, newSheets, rows);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, newSheets, rows, dependencies);
     }
 
     public Design withRows(Elements<RowId, SampleRow> newRows) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, newRows);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, newRows, dependencies);
     }
 
     /** This design with an entity added or replaced. */
@@ -138,5 +139,9 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
     /** This design with a sheet added or replaced. */
     public Design with(Sheet sheet) {
         return withSheets(sheets.with(sheet));
+    }
+
+    public Design withDependencies(Elements<EntityId, StatedDependencies> newDependencies) {
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, newDependencies);
     }
 }

@@ -9,7 +9,7 @@ import java.util.Random;
 import java.util.Set;
 
 /** The definitions themselves, carried out by looking at every set of attributes: slow, and so plain that one sees that they are right. */
-final class Brute {
+public final class Brute {
     private Brute() { }
 
     static List<AttributeSet> subsets(AttributeSet of) {
@@ -130,7 +130,7 @@ final class Brute {
         };
     }
 
-    static List<Functional> functional(Random random, int attributes, int most) {
+    public static List<Functional> functional(Random random, int attributes, int most) {
         List<Functional> dependencies = new ArrayList<>();
         int count = random.nextInt(most + 1);
         for (int i = 0; i < count; i++) {
@@ -139,7 +139,7 @@ final class Brute {
         return dependencies;
     }
 
-    static AttributeSet some(Random random, int attributes, int most) {
+    public static AttributeSet some(Random random, int attributes, int most) {
         AttributeSet set = AttributeSet.none();
         int count = random.nextInt(most) + (random.nextInt(10) == 0 ? 0 : 1);
         for (int i = 0; i < count; i++) {

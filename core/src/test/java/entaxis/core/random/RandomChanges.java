@@ -46,6 +46,7 @@ import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.SheetView;
 import entaxis.core.design.Side;
+import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.Target;
 import entaxis.core.design.TypeId;
 import entaxis.core.type.SqlType;
@@ -72,7 +73,7 @@ public final class RandomChanges {
         Side side = random.nextBoolean() ? Side.FIRST : Side.SECOND;
         Cardinality cardinality = pick(List.of(Cardinality.EXACTLY_ONE, Cardinality.ZERO_OR_ONE, Cardinality.ONE_OR_MORE, Cardinality.ZERO_OR_MORE), random);
         KeyPart part = random.nextBoolean() ? new KeyPart.OwnPart(attributeId) : new KeyPart.InheritedPart(relationship);
-        return switch (random.nextInt(50)) {
+        return switch (random.nextInt(51)) {
             case 0 -> new Change.SetFacts(new Facts("Named " + fresh, Target.H2, "t", "a"));
             case 1 -> new Change.SetPaper(design.sheet().id(), new Paper(Paper.Size.A2, random.nextBoolean()));
             case 2 -> new Change.AddArea(new Area(new AreaId("s" + fresh), "Area " + fresh, random.nextInt(8)));
@@ -127,6 +128,9 @@ public final class RandomChanges {
             case 46 -> new Change.SetFacts(design.facts().naming(new Naming(Naming.Grammar.SINGULAR, Naming.Grammar.PLURAL, pick(List.of(Naming.Letters.values()), random), "_", "t_",
                     Map.of(Naming.Template.FOREIGN_COLUMN, "{parent}_{key}", Naming.Template.PRIMARY_KEY, "{table}_pk"))));
             case 47 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Generated(Optional.of("1 + 1")));
+            case 49 -> new Change.StateDependencies(StatedDependencies.none(entity.id())
+                    .stated(List.of(new StatedDependencies.Stated(random.nextBoolean(), List.of(ColumnPath.own(attributeId)), List.of(ColumnPath.own(attributeId)))))
+                    .accepted(List.of(new StatedDependencies.Accepted(new StatedDependencies.Stated(false, List.of(), List.of(ColumnPath.own(attributeId))), "as it is"))));
             case 48 -> new Change.AlterRelationship(relationship, new RelationshipAspect.Agreed(side, "Each thing has one."));
             default -> new Change.Several(List.of(new Change.DescribeEntity(entity.id(), "both"), new Change.AlterRelationship(relationship, new RelationshipAspect.Role(side, "role " + fresh))));
         };
