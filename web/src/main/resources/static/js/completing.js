@@ -3,7 +3,7 @@
   "use strict";
   const desk = document.getElementById("desk");
   let waiting = 0, asked = 0, field = null;
-  const completes = target => target && target.matches && target.matches("#add-line, #resolve-attributes, #type-new");
+  const completes = target => target && target.matches && target.matches("#add-line, #resolve-attributes, #type-new, [data-completes]");
   const list = () => document.getElementById("completions");
   const options = () => list() ? [...list().querySelectorAll("button")] : [];
   const active = () => options().findIndex(option => option.getAttribute("aria-selected") === "true");
@@ -26,8 +26,8 @@
   async function ask() {
     const mine = ++asked, asking = field;
     if (document.activeElement !== asking) return;
-    const body = new URLSearchParams({ text: asking.value.slice(0, asking.selectionEnd) });
-    const answer = await fetch(`/designs/${desk.dataset.design}/completions`, { method: "POST", body, headers: JSON.parse(desk.getAttribute("hx-headers")) });
+    const body = new URLSearchParams({ text: asking.value.slice(0, asking.selectionEnd), sel: desk.dataset.selected || "" });
+    const answer = await fetch(asking.dataset.completes || `/designs/${desk.dataset.design}/completions`, { method: "POST", body, headers: JSON.parse(desk.getAttribute("hx-headers")) });
     if (!answer.ok || mine !== asked || document.activeElement !== asking) return;
     const holder = document.createElement("template");
     holder.innerHTML = await answer.text();

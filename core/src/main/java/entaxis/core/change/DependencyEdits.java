@@ -48,7 +48,7 @@ final class DependencyEdits {
             }
             List<Stated> stated = one.stated().stream().filter(dependency -> whole(dependency, there)).toList();
             List<Accepted> accepted = one.accepted().stream().filter(fault -> whole(fault.fault(), there)).toList();
-            StatedDependencies left = one.stated(stated).accepted(accepted);
+            StatedDependencies left = one.stated(stated).accepted(accepted).rejected(one.rejected().stream().filter(dependency -> whole(dependency, there)).toList());
             rest = left.equals(one) ? rest : rest.withDependencies(left.empty() ? rest.dependencies().without(one.entity()) : rest.dependencies().with(left));
         }
         return rest;

@@ -7,17 +7,19 @@ import java.util.List;
  * migrating change nothing; a statement about a column that is no longer there says nothing.
  *
  * @param accepted faults that the designer lives with
+ * @param rejected dependencies that rows suggest and the designer does not believe
  */
-public record StatedDependencies(EntityId entity, List<Stated> stated, List<Accepted> accepted) implements Elements.Element<EntityId> {
+public record StatedDependencies(EntityId entity, List<Stated> stated, List<Accepted> accepted, List<Stated> rejected) implements Elements.Element<EntityId> {
     /** Copies the lists. */
     public StatedDependencies {
         stated = List.copyOf(stated);
         accepted = List.copyOf(accepted);
+        rejected = List.copyOf(rejected);
     }
 
     /** Nothing stated yet. */
     public static StatedDependencies none(EntityId entity) {
-        return new StatedDependencies(entity, List.of(), List.of());
+        return new StatedDependencies(entity, List.of(), List.of(), List.of());
     }
 
     /**
@@ -43,16 +45,21 @@ public record StatedDependencies(EntityId entity, List<Stated> stated, List<Acce
 
     /** The same with other statements. */
     public StatedDependencies stated(List<Stated> other) {
-        return new StatedDependencies(entity, other, accepted);
+        return new StatedDependencies(entity, other, accepted, rejected);
     }
 
     /** The same with other accepted faults. */
     public StatedDependencies accepted(List<Accepted> other) {
-        return new StatedDependencies(entity, stated, other);
+        return new StatedDependencies(entity, stated, other, rejected);
+    }
+
+    /** The same with other rejected suggestions. */
+    public StatedDependencies rejected(List<Stated> other) {
+        return new StatedDependencies(entity, stated, accepted, other);
     }
 
     /** Whether nothing is said. */
     public boolean empty() {
-        return stated.isEmpty() && accepted.isEmpty();
+        return stated.isEmpty() && accepted.isEmpty() && rejected.isEmpty();
     }
 }

@@ -463,7 +463,7 @@ public final class CarryOut {
                     .filter(dependency -> pieces.get(piece).keys().stream().noneMatch(dependency.determinant()::containsAll))
                     .map(dependency -> new StatedDependencies.Stated(false, paths(piece, dependency.determinant()), paths(piece, dependency.dependent()))).toList();
             if (!left.isEmpty()) {
-                next = next.withDependencies(next.dependencies().with(new StatedDependencies(ids.get(i), left, List.of())));
+                next = next.withDependencies(next.dependencies().with(StatedDependencies.none(ids.get(i)).stated(left)));
             }
         }
         return next;
@@ -490,7 +490,7 @@ public final class CarryOut {
                 Place place;
                 do {
                     tried++;
-                    place = new Place(here.get().x() - STEP_X * (1 + tried % 2), here.get().y() + STEP_Y * ((tried + 1) / 2 - 1));
+                    place = new Place(here.get().x() - STEP_X * (2 - tried % 2), here.get().y() + STEP_Y * ((tried + 1) / 2 - 1));
                 } while (taken(place, places) && tried < 200);
                 places.put(ids.get(i), place);
             }

@@ -6,7 +6,7 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
-/** Puts the demo design into an empty data folder when the application is started as a demo. */
+/** Puts the demo designs into an empty data folder when the application is started as a demo. */
 @Component
 @ConditionalOnProperty("entaxis.demo")
 class DemoData implements ApplicationRunner {
@@ -19,6 +19,7 @@ class DemoData implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         if (store.list().isEmpty()) {
+            store.create(SowingSheet.design());
             store.create(SeedVault.design());
         }
     }

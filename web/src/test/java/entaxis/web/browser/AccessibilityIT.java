@@ -3,6 +3,7 @@ package entaxis.web.browser;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
+import entaxis.web.demo.SowingSheet;
 import java.util.List;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
@@ -13,7 +14,8 @@ class AccessibilityIT extends BrowserTest {
     @Test
     void everyPage() {
         String design = demo();
-        for (String path : List.of("/", design, design + "?lens=tables", design + "/sentences", design + "/sql", design + "/trial", "/nothing/here")) {
+        String sheet = "/designs/" + store.create(SowingSheet.design());
+        for (String path : List.of("/", design, design + "?lens=tables", sheet + "/normalize", design + "/normalize", design + "/sentences", design + "/sql", design + "/trial", "/nothing/here")) {
             go(path);
             check(path);
         }
@@ -43,6 +45,7 @@ class AccessibilityIT extends BrowserTest {
     @Test
     void everyPartOfTheLedgerLightAndDark() {
         String design = demo();
+        String sheet = "/designs/" + store.create(SowingSheet.design());
         for (String theme : List.of("light", "dark")) {
             go(design);
             page.evaluate("theme => localStorage.setItem('entaxis.theme', theme)", theme);
@@ -70,6 +73,10 @@ class AccessibilityIT extends BrowserTest {
             check(theme + " find");
             go(design + "/sentences");
             check(theme + " sentences");
+            go(sheet + "/normalize");
+            page.locator("#draw-open summary").click();
+            page.locator(".closures summary").click();
+            check(theme + " normalize");
             go(design + "/sql");
             check(theme + " sql");
         }

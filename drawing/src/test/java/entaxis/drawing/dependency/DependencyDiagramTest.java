@@ -1,0 +1,43 @@
+package entaxis.drawing.dependency;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import entaxis.drawing.dependency.DependencyDiagram.Drawn;
+import entaxis.drawing.dependency.DependencyDiagram.Pattern;
+import entaxis.drawing.svg.DependencyPen;
+import entaxis.drawing.text.TextMeasure;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class DependencyDiagramTest {
+    private final TextMeasure measure = new TextMeasure();
+    private final DependencyDiagram diagram = DependencyDiagram.of(List.of("sown_on", "tray_no", "position", "taxon <b>", "family"), List.of(1, 2), List.of(
+            new Drawn(List.of(1, 2), List.of(0), Pattern.FULL, "whole key"), new Drawn(List.of(1), List.of(0, 3), Pattern.PARTIAL, "part of the key"),
+            new Drawn(List.of(3), List.of(4), Pattern.TRANSITIVE, "by way of taxon")), measure);
+
+    @Test
+    void keyFirstFullAboveTheOthersBelow() {
+        assertThat(diagram.boxes()).extracting(DependencyDiagram.Attribute::name).containsExactly("tray_no", "position", "sown_on", "taxon <b>", "family");
+        assertThat(diagram.boxes()).extracting(DependencyDiagram.Attribute::key).containsExactly(true, true, false, false, false);
+        double row = diagram.boxes().getFirst().y();
+        assertThat(diagram.arrows()).allSatisfy(arrow -> assertThat(arrow.above()).isEqualTo(arrow.pattern() == Pattern.FULL));
+        assertThat(diagram.arrows()).allSatisfy(arrow -> assertThat(arrow.bar() < row).isEqualTo(arrow.above()));
+    }
+
+    @Test
+    void boxesAndBarsStayApart() {
+        for (int i = 1; i < diagram.boxes().size(); i++) {
+            DependencyDiagram.Attribute before = diagram.boxes().get(i - 1);
+            assertThat(diagram.boxes().get(i).x()).isGreaterThan(before.x() + before.width());
+        }
+        List<DependencyDiagram.Arrow> below = diagram.arrows().stream().filter(arrow -> !arrow.above()).toList();
+        assertThat(below.get(0).bar()).isNotEqualTo(below.get(1).bar());
+        assertThat(diagram.arrows()).allSatisfy(arrow -> assertThat(arrow.bar()).isBetween(0.0, diagram.height()));
+    }
+
+    @Test
+    void everyPatternIsToldApartByItsDashesAndNamesAreEscaped() {
+        String svg = new DependencyPen(measure).document(diagram);
+        assertThat(svg).contains("stroke-dasharray=\"8 4\"", "stroke-dasharray=\"2 3\"", "taxon &lt;b&gt;", "whole key", "part of the key", "by way of taxon").doesNotContain("<b>");
+    }
+}

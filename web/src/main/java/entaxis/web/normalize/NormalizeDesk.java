@@ -1,0 +1,122 @@
+package entaxis.web.normalize;
+
+import entaxis.core.dependency.AttributeSet;
+import entaxis.core.dependency.Closure;
+import entaxis.core.dependency.Dependency;
+import entaxis.core.dependency.FirstFormSigns;
+import entaxis.core.dependency.NormalForm;
+import entaxis.core.dependency.Relation;
+import entaxis.core.dependency.Verdict;
+import entaxis.core.dependency.Violation;
+import entaxis.core.design.StatedDependencies;
+import entaxis.core.design.StatedDependencies.Stated;
+import entaxis.core.normalize.DependencyLines;
+import entaxis.core.normalize.EntityRelation;
+import entaxis.drawing.dependency.DependencyDiagram;
+import entaxis.drawing.dependency.DependencyDiagram.Drawn;
+import entaxis.drawing.dependency.DependencyDiagram.Pattern;
+import entaxis.drawing.svg.DependencyPen;
+import entaxis.drawing.text.TextMeasure;
+import entaxis.web.store.OpenDesign;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The verdict on one entity.
+ *
+ * @param text    the dependencies, one a line, as typed or as kept
+ * @param good    whether no fault is left that is not accepted
+ * @param diagram the dependency diagram as SVG
+ * @param closures how each key decides everything, step by step
+ */
+public record NormalizeDesk(String id, String name, List<String> attributes, int rows, String text, List<DependencyLines.Remark> remarks, List<Suggestions.Suggestion> suggestions,
+        String diagram, NormalForm form, boolean good, List<KeyChoice> keys, boolean more, String prime, List<Fault> faults, long accepted, List<String> signs,
+        List<Steps> closures, Optional<RemedyView> remedy) {
+
+    /** A candidate key. */
+    public record KeyChoice(String columns, boolean chosen) { }
+
+    /** A fault, what it does, and the reason why it stays, if it does. */
+    public record Fault(int number, String title, String tone, String dependency, String why, Harm harm, Optional<String> reason) { }
+
+    /** How a closure is reached. */
+    public record Steps(String of, List<String> lines, boolean all) { }
+
+    private static final TextMeasure MEASURE = new TextMeasure();
+
+    /** The desk of an entity, with typed lines in the place of those that are kept, if there are any. */
+    public static NormalizeDesk of(OpenDesign open, EntityRelation kept, Optional<String> typed, Optional<NormalForm> wanted, Map<Integer, String> names) {
+        StatedDependencies stated = open.design().dependencies().find(kept.entity().id()).orElse(StatedDependencies.none(kept.entity().id()));
+        String text = typed.orElse(String.join("\n", kept.lines()));
+        DependencyLines lines = DependencyLines.read(kept, text);
+        EntityRelation about = typed.isEmpty() ? kept : EntityRelation.of(open.design(), open.derivation(), kept.entity().id(), lines.dependencies());
+        Relation relation = about.relation();
+        Verdict verdict = Verdict.of(relation);
+        List<Fault> faults = new ArrayList<>();
+        for (Violation violation : verdict.violations()) {
+            Optional<String> reason = reason(about, stated, violation.dependency());
+            faults.add(new Fault(faults.size() + 1, title(violation), tone(violation), relation.text(violation.dependency()), violation.why(relation),
+                    Harm.of(verdict, about.rows(), violation), reason));
+        }
+        faults.sort(Comparator.comparing(fault -> fault.reason().isPresent()));
+        long accepted = faults.stream().filter(fault -> fault.reason().isPresent()).count();
+        List<KeyChoice> keys = verdict.keys().keys().stream().limit(12).map(key -> new KeyChoice(relation.text(key), key.equals(about.key()))).toList();
+        Closure closure = new Closure(relation.attributes().size(), relation.functional());
+        List<Steps> closures = new ArrayList<>(verdict.keys().keys().stream().limit(4).map(key -> steps(relation, closure, key)).toList());
+        verdict.violations().stream().map(Violation::dependency).map(Dependency::determinant).distinct().limit(6).forEach(set -> closures.add(steps(relation, closure, set)));
+        return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(), about.rows().size(), text, lines.remarks(), Suggestions.of(about, stated),
+                diagram(about, verdict), verdict.form(), faults.size() == accepted, keys, verdict.keys().more() || verdict.keys().keys().size() > 12,
+                relation.text(verdict.keys().prime()), faults, accepted, FirstFormSigns.of(about.rows()).stream().map(sign -> sign.question(relation.attributes())).toList(),
+                closures, RemedyView.of(open, about, verdict, wanted, names));
+    }
+
+    private static Optional<String> reason(EntityRelation about, StatedDependencies stated, Dependency dependency) {
+        Stated fault = about.stated(dependency);
+        return stated.accepted().stream().filter(accepted -> accepted.fault().equals(fault)).map(StatedDependencies.Accepted::reason).findFirst();
+    }
+
+    private static String title(Violation violation) {
+        return switch (violation.kind()) {
+            case PARTIAL -> "Part of the key decides";
+            case TRANSITIVE -> "A fact by way of another";
+            case PART_OF_KEY -> "A part of the key is decided";
+            case INDEPENDENT -> "Independent facts in one table";
+        };
+    }
+
+    private static String tone(Violation violation) {
+        return violation.kind() == Violation.Kind.PARTIAL ? "ochre" : "madder";
+    }
+
+    private static Steps steps(Relation relation, Closure closure, AttributeSet set) {
+        List<String> lines = closure.steps(set).stream().map(step -> relation.text(step.used()) + " adds " + relation.text(step.added()) + ": {" + relation.text(step.reached()) + "}").toList();
+        return new Steps("{" + relation.text(set) + "}", lines, closure.of(set).containsAll(relation.all()));
+    }
+
+    /** The diagram of a minimal cover, faults below the row. */
+    private static String diagram(EntityRelation about, Verdict verdict) {
+        Relation relation = about.relation();
+        AttributeSet key = about.key().isEmpty() ? verdict.keys().keys().getFirst() : about.key();
+        List<Drawn> drawn = new ArrayList<>();
+        for (var dependency : entaxis.core.dependency.MinimalCover.joined(verdict.cover())) {
+            if (verdict.keys().superkey(dependency.determinant())) {
+                drawn.add(new Drawn(dependency.determinant().members(), dependency.dependent().members(), Pattern.FULL, dependency.determinant().equals(key) ? "whole key" : "another key"));
+            }
+        }
+        for (Violation violation : verdict.violations()) {
+            Dependency dependency = violation.dependency();
+            Pattern pattern = switch (violation.kind()) {
+                case PARTIAL -> Pattern.PARTIAL;
+                case TRANSITIVE -> Pattern.TRANSITIVE;
+                case PART_OF_KEY -> Pattern.PART_OF_KEY;
+                case INDEPENDENT -> Pattern.MANY;
+            };
+            String label = violation.kind() == Violation.Kind.TRANSITIVE ? "by way of " + relation.text(dependency.determinant()) : violation.kind().label();
+            drawn.add(new Drawn(dependency.determinant().members(), dependency.dependent().members(), pattern, label));
+        }
+        return new DependencyPen(MEASURE).document(DependencyDiagram.of(relation.attributes(), key.members(), drawn, MEASURE));
+    }
+}

@@ -1,0 +1,82 @@
+package entaxis.web.normalize;
+
+import entaxis.core.dependency.AttributeSet;
+import entaxis.core.dependency.Closure;
+import entaxis.core.dependency.Dependency;
+import entaxis.core.dependency.Dependency.Functional;
+import entaxis.core.dependency.Dependency.Multivalued;
+import entaxis.core.dependency.DependencyBasis;
+import entaxis.core.dependency.Discovery;
+import entaxis.core.dependency.Evidence;
+import entaxis.core.dependency.ManyValuedDiscovery;
+import entaxis.core.dependency.Rows;
+import entaxis.core.design.StatedDependencies;
+import entaxis.core.normalize.EntityRelation;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What sample rows suggest beyond what is stated; rows can refute a dependency, never prove it. */
+final class Suggestions {
+    private static final int MOST = 6;
+    private static final int MOST_DETERMINANTS = 2;
+    private static final int FEWEST_ROWS = 3;
+    private static final int NEARLY = 20;
+
+    /** A dependency with what the rows say of it; one that some rows break is only told. */
+    record Suggestion(String line, String words, boolean holds) { }
+
+    private Suggestions() { }
+
+    static List<Suggestion> of(EntityRelation about, StatedDependencies stated) {
+        Rows rows = about.rows();
+        if (rows.size() < FEWEST_ROWS || rows.columns().size() > Rows.MOST_COLUMNS) {
+            return List.of();
+        }
+        List<Suggestion> found = new ArrayList<>();
+        List<Functional> known = new ArrayList<>(about.relation().functional());
+        int columns = rows.columns().size();
+        Discovery.of(rows, (size, done, all) -> size <= MOST_DETERMINANTS + 1).dependencies().stream()
+                .filter(dependency -> dependency.determinant().size() <= MOST_DETERMINANTS && !dependency.determinant().isEmpty()).forEach(dependency -> {
+                    Evidence evidence = Evidence.of(rows, dependency);
+                    boolean open = found.size() < MOST && evidence.tested() > 1 && !new Closure(columns, known).implies(dependency) && !rejected(about, stated, dependency);
+                    if (open) {
+                        known.add(dependency);
+                        found.add(new Suggestion(about.relation().text(dependency), "holds in all " + rows.size() + " rows; " + evidence.tested() + " could have refuted it", true));
+                    }
+                });
+        if (columns <= 8) {
+            DependencyBasis basis = new DependencyBasis(about.relation());
+            for (Multivalued dependency : ManyValuedDiscovery.of(rows)) {
+                if (found.size() < MOST && dependency.determinant().size() == 1 && !basis.implies(dependency) && !rejected(about, stated, dependency)) {
+                    found.add(new Suggestion(about.relation().text(dependency), "every combination is there, in all " + rows.size() + " rows", true));
+                }
+            }
+        }
+        nearly(about, stated, found);
+        return found;
+    }
+
+    /** Dependencies on one column that only a few rows break. */
+    private static void nearly(EntityRelation about, StatedDependencies stated, List<Suggestion> found) {
+        Rows rows = about.rows();
+        int columns = rows.columns().size();
+        for (int left = 0; left < columns; left++) {
+            for (int right = 0; right < columns; right++) {
+                Functional dependency = new Functional(AttributeSet.of(left), AttributeSet.of(right));
+                if (left == right || found.size() >= MOST + 2 || rejected(about, stated, dependency)) {
+                    continue;
+                }
+                Evidence evidence = Evidence.of(rows, dependency);
+                if (!evidence.agrees() && (rows.size() - evidence.holds()) * NEARLY <= evidence.tested()) {
+                    Evidence.Contradiction first = evidence.breaking().getFirst();
+                    found.add(new Suggestion(about.relation().text(dependency), "holds in " + evidence.holds() + " of " + rows.size() + " rows; broken by rows " + (first.usual() + 1)
+                            + " and " + (first.other() + 1), false));
+                }
+            }
+        }
+    }
+
+    private static boolean rejected(EntityRelation about, StatedDependencies stated, Dependency dependency) {
+        return stated.rejected().contains(about.stated(dependency));
+    }
+}

@@ -1,0 +1,2 @@
+/** What the Normalize desk shows, ready for the page. */
+package entaxis.web.normalize;
