@@ -21,10 +21,11 @@ import java.util.Map;
 import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * Edits at a running server: how long until the answer is whole, over HTTP on loopback and as a browser sees it, and how evenly a card is dragged. Arguments: the
- * server's address, then sizes in entities.
+ * server's address, then sizes in entities; or {@code verdicts} for the Normalize desk.
  */
 public final class EditLoad {
     private static final Pattern TOKEN = Pattern.compile("X-XSRF-TOKEN&quot;:&quot;([^&]+)&quot;");
@@ -43,6 +44,10 @@ public final class EditLoad {
     }
 
     public static void main(String[] arguments) throws IOException, InterruptedException {
+        if (arguments.length > 1 && arguments[1].equals("verdicts")) {
+            new EditLoad(arguments[0]).verdicts();
+            return;
+        }
         System.out.println("| entities | HTTP p50 | p95 | max | browser p50 | p95 | drag: frames over 20 ms | longest frame | pan: frames a second | zoom: frames a second | open |");
         System.out.println("|---|---|---|---|---|---|---|---|---|---|---|");
         for (int size : Arrays.stream(arguments).skip(1).mapToInt(Integer::parseInt).toArray()) {
@@ -92,6 +97,44 @@ public final class EditLoad {
             }
         }
         return entities;
+    }
+
+    /** How long the verdict on typed dependencies takes, for an entity of 30 attributes with 200 sample rows. */
+    private void verdicts() throws IOException, InterruptedException {
+        page("/");
+        design = send("/designs", form("name", "Verdicts", "target", "POSTGRESQL", "size", "A4", "landscape", "true")).headers().firstValue("Location").orElseThrow().replaceFirst(".*/designs/", "");
+        page("/designs/" + design);
+        revision = 0;
+        Random random = new Random(5);
+        StringBuilder sheet = new StringBuilder(String.join(",", IntStream.range(0, 30).mapToObj(i -> "a" + i).toList())).append('\n');
+        for (int row = 0; row < 200; row++) {
+            int seed = row;
+            sheet.append(String.join(",", IntStream.range(0, 30).mapToObj(i -> String.valueOf(i % 4 == 0 ? seed % (7 + i) : random.nextInt(20 + i))).toList())).append('\n');
+        }
+        String boundary = "entaxis-bench";
+        HttpResponse<String> brought = client.send(HttpRequest.newBuilder(URI.create(base + "/designs/" + design + "/flat")).header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                .header("Cookie", cookie).header("X-XSRF-TOKEN", token).POST(HttpRequest.BodyPublishers.ofString("--" + boundary
+                        + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"wide.csv\"\r\nContent-Type: text/csv\r\n\r\n" + sheet + "\r\n--" + boundary + "--\r\n")).build(), BodyHandlers.ofString());
+        String entity = brought.headers().firstValue("HX-Redirect").orElseThrow().replaceFirst(".*sel=", "");
+        double[] times = new double[EDITS];
+        StringBuilder lines = new StringBuilder();
+        for (int i = -60; i < EDITS; i++) {
+            if (Math.floorMod(i, 20) == 0) {
+                lines.setLength(0);
+                lines.append("a0, a1 -> a2");
+            }
+            lines.append("\na").append(random.nextInt(30)).append(random.nextBoolean() ? "" : ", a" + random.nextInt(30)).append(" -> a").append(random.nextInt(30));
+            long start = System.nanoTime();
+            HttpResponse<String> answer = send("/designs/" + design + "/normalize/check", form("sel", entity, "lines", lines.toString(), "seen", "1", "reach", "THIRD"));
+            if (answer.statusCode() != 200) {
+                throw new IllegalStateException(answer.statusCode() + " " + answer.body());
+            }
+            if (i >= 0) {
+                times[i] = (System.nanoTime() - start) / 1e6;
+            }
+        }
+        Arrays.sort(times);
+        System.out.printf("verdict, 30 attributes, up to 21 dependencies, 200 rows: p50 %.1f ms, p95 %.1f ms, max %.1f ms%n", times[EDITS / 2], times[EDITS * 95 / 100], times[EDITS - 1]);
     }
 
     private String browser() {

@@ -26,6 +26,7 @@ import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.TypeId;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -138,10 +139,31 @@ public record Patch(List<Swap> swaps) implements Change {
 
     Step applyTo(Design design) {
         Step step = Step.done(design);
+        List<RowSwap> rows = new ArrayList<>();
         for (Swap swap : swaps) {
-            step = step.ok() ? apply(step.design(), swap) : step;
+            if (swap instanceof RowSwap row) {
+                rows.add(row);
+            } else {
+                step = step.ok() ? apply(step.design(), swap) : step;
+            }
         }
-        return step;
+        return step.ok() && !rows.isEmpty() ? rows(step.design(), rows) : step;
+    }
+
+    /** All rows at once: there may be thousands, and exchanging them one by one would copy all of them each time. */
+    private static Step rows(Design design, List<RowSwap> swaps) {
+        Map<RowId, SampleRow> left = new LinkedHashMap<>();
+        design.rows().forEach(row -> left.put(row.id(), row));
+        for (RowSwap swap : swaps) {
+            RowId id = swap.was().or(swap::becomes).orElseThrow().id();
+            if (!Optional.ofNullable(left.get(id)).equals(swap.was())) {
+                return changed(design, "a sample row");
+            }
+            swap.was().ifPresent(was -> swap.becomes().ifPresentOrElse(becomes -> left.put(id, becomes), () -> left.remove(id)));
+        }
+        List<SampleRow> next = new ArrayList<>(left.values());
+        swaps.stream().filter(swap -> swap.was().isEmpty()).forEach(swap -> next.add(Math.clamp(swap.index(), 0, next.size()), swap.becomes().orElseThrow()));
+        return Step.done(design.withRows(Elements.of(next)));
     }
 
     private static Step apply(Design design, Swap swap) {
@@ -208,11 +230,7 @@ public record Patch(List<Swap> swaps) implements Change {
                 yield design.dependencies().find(id).equals(was) ? Step.done(design.withDependencies(exchange(design.dependencies(), id, becomes, index)))
                         : changed(design, "the dependencies of an entity");
             }
-            case RowSwap(Optional<SampleRow> was, Optional<SampleRow> becomes, int index) -> {
-                RowId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.rows().find(id).equals(was) ? Step.done(design.withRows(exchange(design.rows(), id, becomes, index)))
-                        : changed(design, "a sample row");
-            }
+            case RowSwap row -> rows(design, List.of(row));
         };
     }
 

@@ -2,6 +2,7 @@ package entaxis.core.dependency;
 
 import entaxis.core.dependency.Dependency.Functional;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -48,11 +49,16 @@ public record Discovery(List<Functional> dependencies, List<AttributeSet> keys, 
         private final Watch watch;
         private final int columns;
         private final Partition.Table table;
-        private final Map<Integer, List<Long>> determinantsOf = new HashMap<>();
+        private final int most;
+        private final long[][] determinantsOf;
+        private final int[] counts;
         private final List<Functional> found = new ArrayList<>();
         private final List<AttributeSet> keys = new ArrayList<>();
 
-        Run(Rows rows, Watch watch) {
+        Run(Rows rows, int most, Watch watch) {
+            this.most = most;
+            this.determinantsOf = new long[rows.columns().size()][16];
+            this.counts = new int[rows.columns().size()];
             this.rows = rows;
             this.watch = watch;
             this.columns = rows.columns().size();
@@ -73,7 +79,7 @@ public record Discovery(List<Functional> dependencies, List<AttributeSet> keys, 
             for (int column = 0; column < columns; column++) {
                 single.put(1L << column, Partition.of(rows.codes()[column]));
             }
-            for (int size = 1; size <= columns && !before.isEmpty(); size++) {
+            for (int size = 1; size <= Math.min(columns, most + 1) && !before.isEmpty(); size++) {
                 List<Long> sets = size == 1 ? single.keySet().stream().sorted().toList() : next(before, size);
                 Map<Long, Node> level = new LinkedHashMap<>();
                 int done = 0;
@@ -109,8 +115,20 @@ public record Discovery(List<Functional> dependencies, List<AttributeSet> keys, 
         }
 
         private void found(long determinant, int dependent) {
-            determinantsOf.computeIfAbsent(dependent, any -> new ArrayList<>()).add(determinant);
+            if (counts[dependent] == determinantsOf[dependent].length) {
+                determinantsOf[dependent] = Arrays.copyOf(determinantsOf[dependent], 2 * counts[dependent]);
+            }
+            determinantsOf[dependent][counts[dependent]++] = determinant;
             found.add(new Functional(AttributeSet.ofBits(determinant), AttributeSet.of(dependent)));
+        }
+
+        private boolean smallerKnown(long set, int column) {
+            for (int i = 0; i < counts[column]; i++) {
+                if ((determinantsOf[column][i] & ~set) == 0) {
+                    return true;
+                }
+            }
+            return false;
         }
 
         /** What need not be built upon: keys, and sets about which nothing is open. */
@@ -126,7 +144,7 @@ public record Discovery(List<Functional> dependencies, List<AttributeSet> keys, 
                 keys.add(AttributeSet.ofBits(set));
                 for (long rest = (columns == 0 ? 0 : -1L >>> 64 - columns) & ~set; rest != 0; rest &= rest - 1) {
                     int column = Long.numberOfTrailingZeros(rest);
-                    if (determinantsOf.getOrDefault(column, List.of()).stream().noneMatch(smaller -> (smaller & ~set) == 0)) {
+                    if (Long.bitCount(set) <= most && !smallerKnown(set, column)) {
                         found(set, column);
                     }
                 }
@@ -164,9 +182,14 @@ public record Discovery(List<Functional> dependencies, List<AttributeSet> keys, 
 
     /** Looks through rows of at most {@link Rows#MOST_COLUMNS} columns. */
     public static Discovery of(Rows rows, Watch watch) {
+        return of(rows, Rows.MOST_COLUMNS, watch);
+    }
+
+    /** Looks for dependencies of at most so many determinants, and the keys that are seen on the way. */
+    public static Discovery of(Rows rows, int most, Watch watch) {
         if (rows.columns().size() > Rows.MOST_COLUMNS) {
             throw new IllegalArgumentException("more than " + Rows.MOST_COLUMNS + " columns cannot be looked through; leave some out");
         }
-        return new Run(rows, watch).run();
+        return new Run(rows, most, watch).run();
     }
 }

@@ -22,6 +22,7 @@ public record FirstFormSigns(Kind kind, AttributeSet attributes, String example)
     private static final Pattern WHOLE_NAME = Pattern.compile("(?i)(full|whole|contact|customer|person|collector|author|donor|researcher)[_ ]?name");
     private static final Pattern TWO_WORDS = Pattern.compile("\\p{Lu}[\\p{L}.'-]*(,)? \\p{Lu}[\\p{L}.' -]*");
     private static final int SHARE = 3;
+    private static final int LOOKED_AT = 100;
 
     /** What is asked. */
     public enum Kind {
@@ -57,9 +58,9 @@ public record FirstFormSigns(Kind kind, AttributeSet attributes, String example)
             List<String> names = shown(rows, i, TWO_WORDS);
             if (ADDRESS.matcher(name).find()) {
                 signs.add(new FirstFormSigns(Kind.ADDRESS, AttributeSet.of(i), lists.isEmpty() ? "" : lists.getFirst()));
-            } else if (lists.size() * SHARE > rows.size() && !lists.isEmpty()) {
+            } else if (lists.size() * SHARE > Math.min(LOOKED_AT, rows.size()) && !lists.isEmpty()) {
                 signs.add(new FirstFormSigns(Kind.LIST, AttributeSet.of(i), lists.getFirst()));
-            } else if (WHOLE_NAME.matcher(name).find() && (rows.size() == 0 || names.size() * SHARE > rows.size())) {
+            } else if (WHOLE_NAME.matcher(name).find() && (rows.size() == 0 || names.size() * SHARE > Math.min(LOOKED_AT, rows.size()))) {
                 signs.add(new FirstFormSigns(Kind.NAME, AttributeSet.of(i), names.isEmpty() ? "" : names.getFirst()));
             }
         }
@@ -67,7 +68,7 @@ public record FirstFormSigns(Kind kind, AttributeSet attributes, String example)
     }
 
     private static List<String> shown(Rows rows, int column, Pattern pattern) {
-        return rows.values().stream().map(row -> row.get(column)).filter(value -> value.length() < 400 && pattern.matcher(value).matches()).toList();
+        return rows.values().stream().limit(LOOKED_AT).map(row -> row.get(column)).filter(value -> value.length() < 400 && pattern.matcher(value).matches()).toList();
     }
 
     /** The question in words. */

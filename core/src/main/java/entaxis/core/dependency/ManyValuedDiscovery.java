@@ -8,24 +8,27 @@ import java.util.Set;
 
 /**
  * Many-valued dependencies that rows satisfy: within each group of a determinant every value of the dependents stands beside every value of the others (Fagin 1977).
- * Determinants of at most two columns are tried with every split of the other columns, so it is meant for relations of at most twelve.
+ * Determinants of a few columns are tried with every split of the other columns, so it is meant for relations of at most twelve.
  */
 public final class ManyValuedDiscovery {
     /** Most columns that are looked through. */
     public static final int MOST_COLUMNS = 12;
-    private static final int MOST_DETERMINANTS = 2;
 
     private ManyValuedDiscovery() { }
 
-    /** Those that say more than functional dependencies do: some group has two values on either side. Each split is given once, by its smaller side; smallest first. */
-    public static List<Multivalued> of(Rows rows) {
+    /**
+     * Those that say more than functional dependencies do: some group has two values on either side. Each split is given once, by its smaller side; smallest first.
+     *
+     * @param most how many determinants are tried at most
+     */
+    public static List<Multivalued> of(Rows rows, int most) {
         int columns = rows.columns().size();
         if (columns > MOST_COLUMNS) {
             return List.of();
         }
         List<Multivalued> found = new ArrayList<>();
         for (long bits = 0; bits < 1L << columns; bits++) {
-            if (Long.bitCount(bits) <= MOST_DETERMINANTS && columns - Long.bitCount(bits) >= 2) {
+            if (Long.bitCount(bits) <= most && columns - Long.bitCount(bits) >= 2) {
                 AttributeSet determinant = AttributeSet.ofBits(bits);
                 List<List<Integer>> groups = rows.groups(determinant);
                 int[] rest = AttributeSet.first(columns).minus(determinant).places();

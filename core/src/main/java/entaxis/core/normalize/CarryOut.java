@@ -57,8 +57,8 @@ public final class CarryOut {
 
     /** A change, or why there is none. */
     public sealed interface Result {
-        /** The edit, and the entities that it makes. */
-        record Ready(Change change, List<EntityId> made) implements Result { }
+        /** The edit, the design after it, and the entities that it makes. */
+        record Ready(Design after, Change change, List<EntityId> made) implements Result { }
 
         /** Nothing can be done, for this reason. */
         record Refused(Problem problem) implements Result { }
@@ -99,7 +99,7 @@ public final class CarryOut {
             run.checkRows();
             Design next = run.next();
             Optional<Problem> fault = run.names(next);
-            return fault.<Result>map(Result.Refused::new).orElseGet(() -> new Result.Ready(Patch.between(design, next),
+            return fault.<Result>map(Result.Refused::new).orElseGet(() -> new Result.Ready(next, Patch.between(design, next),
                     run.ids.stream().filter(id -> !id.equals(run.about.entity().id())).toList()));
         } catch (Impossible e) {
             return new Result.Refused(new Problem("", e.getMessage()));

@@ -47,7 +47,8 @@ public final class KeyChange {
             }
             alternates.add(new AlternateKey(free, entity.primaryKey()));
         }
-        return new CarryOut.Result.Ready(Patch.between(design, design.with(entity.withPrimaryKey(List.copyOf(parts)).withAlternateKeys(alternates))), List.of());
+        Design after = design.with(entity.withPrimaryKey(List.copyOf(parts)).withAlternateKeys(alternates));
+        return new CarryOut.Result.Ready(after, Patch.between(design, after), List.of());
     }
 
     private static boolean numbered(List<AlternateKey> keys, int number) {

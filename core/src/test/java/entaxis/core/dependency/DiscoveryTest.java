@@ -76,9 +76,9 @@ class DiscoveryTest {
     void manyValuedFactsAreSeenInRows() {
         Rows rows = Rows.of(List.of("employee", "skill", "language"), List.of(List.of("Smith", "cook", "French"), List.of("Smith", "cook", "German"),
                 List.of("Smith", "type", "French"), List.of("Smith", "type", "German"), List.of("Jones", "type", "Greek")));
-        assertThat(ManyValuedDiscovery.of(rows)).contains(new Multivalued(AttributeSet.of(0), AttributeSet.of(1)));
+        assertThat(ManyValuedDiscovery.of(rows, 2)).contains(new Multivalued(AttributeSet.of(0), AttributeSet.of(1)));
         Rows broken = Rows.of(rows.columns(), rows.values().subList(1, 5));
-        assertThat(ManyValuedDiscovery.of(broken)).isEmpty();
+        assertThat(ManyValuedDiscovery.of(broken, 2)).isEmpty();
         assertThat(ManyValuedDiscovery.holds(rows, new Multivalued(AttributeSet.of(0), AttributeSet.of(2)))).isTrue();
         assertThat(ManyValuedDiscovery.holds(broken, new Multivalued(AttributeSet.of(0), AttributeSet.of(2)))).isFalse();
     }

@@ -67,7 +67,7 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
         Closure closure = new Closure(relation.attributes().size(), relation.functional());
         List<Steps> closures = new ArrayList<>(verdict.keys().keys().stream().limit(4).map(key -> steps(relation, closure, key)).toList());
         verdict.violations().stream().map(Violation::dependency).map(Dependency::determinant).distinct().limit(6).forEach(set -> closures.add(steps(relation, closure, set)));
-        return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(), about.rows().size(), text, lines.remarks(), Suggestions.of(about, stated),
+        return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(), about.rows().size(), text, lines.remarks(), typed.isPresent() ? List.of() : Suggestions.of(about, stated),
                 diagram(about, verdict), verdict.form(), faults.size() == accepted, keys, verdict.keys().more() || verdict.keys().keys().size() > 12,
                 relation.text(verdict.keys().prime()), faults, accepted, FirstFormSigns.of(about.rows()).stream().map(sign -> sign.question(relation.attributes())).toList(),
                 closures, RemedyView.of(open, about, verdict, wanted, names));

@@ -1,7 +1,5 @@
 package entaxis.web.normalize;
 
-import entaxis.core.change.Editor;
-import entaxis.core.change.Outcome.Applied;
 import entaxis.core.dependency.Chase;
 import entaxis.core.dependency.Decomposition.Split;
 import entaxis.core.dependency.NormalForm;
@@ -73,11 +71,9 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
         switch (CarryOut.of(open.design(), remedy, kind -> kind + "0preview" + next[0]++)) {
             case CarryOut.Result.Refused refused -> obstacle = refused.problem().message();
             case CarryOut.Result.Ready ready -> {
-                if (Editor.apply(open.design(), ready.change()) instanceof Applied applied) {
-                    List<EntityId> shown = new ArrayList<>(ready.made());
-                    shown.add(about.entity().id());
-                    drawing = drawing(applied.design(), shown);
-                }
+                List<EntityId> shown = new ArrayList<>(ready.made());
+                shown.add(about.entity().id());
+                drawing = drawing(ready.after(), shown);
             }
         }
         Chase chase = Chase.of(relation, remedy.decomposition().sets());

@@ -19,8 +19,10 @@ import java.util.List;
 final class Suggestions {
     private static final int MOST = 6;
     private static final int MOST_DETERMINANTS = 2;
+    private static final int MOST_LOOKED_AT = 200;
     private static final int FEWEST_ROWS = 3;
     private static final int NEARLY = 20;
+    private static final int MOST_NEARLY = 24;
 
     /** A dependency with what the rows say of it; one that some rows break is only told. */
     record Suggestion(String line, String words, boolean holds) { }
@@ -35,18 +37,20 @@ final class Suggestions {
         List<Suggestion> found = new ArrayList<>();
         List<Functional> known = new ArrayList<>(about.relation().functional());
         int columns = rows.columns().size();
-        Discovery.of(rows, (size, done, all) -> size <= MOST_DETERMINANTS + 1).dependencies().stream()
-                .filter(dependency -> dependency.determinant().size() <= MOST_DETERMINANTS && !dependency.determinant().isEmpty()).forEach(dependency -> {
+        Discovery.of(rows, MOST_DETERMINANTS, Discovery.Watch.NONE).dependencies().stream()
+                .filter(dependency -> !dependency.determinant().isEmpty()).limit(MOST_LOOKED_AT).forEach(dependency -> {
+                    if (found.size() >= MOST || rejected(about, stated, dependency) || new Closure(columns, known).implies(dependency)) {
+                        return;
+                    }
                     Evidence evidence = Evidence.of(rows, dependency);
-                    boolean open = found.size() < MOST && evidence.tested() > 1 && !new Closure(columns, known).implies(dependency) && !rejected(about, stated, dependency);
-                    if (open) {
+                    if (evidence.tested() > 1) {
                         known.add(dependency);
                         found.add(new Suggestion(about.relation().text(dependency), "holds in all " + rows.size() + " rows; " + evidence.tested() + " could have refuted it", true));
                     }
                 });
         if (columns <= 8) {
             DependencyBasis basis = new DependencyBasis(about.relation());
-            for (Multivalued dependency : ManyValuedDiscovery.of(rows)) {
+            for (Multivalued dependency : ManyValuedDiscovery.of(rows, 1)) {
                 if (found.size() < MOST && dependency.determinant().size() == 1 && !basis.implies(dependency) && !rejected(about, stated, dependency)) {
                     found.add(new Suggestion(about.relation().text(dependency), "every combination is there, in all " + rows.size() + " rows", true));
                 }
@@ -59,7 +63,7 @@ final class Suggestions {
     /** Dependencies on one column that only a few rows break. */
     private static void nearly(EntityRelation about, StatedDependencies stated, List<Suggestion> found) {
         Rows rows = about.rows();
-        int columns = rows.columns().size();
+        int columns = Math.min(MOST_NEARLY, rows.columns().size());
         for (int left = 0; left < columns; left++) {
             for (int right = 0; right < columns; right++) {
                 Functional dependency = new Functional(AttributeSet.of(left), AttributeSet.of(right));

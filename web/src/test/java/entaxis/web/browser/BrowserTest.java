@@ -72,6 +72,7 @@ abstract class BrowserTest {
     void open() {
         context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
         context.setDefaultTimeout(10_000);
+        context.setDefaultNavigationTimeout(30_000);
         page = context.newPage();
         page.onPageError(troubles::add);
         page.onConsoleMessage(message -> {
