@@ -1,6 +1,7 @@
 package entaxis.web.browser;
 
 import com.microsoft.playwright.Page;
+import entaxis.web.demo.SowingSheet;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -53,7 +54,14 @@ class ScreenshotsIT extends BrowserTest {
         page.locator("#ledger .leaves [data-leaf=keys]").click();
         page.locator("#index-new").waitFor();
         picture("keys-dark");
+        String sheet = "/designs/" + store.create(SowingSheet.design());
+        go(sheet + "/normalize");
+        page.waitForTimeout(300);
+        picture("normalize-dark");
         page.evaluate("() => localStorage.setItem('entaxis.theme', 'light')");
+        go(sheet + "/normalize");
+        page.waitForTimeout(300);
+        picture("normalize");
         go(design + "/sentences");
         picture("read-aloud");
         go(design + "/sql");
