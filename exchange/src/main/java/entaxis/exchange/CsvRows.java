@@ -52,11 +52,12 @@ public final class CsvRows {
         return columns.isEmpty() ? fault(1, "there is nothing; the first line names the columns") : new Result(Rows.of(columns, values), Optional.empty());
     }
 
-    private static Result fault(long line, String message) {
+    static Result fault(long line, String message) {
         return new Result(Rows.of(List.of(), List.of()), Optional.of(new Fault(Math.max(1, line), message)));
     }
 
-    private static Optional<String> names(CSVRecord line, List<String> columns) {
+    /** Takes the names of the columns, or says what is wrong with them. */
+    static Optional<String> names(Iterable<String> line, List<String> columns) {
         Set<String> seen = new HashSet<>();
         for (String value : line) {
             String name = value.strip();

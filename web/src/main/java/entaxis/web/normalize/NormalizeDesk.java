@@ -1,5 +1,6 @@
 package entaxis.web.normalize;
 
+import entaxis.core.dependency.Armstrong;
 import entaxis.core.dependency.AttributeSet;
 import entaxis.core.dependency.Closure;
 import entaxis.core.dependency.Dependency;
@@ -10,6 +11,7 @@ import entaxis.core.dependency.Verdict;
 import entaxis.core.dependency.Violation;
 import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.StatedDependencies.Stated;
+import entaxis.core.normalize.AcrossEntities;
 import entaxis.core.normalize.DependencyLines;
 import entaxis.core.normalize.EntityRelation;
 import entaxis.drawing.dependency.DependencyDiagram;
@@ -30,11 +32,12 @@ import java.util.Optional;
  * @param text    the dependencies, one a line, as typed or as kept
  * @param good    whether no fault is left that is not accepted
  * @param diagram the dependency diagram as SVG
+ * @param across   questions about this entity and others
  * @param closures how each key decides everything, step by step
  */
 public record NormalizeDesk(String id, String name, List<String> attributes, int rows, String text, List<DependencyLines.Remark> remarks, List<Suggestions.Suggestion> suggestions,
-        String diagram, NormalForm form, boolean good, List<KeyChoice> keys, boolean more, String prime, List<Fault> faults, long accepted, List<String> signs,
-        List<Steps> closures, Optional<RemedyView> remedy) {
+        String diagram, NormalForm form, boolean good, List<KeyChoice> keys, boolean more, String prime, List<Fault> faults, long accepted, List<Sign> signs,
+        List<String> across, List<Steps> closures, Example example, Optional<RemedyView> remedy) {
 
     /** A candidate key. */
     public record KeyChoice(String columns, boolean chosen) { }
@@ -42,9 +45,17 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
     /** A fault, what it does, and the reason why it stays, if it does. */
     public record Fault(int number, String title, String tone, String dependency, String why, Harm harm, Optional<String> reason) { }
 
+    /** A sign against first normal form, as a question, and what to do about it. */
+    public record Sign(String question, String remedy) { }
+
+    /** Rows that satisfy what is stated, what follows, and nothing else; none where there would be too many. */
+    public record Example(List<String> columns, List<List<String>> rows) { }
+
     /** How a closure is reached. */
     public record Steps(String of, List<String> lines, boolean all) { }
 
+    private static final int MOST_IN_EXAMPLE = 10;
+    private static final int MOST_EXAMPLE_ROWS = 40;
     private static final TextMeasure MEASURE = new TextMeasure();
 
     /** The desk of an entity, with typed lines in the place of those that are kept, if there are any. */
@@ -69,8 +80,30 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
         verdict.violations().stream().map(Violation::dependency).map(Dependency::determinant).distinct().limit(6).forEach(set -> closures.add(steps(relation, closure, set)));
         return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(), about.rows().size(), text, lines.remarks(), typed.isPresent() ? List.of() : Suggestions.of(about, stated),
                 diagram(about, verdict), verdict.form(), faults.size() == accepted, keys, verdict.keys().more() || verdict.keys().keys().size() > 12,
-                relation.text(verdict.keys().prime()), faults, accepted, FirstFormSigns.of(about.rows()).stream().map(sign -> sign.question(relation.attributes())).toList(),
-                closures, RemedyView.of(open, about, verdict, wanted, names));
+                relation.text(verdict.keys().prime()), faults, accepted, signs(about),
+                AcrossEntities.of(open.design(), open.derivation(), kept.entity().id()).stream().map(AcrossEntities::question).toList(), closures, example(relation), RemedyView.of(open, about, verdict, wanted, names));
+    }
+
+    private static List<Sign> signs(EntityRelation about) {
+        return FirstFormSigns.of(about.rows()).stream().map(sign -> new Sign(sign.question(about.relation().attributes()), switch (sign.kind()) {
+            case NUMBERED, LIST -> "Make it an entity of its own";
+            case NAME, ADDRESS -> "Split it into attributes";
+        })).toList();
+    }
+
+    private static Example example(Relation relation) {
+        if (relation.attributes().size() > MOST_IN_EXAMPLE || !relation.multivalued().isEmpty()) {
+            return new Example(List.of(), List.of());
+        }
+        List<List<String>> rows = new ArrayList<>();
+        for (int[] row : Armstrong.rows(relation.attributes().size(), relation.functional())) {
+            List<String> cells = new ArrayList<>();
+            for (int column = 0; column < row.length; column++) {
+                cells.add(relation.attributes().get(column).charAt(0) + String.valueOf(row[column]));
+            }
+            rows.add(cells);
+        }
+        return new Example(relation.attributes(), rows.size() > MOST_EXAMPLE_ROWS ? List.of() : rows);
     }
 
     private static Optional<String> reason(EntityRelation about, StatedDependencies stated, Dependency dependency) {

@@ -5,6 +5,7 @@ import entaxis.core.change.Problem;
 import entaxis.core.dependency.AttributeSet;
 import entaxis.core.dependency.Dependency;
 import entaxis.core.dependency.DependencyReader;
+import entaxis.core.dependency.FirstFormSigns;
 import entaxis.core.dependency.NormalForm;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
@@ -17,10 +18,12 @@ import entaxis.core.normalize.CarryOut;
 import entaxis.core.normalize.DependencyLines;
 import entaxis.core.normalize.DependencyLines.Weight;
 import entaxis.core.normalize.EntityRelation;
+import entaxis.core.normalize.FirstForm;
 import entaxis.core.normalize.FlatSheet;
 import entaxis.core.normalize.KeyChange;
 import entaxis.core.normalize.Remedy;
 import entaxis.exchange.CsvRows;
+import entaxis.exchange.SpreadsheetRows;
 import entaxis.web.edit.EditForm;
 import entaxis.web.normalize.NormalizeDesk;
 import entaxis.web.store.DesignStore;
@@ -144,7 +147,7 @@ class NormalizeController {
     }
 
     /** Keeps what is stated, decided or carried out. */
-    @PostMapping("/designs/{id}/normalize/{what:keep|accept|suggestion|key|carry-out}")
+    @PostMapping("/designs/{id}/normalize/{what:keep|accept|suggestion|key|first-form|carry-out}")
     String edit(@PathVariable String id, @PathVariable String what, @RequestParam Map<String, String> fields, @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger,
             Model model, HttpServletResponse response) {
         EditForm form = new EditForm(fields);
@@ -166,6 +169,7 @@ class NormalizeController {
             case "accept", "suggestion" -> read(about, form.text("line")).map(dependency -> kept(store.edit(id, new Change.StateDependencies(
                     what.equals("accept") ? accepted(stated, dependency, form.text("reason").strip()) : suggested(stated, dependency, form.text("answer")))), form, entity.get(), trigger,
                     model, response)).orElseGet(() -> answers.refused(List.of(new Problem("", "These attributes are no longer all there. Reload to see what is.")), trigger, form, open, model, response));
+            case "first-form" -> firstForm(id, open, about, form, trigger, model, response);
             case "key" -> key(id, open, about, form, trigger, model, response);
             default -> carryOut(id, open, about, form, trigger, model, response);
         };
@@ -197,6 +201,18 @@ class NormalizeController {
                 model.addAttribute("n", shown(after, entity, Optional.empty(), form));
                 yield "fragments/normalize-response";
             }
+        };
+    }
+
+    private String firstForm(String id, OpenDesign open, EntityRelation about, EditForm form, String trigger, Model model, HttpServletResponse response) {
+        List<FirstFormSigns> signs = FirstFormSigns.of(about.rows());
+        int at = form.text("line").matches("\\d{1,4}") ? Integer.parseInt(form.text("line")) : signs.size();
+        if (at >= signs.size()) {
+            return answers.refused(List.of(new Problem("", "This is no longer so. Reload to see what is.")), trigger, form, open, model, response);
+        }
+        return switch (FirstForm.of(open.design(), about, signs.get(at), NewId::of)) {
+            case CarryOut.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
+            case CarryOut.Result.Ready ready -> kept(store.edit(id, ready.change()), form, about.entity().id(), trigger, model, response);
         };
     }
 
@@ -232,7 +248,8 @@ class NormalizeController {
         EditForm form = new EditForm(fields);
         OpenDesign open = store.open(id);
         String fileName = Optional.ofNullable(file.getOriginalFilename()).filter(name -> !name.isBlank()).orElse("flat sheet");
-        CsvRows.Result read = CsvRows.read(new String(file.getBytes(), StandardCharsets.UTF_8), MOST_ROWS);
+        byte[] bytes = file.getBytes();
+        CsvRows.Result read = SpreadsheetRows.recognised(bytes) ? SpreadsheetRows.read(bytes, MOST_ROWS) : CsvRows.read(new String(bytes, StandardCharsets.UTF_8), MOST_ROWS);
         if (read.fault().isPresent()) {
             return answers.refused(List.of(new Problem("file", fileName + ", line " + read.fault().get().line() + ": " + read.fault().get().message() + ".")), trigger, form, open, model, response);
         }

@@ -134,5 +134,29 @@ class NormalizeIT extends BrowserTest {
         assertThat(page.locator(".keys-list")).containsText("chosen");
         Assertions.assertThat(kept().entities().list().getFirst().attributes()).extracting(attribute -> attribute.type().text().toLowerCase(java.util.Locale.ROOT))
                 .containsExactly("varchar(5)", "date", "varchar(5)", "integer", "integer");
+        page.locator("#lines").fill("site, visited_on -> warden, phone1, phone2\nsite -> warden");
+        page.locator("#lines").press("Tab");
+        kept(4);
+    }
+
+    @Test
+    void repeatsBecomeAnEntityOfTheirOwn() {
+        newDesign("Wardens");
+        design = page.url().replaceFirst(".*(/designs/\\w+).*", "$1");
+        go(design + "/normalize");
+        page.locator("#flat-file").setInputFiles(new FilePayload("wardens.csv", "text/csv", "warden,phone1,phone2\nMoss,1,2\nReed,3,4\n".getBytes(StandardCharsets.UTF_8)));
+        page.waitForURL("**/normalize?sel=**");
+        page.locator("#sign-0").click();
+        assertThat(page.locator("#sign-0-fault")).containsText("Choose a key of Wardens first");
+        takeTroubles();
+        page.locator("#lines").fill("warden -> phone1, phone2");
+        page.locator("#lines").press("Tab");
+        kept(2);
+        page.getByLabel("Choose warden as the key").click();
+        kept(3);
+        page.locator("#sign-0").click();
+        kept(4);
+        Assertions.assertThat(kept().entities().stream().map(entity -> entity.name())).containsExactly("Wardens", "Wardens phone");
+        Assertions.assertThat(kept().rows().size()).isEqualTo(6);
     }
 }
