@@ -128,6 +128,15 @@ class DependencyOracleTest {
     }
 
     @Test
+    void takingOutPartsOfKeysReachesSecondForm() {
+        each(CASES / 2, 6, (random, attributes, dependencies) -> {
+            Decomposition parts = SecondFormDecomposition.of(Brute.relation(attributes, dependencies, List.of()));
+            assertThat(parts.lossless()).isTrue();
+            assertThat(parts.sets()).allMatch(part -> Brute.form(part, dependencies).compareTo(NormalForm.SECOND) >= 0);
+        });
+    }
+
+    @Test
     void boyceCoddDecompositionsAreLosslessAndNameWhatTheyLose() {
         each(CASES / 2, 6, (random, attributes, dependencies) -> {
             Decomposition parts = BoyceCoddDecomposition.of(Brute.relation(attributes, dependencies, List.of()));

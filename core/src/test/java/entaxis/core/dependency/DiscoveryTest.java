@@ -83,6 +83,23 @@ class DiscoveryTest {
         assertThat(ManyValuedDiscovery.holds(broken, new Multivalued(AttributeSet.of(0), AttributeSet.of(2)))).isFalse();
     }
 
+    /** A many-valued dependency holds just where its two sides join back to the same rows (Fagin 1977, theorem 1). */
+    @Test
+    void manyValuedFactsAreThoseWhoseSidesJoinBack() {
+        int[] both = new int[2];
+        for (int seed = 0; seed < 800; seed++) {
+            Random random = new Random(seed);
+            Rows rows = random(random, 2 + random.nextInt(4), random.nextInt(9));
+            AttributeSet all = AttributeSet.first(rows.columns().size());
+            Multivalued dependency = new Multivalued(Brute.some(random, rows.columns().size(), 2), Brute.some(random, rows.columns().size(), 3));
+            AttributeSet first = dependency.determinant().union(dependency.dependent());
+            boolean joins = Join.restores(rows, List.of(first, all.minus(dependency.dependent()).union(dependency.determinant())));
+            both[joins ? 1 : 0]++;
+            assertThat(ManyValuedDiscovery.holds(rows, dependency)).as("seed %d", seed).isEqualTo(joins);
+        }
+        assertThat(Math.min(both[0], both[1])).isGreaterThan(80);
+    }
+
     @Test
     void signsOfMoreThanOneValueAreQuestions() {
         Rows rows = Rows.of(List.of("phone1", "phone2", "full_name", "tags", "home_address", "position", "noted_on"), List.of(
