@@ -27,13 +27,10 @@ import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.Member;
-import entaxis.core.design.OwnerId;
-import entaxis.core.design.Place;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
-import entaxis.core.design.Sheet;
 import entaxis.core.design.Side;
 import entaxis.core.design.StatedDependencies;
 import entaxis.core.normalize.Remedy.Piece;
@@ -52,9 +49,6 @@ import java.util.Set;
  * their columns go, sample rows are split, and everything that named a column finds it at its new place. Refused, with the reason, where rows or other elements forbid it.
  */
 public final class CarryOut {
-    private static final int STEP_X = 300;
-    private static final int STEP_Y = 230;
-
     /** A change, or why there is none. */
     public sealed interface Result {
         /** The edit, the design after it, and the entities that it makes. */
@@ -161,7 +155,7 @@ public final class CarryOut {
         next = rows(next);
         next = repathed(next);
         next = statedAnew(next);
-        return placed(next);
+        return Beside.lay(next, old.id(), ids.stream().filter(id -> !id.equals(old.id())).toList());
     }
 
     // where each column goes
@@ -289,6 +283,13 @@ public final class CarryOut {
         List<AlternateKey> alternates = old.alternateKeys().stream().filter(key -> stays(piece, key.parts(), columnsOf))
                 .map(key -> new AlternateKey(key.number(), anew(at, key.parts(), columnsOf))).toList();
         List<Index> indexes = indexes(at, old.indexes(), columnsOf);
+        List<List<KeyPart>> torn = new ArrayList<>(old.alternateKeys().stream().map(AlternateKey::parts).toList());
+        old.indexes().forEach(index -> torn.add(parts(index)));
+        torn.removeIf(parts -> pieces.stream().anyMatch(one -> stays(one, parts, columnsOf)));
+        if (!torn.isEmpty()) {
+            throw new Impossible("An alternate key or index of " + old.name() + " over " + about.relation().text(torn.getFirst().stream()
+                    .map(part -> columnsOf.getOrDefault(part, AttributeSet.none())).reduce(AttributeSet.none(), AttributeSet::union)) + " would be torn apart. Take it out first.");
+        }
         if (!old.checks().isEmpty() && own.size() < old.attributes().size()) {
             throw new Impossible(old.name() + " has conditions on its rows (" + old.checks().getFirst().condition() + "). Take them out first; they may no longer fit one table.");
         }
@@ -471,35 +472,5 @@ public final class CarryOut {
 
     private List<ColumnPath> paths(int piece, AttributeSet columns) {
         return columns.members().stream().map(column -> path(piece, column)).toList();
-    }
-
-    /** New cards lie beside the entity's on every sheet that shows it, where nothing lies yet. */
-    private Design placed(Design from) {
-        Design next = from;
-        for (Sheet sheet : from.sheets()) {
-            Optional<Place> here = sheet.place(about.entity().id());
-            if (here.isEmpty()) {
-                continue;
-            }
-            Map<OwnerId, Place> places = new HashMap<>(sheet.places());
-            int tried = 0;
-            for (int i = 0; i < pieces.size(); i++) {
-                if (i == remedy.keeper()) {
-                    continue;
-                }
-                Place place;
-                do {
-                    tried++;
-                    place = new Place(here.get().x() - STEP_X * (2 - tried % 2), here.get().y() + STEP_Y * ((tried + 1) / 2 - 1));
-                } while (taken(place, places) && tried < 200);
-                places.put(ids.get(i), place);
-            }
-            next = next.with(sheet.withPlaces(places));
-        }
-        return next;
-    }
-
-    private static boolean taken(Place place, Map<OwnerId, Place> places) {
-        return places.values().stream().anyMatch(other -> Math.abs(other.x() - place.x()) < STEP_X - 20 && Math.abs(other.y() - place.y()) < STEP_Y - 20);
     }
 }

@@ -20,13 +20,10 @@ import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.Member;
-import entaxis.core.design.OwnerId;
-import entaxis.core.design.Place;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
-import entaxis.core.design.Sheet;
 import entaxis.core.design.Side;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
@@ -104,7 +101,7 @@ public final class FirstForm {
                 rows.add(new SampleRow(new RowId(fresh.id('w')), id, typed));
             }
         }
-        return ready(design, placed(next.withRows(Elements.of(rows)), entity.id(), id), List.of(id));
+        return ready(design, Beside.lay(next.withRows(Elements.of(rows)), entity.id(), List.of(id)), List.of(id));
     }
 
     /** The entity and its rows without some attributes. */
@@ -187,26 +184,5 @@ public final class FirstForm {
             }
         }
         return new CarryOut.Result.Ready(next, Patch.between(design, next), made);
-    }
-
-    private static Design placed(Design design, EntityId beside, EntityId made) {
-        Design next = design;
-        for (Sheet sheet : design.sheets()) {
-            Optional<Place> here = sheet.place(beside);
-            if (here.isPresent()) {
-                Map<OwnerId, Place> places = new HashMap<>(sheet.places());
-                int down = 0;
-                while (taken(new Place(here.get().x() + 320, here.get().y() + down), places)) {
-                    down += 230;
-                }
-                places.put(made, new Place(here.get().x() + 320, here.get().y() + down));
-                next = next.with(sheet.withPlaces(places));
-            }
-        }
-        return next;
-    }
-
-    private static boolean taken(Place place, Map<OwnerId, Place> places) {
-        return places.values().stream().anyMatch(other -> Math.abs(other.x() - place.x()) < 280 && Math.abs(other.y() - place.y()) < 200);
     }
 }

@@ -19,6 +19,7 @@ import entaxis.core.type.TypeReading;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /** A flat sheet with rows becomes an entity to be normalized. */
@@ -46,6 +47,12 @@ public final class FlatSheet {
             changes.add(new Change.AddRow(new SampleRow(new RowId(fresh.id('w')), id, values)));
         }
         return new Change.Several(changes);
+    }
+
+    /** The name of an entity for that of a file. */
+    public static String name(String file) {
+        String bare = file.replaceFirst("\\.[^.]*$", "").replaceAll("[_-]+", " ").strip();
+        return bare.isEmpty() ? "Flat sheet" : bare.substring(0, 1).toUpperCase(Locale.ROOT) + bare.substring(1);
     }
 
     private static Attribute attribute(Rows rows, int column, AttributeId id) {

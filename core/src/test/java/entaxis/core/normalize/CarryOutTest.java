@@ -17,6 +17,8 @@ import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.Index;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
@@ -158,6 +160,16 @@ class CarryOutTest {
         Design design = with(small.design(), small.id("Cell"), wrong, "tray_no -> sown_on, taxon_code", "taxon_code -> family");
         assertThat(carryOut(design, small.id("Cell"), NormalForm.THIRD)).isInstanceOfSatisfying(CarryOut.Result.Refused.class,
                 refused -> assertThat(refused.problem().message()).contains("Rows 1 and 5 contradict taxon_code -> family"));
+    }
+
+    @Test
+    void anIndexThatWouldBeTornApartIsNotDroppedUnseen() {
+        Small small = sowing();
+        small.done(new Change.SetIndexes(small.id("Cell"), List.of(new Index("by_family", false, List.of(new Index.IndexPart(new KeyPart.OwnPart(small.attribute("Cell", "family")), false),
+                new Index.IndexPart(new KeyPart.OwnPart(small.attribute("Cell", "germinated")), false))))));
+        Design design = with(small.design(), small.id("Cell"), SOWN, "taxon_code -> family");
+        assertThat(carryOut(design, small.id("Cell"), NormalForm.THIRD)).isInstanceOfSatisfying(CarryOut.Result.Refused.class,
+                refused -> assertThat(refused.problem().message()).contains("over family, germinated would be torn apart"));
     }
 
     @Test

@@ -14,6 +14,8 @@ import entaxis.core.design.StatedDependencies.Stated;
 import entaxis.core.normalize.AcrossEntities;
 import entaxis.core.normalize.DependencyLines;
 import entaxis.core.normalize.EntityRelation;
+import entaxis.core.normalize.Harm;
+import entaxis.core.normalize.Suggestion;
 import entaxis.drawing.dependency.DependencyDiagram;
 import entaxis.drawing.dependency.DependencyDiagram.Drawn;
 import entaxis.drawing.dependency.DependencyDiagram.Pattern;
@@ -35,7 +37,7 @@ import java.util.Optional;
  * @param across   questions about this entity and others
  * @param closures how each key decides everything, step by step
  */
-public record NormalizeDesk(String id, String name, List<String> attributes, int rows, String text, List<DependencyLines.Remark> remarks, List<Suggestions.Suggestion> suggestions,
+public record NormalizeDesk(String id, String name, List<String> attributes, int rows, String text, List<DependencyLines.Remark> remarks, List<Suggestion> suggestions,
         String diagram, NormalForm form, boolean good, List<KeyChoice> keys, boolean more, String prime, List<Fault> faults, long accepted, List<Sign> signs,
         List<String> across, List<Steps> closures, Example example, Optional<RemedyView> remedy) {
 
@@ -78,7 +80,7 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
         Closure closure = new Closure(relation.attributes().size(), relation.functional());
         List<Steps> closures = new ArrayList<>(verdict.keys().keys().stream().limit(4).map(key -> steps(relation, closure, key)).toList());
         verdict.violations().stream().map(Violation::dependency).map(Dependency::determinant).distinct().limit(6).forEach(set -> closures.add(steps(relation, closure, set)));
-        return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(), about.rows().size(), text, lines.remarks(), typed.isPresent() ? List.of() : Suggestions.of(about, stated),
+        return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(), about.rows().size(), text, lines.remarks(), typed.isPresent() ? List.of() : Suggestion.of(about, stated),
                 diagram(about, verdict), verdict.form(), faults.size() == accepted, keys, verdict.keys().more() || verdict.keys().keys().size() > 12,
                 relation.text(verdict.keys().prime()), faults, accepted, signs(about),
                 AcrossEntities.of(open.design(), open.derivation(), kept.entity().id()).stream().map(AcrossEntities::question).toList(), closures, example(relation), RemedyView.of(open, about, verdict, wanted, names));

@@ -4,6 +4,7 @@ import entaxis.core.change.Change;
 import entaxis.core.change.Problem;
 import entaxis.core.dependency.AttributeSet;
 import entaxis.core.dependency.Dependency;
+import entaxis.core.dependency.DependencyCompletion;
 import entaxis.core.dependency.DependencyReader;
 import entaxis.core.dependency.FirstFormSigns;
 import entaxis.core.dependency.NormalForm;
@@ -66,9 +67,6 @@ class NormalizeController {
         this.store = store;
         this.answers = answers;
     }
-
-    /** What completes a line. */
-    record Completion(int from, List<String> options) { }
 
     @GetMapping("/designs/{id}/normalize")
     String desk(@PathVariable String id, @RequestParam(defaultValue = "") String sel, Model model) {
@@ -136,13 +134,7 @@ class NormalizeController {
     String completions(@PathVariable String id, @RequestParam(defaultValue = "") String text, @RequestParam(defaultValue = "") String sel, Model model) {
         OpenDesign open = store.open(id);
         List<String> names = chosen(open.design(), sel).map(entity -> relation(open, entity.id()).relation().attributes()).orElse(List.of());
-        int from = Math.max(Math.max(text.lastIndexOf('\n'), text.lastIndexOf(',')), text.lastIndexOf('>')) + 1;
-        while (from < text.length() && text.charAt(from) == ' ') {
-            from++;
-        }
-        String begun = text.substring(from);
-        List<String> options = begun.isBlank() ? List.of() : names.stream().filter(name -> name.regionMatches(true, 0, begun, 0, begun.length()) && !name.equals(begun)).limit(8).toList();
-        model.addAttribute("completion", new Completion(from, options));
+        model.addAttribute("completion", DependencyCompletion.of(text, names));
         return "fragments/find :: completions";
     }
 
@@ -253,11 +245,9 @@ class NormalizeController {
         if (read.fault().isPresent()) {
             return answers.refused(List.of(new Problem("file", fileName + ", line " + read.fault().get().line() + ": " + read.fault().get().message() + ".")), trigger, form, open, model, response);
         }
-        String bare = fileName.replaceFirst("\\.[^.]*$", "").replaceAll("[_-]+", " ").strip();
-        String name = bare.isEmpty() ? "Flat sheet" : bare.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + bare.substring(1);
         EntityId entity = new EntityId(NewId.of('e'));
         int bottom = open.design().sheet().places().values().stream().mapToInt(Place::y).max().orElse(-220) + 260;
-        EditResult result = store.edit(id, FlatSheet.change(name, read.rows(), open.design().sheet().id(), new Place(40, bottom), entity, NewId::of));
+        EditResult result = store.edit(id, FlatSheet.change(FlatSheet.name(fileName), read.rows(), open.design().sheet().id(), new Place(40, bottom), entity, NewId::of));
         if (result instanceof EditResult.Refused(List<Problem> problems, OpenDesign now)) {
             return answers.refused(problems, trigger, form, now, model, response);
         }

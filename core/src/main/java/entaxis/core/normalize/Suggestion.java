@@ -1,4 +1,4 @@
-package entaxis.web.normalize;
+package entaxis.core.normalize;
 
 import entaxis.core.dependency.AttributeSet;
 import entaxis.core.dependency.Closure;
@@ -11,12 +11,17 @@ import entaxis.core.dependency.Evidence;
 import entaxis.core.dependency.ManyValuedDiscovery;
 import entaxis.core.dependency.Rows;
 import entaxis.core.design.StatedDependencies;
-import entaxis.core.normalize.EntityRelation;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What sample rows suggest beyond what is stated; rows can refute a dependency, never prove it. */
-final class Suggestions {
+/**
+ * What sample rows suggest beyond what is stated; rows can refute a dependency, never prove it.
+ *
+ * @param line  the dependency in textbook notation
+ * @param words what the rows say of it
+ * @param holds whether no row breaks it; one that some rows break is only told
+ */
+public record Suggestion(String line, String words, boolean holds) {
     private static final int MOST = 6;
     private static final int MOST_DETERMINANTS = 2;
     private static final int MOST_LOOKED_AT = 200;
@@ -24,12 +29,8 @@ final class Suggestions {
     private static final int NEARLY = 20;
     private static final int MOST_NEARLY = 24;
 
-    /** A dependency with what the rows say of it; one that some rows break is only told. */
-    record Suggestion(String line, String words, boolean holds) { }
-
-    private Suggestions() { }
-
-    static List<Suggestion> of(EntityRelation about, StatedDependencies stated) {
+    /** At most eight suggestions for an entity, smallest determinants first; none where there are too few rows to tell. */
+    public static List<Suggestion> of(EntityRelation about, StatedDependencies stated) {
         Rows rows = about.rows();
         if (rows.size() < FEWEST_ROWS || rows.columns().size() > Rows.MOST_COLUMNS) {
             return List.of();

@@ -1,4 +1,4 @@
-package entaxis.web.normalize;
+package entaxis.core.normalize;
 
 import entaxis.core.dependency.AttributeSet;
 import entaxis.core.dependency.Closure;
@@ -21,7 +21,8 @@ import java.util.Optional;
 public record Harm(boolean made, List<String> columns, List<Boolean> marks, List<List<String>> rows, String repeated, String change, String insertion, String deletion) {
     private static final int SHOWN = 3;
 
-    static Harm of(Verdict verdict, Rows rows, Violation violation) {
+    /** The harm of one fault. */
+    public static Harm of(Verdict verdict, Rows rows, Violation violation) {
         Relation relation = verdict.relation();
         AttributeSet determinant = violation.dependency().determinant();
         AttributeSet dependent = violation.dependency().dependent();
