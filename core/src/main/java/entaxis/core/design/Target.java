@@ -1,8 +1,12 @@
 package entaxis.core.design;
 
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+
 /** The engine that a design's tables are meant for. */
 public enum Target {
-    POSTGRESQL("PostgreSQL"), H2("H2");
+    POSTGRESQL("PostgreSQL"), MYSQL("MySQL"), MARIADB("MariaDB"), SQLITE("SQLite"), SQLSERVER("SQL Server"), ORACLE("Oracle"), H2("H2"), ISO("ISO SQL");
 
     private final String title;
 
@@ -13,5 +17,15 @@ public enum Target {
     /** The engine's name as people write it. */
     public String title() {
         return title;
+    }
+
+    /** The engine's name in one small word, as the command line takes it. */
+    public String word() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** The engine of a small word. */
+    public static Optional<Target> of(String word) {
+        return Arrays.stream(values()).filter(target -> target.word().equals(word)).findFirst();
     }
 }

@@ -3,12 +3,23 @@ package entaxis.core.schema;
 import java.util.List;
 import java.util.Optional;
 
-/** A set of types and tables, each in the order in which they are created. */
-public record Schema(List<TypeDefinition> types, List<Table> tables) {
+/**
+ * What belongs together in a database, each in the order in which it is created.
+ *
+ * @param programs views, routines and triggers, carried as text
+ */
+public record Schema(List<TypeDefinition> types, List<Sequence> sequences, List<Table> tables, List<Program> programs) {
     /** Copies the lists. */
     public Schema {
         types = List.copyOf(types);
+        sequences = List.copyOf(sequences);
         tables = List.copyOf(tables);
+        programs = List.copyOf(programs);
+    }
+
+    /** A schema of types and tables. */
+    public Schema(List<TypeDefinition> types, List<Table> tables) {
+        this(types, List.of(), tables, List.of());
     }
 
     /** A schema without types of its own. */

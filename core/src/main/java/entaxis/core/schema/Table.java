@@ -7,10 +7,11 @@ import java.util.Optional;
 /**
  * A base table (ISO/IEC 9075-2, 11.3).
  *
- * @param origin  the entity or many-to-many that it was derived from
- * @param comment what one row is; may be empty
+ * @param origin    the entity or many-to-many that it was derived from
+ * @param namespace the schema that it was put into, where one was named
+ * @param comment   what one row is; may be empty
  */
-public record Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys,
+public record Table(Optional<OwnerId> origin, String namespace, String name, List<Column> columns, Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys,
         List<CheckRule> checks, List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment) {
 
     /** Copies the lists. */
@@ -25,7 +26,13 @@ public record Table(Optional<OwnerId> origin, String name, List<Column> columns,
     /** A table without indexes beside those of its keys. */
     public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys, List<CheckRule> checks,
             List<ForeignKey> foreignKeys, String comment) {
-        this(origin, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, List.of(), comment);
+        this(origin, "", name, columns, primaryKey, uniqueKeys, checks, foreignKeys, List.of(), comment);
+    }
+
+    /** A table in the usual schema. */
+    public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys, List<CheckRule> checks,
+            List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment) {
+        this(origin, "", name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment);
     }
 
     /** The column of a name. */

@@ -7,63 +7,156 @@ import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.ArrayType;
+import entaxis.core.type.SqlType.BinaryType;
+import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.CharacterType;
+import entaxis.core.type.SqlType.DecimalType;
+import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType.Form;
+import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType.NativeType;
-import entaxis.core.type.SqlType.UserType;
-import java.util.Optional;
+import entaxis.core.type.SqlType.TimeType;
+import entaxis.core.type.SqlType.TimestampType;
+import entaxis.core.type.TypeSpelling;
+import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 
 /** H2 2.4, which is also the built-in engine. */
 final class H2Dialect extends Dialect {
-    /** Longest CHAR and VARCHAR. H2 manual, Data Types. */
+    /** Longest CHAR and VARCHAR, and their length where none is given. H2 manual, Data Types. */
     private static final int MAX_VARYING = 1_048_576;
+    /** Types that no other engine has. H2 manual, Data Types. */
+    private static final List<String> OWN = List.of("geometry", "java_object", "decfloat", "varchar_ignorecase");
 
     /** Key words that cannot be names. H2 manual, Keywords / Reserved Words. */
-    private static final Set<String> RESERVED = Set.of("all", "and", "any", "array", "as", "asymmetric", "authorization", "between", "both", "case", "cast",
-            "check", "constraint", "cross", "current_catalog", "current_date", "current_path", "current_role", "current_schema", "current_time",
-            "current_timestamp", "current_user", "day", "default", "distinct", "else", "end", "except", "exists", "false", "fetch", "for", "foreign", "from",
-            "full", "group", "groups", "having", "hour", "if", "ilike", "in", "inner", "intersect", "interval", "is", "join", "key", "leading", "left",
-            "like", "limit", "localtime", "localtimestamp", "minus", "minute", "month", "natural", "not", "null", "offset", "on", "or", "order", "over",
-            "partition", "primary", "qualify", "range", "regexp", "right", "row", "rownum", "rows", "second", "select", "session_user", "set", "some",
-            "symmetric", "system_user", "table", "to", "top", "trailing", "true", "uescape", "union", "unique", "unknown", "user", "using", "value",
-            "values", "when", "where", "window", "with", "year", "_rowid_");
+    private static final Set<String> RESERVED = ReservedWords.of(
+            "all and any array as asymmetric authorization between both case cast check constraint cross current_catalog current_date current_path current_role",
+            "current_schema current_time current_timestamp current_user day default distinct else end except exists false fetch for foreign from full group groups",
+            "having hour if ilike in inner intersect interval is join key leading left like limit localtime localtimestamp minus minute month natural not null",
+            "offset on or order over partition primary qualify range regexp right row rownum rows second select session_user set some symmetric system_user table to",
+            "top trailing true uescape union unique unknown user using value values when where window with year _rowid_");
 
     @Override
     public Target target() {
         return Target.H2;
     }
 
-    /** H2 manual, Limits: 256 characters; counted here in bytes, which is never more. */
+    /** H2 manual, Limits: 256 characters. */
     @Override
-    int maxNameBytes() {
+    int maxName() {
         return 256;
     }
 
     @Override
-    Set<String> reserved() {
+    public Set<String> reserved() {
         return RESERVED;
     }
 
-    /** H2 manual, Data Types: no unsigned integers, text beyond 1 048 576 characters is a large object; other engines' own types become text. */
     @Override
-    public String type(SqlType type) {
+    public boolean foldsUp() {
+        return true;
+    }
+
+    /** H2 manual, Data Types: no unsigned integers; text beyond 1 048 576 characters is a large object; a time has no fraction unless asked for. */
+    @Override
+    public SqlType held(SqlType type, boolean keyed, Losses loss) {
         return switch (type) {
-            case IntegerType unsigned when unsigned.unsigned() -> type(signedFor(unsigned));
-            case CharacterType(Form form, OptionalInt length) when form == Form.LARGE || length.orElse(1) > MAX_VARYING -> "character large object";
-            case SqlType.BinaryType(Form form, OptionalInt length) when form != Form.LARGE && length.orElse(1) > MAX_VARYING -> "blob";
-            case NativeType(String spelling) -> spelling.equals("jsonb") ? "json" : "character varying";
-            default -> type.text();
+            case IntegerType integer when integer.unsigned() -> signedFor(integer);
+            case CharacterType(Form form, OptionalInt length) when form == Form.LARGE && keyed -> {
+                loss.say("a key holds at most " + MAX_VARYING + " characters");
+                yield new CharacterType(Form.VARYING, OptionalInt.empty());
+            }
+            case CharacterType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() -> fixed(1);
+            case CharacterType(Form form, OptionalInt length) when form != Form.LARGE && length.orElse(1) > MAX_VARYING -> {
+                loss.say("lengths over " + MAX_VARYING + " become a large object without a limit");
+                yield SqlType.largeText();
+            }
+            case CharacterType(Form form, OptionalInt length) when form == Form.VARYING && length.orElse(1) == MAX_VARYING -> new CharacterType(form, OptionalInt.empty());
+            case BinaryType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() -> new BinaryType(form, OptionalInt.of(1));
+            case BinaryType(Form form, OptionalInt length) when form == Form.LARGE && keyed -> new BinaryType(Form.VARYING, OptionalInt.empty());
+            case BinaryType(Form form, OptionalInt length) when form != Form.LARGE && length.orElse(1) > MAX_VARYING -> new BinaryType(Form.LARGE, OptionalInt.empty());
+            case BinaryType(Form form, OptionalInt length) when form == Form.VARYING && length.orElse(1) == MAX_VARYING -> new BinaryType(form, OptionalInt.empty());
+            case DecimalType decimal when decimal.precision().isEmpty() -> new NativeType("decfloat");
+            case DecimalType decimal -> decimal(decimal.precision().getAsInt(), decimal.scale().orElse(0));
+            case TimeType(OptionalInt precision, boolean zone) when precision.isEmpty() -> new TimeType(OptionalInt.of(0), zone);
+            case TimestampType(OptionalInt precision, boolean zone) when precision.orElse(0) == 6 -> new TimestampType(OptionalInt.empty(), zone);
+            case EnumType listed -> type;
+            case NativeType(String spelling) -> ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
+            case ArrayType(SqlType element) -> new ArrayType(held(element, keyed, loss));
+            default -> type;
         };
+    }
+
+    @Override
+    public String type(SqlType held) {
+        return switch (held) {
+            case CharacterType(Form form, OptionalInt length) when form == Form.LARGE -> "character large object";
+            case TimeType(OptionalInt precision, boolean zone) when precision.orElse(0) == 0 -> "time" + (zone ? " with time zone" : "");
+            case ArrayType(SqlType element) -> type(element) + " array";
+            default -> held.text();
+        };
+    }
+
+    /** H2 manual, Data Types. */
+    @Override
+    public SqlType read(TypeSpelling spelling) {
+        return switch (spelling.name()) {
+            case "varchar2", "nvarchar2", "varchar_casesensitive", "longvarchar" -> new CharacterType(Form.VARYING, spelling.number(0));
+            case "tinytext", "mediumtext", "longtext", "ntext" -> SqlType.largeText();
+            case "raw", "bytea", "longvarbinary" -> new BinaryType(Form.VARYING, spelling.number(0));
+            case "tinyblob", "mediumblob", "longblob", "image" -> new BinaryType(Form.LARGE, OptionalInt.empty());
+            case "bit" -> new BooleanType();
+            case "mediumint", "signed" -> SqlType.integer();
+            case "int8", "identity", "bigserial", "serial8" -> new IntegerType(IntegerSize.BIGINT, false);
+            case "serial" -> SqlType.integer();
+            case "number" -> held(SpelledTypes.iso(new TypeSpelling("numeric", spelling.arguments(), false, spelling.text())), false, Losses.IGNORED);
+            case "datetime", "smalldatetime" -> new TimestampType(spelling.number(0), false);
+            default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own : held(SpelledTypes.iso(spelling), false, Losses.IGNORED);
+        };
+    }
+
+    @Override
+    public SqlType neutral(SqlType held) {
+        return held instanceof TimeType(OptionalInt precision, boolean zone) && precision.orElse(1) == 0 ? new TimeType(OptionalInt.empty(), zone) : super.neutral(held);
+    }
+
+    @Override
+    Home domains() {
+        return Home.SCHEMA;
+    }
+
+    @Override
+    Home enumerations() {
+        return Home.SCHEMA;
+    }
+
+    @Override
+    Home structures() {
+        return Home.SCHEMA;
+    }
+
+    /** H2 manual, CREATE TABLE: referential constraints are checked at once. */
+    @Override
+    boolean deferrable() {
+        return false;
+    }
+
+    @Override
+    Comments comments() {
+        return Comments.STATEMENT;
     }
 
     /** H2 manual, Functions: RANDOM_UUID. */
     @Override
     public String expression(String sql) {
-        return sql.equalsIgnoreCase("gen_random_uuid()") ? "random_uuid()" : sql;
+        return switch (Functions.kind(sql)) {
+            case RANDOM_UUID -> "random_uuid()";
+            case NOW, OTHER -> sql;
+        };
     }
 
     @Override
@@ -71,22 +164,18 @@ final class H2Dialect extends Dialect {
         return true;
     }
 
-    /** H2 manual, CREATE DOMAIN and Data Types: an enumeration and a row type get a name as domains; the fields of a row type name no domains. */
+    @Override
+    String kind(TypeDefinition type) {
+        return "DOMAIN";
+    }
+
+    /** H2 manual, CREATE DOMAIN and Data Types: an enumeration and a row type get a name as domains. */
     @Override
     String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled) {
         return switch (type) {
             case DomainDefinition domain -> createDomain(domain, qualifiedName, spelled);
-            case EnumDefinition enumeration -> "CREATE DOMAIN " + qualifiedName + " AS ENUM" + values(enumeration);
-            case StructureDefinition structure -> "CREATE DOMAIN " + qualifiedName + " AS ROW" + fields(structure, field -> plain(field, schema, spelled));
+            case EnumDefinition enumeration -> "CREATE DOMAIN " + qualifiedName + " AS ENUM" + values(enumeration.values());
+            case StructureDefinition structure -> "CREATE DOMAIN " + qualifiedName + " AS ROW" + fields(structure, spelled);
         };
-    }
-
-    private static String plain(SqlType type, Schema schema, Function<SqlType, String> spelled) {
-        Optional<TypeDefinition> definition = schema.types().stream().filter(other -> type.equals(new UserType(other.name()))).findFirst();
-        return definition.map(found -> switch (found) {
-            case DomainDefinition domain -> spelled.apply(domain.base());
-            case EnumDefinition enumeration -> "ENUM" + values(enumeration);
-            case StructureDefinition structure -> spelled.apply(type);
-        }).orElseGet(() -> spelled.apply(type));
     }
 }

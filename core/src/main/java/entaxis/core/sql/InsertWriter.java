@@ -40,7 +40,7 @@ public final class InsertWriter {
                 + (names.isEmpty() ? " DEFAULT VALUES" : " (" + String.join(", ", names) + ") VALUES (" + String.join(", ", values) + ")");
     }
 
-    private static String literal(SqlType type, String typed) {
+    private String literal(SqlType type, String typed) {
         if (typed.equalsIgnoreCase("null")) {
             return "NULL";
         }
@@ -55,6 +55,6 @@ public final class InsertWriter {
             case BooleanType truth -> typed.equalsIgnoreCase("true") || typed.equalsIgnoreCase("false");
             default -> false;
         };
-        return bare ? typed : Dialect.literal(typed);
+        return bare ? typed : dialect.literal(typed);
     }
 }

@@ -3,27 +3,42 @@ package entaxis.core.sql;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.TypeDefinition;
-import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
-import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
+import entaxis.core.type.SqlType.CharacterType;
+import entaxis.core.type.SqlType.DecimalType;
+import entaxis.core.type.SqlType.EnumType;
+import entaxis.core.type.SqlType.Form;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
+import entaxis.core.type.SqlType.NativeType;
+import entaxis.core.type.SqlType.TimeType;
+import entaxis.core.type.SqlType.TimestampType;
+import entaxis.core.type.TypeSpelling;
+import java.util.List;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 
 /** PostgreSQL 16 and later. */
 final class PostgreSqlDialect extends Dialect {
     /** Reserved key words, also those that may name a function or type. PostgreSQL manual, appendix C. */
-    private static final Set<String> RESERVED = Set.of("all", "analyse", "analyze", "and", "any", "array", "as", "asc", "asymmetric", "authorization", "binary",
-            "both", "case", "cast", "check", "collate", "collation", "column", "concurrently", "constraint", "create", "cross", "current_catalog",
-            "current_date", "current_role", "current_schema", "current_time", "current_timestamp", "current_user", "default", "deferrable", "desc",
-            "distinct", "do", "else", "end", "except", "false", "fetch", "for", "foreign", "freeze", "from", "full", "grant", "group", "having", "ilike",
-            "in", "initially", "inner", "intersect", "into", "is", "isnull", "join", "lateral", "leading", "left", "like", "limit", "localtime",
-            "localtimestamp", "natural", "not", "notnull", "null", "offset", "on", "only", "or", "order", "outer", "overlaps", "placing", "primary",
-            "references", "returning", "right", "select", "session_user", "similar", "some", "symmetric", "system_user", "table", "tablesample", "then",
-            "to", "trailing", "true", "union", "unique", "user", "using", "variadic", "verbose", "when", "where", "window", "with");
+    private static final Set<String> RESERVED = ReservedWords.of(
+            "all analyse analyze and any array as asc asymmetric authorization binary both case cast check collate collation column concurrently constraint",
+            "create cross current_catalog current_date current_role current_schema current_time current_timestamp current_user default deferrable desc distinct",
+            "do else end except false fetch for foreign freeze from full grant group having ilike in initially inner intersect into is isnull join lateral",
+            "leading left like limit localtime localtimestamp natural not notnull null offset on only or order outer overlaps placing primary references",
+            "returning right select session_user similar some symmetric system_user table tablesample then to trailing true union unique user using variadic",
+            "verbose when where window with");
+    /** Types that no other engine has. PostgreSQL manual, chapter 8. */
+    private static final List<String> OWN = List.of("jsonb", "inet", "cidr", "macaddr", "macaddr8", "xml", "tsvector", "tsquery", "point", "line", "lseg", "box", "path",
+            "polygon", "circle", "int4range", "int8range", "numrange", "daterange", "tsrange", "tstzrange", "int4multirange", "int8multirange", "nummultirange",
+            "datemultirange", "tsmultirange", "tstzmultirange", "money", "bit", "bit varying", "varbit", "oid", "name", "regclass", "citext", "hstore", "ltree", "pg_lsn",
+            "jsonpath", "\"char\"");
+    /** Most digits of a number that is declared with digits. PostgreSQL manual, 8.1.2. */
+    private static final int MAX_DIGITS = 1000;
 
     @Override
     public Target target() {
@@ -32,44 +47,115 @@ final class PostgreSqlDialect extends Dialect {
 
     /** PostgreSQL manual, 4.1.1: identifiers are cut at 63 bytes. */
     @Override
-    int maxNameBytes() {
+    int maxName() {
         return 63;
     }
 
     @Override
-    Set<String> reserved() {
+    int length(String name) {
+        return bytes(name);
+    }
+
+    @Override
+    public Set<String> reserved() {
         return RESERVED;
     }
 
     /** PostgreSQL manual, chapter 8: no one-byte integer, no unsigned integers, one binary type. */
     @Override
-    public String type(SqlType type) {
+    public SqlType held(SqlType type, boolean keyed, Losses loss) {
         return switch (type) {
-            case IntegerType unsigned when unsigned.unsigned() -> type(signedFor(unsigned));
-            case IntegerType(IntegerSize size, boolean unsigned) when size == IntegerSize.TINYINT -> "smallint";
-            case BinaryType binary -> "bytea";
-            default -> type.text();
+            case CharacterType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() -> fixed(1);
+            case BinaryType(Form form, OptionalInt length) -> {
+                if (length.isPresent()) {
+                    loss.say("bytea takes any number of bytes; the limit of " + length.getAsInt() + " is not kept");
+                }
+                yield new BinaryType(Form.LARGE, OptionalInt.empty());
+            }
+            case IntegerType integer when integer.unsigned() -> signedFor(integer);
+            case IntegerType integer when integer.size() == IntegerSize.TINYINT -> new IntegerType(IntegerSize.SMALLINT, false);
+            case DecimalType decimal when decimal.precision().isPresent() -> bounded(decimal, MAX_DIGITS, MAX_DIGITS, loss);
+            case TimeType(OptionalInt precision, boolean zone) when precision.orElse(0) >= 6 -> new TimeType(OptionalInt.empty(), zone);
+            case TimestampType(OptionalInt precision, boolean zone) when precision.orElse(0) >= 6 -> new TimestampType(OptionalInt.empty(), zone);
+            case EnumType listed -> longEnough(listed);
+            case NativeType(String spelling) -> ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
+            case ArrayType(SqlType element) -> new ArrayType(held(element, keyed, loss));
+            default -> type;
         };
     }
 
-    /** PostgreSQL manual, CREATE TABLE: computed columns are stored. */
     @Override
-    String computed() {
-        return " STORED";
+    public String type(SqlType held) {
+        return switch (held) {
+            case BinaryType binary -> "bytea";
+            default -> held.text();
+        };
+    }
+
+    /** PostgreSQL manual, chapter 8: {@code timestamp} words, {@code bpchar}, numbers that count for themselves are the caller's affair. */
+    @Override
+    public SqlType read(TypeSpelling spelling) {
+        String name = spelling.name().startsWith("pg_catalog.") ? spelling.name().substring("pg_catalog.".length()) : spelling.name();
+        TypeSpelling plain = new TypeSpelling(name, spelling.arguments(), spelling.unsigned(), spelling.text().substring(spelling.name().length() - name.length()));
+        return switch (name) {
+            case "bytea" -> new BinaryType(Form.LARGE, OptionalInt.empty());
+            case "bpchar" -> new CharacterType(Form.FIXED, OptionalInt.of(spelling.number(0).orElse(1)));
+            case "serial", "serial4" -> SqlType.integer();
+            case "bigserial", "serial8" -> new IntegerType(IntegerSize.BIGINT, false);
+            case "smallserial", "serial2" -> new IntegerType(IntegerSize.SMALLINT, false);
+            case "interval", "binary", "varbinary", "blob", "clob", "tinyint", "enum" -> new NativeType(plain.text());
+            default -> SpelledTypes.iso(plain) instanceof NativeType own ? own : held(SpelledTypes.iso(plain), false, Losses.IGNORED);
+        };
     }
 
     @Override
-    String kind(TypeDefinition type) {
-        return type instanceof DomainDefinition ? "DOMAIN" : "TYPE";
+    Home domains() {
+        return Home.SCHEMA;
+    }
+
+    @Override
+    Home enumerations() {
+        return Home.SCHEMA;
+    }
+
+    @Override
+    Home structures() {
+        return Home.SCHEMA;
+    }
+
+    @Override
+    SqlType document() {
+        return new NativeType("jsonb");
+    }
+
+    @Override
+    boolean partialIndexes() {
+        return true;
+    }
+
+    @Override
+    boolean expressionIndexes() {
+        return true;
+    }
+
+    @Override
+    Comments comments() {
+        return Comments.STATEMENT;
     }
 
     /** PostgreSQL manual, CREATE TYPE: enumerated and composite types. */
     @Override
     String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled) {
-        return switch (type) {
-            case DomainDefinition domain -> createDomain(domain, qualifiedName, spelled);
-            case EnumDefinition enumeration -> "CREATE TYPE " + qualifiedName + " AS ENUM " + values(enumeration);
-            case StructureDefinition structure -> "CREATE TYPE " + qualifiedName + " AS " + fields(structure, spelled);
+        return type instanceof EnumDefinition enumeration ? "CREATE TYPE " + qualifiedName + " AS ENUM " + values(enumeration.values())
+                : super.create(type, qualifiedName, schema, spelled);
+    }
+
+    /** PostgreSQL manual, 9.9 and 9.14. */
+    @Override
+    public String expression(String sql) {
+        return switch (Functions.kind(sql)) {
+            case RANDOM_UUID -> "gen_random_uuid()";
+            case NOW, OTHER -> sql;
         };
     }
 }

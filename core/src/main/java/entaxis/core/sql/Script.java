@@ -2,8 +2,11 @@ package entaxis.core.sql;
 
 import entaxis.core.design.OwnerId;
 import entaxis.core.word.Words;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.SequencedMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -11,11 +14,12 @@ import java.util.stream.Collectors;
  *
  * @param head       what it is, as comment lines
  * @param statements the statements in the order in which they are to be run
+ * @param findings   what the engine does not take as it was asked for
  */
-public record Script(String head, List<Statement> statements) {
+public record Script(String head, List<Statement> statements, List<Finding> findings) {
 
     /** What a statement does. */
-    public enum Kind { DROP, SCHEMA, TYPE, TABLE, FOREIGN_KEY, INDEX, COMMENT }
+    public enum Kind { DROP, SCHEMA, TYPE, SEQUENCE, TABLE, FOREIGN_KEY, INDEX, PROGRAM, COMMENT }
 
     /**
      * One statement.
@@ -23,11 +27,34 @@ public record Script(String head, List<Statement> statements) {
      * @param origin what it was made for
      * @param text   the SQL, without the semicolon that ends it
      */
-    public record Statement(Kind kind, Optional<OwnerId> origin, String text) { }
+    public record Statement(Kind kind, Optional<OwnerId> origin, String text) {
+        /** The statement with what ends it in a script: a semicolon, or the slash that Oracle's client wants behind a block (Oracle SQL*Plus, “/”). */
+        public String ended() {
+            return text.endsWith(";") ? text + "\n/" : text + ";";
+        }
+    }
 
-    /** Copies the statements. */
+    /** The text cut into one per table, by name of the table; what belongs to none comes first, under an empty name. */
+    public SequencedMap<String, String> perTable(Function<OwnerId, String> names) {
+        SequencedMap<String, StringBuilder> texts = new LinkedHashMap<>();
+        for (Statement statement : statements) {
+            String name = statement.origin().map(names).orElse("");
+            texts.computeIfAbsent(name, any -> new StringBuilder(head)).append('\n').append(statement.ended()).append('\n');
+        }
+        SequencedMap<String, String> cut = new LinkedHashMap<>();
+        texts.forEach((name, text) -> cut.put(name, text.toString()));
+        return cut;
+    }
+
+    /** Copies the lists. */
     public Script {
         statements = List.copyOf(statements);
+        findings = List.copyOf(findings);
+    }
+
+    /** This script with more findings. */
+    public Script with(List<Finding> more) {
+        return new Script(head, statements, java.util.stream.Stream.concat(findings.stream(), more.stream()).toList());
     }
 
     /** The whole text: a blank line around each table and between kinds. */
@@ -36,7 +63,7 @@ public record Script(String head, List<Statement> statements) {
         Optional<Kind> before = Optional.empty();
         for (Statement statement : statements) {
             boolean apart = statement.kind() == Kind.TABLE || !before.equals(Optional.of(statement.kind()));
-            text.append(apart ? "\n" : "").append(statement.text()).append(";\n");
+            text.append(apart ? "\n" : "").append(statement.ended()).append('\n');
             before = Optional.of(statement.kind());
         }
         return text.toString();
@@ -53,7 +80,9 @@ public record Script(String head, List<Statement> statements) {
             case DROP -> "drop";
             case SCHEMA -> "schema";
             case TYPE -> "type";
+            case SEQUENCE -> "sequence";
             case TABLE -> "table";
+            case PROGRAM -> "view or routine";
             case FOREIGN_KEY -> "foreign key";
             case INDEX -> "index";
             case COMMENT -> "comment";

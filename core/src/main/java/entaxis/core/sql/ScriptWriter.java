@@ -1,57 +1,68 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.ReferentialAction;
-import entaxis.core.schema.CheckRule;
-import entaxis.core.schema.Column;
+import entaxis.core.design.Target;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
-import entaxis.core.schema.TableIndex;
-import entaxis.core.schema.UniqueKey;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.sql.Dialect.Comments;
 import entaxis.core.sql.Script.Kind;
 import entaxis.core.sql.Script.Statement;
-import entaxis.core.token.Identifiers;
-import entaxis.core.type.SqlType;
-import entaxis.core.type.SqlType.IntegerType;
-import entaxis.core.type.SqlType.UserType;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Writes the table definitions of a schema: drops where asked, tables, foreign keys, comments, so that no order of tables matters. Linear in the columns. */
+/**
+ * Writes the table definitions of a schema for an engine: drops where asked, types, tables, foreign keys, indexes, comments, so that no order of tables matters. Linear in the
+ * columns.
+ */
 public final class ScriptWriter {
     private final Dialect dialect;
     private final ScriptOptions options;
+    private final Spelling spelling;
+    private final TableWriter writer;
 
     /** A writer for one engine. */
     public ScriptWriter(Dialect dialect, ScriptOptions options) {
         this.dialect = dialect;
         this.options = options;
+        this.spelling = new Spelling(dialect, options);
+        this.writer = new TableWriter(dialect, options);
     }
 
     /** The script for a schema; tables without columns are left out and named in the head. */
     public Script write(Schema schema, String title) {
-        List<Table> tables = schema.tables().stream().filter(table -> !table.columns().isEmpty()).toList();
+        Fitted fitted = Fitting.fit(schema, dialect);
+        List<Table> tables = fitted.schema().tables().stream().filter(table -> !table.columns().isEmpty())
+                .filter(table -> options.chosen().map(chosen -> chosen.contains(table.name())).orElse(true)).toList();
+        Set<String> written = tables.stream().map(Table::name).collect(Collectors.toSet());
+        List<Finding> findings = fitted.findings().stream().filter(finding -> finding.table().isEmpty() || options.chosen().map(chosen -> chosen.contains(finding.table())).orElse(true)).toList();
         List<Statement> statements = new ArrayList<>();
         if (options.dropFirst()) {
-            drops(schema, tables, statements);
+            new Drops(dialect, spelling).write(fitted.schema(), tables, statements);
         }
-        options.schema().ifPresent(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(), "CREATE SCHEMA IF NOT EXISTS " + dialect.name(name))));
-        schema.types().forEach(type -> statements.add(new Statement(Kind.TYPE, Optional.empty(), dialect.create(type, qualified(type.name()), schema, this::type))));
-        tables.forEach(table -> statements.add(new Statement(Kind.TABLE, table.origin(), createTable(table))));
-        tables.forEach(table -> table.foreignKeys().forEach(key -> statements.add(new Statement(Kind.FOREIGN_KEY, table.origin(), addForeignKey(table, key)))));
-        tables.forEach(table -> table.indexes().forEach(index -> statements.add(new Statement(Kind.INDEX, table.origin(), createIndex(table, index)))));
+        namespaces(tables).forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(), createSchema(name))));
+        fitted.schema().types().forEach(type -> statements.add(new Statement(Kind.TYPE, Optional.empty(),
+                dialect.create(type, spelling.qualified("", type.name()), fitted.schema(), spelling::type))));
+        fitted.schema().sequences().forEach(sequence -> statements.add(new Statement(Kind.SEQUENCE, Optional.empty(), createSequence(sequence))));
+        Map<Table, List<ForeignKey>> inside = inside(tables);
+        List<Table> ordered = options.foreignKeysInside() ? List.copyOf(inside.keySet()) : tables;
+        ordered.forEach(table -> statements.add(new Statement(Kind.TABLE, table.origin(), guarded(table, writer.create(table, inside.get(table))))));
+        tables.forEach(table -> table.foreignKeys().stream().filter(key -> !inside.get(table).contains(key) && (written.contains(key.referencedTable()) || options.chosen().isEmpty()))
+                .forEach(key -> statements.add(new Statement(Kind.FOREIGN_KEY, table.origin(), writer.addForeignKey(table, key)))));
+        tables.forEach(table -> table.indexes().stream().filter(index -> writer.numbering(table).filter(index::equals).isEmpty()).forEach(index -> statements.add(new Statement(Kind.INDEX, table.origin(), writer.createIndex(table, index)))));
+        fitted.schema().programs().forEach(program -> statements.add(new Statement(Kind.PROGRAM, Optional.empty(), program.text())));
         if (options.comments()) {
-            schema.types().stream().filter(type -> !type.comment().isEmpty()).forEach(type -> statements.add(new Statement(Kind.COMMENT, Optional.empty(),
-                    "COMMENT ON " + dialect.kind(type) + " " + qualified(type.name()) + " IS " + Dialect.literal(type.comment()))));
-            tables.forEach(table -> comments(table, statements));
+            comments(fitted.schema(), tables, statements);
         }
-        return new Script(head(schema, title), statements);
+        return new Script(head(schema, title), statements, findings);
     }
 
     private String head(Schema schema, String title) {
@@ -60,100 +71,99 @@ public final class ScriptWriter {
                 + (left.isEmpty() ? "" : "-- Left out, having no attributes yet: " + left + "\n");
     }
 
-    private void drops(Schema schema, List<Table> tables, List<Statement> statements) {
+    private List<String> namespaces(List<Table> tables) {
+        if (!dialect.schemas()) {
+            return List.of();
+        }
+        Set<String> names = new java.util.LinkedHashSet<>();
+        options.schema().ifPresent(names::add);
+        tables.stream().map(Table::namespace).filter(name -> !name.isEmpty()).forEach(names::add);
+        return List.copyOf(names);
+    }
+
+    private String createSchema(String name) {
+        return switch (dialect.target()) {
+            case MYSQL, MARIADB -> "CREATE DATABASE IF NOT EXISTS " + spelling.name(name);
+            case SQLSERVER -> "IF SCHEMA_ID(" + dialect.literal(name) + ") IS NULL EXEC(" + dialect.literal("CREATE SCHEMA " + spelling.name(name)) + ")";
+            case ORACLE -> "-- the user " + spelling.name(name) + " has to be there: in Oracle a schema is a user\nALTER SESSION SET CURRENT_SCHEMA = " + spelling.name(name);
+            case ISO -> "CREATE SCHEMA " + spelling.name(name);
+            default -> "CREATE SCHEMA IF NOT EXISTS " + spelling.name(name);
+        };
+    }
+
+    private String createSequence(Sequence sequence) {
+        return "CREATE SEQUENCE " + spelling.qualified(sequence.namespace(), sequence.name()) + " START WITH " + sequence.start() + " INCREMENT BY " + sequence.step();
+    }
+
+    /** A table definition that is passed where the table is there, for engines that have no words for that inside it. */
+    private String guarded(Table table, String definition) {
+        if (!options.onlyIfAbsent()) {
+            return definition;
+        }
+        return switch (dialect.target()) {
+            case SQLSERVER -> "IF OBJECT_ID(" + dialect.literal(spelling.qualified(table.namespace(), table.name())) + ", N'U') IS NULL\n" + definition;
+            case ORACLE -> "BEGIN\n  EXECUTE IMMEDIATE " + dialect.literal(definition) + ";\nEXCEPTION\n  WHEN OTHERS THEN\n    IF SQLCODE <> -955 THEN RAISE; END IF;\nEND;";
+            default -> definition;
+        };
+    }
+
+    /** Which foreign keys stand inside their table; the tables come in an order in which those refer back only. Engines that cannot add them later take all inside. */
+    private Map<Table, List<ForeignKey>> inside(List<Table> tables) {
+        Map<Table, List<ForeignKey>> inside = new LinkedHashMap<>();
+        if (!dialect.addsForeignKeys()) {
+            tables.forEach(table -> inside.put(table, table.foreignKeys()));
+            return inside;
+        }
+        if (!options.foreignKeysInside()) {
+            tables.forEach(table -> inside.put(table, List.of()));
+            return inside;
+        }
+        Set<String> done = new HashSet<>();
+        for (Table table : new CreationOrder(tables).tables()) {
+            done.add(table.name());
+            inside.put(table, table.foreignKeys().stream().filter(key -> done.contains(key.referencedTable())).toList());
+        }
+        return inside;
+    }
+
+    private void comments(Schema schema, List<Table> tables, List<Statement> statements) {
+        if (dialect.comments() == Comments.PROCEDURE) {
+            tables.forEach(table -> properties(table, statements));
+        }
+        if (dialect.comments() != Comments.STATEMENT) {
+            return;
+        }
+        if (dialect.target() != Target.ORACLE) {
+            schema.types().stream().filter(type -> !type.comment().isEmpty()).forEach(type -> statements.add(new Statement(Kind.COMMENT, Optional.empty(), comment(type))));
+        }
         for (Table table : tables) {
-            for (ForeignKey key : table.foreignKeys()) {
-                statements.add(new Statement(Kind.DROP, table.origin(),
-                        "ALTER TABLE IF EXISTS " + qualified(table.name()) + " DROP CONSTRAINT IF EXISTS " + dialect.name(key.name())));
+            String name = spelling.qualified(table.namespace(), table.name());
+            if (!table.comment().isEmpty()) {
+                statements.add(new Statement(Kind.COMMENT, table.origin(), "COMMENT ON TABLE " + name + " IS " + dialect.literal(table.comment())));
             }
+            table.columns().stream().filter(column -> !column.comment().isEmpty()).forEach(column -> statements.add(new Statement(Kind.COMMENT, table.origin(),
+                    "COMMENT ON COLUMN " + name + "." + spelling.name(column.name()) + " IS " + dialect.literal(column.comment()))));
         }
-        tables.reversed().forEach(table -> statements.add(new Statement(Kind.DROP, table.origin(), "DROP TABLE IF EXISTS " + qualified(table.name()))));
-        schema.types().reversed().forEach(type -> statements.add(new Statement(Kind.DROP, Optional.empty(),
-                "DROP " + dialect.kind(type) + " IF EXISTS " + qualified(type.name()))));
     }
 
-    private String createIndex(Table table, TableIndex index) {
-        String columns = index.columns().stream().map(column -> dialect.name(column.name()) + (column.descending() ? " DESC" : "")).collect(Collectors.joining(", "));
-        return "CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX " + (dialect.qualifiesIndexes() ? qualified(index.name()) : dialect.name(index.name()))
-                + " ON " + qualified(table.name()) + " (" + columns + ")";
+    private String comment(TypeDefinition type) {
+        return "COMMENT ON " + dialect.kind(type) + " " + spelling.qualified("", type.name()) + " IS " + dialect.literal(type.comment());
     }
 
-    private String type(SqlType type) {
-        return type instanceof UserType(String name) ? qualified(name) : dialect.type(type);
-    }
-
-    private String createTable(Table table) {
-        int nameWidth = table.columns().stream().mapToInt(column -> dialect.name(column.name()).length()).max().orElse(0);
-        int typeWidth = table.columns().stream().filter(column -> !suffix(column, Map.of()).isEmpty()).mapToInt(column -> type(column.type()).length()).max().orElse(0);
-        Map<String, String> cut = cut(table);
-        List<String> lines = new ArrayList<>();
-        for (Column column : table.columns()) {
-            String suffix = suffix(column, cut);
-            String type = type(column.type());
-            lines.add(padded(dialect.name(column.name()), nameWidth) + "  " + (suffix.isEmpty() ? type : padded(type, typeWidth) + "  " + suffix));
-        }
-        table.primaryKey().ifPresent(key -> lines.add("CONSTRAINT " + dialect.name(key.name()) + " PRIMARY KEY " + list(key.columns())));
-        for (UniqueKey key : table.uniqueKeys()) {
-            lines.add("CONSTRAINT " + dialect.name(key.name()) + " UNIQUE " + list(key.columns()));
-        }
-        for (CheckRule check : table.checks()) {
-            lines.add("CONSTRAINT " + dialect.name(check.name()) + " CHECK (" + Identifiers.exchanged(check.condition(), cut) + ")");
-        }
-        return "CREATE TABLE " + qualified(table.name()) + " (\n    " + String.join(",\n    ", lines) + "\n)";
-    }
-
-    /** How expressions must speak of columns whose names the engine cuts. */
-    private Map<String, String> cut(Table table) {
-        Map<String, String> cut = new HashMap<>();
-        table.columns().stream().filter(column -> !dialect.stored(column.name()).equals(column.name()))
-                .forEach(column -> cut.put(column.name().toLowerCase(Locale.ROOT), dialect.name(column.name())));
-        return cut;
-    }
-
-    private String suffix(Column column, Map<String, String> cut) {
-        List<String> parts = new ArrayList<>();
-        column.defaultValue().ifPresent(expression -> parts.add("DEFAULT " + dialect.expression(expression)));
-        if (column.identity() != Identity.NONE) {
-            parts.add("GENERATED " + (column.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT") + " AS IDENTITY"
-                    + column.numbering().map(numbers -> " (START WITH " + numbers.start() + " INCREMENT BY " + numbers.step() + ")").orElse(""));
-        }
-        column.generated().ifPresent(expression -> parts.add("GENERATED ALWAYS AS (" + Identifiers.exchanged(expression, cut) + ")" + dialect.computed()));
-        if (column.required()) {
-            parts.add("NOT NULL");
-        }
-        if (column.type() instanceof IntegerType integer && integer.unsigned() && !dialect.hasUnsigned()) {
-            parts.add("CHECK (" + dialect.name(column.name()) + " >= 0)");
-        }
-        return String.join(" ", parts);
-    }
-
-    private String addForeignKey(Table table, ForeignKey key) {
-        return "ALTER TABLE " + qualified(table.name()) + " ADD CONSTRAINT " + dialect.name(key.name()) + "\n    FOREIGN KEY " + list(key.columns())
-                + " REFERENCES " + qualified(key.referencedTable()) + " " + list(key.referencedColumns())
-                + action(" ON DELETE ", key.onDelete()) + action(" ON UPDATE ", key.onUpdate());
-    }
-
-    private static String action(String when, ReferentialAction action) {
-        return action == ReferentialAction.NO_ACTION ? "" : when + action.sql();
-    }
-
-    private void comments(Table table, List<Statement> statements) {
+    /** SQL Server documentation, sp_addextendedproperty: the property that its tools show as a description. */
+    private void properties(Table table, List<Statement> statements) {
+        String home = table.namespace().isEmpty() ? options.schema().orElse("dbo") : table.namespace();
+        String place = ", N'SCHEMA', " + dialect.literal(home) + ", N'TABLE', " + dialect.literal(table.name());
         if (!table.comment().isEmpty()) {
-            statements.add(new Statement(Kind.COMMENT, table.origin(), "COMMENT ON TABLE " + qualified(table.name()) + " IS " + Dialect.literal(table.comment())));
+            statements.add(new Statement(Kind.COMMENT, table.origin(), "EXEC sp_addextendedproperty N'MS_Description', " + dialect.literal(table.comment()) + place));
         }
         table.columns().stream().filter(column -> !column.comment().isEmpty()).forEach(column -> statements.add(new Statement(Kind.COMMENT, table.origin(),
-                "COMMENT ON COLUMN " + qualified(table.name()) + "." + dialect.name(column.name()) + " IS " + Dialect.literal(column.comment()))));
+                "EXEC sp_addextendedproperty N'MS_Description', " + dialect.literal(column.comment()) + place + ", N'COLUMN', " + dialect.literal(column.name()))));
     }
 
-    private String qualified(String table) {
-        return options.schema().map(schema -> dialect.name(schema) + ".").orElse("") + dialect.name(table);
-    }
-
-    private String list(List<String> columns) {
-        return columns.stream().map(dialect::name).collect(Collectors.joining(", ", "(", ")"));
-    }
-
-    private static String padded(String text, int width) {
-        return text + " ".repeat(Math.max(0, width - text.length()));
+    /** The views and routines of a schema as comments, for an engine that they were not written for. */
+    public static List<Finding> foreign(List<Program> programs, Target from, Target to) {
+        return programs.stream().map(program -> new Finding(Finding.Kind.LOST, "", program.name(), "the " + program.kind().word() + " is written for " + from.title()
+                + " and left out of the script for " + to.title())).toList();
     }
 }

@@ -110,7 +110,7 @@ public final class TypeLineReader {
         return switch (type) {
             case Domain domain -> "domain " + domain.name() + " as " + design.text(domain.base()) + domain.defaultValue().map(value -> " default " + value).orElse("")
                     + domain.check().map(check -> " check (" + check + ")").orElse("");
-            case Enumeration enumeration -> "type " + enumeration.name() + " as enum " + enumeration.values().stream().map(Dialect::literal).collect(Collectors.joining(", ", "(", ")"));
+            case Enumeration enumeration -> "type " + enumeration.name() + " as enum " + enumeration.values().stream().map(Dialect::quotedText).collect(Collectors.joining(", ", "(", ")"));
             case Structure structure -> "type " + structure.name() + " as " + structure.fields().stream().map(field -> field.name() + " " + design.text(field.type()))
                     .collect(Collectors.joining(", ", "(", ")"));
         };

@@ -1,8 +1,10 @@
 package entaxis.core.type;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 
 /** A data type: one of the predefined types of ISO/IEC 9075-2, 6.1, or an engine's own. Compared by value; {@link #text()} can be read back. */
 public sealed interface SqlType {
@@ -75,6 +77,17 @@ public sealed interface SqlType {
      */
     record DesignType(String id) implements SqlType { }
 
+    /** One of the listed texts, where the list belongs to the column and has no name of its own (MySQL manual, “The ENUM Type”; H2 manual, “ENUM”). */
+    record EnumType(List<String> values) implements SqlType {
+        /** Copies the values. */
+        public EnumType {
+            values = List.copyOf(values);
+        }
+    }
+
+    /** Many values of one type in order (ISO/IEC 9075-2, 4.10.2). */
+    record ArrayType(SqlType element) implements SqlType { }
+
     /** A type that was created in the schema under this name. */
     record UserType(String name) implements SqlType { }
 
@@ -104,6 +117,8 @@ public sealed interface SqlType {
             case UuidType() -> "uuid";
             case JsonType() -> "json";
             case NativeType(String spelling) -> spelling;
+            case EnumType(List<String> values) -> values.stream().map(value -> "'" + value.replace("'", "''") + "'").collect(Collectors.joining(", ", "enum(", ")"));
+            case ArrayType(SqlType element) -> element.text() + "[]";
             case DesignType(String id) -> "@" + id;
             case UserType(String name) -> name;
         };

@@ -3,11 +3,13 @@ package entaxis.core.type;
 import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
 import entaxis.core.token.TokenCursor;
+import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.DateType;
 import entaxis.core.type.SqlType.DecimalType;
+import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType.FloatType;
 import entaxis.core.type.SqlType.Form;
 import entaxis.core.type.SqlType.IntegerSize;
@@ -76,8 +78,16 @@ public final class TypeReader {
         return read(word) instanceof Known || WORDS.contains(word.toLowerCase(Locale.ROOT));
     }
 
-    /** Reads a type where the cursor stands and passes it; the names of the design's own types come first. */
+    /** Reads a type where the cursor stands and passes it; the names of the design's own types come first, brackets behind it make an array of it. */
     public static TypeReading read(TokenCursor cursor, TypeNames names) {
+        TypeReading reading = one(cursor, names);
+        while (reading instanceof Known(SqlType element) && (cursor.accept("[", "]") || cursor.accept("array"))) {
+            reading = new Known(new ArrayType(element));
+        }
+        return reading;
+    }
+
+    private static TypeReading one(TokenCursor cursor, TypeNames names) {
         if (cursor.peek().isName()) {
             Optional<SqlType> defined = names.find(cursor.peek().name());
             if (defined.isPresent()) {
@@ -117,6 +127,7 @@ public final class TypeReader {
             case "interval" -> interval(cursor);
             case "uuid", "uniqueidentifier" -> new Known(new UuidType());
             case "json" -> new Known(new JsonType());
+            case "enum" -> listed(cursor);
             default -> NATIVE.contains(word) ? new Known(new NativeType(word)) : unknown(first.text());
         };
     }
@@ -163,6 +174,19 @@ public final class TypeReader {
             return new Unknown("numeric(" + precision.getAsInt() + "," + scale.getAsInt() + ") has more decimals than digits; the first number counts all digits.");
         }
         return new Known(new DecimalType(precision, scale));
+    }
+
+    private static TypeReading listed(TokenCursor cursor) {
+        List<String> values = new ArrayList<>();
+        boolean open = cursor.accept("(");
+        do {
+            Token value = cursor.next();
+            if (value.kind() != Kind.STRING) {
+                return new Unknown("The values of an enumeration stand in quotes and brackets, as in enum('open', 'closed').");
+            }
+            values.add(value.text().substring(1, value.text().length() - 1).replace("''", "'"));
+        } while (cursor.accept(","));
+        return open && cursor.accept(")") ? new Known(new EnumType(values)) : new Unknown("The bracket after the values of the enumeration is not closed.");
     }
 
     private static TypeReading interval(TokenCursor cursor) {

@@ -49,10 +49,11 @@ class ScriptWriterTest {
                 );
 
                 CREATE TABLE "order" (
-                    no        bigint   NOT NULL CHECK (no >= 0),
+                    no        bigint   NOT NULL,
                     "select"  date,
                     taxon_id  integer  NOT NULL,
-                    CONSTRAINT pk_order PRIMARY KEY (no)
+                    CONSTRAINT pk_order PRIMARY KEY (no),
+                    CONSTRAINT ck_order_no_unsigned CHECK (no >= 0)
                 );
 
                 ALTER TABLE "order" ADD CONSTRAINT fk_order_taxon

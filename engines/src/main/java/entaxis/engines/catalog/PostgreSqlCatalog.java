@@ -3,11 +3,15 @@ package entaxis.engines.catalog;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
+import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.ColumnDetails;
+import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -17,13 +21,12 @@ import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.FieldDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.SpelledTypes;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
-import entaxis.core.type.TypeReader;
-import entaxis.core.type.TypeReading.Known;
 import java.sql.Array;
 import java.sql.Connection;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -31,64 +34,63 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.IntStream;
 
-/** Reads the tables of a PostgreSQL schema. PostgreSQL manual, chapter “System Catalogs”: pg_class, pg_attribute, pg_constraint. */
+/** Reads the tables of a PostgreSQL schema. PostgreSQL manual, chapter “System Catalogs”: pg_class, pg_attribute, pg_constraint, pg_index, pg_type, pg_sequence. */
 public final class PostgreSqlCatalog {
+    private static final Dialect DIALECT = Dialect.of(Target.POSTGRESQL);
     private static final String TABLES = """
             select c.relname, coalesce(obj_description(c.oid, 'pg_class'), '')
             from pg_class c join pg_namespace n on n.oid = c.relnamespace
-            where n.nspname = ? and c.relkind in ('r', 'p') order by c.oid""";
+            where n.nspname = ? and c.relkind in ('r', 'p') and c.relpersistence <> 't' order by c.oid""";
     private static final String COLUMNS = """
             select c.relname, a.attname, format_type(a.atttypid, a.atttypmod), a.attnotnull, pg_get_expr(d.adbin, d.adrelid), a.attidentity::text,
-                   coalesce(col_description(c.oid, a.attnum), ''), s.seqstart, s.seqincrement, pg_get_expr(g.adbin, g.adrelid), t.typnamespace = n.oid, t.typname
+                   coalesce(col_description(c.oid, a.attnum), ''), s.seqstart, s.seqincrement, pg_get_expr(g.adbin, g.adrelid), t.typnamespace = n.oid, t.typname,
+                   o.seqstart, o.seqincrement, coalesce(e.typnamespace = n.oid, false), e.typname, a.attgenerated::text
             from pg_attribute a join pg_class c on c.oid = a.attrelid join pg_namespace n on n.oid = c.relnamespace
             left join pg_attrdef d on d.adrelid = a.attrelid and d.adnum = a.attnum and a.attgenerated = ''
             left join pg_attrdef g on g.adrelid = a.attrelid and g.adnum = a.attnum and a.attgenerated <> ''
             left join pg_depend p on p.refobjid = c.oid and p.refobjsubid = a.attnum and p.classid = 'pg_class'::regclass and p.deptype = 'i' and a.attidentity <> ''
             left join pg_sequence s on s.seqrelid = p.objid
-            join pg_type t on t.oid = a.atttypid
-            where n.nspname = ? and c.relkind in ('r', 'p') and a.attnum > 0 and not a.attisdropped order by c.oid, a.attnum""";
+            left join pg_depend q on q.refobjid = c.oid and q.refobjsubid = a.attnum and q.classid = 'pg_class'::regclass and q.deptype = 'a'
+                 and exists (select 1 from pg_class w where w.oid = q.objid and w.relkind = 'S')
+            left join pg_sequence o on o.seqrelid = q.objid and pg_get_expr(d.adbin, d.adrelid) like 'nextval(%'
+            join pg_type t on t.oid = a.atttypid left join pg_type e on e.oid = t.typelem and t.typcategory = 'A'
+            where n.nspname = ? and c.relkind in ('r', 'p') and c.relpersistence <> 't' and a.attnum > 0 and not a.attisdropped order by c.oid, a.attnum""";
     private static final String CONSTRAINTS = """
             select c.relname, k.conname, k.contype::text, pg_get_constraintdef(k.oid), r.relname,
                    array(select a.attname::text from unnest(k.conkey) with ordinality u(num, ord) join pg_attribute a on a.attrelid = k.conrelid and a.attnum = u.num order by u.ord),
                    array(select a.attname::text from unnest(k.confkey) with ordinality u(num, ord) join pg_attribute a on a.attrelid = k.confrelid and a.attnum = u.num order by u.ord),
-                   k.confdeltype::text, k.confupdtype::text
+                   k.confdeltype::text, k.confupdtype::text, k.condeferrable, k.condeferred, m.nspname = n.nspname, m.nspname
             from pg_constraint k join pg_class c on c.oid = k.conrelid join pg_namespace n on n.oid = c.relnamespace
-            left join pg_class r on r.oid = k.confrelid
-            where n.nspname = ? and k.contype in ('p', 'u', 'f', 'c') order by c.oid, k.oid""";
-
+            left join pg_class r on r.oid = k.confrelid left join pg_namespace m on m.oid = r.relnamespace
+            where n.nspname = ? and k.contype in ('p', 'u', 'f', 'c', 'x') and c.relpersistence <> 't' order by c.oid, k.oid""";
     private static final String INDEXES = """
             select c.relname, i.relname, x.indisunique,
-                   array(select a.attname::text from unnest(x.indkey) with ordinality u(num, ord) join pg_attribute a on a.attrelid = c.oid and a.attnum = u.num order by u.ord),
-                   array(select (u.opt & 1)::int from unnest(x.indoption) with ordinality u(opt, ord) order by u.ord)
-            from pg_index x join pg_class c on c.oid = x.indrelid join pg_class i on i.oid = x.indexrelid join pg_namespace n on n.oid = c.relnamespace
-            where n.nspname = ? and not exists (select 1 from pg_constraint k where k.conindid = x.indexrelid) order by x.indexrelid""";
+                   array(select pg_get_indexdef(x.indexrelid, k, true) from generate_series(1, x.indnkeyatts) k),
+                   array(select (u.opt & 1)::int from unnest(x.indoption) with ordinality u(opt, ord) order by u.ord),
+                   array(select coalesce(a.attname::text, '') from unnest(x.indkey) with ordinality u(num, ord) left join pg_attribute a on a.attrelid = c.oid and a.attnum = u.num
+                         where u.ord <= x.indnkeyatts order by u.ord),
+                   pg_get_expr(x.indpred, x.indrelid), m.amname
+            from pg_index x join pg_class c on c.oid = x.indrelid join pg_class i on i.oid = x.indexrelid join pg_namespace n on n.oid = c.relnamespace join pg_am m on m.oid = i.relam
+            where n.nspname = ? and c.relkind in ('r', 'p') and c.relpersistence <> 't'
+                  and not exists (select 1 from pg_constraint k where k.conindid = x.indexrelid and k.contype in ('p', 'u', 'x')) order by x.indexrelid""";
     private static final String TYPES = """
             select t.typname, t.typtype::text, format_type(t.typbasetype, t.typtypmod), t.typdefault, coalesce(obj_description(t.oid, 'pg_type'), ''),
                    array(select e.enumlabel::text from pg_enum e where e.enumtypid = t.oid order by e.enumsortorder), k.conname, pg_get_constraintdef(k.oid),
                    array(select a.attname::text from pg_attribute a where a.attrelid = t.typrelid and a.attnum > 0 order by a.attnum),
-                   array(select format_type(a.atttypid, a.atttypmod) from pg_attribute a where a.attrelid = t.typrelid and a.attnum > 0 order by a.attnum)
+                   array(select case when y.typnamespace = n.oid then '"' || y.typname else format_type(a.atttypid, a.atttypmod) end
+                         from pg_attribute a join pg_type y on y.oid = a.atttypid where a.attrelid = t.typrelid and a.attnum > 0 order by a.attnum)
             from pg_type t join pg_namespace n on n.oid = t.typnamespace left join pg_class c on c.oid = t.typrelid
-            left join pg_constraint k on k.contypid = t.oid and k.contype = 'c'
+            left join lateral (select * from pg_constraint k where k.contypid = t.oid and k.contype = 'c' order by k.oid limit 1) k on true
             where n.nspname = ? and (t.typtype in ('d', 'e') or t.typtype = 'c' and c.relkind = 'c') order by t.oid""";
+    private static final String SEQUENCES = """
+            select c.relname, s.seqstart, s.seqincrement from pg_sequence s join pg_class c on c.oid = s.seqrelid join pg_namespace n on n.oid = c.relnamespace
+            where n.nspname = ? and c.relpersistence <> 't'
+                  and not exists (select 1 from pg_depend d where d.objid = c.oid and d.classid = 'pg_class'::regclass and d.deptype in ('a', 'i') and d.refobjsubid > 0) order by c.oid""";
 
     private PostgreSqlCatalog() { }
-
-    /** A table while its parts come in. */
-    private static final class Draft {
-        private final String comment;
-        private final List<Column> columns = new ArrayList<>();
-        private Optional<PrimaryKey> primaryKey = Optional.empty();
-        private final List<UniqueKey> uniqueKeys = new ArrayList<>();
-        private final List<CheckRule> checks = new ArrayList<>();
-        private final List<ForeignKey> foreignKeys = new ArrayList<>();
-        private final List<TableIndex> indexes = new ArrayList<>();
-
-        Draft(String comment) {
-            this.comment = comment;
-        }
-    }
 
     /**
      * All tables of a schema, in the order in which they were created.
@@ -96,69 +98,77 @@ public final class PostgreSqlCatalog {
      * @throws SQLException if the catalog cannot be read
      */
     public static Schema read(Connection connection, String schema) throws SQLException {
-        Map<String, Draft> drafts = new LinkedHashMap<>();
-        each(connection, TABLES, schema, row -> drafts.put(row.getString(1), new Draft(row.getString(2))));
-        each(connection, COLUMNS, schema, row -> drafts.get(row.getString(1)).columns.add(new Column(Optional.empty(), row.getString(2),
-                row.getBoolean(11) ? new UserType(row.getString(12)) : type(row.getString(3)), row.getBoolean(4), Optional.ofNullable(row.getString(5)), identity(row.getString(6)),
-                numbering(row), Optional.ofNullable(row.getString(10)), row.getString(7))));
-        each(connection, CONSTRAINTS, schema, row -> constraint(drafts.get(row.getString(1)), row));
-        each(connection, INDEXES, schema, row -> drafts.get(row.getString(1)).indexes.add(index(row)));
+        Map<String, TableParts> tables = new LinkedHashMap<>();
+        Query.each(connection, TABLES, row -> tables.put(row.getString(1), new TableParts(row.getString(1), row.getString(2))), schema);
+        Query.each(connection, COLUMNS, row -> tables.get(row.getString(1)).columns.add(column(row)), schema);
+        Query.each(connection, CONSTRAINTS, row -> constraint(tables.get(row.getString(1)), row), schema);
+        Query.each(connection, INDEXES, row -> tables.get(row.getString(1)).indexes.add(index(row)), schema);
         List<TypeDefinition> types = new ArrayList<>();
-        each(connection, TYPES, schema, row -> types.add(definition(row, schema)));
-        List<Table> tables = new ArrayList<>();
-        drafts.forEach((name, draft) -> tables.add(new Table(Optional.empty(), name, draft.columns, draft.primaryKey, draft.uniqueKeys, draft.checks,
-                draft.foreignKeys, draft.indexes, draft.comment)));
-        return new Schema(types, tables);
+        Query.each(connection, TYPES, row -> types.add(definition(row)), schema);
+        List<Sequence> sequences = new ArrayList<>();
+        Query.each(connection, SEQUENCES, row -> sequences.add(new Sequence("", row.getString(1), row.getLong(2), row.getLong(3))), schema);
+        return new Schema(types, sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
     }
 
-    private static Optional<Numbering> numbering(ResultSet row) throws SQLException {
-        Numbering numbers = new Numbering(row.getLong(8), row.getLong(9));
-        return row.getString(6).isEmpty() || numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers);
+    private static Column column(ResultSet row) throws SQLException {
+        SqlType type = row.getBoolean(11) ? new UserType(row.getString(12)) : row.getBoolean(15) ? SpelledTypes.array(new UserType(row.getString(16)), 1) : type(row.getString(3));
+        boolean counted = row.getObject(13) != null;
+        Identity identity = counted ? Identity.BY_DEFAULT : identity(row.getString(6));
+        Numbering numbers = counted ? new Numbering(row.getLong(13), row.getLong(14)) : new Numbering(row.getLong(8), row.getLong(9));
+        Optional<Numbering> numbering = identity == Identity.NONE || numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers);
+        boolean virtual = row.getString(17).equals("v");
+        return new Column(Optional.empty(), row.getString(2), type, row.getBoolean(4), counted ? Optional.empty() : Optional.ofNullable(row.getString(5)), identity, numbering,
+                Optional.ofNullable(row.getString(10)), virtual ? new ColumnDetails(true, Optional.empty(), Optional.empty()) : ColumnDetails.NONE, row.getString(7));
     }
 
     private static TableIndex index(ResultSet row) throws SQLException {
-        List<String> names = names(row.getArray(4));
+        List<String> spelled = names(row.getArray(4));
         Integer[] falling = (Integer[]) row.getArray(5).getArray();
-        return new TableIndex(row.getString(2), row.getBoolean(3), IntStream.range(0, names.size()).mapToObj(i -> new IndexColumn(names.get(i), falling[i] == 1)).toList());
+        List<String> columns = names(row.getArray(6));
+        String method = row.getString(8);
+        List<IndexColumn> parts = IntStream.range(0, columns.size()).mapToObj(i -> new IndexColumn(columns.get(i).isEmpty() ? spelled.get(i) : columns.get(i), falling[i] == 1,
+                columns.get(i).isEmpty(), OptionalInt.empty())).toList();
+        return new TableIndex(row.getString(2), row.getBoolean(3), parts, method.equals("btree") ? "" : method, Optional.ofNullable(row.getString(7)));
     }
 
-    private static TypeDefinition definition(ResultSet row, String schema) throws SQLException {
+    private static TypeDefinition definition(ResultSet row) throws SQLException {
         String name = row.getString(1);
         String comment = row.getString(5);
         return switch (row.getString(2)) {
-            case "d" -> new DomainDefinition(name, type(row.getString(3)), Optional.ofNullable(row.getString(4)),
-                    Optional.ofNullable(row.getString(7)).map(rule -> new CheckRule(rule, condition(row))), comment);
+            case "d" -> {
+                Optional<CheckRule> check = row.getString(7) == null ? Optional.empty() : Optional.of(new CheckRule(row.getString(7), condition(row.getString(8))));
+                yield new DomainDefinition(name, type(row.getString(3)), Optional.ofNullable(row.getString(4)), check, comment);
+            }
             case "e" -> new EnumDefinition(name, names(row.getArray(6)), comment);
             default -> {
                 List<String> fields = names(row.getArray(9));
                 List<String> fieldTypes = names(row.getArray(10));
-                yield new StructureDefinition(name, IntStream.range(0, fields.size()).mapToObj(i -> new FieldDefinition(fields.get(i), used(fieldTypes.get(i), schema))).toList(),
+                yield new StructureDefinition(name, IntStream.range(0, fields.size()).mapToObj(i -> new FieldDefinition(fields.get(i), used(fieldTypes.get(i)))).toList(),
                         comment);
             }
         };
     }
 
-    private static String condition(ResultSet row) {
-        try {
-            return row.getString(8).replaceFirst("^CHECK \\((.*)\\)$", "$1");
-        } catch (SQLException e) {
-            throw new IllegalStateException("the catalog's answer cannot be read", e);
-        }
+    private static String condition(String definition) {
+        return definition.replaceFirst("(?s)^CHECK \\((.*)\\)(?: NOT VALID| NO INHERIT)*$", "$1");
     }
 
-    private static SqlType used(String text, String schema) {
-        return text.startsWith(schema + ".") ? new UserType(text.substring(schema.length() + 1)) : type(text);
+    /** A type of the schema's own comes marked by a quote in front. */
+    private static SqlType used(String text) {
+        return text.startsWith("\"") ? new UserType(text.substring(1)) : type(text);
     }
 
-    private static void constraint(Draft draft, ResultSet row) throws SQLException {
+    private static void constraint(TableParts table, ResultSet row) throws SQLException {
         String name = row.getString(2);
         List<String> columns = names(row.getArray(6));
         switch (row.getString(3)) {
-            case "p" -> draft.primaryKey = Optional.of(new PrimaryKey(name, columns));
-            case "u" -> draft.uniqueKeys.add(new UniqueKey(name, columns));
-            case "f" -> draft.foreignKeys.add(new ForeignKey(Optional.empty(), name, columns, row.getString(5), names(row.getArray(7)),
-                    action(row.getString(8)), action(row.getString(9))));
-            default -> draft.checks.add(new CheckRule(name, row.getString(4).replaceFirst("^CHECK \\((.*)\\)$", "$1")));
+            case "p" -> table.primaryKey = Optional.of(new PrimaryKey(name, columns));
+            case "u" -> table.uniqueKeys.add(new UniqueKey(name, columns));
+            case "f" -> table.foreignKeys.add(new ForeignKey(Optional.empty(), name, columns, row.getBoolean(12) ? "" : row.getString(13), row.getString(5), names(row.getArray(7)),
+                    action(row.getString(8)), action(row.getString(9)),
+                    row.getBoolean(11) ? Deferral.INITIALLY_DEFERRED : row.getBoolean(10) ? Deferral.INITIALLY_IMMEDIATE : Deferral.NOT_DEFERRABLE));
+            case "x" -> table.indexes.add(new TableIndex(name, false, List.of(new IndexColumn(row.getString(4), false, true, OptionalInt.empty())), "exclude", Optional.empty()));
+            default -> table.checks.add(new CheckRule(name, condition(row.getString(4))));
         }
     }
 
@@ -167,7 +177,13 @@ public final class PostgreSqlCatalog {
     }
 
     private static SqlType type(String text) {
-        return TypeReader.read(text) instanceof Known(SqlType type) ? type : new SqlType.NativeType(text);
+        int dimensions = 0;
+        String element = text;
+        while (element.endsWith("[]")) {
+            element = element.substring(0, element.length() - 2);
+            dimensions++;
+        }
+        return SpelledTypes.array(DIALECT.read(SpelledTypes.cut(element)), dimensions);
     }
 
     private static Identity identity(String letter) {
@@ -186,20 +202,5 @@ public final class PostgreSqlCatalog {
             case "d" -> ReferentialAction.SET_DEFAULT;
             default -> ReferentialAction.NO_ACTION;
         };
-    }
-
-    private interface RowUse {
-        void use(ResultSet row) throws SQLException;
-    }
-
-    private static void each(Connection connection, String query, String schema, RowUse use) throws SQLException {
-        try (PreparedStatement statement = connection.prepareStatement(query)) {
-            statement.setString(1, schema);
-            try (ResultSet rows = statement.executeQuery()) {
-                while (rows.next()) {
-                    use.use(rows);
-                }
-            }
-        }
     }
 }

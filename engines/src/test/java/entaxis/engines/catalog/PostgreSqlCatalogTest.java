@@ -40,15 +40,6 @@ class PostgreSqlCatalogTest {
     }
 
     @Test
-    void twoHundredRandomDesignsArriveWhole() throws SQLException {
-        try (Connection connection = server.getPostgresDatabase().getConnection()) {
-            for (int seed = 1000; seed < 1200; seed++) {
-                RealPostgreSql.arrivesWhole(connection, RandomDesigns.design(seed, 4 + seed % 17), "seed_" + seed);
-            }
-        }
-    }
-
-    @Test
     void droppingFirstLetsAScriptRunTwice() throws SQLException {
         try (Connection connection = server.getPostgresDatabase().getConnection(); Statement statement = connection.createStatement()) {
             Schema schema = Derivation.of(RandomDesigns.design(5, 15)).schema();

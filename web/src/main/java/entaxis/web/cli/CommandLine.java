@@ -33,6 +33,11 @@ public final class CommandLine {
 
     /** Carries out a command and gives the exit code; none if the arguments are those of the server. */
     public OptionalInt run(String... arguments) {
+        if (arguments.length > 0 && List.of("read", "sql").contains(arguments[0])) {
+            List<String> words = List.of(arguments).subList(1, arguments.length);
+            SqlCommands commands = new SqlCommands(out, err);
+            return OptionalInt.of(arguments[0].equals("read") ? commands.read(words) : commands.sql(words));
+        }
         if (arguments.length == 0 || !List.of("normalize", "discover").contains(arguments[0])) {
             return OptionalInt.empty();
         }

@@ -1,0 +1,147 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Target;
+import java.util.ArrayDeque;
+import java.util.Deque;
+
+/**
+ * Reads what is run under a condition: IF of SQL Server's batches, anonymous blocks of PostgreSQL and Oracle. Conditions are not worked out. They ask, nearly always, whether
+ * something is there already; so what they guard is carried out where it can be, and passed where it cannot.
+ */
+final class Blocks {
+    private final Tokens tokens;
+    private final Statements statements;
+    private final Lexis lexis;
+    private final Pass pass;
+    private final Deque<Boolean> open = new ArrayDeque<>();
+    private boolean next;
+
+    Blocks(Tokens tokens, Statements statements, Lexis lexis, Pass pass) {
+        this.tokens = tokens;
+        this.statements = statements;
+        this.lexis = lexis;
+        this.pass = pass;
+    }
+
+    /** Whether what is read stands under a condition. */
+    boolean conditional() {
+        return next || open.contains(true);
+    }
+
+    /** Reads a statement that begins with IF, BEGIN, DECLARE, WHILE, END or ELSE. */
+    void block(int from) {
+        if (lexis.engine() == Target.SQLSERVER) {
+            batch(from);
+        } else if (lexis.engine() == Target.ORACLE && (tokens.is(Word.DECLARE) || tokens.is(Word.BEGIN)) || tokens.is(Word.BEGIN, Word.NOT)) {
+            oracle(from);
+        } else {
+            switch (tokens.word()) {
+                case BEGIN, END -> pass.over(from, "transaction");
+                case DECLARE -> pass.over(from, "procedural statement");
+                default -> throw new Unreadable(from, "no statement begins so");
+            }
+        }
+    }
+
+    private void batch(int from) {
+        switch (tokens.word()) {
+            case BEGIN -> {
+                Word after = tokens.word(tokens.at + 1);
+                if (after == Word.TRAN || after == Word.TRANSACTION) {
+                    pass.over(from, "transaction");
+                } else {
+                    tokens.at++;
+                    tokens.acceptReading("TRY");
+                    tokens.acceptReading("CATCH");
+                    open.push(next);
+                    next = false;
+                }
+            }
+            case END -> {
+                tokens.at++;
+                tokens.acceptReading("TRY");
+                tokens.acceptReading("CATCH");
+                if (!open.isEmpty()) {
+                    open.pop();
+                }
+            }
+            case ELSE -> {
+                tokens.at++;
+                guarded();
+            }
+            case IF, WHILE -> {
+                tokens.at++;
+                int depth = 0;
+                while (!tokens.atEnd() && !(depth == 0 && begins(tokens.word()))) {
+                    depth += tokens.sign('(') ? 1 : tokens.sign(')') ? -1 : 0;
+                    tokens.at++;
+                }
+                guarded();
+            }
+            default -> pass.over(from, "procedural statement");
+        }
+    }
+
+    private void guarded() {
+        if (tokens.atEnd()) {
+            return;
+        }
+        next = true;
+        int from = tokens.at;
+        if (tokens.is(Word.BEGIN) || tokens.is(Word.IF)) {
+            batch(from);
+        } else {
+            statements.guarded(from);
+        }
+        next = false;
+    }
+
+    private static boolean begins(Word word) {
+        return switch (word) {
+            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, BEGIN, SET, PRINT, UPDATE, DELETE, TRUNCATE, RETURN, USE, SELECT, IF, GRANT, DECLARE -> true;
+            default -> false;
+        };
+    }
+
+    /** Oracle Database PL/SQL Language Reference, EXECUTE IMMEDIATE: statements that stand in one text are read; others are not known before they run. */
+    private void oracle(int from) {
+        boolean computed = false;
+        boolean any = false;
+        for (int i = from; i + 1 < tokens.limit; i++) {
+            if (tokens.word(i) != Word.EXECUTE || tokens.word(i + 1) != Word.IMMEDIATE) {
+                continue;
+            }
+            if (tokens.kind(i + 2) == Scanner.STRING && (tokens.sign(i + 3, ';') || i + 3 >= tokens.limit)) {
+                statements.nested(tokens.stringAt(i + 2), tokens.offset(i + 2) + 1);
+                any = true;
+            } else {
+                computed = true;
+            }
+        }
+        if (computed || !any) {
+            pass.over(from, computed ? "block that makes up its statements" : "anonymous block");
+        } else {
+            tokens.at = tokens.limit;
+        }
+    }
+
+    /** PostgreSQL manual, DO. */
+    void anonymous(int from) {
+        int body = from + 1;
+        while (body < tokens.limit && tokens.kind(body) != Scanner.STRING) {
+            body++;
+        }
+        if (body >= tokens.limit || lexis.engine() != Target.POSTGRESQL) {
+            pass.over(from, lexis.engine() == Target.POSTGRESQL ? "anonymous block" : "call of a function");
+            return;
+        }
+        String text = tokens.stringAt(body);
+        int base = tokens.offset(body) + (tokens.verbatim(body, body + 1).length() - text.length()) / 2;
+        boolean all = statements.procedural(text, base);
+        if (all) {
+            tokens.at = tokens.limit;
+        } else {
+            pass.over(from, "part of an anonymous block");
+        }
+    }
+}

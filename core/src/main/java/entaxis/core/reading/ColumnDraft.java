@@ -1,0 +1,53 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ColumnDetails;
+import entaxis.core.type.SqlType;
+import java.util.Optional;
+
+/** A column while statements make and change it. Texts that are empty say that there is none. */
+final class ColumnDraft {
+    String name;
+    SqlType type;
+    boolean required;
+    String defaultValue = "";
+    Identity identity = Identity.NONE;
+    Numbering numbering = Numbering.USUAL;
+    String generated = "";
+    boolean virtual;
+    String onUpdate = "";
+    String collation = "";
+    String comment = "";
+
+    ColumnDraft(String name, SqlType type) {
+        this.name = name;
+        this.type = type;
+    }
+
+    /** A column of the same kind in another table. */
+    ColumnDraft copy() {
+        ColumnDraft other = new ColumnDraft(name, type);
+        other.required = required;
+        other.defaultValue = defaultValue;
+        other.identity = identity;
+        other.numbering = numbering;
+        other.generated = generated;
+        other.virtual = virtual;
+        other.onUpdate = onUpdate;
+        other.collation = collation;
+        other.comment = comment;
+        return other;
+    }
+
+    Column done() {
+        ColumnDetails details = !virtual && onUpdate.isEmpty() && collation.isEmpty() ? ColumnDetails.NONE : new ColumnDetails(virtual, said(onUpdate), said(collation));
+        return new Column(Optional.empty(), name, type, required, said(defaultValue), identity,
+                identity == Identity.NONE || numbering.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbering), said(generated), details, comment);
+    }
+
+    private static Optional<String> said(String text) {
+        return text.isEmpty() ? Optional.empty() : Optional.of(text);
+    }
+}

@@ -1,0 +1,999 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.design.ReferentialAction;
+import entaxis.core.design.Target;
+import entaxis.core.reading.Drafts.QName;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Deferral;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.type.SqlType;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/** Reads what stands in the brackets of CREATE TABLE and behind ADD of ALTER TABLE: columns with their clauses, and constraints (ISO/IEC 9075-2, 11.3 to 11.9; the engines' manuals). */
+final class Definitions {
+    private static final int MOST_BRACKETS = 3;
+    private final Tokens tokens;
+    private final Drafts drafts;
+    private final Types types;
+    private final ImpliedNames implied;
+    /** Whether a column's clauses are being read: a comment among them is the column's. */
+    private boolean inColumn;
+    /** Texts of checks, so that equal ones share one string. */
+    private final Map<String, String> texts = new HashMap<>();
+
+    Definitions(Tokens tokens, Drafts drafts, Types types, ImpliedNames implied) {
+        this.tokens = tokens;
+        this.drafts = drafts;
+        this.types = types;
+        this.implied = implied;
+    }
+
+    private boolean mySql() {
+        return drafts.engine == Target.MYSQL || drafts.engine == Target.MARIADB;
+    }
+
+    QName qualified() {
+        String name = tokens.name();
+        String namespace = "";
+        while (tokens.acceptSign('.')) {
+            namespace = name;
+            name = tokens.sign('.') ? "" : tokens.name();
+        }
+        return new QName(namespace, name);
+    }
+
+    /** Whether a constraint of the table, rather than a column, begins here. */
+    boolean atConstraint() {
+        Word next = tokens.word(tokens.at + 1);
+        return switch (tokens.word()) {
+            case CONSTRAINT, PRIMARY, UNIQUE, FOREIGN, CHECK -> true;
+            case EXCLUDE -> drafts.engine == Target.POSTGRESQL && (next == Word.USING || tokens.sign(tokens.at + 1, '('));
+            case KEY, INDEX -> mySql() || drafts.engine == Target.SQLSERVER && tokens.is(Word.INDEX);
+            case FULLTEXT, SPATIAL -> mySql() && (next == Word.KEY || next == Word.INDEX || next == Word.NONE);
+            case PERIOD -> next == Word.FOR;
+            default -> false;
+        };
+    }
+
+    /** Reads a column with its clauses into a table. */
+    ColumnDraft column(TableDraft table) {
+        int start = tokens.at;
+        ColumnDraft column = bare();
+        if (table.column(column.name).isPresent()) {
+            throw Unreadable.amiss(start, "the table " + table.name + " already has a column " + column.name);
+        }
+        table.add(column);
+        clauses(table, column);
+        return column;
+    }
+
+    /** Reads a column's name and type. */
+    ColumnDraft bare() {
+        String name = tokens.name();
+        if (!types.begins()) {
+            boolean computed = tokens.is(Word.AS) || tokens.is(Word.GENERATED);
+            if (drafts.engine != Target.SQLITE && !computed) {
+                throw tokens.unreadable("the column " + name + " has no type");
+            }
+            return new ColumnDraft(name, new SqlType.NativeType(""));
+        }
+        boolean serial = mySql() && tokens.is(Word.SERIAL);
+        Types.Read type = types.read();
+        ColumnDraft column = new ColumnDraft(name, type.type());
+        if (type.counting() || serial) {
+            column.identity = Identity.BY_DEFAULT;
+            column.required = true;
+        }
+        return column;
+    }
+
+    /** Reads the clauses behind a column's type up to what ends the definition. */
+    void clauses(TableDraft table, ColumnDraft column) {
+        inColumn = true;
+        try {
+            eachClause(table, column);
+        } finally {
+            inColumn = false;
+        }
+    }
+
+    private void eachClause(TableDraft table, ColumnDraft column) {
+        String name = "";
+        while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
+            int before = tokens.at;
+            Word word = tokens.word();
+            if (word == Word.CONSTRAINT) {
+                tokens.at++;
+                name = implied.given(tokens.name());
+                continue;
+            }
+            if (!clause(table, column, word, name)) {
+                tokens.at = before;
+                return;
+            }
+            name = "";
+        }
+    }
+
+    private boolean clause(TableDraft table, ColumnDraft column, Word word, String name) {
+        switch (word) {
+            case NOT -> notClause(column);
+            case NULL -> {
+                tokens.at++;
+                column.required = false;
+            }
+            case DEFAULT -> defaultClause(column);
+            case PRIMARY, KEY -> {
+                tokens.at++;
+                if (word == Word.PRIMARY) {
+                    tokens.expect(Word.KEY);
+                }
+                clustering();
+                if (tokens.accept(Word.ASC) || tokens.accept(Word.DESC)) {
+                    clustering();
+                }
+                setPrimaryKey(table, name, List.of(column.name));
+                constraintEnd();
+            }
+            case UNIQUE -> {
+                tokens.at++;
+                if (!tokens.accept(Word.KEY)) {
+                    tokens.accept(Word.INDEX);
+                }
+                clustering();
+                nullsDistinct();
+                addUnique(table, name, List.of(column.name));
+                constraintEnd();
+            }
+            case CHECK -> {
+                tokens.at++;
+                notForReplication();
+                addCheck(table, name, tokens.inRound(), column.name);
+                constraintEnd();
+            }
+            case FOREIGN -> {
+                tokens.at++;
+                tokens.expect(Word.KEY);
+            }
+            case REFERENCES -> {
+                tokens.at++;
+                addForeignKey(table, name, List.of(column.name));
+            }
+            case GENERATED -> generated(column);
+            case AS -> {
+                tokens.at++;
+                if (tokens.is(Word.IDENTITY)) {
+                    identity(column, Identity.ALWAYS);
+                } else {
+                    computed(column);
+                }
+            }
+            case AUTO_INCREMENT, AUTOINCREMENT -> {
+                tokens.at++;
+                column.identity = Identity.BY_DEFAULT;
+                if (drafts.engine == Target.H2 && tokens.sign('(')) {
+                    numbers(column);
+                }
+            }
+            case IDENTITY -> identity(column, drafts.engine == Target.SQLSERVER ? Identity.ALWAYS : Identity.BY_DEFAULT);
+            case COMMENT -> {
+                tokens.at++;
+                column.comment = tokens.string();
+            }
+            case COLLATE -> {
+                tokens.at++;
+                tokens.acceptSign('=');
+                column.collation = qualified().name();
+            }
+            case CHARACTER, CHARSET -> {
+                tokens.at++;
+                if (word == Word.CHARACTER) {
+                    tokens.expect(Word.SET);
+                }
+                tokens.acceptSign('=');
+                tokens.at++;
+            }
+            case ON -> {
+                if (!tokens.accept(Word.ON, Word.UPDATE)) {
+                    return onConflict() || drafts.engine == Target.SQLSERVER && storagePlace();
+                }
+                column.onUpdate = expression();
+            }
+            case DEFERRABLE, INITIALLY, ENABLE, DISABLE, VALIDATE, NOVALIDATE, RELY, NORELY, ENFORCED -> constraintEnd();
+            case BINARY, ROWGUIDCOL, SPARSE, VISIBLE, INVISIBLE -> tokens.at++;
+            case STORAGE, COMPRESSION, COLUMN_FORMAT, SRID, SELECTIVITY -> tokens.at += 2;
+            case USING -> usingIndex();
+            case WITH -> {
+                return withClause();
+            }
+            case WITHOUT -> tokens.at += 3;
+            case OPTIONS -> {
+                tokens.at++;
+                tokens.skipRound();
+            }
+            case STORED, PERSISTENT, PERSISTED, VIRTUAL -> {
+                tokens.at++;
+                column.virtual = word == Word.VIRTUAL;
+            }
+            default -> {
+                return rareClause();
+            }
+        }
+        return true;
+    }
+
+    private boolean rareClause() {
+        if (tokens.acceptReading("ASCII") || tokens.acceptReading("UNICODE") || tokens.acceptReading("FILESTREAM") || tokens.acceptReading("HIDDEN") || tokens.acceptReading("SORT")
+                || tokens.acceptReading("ENCRYPT") || tokens.acceptReading("NOSORT")) {
+            return true;
+        }
+        if (tokens.reads(tokens.at, "MASKED") || tokens.reads(tokens.at, "ENGINE_ATTRIBUTE") || tokens.reads(tokens.at, "SECONDARY_ENGINE_ATTRIBUTE") || tokens.reads(tokens.at, "REF_SYSTEM_ID")) {
+            while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
+                if (tokens.sign('(')) {
+                    tokens.skipRound();
+                    break;
+                }
+                tokens.at++;
+            }
+            return true;
+        }
+        return false;
+    }
+
+    private boolean onConflict() {
+        if (!tokens.accept(Word.ON, Word.CONFLICT)) {
+            return false;
+        }
+        tokens.at++;
+        return true;
+    }
+
+    private boolean storagePlace() {
+        tokens.at += 2;
+        if (tokens.sign('(')) {
+            tokens.skipRound();
+        }
+        return true;
+    }
+
+    private boolean withClause() {
+        tokens.at++;
+        if (tokens.sign('(')) {
+            tokens.skipRound();
+            return true;
+        }
+        if (tokens.accept(Word.VALUES)) {
+            return true;
+        }
+        if (tokens.acceptReading("SYSTEM") || tokens.acceptReading("PARSER")) {
+            tokens.at++;
+            return true;
+        }
+        return false;
+    }
+
+    private void notClause(ColumnDraft column) {
+        tokens.at++;
+        if (tokens.accept(Word.NULL)) {
+            column.required = true;
+            constraintEnd();
+        } else if (tokens.accept(Word.FOR)) {
+            tokens.at++;
+        } else if (tokens.is(Word.DEFERRABLE) || tokens.is(Word.VALID) || tokens.is(Word.ENFORCED)) {
+            tokens.at++;
+            constraintEnd();
+        } else {
+            throw tokens.unreadable("NULL is expected behind NOT");
+        }
+    }
+
+    private void defaultClause(ColumnDraft column) {
+        tokens.at++;
+        if (tokens.accept(Word.ON, Word.NULL)) {
+            tokens.accept(Word.FOR);
+        } else if (mySql() && tokens.accept(Word.ON, Word.UPDATE)) {
+            column.onUpdate = expression();
+            return;
+        }
+        setDefault(column, expression());
+    }
+
+    /** Takes a default; one that draws from a sequence of the column's own is an identity. */
+    void setDefault(ColumnDraft column, String expression) {
+        column.defaultValue = expression.equalsIgnoreCase("null") ? "" : shared(expression);
+        int call = expression.indexOf('(');
+        if (call < 0 || expression.length() < 9 || !expression.regionMatches(true, 0, "nextval", 0, 7) && !expression.regionMatches(true, 0, "pg_catalog.nextval", 0, 18)) {
+            return;
+        }
+        int quote = expression.indexOf('\'', call);
+        int close = quote < 0 ? -1 : expression.indexOf('\'', quote + 1);
+        if (close < 0) {
+            return;
+        }
+        sequenceNamed(expression.substring(quote + 1, close)).filter(sequence -> sequence.column().filter(owner -> owner == column).isPresent())
+                .ifPresent(sequence -> counts(column, sequence));
+    }
+
+    /** The sequence that a text names, with or without its schema. */
+    Optional<Drafts.SequenceDraft> sequenceNamed(String text) {
+        int point = text.lastIndexOf('.');
+        QName name = new QName(point < 0 ? "" : text.substring(0, point).replace("\"", ""), text.substring(point + 1).replace("\"", ""));
+        return drafts.sequence(name);
+    }
+
+    /** Makes a column count by itself with a sequence that it owns. */
+    void counts(ColumnDraft column, Drafts.SequenceDraft sequence) {
+        column.defaultValue = "";
+        column.identity = Identity.BY_DEFAULT;
+        column.numbering = new Numbering(sequence.start(), sequence.step());
+    }
+
+    private void generated(ColumnDraft column) {
+        tokens.at++;
+        Identity kind = Identity.ALWAYS;
+        if (tokens.accept(Word.BY)) {
+            tokens.expect(Word.DEFAULT);
+            tokens.accept(Word.ON, Word.NULL);
+            kind = Identity.BY_DEFAULT;
+        } else {
+            tokens.accept(Word.ALWAYS);
+        }
+        tokens.expect(Word.AS);
+        if (tokens.is(Word.IDENTITY)) {
+            identity(column, kind);
+        } else if (tokens.accept(Word.ROW)) {
+            tokens.at++;
+            tokens.acceptReading("HIDDEN");
+            column.required = true;
+        } else {
+            computed(column);
+        }
+    }
+
+    private void computed(ColumnDraft column) {
+        int open = tokens.at;
+        column.generated = tokens.inRound();
+        if (drafts.engine == Target.SQLSERVER && tokens.reads(open + 1, "CAST")) {
+            column.type = castTo(open + 2);
+        }
+        column.virtual = drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2 && drafts.engine != Target.ISO;
+        if (tokens.accept(Word.STORED) || tokens.accept(Word.PERSISTED) || tokens.accept(Word.PERSISTENT)) {
+            column.virtual = false;
+        } else if (tokens.accept(Word.VIRTUAL)) {
+            column.virtual = true;
+        }
+    }
+
+    /** The type that a cast gives: the engine takes the type of a computed column from its expression. */
+    private SqlType castTo(int open) {
+        int end = tokens.at;
+        tokens.at = open;
+        tokens.skipRound();
+        int close = tokens.at - 1;
+        SqlType type = new SqlType.NativeType("");
+        int depth = 0;
+        for (int i = close; i > open && type.equals(new SqlType.NativeType("")); i--) {
+            depth += tokens.sign(i, ')') ? 1 : tokens.sign(i, '(') ? -1 : 0;
+            if (depth == 1 && tokens.word(i) == Word.AS) {
+                tokens.at = i + 1;
+                type = close == end - 2 ? types.read().type() : type;
+                break;
+            }
+        }
+        tokens.at = end;
+        return type;
+    }
+
+    private void identity(ColumnDraft column, Identity kind) {
+        tokens.at++;
+        column.identity = kind;
+        column.required = true;
+        column.defaultValue = "";
+        if (tokens.sign('(')) {
+            numbers(column);
+        }
+    }
+
+    private void numbers(ColumnDraft column) {
+        int open = tokens.at;
+        if (tokens.kind(open + 1) == Scanner.NUMBER || tokens.sign(open + 1, '-')) {
+            tokens.at++;
+            long start = wholeNumber();
+            long step = tokens.acceptSign(',') ? wholeNumber() : 1;
+            tokens.expectSign(')');
+            column.numbering = new Numbering(start, step == 0 ? 1 : step);
+            return;
+        }
+        tokens.skipRound();
+        int end = tokens.at;
+        tokens.at = open + 1;
+        column.numbering = sequenceOptions(end - 1);
+        tokens.at = end;
+    }
+
+    /** Reads the numbers of a sequence up to a token. */
+    Numbering sequenceOptions(int end) {
+        long start = 1;
+        long step = 1;
+        while (tokens.at < end) {
+            if (tokens.accept(Word.START)) {
+                tokens.accept(Word.WITH);
+                tokens.acceptSign('=');
+                start = number(start);
+            } else if (tokens.accept(Word.INCREMENT)) {
+                tokens.accept(Word.BY);
+                tokens.acceptSign('=');
+                step = number(step);
+            } else {
+                tokens.at++;
+            }
+        }
+        return new Numbering(start, step == 0 ? 1 : step);
+    }
+
+    private long number(long otherwise) {
+        return tokens.kind(tokens.at) == Scanner.NUMBER || tokens.sign('-') || tokens.sign('+') ? wholeNumber() : otherwise;
+    }
+
+    long wholeNumber() {
+        boolean negative = tokens.acceptSign('-');
+        tokens.acceptSign('+');
+        if (tokens.kind(tokens.at) != Scanner.NUMBER) {
+            throw tokens.unreadable("a number is expected here");
+        }
+        try {
+            long number = Long.parseLong(tokens.text(tokens.at, tokens.at + 1));
+            tokens.at++;
+            return negative ? -number : number;
+        } catch (NumberFormatException tooLarge) {
+            throw tokens.unreadable("the number is too large or no whole number");
+        }
+    }
+
+    /** Reads an expression up to the clause, comma or bracket that ends it. */
+    String expression() {
+        int from = tokens.at;
+        while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
+            if (tokens.sign('(')) {
+                tokens.skipRound();
+            } else if (tokens.at > from && ends(tokens.word(), from)) {
+                break;
+            } else {
+                tokens.at++;
+            }
+        }
+        if (tokens.at == from) {
+            throw tokens.unreadable("an expression is expected here");
+        }
+        return tokens.text(from, tokens.at);
+    }
+
+    private boolean ends(Word word, int from) {
+        Word next = tokens.word(tokens.at + 1);
+        Word before = tokens.word(tokens.at - 1);
+        return switch (word) {
+            case NONE -> false;
+            case NOT -> next == Word.NULL || next == Word.DEFERRABLE || next == Word.FOR || next == Word.ENFORCED || next == Word.VALID;
+            case NULL -> tokens.kind(tokens.at - 1) != Scanner.SYMBOL || tokens.sign(tokens.at - 1, ')') || tokens.sign(tokens.at - 1, ']')
+                    ? before != Word.IS && before != Word.NOT && before != Word.THEN && before != Word.ELSE : false;
+            case WITH -> next != Word.TIME;
+            case WITHOUT -> next != Word.TIME;
+            case FOR -> before != Word.VALUE;
+            case ON, CONSTRAINT, PRIMARY, UNIQUE, CHECK, REFERENCES, COLLATE, GENERATED, COMMENT, AUTO_INCREMENT, AUTOINCREMENT, DEFERRABLE, INITIALLY, IDENTITY, ENABLE, DISABLE, STORED,
+                    VIRTUAL, PERSISTED, VISIBLE, INVISIBLE, FIRST, AFTER, BEFORE, COLUMN_FORMAT, STORAGE, SPARSE, ROWGUIDCOL, USING, SELECTIVITY, DEFAULT, RENAME, ADD, MODIFY -> true;
+            case KEY -> tokens.at > from;
+            default -> false;
+        };
+    }
+
+    // constraints of a table
+
+    /** Reads a constraint or, where they stand among the columns, an index. */
+    void constraint(TableDraft table) {
+        String name = "";
+        if (tokens.accept(Word.CONSTRAINT)) {
+            boolean named = switch (tokens.word()) {
+                case PRIMARY, UNIQUE, FOREIGN, CHECK -> !tokens.isName(tokens.at + 1) && !tokens.sign(tokens.at + 1, '(');
+                default -> true;
+            };
+            if (tokens.is(Word.FOREIGN, Word.KEY) || tokens.is(Word.PRIMARY, Word.KEY)) {
+                named = false;
+            }
+            name = named ? implied.given(tokens.name()) : "";
+        }
+        switch (tokens.word()) {
+            case PRIMARY -> primaryKey(table, name);
+            case UNIQUE -> unique(table, name);
+            case FOREIGN -> {
+                tokens.at++;
+                tokens.expect(Word.KEY);
+                String own = tokens.sign('(') ? "" : tokens.name();
+                List<String> columns = tokens.names();
+                tokens.expect(Word.REFERENCES);
+                addForeignKey(table, name.isEmpty() ? own : name, columns);
+            }
+            case CHECK -> {
+                tokens.at++;
+                notForReplication();
+                addCheck(table, name, tokens.inRound(), "");
+                constraintEnd();
+            }
+            case KEY, INDEX -> {
+                tokens.at++;
+                index(table, false, "");
+            }
+            case FULLTEXT, SPATIAL -> {
+                String method = tokens.text(tokens.at, tokens.at + 1).toLowerCase(java.util.Locale.ROOT);
+                tokens.at++;
+                if (!tokens.accept(Word.KEY)) {
+                    tokens.accept(Word.INDEX);
+                }
+                index(table, false, method);
+            }
+            case EXCLUDE -> exclude(table, name);
+            case PERIOD -> {
+                tokens.at += 3;
+                tokens.skipRound();
+            }
+            case NOT -> {
+                tokens.at++;
+                tokens.expect(Word.NULL);
+                table.column(tokens.name()).ifPresent(column -> column.required = true);
+                constraintEnd();
+            }
+            case DEFAULT -> {
+                tokens.at++;
+                String expression = expression();
+                tokens.expect(Word.FOR);
+                ColumnDraft column = existing(table, tokens.at);
+                tokens.at++;
+                setDefault(column, expression);
+                tokens.accept(Word.WITH, Word.VALUES);
+            }
+            default -> throw tokens.unreadable("a constraint is expected here");
+        }
+    }
+
+    ColumnDraft existing(TableDraft table, int token) {
+        String name = tokens.isName(token) ? tokens.nameAt(token) : "";
+        return table.column(name).orElseThrow(() -> Unreadable.amiss(token, "the table " + table.name + " has no column " + name));
+    }
+
+    private void primaryKey(TableDraft table, String name) {
+        tokens.at++;
+        tokens.expect(Word.KEY);
+        clustering();
+        if (tokens.is(Word.USING, Word.INDEX)) {
+            useIndex(table, name, true);
+            return;
+        }
+        indexMethod();
+        if (!tokens.sign('(') && mySql()) {
+            tokens.name();
+            indexMethod();
+        }
+        setPrimaryKey(table, name, keyColumns());
+        constraintEnd();
+    }
+
+    private void unique(TableDraft table, String given) {
+        tokens.at++;
+        if (!tokens.accept(Word.KEY)) {
+            tokens.accept(Word.INDEX);
+        }
+        clustering();
+        nullsDistinct();
+        if (tokens.is(Word.USING, Word.INDEX)) {
+            useIndex(table, given, false);
+            return;
+        }
+        String name = given;
+        if (!tokens.sign('(') && !tokens.is(Word.USING)) {
+            String own = tokens.name();
+            name = mySql() || given.isEmpty() ? own : given;
+        }
+        indexMethod();
+        if (mySql() && tokens.sign('(')) {
+            List<IndexColumn> columns = indexColumns();
+            constraintEnd();
+            if (columns.stream().anyMatch(column -> column.expression() || column.prefix().isPresent())) {
+                String indexName = name.isEmpty() ? implied.index(table, List.of(columns.getFirst().name())) : name;
+                addIndex(table, new TableIndex(indexName, true, columns));
+            } else {
+                addUnique(table, name, columns.stream().map(IndexColumn::name).toList());
+            }
+            return;
+        }
+        addUnique(table, name, keyColumns());
+        constraintEnd();
+    }
+
+    /** PostgreSQL manual, ALTER TABLE: ADD table_constraint_using_index. */
+    private void useIndex(TableDraft table, String given, boolean primary) {
+        tokens.at += 2;
+        int at = tokens.at;
+        if (drafts.engine != Target.POSTGRESQL) {
+            tokens.at = at - 2;
+            constraintEnd();
+            throw tokens.unreadable("the columns of the key are expected here");
+        }
+        String name = tokens.name();
+        TableIndex index = table.indexes.stream().filter(own -> own.name().equals(name)).findFirst()
+                .orElseThrow(() -> Unreadable.amiss(at, "the table " + table.name + " has no index " + name));
+        table.indexes.remove(index);
+        List<String> columns = index.columns().stream().map(IndexColumn::name).toList();
+        String named = given.isEmpty() ? name : given;
+        if (primary) {
+            setPrimaryKey(table, named, columns);
+        } else {
+            table.uniqueKeys.add(new UniqueKey(named, columns));
+        }
+        constraintEnd();
+    }
+
+    /** The columns of a key; order, length and collation of each say nothing about what it keeps apart. */
+    private List<String> keyColumns() {
+        tokens.expectSign('(');
+        List<String> names = new ArrayList<>(2);
+        do {
+            names.add(tokens.name());
+            while (!tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd()) {
+                if (tokens.sign('(')) {
+                    tokens.skipRound();
+                } else if (tokens.is(Word.ASC) || tokens.is(Word.DESC) || tokens.is(Word.COLLATE) || tokens.is(Word.WITHOUT)) {
+                    tokens.at += tokens.is(Word.COLLATE) || tokens.is(Word.WITHOUT) ? 2 : 1;
+                } else {
+                    throw tokens.unreadable("a comma or a bracket is expected here");
+                }
+            }
+        } while (tokens.acceptSign(','));
+        tokens.expectSign(')');
+        return names;
+    }
+
+    private void exclude(TableDraft table, String name) {
+        int from = tokens.at;
+        tokens.at++;
+        if (tokens.accept(Word.USING)) {
+            tokens.name();
+        }
+        tokens.skipRound();
+        if (tokens.accept(Word.WHERE)) {
+            tokens.skipRound();
+        }
+        String text = tokens.text(from, tokens.at);
+        table.indexes.add(new TableIndex(name.isEmpty() ? implied.index(table, List.of("excl")) : name, false, List.of(new IndexColumn(text, false, true, OptionalInt.empty())),
+                "exclude", Optional.empty()));
+        constraintEnd();
+    }
+
+    void setPrimaryKey(TableDraft table, String name, List<String> columns) {
+        if (table.primaryKey.isPresent()) {
+            throw tokens.amiss("the table " + table.name + " already has a primary key");
+        }
+        List<String> held = heldColumns(table, columns);
+        String named = mySql() ? implied.primaryKey(table) : name.isEmpty() ? implied.primaryKey(table) : name;
+        table.primaryKey = Optional.of(new PrimaryKey(named, held));
+        if (drafts.engine != Target.SQLITE) {
+            held.forEach(column -> table.column(column).ifPresent(own -> own.required = true));
+        }
+    }
+
+    void addUnique(TableDraft table, String name, List<String> columns) {
+        List<String> held = heldColumns(table, columns);
+        table.uniqueKeys.add(new UniqueKey(name.isEmpty() ? implied.unique(table, held) : name, held));
+    }
+
+    void addCheck(TableDraft table, String name, String condition, String column) {
+        table.checks.add(new CheckRule(name.isEmpty() ? implied.check(table, column) : name, shared(condition)));
+    }
+
+    private String shared(String text) {
+        String known = texts.putIfAbsent(text, text);
+        return known == null ? text : known;
+    }
+
+    /** The names of columns as the table itself spells them. */
+    List<String> heldColumns(TableDraft table, List<String> names) {
+        List<String> held = new ArrayList<>(names.size());
+        for (String name : names) {
+            held.add(table.column(name).map(column -> column.name).orElseThrow(() -> tokens.amiss("the table " + table.name + " has no column " + name)));
+        }
+        return held;
+    }
+
+    /** Reads a reference from the name of its table on. */
+    void addForeignKey(TableDraft table, String name, List<String> columns) {
+        List<String> held = heldColumns(table, columns);
+        QName parent = qualified();
+        List<String> referenced = tokens.sign('(') ? tokens.names() : List.of();
+        ReferentialAction onDelete = ReferentialAction.NO_ACTION;
+        ReferentialAction onUpdate = ReferentialAction.NO_ACTION;
+        Deferral deferral = Deferral.NOT_DEFERRABLE;
+        boolean more = true;
+        while (more) {
+            if (tokens.accept(Word.ON, Word.DELETE)) {
+                onDelete = action();
+            } else if (tokens.accept(Word.ON, Word.UPDATE)) {
+                onUpdate = action();
+            } else if (tokens.accept(Word.MATCH)) {
+                tokens.at++;
+            } else if (tokens.accept(Word.NOT, Word.DEFERRABLE)) {
+                tokens.accept(Word.INITIALLY, Word.IMMEDIATE);
+            } else if (tokens.accept(Word.DEFERRABLE)) {
+                deferral = deferral == Deferral.INITIALLY_DEFERRED ? deferral : Deferral.INITIALLY_IMMEDIATE;
+            } else if (tokens.accept(Word.INITIALLY)) {
+                deferral = tokens.is(Word.DEFERRED) ? Deferral.INITIALLY_DEFERRED : deferral;
+                tokens.at++;
+            } else {
+                more = otherEnd();
+            }
+        }
+        List<String> parentColumns = drafts.table(parent).map(draft -> referenced.stream().map(column -> draft.column(column).map(own -> own.name).orElse(column)).toList()).orElse(referenced);
+        String parentName = drafts.table(parent).map(draft -> draft.name).orElse(parent.name());
+        table.foreignKeys.add(new ForeignKey(Optional.empty(), name.isEmpty() ? implied.foreignKey(table, held) : name, held, parent.namespace(), parentName, parentColumns, onDelete,
+                onUpdate, deferral));
+    }
+
+    private ReferentialAction action() {
+        if (tokens.accept(Word.CASCADE)) {
+            return ReferentialAction.CASCADE;
+        }
+        if (tokens.accept(Word.RESTRICT)) {
+            return ReferentialAction.RESTRICT;
+        }
+        if (tokens.accept(Word.NO)) {
+            if (!tokens.acceptReading("ACTION")) {
+                throw tokens.unreadable("ACTION is expected behind NO");
+            }
+            return ReferentialAction.NO_ACTION;
+        }
+        if (tokens.accept(Word.SET)) {
+            boolean toNull = tokens.accept(Word.NULL);
+            if (!toNull) {
+                tokens.expect(Word.DEFAULT);
+            }
+            if (tokens.sign('(')) {
+                tokens.skipRound();
+            }
+            return toNull ? ReferentialAction.SET_NULL : ReferentialAction.SET_DEFAULT;
+        }
+        throw tokens.unreadable("CASCADE, RESTRICT, SET NULL, SET DEFAULT or NO ACTION is expected here");
+    }
+
+    // what may follow a constraint
+
+    void constraintEnd() {
+        boolean more = true;
+        while (more) {
+            more = tokens.accept(Word.NOT, Word.DEFERRABLE) || tokens.accept(Word.DEFERRABLE) || initially() || otherEnd();
+        }
+    }
+
+    private boolean initially() {
+        return tokens.accept(Word.INITIALLY, Word.DEFERRED) || tokens.accept(Word.INITIALLY, Word.IMMEDIATE);
+    }
+
+    private boolean otherEnd() {
+        if (tokens.accept(Word.NOT, Word.VALID) || tokens.accept(Word.NOT, Word.ENFORCED) || tokens.accept(Word.ENFORCED) || tokens.accept(Word.ENABLE) || tokens.accept(Word.DISABLE)
+                || tokens.accept(Word.VALIDATE) || tokens.accept(Word.NOVALIDATE) || tokens.accept(Word.RELY) || tokens.accept(Word.NORELY) || tokens.accept(Word.NO, Word.INHERIT)
+                || tokens.accept(Word.VISIBLE) || tokens.accept(Word.INVISIBLE)) {
+            return true;
+        }
+        if (tokens.is(Word.NOT, Word.FOR)) {
+            tokens.at += 3;
+            return true;
+        }
+        if (tokens.is(Word.USING)) {
+            return usingIndex();
+        }
+        if (tokens.is(Word.ON, Word.CONFLICT)) {
+            return onConflict();
+        }
+        if (drafts.engine == Target.SQLSERVER && tokens.is(Word.ON) && tokens.word(tokens.at + 1) != Word.DELETE && tokens.word(tokens.at + 1) != Word.UPDATE && tokens.isName(tokens.at + 1)) {
+            return storagePlace();
+        }
+        if (tokens.is(Word.WITH) && tokens.sign(tokens.at + 1, '(')) {
+            tokens.at++;
+            tokens.skipRound();
+            return true;
+        }
+        if (tokens.accept(Word.WITH)) {
+            tokens.at += drafts.engine == Target.SQLSERVER ? 3 : 2;
+            return true;
+        }
+        if (tokens.accept(Word.INCLUDE)) {
+            tokens.skipRound();
+            return true;
+        }
+        if (mySql() && !inColumn && tokens.is(Word.COMMENT)) {
+            tokens.at += tokens.sign(tokens.at + 1, '=') ? 3 : 2;
+            return true;
+        }
+        if (mySql() && tokens.reads(tokens.at, "KEY_BLOCK_SIZE")) {
+            tokens.at += tokens.sign(tokens.at + 1, '=') ? 3 : 2;
+            return true;
+        }
+        return false;
+    }
+
+    private boolean usingIndex() {
+        tokens.at++;
+        if (!tokens.accept(Word.INDEX)) {
+            tokens.at++;
+            return true;
+        }
+        if (tokens.sign('(')) {
+            tokens.skipRound();
+            return true;
+        }
+        boolean more = true;
+        while (more) {
+            if (tokens.accept(Word.TABLESPACE)) {
+                tokens.name();
+            } else if (tokens.is(Word.STORAGE)) {
+                tokens.at++;
+                tokens.skipRound();
+            } else if (tokens.reads(tokens.at, "PCTFREE") || tokens.reads(tokens.at, "INITRANS") || tokens.reads(tokens.at, "MAXTRANS")) {
+                tokens.at += 2;
+            } else {
+                more = tokens.accept(Word.LOGGING) || tokens.accept(Word.NOLOGGING) || tokens.accept(Word.LOCAL) || tokens.acceptReading("NOPARALLEL") || tokens.acceptReading("REVERSE");
+            }
+        }
+        if (drafts.engine == Target.ORACLE && tokens.kind(tokens.at) == Scanner.WORD && tokens.word() == Word.NONE) {
+            qualified();
+        }
+        return true;
+    }
+
+    private void clustering() {
+        if (!tokens.accept(Word.CLUSTERED)) {
+            tokens.accept(Word.NONCLUSTERED);
+        }
+        if (tokens.is(Word.HASH) && drafts.engine != Target.MYSQL) {
+            tokens.at++;
+        }
+    }
+
+    private void nullsDistinct() {
+        if (tokens.accept(Word.NULLS)) {
+            tokens.accept(Word.NOT);
+            tokens.at++;
+        }
+    }
+
+    private void notForReplication() {
+        if (tokens.is(Word.NOT, Word.FOR)) {
+            tokens.at += 3;
+        }
+    }
+
+    private void indexMethod() {
+        if (mySql() && tokens.accept(Word.USING)) {
+            tokens.at++;
+        }
+    }
+
+    // indexes
+
+    /** Reads an index from its name on, where it stands among the columns of its table. */
+    void index(TableDraft table, boolean unique, String method) {
+        String name = "";
+        if (!tokens.sign('(') && !tokens.is(Word.USING)) {
+            tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+            name = tokens.name();
+        }
+        boolean isUnique = unique || drafts.engine == Target.SQLSERVER && tokens.accept(Word.UNIQUE);
+        clustering();
+        indexMethod();
+        List<IndexColumn> columns = indexColumns();
+        constraintEnd();
+        String named = name.isEmpty() ? implied.index(table, List.of(columns.getFirst().name())) : name;
+        addIndex(table, new TableIndex(named, isUnique, columns, method, Optional.empty()));
+    }
+
+    /** Gives a table an index like one of another. */
+    void copyIndex(TableDraft table, TableIndex index) {
+        addIndex(table, new TableIndex(implied.index(table, index.columns().stream().map(column -> column.expression() ? "expr" : column.name()).toList()), index.unique(),
+                index.columns(), index.method(), index.predicate()));
+    }
+
+    void addIndex(TableDraft table, TableIndex index) {
+        table.indexes.add(index);
+        drafts.index(index.name(), table);
+    }
+
+    /** Reads the columns and expressions that an index is ordered by. */
+    List<IndexColumn> indexColumns() {
+        tokens.expectSign('(');
+        List<IndexColumn> columns = new ArrayList<>(2);
+        do {
+            columns.add(indexColumn());
+        } while (tokens.acceptSign(','));
+        tokens.expectSign(')');
+        return columns;
+    }
+
+    private IndexColumn indexColumn() {
+        int from = tokens.at;
+        boolean plain = tokens.isName(from) && !tokens.sign(from + 1, '.') && !(tokens.sign(from + 1, '(') && !prefixAt(from + 1)) && (columnEnds(from + 1) || prefixAt(from + 1));
+        OptionalInt prefix = OptionalInt.empty();
+        String name;
+        if (plain) {
+            name = tokens.name();
+            if (tokens.sign('(')) {
+                tokens.at++;
+                prefix = OptionalInt.of((int) Math.min(Integer.MAX_VALUE, wholeNumber()));
+                tokens.expectSign(')');
+            }
+        } else {
+            while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !(tokens.at > from && orderWord(tokens.at))) {
+                if (tokens.sign('(')) {
+                    tokens.skipRound();
+                } else {
+                    tokens.at++;
+                }
+            }
+            name = bare(from, tokens.at);
+            if (name.isEmpty()) {
+                throw tokens.unreadable("a column is expected here");
+            }
+        }
+        boolean falling = false;
+        while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
+            if (tokens.accept(Word.DESC)) {
+                falling = true;
+            } else if (tokens.sign('(')) {
+                tokens.skipRound();
+            } else {
+                tokens.at++;
+            }
+        }
+        return new IndexColumn(name, falling, !plain, prefix);
+    }
+
+    /** An expression without the brackets around the whole of it, of which there may be a few. */
+    String bare(int begin, int end) {
+        int from = begin;
+        int to = end;
+        for (int pairs = 0; pairs < MOST_BRACKETS && wrapped(from, to); pairs++) {
+            from++;
+            to--;
+        }
+        return tokens.text(from, to);
+    }
+
+    private boolean wrapped(int from, int to) {
+        int depth = 0;
+        boolean wrapped = to - from > 2 && tokens.sign(from, '(') && tokens.sign(to - 1, ')');
+        for (int i = from; wrapped && i < to - 1; i++) {
+            depth += tokens.sign(i, '(') ? 1 : tokens.sign(i, ')') ? -1 : 0;
+            wrapped = depth > 0;
+        }
+        return wrapped;
+    }
+
+    private boolean prefixAt(int token) {
+        return mySql() && tokens.sign(token, '(') && tokens.kind(token + 1) == Scanner.NUMBER && tokens.sign(token + 2, ')');
+    }
+
+    private boolean columnEnds(int token) {
+        return token >= tokens.limit || tokens.sign(token, ',') || tokens.sign(token, ')') || orderWord(token) || tokens.kind(token) == Scanner.WORD;
+    }
+
+    private boolean orderWord(int token) {
+        Word word = tokens.word(token);
+        return word == Word.ASC || word == Word.DESC || word == Word.NULLS || word == Word.COLLATE;
+    }
+}

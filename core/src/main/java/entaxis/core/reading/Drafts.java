@@ -1,0 +1,192 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Target;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Program;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TypeDefinition;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** What the statements read so far have made. */
+final class Drafts {
+    /** A name with the schema that it was said to be in; empty where none was said. */
+    record QName(String namespace, String name) { }
+
+    /** A sequence, and the column that it counts for. */
+    record SequenceDraft(QName name, long start, long step, Optional<TableDraft> table, Optional<ColumnDraft> column) {
+        SequenceDraft ownedBy(TableDraft newTable, ColumnDraft newColumn) {
+            return new SequenceDraft(name, start, step, Optional.of(newTable), Optional.of(newColumn));
+        }
+
+        SequenceDraft named(QName newName) {
+            return new SequenceDraft(newName, start, step, table, column);
+        }
+    }
+
+    final Target engine;
+    final boolean exact;
+    private final String usual;
+    /** The schema that names without one belong to at present; empty for the usual one. */
+    private String current = "";
+    private String first = "";
+    private final Map<String, TableDraft> tables = new LinkedHashMap<>();
+    /** Indexes by their name, with the table that they are on. */
+    private final Map<String, TableDraft> indexed = new HashMap<>();
+    final Map<String, TypeDefinition> types = new LinkedHashMap<>();
+    final Map<String, SequenceDraft> sequences = new LinkedHashMap<>();
+    final Map<String, Program> programs = new LinkedHashMap<>();
+    /** Names of temporary tables, and of tables that are known not to be known: what is said of them later is stepped over. */
+    final Set<String> passing = new HashSet<>();
+
+    Drafts(Target engine) {
+        this.engine = engine;
+        this.exact = engine == Target.POSTGRESQL;
+        this.usual = switch (engine) {
+            case POSTGRESQL, H2 -> "public";
+            case SQLSERVER -> "dbo";
+            case SQLITE -> "main";
+            case MYSQL, MARIADB, ORACLE, ISO -> "";
+        };
+    }
+
+    /** Makes a schema the one that names without one belong to. */
+    void use(String namespace) {
+        if (first.isEmpty() && tables.isEmpty() && (engine == Target.MYSQL || engine == Target.MARIADB)) {
+            first = namespace;
+        }
+        current = namespace.equalsIgnoreCase(usual) || namespace.equalsIgnoreCase(first) ? "" : namespace;
+    }
+
+    /** The schema that a name belongs to: empty for the usual one. */
+    String home(String said) {
+        return said.isEmpty() ? current : said.equalsIgnoreCase(usual) || said.equalsIgnoreCase(first) ? "" : said;
+    }
+
+    /** What identifies a name. */
+    String key(QName name) {
+        String home = home(name.namespace());
+        String joined = home.isEmpty() ? name.name() : home + "\u0000" + name.name();
+        return exact ? joined : joined.toLowerCase(Locale.ROOT);
+    }
+
+    /** The schema that something is put into: as said, else the present one. */
+    String placed(QName name) {
+        return name.namespace().isEmpty() ? current : name.namespace();
+    }
+
+    Optional<TableDraft> table(QName name) {
+        return Optional.ofNullable(tables.get(key(name)));
+    }
+
+    TableDraft create(QName name) {
+        TableDraft draft = new TableDraft(placed(name), name.name(), exact);
+        tables.put(key(name), draft);
+        passing.remove(key(name));
+        return draft;
+    }
+
+    void remove(QName name, boolean cascade) {
+        TableDraft gone = tables.remove(key(name));
+        if (gone == null) {
+            return;
+        }
+        indexed.values().removeIf(owner -> owner == gone);
+        tables.values().forEach(other -> other.heirs.remove(gone));
+        sequences.values().removeIf(sequence -> sequence.table().filter(owner -> owner == gone).isPresent());
+        programs.values().removeIf(program -> program.kind() == Program.Kind.TRIGGER && program.text().toLowerCase(Locale.ROOT).contains(" on " + gone.name.toLowerCase(Locale.ROOT)));
+        if (cascade) {
+            tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, name)));
+            gone.heirs.forEach(heir -> remove(new QName(heir.namespace, heir.name), true));
+        }
+    }
+
+    /** Whether a reference of a table leads to the table of a name. */
+    boolean refersTo(ForeignKey reference, TableDraft from, QName to) {
+        String namespace = reference.referencedNamespace().isEmpty() ? from.namespace : reference.referencedNamespace();
+        return key(new QName(namespace, reference.referencedTable())).equals(key(to)) || reference.referencedNamespace().isEmpty()
+                && key(new QName("", reference.referencedTable())).equals(key(to));
+    }
+
+    /** Gives a table another name, also in the references of others. */
+    void rename(TableDraft table, QName before, QName now) {
+        tables.values().forEach(other -> other.foreignKeys.replaceAll(key -> refersTo(key, other, before) ? new ForeignKey(key.origin(), key.name(), key.columns(),
+                now.namespace().isEmpty() ? key.referencedNamespace() : now.namespace(), now.name(), key.referencedColumns(), key.onDelete(), key.onUpdate(), key.deferral()) : key));
+        tables.remove(key(before));
+        table.name = now.name();
+        if (!now.namespace().isEmpty()) {
+            table.namespace = now.namespace();
+        }
+        tables.put(key(new QName(table.namespace, table.name)), table);
+    }
+
+    /** Names a column otherwise, also in the references of other tables and in the tables that inherit it. */
+    void rename(TableDraft table, ColumnDraft column, String now) {
+        String before = column.name;
+        table.rename(column, now);
+        QName self = new QName(table.namespace, table.name);
+        tables.values().forEach(other -> other.foreignKeys.replaceAll(key -> !refersTo(key, other, self) ? key : new ForeignKey(key.origin(), key.name(), key.columns(),
+                key.referencedNamespace(), key.referencedTable(), key.referencedColumns().stream().map(name -> table.same(name, before) ? now : name).toList(), key.onDelete(),
+                key.onUpdate(), key.deferral())));
+        table.heirs.forEach(heir -> heir.column(before).ifPresent(inherited -> rename(heir, inherited, now)));
+    }
+
+    /** Takes away the references of other tables to columns of a table that are no longer a key. */
+    void dropReferences(TableDraft table, List<String> columns) {
+        QName self = new QName(table.namespace, table.name);
+        tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self)
+                && (key.referencedColumns().isEmpty() || key.referencedColumns().stream().allMatch(name -> columns.stream().anyMatch(column -> table.same(column, name))))));
+    }
+
+    void index(String name, TableDraft table) {
+        if (!name.isEmpty()) {
+            indexed.put(name.toLowerCase(Locale.ROOT), table);
+        }
+    }
+
+    Optional<TableDraft> tableOfIndex(String name) {
+        return Optional.ofNullable(indexed.get(name.toLowerCase(Locale.ROOT)));
+    }
+
+    void forgetIndex(String name) {
+        indexed.remove(name.toLowerCase(Locale.ROOT));
+    }
+
+    Optional<SequenceDraft> sequence(QName name) {
+        return Optional.ofNullable(sequences.get(key(name)));
+    }
+
+    Iterable<TableDraft> tables() {
+        return tables.values();
+    }
+
+    /** The schema as it now is; references that name no columns refer to the key of their table. */
+    Schema done() {
+        List<Table> done = new ArrayList<>(tables.size());
+        for (TableDraft table : tables.values()) {
+            table.foreignKeys.replaceAll(key -> key.referencedColumns().isEmpty() ? completed(table, key) : key);
+            done.add(table.done());
+        }
+        List<Sequence> free = sequences.values().stream().filter(sequence -> sequence.column().isEmpty())
+                .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(), sequence.step())).toList();
+        return new Schema(List.copyOf(types.values()), free, done, List.copyOf(programs.values()));
+    }
+
+    private ForeignKey completed(TableDraft table, ForeignKey key) {
+        String namespace = key.referencedNamespace().isEmpty() ? table.namespace : key.referencedNamespace();
+        Optional<TableDraft> parent = table(new QName(namespace, key.referencedTable())).or(() -> table(new QName("", key.referencedTable())));
+        List<String> columns = parent.flatMap(draft -> draft.primaryKey).map(PrimaryKey::columns).orElse(List.of());
+        return columns.size() != key.columns().size() ? key : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(), key.referencedTable(), columns,
+                key.onDelete(), key.onUpdate(), key.deferral());
+    }
+}

@@ -1,0 +1,103 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Target;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * The names that engines give to what a script leaves without one, so that later statements that speak of them are understood: PostgreSQL manual, CREATE TABLE and
+ * CREATE INDEX, with the source's rule for cutting long ones; MySQL manual, CREATE TABLE. Other engines make up numbers; what they name stays without a name.
+ */
+final class ImpliedNames {
+    private static final int POSTGRESQL_LONGEST = 63;
+    private final Target engine;
+    private final Set<String> taken = new HashSet<>();
+    private final Map<TableDraft, Integer> references = new HashMap<>();
+    private final Map<TableDraft, Integer> conditions = new HashMap<>();
+
+    ImpliedNames(Target engine) {
+        this.engine = engine;
+    }
+
+    private boolean mySql() {
+        return engine == Target.MYSQL || engine == Target.MARIADB;
+    }
+
+    /** Takes note of a name that was given. */
+    String given(String name) {
+        if (engine == Target.POSTGRESQL) {
+            taken.add(name);
+        }
+        return name;
+    }
+
+    String primaryKey(TableDraft table) {
+        return engine == Target.POSTGRESQL ? free(table.name, "", "pkey") : mySql() ? "PRIMARY" : "";
+    }
+
+    String unique(TableDraft table, List<String> columns) {
+        return engine == Target.POSTGRESQL ? free(table.name, String.join("_", columns), "key") : mySql() ? firstColumn(table, columns) : "";
+    }
+
+    String index(TableDraft table, List<String> columns) {
+        return engine == Target.POSTGRESQL ? free(table.name, String.join("_", columns), "idx") : mySql() ? firstColumn(table, columns) : "";
+    }
+
+    String foreignKey(TableDraft table, List<String> columns) {
+        return engine == Target.POSTGRESQL ? free(table.name, String.join("_", columns), "fkey")
+                : mySql() ? table.name + "_ibfk_" + references.merge(table, 1, Integer::sum) : "";
+    }
+
+    String check(TableDraft table, String column) {
+        return switch (engine) {
+            case POSTGRESQL -> free(table.name, column, "check");
+            case MYSQL -> table.name + "_chk_" + conditions.merge(table, 1, Integer::sum);
+            case MARIADB -> column.isEmpty() ? "CONSTRAINT_" + conditions.merge(table, 1, Integer::sum) : column;
+            default -> "";
+        };
+    }
+
+    private static String firstColumn(TableDraft table, List<String> columns) {
+        String base = columns.getFirst();
+        String name = base;
+        for (int number = 2; taken(table, name); number++) {
+            name = base + "_" + number;
+        }
+        return name;
+    }
+
+    private static boolean taken(TableDraft table, String name) {
+        return table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name)) || table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name));
+    }
+
+    private String free(String table, String columns, String label) {
+        String name = cut(table, columns, label);
+        for (int number = 1; !taken.add(name); number++) {
+            name = cut(table, columns, label + number);
+        }
+        return name;
+    }
+
+    /** Joins the three, the longer of the first two being cut until all fits. */
+    private static String cut(String table, String columns, String label) {
+        int room = POSTGRESQL_LONGEST - label.length() - 1 - (columns.isEmpty() ? 0 : 1);
+        String first = table;
+        String second = columns;
+        while (bytes(first) + bytes(second) > room) {
+            if (bytes(first) > bytes(second)) {
+                first = first.substring(0, first.offsetByCodePoints(first.length(), -1));
+            } else {
+                second = second.substring(0, second.offsetByCodePoints(second.length(), -1));
+            }
+        }
+        return first + (second.isEmpty() ? "" : "_" + second) + "_" + label;
+    }
+
+    private static int bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8).length;
+    }
+}

@@ -1,0 +1,761 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.design.Target;
+import entaxis.core.reading.Drafts.QName;
+import entaxis.core.reading.Drafts.SequenceDraft;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Program;
+import entaxis.core.schema.Program.Kind;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition.FieldDefinition;
+import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.type.SqlType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Reads statements on what stands beside tables: indexes, sequences, types, views and routines, comments. */
+final class ObjectStatements {
+    private final Tokens tokens;
+    private final Drafts drafts;
+    private final Definitions definitions;
+    private final Types types;
+    private final ImpliedNames implied;
+    private final Pass pass;
+
+    ObjectStatements(Tokens tokens, Drafts drafts, Definitions definitions, Types types, ImpliedNames implied, Pass pass) {
+        this.tokens = tokens;
+        this.drafts = drafts;
+        this.definitions = definitions;
+        this.types = types;
+        this.implied = implied;
+        this.pass = pass;
+    }
+
+    private boolean is(Target engine) {
+        return drafts.engine == engine;
+    }
+
+    private boolean mySql() {
+        return is(Target.MYSQL) || is(Target.MARIADB);
+    }
+
+    // indexes
+
+    /** Reads CREATE INDEX from behind that word. */
+    void createIndex(boolean unique, String given) {
+        int from = 0;
+        tokens.accept(Word.CONCURRENTLY);
+        boolean ifAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        QName name = tokens.is(Word.ON) && tokens.word(tokens.at + 1) != Word.ON ? new QName("", "") : definitions.qualified();
+        String method = given;
+        if (tokens.accept(Word.USING)) {
+            method = method(tokens.name());
+        }
+        tokens.expect(Word.ON);
+        tokens.accept(Word.ONLY);
+        int at = tokens.at;
+        if (tokens.accept(Word.CLUSTER)) {
+            pass.over(from, "storage");
+            return;
+        }
+        QName tableName = definitions.qualified();
+        Optional<TableDraft> found = drafts.table(tableName);
+        if (found.isEmpty()) {
+            if (drafts.passing.contains(drafts.key(tableName)) || drafts.programs.containsKey(drafts.key(tableName))) {
+                pass.over(from, "index of what is not kept");
+                return;
+            }
+            throw Unreadable.amiss(at, "no table " + tableName.name() + " is known here");
+        }
+        TableDraft table = found.get();
+        if (tokens.accept(Word.USING)) {
+            method = method(tokens.name());
+        }
+        if (ifAbsent && !name.name().isEmpty() && drafts.tableOfIndex(name.name()).isPresent()) {
+            pass.over(from, "index that is there already");
+            return;
+        }
+        List<IndexColumn> columns = definitions.indexColumns();
+        Optional<String> predicate = Optional.empty();
+        while (!tokens.atEnd() && !(is(Target.SQLSERVER) && startsNext())) {
+            if (tokens.accept(Word.WHERE)) {
+                int begin = tokens.at;
+                while (!tokens.atEnd() && !(is(Target.SQLSERVER) && (startsNext() || tokens.is(Word.WITH) || tokens.is(Word.ON)))) {
+                    tokens.at++;
+                }
+                predicate = Optional.of(definitions.bare(begin, tokens.at));
+            } else if (tokens.accept(Word.USING)) {
+                method = method(tokens.name());
+            } else if (tokens.sign('(')) {
+                tokens.skipRound();
+            } else if (option()) {
+                tokens.at++;
+            } else {
+                throw tokens.unreadable("this is not understood behind an index");
+            }
+        }
+        String named = name.name().isEmpty() ? implied.index(table, columns.stream().map(column -> column.expression() ? "expr" : column.name()).toList()) : implied.given(name.name());
+        List<IndexColumn> held = columns.stream().map(column -> column.expression() ? column : column.named(table.column(column.name()).map(own -> own.name).orElse(column.name()))).toList();
+        for (IndexColumn column : held) {
+            if (!column.expression() && table.column(column.name()).isEmpty()) {
+                throw Unreadable.amiss(at, "the table " + table.name + " has no column " + column.name());
+            }
+        }
+        definitions.addIndex(table, new TableIndex(named, unique, held, method, predicate));
+        table.heirs.forEach(heir -> partitionIndex(table, heir));
+    }
+
+    private void partitionIndex(TableDraft whole, TableDraft heir) {
+        boolean partition = heir.columns.size() == whole.columns.size() && heir.uniqueKeys.size() >= whole.uniqueKeys.size() && heir.primaryKey.isPresent() == whole.primaryKey.isPresent();
+        if (partition) {
+            definitions.copyIndex(heir, whole.indexes.getLast());
+        }
+    }
+
+    private boolean option() {
+        byte kind = tokens.kind(tokens.at);
+        return switch (tokens.word()) {
+            case CREATE, INSERT, DROP, ALTER, SELECT -> false;
+            default -> kind == Scanner.WORD || kind == Scanner.NAME || kind == Scanner.NUMBER || kind == Scanner.STRING || tokens.sign('=') || tokens.sign(',') || tokens.sign('.');
+        };
+    }
+
+    private boolean startsNext() {
+        return switch (tokens.word()) {
+            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, SET, USE, PRINT, DECLARE, GRANT, COMMIT, END, SELECT, UPDATE, DELETE, BEGIN -> true;
+            default -> false;
+        };
+    }
+
+    private static String method(String name) {
+        String lower = name.toLowerCase(Locale.ROOT);
+        return lower.equals("btree") ? "" : lower;
+    }
+
+    void dropIndex(int from) {
+        tokens.at++;
+        tokens.accept(Word.CONCURRENTLY);
+        boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
+        do {
+            int at = tokens.at;
+            QName name = definitions.qualified();
+            Optional<TableDraft> table = tokens.accept(Word.ON) ? drafts.table(definitions.qualified())
+                    : is(Target.SQLSERVER) && !name.namespace().isEmpty() ? drafts.table(new QName("", name.namespace())) : drafts.tableOfIndex(name.name());
+            boolean gone = table.map(owner -> owner.indexes.removeIf(index -> index.name().equalsIgnoreCase(name.name()))
+                    | mySql() && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name()))).orElse(false);
+            drafts.forgetIndex(name.name());
+            if (!gone && !ifThere) {
+                throw Unreadable.amiss(at, "no index " + name.name() + " is known here");
+            }
+        } while (tokens.acceptSign(','));
+        if (mySql() || is(Target.SQLSERVER)) {
+            while (!tokens.atEnd() && !(is(Target.SQLSERVER) && startsNext())) {
+                tokens.at++;
+            }
+        } else if (!tokens.accept(Word.CASCADE)) {
+            tokens.accept(Word.RESTRICT);
+        }
+    }
+
+    void alterIndex(int from) {
+        tokens.at++;
+        boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
+        int at = tokens.at;
+        QName name = definitions.qualified();
+        if (!tokens.accept(Word.RENAME)) {
+            pass.over(from, tokens.is(Word.ATTACH) ? "partitioning" : "storage options");
+            return;
+        }
+        tokens.expect(Word.TO);
+        String now = tokens.name();
+        Optional<TableDraft> table = drafts.tableOfIndex(name.name());
+        for (TableDraft owner : drafts.tables()) {
+            if (table.isPresent()) {
+                break;
+            }
+            boolean own = owner.primaryKey.filter(key -> key.name().equals(name.name())).isPresent() || owner.uniqueKeys.stream().anyMatch(key -> key.name().equals(name.name()));
+            table = own ? Optional.of(owner) : table;
+        }
+        if (table.isEmpty() && !ifThere) {
+            throw Unreadable.amiss(at, "no index " + name.name() + " is known here");
+        }
+        table.ifPresent(owner -> {
+            owner.indexes.replaceAll(index -> index.name().equalsIgnoreCase(name.name())
+                    ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index);
+            owner.uniqueKeys.replaceAll(key -> key.name().equals(name.name()) ? new UniqueKey(now, key.columns()) : key);
+            owner.primaryKey = owner.primaryKey.map(key -> key.name().equals(name.name()) ? new PrimaryKey(now, key.columns()) : key);
+            drafts.forgetIndex(name.name());
+            drafts.index(implied.given(now), owner);
+        });
+    }
+
+    // sequences
+
+    void createSequence(boolean temporary) {
+        boolean ifAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        int at = tokens.at;
+        QName name = definitions.qualified();
+        if (tokens.accept(Word.AS)) {
+            types.read();
+        }
+        int begin = tokens.at;
+        int end = begin;
+        while (end < tokens.limit && !(is(Target.SQLSERVER) && starts(end))) {
+            end++;
+        }
+        Numbering numbers = definitions.sequenceOptions(end);
+        if (temporary || ifAbsent && drafts.sequence(name).isPresent()) {
+            return;
+        }
+        if (drafts.sequence(name).isPresent()) {
+            throw Unreadable.amiss(at, "a sequence " + name.name() + " is there already");
+        }
+        QName placed = new QName(drafts.placed(name), name.name());
+        drafts.sequences.put(drafts.key(name), new SequenceDraft(placed, numbers.start(), numbers.step(), Optional.empty(), Optional.empty()));
+        owned(name, begin, end);
+        tokens.at = end;
+    }
+
+    private boolean starts(int token) {
+        int at = tokens.at;
+        tokens.at = token;
+        boolean starts = startsNext();
+        tokens.at = at;
+        return starts;
+    }
+
+    /** PostgreSQL manual, CREATE SEQUENCE: OWNED BY. */
+    private void owned(QName name, int begin, int end) {
+        for (int i = begin; i + 2 < end; i++) {
+            if (tokens.word(i) == Word.OWNED && tokens.word(i + 1) == Word.BY) {
+                tokens.at = i + 2;
+                if (tokens.is(Word.NO) || tokens.reads(tokens.at, "NONE")) {
+                    return;
+                }
+                List<String> parts = new ArrayList<>();
+                do {
+                    parts.add(tokens.name());
+                } while (tokens.acceptSign('.'));
+                if (parts.size() < 2) {
+                    return;
+                }
+                QName tableName = new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
+                drafts.table(tableName).ifPresent(table -> table.column(parts.getLast()).ifPresent(column -> own(name, table, column)));
+                return;
+            }
+        }
+    }
+
+    private void own(QName name, TableDraft table, ColumnDraft column) {
+        SequenceDraft sequence = drafts.sequence(name).map(found -> found.ownedBy(table, column))
+                .orElse(new SequenceDraft(name, 1, 1, Optional.of(table), Optional.of(column)));
+        drafts.sequences.put(drafts.key(name), sequence);
+        if (column.defaultValue.toLowerCase(Locale.ROOT).startsWith("nextval") || column.defaultValue.toLowerCase(Locale.ROOT).startsWith("pg_catalog.nextval")) {
+            definitions.setDefault(column, column.defaultValue);
+        }
+    }
+
+    void alterSequence(int from) {
+        tokens.at++;
+        tokens.accept(Word.IF, Word.EXISTS);
+        QName name = definitions.qualified();
+        owned(name, tokens.at, tokens.limit);
+        for (int i = from; i + 1 < tokens.limit; i++) {
+            if (tokens.word(i) == Word.RENAME && tokens.word(i + 1) == Word.TO && tokens.isName(i + 2)) {
+                String now = tokens.nameAt(i + 2);
+                drafts.sequence(name).ifPresent(sequence -> {
+                    drafts.sequences.remove(drafts.key(name));
+                    QName renamed = new QName(name.namespace(), now);
+                    drafts.sequences.put(drafts.key(renamed), sequence.named(renamed));
+                });
+                tokens.at = tokens.limit;
+                return;
+            }
+        }
+        pass.over(from, "numbering");
+    }
+
+    void dropSequence(int from) {
+        tokens.at++;
+        tokens.accept(Word.IF, Word.EXISTS);
+        do {
+            QName name = definitions.qualified();
+            drafts.sequence(name).flatMap(SequenceDraft::column).ifPresent(column -> column.identity = Identity.NONE);
+            drafts.sequences.remove(drafts.key(name));
+        } while (tokens.acceptSign(','));
+        if (!tokens.accept(Word.CASCADE)) {
+            tokens.accept(Word.RESTRICT);
+        }
+    }
+
+    // types
+
+    void createDomain() {
+        tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        QName name = definitions.qualified();
+        tokens.accept(Word.AS);
+        if (tokens.is(Word.ROW) && tokens.sign(tokens.at + 1, '(')) {
+            tokens.at++;
+            define(name, new StructureDefinition(name.name(), fields(), ""));
+            return;
+        }
+        SqlType base = types.read().type();
+        if (base instanceof SqlType.EnumType(List<String> values)) {
+            define(name, new EnumDefinition(name.name(), values, ""));
+            return;
+        }
+        Optional<String> defaultValue = Optional.empty();
+        Optional<CheckRule> check = Optional.empty();
+        String constraint = "";
+        boolean more = true;
+        while (more) {
+            if (tokens.accept(Word.DEFAULT)) {
+                defaultValue = Optional.of(definitions.expression());
+            } else if (tokens.accept(Word.CONSTRAINT)) {
+                constraint = tokens.name();
+            } else if (tokens.accept(Word.CHECK)) {
+                String condition = tokens.inRound();
+                String checkName = constraint.isEmpty() && is(Target.POSTGRESQL) ? name.name() + "_check" : constraint;
+                check = Optional.of(check.map(first -> new CheckRule(first.name(), "(" + first.condition() + ") AND (" + condition + ")")).orElse(new CheckRule(checkName, condition)));
+                constraint = "";
+                definitions.constraintEnd();
+            } else if (tokens.accept(Word.COLLATE)) {
+                definitions.qualified();
+            } else {
+                more = tokens.accept(Word.NOT, Word.NULL) || tokens.accept(Word.NULL);
+            }
+        }
+        define(name, new DomainDefinition(name.name(), base, defaultValue, check, ""));
+    }
+
+    private void define(QName name, TypeDefinition type) {
+        drafts.types.put(drafts.key(name), type);
+    }
+
+    void createType(int from) {
+        tokens.at++;
+        if (tokens.is(Word.BODY)) {
+            pass.over(from, "type body");
+            return;
+        }
+        tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        int at = tokens.at;
+        QName name = definitions.qualified();
+        if (drafts.types.containsKey(drafts.key(name))) {
+            throw Unreadable.amiss(at, "a type " + name.name() + " is there already");
+        }
+        if (tokens.accept(Word.FROM)) {
+            SqlType base = types.read().type();
+            define(name, new DomainDefinition(name.name(), base, Optional.empty(), Optional.empty(), ""));
+            if (!tokens.accept(Word.NOT, Word.NULL)) {
+                tokens.accept(Word.NULL);
+            }
+            return;
+        }
+        if (tokens.atEnd()) {
+            return;
+        }
+        if (!tokens.accept(Word.AS) && !tokens.accept(Word.IS)) {
+            pass.over(from, "type of the engine's own making");
+            return;
+        }
+        if (tokens.accept(Word.ENUM)) {
+            define(name, new EnumDefinition(name.name(), strings(), ""));
+            return;
+        }
+        if (tokens.is(Word.TABLE) || tokens.is(Word.VARYING) || tokens.is(Word.RANGE) || tokens.reads(tokens.at, "VARRAY") || tokens.is(Word.VARCHAR)) {
+            pass.over(from, "type of the engine's own making");
+            return;
+        }
+        tokens.accept(Word.OBJECT);
+        if (!tokens.sign('(')) {
+            pass.over(from, "type of the engine's own making");
+            return;
+        }
+        List<FieldDefinition> fields = fields();
+        while (!tokens.atEnd() && is(Target.ORACLE) && tokens.kind(tokens.at) == Scanner.WORD) {
+            tokens.at++;
+        }
+        define(name, new StructureDefinition(name.name(), fields, ""));
+    }
+
+    private List<FieldDefinition> fields() {
+        tokens.expectSign('(');
+        List<FieldDefinition> fields = new ArrayList<>();
+        while (!tokens.acceptSign(')')) {
+            boolean method = tokens.reads(tokens.at, "MEMBER") || tokens.reads(tokens.at, "STATIC") || tokens.reads(tokens.at, "CONSTRUCTOR");
+            if (method) {
+                while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
+                    if (tokens.sign('(')) {
+                        tokens.skipRound();
+                    } else {
+                        tokens.at++;
+                    }
+                }
+            } else {
+                String field = tokens.name();
+                fields.add(new FieldDefinition(field, types.read().type()));
+                if (tokens.accept(Word.COLLATE)) {
+                    definitions.qualified();
+                }
+            }
+            if (!tokens.acceptSign(',') && !tokens.sign(')')) {
+                throw tokens.unreadable("a comma or a bracket is expected here");
+            }
+        }
+        return fields;
+    }
+
+    private List<String> strings() {
+        tokens.expectSign('(');
+        List<String> values = new ArrayList<>();
+        while (!tokens.acceptSign(')')) {
+            values.add(tokens.string());
+            if (!tokens.sign(')')) {
+                tokens.expectSign(',');
+            }
+        }
+        return values;
+    }
+
+    void alterType(int from) {
+        tokens.at++;
+        int at = tokens.at;
+        QName name = definitions.qualified();
+        String key = drafts.key(name);
+        TypeDefinition type = drafts.types.get(key);
+        if (tokens.is(Word.OWNER) || tokens.is(Word.SET)) {
+            pass.over(from, "owner");
+            return;
+        }
+        if (type == null) {
+            throw Unreadable.amiss(at, "no type " + name.name() + " is known here");
+        }
+        if (tokens.accept(Word.ADD, Word.VALUE) && type instanceof EnumDefinition enumeration) {
+            addValue(key, enumeration);
+        } else if (tokens.accept(Word.RENAME, Word.VALUE) && type instanceof EnumDefinition enumeration) {
+            String before = tokens.string();
+            tokens.expect(Word.TO);
+            String now = tokens.string();
+            drafts.types.put(key, new EnumDefinition(enumeration.name(), enumeration.values().stream().map(value -> value.equals(before) ? now : value).toList(), enumeration.comment()));
+        } else if (tokens.accept(Word.RENAME, Word.TO)) {
+            rename(key, type, new QName(name.namespace(), tokens.name()));
+        } else {
+            pass.over(from, "change of a type");
+        }
+    }
+
+    private void addValue(String key, EnumDefinition enumeration) {
+        boolean ifAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        String value = tokens.string();
+        List<String> values = new ArrayList<>(enumeration.values());
+        boolean before = tokens.is(Word.BEFORE);
+        int place = values.size();
+        if (before || tokens.is(Word.AFTER)) {
+            tokens.at++;
+            int neighbour = values.indexOf(tokens.string());
+            place = neighbour < 0 ? place : neighbour + (before ? 0 : 1);
+        }
+        if (!(ifAbsent && values.contains(value))) {
+            values.add(place, value);
+        }
+        drafts.types.put(key, new EnumDefinition(enumeration.name(), values, enumeration.comment()));
+    }
+
+    private void rename(String key, TypeDefinition type, QName now) {
+        drafts.types.remove(key);
+        define(now, switch (type) {
+            case DomainDefinition domain -> new DomainDefinition(now.name(), domain.base(), domain.defaultValue(), domain.check(), domain.comment());
+            case EnumDefinition enumeration -> new EnumDefinition(now.name(), enumeration.values(), enumeration.comment());
+            case StructureDefinition structure -> new StructureDefinition(now.name(), structure.fields(), structure.comment());
+        });
+        drafts.tables().forEach(table -> table.columns.stream().filter(column -> column.type.equals(new SqlType.UserType(type.name())))
+                .forEach(column -> column.type = new SqlType.UserType(now.name())));
+    }
+
+    void alterDomain(int from) {
+        tokens.at++;
+        QName name = definitions.qualified();
+        String key = drafts.key(name);
+        if (!(drafts.types.get(key) instanceof DomainDefinition domain)) {
+            pass.over(from, "change of a type");
+            return;
+        }
+        if (tokens.accept(Word.SET, Word.DEFAULT)) {
+            drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), Optional.of(definitions.expression()), domain.check(), domain.comment()));
+        } else if (tokens.accept(Word.DROP, Word.DEFAULT)) {
+            drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), Optional.empty(), domain.check(), domain.comment()));
+        } else if (tokens.accept(Word.ADD)) {
+            String named = tokens.accept(Word.CONSTRAINT) ? tokens.name() : domain.name() + "_check";
+            tokens.expect(Word.CHECK);
+            CheckRule check = new CheckRule(named, tokens.inRound());
+            definitions.constraintEnd();
+            drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), Optional.of(check), domain.comment()));
+        } else if (tokens.accept(Word.DROP, Word.CONSTRAINT)) {
+            tokens.accept(Word.IF, Word.EXISTS);
+            tokens.name();
+            if (!tokens.accept(Word.CASCADE)) {
+                tokens.accept(Word.RESTRICT);
+            }
+            drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), Optional.empty(), domain.comment()));
+        } else {
+            pass.over(from, "change of a type");
+        }
+    }
+
+    void dropType(int from) {
+        tokens.at++;
+        tokens.accept(Word.IF, Word.EXISTS);
+        do {
+            drafts.types.remove(drafts.key(definitions.qualified()));
+        } while (tokens.acceptSign(','));
+        tokens.accept(Word.IF, Word.EXISTS);
+        if (!tokens.accept(Word.CASCADE)) {
+            tokens.accept(Word.RESTRICT);
+        }
+        tokens.accept(Word.FORCE);
+    }
+
+    // what is carried as text
+
+    /** Carries a view, routine or trigger as its text. */
+    void program(int from, Kind kind, boolean materialized) {
+        tokens.at++;
+        tokens.accept(Word.BODY);
+        tokens.accept(Word.CONCURRENTLY);
+        tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        QName name = definitions.qualified();
+        String body = kind == Kind.PACKAGE && tokens.word(from + 3) == Word.BODY || tokens.word(from + 2) == Word.BODY ? "\u0000body" : "";
+        String overload = kind == Kind.FUNCTION && tokens.sign('(') ? "\u0000" + kind : "\u0000" + (kind == Kind.VIEW ? "" : kind);
+        String key = kind == Kind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body + (kind == Kind.FUNCTION && tokens.sign('(') ? signature() : "");
+        drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), tokens.verbatim(from, tokens.limit)));
+        tokens.at = tokens.limit;
+    }
+
+    private String signature() {
+        int at = tokens.at;
+        String text = tokens.inRound();
+        tokens.at = at;
+        return text;
+    }
+
+    /** CREATE EVENT TRIGGER of PostgreSQL, or an event of MySQL: both act by themselves and say nothing about tables. */
+    void eventOrTrigger(int from) {
+        pass.over(from, "event");
+    }
+
+    void alterProgram(int from) {
+        boolean view = tokens.is(Word.VIEW);
+        if (is(Target.SQLSERVER) || mySql() && view) {
+            Kind kind = view ? Kind.VIEW : tokens.is(Word.TRIGGER) ? Kind.TRIGGER : tokens.is(Word.FUNCTION) ? Kind.FUNCTION : Kind.PROCEDURE;
+            if (is(Target.SQLSERVER)) {
+                program(from, kind, false);
+                return;
+            }
+        }
+        if (tokens.accept(Word.MATERIALIZED) || view) {
+            tokens.accept(Word.VIEW);
+            tokens.accept(Word.IF, Word.EXISTS);
+            QName name = definitions.qualified();
+            if (tokens.accept(Word.RENAME, Word.TO)) {
+                String now = tokens.name();
+                Optional.ofNullable(drafts.programs.remove(drafts.key(name))).ifPresent(program -> drafts.programs.put(drafts.key(new QName(name.namespace(), now)),
+                        new Program(program.kind(), program.namespace(), now, program.text())));
+                return;
+            }
+        }
+        pass.over(from, "change of a view or routine");
+    }
+
+    void dropProgram(int from) {
+        Word kind = tokens.word();
+        tokens.at++;
+        tokens.accept(Word.VIEW);
+        tokens.accept(Word.BODY);
+        if (kind == Word.EVENT || !tokens.isName(tokens.at)) {
+            pass.over(from, "event");
+            return;
+        }
+        tokens.accept(Word.IF, Word.EXISTS);
+        boolean any = false;
+        do {
+            QName name = definitions.qualified();
+            String key = drafts.key(name);
+            any |= drafts.programs.remove(key) != null;
+            any |= drafts.programs.keySet().removeIf(other -> other.startsWith(key + "\u0000"));
+            if (tokens.sign('(')) {
+                tokens.skipRound();
+            }
+        } while (tokens.acceptSign(','));
+        if (tokens.accept(Word.ON)) {
+            definitions.qualified();
+        }
+        if (!tokens.accept(Word.CASCADE)) {
+            tokens.accept(Word.RESTRICT);
+        }
+        if (is(Target.ORACLE) && tokens.accept(Word.CASCADE)) {
+            tokens.acceptReading("CONSTRAINTS");
+        }
+        if (!any) {
+            pass.over(from, "drop of what is not there");
+        }
+    }
+
+    // comments
+
+    /** ISO has none; PostgreSQL manual, COMMENT; Oracle Database SQL Language Reference, COMMENT. */
+    void comment() {
+        int from = tokens.at;
+        tokens.at++;
+        if (!tokens.accept(Word.ON)) {
+            throw tokens.unreadable("ON is expected behind COMMENT");
+        }
+        Word kind = tokens.word();
+        tokens.at++;
+        switch (kind) {
+            case TABLE -> {
+                int at = tokens.at;
+                QName name = definitions.qualified();
+                String text = commentText();
+                drafts.table(name).ifPresentOrElse(table -> table.comment = text, () -> absent(name, at));
+            }
+            case COLUMN -> {
+                int at = tokens.at;
+                List<String> parts = new ArrayList<>();
+                do {
+                    parts.add(tokens.name());
+                } while (tokens.acceptSign('.'));
+                String text = commentText();
+                if (parts.size() < 2) {
+                    throw new Unreadable(at, "a table and its column are expected here");
+                }
+                QName name = new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
+                Optional<TableDraft> table = drafts.table(name);
+                if (table.isEmpty()) {
+                    absent(name, at);
+                } else {
+                    table.get().column(parts.getLast()).orElseThrow(() -> Unreadable.amiss(at, "the table " + name.name() + " has no column " + parts.getLast())).comment = text;
+                }
+            }
+            case DOMAIN, TYPE -> {
+                QName name = definitions.qualified();
+                String text = commentText();
+                drafts.types.computeIfPresent(drafts.key(name), (key, type) -> switch (type) {
+                    case DomainDefinition domain -> new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check(), text);
+                    case EnumDefinition enumeration -> new EnumDefinition(enumeration.name(), enumeration.values(), text);
+                    case StructureDefinition structure -> new StructureDefinition(structure.name(), structure.fields(), text);
+                });
+            }
+            default -> pass.over(from, "comment on something else");
+        }
+    }
+
+    private void absent(QName name, int at) {
+        boolean carried = drafts.programs.containsKey(drafts.key(name)) || drafts.passing.contains(drafts.key(name)) || drafts.types.containsKey(drafts.key(name));
+        if (!carried) {
+            throw Unreadable.amiss(at, "no table " + name.name() + " is known here");
+        }
+    }
+
+    private String commentText() {
+        tokens.expect(Word.IS);
+        return tokens.accept(Word.NULL) ? "" : tokens.string();
+    }
+
+    // procedures of the engine
+
+    /** SQL Server documentation: sp_rename, sp_addextendedproperty; a text that is run is read. */
+    void procedureCall(int from) {
+        tokens.at++;
+        if (tokens.sign('(') && tokens.kind(tokens.at + 1) == Scanner.STRING && tokens.sign(tokens.at + 2, ')')) {
+            pass.over(from, "statement in a text");
+            return;
+        }
+        if (!is(Target.SQLSERVER) || !tokens.isName(tokens.at)) {
+            pass.over(from, "call of a procedure");
+            return;
+        }
+        String procedure = definitions.qualified().name().toLowerCase(Locale.ROOT);
+        List<String> given = new ArrayList<>();
+        List<String> labels = new ArrayList<>();
+        while (!tokens.atEnd() && !startsNext()) {
+            if (tokens.kind(tokens.at) == Scanner.STRING) {
+                String label = tokens.sign(tokens.at - 1, '=') ? tokens.nameAt(tokens.at - 2).toLowerCase(Locale.ROOT) : "";
+                labels.add(label);
+                given.add(tokens.stringAt(tokens.at));
+            } else if ((tokens.isName(tokens.at) || tokens.is(Word.NULL)) && !tokens.sign(tokens.at + 1, '=') && !tokens.sign(tokens.at - 1, '=')) {
+                labels.add("");
+                given.add(tokens.is(Word.NULL) ? "" : tokens.nameAt(tokens.at));
+            } else if (tokens.sign(tokens.at - 1, '=') && tokens.isName(tokens.at)) {
+                labels.add(tokens.nameAt(tokens.at - 2).toLowerCase(Locale.ROOT));
+                given.add(tokens.nameAt(tokens.at));
+            }
+            tokens.at++;
+        }
+        int end = tokens.at;
+        boolean understood = switch (procedure) {
+            case "sp_rename" -> renamed(given);
+            case "sp_addextendedproperty", "sp_updateextendedproperty" -> described(given, labels);
+            default -> false;
+        };
+        if (!understood) {
+            pass.over(from, procedure.startsWith("sp_") || procedure.startsWith("xp_") ? "procedure of the engine" : "call of a procedure");
+        }
+        tokens.at = end;
+    }
+
+    private boolean renamed(List<String> given) {
+        if (given.size() < 2) {
+            return false;
+        }
+        List<String> path = List.of(given.getFirst().replace("[", "").replace("]", "").split("\\."));
+        boolean column = given.size() > 2 && given.get(2).equalsIgnoreCase("column");
+        String now = given.get(1);
+        if (column && path.size() >= 2) {
+            Optional<TableDraft> table = drafts.table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
+            table.flatMap(owner -> owner.column(path.getLast())).ifPresent(own -> drafts.rename(table.get(), own, now));
+            return table.isPresent();
+        }
+        QName name = new QName(path.size() > 1 ? path.get(path.size() - 2) : "", path.getLast());
+        Optional<TableDraft> table = drafts.table(name);
+        table.ifPresent(owner -> drafts.rename(owner, name, new QName("", now)));
+        return table.isPresent();
+    }
+
+    private boolean described(List<String> given, List<String> labels) {
+        String property = argument(given, labels, "@name", 0);
+        String value = argument(given, labels, "@value", 1);
+        String table = argument(given, labels, "@level1name", 5);
+        String column = argument(given, labels, "@level2name", 7);
+        String schema = argument(given, labels, "@level0name", 3);
+        boolean ofTable = argument(given, labels, "@level1type", 4).equalsIgnoreCase("table");
+        if (!property.equalsIgnoreCase("MS_Description") || !ofTable) {
+            return false;
+        }
+        Optional<TableDraft> found = drafts.table(new QName(schema, table));
+        found.ifPresent(owner -> {
+            if (column.isEmpty()) {
+                owner.comment = value;
+            } else {
+                owner.column(column).ifPresent(own -> own.comment = value);
+            }
+        });
+        return found.isPresent();
+    }
+
+    private static String argument(List<String> given, List<String> labels, String label, int place) {
+        int at = labels.indexOf(label);
+        boolean anyLabel = labels.stream().anyMatch(other -> !other.isEmpty());
+        return at >= 0 ? given.get(at) : !anyLabel && place < given.size() ? given.get(place) : "";
+    }
+}

@@ -1,0 +1,142 @@
+package entaxis.core.reading;
+
+import entaxis.core.reading.Drafts.QName;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Reads rows: INSERT ... VALUES and COPY ... FROM STDIN. The first few of each table are kept as sample rows, the others are passed. */
+final class RowStatements {
+    /** How many rows of a table are kept. */
+    static final int KEPT = 20;
+    private static final int LONGEST_VALUE = 2000;
+
+    private final Scanner scanner;
+    private final Tokens tokens;
+    private final Drafts drafts;
+    private final Definitions definitions;
+    private final List<ReadRow> rows;
+    private final Pass pass;
+    private final Map<String, Integer> kept = new HashMap<>();
+
+    RowStatements(Scanner scanner, Tokens tokens, Drafts drafts, Definitions definitions, List<ReadRow> rows, Pass pass) {
+        this.scanner = scanner;
+        this.tokens = tokens;
+        this.drafts = drafts;
+        this.definitions = definitions;
+        this.rows = rows;
+        this.pass = pass;
+    }
+
+    /** Reads INSERT or REPLACE. */
+    void insert(int from) {
+        tokens.at = from + 1;
+        while (!tokens.atEnd() && !tokens.is(Word.INTO) && !tokens.sign('(') && tokens.word() != Word.NONE && tokens.word() != Word.VALUES) {
+            tokens.at++;
+        }
+        tokens.accept(Word.INTO);
+        if (!tokens.isName(tokens.at)) {
+            pass.over(from, "rows");
+            return;
+        }
+        QName name = definitions.qualified();
+        Optional<TableDraft> table = drafts.table(name);
+        List<String> columns = List.of();
+        if (tokens.sign('(') && tokens.isName(tokens.at + 1) && tokens.word(tokens.at + 1) != Word.SELECT) {
+            columns = tokens.names();
+        }
+        if (tokens.acceptReading("OVERRIDING")) {
+            tokens.at += 2;
+        }
+        boolean values = tokens.accept(Word.VALUES) || tokens.accept(Word.VALUE);
+        if (values && table.isPresent()) {
+            values(name, table.get(), columns);
+        }
+        pass.over(from, "rows");
+    }
+
+    private void values(QName name, TableDraft table, List<String> named) {
+        List<String> columns = named.isEmpty() ? table.columns.stream().map(column -> column.name).toList() : named;
+        String key = drafts.key(name);
+        int count = kept.getOrDefault(key, 0);
+        while (count < KEPT && tokens.sign('(')) {
+            tokens.at++;
+            List<String> row = new ArrayList<>(columns.size());
+            do {
+                row.add(value());
+            } while (tokens.acceptSign(','));
+            tokens.expectSign(')');
+            if (row.size() == columns.size()) {
+                rows.add(new ReadRow(table.namespace, table.name, columns, row));
+                count++;
+            }
+            tokens.acceptSign(',');
+        }
+        kept.put(key, count);
+    }
+
+    private String value() {
+        int from = tokens.at;
+        while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
+            if (tokens.sign('(')) {
+                tokens.skipRound();
+            } else {
+                tokens.at++;
+            }
+        }
+        boolean tooLong = from < tokens.at && tokens.offset(tokens.at - 1) - tokens.offset(from) > LONGEST_VALUE;
+        return tooLong ? "NULL" : tokens.verbatim(from, tokens.at);
+    }
+
+    /** Reads COPY and the lines of data that follow it (PostgreSQL manual, COPY, “Text Format”). */
+    void copy(int from) {
+        boolean fromClient = false;
+        for (int i = from; i < tokens.limit; i++) {
+            fromClient |= tokens.word(i) == Word.FROM && (tokens.word(i + 1) == Word.STDIN);
+        }
+        if (!fromClient) {
+            pass.over(from, "rows");
+            return;
+        }
+        tokens.at = from + 1;
+        QName name = definitions.qualified();
+        Optional<TableDraft> table = drafts.table(name);
+        List<String> columns = tokens.sign('(') ? tokens.names() : table.map(draft -> draft.columns.stream().map(column -> column.name).toList()).orElse(List.of());
+        int begin = scanner.position();
+        int end = scanner.data();
+        table.ifPresent(draft -> data(draft, name, columns, begin, end));
+        pass.over(from, "rows");
+    }
+
+    private void data(TableDraft table, QName name, List<String> columns, int begin, int end) {
+        int count = kept.getOrDefault(drafts.key(name), 0);
+        int at = begin;
+        while (at < end && scanner.signAt(at) != '\n') {
+            at++;
+        }
+        at++;
+        while (count < KEPT && at < end) {
+            int line = at;
+            while (at < end && scanner.signAt(at) != '\n') {
+                at++;
+            }
+            String[] fields = at - line > LONGEST_VALUE * 10 ? new String[0] : scanner.between(line, at).split("\t", -1);
+            if (fields.length == columns.size()) {
+                List<String> values = new ArrayList<>(fields.length);
+                for (String field : fields) {
+                    values.add(field.equals("\\N") ? "NULL" : "'" + unescaped(field).replace("'", "''") + "'");
+                }
+                rows.add(new ReadRow(table.namespace, table.name, columns, values));
+                count++;
+            }
+            at++;
+        }
+        kept.put(drafts.key(name), count);
+    }
+
+    private static String unescaped(String field) {
+        return field.indexOf('\\') < 0 ? field : field.replace("\\t", "\t").replace("\\n", "\n").replace("\\r", "\r").replace("\\\\", "\\");
+    }
+}

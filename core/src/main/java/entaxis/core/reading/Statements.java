@@ -1,0 +1,582 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Target;
+import entaxis.core.reading.Drafts.QName;
+import entaxis.core.schema.Program;
+import java.util.List;
+import java.util.Locale;
+
+/** Tells statements apart and gives each to who reads its kind. What says nothing about tables is stepped over by name. */
+final class Statements {
+    private final Scanner scanner;
+    private final Tokens tokens;
+    private final Lexis lexis;
+    private final Drafts drafts;
+    private final Notes notes;
+    private final Definitions definitions;
+    private final TableStatements tables;
+    private final AlterTable alter;
+    private final ObjectStatements objects;
+    private final RowStatements rows;
+    private final Blocks blocks;
+    private final ImpliedNames implied;
+    private final List<ReadRow> rowsRead;
+    private static final int DEEPEST = 3;
+    private int depth;
+    private int conditions;
+    private boolean lenient;
+
+    Statements(Scanner scanner, Tokens tokens, Lexis lexis, Drafts drafts, ImpliedNames implied, Notes notes, List<ReadRow> rows) {
+        this.scanner = scanner;
+        this.tokens = tokens;
+        this.lexis = lexis;
+        this.drafts = drafts;
+        this.notes = notes;
+        this.implied = implied;
+        this.rowsRead = rows;
+        Types types = new Types(tokens, drafts);
+        this.definitions = new Definitions(tokens, drafts, types, implied);
+        this.tables = new TableStatements(tokens, drafts, definitions, notes, this::pass);
+        this.alter = new AlterTable(tokens, drafts, definitions, types, implied, this::pass);
+        this.objects = new ObjectStatements(tokens, drafts, definitions, types, implied, this::pass);
+        this.rows = new RowStatements(scanner, tokens, drafts, definitions, rows, this::pass);
+        this.blocks = new Blocks(tokens, this, lexis, this::pass);
+    }
+
+    /** Reads the statement that the scanner stands at, or the several that SQL Server allows without a sign between them. */
+    void read() {
+        if (scanner.client) {
+            notes.steppedOver(scanner.start(), "client command");
+            return;
+        }
+        tokens.rewind();
+        for (int i = 0; i < tokens.limit; i++) {
+            if (scanner.kinds[i] == Scanner.BROKEN) {
+                notes.notUnderstood(scanner.starts[i], tokens.excerpt(i), "a quote or comment that opens here is not closed");
+                return;
+            }
+        }
+        readAll();
+    }
+
+    /** Reads what the cursor stands at, up to its limit. */
+    void readAll() {
+        do {
+            int from = tokens.at;
+            one(from);
+            if (tokens.at == from) {
+                tokens.at++;
+            }
+        } while (lexis.engine() == Target.SQLSERVER && !tokens.atEnd());
+    }
+
+    /** Reads one statement that stands under a condition. */
+    void guarded(int from) {
+        one(from);
+    }
+
+    /** Reads statements that stand in a text of their own, all of them under a condition. */
+    void nested(String text, int base) {
+        if (depth >= DEEPEST) {
+            return;
+        }
+        char[] signs = text.toCharArray();
+        Scanner inner = new Scanner(signs, lexis);
+        Statements reader = new Statements(inner, new Tokens(inner, signs, lexis), lexis, drafts, implied, notes, rowsRead);
+        reader.depth = depth + 1;
+        reader.lenient = true;
+        notes.within(base, () -> {
+            while (inner.next()) {
+                reader.read();
+            }
+        });
+    }
+
+    /**
+     * Reads the body of an anonymous block (PostgreSQL manual, chapter “PL/pgSQL”).
+     *
+     * @return whether everything that it does is now done
+     */
+    boolean procedural(String text, int base) {
+        if (depth >= DEEPEST) {
+            return false;
+        }
+        char[] signs = text.toCharArray();
+        Scanner inner = new Scanner(signs, lexis);
+        Statements reader = new Statements(inner, new Tokens(inner, signs, lexis), lexis, drafts, implied, notes, rowsRead);
+        reader.depth = depth + 1;
+        boolean guarded = text.toUpperCase(Locale.ROOT).contains("EXCEPTION");
+        boolean[] all = {true};
+        notes.within(base, () -> {
+            while (inner.next()) {
+                all[0] &= reader.inBlock(guarded);
+            }
+        });
+        return all[0];
+    }
+
+    /** Reads one statement of a block; false if it does something that is not known before it runs. */
+    private boolean inBlock(boolean guarded) {
+        if (scanner.client) {
+            return false;
+        }
+        tokens.rewind();
+        boolean more = true;
+        lenient = guarded || conditions > 0;
+        while (more && !tokens.atEnd()) {
+            switch (tokens.word()) {
+                case BEGIN, ELSE -> tokens.at++;
+                case IF, WHEN -> {
+                    conditions += tokens.is(Word.IF) ? 1 : 0;
+                    lenient = true;
+                    while (!tokens.atEnd() && !tokens.is(Word.THEN)) {
+                        tokens.at++;
+                    }
+                    tokens.at++;
+                }
+                case EXCEPTION -> tokens.at++;
+                case END -> {
+                    conditions -= tokens.word(tokens.at + 1) == Word.IF ? 1 : 0;
+                    return true;
+                }
+                default -> {
+                    if (!tokens.reads(tokens.at, "ELSIF")) {
+                        more = false;
+                    } else {
+                        while (!tokens.atEnd() && !tokens.is(Word.THEN)) {
+                            tokens.at++;
+                        }
+                        tokens.at++;
+                    }
+                }
+            }
+        }
+        return tokens.atEnd() || doneInBlock();
+    }
+
+    private boolean doneInBlock() {
+        switch (tokens.word()) {
+            case CREATE, ALTER, DROP, COMMENT -> {
+                readAll();
+                return true;
+            }
+            case EXECUTE -> {
+                boolean plain = tokens.kind(tokens.at + 1) == Scanner.STRING && tokens.at + 2 >= tokens.limit;
+                if (plain) {
+                    nested(tokens.stringAt(tokens.at + 1), tokens.offset(tokens.at + 1) + 1);
+                }
+                return plain;
+            }
+            case NULL, SELECT, INSERT, UPDATE, DELETE, GRANT, REVOKE, SET, DECLARE, RETURN -> {
+                return true;
+            }
+            case FOR, WHILE, LOOP -> {
+                return false;
+            }
+            default -> {
+                return tokens.reads(tokens.at, "RAISE") || tokens.reads(tokens.at, "PERFORM") || tokens.sign(tokens.at + 1, ':') || tokens.sign(tokens.at + 1, '=');
+            }
+        }
+    }
+
+    private void one(int from) {
+        try {
+            statement(from);
+            if (!tokens.atEnd() && lexis.engine() != Target.SQLSERVER) {
+                throw tokens.unreadable(starts(tokens.word()) ? "a semicolon is missing before this" : "this is not understood here");
+            }
+        } catch (Unreadable reason) {
+            if ((lenient || blocks.conditional()) && reason.ofState()) {
+                pass(from, "what its condition rules out");
+                return;
+            }
+            notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
+            toNext(reason.token());
+        }
+    }
+
+    private static boolean starts(Word word) {
+        return switch (word) {
+            case CREATE, ALTER, DROP, INSERT, SELECT, UPDATE, DELETE, GRANT, COMMENT, SET -> true;
+            default -> false;
+        };
+    }
+
+    /** Goes behind the statement: to its end, or to where the next one begins if no sign has to stand between them. */
+    private void toNext(int from) {
+        tokens.at = Math.max(tokens.at, from);
+        if (lexis.engine() != Target.SQLSERVER) {
+            tokens.at = tokens.limit;
+            return;
+        }
+        int depth = 0;
+        for (tokens.at = Math.max(tokens.at, from) + 1; !tokens.atEnd(); tokens.at++) {
+            depth += tokens.sign('(') ? 1 : tokens.sign(')') ? -1 : 0;
+            if (depth <= 0 && beginsBatchStatement(tokens.word(), tokens.word(tokens.at - 1))) {
+                return;
+            }
+        }
+    }
+
+    private static boolean beginsBatchStatement(Word word, Word before) {
+        return switch (word) {
+            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, USE, PRINT, DECLARE, GRANT, COMMIT, TRUNCATE, WHILE -> before != Word.FOR && before != Word.AND && before != Word.GRANT;
+            case SET -> before == Word.NONE || before == Word.END;
+            default -> false;
+        };
+    }
+
+    private void pass(int from, String kind) {
+        notes.steppedOver(tokens.offset(from), kind);
+        toNext(from);
+    }
+
+    /** Reads one statement from where the cursor stands. */
+    void statement(int from) {
+        switch (tokens.word()) {
+            case CREATE -> create(from);
+            case ALTER -> alterStatement(from);
+            case DROP -> drop(from);
+            case RENAME -> renameTables(from);
+            case COMMENT -> objects.comment();
+            case INSERT, REPLACE -> rows.insert(from);
+            case COPY -> rows.copy(from);
+            case IF, BEGIN, DECLARE, WHILE, END, ELSE -> blocks.block(from);
+            case DO -> blocks.anonymous(from);
+            case EXEC, EXECUTE -> objects.procedureCall(from);
+            case SET -> set(from);
+            case USE -> {
+                tokens.at++;
+                drafts.use(tokens.name());
+                pass(from, "change of database");
+            }
+            case CALL -> pass(from, "call of a procedure");
+            case COMMIT, ROLLBACK, START, SAVEPOINT, RELEASE, TRANSACTION -> pass(from, "transaction");
+            case GRANT, REVOKE -> pass(from, "permission");
+            case SELECT, VALUES, WITH -> select(from);
+            case UPDATE, DELETE, TRUNCATE -> pass(from, "change of rows");
+            case PRAGMA -> pass(from, "setting");
+            case LOCK, UNLOCK -> pass(from, "lock");
+            case ANALYZE, VACUUM, CLUSTER -> pass(from, "maintenance");
+            case PRINT -> pass(from, "message");
+            default -> other(from);
+        }
+    }
+
+    private void other(int from) {
+        String first = tokens.kind(from) == Scanner.WORD ? tokens.text(from, from + 1).toUpperCase(Locale.ROOT) : "";
+        switch (first) {
+            case "MERGE", "UPSERT", "HANDLER", "LOAD" -> pass(from, "change of rows");
+            case "REINDEX", "OPTIMIZE", "REPAIR", "CHECKPOINT", "DISCARD", "FLUSH", "PURGE", "DBCC", "RECONFIGURE", "SHUTDOWN" -> pass(from, "maintenance");
+            case "EXPLAIN", "SHOW", "DESCRIBE", "HELP" -> pass(from, "query");
+            case "LISTEN", "NOTIFY", "UNLISTEN", "RESET", "PREPARE", "DEALLOCATE", "SIGNAL" -> pass(from, "setting");
+            case "SECURITY" -> pass(from, "permission");
+            case "DENY", "REASSIGN" -> pass(from, "permission");
+            case "ABORT" -> pass(from, "transaction");
+            case "INSTALL", "UNINSTALL", "IMPORT" -> pass(from, "extension");
+            case "RAISERROR", "THROW", "WAITFOR", "OPEN", "CLOSE", "FETCH", "LABEL", "GOTO", "BREAK" -> pass(from, "procedural statement");
+            case "AUDIT", "NOAUDIT", "ASSOCIATE", "DISASSOCIATE" -> pass(from, "setting");
+            default -> throw new Unreadable(from, first.isEmpty() ? "no statement begins so" : "“" + tokens.text(from, from + 1) + "” begins no statement that is known here");
+        }
+    }
+
+    private void select(int from) {
+        boolean path = false;
+        for (int i = from; i < tokens.limit && !path; i++) {
+            path = tokens.reads(i, "SET_CONFIG") && tokens.kind(i + 2) == Scanner.STRING && tokens.stringAt(i + 2).equals("search_path");
+            if (path && tokens.kind(i + 4) == Scanner.STRING) {
+                drafts.use(firstOf(tokens.stringAt(i + 4)));
+            }
+        }
+        boolean into = lexis.engine() == Target.SQLSERVER || lexis.engine() == Target.POSTGRESQL;
+        int depth = 0;
+        for (int i = from; into && i < tokens.limit; i++) {
+            depth += tokens.sign(i, '(') ? 1 : tokens.sign(i, ')') ? -1 : 0;
+            if (depth == 0 && i > from && starts(tokens.word(i)) && tokens.word(i) != Word.SELECT) {
+                break;
+            }
+            if (depth == 0 && tokens.word(i) == Word.INTO && tokens.word(from) == Word.SELECT && tokens.isName(i + 1) && tokens.word(i + 1) != Word.TEMP && tokens.word(i + 1) != Word.TEMPORARY
+                    && !tokens.nameAt(i + 1).startsWith("#") && !tokens.nameAt(i + 1).startsWith("@") && tokens.word(i + 1) != Word.UNLOGGED) {
+                tokens.at = i + 1;
+                drafts.passing.add(drafts.key(definitions.qualified()));
+                throw new Unreadable(from, "the columns of the table come from a query");
+            }
+        }
+        pass(from, path ? "setting" : "query");
+    }
+
+    private static String firstOf(String searchPath) {
+        String first = searchPath.split(",", -1)[0].strip().replace("\"", "").replace("'", "");
+        return first.equals("$user") ? "" : first;
+    }
+
+    private void set(int from) {
+        if (tokens.word(from + 1) == Word.SCHEMA) {
+            tokens.at = from + 2;
+            if (tokens.isName(tokens.at) || tokens.kind(tokens.at) == Scanner.STRING) {
+                drafts.use(tokens.kind(tokens.at) == Scanner.STRING ? tokens.stringAt(tokens.at) : tokens.nameAt(tokens.at));
+            }
+        }
+        int at = tokens.reads(from + 1, "SESSION") || tokens.word(from + 1) == Word.LOCAL ? from + 2 : from + 1;
+        if (tokens.word(at) == Word.SEARCH_PATH) {
+            int value = at + 2;
+            String first = tokens.isName(value) ? tokens.nameAt(value) : tokens.kind(value) == Scanner.STRING ? firstOf(tokens.stringAt(value)) : "";
+            drafts.use(tokens.word(value) == Word.DEFAULT || first.equals("$user") || first.equals("pg_catalog") ? "" : first);
+        } else if (tokens.reads(at, "STANDARD_CONFORMING_STRINGS")) {
+            scanner.backslashEscapes(tokens.reads(at + 2, "OFF") || tokens.word(at + 2) == Word.FALSE || tokens.text(at + 2, at + 3).equals("'off'"));
+        } else if (lexis.isMySql()) {
+            for (int i = from; i < tokens.limit; i++) {
+                if (tokens.kind(i) == Scanner.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("ANSI")) {
+                    scanner.doubleQuotesName();
+                }
+                if (tokens.kind(i) == Scanner.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("NO_BACKSLASH_ESCAPES")) {
+                    scanner.backslashEscapes(false);
+                }
+            }
+        }
+        pass(from, "setting");
+    }
+
+    private void create(int from) {
+        tokens.at = from + 1;
+        boolean temporary = false;
+        boolean unique = false;
+        boolean materialized = false;
+        String method = "";
+        for (; !tokens.atEnd(); tokens.at++) {
+            switch (tokens.word()) {
+                case OR -> tokens.at++;
+                case TEMP, TEMPORARY -> temporary = true;
+                case UNIQUE -> unique = true;
+                case GLOBAL, LOCAL, UNLOGGED, FOREIGN, EDITIONABLE, NONEDITIONABLE, FORCE, NO, CACHED, MEMORY, CLUSTERED, NONCLUSTERED, RECURSIVE, NOT, ALTER -> {
+                    if (tokens.is(Word.FOREIGN) && tokens.word(tokens.at + 1) != Word.TABLE) {
+                        pass(from, "foreign data");
+                        return;
+                    }
+                }
+                case MATERIALIZED -> materialized = true;
+                case FULLTEXT, SPATIAL, BIT -> method = tokens.text(tokens.at, tokens.at + 1).toLowerCase(Locale.ROOT);
+                case ALGORITHM -> tokens.at += 2;
+                case DEFINER -> definer();
+                case TABLE -> {
+                    boolean shared = tokens.word(tokens.at - 1) == Word.TEMPORARY && tokens.word(tokens.at - 2) == Word.GLOBAL && lexis.engine() == Target.ORACLE;
+                    tokens.at++;
+                    tables.create(from, temporary && !shared);
+                    return;
+                }
+                case INDEX -> {
+                    tokens.at++;
+                    objects.createIndex(unique, method);
+                    return;
+                }
+                case VIEW -> {
+                    objects.program(from, Program.Kind.VIEW, materialized);
+                    return;
+                }
+                case FUNCTION -> {
+                    objects.program(from, Program.Kind.FUNCTION, false);
+                    return;
+                }
+                case PROCEDURE, PROC -> {
+                    objects.program(from, Program.Kind.PROCEDURE, false);
+                    return;
+                }
+                case TRIGGER -> {
+                    objects.program(from, Program.Kind.TRIGGER, false);
+                    return;
+                }
+                case CONSTRAINT -> { }
+                case EVENT -> {
+                    objects.eventOrTrigger(from);
+                    return;
+                }
+                case PACKAGE -> {
+                    objects.program(from, Program.Kind.PACKAGE, false);
+                    return;
+                }
+                case RULE -> {
+                    objects.program(from, Program.Kind.RULE, false);
+                    return;
+                }
+                case SEQUENCE -> {
+                    tokens.at++;
+                    objects.createSequence(temporary);
+                    return;
+                }
+                case DOMAIN -> {
+                    tokens.at++;
+                    objects.createDomain();
+                    return;
+                }
+                case TYPE -> {
+                    objects.createType(from);
+                    return;
+                }
+                case SCHEMA -> {
+                    schema(from);
+                    return;
+                }
+                default -> {
+                    passObject(from);
+                    return;
+                }
+            }
+        }
+        throw tokens.unreadable("the statement ends before it says what it creates");
+    }
+
+    private void definer() {
+        tokens.at++;
+        tokens.acceptSign('=');
+        while (!tokens.atEnd()) {
+            switch (tokens.word(tokens.at + 1)) {
+                case TRIGGER, VIEW, FUNCTION, PROCEDURE, EVENT, PACKAGE -> {
+                    return;
+                }
+                default -> tokens.at++;
+            }
+            if (tokens.reads(tokens.at + 1, "SQL") || tokens.reads(tokens.at + 1, "AGGREGATE")) {
+                tokens.at += tokens.reads(tokens.at + 1, "SQL") ? 3 : 1;
+                return;
+            }
+        }
+    }
+
+    /** A schema may be created with its tables in it (ISO/IEC 9075-2, 11.1). */
+    private void schema(int from) {
+        if (lexis.isMySql()) {
+            pass(from, "database");
+            return;
+        }
+        notes.steppedOver(tokens.offset(from), "schema");
+        int at = tokens.at + 1;
+        while (at < tokens.limit && tokens.word(at) != Word.CREATE) {
+            at++;
+        }
+        if (at >= tokens.limit || lexis.engine() == Target.SQLSERVER) {
+            toNext(from);
+            return;
+        }
+        tokens.at = from + 2;
+        tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        boolean named = tokens.word() != Word.AUTHORIZATION && tokens.isName(tokens.at);
+        int limit = tokens.limit;
+        if (named) {
+            drafts.use(tokens.nameAt(tokens.at));
+        }
+        while (at < limit) {
+            int next = at + 1;
+            while (next < limit && tokens.word(next) != Word.CREATE && tokens.word(next) != Word.GRANT) {
+                next++;
+            }
+            tokens.limit = next;
+            tokens.at = at;
+            one(at);
+            at = next;
+            tokens.limit = limit;
+        }
+        if (named) {
+            drafts.use("");
+        }
+        tokens.at = limit;
+    }
+
+    private static final java.util.Map<String, String> OBJECTS = java.util.Map.ofEntries(java.util.Map.entry("DATABASE", "database"), java.util.Map.entry("EXTENSION", "extension"),
+            java.util.Map.entry("USER", "user"), java.util.Map.entry("ROLE", "role"), java.util.Map.entry("LOGIN", "user"), java.util.Map.entry("TABLESPACE", "storage"),
+            java.util.Map.entry("SYNONYM", "synonym"), java.util.Map.entry("PUBLIC", "synonym"), java.util.Map.entry("POLICY", "row security"), java.util.Map.entry("AGGREGATE", "function"),
+            java.util.Map.entry("OPERATOR", "operator"), java.util.Map.entry("CAST", "cast"), java.util.Map.entry("COLLATION", "collation"), java.util.Map.entry("CONVERSION", "collation"),
+            java.util.Map.entry("LANGUAGE", "language"), java.util.Map.entry("TRUSTED", "language"), java.util.Map.entry("PROCEDURAL", "language"), java.util.Map.entry("SERVER", "foreign data"),
+            java.util.Map.entry("STATISTICS", "statistics"), java.util.Map.entry("PUBLICATION", "replication"), java.util.Map.entry("SUBSCRIPTION", "replication"),
+            java.util.Map.entry("TEXT", "text search"), java.util.Map.entry("ACCESS", "access method"), java.util.Map.entry("TRANSFORM", "cast"), java.util.Map.entry("GROUP", "role"),
+            java.util.Map.entry("LARGE", "large object"), java.util.Map.entry("DIRECTORY", "storage"), java.util.Map.entry("CLUSTER", "storage"), java.util.Map.entry("PROFILE", "user"),
+            java.util.Map.entry("CONTEXT", "setting"), java.util.Map.entry("LIBRARY", "library"), java.util.Map.entry("JAVA", "library"), java.util.Map.entry("DIMENSION", "statistics"),
+            java.util.Map.entry("FULLTEXT", "text search"), java.util.Map.entry("PARTITION", "partitioning"), java.util.Map.entry("ALIAS", "function"), java.util.Map.entry("CONSTANT", "constant"),
+            java.util.Map.entry("DEFAULT", "default"), java.util.Map.entry("RULE", "rule"), java.util.Map.entry("ASSEMBLY", "library"), java.util.Map.entry("XML", "XML schema"),
+            java.util.Map.entry("PRIMARY", "XML index"), java.util.Map.entry("COLUMNSTORE", "column store"), java.util.Map.entry("SYSTEM", "setting"), java.util.Map.entry("SESSION", "setting"),
+            java.util.Map.entry("INSTANCE", "setting"), java.util.Map.entry("AUTHORIZATION", "permission"), java.util.Map.entry("VIRTUAL", "virtual table"), java.util.Map.entry("UNDO", "storage"),
+            java.util.Map.entry("BIGFILE", "storage"), java.util.Map.entry("LOGFILE", "storage"), java.util.Map.entry("MASTER", "setting"), java.util.Map.entry("SPFILE", "setting"),
+            java.util.Map.entry("PLUGGABLE", "database"), java.util.Map.entry("FOREIGN", "foreign data"), java.util.Map.entry("LINKED", "foreign data"), java.util.Map.entry("SERVICE", "messaging"),
+            java.util.Map.entry("QUEUE", "messaging"), java.util.Map.entry("MESSAGE", "messaging"), java.util.Map.entry("CONTRACT", "messaging"), java.util.Map.entry("CERTIFICATE", "user"),
+            java.util.Map.entry("SYMMETRIC", "user"), java.util.Map.entry("ASYMMETRIC", "user"), java.util.Map.entry("CREDENTIAL", "user"), java.util.Map.entry("SECURITY", "row security"),
+            java.util.Map.entry("APPLICATION", "role"), java.util.Map.entry("ENDPOINT", "setting"), java.util.Map.entry("EVENT", "event"), java.util.Map.entry("MATERIALIZED", "view log"),
+            java.util.Map.entry("OUTLINE", "setting"), java.util.Map.entry("FLASHBACK", "storage"), java.util.Map.entry("RESTORE", "storage"), java.util.Map.entry("EDITION", "setting"),
+            java.util.Map.entry("DISKGROUP", "storage"), java.util.Map.entry("INDEXTYPE", "index type"), java.util.Map.entry("ASSERTION", "assertion"),
+            java.util.Map.entry("CHARACTER", "collation"), java.util.Map.entry("TRANSLATION", "collation"), java.util.Map.entry("RESOURCE", "setting"));
+
+    private void passObject(int from) {
+        String what = tokens.kind(tokens.at) == Scanner.WORD ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT) : "";
+        String kind = OBJECTS.get(what);
+        if (kind == null) {
+            throw tokens.unreadable("“" + tokens.excerpt(tokens.at) + "” is nothing known that could be created, changed or dropped");
+        }
+        if (what.equals("VIRTUAL")) {
+            tokens.at += 2;
+            tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+            drafts.passing.add(drafts.key(definitions.qualified()));
+        }
+        pass(from, kind);
+    }
+
+    private void alterStatement(int from) {
+        tokens.at = from + 1;
+        tokens.accept(Word.IGNORE);
+        tokens.accept(Word.FOREIGN);
+        switch (tokens.word()) {
+            case TABLE -> {
+                tokens.at++;
+                alter.alter(from);
+            }
+            case INDEX -> objects.alterIndex(from);
+            case SEQUENCE -> objects.alterSequence(from);
+            case TYPE -> objects.alterType(from);
+            case DOMAIN -> objects.alterDomain(from);
+            case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE -> objects.alterProgram(from);
+            case SCHEMA -> pass(from, "schema");
+            default -> passObject(from);
+        }
+    }
+
+    private void drop(int from) {
+        tokens.at = from + 1;
+        boolean temporary = tokens.accept(Word.TEMPORARY) || tokens.accept(Word.TEMP);
+        tokens.accept(Word.FOREIGN);
+        switch (tokens.word()) {
+            case TABLE -> {
+                tokens.at++;
+                tables.drop(from, temporary);
+            }
+            case INDEX -> objects.dropIndex(from);
+            case SEQUENCE -> objects.dropSequence(from);
+            case TYPE, DOMAIN -> objects.dropType(from);
+            case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE -> objects.dropProgram(from);
+            case SCHEMA -> pass(from, "schema");
+            default -> passObject(from);
+        }
+        if (!tokens.atEnd() && lexis.engine() != Target.SQLSERVER) {
+            boolean tail = tokens.accept(Word.CASCADE) || tokens.accept(Word.RESTRICT);
+            if (tail) {
+                tokens.accept(Word.CONSTRAINT);
+            }
+        }
+    }
+
+    /** MySQL manual, RENAME TABLE; Oracle Database SQL Language Reference, RENAME. */
+    private void renameTables(int from) {
+        tokens.at = from + 1;
+        if (!tokens.accept(Word.TABLE)) {
+            tokens.accept(Word.TABLES);
+        }
+        tokens.accept(Word.IF, Word.EXISTS);
+        do {
+            int at = tokens.at;
+            QName before = definitions.qualified();
+            tokens.expect(Word.TO);
+            QName now = definitions.qualified();
+            drafts.table(before).ifPresentOrElse(table -> drafts.rename(table, before, now), () -> {
+                if (!drafts.passing.contains(drafts.key(before))) {
+                    throw Unreadable.amiss(at, "no table " + before.name() + " is known here");
+                }
+            });
+        } while (tokens.acceptSign(','));
+    }
+}

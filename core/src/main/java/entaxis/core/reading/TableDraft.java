@@ -1,0 +1,137 @@
+package entaxis.core.reading;
+
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.token.Identifiers;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** A table while statements make and change it. */
+final class TableDraft {
+    private static final int FEW = 24;
+
+    String namespace;
+    String name;
+    /** The columns in order; who adds or renames says so to {@link #touched}. */
+    final List<ColumnDraft> columns = new ArrayList<>();
+    Optional<PrimaryKey> primaryKey = Optional.empty();
+    final List<UniqueKey> uniqueKeys = new ArrayList<>(2);
+    final List<CheckRule> checks = new ArrayList<>(2);
+    final List<ForeignKey> foreignKeys = new ArrayList<>(2);
+    final List<TableIndex> indexes = new ArrayList<>(2);
+    String comment = "";
+    /** Tables that have this one's columns beside their own, by inheritance or as its partitions. */
+    final List<TableDraft> heirs = new ArrayList<>(0);
+    private Map<String, ColumnDraft> byName = Map.of();
+    private final boolean exact;
+
+    TableDraft(String namespace, String name, boolean exact) {
+        this.namespace = namespace;
+        this.name = name;
+        this.exact = exact;
+    }
+
+    void touched() {
+        byName = Map.of();
+    }
+
+    void add(ColumnDraft column) {
+        columns.add(column);
+        if (!byName.isEmpty()) {
+            byName.put(key(column.name), column);
+        }
+    }
+
+    private String key(String column) {
+        return exact ? column : column.toLowerCase(Locale.ROOT);
+    }
+
+    Optional<ColumnDraft> column(String wanted) {
+        if (columns.size() <= FEW) {
+            for (ColumnDraft column : columns) {
+                if (same(column.name, wanted)) {
+                    return Optional.of(column);
+                }
+            }
+            return Optional.empty();
+        }
+        if (byName.isEmpty()) {
+            byName = new HashMap<>();
+            columns.forEach(column -> byName.put(key(column.name), column));
+        }
+        return Optional.ofNullable(byName.get(key(wanted)));
+    }
+
+    boolean same(String one, String other) {
+        return exact ? one.equals(other) : one.equalsIgnoreCase(other);
+    }
+
+    private boolean among(List<String> names, String wanted) {
+        return names.stream().anyMatch(name -> same(name, wanted));
+    }
+
+    /** Names a column otherwise, also wherever this table speaks of it. */
+    void rename(ColumnDraft column, String now) {
+        String before = column.name;
+        column.name = now;
+        touched();
+        UnaryOperator<String> renamed = name -> same(name, before) ? now : name;
+        primaryKey = primaryKey.map(key -> new PrimaryKey(key.name(), key.columns().stream().map(renamed).toList()));
+        uniqueKeys.replaceAll(key -> new UniqueKey(key.name(), key.columns().stream().map(renamed).toList()));
+        foreignKeys.replaceAll(key -> new ForeignKey(key.origin(), key.name(), key.columns().stream().map(renamed).toList(), key.referencedNamespace(), key.referencedTable(),
+                key.referencedColumns(), key.onDelete(), key.onUpdate(), key.deferral()));
+        Map<String, String> names = Map.of(before.toLowerCase(Locale.ROOT), now.matches("[A-Za-z_][A-Za-z0-9_]*") ? now : "\"" + now + "\"");
+        checks.replaceAll(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), names)));
+        indexes.replaceAll(index -> new TableIndex(index.name(), index.unique(), index.columns().stream().map(part -> part.named(part.expression()
+                ? Identifiers.exchanged(part.name(), names) : renamed.apply(part.name()))).toList(), index.method(), index.predicate().map(rows -> Identifiers.exchanged(rows, names))));
+        columns.stream().filter(other -> !other.generated.isEmpty()).forEach(other -> other.generated = Identifiers.exchanged(other.generated, names));
+    }
+
+    /**
+     * Takes a column away, and what cannot stand without it.
+     *
+     * @param shrink whether an index keeps its other columns (MySQL manual, ALTER TABLE) instead of going with the column (PostgreSQL manual, ALTER TABLE)
+     */
+    void drop(ColumnDraft column, boolean shrink) {
+        columns.remove(column);
+        touched();
+        primaryKey = primaryKey.flatMap(key -> !among(key.columns(), column.name) ? Optional.of(key) : shrink && key.columns().size() > 1
+                ? Optional.of(new PrimaryKey(key.name(), without(key.columns(), column.name))) : Optional.empty());
+        foreignKeys.removeIf(key -> among(key.columns(), column.name));
+        if (shrink) {
+            uniqueKeys.replaceAll(key -> new UniqueKey(key.name(), without(key.columns(), column.name)));
+            uniqueKeys.removeIf(key -> key.columns().isEmpty());
+            indexes.replaceAll(index -> new TableIndex(index.name(), index.unique(), index.columns().stream().filter(part -> part.expression()
+                    || !same(part.name(), column.name)).toList(), index.method(), index.predicate()));
+            indexes.removeIf(index -> index.columns().isEmpty());
+        } else {
+            uniqueKeys.removeIf(key -> among(key.columns(), column.name));
+            indexes.removeIf(index -> index.columns().stream().anyMatch(part -> part.expression() ? mentions(part.name(), column.name) : same(part.name(), column.name))
+                    || index.predicate().map(rows -> mentions(rows, column.name)).orElse(false));
+        }
+        checks.removeIf(check -> mentions(check.condition(), column.name));
+    }
+
+    private List<String> without(List<String> names, String gone) {
+        return names.stream().filter(name -> !same(name, gone)).toList();
+    }
+
+    /** Whether an expression speaks of a column. */
+    boolean mentions(String expression, String column) {
+        return !Identifiers.exchanged(expression, Map.of(column.toLowerCase(Locale.ROOT), "\u0001")).equals(expression);
+    }
+
+    Table done() {
+        return new Table(Optional.empty(), namespace, name, columns.stream().map(ColumnDraft::done).toList(), primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment);
+    }
+}

@@ -1,0 +1,409 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.design.Target;
+import entaxis.core.reading.Drafts.QName;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.ForeignKey;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Reads CREATE TABLE and DROP TABLE. */
+final class TableStatements {
+    private final Tokens tokens;
+    private final Drafts drafts;
+    private final Definitions definitions;
+    private final Notes notes;
+    private final Pass pass;
+
+    TableStatements(Tokens tokens, Drafts drafts, Definitions definitions, Notes notes, Pass pass) {
+        this.tokens = tokens;
+        this.drafts = drafts;
+        this.definitions = definitions;
+        this.notes = notes;
+        this.pass = pass;
+    }
+
+    /** Reads CREATE TABLE from behind that word. */
+    void create(int from, boolean temporary) {
+        boolean onlyIfAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        int at = tokens.at;
+        QName name = definitions.qualified();
+        if (temporary || name.name().startsWith("#") || name.namespace().equalsIgnoreCase("temp") || name.namespace().equalsIgnoreCase("tempdb")) {
+            drafts.passing.add(drafts.key(name));
+            pass.over(from, "temporary table");
+            return;
+        }
+        if (drafts.table(name).isPresent()) {
+            if (onlyIfAbsent) {
+                pass.over(from, "table that is there already");
+                return;
+            }
+            throw Unreadable.amiss(at, "a table " + name.name() + " is there already");
+        }
+        if (tokens.is(Word.LIKE) || tokens.sign('(') && tokens.word(tokens.at + 1) == Word.LIKE && drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2) {
+            likeMySql(name);
+            return;
+        }
+        if (tokens.is(Word.AS) || tokens.is(Word.SELECT) || tokens.sign('(') && (tokens.word(tokens.at + 1) == Word.SELECT || tokens.word(tokens.at + 1) == Word.WITH)) {
+            drafts.passing.add(drafts.key(name));
+            throw new Unreadable(from, "the columns of the table come from a query");
+        }
+        if (tokens.accept(Word.PARTITION)) {
+            partition(name);
+            return;
+        }
+        if (tokens.is(Word.OF)) {
+            drafts.passing.add(drafts.key(name));
+            throw tokens.unreadable("tables of a type are not read");
+        }
+        TableDraft table = drafts.create(name);
+        try {
+            elements(table, from);
+        } catch (Unreadable reason) {
+            if (table.columns.isEmpty()) {
+                drafts.remove(name, false);
+                drafts.passing.add(drafts.key(name));
+            }
+            throw reason;
+        }
+        options(table);
+    }
+
+    private void elements(TableDraft table, int from) {
+        tokens.expectSign('(');
+        if (tokens.acceptSign(')')) {
+            return;
+        }
+        do {
+            if (tokens.sign(')')) {
+                break;
+            }
+            int start = tokens.at;
+            try {
+                element(table);
+                if (!tokens.sign(',') && !tokens.sign(')')) {
+                    throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed" : "this clause is not understood here");
+                }
+            } catch (Unreadable reason) {
+                notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
+                toNextElement(start);
+            }
+        } while (tokens.acceptSign(','));
+        if (tokens.atEnd()) {
+            return;
+        }
+        tokens.expectSign(')');
+    }
+
+    /** Goes to the comma or bracket that ends the element which began at a token. */
+    private void toNextElement(int start) {
+        tokens.at = start;
+        int depth = 0;
+        while (!tokens.atEnd()) {
+            if (depth == 0 && (tokens.sign(',') || tokens.sign(')'))) {
+                return;
+            }
+            depth += tokens.sign('(') ? 1 : tokens.sign(')') ? -1 : 0;
+            tokens.at++;
+        }
+    }
+
+    private void element(TableDraft table) {
+        if (tokens.is(Word.LIKE)) {
+            tokens.at++;
+            int at = tokens.at;
+            QName model = definitions.qualified();
+            TableDraft source = drafts.table(model).orElseThrow(() -> Unreadable.amiss(at, "no table " + model.name() + " is known here"));
+            boolean all = false;
+            boolean indexes = false;
+            boolean defaults = false;
+            boolean comments = false;
+            while (!tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd()) {
+                boolean including = tokens.accept(Word.INCLUDING);
+                if (!including) {
+                    tokens.at++;
+                }
+                all |= including && tokens.is(Word.ALL);
+                indexes |= including && tokens.reads(tokens.at, "INDEXES");
+                defaults |= including && (tokens.reads(tokens.at, "DEFAULTS") || tokens.is(Word.IDENTITY) || tokens.is(Word.GENERATED));
+                comments |= including && tokens.reads(tokens.at, "COMMENTS");
+                tokens.at++;
+            }
+            copyColumns(source, table, all || defaults, all || comments);
+            if (all || indexes) {
+                copyKeys(source, table);
+            }
+        } else if (definitions.atConstraint()) {
+            definitions.constraint(table);
+        } else {
+            definitions.column(table);
+            while (drafts.engine == Target.SQLITE && definitions.atConstraint()) {
+                definitions.constraint(table);
+            }
+        }
+    }
+
+    private static void copyColumns(TableDraft source, TableDraft table, boolean defaults, boolean comments) {
+        for (ColumnDraft column : source.columns) {
+            ColumnDraft copy = column.copy();
+            if (!defaults) {
+                copy.defaultValue = "";
+                copy.generated = "";
+                copy.identity = Identity.NONE;
+            }
+            copy.comment = comments ? copy.comment : "";
+            table.add(copy);
+        }
+    }
+
+    private void copyKeys(TableDraft source, TableDraft table) {
+        source.primaryKey.ifPresent(key -> {
+            if (table.primaryKey.isEmpty()) {
+                definitions.setPrimaryKey(table, "", key.columns());
+            }
+        });
+        source.uniqueKeys.forEach(key -> definitions.addUnique(table, "", key.columns()));
+        source.checks.forEach(check -> table.checks.add(check));
+        source.indexes.forEach(index -> definitions.copyIndex(table, index));
+    }
+
+    /** MySQL manual, CREATE TABLE ... LIKE: columns, keys and indexes, but no foreign keys. */
+    private void likeMySql(QName name) {
+        boolean round = tokens.acceptSign('(');
+        tokens.expect(Word.LIKE);
+        int at = tokens.at;
+        QName model = definitions.qualified();
+        TableDraft source = drafts.table(model).orElseThrow(() -> Unreadable.amiss(at, "no table " + model.name() + " is known here"));
+        if (round) {
+            tokens.expectSign(')');
+        }
+        TableDraft table = drafts.create(name);
+        copyColumns(source, table, true, true);
+        table.primaryKey = source.primaryKey;
+        table.uniqueKeys.addAll(source.uniqueKeys);
+        table.checks.addAll(source.checks);
+        table.indexes.addAll(source.indexes);
+        table.comment = source.comment;
+    }
+
+    /** PostgreSQL manual, CREATE TABLE ... PARTITION OF: a partition has what the whole has. */
+    private void partition(QName name) {
+        tokens.expect(Word.OF);
+        int at = tokens.at;
+        QName whole = definitions.qualified();
+        TableDraft parent = drafts.table(whole).orElseThrow(() -> Unreadable.amiss(at, "no table " + whole.name() + " is known here"));
+        TableDraft table = drafts.create(name);
+        copyColumns(parent, table, true, false);
+        if (tokens.sign('(')) {
+            partitionElements(table);
+        }
+        inheritKeys(parent, table);
+        parent.heirs.add(table);
+        options(table);
+    }
+
+    private void partitionElements(TableDraft table) {
+        tokens.expectSign('(');
+        do {
+            if (definitions.atConstraint()) {
+                definitions.constraint(table);
+            } else {
+                ColumnDraft column = definitions.existing(table, tokens.at);
+                tokens.at++;
+                tokens.accept(Word.WITH, Word.OPTIONS);
+                definitions.clauses(table, column);
+            }
+        } while (tokens.acceptSign(','));
+        tokens.expectSign(')');
+    }
+
+    /** Gives a partition the keys of the whole. */
+    void inheritKeys(TableDraft parent, TableDraft table) {
+        copyKeys(parent, table);
+        for (ForeignKey key : parent.foreignKeys) {
+            table.foreignKeys.add(key);
+        }
+    }
+
+    /** Gives a table the columns and conditions of one that it inherits (PostgreSQL manual, 5.11): its own columns come behind, same ones become one. */
+    private void inherit(TableDraft parent, TableDraft table) {
+        parent.heirs.add(table);
+        int place = 0;
+        for (ColumnDraft column : parent.columns) {
+            int own = indexOf(table, column.name);
+            if (own < 0) {
+                ColumnDraft copy = column.copy();
+                copy.identity = Identity.NONE;
+                copy.comment = "";
+                if (column.identity != Identity.NONE && column.defaultValue.isEmpty()) {
+                    copy.required = true;
+                }
+                table.columns.add(place++, copy);
+            } else {
+                ColumnDraft both = table.columns.remove(own);
+                both.required |= column.required;
+                both.defaultValue = both.defaultValue.isEmpty() ? column.defaultValue : both.defaultValue;
+                table.columns.add(own < place ? own : place, both);
+                place = own < place ? place : place + 1;
+            }
+        }
+        table.touched();
+        for (CheckRule check : parent.checks) {
+            if (table.checks.stream().noneMatch(other -> other.name().equals(check.name()))) {
+                table.checks.add(check);
+            }
+        }
+    }
+
+    private static int indexOf(TableDraft table, String name) {
+        for (int i = 0; i < table.columns.size(); i++) {
+            if (table.same(table.columns.get(i).name, name)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    /** Reads what follows the brackets. How rows are stored is passed; what says something about the table is taken. */
+    private void options(TableDraft table) {
+        boolean storage = false;
+        while (!tokens.atEnd()) {
+            Word word = tokens.word();
+            if (drafts.engine == Target.SQLSERVER && beginsNext()) {
+                return;
+            }
+            switch (word) {
+                case INHERITS -> {
+                    tokens.at++;
+                    tokens.expectSign('(');
+                    List<TableDraft> parents = new ArrayList<>();
+                    do {
+                        int at = tokens.at;
+                        QName name = definitions.qualified();
+                        parents.add(drafts.table(name).orElseThrow(() -> Unreadable.amiss(at, "no table " + name.name() + " is known here")));
+                    } while (tokens.acceptSign(','));
+                    tokens.expectSign(')');
+                    parents.reversed().forEach(parent -> inherit(parent, table));
+                    continue;
+                }
+                case COMMENT -> {
+                    tokens.at++;
+                    tokens.acceptSign('=');
+                    table.comment = tokens.string();
+                    continue;
+                }
+                case AUTO_INCREMENT -> {
+                    tokens.at++;
+                    tokens.acceptSign('=');
+                    long first = definitions.wholeNumber();
+                    table.columns.stream().filter(column -> column.identity != Identity.NONE)
+                            .forEach(column -> column.numbering = new Numbering(first, 1));
+                    continue;
+                }
+                case AS, SELECT, REPLACE, IGNORE -> {
+                    if (word == Word.AS || word == Word.SELECT || tokens.word(tokens.at + 1) == Word.SELECT || tokens.word(tokens.at + 1) == Word.AS) {
+                        throw tokens.unreadable("further columns of the table come from a query");
+                    }
+                }
+                case CREATE, INSERT, DROP, ALTER -> throw tokens.unreadable("a semicolon is missing before this");
+                default -> { }
+            }
+            if (strict() && !known(word)) {
+                throw tokens.unreadable("this is not understood behind a table");
+            }
+            storage = true;
+            option();
+        }
+        if (storage) {
+            notes.steppedOver(tokens.offset(0), "storage options");
+        }
+    }
+
+    private boolean strict() {
+        return drafts.engine == Target.POSTGRESQL || drafts.engine == Target.SQLITE || drafts.engine == Target.ISO;
+    }
+
+    private boolean known(Word word) {
+        return switch (word) {
+            case PARTITION, WITH, WITHOUT, TABLESPACE, ON, USING, FOR, DEFAULT, SERVER, OPTIONS, NOT, ORDER, PERIOD, OWNER -> true;
+            default -> tokens.reads(tokens.at, "STRICT") || tokens.sign(',') || tokens.reads(tokens.at, "DISTRIBUTED");
+        };
+    }
+
+    private void option() {
+        Word word = tokens.word();
+        if (word == Word.PARTITION && strict()) {
+            tokens.at++;
+            tokens.accept(Word.BY);
+            tokens.name();
+            tokens.skipRound();
+            return;
+        }
+        if (word == Word.FOR || word == Word.SERVER || word == Word.ORDER) {
+            while (!tokens.atEnd() && tokens.word() != Word.PARTITION && tokens.word() != Word.OPTIONS && tokens.word() != Word.TABLESPACE
+                    && !(tokens.is(Word.WITH) && tokens.sign(tokens.at + 1, '(') && tokens.word(tokens.at + 2) != Word.NONE && tokens.word(tokens.at - 1) != Word.VALUES)) {
+                skip();
+            }
+            return;
+        }
+        if (strict() && (word == Word.TABLESPACE || word == Word.USING || word == Word.WITHOUT || word == Word.NOT || word == Word.OWNER)) {
+            tokens.at++;
+            tokens.accept(Word.TO);
+            tokens.name();
+            return;
+        }
+        if (strict() && word == Word.ON) {
+            tokens.at++;
+            tokens.expect(Word.COMMIT);
+            while (tokens.kind(tokens.at) == Scanner.WORD && !known(tokens.word())) {
+                tokens.at++;
+            }
+            return;
+        }
+        skip();
+    }
+
+    private void skip() {
+        if (tokens.sign('(')) {
+            tokens.skipRound();
+        } else {
+            tokens.at++;
+        }
+    }
+
+    private boolean beginsNext() {
+        return switch (tokens.word()) {
+            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, SET, USE, PRINT, DECLARE, GRANT, COMMIT, BEGIN, END, SELECT, UPDATE, DELETE, TRUNCATE, ELSE -> true;
+            default -> false;
+        };
+    }
+
+    /** Reads DROP TABLE from behind that word. */
+    void drop(int from, boolean temporary) {
+        boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
+        boolean any = false;
+        List<QName> names = new ArrayList<>();
+        do {
+            names.add(definitions.qualified());
+        } while (tokens.acceptSign(','));
+        ifThere |= tokens.accept(Word.IF, Word.EXISTS);
+        boolean cascade = tokens.accept(Word.CASCADE);
+        if (cascade) {
+            tokens.acceptReading("CONSTRAINTS");
+            tokens.accept(Word.CONSTRAINT);
+        } else {
+            tokens.accept(Word.RESTRICT);
+        }
+        tokens.acceptReading("PURGE");
+        for (QName name : names) {
+            any |= drafts.table(name).isPresent();
+            drafts.remove(name, cascade);
+            drafts.passing.remove(drafts.key(name));
+        }
+        if (!any || temporary) {
+            notes.steppedOver(tokens.offset(from), "drop of what is not there");
+        }
+    }
+}

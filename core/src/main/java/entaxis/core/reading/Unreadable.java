@@ -1,0 +1,33 @@
+package entaxis.core.reading;
+
+/** Says that a statement, or a clause of it, is not understood from some token on. Carries no stack: it is part of ordinary reading. */
+final class Unreadable extends RuntimeException {
+    private static final long serialVersionUID = 1;
+    private final int token;
+    private final boolean ofState;
+
+    Unreadable(int token, String reason) {
+        this(token, reason, false);
+    }
+
+    private Unreadable(int token, String reason, boolean ofState) {
+        super(reason, null, false, false);
+        this.token = token;
+        this.ofState = ofState;
+    }
+
+    /** Says that a statement is well formed but speaks of what is not there, or makes what is there already. */
+    static Unreadable amiss(int token, String reason) {
+        return new Unreadable(token, reason, true);
+    }
+
+    /** Whether the statement is well formed and only what is there does not fit it. */
+    boolean ofState() {
+        return ofState;
+    }
+
+    /** Which token of the statement. */
+    int token() {
+        return token;
+    }
+}

@@ -1,0 +1,15 @@
+package entaxis.core.schema;
+
+import java.util.Optional;
+
+/**
+ * What only some columns have.
+ *
+ * @param virtual   whether a computed column is computed at each reading rather than stored
+ * @param onUpdate  SQL expression that it takes when a row is changed (MySQL manual, “Automatic Initialization and Updating for TIMESTAMP and DATETIME”)
+ * @param collation the order that its texts are compared in, as the engine names it
+ */
+public record ColumnDetails(boolean virtual, Optional<String> onUpdate, Optional<String> collation) {
+    /** Nothing out of the ordinary. */
+    public static final ColumnDetails NONE = new ColumnDetails(false, Optional.empty(), Optional.empty());
+}

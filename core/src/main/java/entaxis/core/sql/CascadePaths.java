@@ -1,0 +1,75 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.ReferentialAction;
+import entaxis.core.design.Target;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Table;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * SQL Server refuses actions that could reach a table by two ways or come back to it (SQL Server documentation, “Primary and foreign key constraints”, cascading
+ * referential integrity). Actions are taken in order; one that would open a second way is replaced by a refusal, and said.
+ */
+final class CascadePaths {
+    private final Map<String, List<String>> reaches = new HashMap<>();
+    private final Map<String, List<String>> reachedFrom = new HashMap<>();
+
+    private CascadePaths() { }
+
+    /** The tables with only those actions left that the engine takes. Each action looks at the tables that it connects. */
+    static List<Table> cut(List<Table> tables, Dialect dialect, List<Finding> findings) {
+        if (dialect.target() != Target.SQLSERVER) {
+            return tables;
+        }
+        CascadePaths paths = new CascadePaths();
+        List<Table> cut = new ArrayList<>(tables.size());
+        for (Table table : tables) {
+            List<ForeignKey> keys = new ArrayList<>();
+            for (ForeignKey key : table.foreignKeys()) {
+                boolean acts = key.onDelete() != ReferentialAction.NO_ACTION || key.onUpdate() != ReferentialAction.NO_ACTION;
+                if (!acts || paths.open(key.referencedTable(), table.name())) {
+                    keys.add(key);
+                } else {
+                    findings.add(new Finding(Finding.Kind.LOST, table.name(), key.name(),
+                            "a second way of carrying changes along from " + key.referencedTable() + " is not possible; here it is refused instead"));
+                    keys.add(key.withActions(ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION));
+                }
+            }
+            cut.add(new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), table.uniqueKeys(), table.checks(), keys, table.indexes(), table.comment()));
+        }
+        return cut;
+    }
+
+    /** Opens a way from a table to one that refers to it, unless some table would then be reached twice from another. */
+    private boolean open(String from, String to) {
+        Set<String> below = all(to, reaches);
+        Set<String> above = all(from, reachedFrom);
+        for (String source : above) {
+            Set<String> known = all(source, reaches);
+            if (below.stream().anyMatch(target -> known.contains(target) || target.equals(source))) {
+                return false;
+            }
+        }
+        reaches.computeIfAbsent(from, any -> new ArrayList<>()).add(to);
+        reachedFrom.computeIfAbsent(to, any -> new ArrayList<>()).add(from);
+        return true;
+    }
+
+    private static Set<String> all(String start, Map<String, List<String>> steps) {
+        Set<String> seen = new HashSet<>(Set.of(start));
+        List<String> open = new ArrayList<>(List.of(start));
+        while (!open.isEmpty()) {
+            for (String next : steps.getOrDefault(open.removeLast(), List.of())) {
+                if (seen.add(next)) {
+                    open.add(next);
+                }
+            }
+        }
+        return seen;
+    }
+}

@@ -1,0 +1,58 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.Target;
+import entaxis.core.token.Lexer;
+import entaxis.core.token.Token;
+import entaxis.core.token.Token.Kind;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** Turns the words of an expression that differ from engine to engine. */
+final class Expressions {
+    private static final Map<Target, Map<String, String>> WORDS = Map.of(
+            Target.SQLSERVER, Map.of("true", "1", "false", "0", "char_length", "len", "character_length", "len", "length", "len", "current_date", "cast(getdate() as date)"),
+            Target.ORACLE, Map.of("true", "1", "false", "0", "char_length", "length", "character_length", "length"),
+            Target.SQLITE, Map.of("char_length", "length", "character_length", "length"));
+
+    private Expressions() { }
+
+    /** The expression with those words exchanged, and names in double quotes put into the engine's own; names that are in those already stay. Linear. */
+    static String spelled(String sql, Dialect dialect) {
+        char open = dialect.quoted("").charAt(0);
+        char close = dialect.quoted("").charAt(1);
+        StringBuilder whole = new StringBuilder(sql.length());
+        int done = 0;
+        boolean text = false;
+        for (int i = 0; i < sql.length() && open != '"'; i++) {
+            char c = sql.charAt(i);
+            text ^= c == '\'';
+            if (!text && c == open) {
+                int end = sql.indexOf(close, i + 1);
+                while (end > 0 && end + 1 < sql.length() && sql.charAt(end + 1) == close) {
+                    end = sql.indexOf(close, end + 2);
+                }
+                if (end > 0) {
+                    whole.append(pieces(sql.substring(done, i), dialect)).append(sql, i, end + 1);
+                    done = end + 1;
+                    i = end;
+                }
+            }
+        }
+        return whole.append(pieces(sql.substring(done), dialect)).toString();
+    }
+
+    private static String pieces(String sql, Dialect dialect) {
+        Map<String, String> words = WORDS.getOrDefault(dialect.target(), Map.of());
+        StringBuilder text = new StringBuilder(sql.length());
+        List<Token> tokens = Lexer.tokens(sql);
+        for (Token token : tokens) {
+            if (token.kind() == Kind.WORD) {
+                text.append(words.getOrDefault(token.text().toLowerCase(Locale.ROOT), token.text()));
+            } else {
+                text.append(token.kind() == Kind.QUOTED_NAME ? dialect.name(token.name()) : token.text());
+            }
+        }
+        return text.toString();
+    }
+}

@@ -1,0 +1,30 @@
+package entaxis.core.sql;
+
+import java.util.Locale;
+
+/** Expressions that every engine has, each in its own words. */
+final class Functions {
+    private Functions() { }
+
+    /** What an expression gives. */
+    enum Kind {
+        /** The time at which the statement or transaction began. */
+        NOW,
+        /** A new random identifier. */
+        RANDOM_UUID, OTHER
+    }
+
+    /** What an expression is, if it is one of those. */
+    static Kind kind(String expression) {
+        String plain = expression.strip().toLowerCase(Locale.ROOT).replace(" ", "");
+        while (plain.startsWith("(") && plain.endsWith(")") && plain.length() > 2) {
+            plain = plain.substring(1, plain.length() - 1);
+        }
+        return switch (plain) {
+            case "current_timestamp", "current_timestamp()", "current_timestamp(6)", "current_timestamp(3)", "now()", "getdate()", "sysdatetime()", "systimestamp", "localtimestamp",
+                    "localtimestamp()", "sysdate", "sysdatetimeoffset()", "transaction_timestamp()", "statement_timestamp()" -> Kind.NOW;
+            case "gen_random_uuid()", "random_uuid()", "uuid()", "newid()", "newsequentialid()", "sys_guid()", "uuid_generate_v4()" -> Kind.RANDOM_UUID;
+            default -> Kind.OTHER;
+        };
+    }
+}

@@ -1,0 +1,91 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.Target;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.token.Identifiers;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/** Names as an engine holds them: cut where they are too long, constraints and indexes apart from each other where they share one space of names. */
+final class HeldNames {
+    private final Dialect dialect;
+    private final List<Finding> findings;
+    private final Set<String> taken = new HashSet<>();
+
+    HeldNames(Dialect dialect, List<Finding> findings) {
+        this.dialect = dialect;
+        this.findings = findings;
+    }
+
+    List<Table> named(List<Table> tables) {
+        Map<String, String> seen = new HashMap<>();
+        for (Table table : tables) {
+            String held = dialect.stored(table.name());
+            String other = seen.putIfAbsent(table.namespace() + "\u0000" + folded(held), table.name());
+            if (other != null) {
+                findings.add(new Finding(Finding.Kind.CLASH, table.name(), "", "it has the same name as " + other + " in " + dialect.target().title()));
+            }
+            taken.add(folded(held));
+        }
+        return tables.stream().map(this::named).toList();
+    }
+
+    private String folded(String name) {
+        boolean tellsCase = dialect.target() == Target.POSTGRESQL;
+        return tellsCase ? name : name.toLowerCase(Locale.ROOT);
+    }
+
+    private Table named(Table table) {
+        Map<String, String> seen = new HashMap<>();
+        Map<String, String> cut = new HashMap<>();
+        for (Column column : table.columns()) {
+            String held = dialect.stored(column.name());
+            if (!held.equals(column.name())) {
+                cut.put(column.name().toLowerCase(Locale.ROOT), dialect.name(held));
+            }
+            String other = seen.putIfAbsent(folded(held), column.name());
+            if (other != null) {
+                findings.add(new Finding(Finding.Kind.CLASH, table.name(), column.name(), "it has the same name as the column " + other + " in " + dialect.target().title()));
+            }
+        }
+        UnaryOperator<String> stored = dialect::stored;
+        UnaryOperator<String> expression = sql -> Identifiers.exchanged(sql, cut);
+        boolean mySql = dialect.target() == Target.MYSQL || dialect.target() == Target.MARIADB;
+        Optional<PrimaryKey> key = table.primaryKey().map(own -> new PrimaryKey(mySql ? "PRIMARY" : free(table, own.name()), own.columns().stream().map(stored).toList()));
+        List<UniqueKey> uniques = table.uniqueKeys().stream().map(own -> new UniqueKey(free(table, own.name()), own.columns().stream().map(stored).toList())).toList();
+        List<CheckRule> checks = table.checks().stream().map(own -> new CheckRule(free(table, own.name()), expression.apply(own.condition()))).toList();
+        List<ForeignKey> references = table.foreignKeys().stream().map(own -> new ForeignKey(own.origin(), free(table, own.name()), own.columns().stream().map(stored).toList(),
+                dialect.schemas() ? own.referencedNamespace() : "", dialect.stored(own.referencedTable()), own.referencedColumns().stream().map(stored).toList(), own.onDelete(),
+                own.onUpdate(), own.deferral())).toList();
+        List<TableIndex> indexes = table.indexes().stream().map(own -> new TableIndex(free(table, own.name()), own.unique(), own.columns().stream()
+                .map(part -> part.named(part.expression() ? expression.apply(part.name()) : dialect.stored(part.name()))).toList(), own.method(),
+                own.predicate().map(expression))).toList();
+        List<Column> columns = table.columns().stream().map(column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression))).toList();
+        return new Table(table.origin(), table.namespace(), dialect.stored(table.name()), columns, key, uniques, checks, references, indexes, table.comment());
+    }
+
+    /** A name that no other constraint, index or table has; what has no name is left so. */
+    private String free(Table table, String name) {
+        if (name.isEmpty() || taken.add(folded(dialect.stored(name)))) {
+            return dialect.stored(name);
+        }
+        String base = table.name() + "_" + name;
+        String proposed = dialect.stored(base);
+        for (int number = 2; !taken.add(folded(proposed)); number++) {
+            proposed = dialect.stored(base + "_" + number);
+        }
+        return proposed;
+    }
+}

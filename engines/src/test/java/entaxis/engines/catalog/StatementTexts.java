@@ -1,0 +1,50 @@
+package entaxis.engines.catalog;
+
+import entaxis.core.design.Target;
+import entaxis.core.token.Lexer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** Cuts a script into statements for a driver, as simply as real scripts allow and independently of the reader that is being tested. */
+final class StatementTexts {
+    private static final Pattern DELIMITER = Pattern.compile("(?i)^\\s*delimiter\\s+(\\S+).*");
+
+    private StatementTexts() { }
+
+    static List<String> of(String script, Target engine) {
+        List<String> statements = new ArrayList<>();
+        StringBuilder statement = new StringBuilder();
+        String delimiter = ";";
+        boolean quoted = false;
+        boolean dollar = false;
+        for (String line : script.split("\n", -1)) {
+            if (!quoted && !dollar && DELIMITER.matcher(line).matches()) {
+                delimiter = DELIMITER.matcher(line).replaceFirst("$1");
+                continue;
+            }
+            if (!quoted && !dollar && (line.strip().startsWith("--") || line.strip().startsWith("#") && engine == Target.MARIADB || line.strip().startsWith("\\"))) {
+                continue;
+            }
+            String kept = quoted || dollar ? line : line.replaceFirst("(?<!')--\\s[^']*$", "");
+            for (int i = 0; i < kept.length(); i++) {
+                char c = kept.charAt(i);
+                quoted ^= !dollar && c == '\'';
+                dollar ^= !quoted && kept.startsWith("$$", i);
+                boolean body = engine == Target.SQLITE && statement.toString().stripLeading().toLowerCase(java.util.Locale.ROOT).matches("(?s)create\\s+(temp\\s+)?trigger.*")
+                        && !statement.toString().stripTrailing().toLowerCase(java.util.Locale.ROOT).endsWith("end");
+                if (!quoted && !dollar && !body && kept.startsWith(delimiter, i)) {
+                    statements.add(statement.toString());
+                    statement.setLength(0);
+                    i += delimiter.length() - 1;
+                } else {
+                    statement.append(c);
+                }
+            }
+            statement.append('\n');
+        }
+        statements.add(statement.toString());
+        return statements.stream().filter(text -> Lexer.tokens(text).stream().anyMatch(token -> token.kind() != entaxis.core.token.Token.Kind.SPACE
+                && token.kind() != entaxis.core.token.Token.Kind.COMMENT)).toList();
+    }
+}

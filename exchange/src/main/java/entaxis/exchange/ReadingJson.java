@@ -1,0 +1,132 @@
+package entaxis.exchange;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.reading.Reading;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Finding;
+import entaxis.core.type.SqlType.UserType;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What was read of a script, as JSON. What a script does not say is {@code null}. */
+public final class ReadingJson {
+    private static final JsonMapper MAPPER = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+
+    private ReadingJson() { }
+
+    /** Tables with their columns, keys and indexes, and what was stepped over or not understood. */
+    public static String of(Reading reading) {
+        Dialect dialect = Dialect.of(reading.engine());
+        Map<String, Object> all = new LinkedHashMap<>();
+        all.put("tables", reading.schema().tables().stream().map(table -> table(table, dialect)).toList());
+        all.put("sequences", reading.schema().sequences().stream().map(sequence -> Map.of("schema", sequence.namespace(), "name", sequence.name())).toList());
+        all.put("types", reading.schema().types().stream().map(type -> Map.of("name", type.name(), "kind", type.getClass().getSimpleName().replace("Definition", "").toLowerCase(java.util.Locale.ROOT))).toList());
+        all.put("programs", reading.schema().programs().stream().map(program -> Map.of("kind", program.kind().word(), "name", program.name())).toList());
+        all.put("steppedOver", reading.steppedOver().stream().map(passed -> {
+            Map<String, Object> one = new LinkedHashMap<>();
+            put(one, "file", passed.file());
+            one.put("line", passed.line());
+            one.put("kind", passed.kind());
+            return one;
+        }).toList());
+        all.put("notUnderstood", reading.notUnderstood().stream().map(missed -> {
+            Map<String, Object> one = new LinkedHashMap<>();
+            put(one, "file", missed.file());
+            one.put("line", missed.line());
+            one.put("column", missed.column());
+            one.put("text", missed.text());
+            one.put("reason", missed.reason());
+            return one;
+        }).toList());
+        return MAPPER.writeValueAsString(all);
+    }
+
+    /** What an engine does not take, as JSON. */
+    public static String findings(List<Finding> findings) {
+        return MAPPER.writeValueAsString(findings.stream().map(finding -> {
+            Map<String, Object> one = new LinkedHashMap<>();
+            one.put("kind", finding.kind().title());
+            one.put("table", named(finding.table()));
+            one.put("element", named(finding.element()));
+            one.put("words", finding.words());
+            return one;
+        }).toList());
+    }
+
+    private static Map<String, Object> table(Table table, Dialect dialect) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        one.put("schema", named(table.namespace()));
+        one.put("name", table.name());
+        one.put("columns", table.columns().stream().map(column -> column(column, dialect)).toList());
+        one.put("primaryKey", table.primaryKey().map(key -> key(key.name(), key.columns())).orElse(null));
+        one.put("uniques", table.uniqueKeys().stream().map(key -> key(key.name(), key.columns())).toList());
+        one.put("foreignKeys", table.foreignKeys().stream().map(ReadingJson::foreignKey).toList());
+        one.put("indexes", table.indexes().stream().map(ReadingJson::index).toList());
+        one.put("checks", table.checks().stream().map(check -> {
+            Map<String, Object> rule = new LinkedHashMap<>();
+            rule.put("name", named(check.name()));
+            rule.put("condition", check.condition());
+            return rule;
+        }).toList());
+        put(one, "comment", table.comment());
+        return one;
+    }
+
+    private static Map<String, Object> column(Column column, Dialect dialect) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        one.put("name", column.name());
+        one.put("type", column.type() instanceof UserType(String name) ? name : dialect.type(column.type()));
+        one.put("nullable", !column.required());
+        one.put("default", column.defaultValue().orElse(null));
+        one.put("identity", column.identity() != Identity.NONE);
+        column.generated().ifPresent(expression -> one.put("generated", expression));
+        put(one, "comment", column.comment());
+        return one;
+    }
+
+    private static Map<String, Object> key(String name, List<String> columns) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        one.put("name", named(name));
+        one.put("columns", columns);
+        return one;
+    }
+
+    private static Map<String, Object> foreignKey(ForeignKey key) {
+        Map<String, Object> one = key(key.name(), key.columns());
+        if (!key.referencedNamespace().isEmpty()) {
+            one.put("refSchema", key.referencedNamespace());
+        }
+        one.put("refTable", key.referencedTable());
+        one.put("refColumns", key.referencedColumns());
+        one.put("onDelete", key.onDelete().sql());
+        one.put("onUpdate", key.onUpdate().sql());
+        return one;
+    }
+
+    private static Map<String, Object> index(TableIndex index) {
+        Map<String, Object> one = key(index.name(), index.columns().stream().map(TableIndex.IndexColumn::name).toList());
+        one.put("unique", index.unique());
+        put(one, "method", index.method());
+        index.predicate().ifPresent(rows -> one.put("where", rows));
+        return one;
+    }
+
+    private static String named(String name) {
+        return Optional.of(name).filter(text -> !text.isEmpty()).orElse(null);
+    }
+
+    private static void put(Map<String, Object> one, String key, String text) {
+        if (!text.isEmpty()) {
+            one.put(key, text);
+        }
+    }
+
+}

@@ -1,0 +1,37 @@
+package entaxis.web.cli;
+
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Design;
+import entaxis.core.schema.Schema;
+import entaxis.exchange.DesignJson;
+import entaxis.exchange.UnreadableJson;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+
+/** Saved designs as files. */
+final class DesignFiles {
+    private final PrintStream err;
+
+    DesignFiles(PrintStream err) {
+        this.err = err;
+    }
+
+    /** The schema that follows from a saved design; none if it cannot be read, which is said. */
+    Optional<Schema> schema(String file) {
+        return design(file).map(design -> Derivation.of(design).schema());
+    }
+
+    Optional<Design> design(String file) {
+        try {
+            return Optional.of(DesignJson.readDesign(Files.readString(Path.of(file))));
+        } catch (IOException e) {
+            err.println(file + ": the file cannot be read: " + (Files.exists(Path.of(file)) ? e.getMessage() : "there is no such file"));
+        } catch (UnreadableJson e) {
+            err.println(file + ": " + e.getMessage());
+        }
+        return Optional.empty();
+    }
+}

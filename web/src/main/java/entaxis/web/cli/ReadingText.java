@@ -1,0 +1,49 @@
+package entaxis.web.cli;
+
+import entaxis.core.reading.Reading;
+import entaxis.core.reading.SteppedOver;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.Dialect;
+import entaxis.core.type.SqlType.UserType;
+import entaxis.core.word.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/** What was read, as lines for people. */
+final class ReadingText {
+    private ReadingText() { }
+
+    static List<String> lines(Reading reading) {
+        Dialect dialect = Dialect.of(reading.engine());
+        List<String> lines = new ArrayList<>();
+        lines.add(counted(reading.schema().tables().size(), "table") + ", " + counted(reading.schema().foreignKeys(), "foreign key") + " from "
+                + counted(reading.statements(), "statement"));
+        for (Table table : reading.schema().tables()) {
+            lines.add("");
+            lines.add((table.namespace().isEmpty() ? "" : table.namespace() + ".") + table.name());
+            table.columns().forEach(column -> lines.add("  " + column.name() + "  " + (column.type() instanceof UserType(String name) ? name : dialect.type(column.type()))
+                    + (column.required() ? "  not null" : "") + column.defaultValue().map(expression -> "  default " + expression).orElse("")));
+            table.primaryKey().ifPresent(key -> lines.add("  primary key " + key.columns()));
+            table.uniqueKeys().forEach(key -> lines.add("  unique " + key.columns()));
+            table.foreignKeys().forEach(key -> lines.add("  " + key.columns() + " refers to " + key.referencedTable() + " " + key.referencedColumns()));
+            table.indexes().forEach(index -> lines.add("  index " + index.name()));
+        }
+        Map<String, Long> passed = reading.steppedOver().stream().collect(Collectors.groupingBy(SteppedOver::kind, TreeMap::new, Collectors.counting()));
+        if (!passed.isEmpty()) {
+            lines.add("");
+            lines.add("Stepped over: " + passed.entrySet().stream().map(kind -> kind.getKey() + " (" + kind.getValue() + ")").collect(Collectors.joining(", ")));
+        }
+        if (!reading.complete()) {
+            lines.add("");
+            reading.notUnderstood().forEach(missed -> lines.add(SqlCommands.place(missed)));
+        }
+        return lines;
+    }
+
+    private static String counted(int number, String word) {
+        return number + " " + (number == 1 ? word : Words.plural(word));
+    }
+}
