@@ -742,6 +742,9 @@ final class Definitions {
         }
         List<String> parentColumns = drafts.table(parent).map(draft -> referenced.stream().map(column -> draft.column(column).map(own -> own.name).orElse(column)).toList()).orElse(referenced);
         String parentName = drafts.table(parent).map(draft -> draft.name).orElse(parent.name());
+        if (!table.keepsReferences) {
+            return;
+        }
         table.foreignKeys.add(new ForeignKey(Optional.empty(), name.isEmpty() ? implied.foreignKey(table, held) : name, held, parent.namespace(), parentName, parentColumns, onDelete,
                 onUpdate, deferral));
     }
@@ -909,9 +912,18 @@ final class Definitions {
                 index.columns(), index.method(), index.predicate()));
     }
 
-    void addIndex(TableDraft table, TableIndex index) {
+    void addIndex(TableDraft table, TableIndex given) {
+        boolean prefixes = given.columns().stream().anyMatch(column -> column.prefix().isPresent());
+        TableIndex index = prefixes ? new TableIndex(given.name(), given.unique(), given.columns().stream().map(column -> whole(table, column)).toList(), given.method(),
+                given.predicate()) : given;
         table.indexes.add(index);
         drafts.index(index.name(), table);
+    }
+
+    /** A prefix as long as the column is no prefix. */
+    private static IndexColumn whole(TableDraft table, IndexColumn column) {
+        boolean all = table.column(column.name()).filter(own -> own.type instanceof SqlType.CharacterType text && text.length().isPresent() && text.length().equals(column.prefix())).isPresent();
+        return all ? new IndexColumn(column.name(), column.descending()) : column;
     }
 
     /** Reads the columns and expressions that an index is ordered by. */

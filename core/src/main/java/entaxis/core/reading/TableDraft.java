@@ -30,6 +30,8 @@ final class TableDraft {
     final List<ForeignKey> foreignKeys = new ArrayList<>(2);
     final List<TableIndex> indexes = new ArrayList<>(2);
     String comment = "";
+    /** Whether the storage engine keeps references; MyISAM reads past them (MySQL manual, “FOREIGN KEY Constraint Differences”). */
+    boolean keepsReferences = true;
     /** Tables that have this one's columns beside their own, by inheritance or as its partitions. */
     final List<TableDraft> heirs = new ArrayList<>(0);
     private Map<String, ColumnDraft> byName = Map.of();

@@ -302,6 +302,7 @@ final class TableStatements {
                             .forEach(column -> column.numbering = new Numbering(first, 1));
                     continue;
                 }
+                case ENGINE, TYPE -> storageEngine(table);
                 case AS, SELECT, REPLACE, IGNORE -> {
                     if (word == Word.AS || word == Word.SELECT || tokens.word(tokens.at + 1) == Word.SELECT || tokens.word(tokens.at + 1) == Word.AS) {
                         throw tokens.unreadable("further columns of the table come from a query");
@@ -318,6 +319,19 @@ final class TableStatements {
         }
         if (storage) {
             notes.steppedOver(tokens.offset(0), "storage options");
+        }
+    }
+
+    /** Looks at the name behind ENGINE, without passing it. */
+    private void storageEngine(TableDraft table) {
+        int name = tokens.sign(tokens.at + 1, '=') ? tokens.at + 2 : tokens.at + 1;
+        boolean without = List.of("MYISAM", "MEMORY", "HEAP", "ARCHIVE", "CSV", "ARIA", "MERGE", "BLACKHOLE").stream().anyMatch(engine -> tokens.reads(name, engine));
+        if (without && (drafts.engine == Target.MYSQL || drafts.engine == Target.MARIADB)) {
+            table.keepsReferences = false;
+            if (!table.foreignKeys.isEmpty()) {
+                notes.steppedOver(tokens.offset(tokens.at), "references that the storage engine does not keep");
+                table.foreignKeys.clear();
+            }
         }
     }
 

@@ -178,7 +178,8 @@ final class Types {
         }
         boolean square = tokens.quoted(from);
         TypeSpelling spelling = SpelledTypes.cut(square && drafts.engine == Target.SQLSERVER ? unquoted(from, end) : spelled);
-        return new Read(dialect.read(spelling), COUNTING.contains(spelling.name()));
+        boolean counts = drafts.engine == Target.POSTGRESQL || drafts.engine == Target.H2;
+        return new Read(dialect.read(spelling), counts && COUNTING.contains(spelling.name()));
     }
 
     /** A type name in square brackets means the same as without (SQL Server documentation, “Database identifiers”); the schema of the system's types says nothing. */

@@ -155,7 +155,7 @@ final class OracleDialect extends Dialect {
                     : spelling.name().equals("real") ? "float(63)" : "float(126)");
             case "raw" -> new BinaryType(Form.VARYING, OptionalInt.of(first.orElse(1)));
             case "nclob", "long", "long raw", "rowid", "bfile", "xmltype" -> new NativeType(spelling.name());
-            case "timestamp with local time zone", "json", "boolean", "enum", "text", "time", "uuid", "bigint", "tinyint", "int8", "bool" -> new NativeType(spelling.text());
+            case "timestamp with local time zone", "json", "boolean", "enum", "text", "time", "uuid", "bigint", "tinyint", "int8", "bool" -> new NativeType(SpelledTypes.plain(spelling.text()));
             default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own : held(SpelledTypes.iso(spelling), false, Losses.IGNORED);
         };
     }

@@ -103,7 +103,7 @@ final class PostgreSqlDialect extends Dialect {
             case "serial", "serial4" -> SqlType.integer();
             case "bigserial", "serial8" -> new IntegerType(IntegerSize.BIGINT, false);
             case "smallserial", "serial2" -> new IntegerType(IntegerSize.SMALLINT, false);
-            case "interval", "binary", "varbinary", "blob", "clob", "tinyint", "enum" -> new NativeType(plain.text());
+            case "interval", "binary", "varbinary", "blob", "clob", "tinyint", "enum" -> new NativeType(SpelledTypes.plain(plain.text()));
             default -> SpelledTypes.iso(plain) instanceof NativeType own ? own : held(SpelledTypes.iso(plain), false, Losses.IGNORED);
         };
     }

@@ -59,7 +59,7 @@ public final class SpelledTypes {
             case "uuid" -> new UuidType();
             case "json" -> new JsonType();
             case "enum" -> new EnumType(type.arguments());
-            default -> type.name().startsWith("interval") ? interval(type) : new NativeType(type.text());
+            default -> type.name().startsWith("interval") ? interval(type) : new NativeType(plain(type.text()));
         };
     }
 
@@ -73,7 +73,12 @@ public final class SpelledTypes {
         Optional<IntervalField> from = words.length > 1 ? field(words[1]) : Optional.of(IntervalField.DAY);
         Optional<IntervalField> to = words.length == 1 ? Optional.of(IntervalField.SECOND) : words.length == 4 && words[2].equals("to") ? field(words[3]) : Optional.empty();
         boolean understood = from.isPresent() && (words.length <= 2 || to.isPresent());
-        return understood ? new IntervalType(from.get(), to) : new NativeType(type.text());
+        return understood ? new IntervalType(from.get(), to) : new NativeType(plain(type.text()));
+    }
+
+    /** A spelling in small letters, unless names or texts in quotes are part of it. */
+    static String plain(String spelled) {
+        return spelled.indexOf('"') >= 0 || spelled.indexOf('\'') >= 0 ? spelled : spelled.toLowerCase(Locale.ROOT);
     }
 
     private static Optional<IntervalField> field(String word) {

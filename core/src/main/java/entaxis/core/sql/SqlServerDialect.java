@@ -159,7 +159,7 @@ final class SqlServerDialect extends Dialect {
             case "text", "ntext", "image", "money", "smallmoney", "datetime", "smalldatetime", "rowversion", "timestamp", "xml", "sql_variant", "sysname" ->
                     new NativeType(spelling.name());
             default -> SpelledTypes.iso(spelling) instanceof SqlType.JsonType || SpelledTypes.iso(spelling) instanceof EnumType
-                    || SpelledTypes.iso(spelling) instanceof IntervalType ? new NativeType(spelling.text()) : SpelledTypes.iso(spelling);
+                    || SpelledTypes.iso(spelling) instanceof IntervalType ? new NativeType(SpelledTypes.plain(spelling.text())) : SpelledTypes.iso(spelling);
         };
     }
 

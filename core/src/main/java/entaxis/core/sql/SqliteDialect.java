@@ -97,7 +97,7 @@ final class SqliteDialect extends Dialect {
     @Override
     public SqlType read(TypeSpelling spelling) {
         SqlType iso = SpelledTypes.iso(spelling);
-        return iso instanceof EnumType || iso instanceof DecimalType && spelling.arguments().size() > 2 ? new NativeType(spelling.text()) : iso;
+        return iso instanceof EnumType || iso instanceof DecimalType && spelling.arguments().size() > 2 ? new NativeType(SpelledTypes.plain(spelling.text())) : iso;
     }
 
     /** SQLite documentation, “Datatypes In SQLite”, 3.1: the words of a type give its affinity. */

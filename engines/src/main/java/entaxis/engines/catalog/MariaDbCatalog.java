@@ -149,6 +149,12 @@ public final class MariaDbCatalog {
         };
     }
 
+    /** MySQL manual, “FOREIGN KEY Constraints”: an index that the engine adds has the name of the constraint, or of its first column where the constraint was given none. */
+    private static boolean madeFor(ForeignKey key, TableIndex index) {
+        String column = key.columns().getFirst();
+        return index.name().equals(key.name()) || index.name().equals(column) || index.name().startsWith(column + "_") && index.name().substring(column.length() + 1).matches("\\d+");
+    }
+
     private void indexes(Connection connection, String database, Map<String, TableParts> tables) throws SQLException {
         Map<String, TableIndex> found = new LinkedHashMap<>();
         Map<String, String> owners = new HashMap<>();
@@ -173,7 +179,7 @@ public final class MariaDbCatalog {
                 table.primaryKey = Optional.of(new PrimaryKey("PRIMARY", columns));
             } else if (index.unique() && plain) {
                 table.uniqueKeys.add(new UniqueKey(index.name(), columns));
-            } else if (table.foreignKeys.stream().noneMatch(key -> key.name().equals(index.name()) && key.columns().equals(columns))) {
+            } else if (table.foreignKeys.stream().noneMatch(key -> key.columns().equals(columns) && madeFor(key, index))) {
                 table.indexes.add(index);
             }
         });

@@ -84,6 +84,11 @@ class RealScriptsTest {
             table.foreignKeys().forEach(key -> rest.add("reference " + key.columns() + " " + key.referencedTable().toLowerCase(Locale.ROOT) + " " + key.referencedColumns() + " "
                     + plain(key.onDelete().sql(), engine) + " " + plain(key.onUpdate().sql(), engine)));
             table.indexes().forEach(index -> {
+                List<String> names = index.columns().stream().map(IndexColumn::name).toList();
+                boolean forReference = merged && !index.unique() && table.foreignKeys().stream().anyMatch(key -> key.columns().equals(names));
+                if (forReference) {
+                    return;
+                }
                 List<String> columns = index.columns().stream().map(part -> (part.expression() ? plainText(part.name()) : part.name()) + (part.descending() ? " desc" : "")
                         + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "")).toList();
                 boolean key = merged && index.unique() && index.columns().stream().noneMatch(part -> part.prefix().isPresent() || part.descending());
@@ -107,7 +112,10 @@ class RealScriptsTest {
 
     private static void same(Application application, Reading reading, Schema catalog) {
         assertThat(reading.notUnderstood()).as("%s on %s", application.name(), application.engine()).isEmpty();
-        assertThat(facts(reading.schema(), application.engine())).as("%s on %s", application.name(), application.engine()).isEqualTo(facts(catalog, application.engine()));
+        Map<String, List<String>> wanted = facts(catalog, application.engine());
+        Map<String, List<String>> found = facts(reading.schema(), application.engine());
+        assertThat(found.keySet()).as("%s on %s", application.name(), application.engine()).isEqualTo(wanted.keySet());
+        wanted.forEach((table, lines) -> assertThat(found.get(table)).as("%s on %s: %s", application.name(), application.engine(), table).containsExactlyElementsOf(lines));
     }
 
     @Test
@@ -121,7 +129,7 @@ class RealScriptsTest {
     void postgreSql() throws Exception {
         try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
             List<Application> applications = applications("postgresql", Target.POSTGRESQL);
-            assertThat(applications).hasSizeGreaterThanOrEqualTo(13);
+            assertThat(applications).hasSizeGreaterThanOrEqualTo(12);
             for (Application application : applications) {
                 String database = "app_" + application.name().replaceAll("[^a-z0-9]", "_");
                 try (Connection connection = server.getPostgresDatabase().getConnection(); Statement statement = connection.createStatement()) {
