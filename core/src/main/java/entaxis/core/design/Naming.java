@@ -104,7 +104,7 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
 
     /** How the words of a name are written. */
     public enum Letters {
-        LOWER("lower case"), UPPER("UPPER CASE"), CAMEL("firstSmall"), PASCAL("EachLarge");
+        LOWER("lower case"), UPPER("UPPER CASE"), CAMEL("firstSmall"), PASCAL("EachLarge"), AS_NAMED("as named");
 
         private final String words;
 
@@ -140,6 +140,7 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
         }
         List<String> words = words(name);
         return switch (letters) {
+            case AS_NAMED -> name.strip();
             case LOWER -> words.stream().map(word -> word.toLowerCase(Locale.ROOT)).collect(Collectors.joining(separator));
             case UPPER -> words.stream().map(word -> word.toUpperCase(Locale.ROOT)).collect(Collectors.joining(separator));
             case CAMEL -> words.isEmpty() ? "" : words.getFirst().toLowerCase(Locale.ROOT) + words.stream().skip(1).map(Naming::capital).collect(Collectors.joining());

@@ -14,7 +14,9 @@ final class Blocks {
     private final Lexis lexis;
     private final Pass pass;
     private final Deque<Boolean> open = new ArrayDeque<>();
+    private static final int DEEPEST = 60;
     private boolean next;
+    private int depth;
 
     Blocks(Tokens tokens, Statements statements, Lexis lexis, Pass pass) {
         this.tokens = tokens;
@@ -88,8 +90,12 @@ final class Blocks {
         }
         next = true;
         int from = tokens.at;
-        if (tokens.is(Word.BEGIN) || tokens.is(Word.IF)) {
+        if (depth >= DEEPEST) {
+            pass.over(from, "procedural statement");
+        } else if (tokens.is(Word.BEGIN) || tokens.is(Word.IF)) {
+            depth++;
             batch(from);
+            depth--;
         } else {
             statements.guarded(from);
         }

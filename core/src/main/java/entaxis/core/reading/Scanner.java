@@ -136,12 +136,12 @@ final class Scanner {
                 }
             }
             if (atDelimiter(c)) {
-                boolean semicolon = delimiter.equals(";");
-                if (!semicolon || ends()) {
-                    at += delimiter.length();
-                    ended = true;
-                    return true;
+                if (delimiter.equals(";") && !ends()) {
+                    continue;
                 }
+                at += delimiter.length();
+                ended = true;
+                return true;
             }
             if (lineOfItsOwn(c)) {
                 ended = true;

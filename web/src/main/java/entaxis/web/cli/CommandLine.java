@@ -16,7 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
 
-/** Carries out commands: {@code normalize FILE [--json]} and {@code discover FILE.csv [--json]}. Exit 0; 2 with what is wrong, and where, on bad input. */
+/** Carries out commands: {@code normalize}, {@code discover}, {@code read}, {@code sql} and {@code draw}. Exit 0; 2 with what is wrong, and where, on bad input. */
 public final class CommandLine {
     private static final int BAD_INPUT = 2;
     private static final int MOST_ROWS = 2_000_000;
@@ -33,10 +33,14 @@ public final class CommandLine {
 
     /** Carries out a command and gives the exit code; none if the arguments are those of the server. */
     public OptionalInt run(String... arguments) {
-        if (arguments.length > 0 && List.of("read", "sql").contains(arguments[0])) {
+        if (arguments.length > 0 && List.of("read", "sql", "draw").contains(arguments[0])) {
             List<String> words = List.of(arguments).subList(1, arguments.length);
             SqlCommands commands = new SqlCommands(out, err);
-            return OptionalInt.of(arguments[0].equals("read") ? commands.read(words) : commands.sql(words));
+            return OptionalInt.of(switch (arguments[0]) {
+                case "read" -> commands.read(words);
+                case "sql" -> commands.sql(words);
+                default -> commands.draw(words);
+            });
         }
         if (arguments.length == 0 || !List.of("normalize", "discover").contains(arguments[0])) {
             return OptionalInt.empty();
