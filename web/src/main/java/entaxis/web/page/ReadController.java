@@ -11,6 +11,7 @@ import entaxis.web.reading.Lifts;
 import entaxis.web.reading.Waiting;
 import entaxis.web.store.DesignStore;
 import java.io.IOException;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -52,7 +53,7 @@ class ReadController {
 
     @PostMapping("/read")
     String read(@RequestParam("file") List<MultipartFile> files, @RequestParam(defaultValue = "") String script, @RequestParam Target engine, Model model) throws IOException {
-        List<MultipartFile> given = files.stream().filter(file -> !file.isEmpty()).toList();
+        List<MultipartFile> given = files.stream().filter(file -> !file.isEmpty()).sorted(Comparator.comparing(ReadController::name)).toList();
         if (given.isEmpty() && script.isBlank()) {
             return asked(model, engine, script, Optional.of("There is nothing to read yet: choose a file, or paste a script."));
         }

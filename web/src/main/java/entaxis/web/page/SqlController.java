@@ -1,6 +1,7 @@
 package entaxis.web.page;
 
 import entaxis.core.design.Target;
+import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Highlight;
 import entaxis.core.sql.Script;
@@ -8,8 +9,17 @@ import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.OpenDesign;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -17,6 +27,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -30,42 +41,125 @@ class SqlController {
         this.store = store;
     }
 
+    /**
+     * What the script is asked to be.
+     *
+     * @param beside  the engine whose script stands beside, if any
+     * @param chosen  whether the form was sent, so that a tick that is absent is one that was taken away
+     */
+    record Asked(String target, String beside, Boolean drop, Boolean absent, Boolean comments, Boolean inside, Boolean quote, ScriptOptions.Letters letters, String schema, Boolean chosen,
+            Set<String> tables) {
+        Asked {
+            target = target == null ? "" : target;
+            beside = beside == null ? "" : beside;
+            schema = schema == null ? "" : schema;
+            letters = letters == null ? ScriptOptions.Letters.AS_NAMED : letters;
+            tables = tables == null ? Set.of() : tables;
+            chosen = Boolean.TRUE.equals(chosen);
+            drop = Boolean.TRUE.equals(drop);
+            absent = Boolean.TRUE.equals(absent);
+            inside = Boolean.TRUE.equals(inside);
+            quote = Boolean.TRUE.equals(quote);
+            comments = Boolean.TRUE.equals(comments) || !chosen;
+        }
+
+        ScriptOptions options() {
+            Optional<String> into = Optional.of(schema.strip()).filter(name -> !name.isEmpty() && name.chars().noneMatch(Character::isISOControl));
+            return new ScriptOptions(drop, absent, comments, inside, quote, letters, into, tables.isEmpty() ? Optional.empty() : Optional.of(tables));
+        }
+    }
+
     @GetMapping("/designs/{id}/sql")
-    String desk(@PathVariable String id, @RequestParam(defaultValue = "") String target, @RequestParam(defaultValue = "false") boolean drop,
-            @RequestParam(required = false) Boolean comments, @RequestParam(defaultValue = "") String schema, @RequestParam(defaultValue = "") String sel,
-            @RequestParam(defaultValue = "false") boolean chosen, @RequestHeader(value = "HX-Request", defaultValue = "false") boolean htmx, Model model) {
+    String desk(@PathVariable String id, @ModelAttribute("asked") Asked asked, @RequestParam(defaultValue = "") String sel,
+            @RequestHeader(value = "HX-Request", defaultValue = "false") boolean htmx, Model model) {
         OpenDesign open = store.open(id);
-        boolean withComments = comments == null ? !chosen : comments;
-        Target engine = target(open, target);
-        Script script = script(open, engine, drop, withComments, schema);
+        Target engine = target(open, asked.target());
+        Script script = script(open, engine, asked);
         DeskModel.strip(model, open, "sql", sel);
         DeskModel.contents(model, open);
         model.addAttribute("engine", engine);
-        model.addAttribute("drop", drop);
-        model.addAttribute("withComments", withComments);
-        model.addAttribute("schema", schema);
+        model.addAttribute("letters", ScriptOptions.Letters.values());
+        model.addAttribute("tables", open.derivation().schema().tables().stream().map(Table::name).toList());
         model.addAttribute("summary", script.summary());
-        model.addAttribute("runs", Highlight.runs(script.text()));
+        model.addAttribute("findings", script.findings());
         model.addAttribute("empty", script.statements().isEmpty());
+        Optional<Target> beside = Optional.of(asked.beside()).filter(name -> !name.isEmpty()).map(Target::valueOf).filter(other -> other != engine);
+        Optional<Script> other = beside.map(target -> script(open, target, asked));
+        model.addAttribute("sides", other.map(second -> List.of(side(engine, script, second), side(beside.get(), second, script))).orElse(List.of(side(engine, script, script))));
+        model.addAttribute("besides", other.map(Script::findings).orElse(List.of()));
+        beside.ifPresent(target -> model.addAttribute("besideEngine", target));
         return htmx ? "sql :: script" : "sql";
     }
 
+    /** A script as it is shown: its lines, those that the other script does not have marked. */
+    record Shown(Target engine, List<Line> lines) { }
+
+    /** One line of a script. */
+    record Line(List<Highlight.Run> runs, boolean other) { }
+
+    private static Shown side(Target engine, Script script, Script against) {
+        Set<String> same = script == against ? Set.of() : against.text().lines().map(SqlController::bare).collect(Collectors.toSet());
+        List<Line> lines = new ArrayList<>();
+        List<Highlight.Run> line = new ArrayList<>();
+        for (Highlight.Run run : Highlight.runs(script.text())) {
+            String[] parts = run.text().split("\n", -1);
+            for (int i = 0; i < parts.length; i++) {
+                if (i > 0) {
+                    lines.add(line(line, script == against, same));
+                    line = new ArrayList<>();
+                }
+                if (!parts[i].isEmpty()) {
+                    line.add(new Highlight.Run(run.ink(), parts[i]));
+                }
+            }
+        }
+        return new Shown(engine, lines);
+    }
+
+    private static Line line(List<Highlight.Run> runs, boolean alone, Set<String> same) {
+        String text = bare(runs.stream().map(Highlight.Run::text).collect(Collectors.joining()));
+        return new Line(List.copyOf(runs), !alone && !text.isEmpty() && !same.contains(text));
+    }
+
+    /** A line without the spaces that only align it. */
+    private static String bare(String line) {
+        return line.strip().replaceAll("\\s+", " ");
+    }
+
     @GetMapping("/designs/{id}/script.sql")
-    ResponseEntity<String> download(@PathVariable String id, @RequestParam(defaultValue = "") String target, @RequestParam(defaultValue = "false") boolean drop,
-            @RequestParam(defaultValue = "false") boolean comments, @RequestParam(defaultValue = "") String schema) {
+    ResponseEntity<String> download(@PathVariable String id, @ModelAttribute Asked asked) {
         OpenDesign open = store.open(id);
         return ResponseEntity.ok().contentType(MediaType.valueOf("application/sql;charset=UTF-8"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(FileName.of(open.design().facts().name(), "sql"), StandardCharsets.UTF_8).build().toString())
-                .body(script(open, target(open, target), drop, comments, schema).text());
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(FileName.of(open.design().facts().name(), "sql")))
+                .body(script(open, target(open, asked.target()), asked).text());
+    }
+
+    /** The script cut into one file per table. */
+    @GetMapping("/designs/{id}/script.zip")
+    ResponseEntity<byte[]> files(@PathVariable String id, @ModelAttribute Asked asked) throws IOException {
+        OpenDesign open = store.open(id);
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+            int number = 0;
+            for (Map.Entry<String, String> part : script(open, target(open, asked.target()), asked).perTable(owner -> open.derivation().table(owner).map(Table::name).orElse("")).entrySet()) {
+                zip.putNextEntry(new ZipEntry(String.format("%03d_", ++number) + FileName.of(part.getKey().isEmpty() ? "schema" : part.getKey(), "sql")));
+                zip.write(part.getValue().getBytes(StandardCharsets.UTF_8));
+                zip.closeEntry();
+            }
+        }
+        return ResponseEntity.ok().contentType(MediaType.valueOf("application/zip"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(FileName.of(open.design().facts().name(), "zip"))).body(bytes.toByteArray());
+    }
+
+    private static String attachment(String name) {
+        return ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString();
     }
 
     private static Target target(OpenDesign open, String asked) {
         return asked.isEmpty() ? open.design().facts().target() : Target.valueOf(asked);
     }
 
-    private static Script script(OpenDesign open, Target target, boolean drop, boolean comments, String schema) {
-        Optional<String> into = Optional.of(schema.strip()).filter(name -> !name.isEmpty() && name.chars().noneMatch(Character::isISOControl));
-        return new ScriptWriter(Dialect.of(target), new ScriptOptions(drop, comments, into))
-                .write(open.derivation().schema(), open.design().facts().name() + ", revision " + open.revision());
+    private static Script script(OpenDesign open, Target target, Asked asked) {
+        return new ScriptWriter(Dialect.of(target), asked.options()).write(open.derivation().schema(), open.design().facts().name() + ", revision " + open.revision());
     }
 }
