@@ -73,10 +73,13 @@ final class Blocks {
             }
             case IF, WHILE -> {
                 tokens.at++;
-                int depth = 0;
-                while (!tokens.atEnd() && !(depth == 0 && begins(tokens.word()))) {
-                    depth += tokens.sign('(') ? 1 : tokens.sign(')') ? -1 : 0;
+                int brackets = 0;
+                while (!tokens.atEnd() && !(brackets == 0 && begins(tokens.word()))) {
+                    brackets += tokens.sign('(') ? 1 : tokens.sign(')') ? -1 : 0;
                     tokens.at++;
+                }
+                if (tokens.atEnd()) {
+                    throw new Unreadable(from, "nothing stands behind the condition");
                 }
                 guarded();
             }

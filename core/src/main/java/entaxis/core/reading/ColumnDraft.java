@@ -20,6 +20,8 @@ final class ColumnDraft {
     String onUpdate = "";
     String collation = "";
     String comment = "";
+    /** The expression that draws from the sequence that the column owns, where it counts so: what tables like this one take over. */
+    String counted = "";
 
     ColumnDraft(String name, SqlType type) {
         this.name = name;
@@ -29,9 +31,10 @@ final class ColumnDraft {
     /** A column of the same kind in another table. */
     ColumnDraft copy() {
         ColumnDraft other = new ColumnDraft(name, type);
+        boolean drawn = !counted.isEmpty();
         other.required = required;
-        other.defaultValue = defaultValue;
-        other.identity = identity;
+        other.defaultValue = drawn ? counted : defaultValue;
+        other.identity = drawn ? Identity.NONE : identity;
         other.numbering = numbering;
         other.generated = generated;
         other.virtual = virtual;

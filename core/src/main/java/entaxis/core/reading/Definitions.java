@@ -12,10 +12,13 @@ import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.token.Lexer;
+import entaxis.core.token.Token;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -72,6 +75,9 @@ final class Definitions {
         ColumnDraft column = bare();
         if (table.column(column.name).isPresent()) {
             throw Unreadable.amiss(start, "the table " + table.name + " already has a column " + column.name);
+        }
+        if (column.identity != Identity.NONE && drafts.engine == Target.POSTGRESQL) {
+            column.counted = "nextval('" + implied.sequence(table, column.name) + "'::regclass)";
         }
         table.add(column);
         clauses(table, column);
@@ -334,6 +340,7 @@ final class Definitions {
 
     /** Makes a column count by itself with a sequence that it owns. */
     void counts(ColumnDraft column, Drafts.SequenceDraft sequence) {
+        column.counted = column.defaultValue;
         column.defaultValue = "";
         column.identity = Identity.BY_DEFAULT;
         column.numbering = new Numbering(sequence.start(), sequence.step());
@@ -534,7 +541,7 @@ final class Definitions {
                 index(table, false, "");
             }
             case FULLTEXT, SPATIAL -> {
-                String method = tokens.text(tokens.at, tokens.at + 1).toLowerCase(java.util.Locale.ROOT);
+                String method = tokens.text(tokens.at, tokens.at + 1).toLowerCase(Locale.ROOT);
                 tokens.at++;
                 if (!tokens.accept(Word.KEY)) {
                     tokens.accept(Word.INDEX);
@@ -607,7 +614,7 @@ final class Definitions {
         if (mySql() && tokens.sign('(')) {
             List<IndexColumn> columns = indexColumns();
             constraintEnd();
-            if (columns.stream().anyMatch(column -> column.expression() || column.prefix().isPresent())) {
+            if (columns.stream().anyMatch(column -> column.expression() || column.descending() || column.prefix().isPresent())) {
                 String indexName = name.isEmpty() ? implied.index(table, List.of(columns.getFirst().name())) : name;
                 addIndex(table, new TableIndex(indexName, true, columns));
             } else {
@@ -696,7 +703,24 @@ final class Definitions {
     }
 
     void addCheck(TableDraft table, String name, String condition, String column) {
-        table.checks.add(new CheckRule(name.isEmpty() ? implied.check(table, column) : name, shared(condition)));
+        String spoken = name.isEmpty() && drafts.engine == Target.POSTGRESQL ? onlyColumn(table, condition) : column;
+        table.checks.add(new CheckRule(name.isEmpty() ? implied.check(table, spoken) : name, shared(condition)));
+    }
+
+    /** The column that a condition speaks of, if it is one only: PostgreSQL names the constraint after it. */
+    private static String onlyColumn(TableDraft table, String condition) {
+        List<String> spoken = Lexer.tokens(condition).stream().filter(Token::isName).flatMap(token -> table.column(token.text().startsWith("\"") ? token.name()
+                : token.name().toLowerCase(Locale.ROOT)).stream()).map(own -> own.name).distinct().limit(2).toList();
+        return spoken.size() == 1 ? spoken.getFirst() : "";
+    }
+
+    /** What an index is named after: its columns, for an expression the function that it calls (PostgreSQL, as its source makes names). */
+    static List<String> nameParts(List<IndexColumn> columns) {
+        return columns.stream().map(column -> {
+            int call = column.expression() ? column.name().indexOf('(') : -1;
+            String function = call > 0 ? column.name().substring(0, call) : "";
+            return !column.expression() ? column.name() : function.matches("\\w+") ? function.toLowerCase(Locale.ROOT) : "expr";
+        }).toList();
     }
 
     private String shared(String text) {
@@ -908,7 +932,7 @@ final class Definitions {
 
     /** Gives a table an index like one of another. */
     void copyIndex(TableDraft table, TableIndex index) {
-        addIndex(table, new TableIndex(implied.index(table, index.columns().stream().map(column -> column.expression() ? "expr" : column.name()).toList()), index.unique(),
+        addIndex(table, new TableIndex(implied.index(table, nameParts(index.columns())), index.unique(),
                 index.columns(), index.method(), index.predicate()));
     }
 

@@ -144,8 +144,9 @@ final class Drafts {
     /** Takes away the references of other tables to columns of a table that are no longer a key. */
     void dropReferences(TableDraft table, List<String> columns) {
         QName self = new QName(table.namespace, table.name);
-        tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self)
-                && (key.referencedColumns().isEmpty() || key.referencedColumns().stream().allMatch(name -> columns.stream().anyMatch(column -> table.same(column, name))))));
+        List<String> own = table.primaryKey.map(PrimaryKey::columns).orElse(List.of());
+        tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self) && (key.referencedColumns().isEmpty() ? own : key.referencedColumns()).stream()
+                .anyMatch(name -> columns.stream().anyMatch(column -> table.same(column, name)))));
     }
 
     void index(String name, TableDraft table) {

@@ -35,6 +35,10 @@ final class ImpliedNames {
         return name;
     }
 
+    String sequence(TableDraft table, String column) {
+        return free(table.name, column, "seq");
+    }
+
     String primaryKey(TableDraft table) {
         return engine == Target.POSTGRESQL ? free(table.name, "", "pkey") : mySql() ? "PRIMARY" : "";
     }

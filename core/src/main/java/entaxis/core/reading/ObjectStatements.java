@@ -104,7 +104,7 @@ final class ObjectStatements {
                 throw tokens.unreadable("this is not understood behind an index");
             }
         }
-        String named = name.name().isEmpty() ? implied.index(table, columns.stream().map(column -> column.expression() ? "expr" : column.name()).toList()) : implied.given(name.name());
+        String named = name.name().isEmpty() ? implied.index(table, Definitions.nameParts(columns)) : implied.given(name.name());
         List<IndexColumn> held = columns.stream().map(column -> column.expression() ? column : column.named(table.column(column.name()).map(own -> own.name).orElse(column.name()))).toList();
         for (IndexColumn column : held) {
             if (!column.expression() && table.column(column.name()).isEmpty()) {

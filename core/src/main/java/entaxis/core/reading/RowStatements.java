@@ -137,6 +137,24 @@ final class RowStatements {
     }
 
     private static String unescaped(String field) {
-        return field.indexOf('\\') < 0 ? field : field.replace("\\t", "\t").replace("\\n", "\n").replace("\\r", "\r").replace("\\\\", "\\");
+        if (field.indexOf('\\') < 0) {
+            return field;
+        }
+        StringBuilder plain = new StringBuilder(field.length());
+        for (int i = 0; i < field.length(); i++) {
+            char c = field.charAt(i);
+            if (c != '\\' || i + 1 == field.length()) {
+                plain.append(c);
+                continue;
+            }
+            char escaped = field.charAt(++i);
+            plain.append(switch (escaped) {
+                case 't' -> '\t';
+                case 'n' -> '\n';
+                case 'r' -> '\r';
+                default -> escaped;
+            });
+        }
+        return plain.toString();
     }
 }

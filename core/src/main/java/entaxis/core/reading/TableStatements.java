@@ -237,9 +237,6 @@ final class TableStatements {
                 ColumnDraft copy = column.copy();
                 copy.identity = Identity.NONE;
                 copy.comment = "";
-                if (column.identity != Identity.NONE && column.defaultValue.isEmpty()) {
-                    copy.required = true;
-                }
                 table.columns.add(place++, copy);
             } else {
                 ColumnDraft both = table.columns.remove(own);

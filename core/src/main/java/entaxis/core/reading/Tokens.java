@@ -1,12 +1,14 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.Target;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
 /** The tokens of the statement that a {@link Scanner} stands at, read one after the other. */
 final class Tokens {
+    private static final int LONGEST = 63;
     private final Scanner scanner;
     private final char[] text;
     private final Lexis lexis;
@@ -147,11 +149,25 @@ final class Tokens {
         int to = scanner.ends[token];
         byte kind = scanner.kinds[token];
         if (kind == Scanner.WORD || kind == Scanner.NUMBER) {
-            return lower ? lowered(from, to) : new String(text, from, to - from);
+            return lower ? cut(lowered(from, to)) : new String(text, from, to - from);
         }
         char close = text[to - 1];
         String inside = new String(text, from + 1, to - from - 2);
-        return inside.indexOf(close) < 0 ? inside : inside.replace("" + close + close, "" + close);
+        String name = inside.indexOf(close) < 0 ? inside : inside.replace("" + close + close, "" + close);
+        return lower ? cut(name) : name;
+    }
+
+    /** A name as PostgreSQL holds it: cut at 63 bytes (PostgreSQL manual, 4.1.1). */
+    private static String cut(String name) {
+        if (name.length() <= LONGEST / 4) {
+            return name;
+        }
+        String cut = name;
+        while (cut.getBytes(StandardCharsets.UTF_8).length > LONGEST) {
+            int room = Math.min(cut.length() - 1, LONGEST);
+            cut = cut.substring(0, cut.offsetByCodePoints(0, cut.codePointCount(0, room)));
+        }
+        return cut;
     }
 
     private String lowered(int from, int to) {

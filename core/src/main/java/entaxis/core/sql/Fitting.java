@@ -20,6 +20,7 @@ import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.FieldDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect.Home;
 import entaxis.core.sql.Finding.Kind;
 import entaxis.core.token.Identifiers;
@@ -125,7 +126,23 @@ public final class Fitting {
 
     // tables
 
-    private Table table(Table table) {
+    /** MySQL manual, CREATE TABLE: a unique index is a unique key; they are not told apart. */
+    private static Table withKeys(Table table) {
+        List<UniqueKey> keys = new ArrayList<>(table.uniqueKeys());
+        List<TableIndex> indexes = new ArrayList<>();
+        for (TableIndex index : table.indexes()) {
+            boolean key = index.unique() && index.predicate().isEmpty() && index.columns().stream().noneMatch(part -> part.expression() || part.descending() || part.prefix().isPresent());
+            if (key) {
+                keys.add(new UniqueKey(index.name(), index.columns().stream().map(IndexColumn::name).toList()));
+            } else {
+                indexes.add(index);
+            }
+        }
+        return new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), keys, table.checks(), table.foreignKeys(), indexes, table.comment());
+    }
+
+    private Table table(Table given) {
+        Table table = mySql() ? withKeys(given) : given;
         Set<String> keyed = new HashSet<>(table.keyColumns());
         table.uniqueKeys().forEach(key -> keyed.addAll(key.columns()));
         table.foreignKeys().forEach(key -> keyed.addAll(key.columns()));

@@ -19,6 +19,7 @@ import java.util.function.Function;
 
 /** Says how two schemas differ, element by element. */
 public final class SameSchema {
+    private boolean goesOn;
     private final boolean loosely;
     private final Target engine;
     private final List<String> differences = new ArrayList<>();
@@ -42,6 +43,14 @@ public final class SameSchema {
         return same.differences;
     }
 
+    /** As {@link #asTheCatalogSays}, going on after the first table that differs. */
+    public static List<String> all(Schema wanted, Schema found, Target engine) {
+        SameSchema same = new SameSchema(engine, true);
+        same.goesOn = true;
+        same.compare(wanted, found);
+        return same.differences;
+    }
+
     private void same(String what, Object wanted, Object found) {
         if (!wanted.equals(found)) {
             differences.add(what + ": wanted " + wanted + ", found " + found);
@@ -53,7 +62,7 @@ public final class SameSchema {
         List<Table> tables = sorted(wanted.tables(), Table::name);
         List<Table> others = sorted(found.tables(), Table::name);
         same("tables", tables.stream().map(Table::name).toList(), others.stream().map(Table::name).toList());
-        for (int i = 0; i < Math.min(tables.size(), others.size()) && differences.isEmpty(); i++) {
+        for (int i = 0; i < Math.min(tables.size(), others.size()) && (goesOn || differences.isEmpty()); i++) {
             table(tables.get(i), others.get(i));
         }
     }
@@ -105,7 +114,8 @@ public final class SameSchema {
     }
 
     private List<TableIndex> indexes(Table table, boolean merged) {
-        return table.indexes().stream().filter(index -> !(merged && isKey(index))).map(index -> loosely ? new TableIndex(index.name(), index.unique(), index.columns().stream()
+        return table.indexes().stream().filter(index -> !(merged && isKey(index))).filter(index -> !(merged && loosely && !index.unique() && table.foreignKeys().stream()
+                .anyMatch(key -> key.columns().equals(index.columns().stream().map(TableIndex.IndexColumn::name).toList())))).map(index -> loosely ? new TableIndex(index.name(), index.unique(), index.columns().stream()
                 .map(column -> column.expression() ? column.named(plain(column.name())) : column).toList(), index.method(), index.predicate().map(text -> "")) : index).toList();
     }
 
@@ -129,7 +139,8 @@ public final class SameSchema {
         }
         boolean folded = loosely && (engine == Target.H2 || engine == Target.MARIADB);
         same(name + " generated", wanted.generated().map(text -> folded ? "" : plain(text)), found.generated().map(text -> folded ? "" : plain(text)));
-        same(name + " details", wanted.details(), found.details());
+        same(name + " details", loosely ? List.of(wanted.details().virtual(), wanted.details().onUpdate().map(this::plain)) : wanted.details(),
+                loosely ? List.of(found.details().virtual(), found.details().onUpdate().map(this::plain)) : found.details());
         if (commented()) {
             same(name + " comment", wanted.comment(), found.comment());
         }
@@ -139,7 +150,10 @@ public final class SameSchema {
         if (!loosely) {
             return expression;
         }
-        String bare = expression.replaceAll("::[a-z_. ]+(\\([0-9, ]+\\))?(\\[\\])?", "");
+        String bare = expression.replace("public.", "").replaceAll("::[a-z_. ]+(\\([0-9, ]+\\))?(\\[\\])?", "");
+        if (engine == Target.MARIADB && bare.matches("'[0-9.]+'|true|false")) {
+            return bare.replace("'", "").replace("true", "1").replace("false", "0");
+        }
         return bare.startsWith("'") ? bare : bare.toLowerCase(Locale.ROOT).replaceAll("[()\\s`\"]", "").replace("curdate", "current_date").replace("curtime", "current_time");
     }
 }

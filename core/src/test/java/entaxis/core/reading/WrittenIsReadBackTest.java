@@ -21,7 +21,7 @@ class WrittenIsReadBackTest {
     @EnumSource(Target.class)
     void thousandsOfRandomSchemas(Target engine) {
         Dialect dialect = Dialect.of(engine);
-        for (int seed = 0; seed < 400; seed++) {
+        for (int seed = 0; seed < 300; seed++) {
             Schema derived = Derivation.of(RandomDesigns.design(seed, 3 + seed % 12)).schema();
             Schema schema = new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
             Fitted fitted = Fitting.fit(schema, dialect);

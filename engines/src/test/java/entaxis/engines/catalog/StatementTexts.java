@@ -32,6 +32,10 @@ final class StatementTexts {
             String kept = quoted || !dollar.isEmpty() ? line : line.replaceFirst("(?<!')--\\s[^']*$", "");
             for (int i = 0; i < kept.length(); i++) {
                 char c = kept.charAt(i);
+                if (quoted && c == '\\' && engine == Target.MARIADB) {
+                    statement.append(c).append(kept.charAt(++i));
+                    continue;
+                }
                 quoted ^= dollar.isEmpty() && c == '\'';
                 Matcher tag = TAG.matcher(kept).region(i, kept.length());
                 if (!quoted && engine == Target.POSTGRESQL && tag.lookingAt() && (dollar.isEmpty() || dollar.equals(tag.group()))) {
