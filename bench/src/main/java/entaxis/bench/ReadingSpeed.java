@@ -1,0 +1,96 @@
+package entaxis.bench;
+
+import com.alibaba.druid.DbType;
+import com.alibaba.druid.sql.SQLUtils;
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Facts;
+import entaxis.core.design.Paper;
+import entaxis.core.design.Sheet;
+import entaxis.core.design.SheetId;
+import entaxis.core.design.Target;
+import entaxis.core.lift.Lifted;
+import entaxis.core.lift.Lifting;
+import entaxis.core.reading.ScriptReader;
+import entaxis.core.schema.Schema;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Neutral;
+import entaxis.core.sql.ScriptOptions;
+import entaxis.core.sql.ScriptWriter;
+import entaxis.drawing.layout.FirstSheet;
+import entaxis.drawing.text.TextMeasure;
+import java.util.Arrays;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import java.util.concurrent.atomic.AtomicInteger;
+import net.sf.jsqlparser.parser.CCJSqlParserUtil;
+
+/** How fast scripts are read, side by side with general-purpose parsers on the same text; how fast they are written, lifted and arranged. Medians of warm runs. */
+public final class ReadingSpeed {
+    private static final int WARM = 12;
+    private static final int RUNS = 9;
+
+    private ReadingSpeed() { }
+
+    /** Prints the figures. */
+    public static void main(String[] arguments) throws Exception {
+        for (int tables : new int[] {1000, 5000}) {
+            String script = script(tables);
+            System.out.printf("%d tables, %d statements, %.1f MB%n", tables, 3 * tables - 1, script.length() / 1e6);
+            double own = median(() -> ScriptReader.read(script, Target.POSTGRESQL));
+            double druid = median(() -> SQLUtils.parseStatements(script, DbType.postgresql));
+            double jsql = median(() -> CCJSqlParserUtil.parseStatements(script));
+            System.out.printf("  reading: entaxis %.1f ms, druid %.1f ms (%.1f times), jsqlparser %.1f ms (%.1f times)%n", own, druid, druid / own, jsql, jsql / own);
+            Schema schema = Neutral.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
+            for (Target engine : new Target[] {Target.POSTGRESQL, Target.MYSQL, Target.SQLSERVER}) {
+                System.out.printf("  writing for %s: %.1f ms%n", engine.title(), median(() -> new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(schema, "speed").text()));
+            }
+        }
+        Schema some = Neutral.of(ScriptReader.read(script(300), Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
+        TextMeasure measure = new TextMeasure();
+        System.out.printf("lifting 300 tables: %.1f ms; lifting and arranging: %.1f ms%n", median(() -> lift(some)), median(() -> FirstSheet.arranged(lift(some).design(), measure)));
+        System.out.printf("deriving them again: %.1f ms%n", median(() -> Derivation.of(lift(some).design())));
+    }
+
+    private static Lifted lift(Schema schema) {
+        AtomicInteger count = new AtomicInteger();
+        return Lifting.lift(schema, new Facts("Speed", Target.POSTGRESQL, "Speed", ""), new Sheet(new SheetId("p1"), "Sheet", Paper.USUAL, Map.of()), Set.of(),
+                kind -> kind + Integer.toString(count.incrementAndGet(), 36));
+    }
+
+    private static double median(Callable<?> work) throws Exception {
+        double[] times = new double[RUNS];
+        for (int run = -WARM; run < RUNS; run++) {
+            long begin = System.nanoTime();
+            work.call();
+            if (run >= 0) {
+                times[run] = (System.nanoTime() - begin) / 1e6;
+            }
+        }
+        Arrays.sort(times);
+        return times[RUNS / 2];
+    }
+
+    private static String script(int tables) {
+        StringBuilder script = new StringBuilder();
+        for (int i = 0; i < tables; i++) {
+            script.append("CREATE TABLE table_").append(i).append(" (\n    id bigint NOT NULL,\n");
+            for (int column = 0; column < 10; column++) {
+                script.append("    column_").append(column).append(switch (column % 3) {
+                    case 0 -> " varchar(60) NOT NULL";
+                    case 1 -> " integer DEFAULT 0";
+                    default -> " timestamp DEFAULT CURRENT_TIMESTAMP NOT NULL";
+                }).append(",\n");
+            }
+            script.append("    parent_id bigint,\n    CONSTRAINT pk_").append(i).append(" PRIMARY KEY (id),\n    CONSTRAINT uq_").append(i).append(" UNIQUE (column_0, column_1),\n    CONSTRAINT ck_")
+                    .append(i).append(" CHECK (column_1 >= 0)\n);\n\n");
+        }
+        for (int i = 1; i < tables; i++) {
+            script.append("ALTER TABLE table_").append(i).append(" ADD CONSTRAINT fk_").append(i).append("\n    FOREIGN KEY (parent_id) REFERENCES table_").append(i / 2).append(" (id) ON DELETE CASCADE;\n");
+        }
+        for (int i = 0; i < tables; i++) {
+            script.append("CREATE INDEX ix_").append(i).append(" ON table_").append(i).append(" (column_3, column_4);\n");
+        }
+        return script.toString();
+    }
+}

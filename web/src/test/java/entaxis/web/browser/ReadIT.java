@@ -1,0 +1,67 @@
+package entaxis.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** From a script to a design, and from a design to the scripts of two engines. */
+class ReadIT extends BrowserTest {
+    private static final String SCRIPT = """
+            CREATE TABLE taxon (taxon_id integer PRIMARY KEY, name varchar(120) NOT NULL UNIQUE);
+            CREATE TABLE trip (trip_id integer PRIMARY KEY, started_on date NOT NULL);
+            CREATE TABLE sighting (taxon_id integer REFERENCES taxon, trip_id integer REFERENCES trip, PRIMARY KEY (taxon_id, trip_id));
+            CREATE TABLE photo (photo_id integer PRIMARY KEY, taxon_id integer);
+            CREATE TABEL wrong (x int);
+            """;
+
+    @Test
+    void whatWasReadIsShownBeforeADesignIsMadeOfIt() {
+        go("/");
+        page.locator("#to-read").click();
+        page.locator("#read-go").click();
+        assertThat(page.locator("#read-fault")).containsText("choose a file, or paste a script");
+        page.locator("#read-script").fill("select 1");
+        page.locator("#read-go").click();
+        assertThat(page.locator("#read-fault")).containsText("No table was found");
+        assertThat(page.locator("#read-script")).hasValue("select 1");
+        page.locator("#read-script").fill(SCRIPT);
+        page.locator("#read-go").click();
+        assertThat(page.locator("#missed")).containsText("5:8");
+        page.locator("input[name=bridges][value=sighting]").check();
+        page.locator("input[name=proposals]").check();
+        page.locator("#lift-name").fill("");
+        page.locator("#lift-go").click();
+        assertThat(page.locator("#lift-fault")).containsText("needs a name");
+        page.locator("input[name=bridges][value=sighting]").check();
+        page.locator("input[name=proposals]").check();
+        page.locator("#lift-name").fill("Field notes");
+        page.locator("#lift-go").click();
+        assertThat(card("Taxon")).isVisible();
+        assertThat(page.locator("#cards .card")).hasCount(3);
+        assertThat(page.locator("#lines > g")).hasCount(2);
+
+        page.locator("#to-sql").click();
+        page.locator("#target").selectOption("ORACLE");
+        assertThat(page.locator("#script-text")).containsText("varchar2(120 char)");
+        page.locator("#beside").selectOption("MYSQL");
+        assertThat(page.locator("#script-beside")).containsText("PRIMARY KEY (taxon_id)");
+        assertThat(page.locator("#script-text .line.other").first()).isVisible();
+        page.locator("input[name=quote]").check();
+        assertThat(page.locator("#script-beside")).containsText("CREATE TABLE `taxon`");
+    }
+
+    @Test
+    void aFileIsReadToo(@TempDir Path folder) throws java.io.IOException {
+        Path file = Files.writeString(folder.resolve("green_house.sql"), "CREATE TABLE `bench` (`id` int unsigned NOT NULL AUTO_INCREMENT, `label` varchar(9), PRIMARY KEY (`id`)) ENGINE=InnoDB;");
+        go("/read");
+        page.locator("#read-engine").selectOption("MYSQL");
+        page.locator("#read-file").setInputFiles(file);
+        page.locator("#read-go").click();
+        assertThat(page.locator("#lift-name")).hasValue("Green house");
+        page.locator("#lift-go").click();
+        assertThat(card("Bench")).isVisible();
+    }
+}
