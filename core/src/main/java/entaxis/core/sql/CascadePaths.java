@@ -47,22 +47,20 @@ final class CascadePaths {
 
     /** Opens a way from a table to one that refers to it, unless some table would then be reached twice from another. */
     private boolean open(String from, String to) {
-        Set<String> below = all(to, reaches);
-        Set<String> above = all(from, reachedFrom);
-        for (String source : above) {
-            Set<String> known = all(source, reaches);
-            if (below.stream().anyMatch(target -> known.contains(target) || target.equals(source))) {
-                return false;
-            }
+        Set<String> above = all(Set.of(from), reachedFrom);
+        Set<String> leadingThere = all(all(Set.of(to), reaches), reachedFrom);
+        if (leadingThere.stream().anyMatch(above::contains)) {
+            return false;
         }
         reaches.computeIfAbsent(from, any -> new ArrayList<>()).add(to);
         reachedFrom.computeIfAbsent(to, any -> new ArrayList<>()).add(from);
         return true;
     }
 
-    private static Set<String> all(String start, Map<String, List<String>> steps) {
-        Set<String> seen = new HashSet<>(Set.of(start));
-        List<String> open = new ArrayList<>(List.of(start));
+    /** Some tables and all that are reached from them. */
+    private static Set<String> all(Set<String> start, Map<String, List<String>> steps) {
+        Set<String> seen = new HashSet<>(start);
+        List<String> open = new ArrayList<>(start);
         while (!open.isEmpty()) {
             for (String next : steps.getOrDefault(open.removeLast(), List.of())) {
                 if (seen.add(next)) {

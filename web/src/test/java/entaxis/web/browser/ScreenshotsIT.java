@@ -64,8 +64,15 @@ class ScreenshotsIT extends BrowserTest {
         picture("normalize");
         go(design + "/sentences");
         picture("read-aloud");
-        go(design + "/sql");
+        go(design + "/sql?target=MYSQL&beside=POSTGRESQL&chosen=true&comments=true");
+        page.locator("#findings summary").click();
         picture("sql");
+        String script = page.request().get(address(design + "/script.sql?target=POSTGRESQL&chosen=true")).text();
+        go("/read");
+        page.locator("#read-script").fill(script.replaceFirst("(?s)ALTER TABLE accession ADD CONSTRAINT fk_accession_taxon.*?;", "CREATE TABEL shelf (shelf_no integer);"));
+        page.locator("#read-go").click();
+        page.locator("#lift-form").waitFor();
+        picture("read");
         go(design + "/trial");
         page.locator("#run-script").click();
         page.locator("#run-summary").waitFor();
