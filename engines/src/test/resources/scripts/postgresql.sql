@@ -71,3 +71,4 @@ COMMENT ON TABLE thing IS 'it''s a thing';
 COMMENT ON COLUMN thing.title IS E'line\ntwo';
 /* a comment /* in a comment */ ; */
 GRANT SELECT ON thing TO PUBLIC;
+CREATE TABLE heir (PRIMARY KEY (id), FOREIGN KEY (accession_id) REFERENCES stock, accession_id bigint) INHERITS (thing);

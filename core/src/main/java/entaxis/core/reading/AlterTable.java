@@ -76,6 +76,7 @@ final class AlterTable {
             if (passed) {
                 return;
             }
+            verb = verb == Word.WITH ? Word.ADD : verb;
             more = tokens.acceptSign(',') || is(Target.ORACLE) && !tokens.atEnd() && isVerb(tokens.word());
         }
     }

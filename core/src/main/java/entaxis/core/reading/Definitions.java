@@ -46,7 +46,11 @@ final class Definitions {
         return drafts.engine == Target.MYSQL || drafts.engine == Target.MARIADB;
     }
 
+    /** A name with the schema before it; a variable of psql (PostgreSQL manual, “SQL Interpolation”) stands for itself. */
     QName qualified() {
+        if (drafts.engine == Target.POSTGRESQL && tokens.sign(':') && tokens.isName(tokens.at + 1)) {
+            tokens.at++;
+        }
         String name = tokens.name();
         String namespace = "";
         while (tokens.acceptSign('.')) {
@@ -149,7 +153,7 @@ final class Definitions {
                 if (tokens.accept(Word.ASC) || tokens.accept(Word.DESC)) {
                     clustering();
                 }
-                setPrimaryKey(table, name, List.of(column.name));
+                setPrimaryKey(table, name, commaLeftOut() ? keyColumns() : List.of(column.name));
                 constraintEnd();
             }
             case UNIQUE -> {
@@ -159,7 +163,7 @@ final class Definitions {
                 }
                 clustering();
                 nullsDistinct();
-                addUnique(table, name, List.of(column.name));
+                addUnique(table, name, commaLeftOut() ? keyColumns() : List.of(column.name));
                 constraintEnd();
             }
             case CHECK -> {
@@ -237,6 +241,11 @@ final class Definitions {
             }
         }
         return true;
+    }
+
+    /** SQL Server takes a constraint of the table behind a column without the comma between them. */
+    private boolean commaLeftOut() {
+        return drafts.engine == Target.SQLSERVER && tokens.sign('(');
     }
 
     private boolean rareClause() {
@@ -767,6 +776,7 @@ final class Definitions {
         List<String> parentColumns = drafts.table(parent).map(draft -> referenced.stream().map(column -> draft.column(column).map(own -> own.name).orElse(column)).toList()).orElse(referenced);
         String parentName = drafts.table(parent).map(draft -> draft.name).orElse(parent.name());
         if (!table.keepsReferences) {
+            table.passedReferences = true;
             return;
         }
         table.foreignKeys.add(new ForeignKey(Optional.empty(), name.isEmpty() ? implied.foreignKey(table, held) : name, held, parent.namespace(), parentName, parentColumns, onDelete,

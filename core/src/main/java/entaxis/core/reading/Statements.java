@@ -501,7 +501,7 @@ final class Statements {
             java.util.Map.entry("APPLICATION", "role"), java.util.Map.entry("ENDPOINT", "setting"), java.util.Map.entry("EVENT", "event"), java.util.Map.entry("MATERIALIZED", "view log"),
             java.util.Map.entry("OUTLINE", "setting"), java.util.Map.entry("FLASHBACK", "storage"), java.util.Map.entry("RESTORE", "storage"), java.util.Map.entry("EDITION", "setting"),
             java.util.Map.entry("DISKGROUP", "storage"), java.util.Map.entry("INDEXTYPE", "index type"), java.util.Map.entry("ASSERTION", "assertion"),
-            java.util.Map.entry("CHARACTER", "collation"), java.util.Map.entry("TRANSLATION", "collation"), java.util.Map.entry("RESOURCE", "setting"));
+            java.util.Map.entry("CHARACTER", "collation"), java.util.Map.entry("TRANSLATION", "collation"), java.util.Map.entry("RESOURCE", "setting"), java.util.Map.entry("PREPARE", "setting"));
 
     private void passObject(int from) {
         String what = tokens.kind(tokens.at) == Scanner.WORD ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT) : "";

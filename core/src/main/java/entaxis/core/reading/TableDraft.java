@@ -32,6 +32,8 @@ final class TableDraft {
     String comment = "";
     /** Whether the storage engine keeps references; MyISAM reads past them (MySQL manual, “FOREIGN KEY Constraint Differences”). */
     boolean keepsReferences = true;
+    /** Whether a reference was passed for that reason. */
+    boolean passedReferences;
     /** Tables that have this one's columns beside their own, by inheritance or as its partitions. */
     final List<TableDraft> heirs = new ArrayList<>(0);
     private Map<String, ColumnDraft> byName = Map.of();

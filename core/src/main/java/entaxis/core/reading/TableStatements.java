@@ -59,8 +59,9 @@ final class TableStatements {
             throw tokens.unreadable("tables of a type are not read");
         }
         TableDraft table = drafts.create(name);
+        List<Integer> constraints = new ArrayList<>(4);
         try {
-            elements(table, from);
+            elements(table, constraints);
         } catch (Unreadable reason) {
             if (table.columns.isEmpty()) {
                 drafts.remove(name, false);
@@ -68,10 +69,35 @@ final class TableStatements {
             }
             throw reason;
         }
+        if (tokens.is(Word.INHERITS)) {
+            inherited(table);
+        }
         options(table);
+        constraints(table, constraints);
     }
 
-    private void elements(TableDraft table, int from) {
+    /** Reads the constraints, which may speak of columns that stand behind them or are inherited; leaves the cursor where it is. */
+    private void constraints(TableDraft table, List<Integer> starts) {
+        int end = tokens.at;
+        for (int start : starts) {
+            tokens.at = start;
+            try {
+                definitions.constraint(table);
+                if (!tokens.sign(',') && !tokens.sign(')') && !(drafts.engine == Target.SQLITE && definitions.atConstraint())) {
+                    throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed" : "this clause is not understood here");
+                }
+            } catch (Unreadable reason) {
+                notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
+            }
+        }
+        if (table.passedReferences) {
+            notes.steppedOver(tokens.offset(0), "references that the storage engine does not keep");
+            table.passedReferences = false;
+        }
+        tokens.at = end;
+    }
+
+    private void elements(TableDraft table, List<Integer> constraints) {
         tokens.expectSign('(');
         if (tokens.acceptSign(')')) {
             return;
@@ -82,7 +108,7 @@ final class TableStatements {
             }
             int start = tokens.at;
             try {
-                element(table);
+                element(table, constraints);
                 if (!tokens.sign(',') && !tokens.sign(')')) {
                     throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed" : "this clause is not understood here");
                 }
@@ -110,7 +136,7 @@ final class TableStatements {
         }
     }
 
-    private void element(TableDraft table) {
+    private void element(TableDraft table, List<Integer> constraints) {
         if (tokens.is(Word.LIKE)) {
             tokens.at++;
             int at = tokens.at;
@@ -136,12 +162,10 @@ final class TableStatements {
                 copyKeys(source, table);
             }
         } else if (definitions.atConstraint()) {
-            definitions.constraint(table);
+            constraints.add(tokens.at);
+            toNextElement(tokens.at);
         } else {
             definitions.column(table);
-            while (drafts.engine == Target.SQLITE && definitions.atConstraint()) {
-                definitions.constraint(table);
-            }
         }
     }
 
@@ -263,6 +287,20 @@ final class TableStatements {
         return -1;
     }
 
+    /** Reads INHERITS with its tables. */
+    private void inherited(TableDraft table) {
+        tokens.at++;
+        tokens.expectSign('(');
+        List<TableDraft> parents = new ArrayList<>();
+        do {
+            int at = tokens.at;
+            QName name = definitions.qualified();
+            parents.add(drafts.table(name).orElseThrow(() -> Unreadable.amiss(at, "no table " + name.name() + " is known here")));
+        } while (tokens.acceptSign(','));
+        tokens.expectSign(')');
+        parents.reversed().forEach(parent -> inherit(parent, table));
+    }
+
     /** Reads what follows the brackets. How rows are stored is passed; what says something about the table is taken. */
     private void options(TableDraft table) {
         boolean storage = false;
@@ -272,19 +310,6 @@ final class TableStatements {
                 return;
             }
             switch (word) {
-                case INHERITS -> {
-                    tokens.at++;
-                    tokens.expectSign('(');
-                    List<TableDraft> parents = new ArrayList<>();
-                    do {
-                        int at = tokens.at;
-                        QName name = definitions.qualified();
-                        parents.add(drafts.table(name).orElseThrow(() -> Unreadable.amiss(at, "no table " + name.name() + " is known here")));
-                    } while (tokens.acceptSign(','));
-                    tokens.expectSign(')');
-                    parents.reversed().forEach(parent -> inherit(parent, table));
-                    continue;
-                }
                 case COMMENT -> {
                     tokens.at++;
                     tokens.acceptSign('=');

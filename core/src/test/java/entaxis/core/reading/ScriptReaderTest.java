@@ -125,6 +125,18 @@ class ScriptReaderTest {
                 .containsExactly("varchar(max)", "nvarchar(9)", "datetime", "money", "uniqueidentifier");
     }
 
+    @Test
+    void constraintsMaySpeakOfColumnsThatComeLaterOrAreInherited() {
+        Reading reading = ScriptReader.read("create table a (primary key (id), check (n > 0), id int, n int); create table b (foreign key (id) references a (id)) inherits (a);", Target.POSTGRESQL);
+        assertThat(reading.notUnderstood()).isEmpty();
+        assertThat(reading.schema().tables().getLast().columns()).extracting(Column::name).containsExactly("id", "n");
+        assertThat(reading.schema().tables().getLast().foreignKeys()).hasSize(1);
+        assertThat(only(ScriptReader.read("create table t (a varchar(9) not null constraint pk primary key clustered (a asc)) alter table t with nocheck add constraint x check (a <> ''), "
+                + "constraint d default ('q') for a", Target.SQLSERVER)).primaryKey().orElseThrow().columns()).containsExactly("a");
+        assertThat(ScriptReader.read("\\set s old\ncreate table t (a int); alter table :s.gone add b int; drop table if exists :\"s\".x;", Target.POSTGRESQL).notUnderstood())
+                .extracting(NotUnderstood::reason).containsExactly("no table gone is known here");
+    }
+
     private static List<String> spelled(String script, Target engine) {
         Dialect dialect = Dialect.of(engine);
         return only(ScriptReader.read(script, engine)).columns().stream().map(column -> dialect.type(column.type())).toList();

@@ -117,8 +117,13 @@ public final class PostgreSqlCatalog {
         Numbering numbers = counted ? new Numbering(row.getLong(13), row.getLong(14)) : new Numbering(row.getLong(8), row.getLong(9));
         Optional<Numbering> numbering = identity == Identity.NONE || numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers);
         boolean virtual = row.getString(17).equals("v");
-        return new Column(Optional.empty(), row.getString(2), type, row.getBoolean(4), counted ? Optional.empty() : Optional.ofNullable(row.getString(5)), identity, numbering,
+        return new Column(Optional.empty(), row.getString(2), type, row.getBoolean(4), counted ? Optional.empty() : defaultValue(row.getString(5)), identity, numbering,
                 Optional.ofNullable(row.getString(10)), virtual ? new ColumnDetails(true, Optional.empty(), Optional.empty()) : ColumnDetails.NONE, row.getString(7));
+    }
+
+    /** A default of no value is none. */
+    private static Optional<String> defaultValue(String expression) {
+        return Optional.ofNullable(expression).filter(text -> !text.toLowerCase(java.util.Locale.ROOT).matches("null(::.*)?"));
     }
 
     private static TableIndex index(ResultSet row) throws SQLException {

@@ -84,6 +84,7 @@ abstract class BrowserTest {
 
     @AfterEach
     void close() {
+        context.pages().forEach(Page::unrouteAll);
         context.close();
         Assertions.assertThat(troubles).as("errors on the page").isEmpty();
     }

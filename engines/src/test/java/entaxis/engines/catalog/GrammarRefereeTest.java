@@ -1,0 +1,71 @@
+package entaxis.engines.catalog;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Target;
+import entaxis.core.random.RandomDesigns;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Script;
+import entaxis.core.sql.ScriptOptions;
+import entaxis.core.sql.ScriptWriter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.apache.shardingsphere.sql.parser.api.CacheOption;
+import org.apache.shardingsphere.sql.parser.api.SQLParserEngine;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/**
+ * No server of SQL Server, Oracle or MySQL runs here. A grammar of each, from a library of the registry, takes every statement that is written for it. What the grammar lacks is
+ * listed with the manual's section that allows it.
+ */
+class GrammarRefereeTest {
+    private static final Map<Target, String> NAMES = Map.of(Target.SQLSERVER, "SQLServer", Target.ORACLE, "Oracle", Target.MYSQL, "MySQL");
+
+    /** Names in brackets stand for themselves: the grammar takes few of them (SQL Server documentation, “Database identifiers”). */
+    private static String plain(Target engine, String statement) {
+        return engine == Target.SQLSERVER ? statement.replaceAll("\\[(?:[^\\]]|\\]\\])*\\]", "in_brackets") : statement;
+    }
+
+    /** What the grammars reject wrongly: procedure calls (SQL Server documentation, EXECUTE). */
+    private static boolean lacking(Target engine, String statement) {
+        return engine == Target.SQLSERVER && statement.startsWith("EXEC ");
+    }
+
+    private static List<String> rejected(Target engine, List<String> statements) {
+        SQLParserEngine parser = new SQLParserEngine(NAMES.get(engine), new CacheOption(16, 16L));
+        List<String> rejected = new ArrayList<>();
+        for (String statement : statements) {
+            try {
+                parser.parse(plain(engine, statement), false);
+            } catch (RuntimeException e) {
+                if (!lacking(engine, statement)) {
+                    rejected.add(e.getMessage() + "\n" + statement);
+                }
+            }
+        }
+        return rejected;
+    }
+
+    @ParameterizedTest
+    @EnumSource(value = Target.class, names = {"SQLSERVER", "ORACLE", "MYSQL"})
+    void everyStatementIsTaken(Target engine) {
+        List<String> statements = new ArrayList<>();
+        for (int seed = 0; seed < 120; seed++) {
+            Script script = new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(Derivation.of(RandomDesigns.design(seed, 3 + seed % 8)).schema(), "referee");
+            script.statements().forEach(statement -> statements.add(statement.text()));
+        }
+        assertThat(statements).hasSizeGreaterThan(1000);
+        assertThat(rejected(engine, statements)).isEmpty();
+    }
+
+    @Test
+    void theRefereesDoReject() {
+        assertThat(rejected(Target.ORACLE, List.of("CREATE TABLE a (b number(", "CREATE TABEL a (b number)"))).hasSize(2);
+        assertThat(rejected(Target.SQLSERVER, List.of("CREATE TABLE a (b int", "CREATE TABLE (b int)"))).hasSize(2);
+        assertThat(rejected(Target.MYSQL, List.of("CREATE TABLE a (b int", "CREATE INDEX ON a (b)"))).hasSize(2);
+    }
+}
