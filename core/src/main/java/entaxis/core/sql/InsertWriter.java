@@ -55,6 +55,6 @@ public final class InsertWriter {
             case BooleanType truth -> typed.equalsIgnoreCase("true") || typed.equalsIgnoreCase("false");
             default -> false;
         };
-        return bare ? typed : dialect.literal(typed);
+        return bare ? dialect.expression(typed) : dialect.literal(typed);
     }
 }

@@ -19,7 +19,7 @@ import java.util.stream.Collectors;
 public record Script(String head, List<Statement> statements, List<Finding> findings) {
 
     /** What a statement does. */
-    public enum Kind { DROP, SCHEMA, TYPE, SEQUENCE, TABLE, FOREIGN_KEY, INDEX, PROGRAM, COMMENT }
+    public enum Kind { DROP, SCHEMA, TYPE, SEQUENCE, TABLE, FOREIGN_KEY, INDEX, PROGRAM, COMMENT, ROWS }
 
     /**
      * One statement.
@@ -50,6 +50,11 @@ public record Script(String head, List<Statement> statements, List<Finding> find
     public Script {
         statements = List.copyOf(statements);
         findings = List.copyOf(findings);
+    }
+
+    /** This script with more statements behind. */
+    public Script followedBy(List<Statement> more) {
+        return new Script(head, java.util.stream.Stream.concat(statements.stream(), more.stream()).toList(), findings);
     }
 
     /** This script with more findings. */
@@ -86,6 +91,7 @@ public record Script(String head, List<Statement> statements, List<Finding> find
             case FOREIGN_KEY -> "foreign key";
             case INDEX -> "index";
             case COMMENT -> "comment";
+            case ROWS -> "row";
         };
         return count == 0 ? "" : count + " " + (count == 1 ? word : Words.plural(word));
     }

@@ -12,12 +12,15 @@ import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.InsertStatements;
 import entaxis.core.sql.Neutral;
+import entaxis.core.sql.Script;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -97,6 +100,18 @@ class LiftingTest {
         assertThat(proposals.getFirst().reasons()).contains("both are integer", "it has an index");
         Design design = lift(References.accepted(schema, proposals), Set.of()).design();
         assertThat(design.relationships().list()).hasSize(2);
+    }
+
+    @Test
+    void rowsOfAScriptBecomeSampleRowsAndInsertsAgain() {
+        String script = SEEDS + "insert into accession (accession_no, taxon_id, state) values ('A-1', 7, 'dry'), ('A-2', 7, null); insert into taxon values (7, 'it''s one');";
+        Reading reading = ScriptReader.read(script, Target.POSTGRESQL);
+        Lifted lifted = lift(Neutral.of(reading.schema(), Dialect.of(Target.POSTGRESQL)), Set.of());
+        AtomicInteger count = new AtomicInteger(5000);
+        Design design = LiftedRows.with(lifted.design(), reading.rows(), kind -> kind + Integer.toString(count.incrementAndGet(), 36));
+        assertThat(InsertStatements.of(Derivation.of(design).tables(), design.rows(), Dialect.of(Target.MYSQL)).stream().map(Script.Statement::text)).containsExactly(
+                "INSERT INTO taxon (taxon_id, name) VALUES (7, 'it''s one')", "INSERT INTO accession (accession_no, taxon_id, state) VALUES ('A-1', 7, 'dry')",
+                "INSERT INTO accession (accession_no, taxon_id, state) VALUES ('A-2', 7, NULL)");
     }
 
     /** Tables, columns, keys and references of 600 random designs come back when what was derived is lifted and derived again. */

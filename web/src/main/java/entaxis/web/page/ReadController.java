@@ -7,6 +7,7 @@ import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reading.SteppedOver;
 import entaxis.exchange.ScriptText;
+import entaxis.web.reading.Connections;
 import entaxis.web.reading.Lifts;
 import entaxis.web.reading.Waiting;
 import entaxis.web.store.DesignStore;
@@ -32,10 +33,12 @@ class ReadController {
     private static final int SHOWN = 200;
     private final DesignStore store;
     private final Waiting waiting;
+    private final Connections connections;
 
-    ReadController(DesignStore store, Waiting waiting) {
+    ReadController(DesignStore store, Waiting waiting, Connections connections) {
         this.store = store;
         this.waiting = waiting;
+        this.connections = connections;
     }
 
     @GetMapping("/read")
@@ -43,10 +46,11 @@ class ReadController {
         return asked(model, Target.POSTGRESQL, "", Optional.empty());
     }
 
-    private static String asked(Model model, Target engine, String script, Optional<String> fault) {
+    private String asked(Model model, Target engine, String script, Optional<String> fault) {
         model.addAttribute("targets", Target.values());
         model.addAttribute("engine", engine);
         model.addAttribute("script", script);
+        model.addAttribute("connections", connections.list());
         fault.ifPresent(message -> model.addAttribute("fault", message));
         return "read";
     }
@@ -71,6 +75,20 @@ class ReadController {
         }
         String proposed = given.isEmpty() ? "Read in" : FlatSheet.name(name(given.getFirst()));
         return preview(model, waiting.keep(new Waiting.Read(proposed, reading)), new Waiting.Read(proposed, reading));
+    }
+
+    /** Reads the catalog of a database that the operator configured. */
+    @PostMapping("/read/database")
+    String database(@RequestParam String connection, Model model) {
+        try {
+            Waiting.Read read = new Waiting.Read(connection, connections.read(connection));
+            if (read.reading().schema().tables().isEmpty()) {
+                return asked(model, read.reading().engine(), "", Optional.of("There are no tables in “" + connection + "”."));
+            }
+            return preview(model, waiting.keep(read), read);
+        } catch (Connections.Unreachable e) {
+            return asked(model, Target.POSTGRESQL, "", Optional.of(e.getMessage()));
+        }
     }
 
     private static String name(MultipartFile file) {

@@ -4,6 +4,7 @@ import entaxis.core.design.Target;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Highlight;
+import entaxis.core.sql.InsertStatements;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
@@ -47,7 +48,7 @@ class SqlController {
      * @param beside  the engine whose script stands beside, if any
      * @param chosen  whether the form was sent, so that a tick that is absent is one that was taken away
      */
-    record Asked(String target, String beside, Boolean drop, Boolean absent, Boolean comments, Boolean inside, Boolean quote, ScriptOptions.Letters letters, String schema, Boolean chosen,
+    record Asked(String target, String beside, Boolean drop, Boolean absent, Boolean comments, Boolean inside, Boolean quote, Boolean rows, ScriptOptions.Letters letters, String schema, Boolean chosen,
             Set<String> tables) {
         Asked {
             target = target == null ? "" : target;
@@ -60,6 +61,7 @@ class SqlController {
             absent = Boolean.TRUE.equals(absent);
             inside = Boolean.TRUE.equals(inside);
             quote = Boolean.TRUE.equals(quote);
+            rows = Boolean.TRUE.equals(rows);
             comments = Boolean.TRUE.equals(comments) || !chosen;
         }
 
@@ -160,6 +162,8 @@ class SqlController {
     }
 
     private static Script script(OpenDesign open, Target target, Asked asked) {
-        return new ScriptWriter(Dialect.of(target), asked.options()).write(open.derivation().schema(), open.design().facts().name() + ", revision " + open.revision());
+        Dialect dialect = Dialect.of(target);
+        Script script = new ScriptWriter(dialect, asked.options()).write(open.derivation().schema(), open.design().facts().name() + ", revision " + open.revision());
+        return asked.rows() ? script.followedBy(InsertStatements.of(open.derivation().tables(), open.design().rows(), dialect)) : script;
     }
 }

@@ -7,6 +7,7 @@ import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.lift.Bridges;
 import entaxis.core.lift.Lifted;
+import entaxis.core.lift.LiftedRows;
 import entaxis.core.lift.Lifting;
 import entaxis.core.lift.Proposal;
 import entaxis.core.lift.References;
@@ -52,6 +53,6 @@ public final class Lifts {
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.USUAL, Map.of());
         Lifted lifted = Lifting.lift(chosen, facts, sheet, bridges, NewId::of);
         Design arranged = FirstSheet.arranged(lifted.design(), MEASURE);
-        return new Lifted(arranged, lifted.remarks());
+        return new Lifted(LiftedRows.with(arranged, reading.rows(), NewId::of), lifted.remarks());
     }
 }

@@ -15,6 +15,7 @@ class ReadIT extends BrowserTest {
             CREATE TABLE sighting (taxon_id integer REFERENCES taxon, trip_id integer REFERENCES trip, PRIMARY KEY (taxon_id, trip_id));
             CREATE TABLE photo (photo_id integer PRIMARY KEY, taxon_id integer);
             CREATE TABEL wrong (x int);
+            INSERT INTO taxon VALUES (1, 'Brizella ostra');
             """;
 
     @Test
@@ -49,6 +50,8 @@ class ReadIT extends BrowserTest {
         page.locator("#beside").selectOption("MYSQL");
         assertThat(page.locator("#script-beside")).containsText("PRIMARY KEY (taxon_id)");
         assertThat(page.locator("#script-text .line.other").first()).isVisible();
+        page.locator("input[name=rows]").check();
+        assertThat(page.locator("#script-text")).containsText("INSERT INTO taxon (taxon_id, name) VALUES (1, 'Brizella ostra');");
         page.locator("input[name=quote]").check();
         assertThat(page.locator("#script-beside")).containsText("CREATE TABLE `taxon`");
     }
