@@ -21,6 +21,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
@@ -276,8 +277,22 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
     }
 
     /** An expression of ISO SQL or of an engine that is close to it, as this engine spells it. */
-    public String expression(String sql) {
-        return sql;
+    public final String expression(String sql) {
+        return switch (Functions.kind(sql)) {
+            case RANDOM_UUID -> randomUuid();
+            case NOW -> now().orElse(sql);
+            case OTHER -> Expressions.spelled(sql, this);
+        };
+    }
+
+    /** What gives a new random identifier. */
+    String randomUuid() {
+        return "gen_random_uuid()";
+    }
+
+    /** What gives the present moment; as it was written, if left out. */
+    Optional<String> now() {
+        return Optional.empty();
     }
 
     /** A string literal. */

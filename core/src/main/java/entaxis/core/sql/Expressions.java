@@ -19,6 +19,9 @@ final class Expressions {
 
     /** The expression with those words exchanged, and names in double quotes put into the engine's own; names that are in those already stay. Linear. */
     static String spelled(String sql, Dialect dialect) {
+        if (dialect.quoted("").charAt(0) == '"' && !WORDS.containsKey(dialect.target())) {
+            return sql;
+        }
         char open = dialect.quoted("").charAt(0);
         char close = dialect.quoted("").charAt(1);
         StringBuilder whole = new StringBuilder(sql.length());

@@ -152,11 +152,8 @@ final class H2Dialect extends Dialect {
 
     /** H2 manual, Functions: RANDOM_UUID. */
     @Override
-    public String expression(String sql) {
-        return switch (Functions.kind(sql)) {
-            case RANDOM_UUID -> "random_uuid()";
-            case NOW, OTHER -> sql;
-        };
+    String randomUuid() {
+        return "random_uuid()";
     }
 
     @Override

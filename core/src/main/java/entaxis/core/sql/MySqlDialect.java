@@ -21,6 +21,7 @@ import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType.UuidType;
 import entaxis.core.type.TypeSpelling;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 
@@ -241,11 +242,12 @@ sealed class MySqlDialect extends Dialect permits MariaDbDialect {
 
     /** MySQL manual, “Miscellaneous Functions”. */
     @Override
-    public String expression(String sql) {
-        return switch (Functions.kind(sql)) {
-            case RANDOM_UUID -> "uuid()";
-            case NOW -> "current_timestamp";
-            case OTHER -> Expressions.spelled(sql, this);
-        };
+    String randomUuid() {
+        return "uuid()";
+    }
+
+    @Override
+    Optional<String> now() {
+        return Optional.of("current_timestamp");
     }
 }

@@ -233,11 +233,12 @@ final class OracleDialect extends Dialect {
 
     /** Oracle Database SQL Language Reference, “Functions”: SYS_GUID. */
     @Override
-    public String expression(String sql) {
-        return switch (Functions.kind(sql)) {
-            case RANDOM_UUID -> "sys_guid()";
-            case NOW -> "current_timestamp";
-            case OTHER -> Expressions.spelled(sql, this);
-        };
+    String randomUuid() {
+        return "sys_guid()";
+    }
+
+    @Override
+    Optional<String> now() {
+        return Optional.of("current_timestamp");
     }
 }

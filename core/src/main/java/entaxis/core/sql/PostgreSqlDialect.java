@@ -152,10 +152,7 @@ final class PostgreSqlDialect extends Dialect {
 
     /** PostgreSQL manual, 9.9 and 9.14. */
     @Override
-    public String expression(String sql) {
-        return switch (Functions.kind(sql)) {
-            case RANDOM_UUID -> "gen_random_uuid()";
-            case NOW, OTHER -> sql;
-        };
+    String randomUuid() {
+        return "gen_random_uuid()";
     }
 }

@@ -21,6 +21,7 @@ import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType.UuidType;
 import entaxis.core.type.TypeSpelling;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 
@@ -216,11 +217,12 @@ final class SqlServerDialect extends Dialect {
 
     /** SQL Server documentation, “Date and time data types and functions”, NEWID. */
     @Override
-    public String expression(String sql) {
-        return switch (Functions.kind(sql)) {
-            case RANDOM_UUID -> "newid()";
-            case NOW -> "sysdatetime()";
-            case OTHER -> Expressions.spelled(sql, this);
-        };
+    String randomUuid() {
+        return "newid()";
+    }
+
+    @Override
+    Optional<String> now() {
+        return Optional.of("sysdatetime()");
     }
 }

@@ -18,6 +18,7 @@ import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType.UuidType;
 import entaxis.core.type.TypeSpelling;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 
@@ -156,11 +157,12 @@ final class SqliteDialect extends Dialect {
 
     /** SQLite documentation, “Built-In Scalar SQL Functions” and “CREATE TABLE”, 3.2. */
     @Override
-    public String expression(String sql) {
-        return switch (Functions.kind(sql)) {
-            case RANDOM_UUID -> "(lower(hex(randomblob(16))))";
-            case NOW -> "current_timestamp";
-            case OTHER -> Expressions.spelled(sql, this);
-        };
+    String randomUuid() {
+        return "(lower(hex(randomblob(16))))";
+    }
+
+    @Override
+    Optional<String> now() {
+        return Optional.of("current_timestamp");
     }
 }

@@ -3,9 +3,9 @@ package entaxis.web.page;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Highlight;
 import entaxis.core.sql.InsertStatements;
 import entaxis.core.sql.Script;
+import entaxis.core.sql.ScriptLines;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.web.store.DesignStore;
@@ -13,12 +13,10 @@ import entaxis.web.store.OpenDesign;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.http.ContentDisposition;
@@ -87,46 +85,15 @@ class SqlController {
         model.addAttribute("empty", script.statements().isEmpty());
         Optional<Target> beside = Optional.of(asked.beside()).filter(name -> !name.isEmpty()).map(Target::valueOf).filter(other -> other != engine);
         Optional<Script> other = beside.map(target -> script(open, target, asked));
-        model.addAttribute("sides", other.map(second -> List.of(side(engine, script, second), side(beside.get(), second, script))).orElse(List.of(side(engine, script, script))));
+        model.addAttribute("sides", other.map(second -> List.of(new Shown(engine, ScriptLines.beside(script, second)), new Shown(beside.get(), ScriptLines.beside(second, script))))
+                .orElseGet(() -> List.of(new Shown(engine, ScriptLines.of(script)))));
         model.addAttribute("besides", other.map(Script::findings).orElse(List.of()));
         beside.ifPresent(target -> model.addAttribute("besideEngine", target));
         return htmx ? "sql :: script" : "sql";
     }
 
-    /** A script as it is shown: its lines, those that the other script does not have marked. */
-    record Shown(Target engine, List<Line> lines) { }
-
-    /** One line of a script. */
-    record Line(List<Highlight.Run> runs, boolean other) { }
-
-    private static Shown side(Target engine, Script script, Script against) {
-        Set<String> same = script == against ? Set.of() : against.text().lines().map(SqlController::bare).collect(Collectors.toSet());
-        List<Line> lines = new ArrayList<>();
-        List<Highlight.Run> line = new ArrayList<>();
-        for (Highlight.Run run : Highlight.runs(script.text())) {
-            String[] parts = run.text().split("\n", -1);
-            for (int i = 0; i < parts.length; i++) {
-                if (i > 0) {
-                    lines.add(line(line, script == against, same));
-                    line = new ArrayList<>();
-                }
-                if (!parts[i].isEmpty()) {
-                    line.add(new Highlight.Run(run.ink(), parts[i]));
-                }
-            }
-        }
-        return new Shown(engine, lines);
-    }
-
-    private static Line line(List<Highlight.Run> runs, boolean alone, Set<String> same) {
-        String text = bare(runs.stream().map(Highlight.Run::text).collect(Collectors.joining()));
-        return new Line(List.copyOf(runs), !alone && !text.isEmpty() && !same.contains(text));
-    }
-
-    /** A line without the spaces that only align it. */
-    private static String bare(String line) {
-        return line.strip().replaceAll("\\s+", " ");
-    }
+    /** A script as it is shown. */
+    record Shown(Target engine, List<ScriptLines.Line> lines) { }
 
     @GetMapping("/designs/{id}/script.sql")
     ResponseEntity<String> download(@PathVariable String id, @ModelAttribute Asked asked) {
