@@ -566,10 +566,8 @@ final class AlterTable {
                 tokens.at++;
                 column.required = false;
             }
-            case GENERATED, INCREMENT, START, RESTART, CACHE, CYCLE, NO, MAXVALUE, MINVALUE -> {
-                if (tokens.accept(Word.GENERATED)) {
-                    column.identity = tokens.accept(Word.ALWAYS) ? Identity.ALWAYS : Identity.BY_DEFAULT;
-                }
+            case GENERATED, INCREMENT, START -> numbering(column);
+            case RESTART, CACHE, CYCLE, NO, MAXVALUE, MINVALUE -> {
                 pass.over(from, "numbering");
                 return true;
             }
@@ -583,6 +581,30 @@ final class AlterTable {
             }
         }
         return false;
+    }
+
+    /** ISO/IEC 9075-2, 11.20: what an identity becomes, each part behind its own SET. */
+    private void numbering(ColumnDraft column) {
+        boolean more = true;
+        while (more) {
+            Numbering before = column.numbering;
+            if (tokens.accept(Word.GENERATED)) {
+                column.identity = tokens.accept(Word.ALWAYS) ? Identity.ALWAYS : Identity.BY_DEFAULT;
+                if (column.identity == Identity.BY_DEFAULT) {
+                    tokens.accept(Word.BY);
+                    tokens.accept(Word.DEFAULT);
+                }
+            } else if (tokens.accept(Word.START)) {
+                tokens.accept(Word.WITH);
+                column.numbering = new Numbering(definitions.wholeNumber(), before.step());
+            } else if (tokens.accept(Word.INCREMENT)) {
+                tokens.accept(Word.BY);
+                column.numbering = new Numbering(before.start(), definitions.wholeNumber());
+            } else {
+                tokens.at++;
+            }
+            more = tokens.accept(Word.SET);
+        }
     }
 
     /** Passes SET STORAGE, SET STATISTICS and the like; true if another change follows. */

@@ -152,7 +152,7 @@ final class ObjectStatements {
             Optional<TableDraft> table = tokens.accept(Word.ON) ? drafts.table(definitions.qualified())
                     : is(Target.SQLSERVER) && !name.namespace().isEmpty() ? drafts.table(new QName("", name.namespace())) : drafts.tableOfIndex(name.name());
             boolean gone = table.map(owner -> owner.indexes.removeIf(index -> index.name().equalsIgnoreCase(name.name()))
-                    | mySql() && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name()))).orElse(false);
+                    | (mySql() && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name())))).orElse(false);
             drafts.forgetIndex(name.name());
             if (!gone && !ifThere) {
                 throw Unreadable.amiss(at, "no index " + name.name() + " is known here");
@@ -726,10 +726,36 @@ final class ObjectStatements {
             table.flatMap(owner -> owner.column(path.getLast())).ifPresent(own -> drafts.rename(table.get(), own, now));
             return table.isPresent();
         }
+        if (given.size() > 2 && given.get(2).equalsIgnoreCase("index") && path.size() >= 2) {
+            Optional<TableDraft> table = drafts.table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
+            table.ifPresent(owner -> owner.indexes.replaceAll(index -> owner.same(index.name(), path.getLast())
+                    ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index));
+            table.ifPresent(owner -> drafts.index(now, owner));
+            return table.isPresent();
+        }
         QName name = new QName(path.size() > 1 ? path.get(path.size() - 2) : "", path.getLast());
         Optional<TableDraft> table = drafts.table(name);
+        if (table.isEmpty() && given.size() > 2 && given.get(2).equalsIgnoreCase("object")) {
+            return renamedConstraint(path.getLast(), now);
+        }
         table.ifPresent(owner -> drafts.rename(owner, name, new QName("", now)));
         return table.isPresent();
+    }
+
+    private boolean renamedConstraint(String before, String now) {
+        boolean found = false;
+        for (TableDraft table : drafts.tables()) {
+            boolean own = table.primaryKey.filter(key -> table.same(key.name(), before)).isPresent() || table.uniqueKeys.stream().anyMatch(key -> table.same(key.name(), before))
+                    || table.foreignKeys.stream().anyMatch(key -> table.same(key.name(), before)) || table.checks.stream().anyMatch(check -> table.same(check.name(), before));
+            found |= own;
+            if (own) {
+                table.primaryKey = table.primaryKey.map(key -> table.same(key.name(), before) ? new PrimaryKey(now, key.columns()) : key);
+                table.uniqueKeys.replaceAll(key -> table.same(key.name(), before) ? new UniqueKey(now, key.columns()) : key);
+                table.foreignKeys.replaceAll(key -> table.same(key.name(), before) ? key.named(now) : key);
+                table.checks.replaceAll(check -> table.same(check.name(), before) ? new CheckRule(now, check.condition()) : check);
+            }
+        }
+        return found;
     }
 
     private boolean described(List<String> given, List<String> labels) {

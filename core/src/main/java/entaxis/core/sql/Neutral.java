@@ -45,6 +45,16 @@ public final class Neutral {
         return new Neutral(dialect).schema(schema);
     }
 
+    /** A condition or expression of an engine in ISO words. */
+    public static String condition(String text, Dialect dialect) {
+        return new Neutral(dialect).condition(text);
+    }
+
+    /** A default of an engine in ISO words; the type is that of its column, as the engine holds it. */
+    public static String defaultValue(String text, SqlType held, Dialect dialect) {
+        return new Neutral(dialect).expression(text, held instanceof UserType ? held : dialect.neutral(held));
+    }
+
     private Schema schema(Schema schema) {
         List<TypeDefinition> types = schema.types().stream().map(this::type).toList();
         List<Sequence> sequences = schema.sequences().stream().map(own -> new Sequence(own.namespace(), name(own.name()), own.start(), own.step())).toList();

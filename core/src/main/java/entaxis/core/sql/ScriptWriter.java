@@ -49,8 +49,7 @@ public final class ScriptWriter {
             new Drops(dialect, spelling).write(fitted.schema(), tables, statements);
         }
         namespaces(tables).forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(), createSchema(name))));
-        fitted.schema().types().forEach(type -> statements.add(new Statement(Kind.TYPE, Optional.empty(),
-                dialect.create(type, spelling.qualified("", type.name()), fitted.schema(), spelling::type))));
+        fitted.schema().types().forEach(type -> statements.add(new Statement(Kind.TYPE, Optional.empty(), createType(type, fitted.schema()))));
         fitted.schema().sequences().forEach(sequence -> statements.add(new Statement(Kind.SEQUENCE, Optional.empty(), createSequence(sequence))));
         Map<Table, List<ForeignKey>> inside = inside(tables);
         List<Table> ordered = options.foreignKeysInside() ? List.copyOf(inside.keySet()) : tables;
@@ -69,6 +68,16 @@ public final class ScriptWriter {
         String left = schema.tables().stream().filter(table -> table.columns().isEmpty()).map(Table::name).collect(Collectors.joining(", "));
         return "-- " + title + "\n-- Table definitions for " + dialect.target().title() + "\n"
                 + (left.isEmpty() ? "" : "-- Left out, having no attributes yet: " + left + "\n");
+    }
+
+    /** The statement that creates a type which the engine can hold. */
+    public String createType(TypeDefinition type, Schema schema) {
+        return dialect.create(type, spelling.qualified("", type.name()), schema, spelling::type);
+    }
+
+    /** What a type is called in DROP and ALTER. */
+    public String kind(TypeDefinition type) {
+        return dialect.kind(type);
     }
 
     private List<String> namespaces(List<Table> tables) {
@@ -91,7 +100,8 @@ public final class ScriptWriter {
         };
     }
 
-    private String createSequence(Sequence sequence) {
+    /** The statement that creates a sequence. */
+    public String createSequence(Sequence sequence) {
         return "CREATE SEQUENCE " + spelling.qualified(sequence.namespace(), sequence.name()) + " START WITH " + sequence.start() + " INCREMENT BY " + sequence.step();
     }
 

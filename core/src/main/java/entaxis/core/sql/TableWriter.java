@@ -8,11 +8,13 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect.Comments;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimestampType;
 import java.util.ArrayList;
@@ -22,14 +24,15 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Writes the definitions of a table and of what belongs to it, as one engine wants them. The table is one that the engine can hold. */
-final class TableWriter {
+public final class TableWriter {
     /** Kinds of index that are named in front of the word (MySQL manual, CREATE INDEX). */
     private static final Set<String> LEADING = Set.of("fulltext", "spatial");
     private final Dialect dialect;
     private final ScriptOptions options;
     private final Spelling spelling;
 
-    TableWriter(Dialect dialect, ScriptOptions options) {
+    /** A writer for an engine. */
+    public TableWriter(Dialect dialect, ScriptOptions options) {
         this.dialect = dialect;
         this.options = options;
         this.spelling = new Spelling(dialect, options);
@@ -44,7 +47,7 @@ final class TableWriter {
     }
 
     /** CREATE TABLE, with those foreign keys that stand inside. */
-    String create(Table table, List<ForeignKey> inside) {
+    public String create(Table table, List<ForeignKey> inside) {
         boolean rowNumbered = is(Target.SQLITE) && table.columns().stream().anyMatch(column -> column.identity() != Identity.NONE);
         List<String> names = table.columns().stream().map(column -> spelling.name(column.name())).toList();
         List<String> types = table.columns().stream().map(this::type).toList();
@@ -62,16 +65,11 @@ final class TableWriter {
             notes.add(dialect.comments() == Comments.NONE && options.comments() ? table.columns().get(i).comment() : "");
         }
         if (!rowNumbered) {
-            table.primaryKey().ifPresent(key -> lines.add((mySql() ? "" : spelling.constraint(key.name())) + "PRIMARY KEY " + spelling.names(key.columns())));
+            table.primaryKey().ifPresent(key -> lines.add(primaryKey(key)));
         }
-        for (UniqueKey key : table.uniqueKeys()) {
-            lines.add(spelling.constraint(key.name()) + "UNIQUE " + spelling.names(key.columns()));
-        }
-        for (CheckRule check : table.checks()) {
-            lines.add(spelling.constraint(check.name()) + "CHECK (" + check.condition() + ")");
-        }
-        numbering(table).ifPresent(index -> lines.add((index.unique() ? "UNIQUE " : "") + "INDEX " + spelling.name(index.name()) + " "
-                + index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"))));
+        table.uniqueKeys().forEach(key -> lines.add(unique(key)));
+        table.checks().forEach(check -> lines.add(check(check)));
+        numbering(table).ifPresent(index -> lines.add(indexInside(index)));
         inside.forEach(key -> lines.add(spelling.constraint(key.name()) + reference(table, key)));
         StringBuilder text = new StringBuilder();
         if (dialect.comments() == Comments.NONE && options.comments() && !table.comment().isEmpty()) {
@@ -85,8 +83,63 @@ final class TableWriter {
         return text.append(")").append(tableOptions(table)).toString();
     }
 
+    /** A column as it stands in its table's definition, on one line. */
+    public String column(Table table, Column column) {
+        return (spelling.name(column.name()) + " " + type(column) + " " + suffix(table, column)).strip().replaceAll(" {2,}", " ");
+    }
+
+    /** The clause of a primary key. */
+    public String primaryKey(PrimaryKey key) {
+        return (mySql() ? "" : spelling.constraint(key.name())) + "PRIMARY KEY " + spelling.names(key.columns());
+    }
+
+    /** The clause of a unique key. */
+    public String unique(UniqueKey key) {
+        return spelling.constraint(key.name()) + "UNIQUE " + spelling.names(key.columns());
+    }
+
+    /** The clause of a check. */
+    public String check(CheckRule check) {
+        return spelling.constraint(check.name()) + "CHECK (" + check.condition() + ")";
+    }
+
+    /** The clause of a foreign key. */
+    public String foreignKey(Table table, ForeignKey key) {
+        return spelling.constraint(key.name()) + reference(table, key);
+    }
+
+    /** The clause of an index that stands in its table's definition (MySQL manual, CREATE TABLE). */
+    public String indexInside(TableIndex index) {
+        return (index.unique() ? "UNIQUE " : "") + "INDEX " + spelling.name(index.name()) + " " + index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"));
+    }
+
+    /** A type as the engine spells it. */
+    public String type(SqlType held) {
+        return spelling.type(held);
+    }
+
+    /** A name as it is written. */
+    public String name(String name) {
+        return spelling.name(name);
+    }
+
+    /** A name with its schema. */
+    public String qualified(String namespace, String name) {
+        return spelling.qualified(namespace, name);
+    }
+
+    /** A table's name with its schema. */
+    public String name(Table table) {
+        return spelling.qualified(table.namespace(), table.name());
+    }
+
+    /** Columns in brackets. */
+    public String names(List<String> columns) {
+        return spelling.names(columns);
+    }
+
     /** The index that has to stand in the definition, because a column that numbers itself is in no key (MySQL manual, “Using AUTO_INCREMENT”). */
-    Optional<TableIndex> numbering(Table table) {
+    public Optional<TableIndex> numbering(Table table) {
         Optional<String> column = table.columns().stream().filter(own -> own.identity() != Identity.NONE).map(Column::name).findFirst();
         boolean keyed = column.isEmpty() || table.keyColumns().stream().findFirst().equals(column) || table.uniqueKeys().stream().anyMatch(key -> key.columns().getFirst().equals(column.get()));
         return !mySql() || keyed ? Optional.empty() : table.indexes().stream().filter(index -> index.columns().getFirst().name().equals(column.get())).findFirst();
@@ -150,6 +203,11 @@ final class TableWriter {
         };
     }
 
+    /** What stands behind a column that is an identity. */
+    public String numbers(Column column) {
+        return identity(column);
+    }
+
     private String computed(Column column, String expression) {
         boolean virtual = column.details().virtual();
         return switch (dialect.target()) {
@@ -161,7 +219,7 @@ final class TableWriter {
     }
 
     /** ALTER TABLE that adds a foreign key. */
-    String addForeignKey(Table table, ForeignKey key) {
+    public String addForeignKey(Table table, ForeignKey key) {
         return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD " + (key.name().isEmpty() ? "" : "CONSTRAINT " + spelling.name(key.name()))
                 + "\n    " + reference(table, key);
     }
@@ -182,7 +240,7 @@ final class TableWriter {
     }
 
     /** CREATE INDEX. */
-    String createIndex(Table table, TableIndex index) {
+    public String createIndex(Table table, TableIndex index) {
         if (index.method().equals("exclude")) {
             return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD " + spelling.constraint(index.name()) + index.columns().getFirst().name();
         }

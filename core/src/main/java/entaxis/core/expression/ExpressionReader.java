@@ -1,0 +1,486 @@
+package entaxis.core.expression;
+
+import entaxis.core.expression.Term.Kind;
+import entaxis.core.token.Lexer;
+import entaxis.core.token.Token;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Reads an expression by precedence of its operators (V. Pratt, “Top Down Operator Precedence”, 1973): ISO/IEC 9075-2, 6.28 and 8, with what catalogs write beside. Linear; gives up
+ * on what it does not know and on deep nesting.
+ */
+final class ExpressionReader {
+    private static final int DEEPEST = 150;
+    private static final int OR = 1;
+    private static final int AND = 2;
+    private static final int NOT = 3;
+    private static final int COMPARISON = 4;
+    private static final int OTHER = 5;
+    private static final int SUM = 6;
+    private static final int PRODUCT = 7;
+    private static final int SIGN = 8;
+    private static final Set<String> COMPARISONS = Set.of("=", "<>", "!=", "<", ">", "<=", ">=", "==");
+    private static final Set<String> OTHERS = Set.of("||", "~", "~*", "!~", "!~*", "~~", "!~~", "~~*", "!~~*", "->", "->>", "#>", "#>>", "@>", "<@", "&&", "&", "|", "#", "<<", ">>", "?", "^", "@@", "-|-", "&<", "&>");
+    private static final String SIGNS = "=<>!~|-#@&?^*";
+    private static final Set<String> WORD_VALUES = Set.of("null", "true", "false", "current_date", "current_time", "current_timestamp", "localtime", "localtimestamp", "current_user",
+            "session_user", "user", "current_role", "unknown", "default", "value", "sysdate", "systimestamp");
+    private static final Set<String> TYPED = Set.of("date", "time", "timestamp", "interval", "datetime", "json", "uuid");
+    private static final Map<String, Set<String>> LONG_TYPES = Map.of("double", Set.of("precision"), "character", Set.of("varying", "large", "object", "set"), "char", Set.of("varying", "charset", "character"),
+            "binary", Set.of("varying", "large", "object"), "bit", Set.of("varying"), "national", Set.of("character", "char", "varying"), "timestamp", Set.of("with", "without", "time", "zone"),
+            "time", Set.of("with", "without", "time", "zone"), "interval", Set.of("year", "month", "day", "hour", "minute", "second", "to"), "signed", Set.of("integer"));
+
+    private static final Pattern ESCAPED = Pattern.compile("\\\\([0-9a-fA-F]{4})");
+
+    private final List<Token> tokens;
+    private int at;
+    private int depth;
+
+    private ExpressionReader(List<Token> tokens) {
+        this.tokens = tokens;
+    }
+
+    private static final class GivenUp extends RuntimeException {
+        private static final long serialVersionUID = 1;
+
+        GivenUp() {
+            super(null, null, false, false);
+        }
+    }
+
+    /** The tree of an expression in ISO quotes; none if something in it is not known here. */
+    static Optional<Term> read(String sql) {
+        List<Token> tokens = Lexer.tokens(sql).stream().filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
+        ExpressionReader reader = new ExpressionReader(tokens);
+        try {
+            Term term = reader.expression(0);
+            return reader.at == tokens.size() ? Optional.of(term) : Optional.empty();
+        } catch (GivenUp e) {
+            return Optional.empty();
+        }
+    }
+
+    private boolean is(String text) {
+        return at < tokens.size() && tokens.get(at).is(text);
+    }
+
+    private boolean accept(String text) {
+        boolean found = is(text);
+        at += found ? 1 : 0;
+        return found;
+    }
+
+    private void expect(String text) {
+        if (!accept(text)) {
+            throw new GivenUp();
+        }
+    }
+
+    /** The operator made of the signs that stand here without a blank between them. */
+    private String operator() {
+        if (at >= tokens.size() || tokens.get(at).kind() != Token.Kind.SYMBOL) {
+            return "";
+        }
+        String first = tokens.get(at).text();
+        if (first.equals("+") || first.equals("/") || first.equals("%")) {
+            return first;
+        }
+        StringBuilder text = new StringBuilder();
+        for (int i = at; i < tokens.size() && tokens.get(i).kind() == Token.Kind.SYMBOL && SIGNS.contains(tokens.get(i).text()) && (i == at || tokens.get(i - 1).end() == tokens.get(i).start()); i++) {
+            if (!text.isEmpty() && tokens.get(i).text().equals("-") && i + 1 < tokens.size() && tokens.get(i + 1).kind() == Token.Kind.NUMBER) {
+                break;
+            }
+            text.append(tokens.get(i).text());
+        }
+        return text.toString();
+    }
+
+    private Term expression(int least) {
+        if (++depth > DEEPEST) {
+            throw new GivenUp();
+        }
+        Term left = prefix();
+        Optional<Term> more = Optional.of(left);
+        while (more.isPresent()) {
+            left = more.get();
+            more = infix(left, least);
+        }
+        depth--;
+        return left;
+    }
+
+    private Optional<Term> infix(Term left, int least) {
+        if (at >= tokens.size()) {
+            return Optional.empty();
+        }
+        if (is(":") && at + 1 < tokens.size() && tokens.get(at + 1).is(":")) {
+            at += 2;
+            return Optional.of(Term.of(Kind.CAST, type(), left));
+        }
+        if (is("[")) {
+            at++;
+            Term index = expression(0);
+            expect("]");
+            return Optional.of(Term.operator("at", left, index));
+        }
+        if (is("collate")) {
+            at++;
+            String name = name();
+            return Optional.of(Term.of(Kind.CALL, "collate", left, Term.of(Kind.NAME, accept(".") ? name() : name)));
+        }
+        if (is("at") && at + 2 < tokens.size() && tokens.get(at + 1).is("time")) {
+            at += 3;
+            return Optional.of(Term.operator("at time zone", left, expression(SIGN)));
+        }
+        if (is("or") && least < OR) {
+            return binary(left, "or", 1, OR);
+        }
+        if (is("and") && least < AND) {
+            return binary(left, "and", 1, AND);
+        }
+        if (least < COMPARISON) {
+            Optional<Term> test = test(left);
+            if (test.isPresent()) {
+                return test;
+            }
+        }
+        String operator = operator();
+        if (operator.equals("+") || operator.equals("-")) {
+            return least < SUM ? binary(left, operator, 1, SUM) : Optional.empty();
+        }
+        if (operator.equals("*") || operator.equals("/") || operator.equals("%")) {
+            return least < PRODUCT ? binary(left, operator, 1, PRODUCT) : Optional.empty();
+        }
+        if (COMPARISONS.contains(operator)) {
+            return least < COMPARISON ? binary(left, operator.equals("!=") ? "<>" : operator.equals("==") ? "=" : operator, operator.length(), COMPARISON) : Optional.empty();
+        }
+        if (OTHERS.contains(operator)) {
+            return least < OTHER ? binary(left, operator, operator.length(), OTHER) : Optional.empty();
+        }
+        return Optional.empty();
+    }
+
+    private Optional<Term> binary(Term left, String word, int tokensLong, int binding) {
+        at += tokensLong;
+        boolean all = is("all") || is("any") || is("some");
+        if (all && binding == COMPARISON) {
+            String which = tokens.get(at++).text().toLowerCase(Locale.ROOT);
+            expect("(");
+            Term list = expression(0);
+            expect(")");
+            return Optional.of(Term.operator(word + " " + (which.equals("some") ? "any" : which), left, list));
+        }
+        return Optional.of(Term.operator(word, left, expression(binding)));
+    }
+
+    /** IS, IN, BETWEEN, LIKE and their opposites. */
+    private Optional<Term> test(Term left) {
+        if (accept("is")) {
+            boolean not = accept("not");
+            if (accept("distinct")) {
+                expect("from");
+                return Optional.of(negated(not, Term.operator("is distinct from", left, expression(COMPARISON))));
+            }
+            return Optional.of(negated(not, Term.operator("is", left, Term.of(Kind.WORD, plainWord()))));
+        }
+        int before = at;
+        boolean not = accept("not");
+        if (accept("in")) {
+            expect("(");
+            return Optional.of(negated(not, Term.operator("in", left, list(")"))));
+        }
+        if (accept("between")) {
+            accept("asymmetric");
+            Term low = expression(COMPARISON);
+            expect("and");
+            return Optional.of(negated(not, Term.operator("between", left, low, expression(COMPARISON))));
+        }
+        for (String word : List.of("like", "ilike", "regexp", "rlike", "glob", "similar")) {
+            if (accept(word)) {
+                accept("to");
+                Term pattern = expression(COMPARISON);
+                Term like = Term.operator(word.equals("rlike") ? "regexp" : word, left, pattern);
+                return Optional.of(negated(not, accept("escape") ? Term.operator("escape", like, expression(COMPARISON)) : like));
+            }
+        }
+        at = before;
+        return Optional.empty();
+    }
+
+    private static Term negated(boolean not, Term term) {
+        return not ? Term.operator("not", term) : term;
+    }
+
+    private Term list(String end) {
+        List<Term> items = new ArrayList<>();
+        if (!accept(end)) {
+            do {
+                items.add(expression(0));
+            } while (accept(","));
+            expect(end);
+        }
+        return new Term(Kind.LIST, "", items);
+    }
+
+    private Term prefix() {
+        if (at >= tokens.size()) {
+            throw new GivenUp();
+        }
+        Token token = tokens.get(at);
+        switch (token.kind()) {
+            case STRING -> {
+                at++;
+                return text(token);
+            }
+            case NUMBER -> {
+                at++;
+                return number(token);
+            }
+            case QUOTED_NAME -> {
+                return named();
+            }
+            case SYMBOL -> {
+                return sign();
+            }
+            case WORD -> {
+                return word(token);
+            }
+            default -> throw new GivenUp();
+        }
+    }
+
+    private static Term text(Token token) {
+        return Term.of(Kind.TEXT, token.text().substring(1, token.text().length() - 1).replace("''", "'"));
+    }
+
+    /** ISO/IEC 9075-2, 5.3: a Unicode text, four hexadecimal digits behind a backslash standing for one sign. */
+    private static Term unescaped(Term text) {
+        return Term.of(Kind.TEXT, ESCAPED.matcher(text.word()).replaceAll(found -> Matcher.quoteReplacement(String.valueOf((char) Integer.parseInt(found.group(1), 16)))));
+    }
+
+    /** A number with the exponent that the lexer leaves as a word behind it. */
+    private Term number(Token token) {
+        String text = token.text();
+        if (at < tokens.size() && tokens.get(at).start() == token.end() && tokens.get(at).text().matches("[eE][0-9]*")) {
+            text += tokens.get(at++).text();
+            if (text.endsWith("e") || text.endsWith("E")) {
+                text += (is("-") || is("+") ? tokens.get(at++).text() : "") + tokens.get(at++).text();
+            }
+        }
+        return Term.of(Kind.NUMBER, text);
+    }
+
+    private Term sign() {
+        if (accept("(")) {
+            if (is("select")) {
+                throw new GivenUp();
+            }
+            Term inside = expression(0);
+            if (accept(",")) {
+                List<Term> items = new ArrayList<>(List.of(inside));
+                do {
+                    items.add(expression(0));
+                } while (accept(","));
+                inside = new Term(Kind.LIST, "", items);
+            }
+            expect(")");
+            return inside;
+        }
+        if (accept("-")) {
+            return Term.operator("-", expression(SIGN));
+        }
+        if (accept("+")) {
+            return expression(SIGN);
+        }
+        throw new GivenUp();
+    }
+
+    private String plainWord() {
+        if (at >= tokens.size() || tokens.get(at).kind() != Token.Kind.WORD) {
+            throw new GivenUp();
+        }
+        return tokens.get(at++).text().toLowerCase(Locale.ROOT);
+    }
+
+    private String name() {
+        if (at >= tokens.size() || !tokens.get(at).isName()) {
+            throw new GivenUp();
+        }
+        return tokens.get(at++).name();
+    }
+
+    private Term word(Token token) {
+        String word = token.text().toLowerCase(Locale.ROOT);
+        Token.Kind next = at + 1 < tokens.size() ? tokens.get(at + 1).kind() : Token.Kind.END;
+        boolean call = at + 1 < tokens.size() && tokens.get(at + 1).is("(");
+        if (next == Token.Kind.STRING && (TYPED.contains(word) || word.startsWith("_") || tokens.get(at + 1).start() == token.end())) {
+            at += 2;
+            Term text = text(tokens.get(at - 1));
+            if (word.equals("interval")) {
+                while (at < tokens.size() && LONG_TYPES.get("interval").contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
+                    at++;
+                }
+            }
+            return word.equals("x") || word.equals("b") ? Term.of(Kind.CALL, word, text) : text;
+        }
+        if (word.equals("u") && at + 2 < tokens.size() && tokens.get(at + 1).is("&") && tokens.get(at + 2).kind() == Token.Kind.STRING) {
+            at += 3;
+            return unescaped(text(tokens.get(at - 1)));
+        }
+        switch (word) {
+            case "not" -> {
+                at++;
+                return Term.operator("not", expression(NOT));
+            }
+            case "case" -> {
+                return cases();
+            }
+            case "cast", "try_cast" -> {
+                return cast();
+            }
+            case "array" -> {
+                at++;
+                expect("[");
+                return Term.of(Kind.CALL, "array", list("]"));
+            }
+            case "row" -> {
+                at++;
+                expect("(");
+                return list(")");
+            }
+            case "interval" -> {
+                at++;
+                Term amount = expression(SIGN);
+                return Term.of(Kind.CALL, "interval", amount, Term.of(Kind.WORD, plainWord()));
+            }
+            default -> {
+                if (!call && WORD_VALUES.contains(word)) {
+                    at++;
+                    return Term.of(Kind.WORD, word);
+                }
+                return named();
+            }
+        }
+    }
+
+    private Term cases() {
+        at++;
+        List<Term> parts = new ArrayList<>();
+        if (!is("when")) {
+            parts.add(expression(0));
+        }
+        while (accept("when")) {
+            Term when = expression(0);
+            expect("then");
+            parts.add(Term.operator("when", when, expression(0)));
+        }
+        if (accept("else")) {
+            parts.add(expression(0));
+        }
+        expect("end");
+        return new Term(Kind.CALL, "case", parts);
+    }
+
+    private Term cast() {
+        at++;
+        expect("(");
+        Term value = expression(0);
+        expect("as");
+        Term cast = Term.of(Kind.CAST, type(), value);
+        expect(")");
+        return cast;
+    }
+
+    private String type() {
+        StringBuilder type = new StringBuilder(name().toLowerCase(Locale.ROOT));
+        while (accept(".")) {
+            type.setLength(0);
+            type.append(name().toLowerCase(Locale.ROOT));
+        }
+        Set<String> more = LONG_TYPES.getOrDefault(type.toString(), Set.of());
+        boolean going = true;
+        while (going) {
+            going = false;
+            if (at < tokens.size() && tokens.get(at).kind() == Token.Kind.WORD && more.contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
+                String word = tokens.get(at++).text().toLowerCase(Locale.ROOT);
+                if (word.equals("charset") || word.equals("set")) {
+                    at++;
+                } else {
+                    type.append(' ').append(word);
+                }
+                going = true;
+            } else if (is("(")) {
+                int open = at;
+                while (at < tokens.size() && !is(")")) {
+                    at++;
+                }
+                expect(")");
+                going = at > open;
+            } else if (is("[") && at + 1 < tokens.size() && tokens.get(at + 1).is("]")) {
+                at += 2;
+                type.append("[]");
+                going = true;
+            }
+        }
+        return type.toString();
+    }
+
+    /** A column, or a function with its arguments; of a name with dots, the last part. */
+    private Term named() {
+        String name = name();
+        while (is(".") && at + 1 < tokens.size() && tokens.get(at + 1).isName()) {
+            at++;
+            name = name();
+        }
+        if (!accept("(")) {
+            return Term.of(Kind.NAME, name.toLowerCase(Locale.ROOT));
+        }
+        return new Term(Kind.CALL, name.toLowerCase(Locale.ROOT), arguments());
+    }
+
+    /** Arguments with commas, or with the words that ISO/IEC 9075-2, 6.30 to 6.32 puts between them. */
+    private List<Term> arguments() {
+        List<Term> parts = new ArrayList<>();
+        if (accept(")")) {
+            return parts;
+        }
+        if (is("*")) {
+            at++;
+            expect(")");
+            return List.of(Term.of(Kind.WORD, "*"));
+        }
+        for (String side : List.of("both", "leading", "trailing")) {
+            if (accept(side)) {
+                parts.add(Term.of(Kind.WORD, side));
+            }
+        }
+        if (accept("distinct")) {
+            parts.add(Term.of(Kind.WORD, "distinct"));
+        }
+        boolean more = !accept("from");
+        if (!more) {
+            parts.add(expression(0));
+        }
+        while (more) {
+            parts.add(expression(inArguments()));
+            more = accept(",") || accept("from") || accept("for") || accept("in") || accept("using") || accept("separator");
+        }
+        if (accept(",")) {
+            parts.add(expression(0));
+        }
+        expect(")");
+        return parts;
+    }
+
+    /** POSITION has the word IN between its arguments, so that no test may be read there. */
+    private int inArguments() {
+        boolean position = at >= 2 && tokens.get(at - 1).is("(") && tokens.get(at - 2).is("position");
+        return position ? COMPARISON : 0;
+    }
+}

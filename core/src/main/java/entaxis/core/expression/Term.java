@@ -1,0 +1,68 @@
+package entaxis.core.expression;
+
+import java.util.List;
+import java.util.stream.Collectors;
+
+/**
+ * A part of an expression.
+ *
+ * @param kind  what it is
+ * @param word  the operator, function, name or constant; names and words of the language in small letters
+ * @param parts what it is applied to, in order
+ */
+record Term(Kind kind, String word, List<Term> parts) {
+
+    /** What a part of an expression is. */
+    enum Kind {
+        /** A column. */
+        NAME,
+        /** A text constant, without its quotes. */
+        TEXT,
+        /** A number. */
+        NUMBER,
+        /** A word of the language that stands for a value, such as {@code null}. */
+        WORD,
+        /** A function with its arguments. */
+        CALL,
+        /** An operator with its operands. */
+        OPERATOR,
+        /** A value turned into another type, which is the word. */
+        CAST,
+        /** A list in brackets. */
+        LIST
+    }
+
+    Term {
+        parts = List.copyOf(parts);
+    }
+
+    static Term of(Kind kind, String word, Term... parts) {
+        return new Term(kind, word, List.of(parts));
+    }
+
+    static Term operator(String word, Term... parts) {
+        return of(Kind.OPERATOR, word, parts);
+    }
+
+    boolean isOperator(String operator) {
+        return kind == Kind.OPERATOR && word.equals(operator);
+    }
+
+    boolean constant() {
+        return kind == Kind.TEXT || kind == Kind.NUMBER || kind == Kind.WORD && (word.equals("null") || word.equals("true") || word.equals("false"));
+    }
+
+    Term with(List<Term> newParts) {
+        return new Term(kind, word, newParts);
+    }
+
+    /** The tree written out so that equal texts are equal trees. */
+    String written() {
+        return switch (kind) {
+            case NAME -> "\"" + word + "\"";
+            case TEXT -> "'" + word.replace("'", "''") + "'";
+            case NUMBER, WORD -> word;
+            case CALL, OPERATOR, CAST, LIST -> parts.stream().map(Term::written).collect(Collectors.joining(", ", word + "(", ")"));
+        };
+    }
+}

@@ -1,0 +1,2 @@
+/** SQL expressions as trees, and whether two wordings of one say the same. */
+package entaxis.core.expression;

@@ -1,0 +1,255 @@
+package entaxis.core.migration;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Target;
+import entaxis.core.reconcile.Conversion;
+import entaxis.core.reconcile.Pairs.Pair;
+import entaxis.core.reconcile.Risk;
+import entaxis.core.reconcile.Wording;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Table;
+import entaxis.core.type.SqlType.CharacterType;
+import entaxis.core.type.SqlType.DecimalType;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The steps on the columns of one table: add, fill, require; change in place; make anew; drop. */
+final class ColumnPlan {
+    private final TableChange change;
+    private final Wording words;
+    private final Alterations engine;
+    private final Fills fills;
+    private final Target target;
+    private final Table table;
+
+    ColumnPlan(TableChange change, Wording words, Alterations engine, Fills fills, TypePlan types) {
+        this.change = change;
+        this.words = words;
+        this.engine = engine;
+        this.fills = fills;
+        this.target = words.dialect().target();
+        this.table = change.after;
+    }
+
+    private static boolean asksForValue(Column column) {
+        return column.required() && column.defaultValue().isEmpty() && column.generated().isEmpty() && column.identity() == Identity.NONE;
+    }
+
+    private Step step(Stage stage, Risk risk, String what, List<String> statements, Optional<String> query, String advice, boolean wayBack) {
+        return Step.of(stage, change.name(), risk, what, statements, query, advice, wayBack);
+    }
+
+    void steps(List<Step> steps) {
+        if (change.rebuilt) {
+            steps.addAll(rebuild());
+            return;
+        }
+        Stage early = words.mySql() ? Stage.TABLES : Stage.COLUMNS;
+        List<Step> later = new ArrayList<>();
+        for (Pair<Column> pair : change.replaced) {
+            boolean computed = pair.from().generated().isPresent();
+            steps.add(step(Stage.COLUMNS, computed ? Risk.SLOW : Risk.LOSES_DATA, computed ? "Take the computed column " + pair.to().name() + " off " + change.name()
+                    : "Drop " + change.name() + "." + pair.to().name() + ", whose values cannot be turned into " + words.type(pair.to().type()), engine.dropColumn(table, pair.from()),
+                    computed ? Optional.empty() : Optional.of(given(pair.from())), "", computed));
+        }
+        Set<String> there = new HashSet<>();
+        change.before.columns().stream().filter(column -> !change.dropped().contains(column.name())).forEach(column -> there.add(column.name()));
+        List<Column> anew = new ArrayList<>(change.fresh);
+        change.replaced.forEach(pair -> anew.add(pair.to()));
+        String behind = "";
+        for (Column column : table.columns()) {
+            if (anew.contains(column)) {
+                add(column, Optional.of(behind), early, steps, later);
+                there.add(column.name());
+            }
+            behind = there.contains(column.name()) ? column.name() : behind;
+        }
+        change.altered.forEach(pair -> alter(pair, early, steps));
+        steps.addAll(later);
+        if (change.reordered) {
+            reorder(steps);
+        }
+        for (Column column : change.gone) {
+            boolean computed = column.generated().isPresent();
+            steps.add(step(words.mySql() ? Stage.COLUMNS : Stage.REMOVALS, computed ? Risk.SAFE : Risk.LOSES_DATA, "Drop " + change.name() + "." + column.name() + (computed ? "" : " with its values"),
+                    engine.dropColumn(table, column), computed ? Optional.empty() : Optional.of(given(column)), "", computed));
+        }
+    }
+
+    private String old(Column column) {
+        return engine.name(change.oldNames().getOrDefault(column.name(), column.name()));
+    }
+
+    private String rows() {
+        return "SELECT count(*) FROM " + engine.writer.name(change.original);
+    }
+
+    private String given(Column column) {
+        return rows() + " WHERE " + old(column) + " IS NOT NULL";
+    }
+
+    private void add(Column column, Optional<String> behind, Stage early, List<Step> steps, List<Step> later) {
+        Optional<Pair<Column>> replaced = change.replaced.stream().filter(pair -> pair.to() == column).findFirst();
+        Optional<String> values = fills.of(change.name(), column.name()).or(() -> replaced.flatMap(pair -> column.generated().isEmpty() && pair.from().type().equals(column.type()) ? pair.from().generated() : Optional.empty()));
+        String place = change.name() + "." + column.name();
+        if (values.isPresent() && column.generated().isEmpty()) {
+            Stage stage = replaced.isPresent() ? Stage.COLUMNS : early;
+            steps.add(Step.safe(stage, change.name(), "Add " + place, engine.addColumn(table, column.withRequired(false), behind)));
+            steps.add(step(stage, Risk.SLOW, "Give the rows that are there a value in " + place, List.of("UPDATE " + engine.writer.name(table) + " SET " + engine.name(column.name()) + " = " + values.get()),
+                    Optional.empty(), "On a large table: in parts, each in its own transaction.", true));
+            if (column.required()) {
+                later.add(step(Stage.COLUMNS, Risk.SLOW, "Require a value in " + place, engine.alterColumn(table, column.withRequired(false), column, false), Optional.empty(), "", true));
+            }
+            return;
+        }
+        boolean asks = asksForValue(column);
+        String silent = asks && words.mySql() ? "The engine gives the rows that are there 0 or an empty text without asking; name a value instead." : asks ? "Fails if there are rows; name a value for them." : "";
+        steps.add(step(Stage.COLUMNS, asks ? Risk.MAY_FAIL : column.generated().isPresent() ? Risk.SLOW : Risk.SAFE, "Add " + place, engine.addColumn(table, column, behind),
+                asks ? Optional.of(rows()) : Optional.empty(), silent, true));
+    }
+
+    private void alter(Pair<Column> pair, Stage early, List<Step> steps) {
+        Column from = pair.from();
+        Column to = pair.to();
+        String place = change.name() + "." + to.name();
+        boolean retyped = change.retyped.contains(to.name());
+        boolean requires = !from.required() && to.required();
+        Optional<String> values = requires ? fills.of(change.name(), to.name()) : Optional.empty();
+        values.ifPresent(value -> steps.add(step(early, Risk.SLOW, "Give the rows without one a value in " + place, List.of("UPDATE " + engine.writer.name(table) + " SET " + engine.name(to.name()) + " = "
+                + value + " WHERE " + engine.name(to.name()) + " IS NULL"), Optional.empty(), "On a large table: in parts, each in its own transaction.", true)));
+        Risk risk = Risk.SAFE;
+        Optional<String> query = Optional.empty();
+        String advice = "";
+        List<String> said = new ArrayList<>();
+        if (retyped) {
+            Conversion conversion = Conversion.of(from.type(), to.type(), target);
+            risk = conversion.risk();
+            query = stands(from, to, conversion);
+            said.add("turn " + words.type(from.type()) + " into " + words.type(to.type()));
+            advice = risk == Risk.SLOW ? "The table may be written again; on a large one: add a column, copy in parts, exchange the names." : "";
+        }
+        if (requires) {
+            risk = risk.or(values.isPresent() ? Risk.SLOW : Risk.MAY_FAIL);
+            query = query.or(() -> values.isPresent() ? Optional.empty() : Optional.of(rows() + " WHERE " + old(from) + " IS NULL"));
+            said.add("require a value");
+        } else if (from.required() != to.required()) {
+            said.add("allow no value");
+        }
+        if (!words.defaultSense(from).equals(words.defaultSense(to))) {
+            said.add(to.defaultValue().map(text -> "take " + text + " by default").orElse("take nothing by default"));
+        }
+        if (!words.identity(from).equals(words.identity(to))) {
+            said.add(to.identity() == Identity.NONE ? "number it no longer" : "number it");
+        }
+        String what = (said.isEmpty() ? "Change " : "In ") + place + (said.isEmpty() ? "" : ": " + String.join(", ", said));
+        List<String> statements = engine.alterColumn(table, from, to, retyped);
+        if (statements.isEmpty()) {
+            return;
+        }
+        steps.add(step(Stage.COLUMNS, risk, what, statements, query, advice, risk != Risk.LOSES_DATA));
+    }
+
+    /** The query that tells how many values do not fit a new type, where one can be written. */
+    private Optional<String> stands(Column from, Column to, Conversion conversion) {
+        String name = old(from);
+        if (conversion == Conversion.REFUSES && to.type() instanceof CharacterType(var form, var length) && length.isPresent() && from.type() instanceof CharacterType) {
+            return Optional.of(rows() + " WHERE " + words.dialect().expression("char_length(" + name + ")") + " > " + length.getAsInt());
+        }
+        if (conversion == Conversion.CUTS && to.type() instanceof DecimalType(var precision, var scale) && from.type() instanceof DecimalType) {
+            return Optional.of(rows() + " WHERE " + name + " <> round(" + name + ", " + scale.orElse(0) + ")");
+        }
+        return conversion == Conversion.CUTS || conversion == Conversion.REFUSES ? Optional.of(given(from)) : Optional.empty();
+    }
+
+    /** MySQL manual, ALTER TABLE: MODIFY with FIRST or AFTER. */
+    private void reorder(List<Step> steps) {
+        if (!(engine instanceof MySqlAlterations mySql)) {
+            return;
+        }
+        String behind = "";
+        List<String> clauses = new ArrayList<>();
+        for (Column column : table.columns()) {
+            clauses.add(mySql.place(table, column, behind));
+            behind = column.name();
+        }
+        String statement = engine.alter(table, "\n    " + String.join(",\n    ", clauses)).replaceFirst(" \n", "\n");
+        steps.add(step(Stage.REMOVALS, Risk.SLOW, "Put the columns of " + change.name() + " into order", List.of(statement), Optional.empty(), "", true));
+    }
+
+    // making the table anew
+
+    private List<Step> rebuild() {
+        String name = words.dialect().stored(table.name() + "_new");
+        boolean whole = target == Target.SQLITE;
+        Table made = whole ? renamed(table, name) : bare(name);
+        Map<String, Column> before = new HashMap<>();
+        change.before.columns().forEach(column -> before.put(words.folded(column.name()), column));
+        List<String> names = new ArrayList<>();
+        List<String> values = new ArrayList<>();
+        Risk risk = Risk.SLOW;
+        Optional<String> query = Optional.empty();
+        for (Column column : table.columns()) {
+            Optional<Column> own = Optional.ofNullable(before.get(words.folded(column.name())));
+            if (column.generated().isPresent()) {
+                continue;
+            }
+            boolean lost = own.isPresent() && own.get().generated().isEmpty() && change.replaced.stream().anyMatch(pair -> pair.to() == column) && target != Target.SQLITE;
+            Optional<String> fill = fills.of(change.name(), column.name());
+            if (own.isPresent() && !lost) {
+                boolean requires = !own.get().required() && column.required();
+                String value = engine.converted(engine.name(own.get().name()), own.get(), column);
+                names.add(engine.name(column.name()));
+                values.add(requires && fill.isPresent() ? "coalesce(" + value + ", " + fill.get() + ")" : value);
+                if (requires && fill.isEmpty()) {
+                    risk = risk.or(Risk.MAY_FAIL);
+                    query = Optional.of(rows() + " WHERE " + old(own.get()) + " IS NULL");
+                }
+            } else if (fill.isPresent()) {
+                names.add(engine.name(column.name()));
+                values.add(fill.get());
+            } else if (asksForValue(column)) {
+                risk = risk.or(Risk.MAY_FAIL);
+                query = Optional.of(rows());
+            }
+            risk = lost ? Risk.LOSES_DATA : risk;
+        }
+        boolean loses = change.gone.stream().anyMatch(column -> column.generated().isEmpty());
+        risk = loses ? Risk.LOSES_DATA : risk;
+        List<String> statements = new ArrayList<>();
+        statements.add(engine.writer.create(made, whole ? made.foreignKeys() : List.of()));
+        boolean numbered = target == Target.SQLSERVER && table.columns().stream().anyMatch(column -> column.identity() != Identity.NONE && before.containsKey(words.folded(column.name())));
+        if (numbered) {
+            statements.add("SET IDENTITY_INSERT " + engine.writer.name(made) + " ON");
+        }
+        if (!names.isEmpty()) {
+            statements.add("INSERT INTO " + engine.writer.name(made) + " (" + String.join(", ", names) + ")\nSELECT " + String.join(", ", values) + "\nFROM " + engine.writer.name(table));
+        }
+        if (numbered) {
+            statements.add("SET IDENTITY_INSERT " + engine.writer.name(made) + " OFF");
+        }
+        statements.addAll(engine.dropTable(table));
+        statements.addAll(engine.renameTable(made, table));
+        if (target == Target.ORACLE) {
+            table.columns().stream().filter(column -> column.identity() == Identity.ALWAYS)
+                    .forEach(column -> statements.add(engine.alter(table, "MODIFY (" + engine.name(column.name()) + " " + engine.writer.numbers(column) + ")")));
+        }
+        String why = loses ? "; the values of " + String.join(", ", change.gone.stream().filter(column -> column.generated().isEmpty()).map(Column::name).toList()) + " are not taken along" : "";
+        String left = loses ? rows() : "";
+        return List.of(step(Stage.COLUMNS, risk, "Make " + change.name() + " anew and copy its rows" + why, statements, query.or(() -> left.isEmpty() ? Optional.empty() : Optional.of(left)),
+                "The table is locked while its rows are copied.", !loses && risk != Risk.LOSES_DATA));
+    }
+
+    private static Table renamed(Table table, String name) {
+        return new Table(table.origin(), table.namespace(), name, table.columns(), table.primaryKey(), table.uniqueKeys(), table.checks(), table.foreignKeys(), table.indexes(), table.comment());
+    }
+
+    private Table bare(String name) {
+        List<Column> columns = table.columns().stream().map(column -> target == Target.ORACLE && column.identity() == Identity.ALWAYS ? column.withIdentity(Identity.BY_DEFAULT, column.numbering()) : column).toList();
+        return new Table(table.origin(), table.namespace(), name, columns, Optional.empty(), List.of(), List.of(), List.of(), List.of(), "");
+    }
+}

@@ -1,0 +1,122 @@
+package entaxis.core.migration;
+
+import entaxis.core.design.Target;
+import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.Risk;
+import entaxis.core.schema.Schema;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Script.Kind;
+import entaxis.core.sql.Script.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * The steps from one schema to another, in an order in which they run in one go.
+ *
+ * @param engine        the engine that they are written for
+ * @param transactional whether all of them stand in one transaction
+ */
+public record Migration(Target engine, List<Step> steps, boolean transactional) {
+    /** Copies the steps. */
+    public Migration {
+        steps = List.copyOf(steps);
+    }
+
+    /**
+     * The steps between two schemas that an engine holds. Linear in the size of both, but for the views that read a changed table.
+     *
+     * @param pairing what has a new name in the wanted one
+     * @param fills   what rows get where a column begins to require a value
+     */
+    public static Migration of(Schema from, Schema to, Dialect dialect, Pairing pairing, Fills fills) {
+        List<Step> steps = new Planner(from, to, dialect, pairing, fills).steps();
+        return new Migration(dialect.target(), steps, Alterations.of(dialect).transactional());
+    }
+
+    /** Whether there is nothing to do. */
+    public boolean isEmpty() {
+        return steps.isEmpty();
+    }
+
+    /** The gravest risk of all steps. */
+    public Risk risk() {
+        return steps.stream().map(Step::risk).reduce(Risk.SAFE, Risk::or);
+    }
+
+    /** Steps that the reverse script cannot undo: values are gone with them. */
+    public List<Step> withoutWayBack() {
+        return steps.stream().filter(step -> !step.wayBack()).toList();
+    }
+
+    /** The statements in order, with those that begin and end the transaction where the engine has one for definitions. */
+    public List<String> statements() {
+        List<String> statements = new ArrayList<>();
+        List<String> first = steps.stream().filter(step -> step.stage() == Stage.FIRST).flatMap(step -> step.statements().stream()).toList();
+        List<String> rest = steps.stream().filter(step -> step.stage() != Stage.FIRST).flatMap(step -> step.statements().stream()).toList();
+        statements.addAll(first);
+        if (engine == Target.SQLITE && !rest.isEmpty()) {
+            statements.add("PRAGMA foreign_keys = off");
+        }
+        begin().filter(word -> !rest.isEmpty()).ifPresent(statements::add);
+        statements.addAll(rest);
+        if (begin().isPresent() && !rest.isEmpty()) {
+            statements.add("COMMIT");
+        }
+        if (engine == Target.SQLITE && !rest.isEmpty()) {
+            statements.add("PRAGMA foreign_keys = on");
+        }
+        return statements;
+    }
+
+    private Optional<String> begin() {
+        return !transactional ? Optional.empty() : Optional.of(engine == Target.SQLSERVER ? "BEGIN TRANSACTION" : "BEGIN");
+    }
+
+    /**
+     * The whole as a script: each step with what it does and how it stands with the rows.
+     *
+     * @param title what it is, for its head
+     */
+    public String text(String title) {
+        StringBuilder text = new StringBuilder("-- " + title + "\n-- Changes for " + engine.title() + "; " + counted() + "\n");
+        if (!transactional && !steps.isEmpty()) {
+            text.append("-- ").append(engine.title()).append(" ends the transaction at each of these statements: if one fails, those before it stay done.\n");
+        }
+        Optional<String> opening = begin();
+        boolean open = false;
+        for (Step step : steps) {
+            if (!open && step.stage() != Stage.FIRST) {
+                open = true;
+                if (engine == Target.SQLITE) {
+                    text.append("\nPRAGMA foreign_keys = off;");
+                }
+                opening.ifPresent(word -> text.append('\n').append(word).append(";\n"));
+            }
+            text.append("\n-- ").append(step.what()).append(step.risk() == Risk.SAFE ? "" : " [" + step.risk().word() + "]").append('\n');
+            if (!step.advice().isEmpty()) {
+                text.append("-- ").append(step.advice()).append('\n');
+            }
+            step.queries().forEach(query -> text.append("-- Ask before: ").append(query.replaceAll("\\s+", " ")).append(";\n"));
+            step.statements().forEach(statement -> text.append(new Statement(Kind.TABLE, Optional.empty(), statement).ended()).append('\n'));
+            if (engine == Target.SQLSERVER) {
+                text.append("GO\n");
+            }
+        }
+        if (open) {
+            opening.ifPresent(word -> text.append("\nCOMMIT;\n"));
+            if (engine == Target.SQLITE) {
+                text.append("PRAGMA foreign_keys = on;\n");
+            }
+        }
+        return text.toString();
+    }
+
+    private String counted() {
+        return steps.isEmpty() ? "nothing to do" : Stream.of(Risk.values()).map(risk -> {
+            long count = steps.stream().filter(step -> step.risk() == risk).count();
+            return count == 0 ? "" : count + " " + risk.word();
+        }).filter(words -> !words.isEmpty()).collect(java.util.stream.Collectors.joining(", ", steps.size() == 1 ? "1 step: " : steps.size() + " steps: ", ""));
+    }
+}

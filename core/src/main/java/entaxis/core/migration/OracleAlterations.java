@@ -1,0 +1,69 @@
+package entaxis.core.migration;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.Dialect;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Oracle Database SQL Language Reference, ALTER TABLE. */
+final class OracleAlterations extends Alterations {
+    OracleAlterations(Dialect dialect) {
+        super(dialect);
+    }
+
+    @Override
+    boolean renamesConstraints() {
+        return true;
+    }
+
+    @Override
+    String dropPrimaryKey(Table table, PrimaryKey key) {
+        return alter(table, "DROP PRIMARY KEY");
+    }
+
+    @Override
+    String dropUnique(Table table, UniqueKey key) {
+        return key.name().isEmpty() ? alter(table, "DROP UNIQUE " + writer.names(key.columns())) : super.dropUnique(table, key);
+    }
+
+    @Override
+    List<String> addColumn(Table table, Column column, Optional<String> behind) {
+        return List.of(add(table, writer.column(table, column)));
+    }
+
+    /** A null that is there already, or is not, may not be said again (ORA-01442, ORA-01451). */
+    @Override
+    List<String> alterColumn(Table table, Column from, Column to, boolean retyped) {
+        List<String> statements = new ArrayList<>();
+        StringBuilder clause = new StringBuilder();
+        if (retyped) {
+            clause.append(' ').append(writer.type(to.type()));
+        }
+        if (!from.defaultValue().equals(to.defaultValue())) {
+            clause.append(" DEFAULT ").append(to.defaultValue().orElse("NULL"));
+        }
+        if (to.identity() != Identity.NONE && (from.identity() != to.identity() || !from.numbering().equals(to.numbering()))) {
+            Numbering numbers = to.numbering().orElse(Numbering.USUAL);
+            clause.append(" GENERATED ").append(to.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT").append(" AS IDENTITY (START WITH ").append(numbers.start())
+                    .append(" INCREMENT BY ").append(numbers.step()).append(')');
+        }
+        if (from.required() != to.required()) {
+            clause.append(to.required() ? " NOT NULL" : " NULL");
+        }
+        if (!clause.isEmpty()) {
+            statements.add(alter(table, "MODIFY (" + name(to.name()) + clause + ")"));
+        }
+        return statements;
+    }
+
+    @Override
+    String converted(String value, Column from, Column to) {
+        return from.type().equals(to.type()) ? value : "CAST(" + value + " AS " + writer.type(to.type()) + ")";
+    }
+}

@@ -1,0 +1,547 @@
+package entaxis.core.migration;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Target;
+import entaxis.core.expression.Sense;
+import entaxis.core.reconcile.Helping;
+import entaxis.core.reconcile.Names;
+import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.Pairs;
+import entaxis.core.reconcile.Pairs.Pair;
+import entaxis.core.reconcile.Renaming;
+import entaxis.core.reconcile.Risk;
+import entaxis.core.reconcile.Wording;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Program;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.CreationOrder;
+import entaxis.core.sql.Dialect;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Works out the steps: what depends on a change is taken off before it and put on again behind it. */
+final class Planner {
+    private final Schema from;
+    private final Schema renamed;
+    private final Schema to;
+    private final Dialect dialect;
+    private final Pairing pairing;
+    private final Fills fills;
+    private final Wording words;
+    private final Alterations engine;
+    private final TypePlan types;
+    private final Map<String, TableChange> changes = new LinkedHashMap<>();
+    private final List<Table> gone = new ArrayList<>();
+    private final List<Table> fresh = new ArrayList<>();
+    private final List<Step> steps = new ArrayList<>();
+    private final Set<String> droppedKeys = new HashSet<>();
+
+    Planner(Schema from, Schema to, Dialect dialect, Pairing pairing, Fills fills) {
+        this.from = from;
+        this.to = to;
+        this.dialect = dialect;
+        this.pairing = pairing;
+        this.fills = fills;
+        this.words = new Wording(dialect);
+        this.engine = Alterations.of(dialect);
+        this.renamed = Renaming.apply(from, pairing, dialect);
+        this.types = new TypePlan(from, to, dialect, words, engine);
+    }
+
+    private void add(Step step) {
+        if (!step.statements().isEmpty()) {
+            steps.add(step);
+        }
+    }
+
+    private void safe(Stage stage, Table table, String what, List<String> statements) {
+        add(Step.safe(stage, Names.of(table), what, statements));
+    }
+
+    private boolean is(Target target) {
+        return dialect.target() == target;
+    }
+
+    List<Step> steps() {
+        pairTables();
+        types.steps(steps);
+        programs();
+        keysDropped();
+        changes.values().forEach(this::takeOff);
+        goneTables();
+        changes.values().forEach(this::rename);
+        sequences();
+        freshTables();
+        changes.values().forEach(change -> new ColumnPlan(change, words, engine, fills, types).steps(steps));
+        changes.values().forEach(this::putOn);
+        references();
+        comments();
+        steps.sort(Comparator.comparing(Step::stage));
+        return words.mySql() ? new OneStatement(steps).joined() : List.copyOf(steps);
+    }
+
+    private void pairTables() {
+        Map<String, Table> originals = new HashMap<>();
+        for (int i = 0; i < from.tables().size(); i++) {
+            originals.put(words.folded(Names.of(renamed.tables().get(i))), from.tables().get(i));
+        }
+        Pairs<Table> pairs = Pairs.of(renamed.tables(), to.tables(), table -> words.folded(Names.of(table)), table -> "");
+        for (Pair<Table> pair : pairs.pairs()) {
+            String name = Names.of(pair.to());
+            changes.put(words.folded(name), new TableChange(originals.get(words.folded(name)), pair.from(), pair.to(), pairing.columns().getOrDefault(name, Map.of()), words,
+                    types.replacedNames(), types.changedStructures()));
+        }
+        gone.addAll(pairs.gone());
+        fresh.addAll(pairs.fresh());
+    }
+
+    // views and routines
+
+    private void programs() {
+        Set<String> touched = new HashSet<>();
+        changes.values().stream().filter(TableChange::touchesColumns).forEach(change -> touched.add(change.original.name().toLowerCase(Locale.ROOT)));
+        pairing.tables().keySet().forEach(name -> touched.add(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT)));
+        gone.forEach(table -> touched.add(table.name().toLowerCase(Locale.ROOT)));
+        Pairs<Program> pairs = Pairs.of(from.programs(), to.programs(), program -> key(program) + program.text().replaceAll("\\s+", " "), program -> "");
+        Set<Program> out = new java.util.LinkedHashSet<>(pairs.gone());
+        Set<Program> in = new HashSet<>(pairs.fresh());
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (Pair<Program> pair : pairs.pairs()) {
+                boolean bound = binds(pair.from(), touched);
+                if (bound && out.add(pair.from())) {
+                    in.add(pair.to());
+                    touched.add(pair.from().name().toLowerCase(Locale.ROOT));
+                    more = true;
+                }
+            }
+        }
+        out.forEach(program -> touched.add(program.name().toLowerCase(Locale.ROOT)));
+        from.programs().reversed().stream().filter(out::contains).forEach(program -> add(Step.safe(Stage.PROGRAMS_OUT, "", "Take the " + program.kind().word() + " " + program.name() + " away",
+                List.of(dropProgram(program)))));
+        to.programs().stream().filter(in::contains).forEach(program -> add(Step.safe(Stage.PROGRAMS, "", "Create the " + program.kind().word() + " " + program.name(), List.of(program.text()))));
+    }
+
+    private static String key(Program program) {
+        return program.kind() + Names.of(program.namespace(), program.name());
+    }
+
+    private boolean binds(Program program, Set<String> touched) {
+        boolean trigger = program.kind() == Program.Kind.TRIGGER && is(Target.SQLITE);
+        return (trigger || engine.viewsBind() && (program.kind() == Program.Kind.VIEW || program.kind() == Program.Kind.RULE)) && TableChange.speaksOf(program.text(), touched);
+    }
+
+    private String dropProgram(Program program) {
+        String name = engine.writer.qualified(program.namespace(), program.name());
+        boolean materialized = program.text().toLowerCase(Locale.ROOT).contains("materialized view");
+        boolean onTable = is(Target.POSTGRESQL) && (program.kind() == Program.Kind.TRIGGER || program.kind() == Program.Kind.RULE);
+        String place = "";
+        if (onTable) {
+            java.util.regex.Matcher on = java.util.regex.Pattern.compile("\\s(?:on|to)\\s+([\\w.\"]+)", java.util.regex.Pattern.CASE_INSENSITIVE).matcher(program.text());
+            place = on.find() ? " ON " + on.group(1) : "";
+        }
+        return "DROP " + (materialized ? "MATERIALIZED " : "") + program.kind().word().toUpperCase(Locale.ROOT) + " " + name + place;
+    }
+
+    private void sequences() {
+        Pairs<Sequence> pairs = Pairs.of(from.sequences(), to.sequences(), sequence -> words.folded(Names.of(sequence.namespace(), sequence.name())), sequence -> "");
+        for (Pair<Sequence> pair : pairs.pairs()) {
+            if (pair.from().start() != pair.to().start() || pair.from().step() != pair.to().step()) {
+                String name = engine.writer.qualified(pair.to().namespace(), pair.to().name());
+                List<String> statements = is(Target.POSTGRESQL) ? List.of("ALTER SEQUENCE " + name + " START WITH " + pair.to().start() + " INCREMENT BY " + pair.to().step())
+                        : List.of("DROP SEQUENCE " + name, engine.scripts.createSequence(pair.to()));
+                add(Step.safe(Stage.TYPES, "", "Change the sequence " + pair.to().name(), statements));
+            }
+        }
+        pairs.fresh().forEach(sequence -> add(Step.safe(Stage.TYPES, "", "Create the sequence " + sequence.name(), List.of(engine.scripts.createSequence(sequence)))));
+        pairs.gone().forEach(sequence -> add(Step.safe(Stage.TYPES_OUT, "", "Drop the sequence " + sequence.name(),
+                List.of("DROP SEQUENCE " + engine.writer.qualified(sequence.namespace(), sequence.name())))));
+    }
+
+    // tables
+
+    private void goneTables() {
+        Set<String> names = new HashSet<>();
+        fresh.forEach(table -> names.addAll(ownNames(table)));
+        changes.values().forEach(change -> names.addAll(ownNames(change.after)));
+        for (Table table : new CreationOrder(gone).tables().reversed()) {
+            boolean inTheWay = !words.mySql() && ownNames(table).stream().anyMatch(names::contains);
+            if (!is(Target.SQLITE)) {
+                List<String> keys = table.foreignKeys().stream().filter(key -> !key.name().isEmpty()).map(key -> engine.dropForeignKey(table, key)).toList();
+                safe(Stage.REFERENCES_OUT, table, "Take the foreign keys of " + Names.of(table) + " off", keys);
+            }
+            add(Step.of(inTheWay ? Stage.IN_THE_WAY : Stage.REMOVALS, Names.of(table), Risk.LOSES_DATA, "Drop the table " + Names.of(table) + " with all its rows", engine.dropTable(table),
+                    Optional.of("SELECT count(*) FROM " + engine.writer.name(table)), "", false));
+        }
+    }
+
+    /** Names of constraints and indexes, which share one space of names in most engines. */
+    private Set<String> ownNames(Table table) {
+        Set<String> names = new HashSet<>();
+        table.primaryKey().ifPresent(key -> names.add(words.folded(key.name())));
+        table.uniqueKeys().forEach(key -> names.add(words.folded(key.name())));
+        table.indexes().forEach(index -> names.add(words.folded(index.name())));
+        table.checks().forEach(check -> names.add(words.folded(check.name())));
+        table.foreignKeys().forEach(key -> names.add(words.folded(key.name())));
+        names.remove("");
+        return names;
+    }
+
+    private void freshTables() {
+        for (Table table : new CreationOrder(fresh).tables()) {
+            List<ForeignKey> inside = is(Target.SQLITE) ? table.foreignKeys() : List.of();
+            safe(Stage.TABLES, table, "Create the table " + Names.of(table), List.of(engine.writer.create(table, inside)));
+            table.indexes().stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty())
+                    .forEach(index -> safe(Stage.INDEXES, table, "Create the index " + index.name(), List.of(engine.writer.createIndex(table, index))));
+        }
+    }
+
+    // keys and references
+
+    private boolean keyGoes(TableChange change) {
+        return change.before.primaryKey().isPresent() && (change.keyChanges || change.disturbs(change.before.keyColumns())
+                || !engine.renamesConstraints() && !words.mySql() && !change.before.primaryKey().map(PrimaryKey::name).equals(change.after.primaryKey().map(PrimaryKey::name)) && !is(Target.SQLITE));
+    }
+
+    private boolean uniqueGoes(TableChange change, Pair<UniqueKey> pair) {
+        boolean same = words.folded(pair.from().columns()).equals(words.folded(pair.to().columns()));
+        boolean named = pair.from().name().equals(pair.to().name()) || engine.renamesConstraints() || words.mySql();
+        return !same || !named || change.disturbs(pair.from().columns());
+    }
+
+    private boolean checkGoes(TableChange change, Pair<CheckRule> pair) {
+        boolean same = words.sense(pair.from().condition()).equals(words.sense(pair.to().condition()));
+        return !same || !pair.from().name().equals(pair.to().name()) && !engine.renamesConstraints() || change.disturbs(pair.from().condition());
+    }
+
+    private boolean indexGoes(TableChange change, Pair<TableIndex> pair) {
+        boolean same = words.indexSense(pair.from()).equals(words.indexSense(pair.to()));
+        return !same || !pair.from().name().equals(pair.to().name()) && !engine.renamesIndexes() || change.disturbs(pair.from());
+    }
+
+    /** Notes which keys and unique indexes go away for a moment at least: references to them have to go first. */
+    private void keysDropped() {
+        for (TableChange change : changes.values()) {
+            Table table = change.before;
+            if (change.rebuilt) {
+                droppedKeys.add(words.folded(change.name()) + "*");
+            }
+            if (keyGoes(change)) {
+                note(change, table.keyColumns());
+            }
+            change.uniques.gone().forEach(key -> note(change, key.columns()));
+            change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair)).forEach(pair -> note(change, pair.from().columns()));
+            change.indexes.gone().forEach(index -> note(change, columns(index)));
+            change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair)).forEach(pair -> note(change, columns(pair.from())));
+        }
+    }
+
+    private static List<String> columns(TableIndex index) {
+        return index.columns().stream().map(TableIndex.IndexColumn::name).toList();
+    }
+
+    private void note(TableChange change, List<String> columns) {
+        droppedKeys.add(words.folded(change.name()) + words.folded(columns));
+        if (words.mySql()) {
+            for (int i = 1; i < columns.size(); i++) {
+                droppedKeys.add(words.folded(change.name()) + words.folded(columns.subList(0, i)));
+            }
+        }
+    }
+
+    private List<String> referenced(ForeignKey key, Schema schema) {
+        if (!key.referencedColumns().isEmpty()) {
+            return key.referencedColumns();
+        }
+        return schema.tables().stream().filter(table -> Names.of(table).equals(Names.of(key.referencedNamespace(), key.referencedTable()))).findFirst().map(Table::keyColumns).orElse(List.of());
+    }
+
+    /** Whether a reference, in wanted names, has to go for a moment because of what it stands on. */
+    private boolean shaken(Table table, ForeignKey key) {
+        TableChange own = changes.get(words.folded(Names.of(table)));
+        String there = words.folded(Names.of(key.referencedNamespace(), key.referencedTable()));
+        TableChange other = changes.get(there);
+        List<String> referenced = words.folded(referenced(key, renamed));
+        boolean ownColumns = own != null && (own.rebuilt || own.dropped().stream().anyMatch(key.columns()::contains) || own.retyped.stream().anyMatch(key.columns()::contains));
+        boolean otherColumns = other != null && (other.rebuilt || other.dropped().stream().anyMatch(key.referencedColumns()::contains) || other.retyped.stream().anyMatch(referenced(key, renamed)::contains));
+        boolean keyGone = droppedKeys.contains(there + "*") || droppedKeys.contains(there + referenced) || words.mySql() && droppedKeys.contains(words.folded(Names.of(table)) + words.folded(key.columns()));
+        boolean nullity = words.mySql() && (own != null && own.altered.stream().anyMatch(pair -> key.columns().contains(pair.to().name()))
+                || other != null && other.altered.stream().anyMatch(pair -> referenced(key, renamed).contains(pair.to().name())));
+        boolean mentioned = words.mySql() && own != null && !own.renamed.isEmpty() && key.columns().stream().anyMatch(own.renamed::containsValue);
+        return ownColumns || otherColumns || keyGone || nullity || mentioned;
+    }
+
+    private Pairs<ForeignKey> pairs(TableChange change) {
+        return Pairs.of(change.before.foreignKeys(), change.after.foreignKeys(), key -> words.referenceSense(key, referenced(key, renamed)) + words.referenceActions(key),
+                key -> words.folded(key.name()));
+    }
+
+    private boolean referenceGoes(TableChange change, Pair<ForeignKey> pair) {
+        String one = words.referenceSense(pair.from(), referenced(pair.from(), renamed)) + words.referenceActions(pair.from());
+        String other = words.referenceSense(pair.to(), referenced(pair.to(), to)) + words.referenceActions(pair.to());
+        boolean named = pair.from().name().equals(pair.to().name()) || engine.renamesConstraints();
+        return !one.equals(other) || !named || shaken(change.before, pair.from());
+    }
+
+    /** The constraint of the original table, with the name it still has at that time. */
+    private ForeignKey originalKey(TableChange change, ForeignKey key) {
+        int at = change.before.foreignKeys().indexOf(key);
+        return change.original.foreignKeys().get(at);
+    }
+
+    /** Takes constraints and indexes off that go, or stand in the way of a change. */
+    private void takeOff(TableChange change) {
+        if (is(Target.SQLITE)) {
+            change.indexes.gone().forEach(index -> dropIndex(change, index));
+            change.indexes.pairs().stream().filter(pair -> !change.rebuilt && (!words.indexSense(pair.from()).equals(words.indexSense(pair.to())) || !pair.from().name().equals(pair.to().name())))
+                    .forEach(pair -> dropIndex(change, pair.from()));
+            return;
+        }
+        Table table = change.original;
+        Pairs<ForeignKey> references = pairs(change);
+        List<ForeignKey> out = new ArrayList<>(references.gone());
+        references.pairs().stream().filter(pair -> referenceGoes(change, pair)).forEach(pair -> out.add(pair.from()));
+        out.forEach(key -> {
+            List<String> statements = new ArrayList<>(List.of(engine.dropForeignKey(table, originalKey(change, key))));
+            safe(Stage.REFERENCES_OUT, table, "Take the foreign key " + key.name() + " off " + Names.of(table), statements);
+        });
+        if (words.mySql()) {
+            helpers(change, out);
+        }
+        if (change.rebuilt) {
+            return;
+        }
+        change.checks.gone().forEach(check -> safe(Stage.CONSTRAINTS_OUT, table, "Take the check " + check.name() + " off " + Names.of(table), List.of(engine.dropCheck(table, check))));
+        change.checks.pairs().stream().filter(pair -> checkGoes(change, pair)).forEach(pair -> safe(Stage.CONSTRAINTS_OUT, table,
+                "Take the check " + pair.from().name() + " off " + Names.of(table), List.of(engine.dropCheck(table, pair.from()))));
+        Stage stage = words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT;
+        Table now = words.mySql() ? change.after : table;
+        change.indexes.gone().stream().filter(index -> !(words.mySql() && Helping.isHelping(index, change.after))).forEach(index -> dropIndex(change, index));
+        change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair)).forEach(pair -> dropIndex(change, pair.from()));
+        change.uniques.gone().forEach(key -> safe(stage, now, "Take the unique key " + key.name() + " off " + Names.of(table), List.of(engine.dropUnique(now, key))));
+        change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair)).forEach(pair -> safe(stage, now, "Take the unique key " + pair.from().name() + " off " + Names.of(table),
+                List.of(engine.dropUnique(now, pair.from()))));
+        if (keyGoes(change)) {
+            safe(stage, now, "Take the primary key off " + Names.of(table), List.of(engine.dropPrimaryKey(now, change.before.primaryKey().orElseThrow())));
+        }
+    }
+
+    private void dropIndex(TableChange change, TableIndex index) {
+        boolean late = words.mySql();
+        Table table = late ? change.after : change.original;
+        safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table, "Drop the index " + index.name() + " on " + Names.of(change.original), List.of(engine.dropIndex(table, index)));
+    }
+
+    /** MySQL manual, FOREIGN KEY Constraints: the index that a reference made for itself stays behind when the reference goes. */
+    private void helpers(TableChange change, List<ForeignKey> out) {
+        for (ForeignKey key : out) {
+            boolean served = leads(change.after.keyColumns(), key.columns()) || change.after.uniqueKeys().stream().anyMatch(own -> leads(own.columns(), key.columns()))
+                    || change.after.indexes().stream().anyMatch(own -> leads(columns(own), key.columns())) || change.after.foreignKeys().stream().anyMatch(own -> own.columns().equals(key.columns()));
+            boolean ownIndex = change.before.indexes().stream().anyMatch(own -> columns(own).equals(key.columns()));
+            boolean made = !leads(change.before.keyColumns(), key.columns()) && change.before.uniqueKeys().stream().noneMatch(own -> leads(own.columns(), key.columns()))
+                    && change.before.indexes().stream().noneMatch(own -> leads(columns(own), key.columns()));
+            boolean columnsStay = key.columns().stream().noneMatch(change.dropped()::contains);
+            if (!served && made && !ownIndex && columnsStay) {
+                safe(Stage.COLUMNS, change.after, "Drop the index that served " + key.name(), List.of(engine.alter(change.after, "DROP INDEX IF EXISTS " + engine.name(key.name()))));
+            }
+        }
+    }
+
+    private static boolean leads(List<String> columns, List<String> first) {
+        return columns.size() >= first.size() && columns.subList(0, first.size()).equals(first);
+    }
+
+    private void rename(TableChange change) {
+        if (!Names.of(change.original).equals(Names.of(change.before))) {
+            safe(Stage.NAMES, change.original, "Rename the table " + Names.of(change.original) + " to " + change.after.name(), engine.renameTable(change.original, change.after));
+        }
+        change.renamed.forEach((before, now) -> safe(Stage.NAMES, change.after, "Rename the column " + before + " of " + change.name() + " to " + now,
+                engine.renameColumn(change.after, before, now)));
+        if (change.rebuilt || is(Target.SQLITE)) {
+            return;
+        }
+        if (engine.renamesConstraints()) {
+            pairs(change).pairs().stream().filter(pair -> !referenceGoes(change, pair)).forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
+            change.checks.pairs().stream().filter(pair -> !checkGoes(change, pair)).forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
+            change.uniques.pairs().stream().filter(pair -> !uniqueGoes(change, pair)).forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
+            if (!keyGoes(change) && change.before.primaryKey().isPresent() && change.after.primaryKey().isPresent()) {
+                rename(change, change.before.primaryKey().get().name(), change.after.primaryKey().get().name());
+            }
+        }
+        if (words.mySql()) {
+            change.uniques.pairs().stream().filter(pair -> !uniqueGoes(change, pair)).forEach(pair -> renameIndex(change, pair.from().name(), pair.to().name()));
+        }
+        if (engine.renamesIndexes()) {
+            change.indexes.pairs().stream().filter(pair -> !indexGoes(change, pair)).forEach(pair -> renameIndex(change, pair.from().name(), pair.to().name()));
+        }
+    }
+
+    private void rename(TableChange change, String before, String now) {
+        if (!words.folded(before).equals(words.folded(now)) && !words.madeUp(now) && !before.isEmpty()) {
+            safe(Stage.NAMES, change.after, "Rename the constraint " + before + " to " + now, engine.renameConstraint(change.after, before, now));
+        }
+    }
+
+    private void renameIndex(TableChange change, String before, String now) {
+        if (!words.folded(before).equals(words.folded(now)) && !now.isEmpty() && !before.isEmpty()) {
+            safe(Stage.NAMES, change.after, "Rename the index " + before + " to " + now, engine.renameIndex(change.after, before, now));
+        }
+    }
+
+    /** Puts constraints and indexes on that are new, or were taken off for a change. */
+    private void putOn(TableChange change) {
+        Table table = change.after;
+        if (is(Target.SQLITE)) {
+            List<TableIndex> again = new ArrayList<>(change.indexes.fresh());
+            change.indexes.pairs().stream().filter(pair -> change.rebuilt || !words.indexSense(pair.from()).equals(words.indexSense(pair.to())) || !pair.from().name().equals(pair.to().name()))
+                    .forEach(pair -> again.add(pair.to()));
+            again.forEach(index -> addIndex(table, index));
+            return;
+        }
+        if (table.primaryKey().isPresent() && (change.before.primaryKey().isEmpty() || keyGoes(change) || change.rebuilt)) {
+            PrimaryKey key = table.primaryKey().get();
+            add(Step.of(words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL, "Make " + String.join(", ", key.columns()) + " the primary key of " + change.name(),
+                    List.of(engine.add(table, engine.writer.primaryKey(key))), duplicates(change, key.columns()), "", true));
+        }
+        List<UniqueKey> uniques = new ArrayList<>(change.uniques.fresh());
+        change.uniques.pairs().stream().filter(pair -> change.rebuilt || uniqueGoes(change, pair)).forEach(pair -> uniques.add(pair.to()));
+        uniques.forEach(key -> add(Step.of(words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL, "Require " + String.join(", ", key.columns()) + " of " + change.name() + " to be unique",
+                List.of(engine.add(table, engine.writer.unique(key))), duplicates(change, key.columns()), "", true)));
+        List<CheckRule> checks = new ArrayList<>(change.checks.fresh());
+        change.checks.pairs().stream().filter(pair -> change.rebuilt || checkGoes(change, pair)).forEach(pair -> checks.add(pair.to()));
+        checks.forEach(check -> add(Step.of(Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL, "Check every row of " + change.name() + (check.name().isEmpty() ? "" : ": " + check.name()),
+                List.of(engine.add(table, engine.writer.check(check))), violations(change, check), "", true)));
+        List<TableIndex> indexes = new ArrayList<>(change.indexes.fresh());
+        change.indexes.pairs().stream().filter(pair -> change.rebuilt || indexGoes(change, pair)).forEach(pair -> indexes.add(pair.to()));
+        indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty()).forEach(index -> addIndex(table, index));
+        if (words.mySql()) {
+            indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isPresent()).forEach(index -> safe(Stage.COLUMNS, table, "Add the index " + index.name(),
+                    List.of(engine.add(table, engine.writer.indexInside(index)))));
+        }
+    }
+
+    private void addIndex(Table table, TableIndex index) {
+        String advice = is(Target.POSTGRESQL) ? "On a large table that is written to: CREATE INDEX CONCURRENTLY, outside of a transaction." : "Reads the whole table.";
+        TableChange change = changes.get(words.folded(Names.of(table)));
+        Optional<String> query = index.unique() && index.predicate().isEmpty() && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression) ? duplicates(change, columns(index)) : Optional.empty();
+        add(Step.of(Stage.INDEXES, Names.of(table), index.unique() ? Risk.MAY_FAIL : Risk.SLOW, "Create the index " + index.name() + " on " + Names.of(table),
+                List.of(engine.writer.createIndex(table, index)), query, advice, true));
+    }
+
+    /** How many rows share the values of these columns with another row, as the table is before the script. */
+    private Optional<String> duplicates(TableChange change, List<String> columns) {
+        Set<String> anew = new HashSet<>(change.dropped());
+        change.fresh.forEach(column -> anew.add(column.name()));
+        Map<String, String> old = change.oldNames();
+        List<String> there = columns.stream().filter(column -> !anew.contains(column)).map(column -> engine.name(old.getOrDefault(column, column))).toList();
+        String table = engine.writer.name(change.original);
+        if (there.isEmpty()) {
+            return Optional.of("SELECT count(*) - 1 FROM " + table);
+        }
+        String list = String.join(", ", there);
+        String given = there.stream().map(column -> column + " IS NOT NULL").collect(java.util.stream.Collectors.joining(" AND "));
+        return Optional.of("SELECT count(*) FROM (SELECT " + list + " FROM " + table + " WHERE " + given + " GROUP BY " + list + " HAVING count(*) > 1) same");
+    }
+
+    private Optional<String> violations(TableChange change, CheckRule check) {
+        Set<String> anew = new HashSet<>(change.dropped());
+        change.fresh.forEach(column -> anew.add(column.name()));
+        Set<String> small = new HashSet<>();
+        anew.forEach(name -> small.add(name.toLowerCase(Locale.ROOT)));
+        if (TableChange.speaksOf(check.condition(), small)) {
+            return Optional.empty();
+        }
+        Map<String, String> exchanged = new HashMap<>();
+        change.oldNames().forEach((now, before) -> exchanged.put(now.toLowerCase(Locale.ROOT), engine.name(before)));
+        return Optional.of("SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE NOT (" + entaxis.core.token.Identifiers.exchanged(check.condition(), exchanged) + ")");
+    }
+
+    private void references() {
+        if (is(Target.SQLITE)) {
+            return;
+        }
+        for (Table table : to.tables()) {
+            TableChange change = changes.get(words.folded(Names.of(table)));
+            List<ForeignKey> keys = new ArrayList<>();
+            if (change == null) {
+                keys.addAll(table.foreignKeys());
+            } else {
+                Pairs<ForeignKey> pairs = pairs(change);
+                keys.addAll(pairs.fresh());
+                pairs.pairs().stream().filter(pair -> referenceGoes(change, pair)).forEach(pair -> keys.add(pair.to()));
+            }
+            for (ForeignKey key : keys) {
+                add(Step.of(Stage.REFERENCES, Names.of(table), change == null ? Risk.SAFE : Risk.MAY_FAIL, "Make " + Names.of(table) + " refer to " + key.referencedTable(),
+                        List.of(engine.addForeignKey(table, key)), change == null ? Optional.empty() : orphans(change, key), "", true));
+            }
+        }
+    }
+
+    /** How many rows refer to nothing, as the tables are before the script; none where a column of either side is not there yet. */
+    private Optional<String> orphans(TableChange change, ForeignKey key) {
+        TableChange other = changes.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
+        List<String> referenced = referenced(key, to);
+        boolean there = other != null && key.columns().stream().allMatch(column -> change.before.column(column).isPresent())
+                && referenced.stream().allMatch(column -> other.before.column(column).isPresent()) && referenced.size() == key.columns().size();
+        boolean required = key.columns().stream().allMatch(name -> change.after.column(name).map(Column::required).orElse(false));
+        String table = engine.writer.name(change.original);
+        if (!there) {
+            return required ? Optional.of("SELECT count(*) FROM " + table) : Optional.empty();
+        }
+        Map<String, String> own = change.oldNames();
+        Map<String, String> theirs = other.oldNames();
+        StringBuilder match = new StringBuilder();
+        StringBuilder given = new StringBuilder();
+        for (int i = 0; i < key.columns().size(); i++) {
+            String column = engine.name(own.getOrDefault(key.columns().get(i), key.columns().get(i)));
+            String parent = engine.name(theirs.getOrDefault(referenced.get(i), referenced.get(i)));
+            match.append(i == 0 ? "" : " AND ").append("there.").append(parent).append(" = own.").append(column);
+            given.append("own.").append(column).append(" IS NOT NULL AND ");
+        }
+        return Optional.of("SELECT count(*) FROM " + table + " own WHERE " + given + "NOT EXISTS (SELECT 1 FROM " + engine.writer.name(other.original) + " there WHERE " + match + ")");
+    }
+
+    // comments
+
+    private void comments() {
+        if (!words.commented()) {
+            return;
+        }
+        for (Table table : to.tables()) {
+            TableChange change = changes.get(words.folded(Names.of(table)));
+            boolean inside = words.mySql();
+            boolean anew = change == null || change.rebuilt;
+            if (anew && inside) {
+                continue;
+            }
+            if (!table.comment().equals(anew ? "" : change.before.comment())) {
+                safe(Stage.COMMENTS, table, "Say what " + Names.of(table) + " is", engine.tableComment(table));
+            }
+            for (Column column : table.columns()) {
+                Optional<Column> before = anew || change.dropped().contains(column.name()) ? Optional.empty() : change.before.column(column.name());
+                boolean covered = inside && (before.isEmpty() || change.altered.stream().anyMatch(pair -> pair.to().name().equals(column.name())));
+                if (!covered && !column.comment().equals(before.map(Column::comment).orElse(""))) {
+                    safe(Stage.COMMENTS, table, "Say what " + Names.of(table) + "." + column.name() + " is", engine.columnComment(table, column, before.map(Column::comment).orElse("").isEmpty()));
+                }
+            }
+        }
+        types.comments(steps);
+    }
+}

@@ -1,0 +1,217 @@
+package entaxis.core.migration;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Target;
+import entaxis.core.expression.Sense;
+import entaxis.core.reconcile.Conversion;
+import entaxis.core.reconcile.Names;
+import entaxis.core.reconcile.Pairs;
+import entaxis.core.reconcile.Pairs.Pair;
+import entaxis.core.reconcile.Wording;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.type.SqlType.UserType;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+
+/** What becomes of one table: which columns come, go, change in their place or are made anew, and which keys and indexes have to be taken off and put on again. */
+final class TableChange {
+    /** The table as it is, in its own names. */
+    final Table original;
+    /** The table as it is, in the wanted names. */
+    final Table before;
+    final Table after;
+    final List<Column> gone = new ArrayList<>();
+    final List<Column> fresh = new ArrayList<>();
+    /** Columns that change where they are. */
+    final List<Pair<Column>> altered = new ArrayList<>();
+    /** Columns that are dropped and added again under their name. */
+    final List<Pair<Column>> replaced = new ArrayList<>();
+    /** Columns whose type changes in place. */
+    final Set<String> retyped = new HashSet<>();
+    /** Wanted names of renamed columns, by old name. */
+    final Map<String, String> renamed;
+    final boolean rebuilt;
+    final boolean reordered;
+    final Pairs<UniqueKey> uniques;
+    final Pairs<CheckRule> checks;
+    final Pairs<TableIndex> indexes;
+    final boolean keyChanges;
+    private final Wording words;
+    private final Target engine;
+    private final Set<String> unsettled = new HashSet<>();
+
+    TableChange(Table original, Table before, Table after, Map<String, String> renamed, Wording words, Set<String> replacedTypes, Set<String> changedStructures) {
+        this.original = original;
+        this.before = before;
+        this.after = after;
+        this.renamed = renamed;
+        this.words = words;
+        this.engine = words.dialect().target();
+        columns(replacedTypes, changedStructures);
+        this.uniques = Pairs.of(before.uniqueKeys(), after.uniqueKeys(), key -> words.folded(key.columns()).toString(), key -> words.folded(key.name()));
+        this.checks = Pairs.of(before.checks(), after.checks(), check -> words.sense(check.condition()), check -> words.folded(check.name()));
+        this.indexes = Pairs.of(before.indexes(), after.indexes(), words::indexSense, index -> words.folded(index.name()));
+        this.keyChanges = !words.folded(before.keyColumns()).equals(words.folded(after.keyColumns()));
+        this.reordered = words.ordersColumns() && !order(before, after).equals(order(after, before));
+        this.rebuilt = switch (engine) {
+            case SQLITE -> rebuildsInSqlite();
+            case SQLSERVER -> numberingChanges();
+            case ORACLE -> numberingChanges() || altered.stream().anyMatch(pair -> !words.type(pair.from().type()).equals(words.type(pair.to().type())) && !Conversion.alike(pair.from().type(), pair.to().type()));
+            default -> false;
+        };
+    }
+
+    String name() {
+        return Names.of(after);
+    }
+
+    private static Set<String> names(List<Pair<Column>> pairs, Function<Pair<Column>, Column> side) {
+        Set<String> names = new HashSet<>();
+        pairs.forEach(pair -> names.add(side.apply(pair).name()));
+        return names;
+    }
+
+    private List<String> order(Table table, Table other) {
+        Set<String> there = new HashSet<>(words.folded(other.columns().stream().map(Column::name).toList()));
+        return words.folded(table.columns().stream().map(Column::name).toList()).stream().filter(there::contains).toList();
+    }
+
+    private void columns(Set<String> replacedTypes, Set<String> changedStructures) {
+        Pairs<Column> pairs = Pairs.of(before.columns(), after.columns(), column -> words.folded(column.name()), column -> "");
+        gone.addAll(pairs.gone());
+        fresh.addAll(pairs.fresh());
+        List<Pair<Column>> settled = new ArrayList<>();
+        for (Pair<Column> pair : pairs.pairs()) {
+            Column from = pair.from();
+            Column to = pair.to();
+            boolean typed = !words.type(from.type()).equalsIgnoreCase(words.type(to.type()));
+            boolean computed = to.generated().isPresent() && !words.computedSense(from).equals(words.computedSense(to)) || from.generated().isPresent() && to.generated().isEmpty();
+            boolean structure = to.type() instanceof UserType(String type) && changedStructures.contains(type);
+            boolean impossible = typed && Conversion.of(from.type(), to.type(), engine) == Conversion.IMPOSSIBLE || typed && to.generated().isPresent();
+            if (computed || structure || impossible) {
+                replaced.add(pair);
+                continue;
+            }
+            boolean anew = to.type() instanceof UserType(String type) && replacedTypes.contains(type);
+            if (typed || anew) {
+                retyped.add(to.name());
+            }
+            settled.add(pair);
+        }
+        unsettled.addAll(retyped);
+        gone.forEach(column -> unsettled.add(column.name()));
+        replaced.forEach(pair -> unsettled.add(pair.to().name()));
+        Set<String> moving = new HashSet<>();
+        unsettled.forEach(name -> moving.add(name.toLowerCase(java.util.Locale.ROOT)));
+        boolean follows = engine != Target.SQLITE;
+        if (words.mySql()) {
+            renamed.values().forEach(name -> moving.add(name.toLowerCase(java.util.Locale.ROOT)));
+        }
+        for (Pair<Column> pair : settled) {
+            boolean depends = follows && pair.to().generated().isPresent() && speaksOf(pair.to().generated().get(), moving);
+            if (depends) {
+                replaced.add(pair);
+                unsettled.add(pair.to().name());
+                retyped.remove(pair.to().name());
+            } else if (retyped.contains(pair.to().name()) || differs(pair)) {
+                altered.add(pair);
+            }
+        }
+    }
+
+    private boolean differs(Pair<Column> pair) {
+        return pair.from().required() != pair.to().required() || !words.defaultSense(pair.from()).equals(words.defaultSense(pair.to())) || !words.identity(pair.from()).equals(words.identity(pair.to()))
+                || !pair.from().details().onUpdate().map(words::sense).equals(pair.to().details().onUpdate().map(words::sense))
+                || pair.from().details().collation().isPresent() && pair.to().details().collation().isPresent() && !pair.from().details().collation().equals(pair.to().details().collation());
+    }
+
+    private boolean numberingChanges() {
+        return java.util.stream.Stream.concat(altered.stream(), replaced.stream()).anyMatch(pair -> (pair.from().identity() == Identity.NONE) != (pair.to().identity() == Identity.NONE)
+                || engine == Target.SQLSERVER && !words.identity(pair.from()).equals(words.identity(pair.to())));
+    }
+
+    /** SQLite documentation, ALTER TABLE, “Making Other Kinds Of Table Schema Changes”: what RENAME and ADD COLUMN cannot do needs a new table. */
+    private boolean rebuildsInSqlite() {
+        boolean plainAdditions = fresh.stream().allMatch(column -> column.generated().isEmpty() && column.identity() == Identity.NONE
+                && (column.defaultValue().isEmpty() ? !column.required() : column.defaultValue().get().matches("[+-]?[0-9.]+|'([^']|'')*'")))
+                && after.columns().subList(Math.max(0, after.columns().size() - fresh.size()), after.columns().size()).equals(fresh);
+        return !gone.isEmpty() || !altered.isEmpty() || !replaced.isEmpty() || reordered || !plainAdditions || keyChanges || !uniques.gone().isEmpty() || !uniques.fresh().isEmpty()
+                || !checks.gone().isEmpty() || !checks.fresh().isEmpty() || uniques.pairs().stream().anyMatch(pair -> !pair.from().equals(pair.to()))
+                || checks.pairs().stream().anyMatch(pair -> !pair.from().name().equals(pair.to().name()) || !words.sense(pair.from().condition()).equals(words.sense(pair.to().condition())))
+                || !before.primaryKey().map(PrimaryKey::name).equals(after.primaryKey().map(PrimaryKey::name)) || !referencesAlike();
+    }
+
+    private boolean referencesAlike() {
+        return references(before).equals(references(after));
+    }
+
+    private Set<String> references(Table table) {
+        Set<String> senses = new HashSet<>();
+        table.foreignKeys().forEach(key -> senses.add(words.folded(key.name()) + words.referenceSense(key, List.of()) + words.referenceActions(key)));
+        return senses;
+    }
+
+    /** Whether an expression names one of the columns; those are in small letters. */
+    static boolean speaksOf(String expression, Set<String> columns) {
+        Set<String> names = Sense.names(expression.replace('`', '"').replace('[', '"').replace(']', '"'));
+        return columns.stream().anyMatch(names::contains);
+    }
+
+    private Set<String> small(Set<String> names) {
+        Set<String> small = new HashSet<>();
+        names.forEach(name -> small.add(name.toLowerCase(java.util.Locale.ROOT)));
+        return small;
+    }
+
+    /** Columns that are dropped, for good or to be made anew. */
+    Set<String> dropped() {
+        Set<String> names = names(replaced, Pair::to);
+        gone.forEach(column -> names.add(column.name()));
+        return names;
+    }
+
+    /** Whether keys and indexes on some columns are taken off before the change: because a column goes, or because the engine changes no type under them. */
+    boolean disturbs(List<String> columns) {
+        boolean strict = engine == Target.SQLSERVER || engine == Target.ORACLE || engine == Target.H2;
+        Set<String> dropped = small(dropped());
+        Set<String> types = strict ? small(retyped) : Set.of();
+        return rebuilt || columns.stream().anyMatch(column -> dropped.contains(column.toLowerCase(java.util.Locale.ROOT)) || types.contains(column.toLowerCase(java.util.Locale.ROOT)));
+    }
+
+    /** Whether an expression has to be taken off before the change, because it speaks of columns that go, get another type or another name. */
+    boolean disturbs(String expression) {
+        Set<String> touched = small(unsettled);
+        touched.addAll(small(retyped));
+        if (words.mySql() || engine == Target.SQLSERVER) {
+            touched.addAll(small(new HashSet<>(renamed.values())));
+        }
+        return rebuilt || speaksOf(expression, touched);
+    }
+
+    boolean disturbs(TableIndex index) {
+        List<String> plain = index.columns().stream().filter(part -> !part.expression()).map(TableIndex.IndexColumn::name).toList();
+        return disturbs(plain) || index.columns().stream().anyMatch(part -> part.expression() && disturbs(part.name())) || index.predicate().map(this::disturbs).orElse(false);
+    }
+
+    /** Old names of columns, by wanted name. */
+    Map<String, String> oldNames() {
+        Map<String, String> back = new HashMap<>();
+        renamed.forEach((from, to) -> back.put(to, from));
+        return back;
+    }
+
+    /** Whether anything of the columns changes. */
+    boolean touchesColumns() {
+        return !gone.isEmpty() || !fresh.isEmpty() || !altered.isEmpty() || !replaced.isEmpty() || !renamed.isEmpty() || rebuilt;
+    }
+}

@@ -1,0 +1,164 @@
+package entaxis.core.migration;
+
+import entaxis.core.design.Target;
+import entaxis.core.reconcile.Pairs;
+import entaxis.core.reconcile.Pairs.Pair;
+import entaxis.core.reconcile.Risk;
+import entaxis.core.reconcile.Wording;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.sql.Dialect;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.ArrayType;
+import entaxis.core.type.SqlType.UserType;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** What becomes of domains, enumerations and structured types: changed in place where the engine can, else made anew under their name with the columns taken along. */
+final class TypePlan {
+    private static final String BEFORE = "_before";
+    private final Schema to;
+    private final Wording words;
+    private final Alterations engine;
+    private final Dialect dialect;
+    private final Pairs<TypeDefinition> pairs;
+    private final Set<String> replaced = new HashSet<>();
+    private final Set<String> structures = new HashSet<>();
+
+    TypePlan(Schema from, Schema to, Dialect dialect, Wording words, Alterations engine) {
+        this.to = to;
+        this.words = words;
+        this.engine = engine;
+        this.dialect = dialect;
+        this.pairs = Pairs.of(from.types(), to.types(), type -> words.folded(type.name()), type -> "");
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (Pair<TypeDefinition> pair : pairs.pairs()) {
+                boolean own = !inPlace(pair) && !words.sense(pair.from()).equals(words.sense(pair.to()));
+                boolean through = parts(pair.to()).anyMatch(name -> replaced.contains(name) || structures.contains(name));
+                if (own || through) {
+                    more |= (pair.to() instanceof StructureDefinition ? structures : replaced).add(pair.to().name());
+                }
+            }
+        }
+    }
+
+    /** Enumerations and domains that are made anew, so that their columns change type. */
+    Set<String> replacedNames() {
+        return replaced;
+    }
+
+    /** Structured types that are made anew; the engine turns no value of the old into one of the new. */
+    Set<String> changedStructures() {
+        return structures;
+    }
+
+    private static Stream<String> parts(TypeDefinition type) {
+        return switch (type) {
+            case DomainDefinition domain -> named(domain.base()).stream();
+            case EnumDefinition enumeration -> Stream.empty();
+            case StructureDefinition structure -> structure.fields().stream().flatMap(field -> named(field.type()).stream());
+        };
+    }
+
+    private static Optional<String> named(SqlType type) {
+        return switch (type) {
+            case UserType(String name) -> Optional.of(name);
+            case ArrayType(SqlType element) -> named(element);
+            default -> Optional.empty();
+        };
+    }
+
+    private boolean inPlace(Pair<TypeDefinition> pair) {
+        boolean rules = pair.from() instanceof DomainDefinition one && pair.to() instanceof DomainDefinition other && words.type(one.base()).equals(words.type(other.base()));
+        return rules || dialect.target() == Target.POSTGRESQL && pair.from() instanceof EnumDefinition one && pair.to() instanceof EnumDefinition other && extended(one.values(), other.values());
+    }
+
+    /** Whether the values are still there in their order, with others between them. */
+    private static boolean extended(List<String> before, List<String> now) {
+        return now.stream().filter(before::contains).toList().equals(before);
+    }
+
+    void steps(List<Step> steps) {
+        for (TypeDefinition type : to.types()) {
+            Optional<Pair<TypeDefinition>> pair = pairs.pairs().stream().filter(both -> both.to() == type).findFirst();
+            boolean anew = replaced.contains(type.name()) || structures.contains(type.name());
+            if (pair.isEmpty()) {
+                steps.add(Step.safe(Stage.TYPES, "", "Create the type " + type.name(), List.of(engine.scripts.createType(type, to))));
+            } else if (anew && dialect.target() == Target.ORACLE) {
+                steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Make the type " + type.name() + " anew", List.of("DROP TYPE " + engine.writer.qualified("", type.name()) + " FORCE",
+                        engine.scripts.createType(type, to)), Optional.empty(), "", true));
+            } else if (anew) {
+                List<String> statements = new ArrayList<>(engine.renameType(pair.get().from(), old(type)));
+                statements.add(engine.scripts.createType(type, to));
+                steps.add(Step.of(Stage.TYPES, "", Risk.SLOW, "Make the type " + type.name() + " anew", statements, Optional.empty(), "Every table with a column of this type is written again.", true));
+            } else if (!words.sense(pair.get().from()).equals(words.sense(type))) {
+                changeInPlace(pair.get(), steps);
+            }
+        }
+        for (TypeDefinition type : pairs.gone().reversed()) {
+            steps.add(Step.safe(Stage.TYPES_OUT, "", "Drop the type " + type.name(), engine.dropType(type, type.name())));
+        }
+        for (Pair<TypeDefinition> pair : pairs.pairs().reversed()) {
+            if ((replaced.contains(pair.to().name()) || structures.contains(pair.to().name())) && dialect.target() != Target.ORACLE) {
+                steps.add(Step.safe(Stage.TYPES_OUT, "", "Drop what the type " + pair.to().name() + " was", engine.dropType(pair.from(), old(pair.to()))));
+            }
+        }
+    }
+
+    private String old(TypeDefinition type) {
+        return dialect.stored(type.name() + BEFORE);
+    }
+
+    private void changeInPlace(Pair<TypeDefinition> pair, List<Step> steps) {
+        String name = engine.writer.qualified("", pair.to().name());
+        if (pair.from() instanceof EnumDefinition before && pair.to() instanceof EnumDefinition now) {
+            List<String> statements = new ArrayList<>();
+            List<String> there = new ArrayList<>(before.values());
+            for (int i = 0; i < now.values().size(); i++) {
+                String value = now.values().get(i);
+                if (!there.contains(value)) {
+                    String place = i > 0 ? " AFTER " + dialect.literal(now.values().get(i - 1)) : there.isEmpty() ? "" : " BEFORE " + dialect.literal(there.getFirst());
+                    statements.add("ALTER TYPE " + name + " ADD VALUE " + dialect.literal(value) + place);
+                    there.add(value);
+                }
+            }
+            steps.add(Step.of(Stage.FIRST, "", Risk.SAFE, "Add values to " + now.name(), statements, Optional.empty(), "Before the transaction: a new value can be used only when it is committed.", false));
+            return;
+        }
+        if (pair.from() instanceof DomainDefinition before && pair.to() instanceof DomainDefinition now) {
+            List<String> statements = new ArrayList<>();
+            String alter = "ALTER DOMAIN " + name + " ";
+            if (!before.defaultValue().equals(now.defaultValue())) {
+                statements.add(alter + now.defaultValue().map(text -> "SET DEFAULT " + text).orElse("DROP DEFAULT"));
+            }
+            if (!before.check().map(check -> words.sense(check.condition())).equals(now.check().map(check -> words.sense(check.condition())))) {
+                before.check().ifPresent(check -> statements.add(alter + "DROP CONSTRAINT " + engine.name(check.name())));
+                now.check().ifPresent(check -> statements.add(alter + "ADD " + engine.writer.check(check)));
+            }
+            steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Change the rules of the domain " + now.name(), statements, Optional.empty(), "Every column of this domain is checked.", true));
+        }
+    }
+
+    void comments(List<Step> steps) {
+        if (dialect.target() != Target.POSTGRESQL && dialect.target() != Target.H2) {
+            return;
+        }
+        for (TypeDefinition type : to.types()) {
+            Optional<Pair<TypeDefinition>> pair = pairs.pairs().stream().filter(both -> both.to() == type).findFirst();
+            boolean anew = pair.isEmpty() || replaced.contains(type.name()) || structures.contains(type.name());
+            if (!type.comment().equals(anew ? "" : pair.get().from().comment())) {
+                steps.add(Step.safe(Stage.COMMENTS, "", "Say what " + type.name() + " is", List.of("COMMENT ON " + engine.scripts.kind(type) + " " + engine.writer.qualified("", type.name()) + " IS "
+                        + dialect.literal(type.comment()))));
+            }
+        }
+    }
+}

@@ -1,0 +1,283 @@
+package entaxis.core.reconcile;
+
+import entaxis.core.reconcile.Pairs.Pair;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Program;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.Dialect;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * Everything in which a schema is apart from the one that is wanted; both are held by the same engine. Linear in the size of both.
+ *
+ * @param differences what is apart, in the order of the wanted schema, what has to go behind it
+ * @param remarks     what is apart but cannot be told or put right in this engine
+ */
+public record Comparison(List<Difference> differences, List<String> remarks) {
+    /** Copies the lists. */
+    public Comparison {
+        differences = List.copyOf(differences);
+        remarks = List.copyOf(remarks);
+    }
+
+    /** Compares two schemas that an engine holds; the pairing says what has a new name on the wanted side. */
+    public static Comparison of(Schema from, Schema to, Dialect dialect, Pairing pairing) {
+        return new Run(dialect, pairing).compare(Renaming.apply(from, pairing, dialect), to);
+    }
+
+    /** Whether nothing is apart. */
+    public boolean alike() {
+        return differences.isEmpty();
+    }
+
+    /** One comparison on its way. */
+    private static final class Run {
+        private final Wording words;
+        private final Dialect dialect;
+        private final Pairing pairing;
+        private final Pairing back;
+        private final List<Difference> differences = new ArrayList<>();
+        private final List<String> remarks = new ArrayList<>();
+
+        Run(Dialect dialect, Pairing pairing) {
+            this.words = new Wording(dialect);
+            this.dialect = dialect;
+            this.pairing = pairing;
+            this.back = pairing.reversed();
+        }
+
+        private void say(Part part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
+            differences.add(new Difference(part, table, name, aspect, from, to, risk));
+        }
+
+        private void unlessSame(Part part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
+            if (!from.equals(to)) {
+                say(part, table, name, aspect, from, to, risk);
+            }
+        }
+
+        Comparison compare(Schema from, Schema to) {
+            types(from.types(), to.types());
+            sequences(from.sequences(), to.sequences());
+            Map<String, Table> known = byName(from.tables());
+            Map<String, Table> wanted = byName(to.tables());
+            for (Table table : to.tables()) {
+                Table own = known.get(words.folded(Names.of(table)));
+                if (own == null) {
+                    say(Part.TABLE, Names.of(table), "", Aspect.PRESENCE, "", words.writer().create(table, table.foreignKeys()), Risk.SAFE);
+                } else {
+                    table(own, table, known, wanted);
+                }
+            }
+            for (Table table : from.tables()) {
+                if (!wanted.containsKey(words.folded(Names.of(table)))) {
+                    say(Part.TABLE, Names.of(table), "", Aspect.PRESENCE, words.writer().create(table, table.foreignKeys()), "", Risk.LOSES_DATA);
+                }
+            }
+            programs(from.programs(), to.programs());
+            return new Comparison(differences, remarks);
+        }
+
+        private Map<String, Table> byName(List<Table> tables) {
+            Map<String, Table> named = new HashMap<>(tables.size() * 2);
+            tables.forEach(table -> named.putIfAbsent(words.folded(Names.of(table)), table));
+            return named;
+        }
+
+        private <T> void each(List<T> from, List<T> to, Function<T, String> name, java.util.function.BiConsumer<T, T> both, java.util.function.Consumer<T> gone, java.util.function.Consumer<T> fresh) {
+            Pairs<T> pairs = Pairs.of(from, to, item -> words.folded(name.apply(item)), item -> "");
+            pairs.pairs().forEach(pair -> both.accept(pair.from(), pair.to()));
+            pairs.fresh().forEach(fresh);
+            pairs.gone().forEach(gone);
+        }
+
+        // types, sequences, programs
+
+        private void types(List<TypeDefinition> from, List<TypeDefinition> to) {
+            each(from, to, TypeDefinition::name, this::type, gone -> say(Part.TYPE, "", gone.name(), Aspect.PRESENCE, words.wording(gone), "", Risk.SAFE),
+                    fresh -> say(Part.TYPE, "", fresh.name(), Aspect.PRESENCE, "", words.wording(fresh), Risk.SAFE));
+        }
+
+        private void type(TypeDefinition from, TypeDefinition to) {
+            String name = to.name();
+            if (!words.sense(from).equals(words.sense(to))) {
+                boolean lists = from instanceof EnumDefinition one && to instanceof EnumDefinition other && other.values().containsAll(one.values());
+                boolean rule = from instanceof DomainDefinition one && to instanceof DomainDefinition other && one.base().equals(other.base());
+                say(Part.TYPE, "", name, Aspect.DEFINITION, words.wording(from), words.wording(to), lists ? Risk.SAFE : rule || from instanceof EnumDefinition || from instanceof DomainDefinition ? Risk.MAY_FAIL : Risk.LOSES_DATA);
+            }
+            if (words.commented() && dialect.target() != entaxis.core.design.Target.ORACLE) {
+                unlessSame(Part.TYPE, "", name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
+            }
+        }
+
+        private void sequences(List<Sequence> from, List<Sequence> to) {
+            Function<Sequence, String> wording = sequence -> "from " + sequence.start() + " by " + sequence.step();
+            each(from, to, sequence -> Names.of(sequence.namespace(), sequence.name()),
+                    (one, other) -> unlessSame(Part.SEQUENCE, "", Names.of(other.namespace(), other.name()), Aspect.DEFINITION, wording.apply(one), wording.apply(other), Risk.SAFE),
+                    gone -> say(Part.SEQUENCE, "", Names.of(gone.namespace(), gone.name()), Aspect.PRESENCE, wording.apply(gone), "", Risk.SAFE),
+                    fresh -> say(Part.SEQUENCE, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE, "", wording.apply(fresh), Risk.SAFE));
+        }
+
+        private void programs(List<Program> from, List<Program> to) {
+            each(from, to, program -> Names.of(program.namespace(), program.name()) + " " + program.kind(), (one, other) -> {
+                if (!text(one).equals(text(other))) {
+                    say(Part.PROGRAM, "", Names.of(other.namespace(), other.name()), Aspect.DEFINITION, one.text(), other.text(), Risk.SAFE);
+                }
+            }, gone -> say(Part.PROGRAM, "", Names.of(gone.namespace(), gone.name()), Aspect.PRESENCE, gone.text(), "", Risk.SAFE),
+                    fresh -> say(Part.PROGRAM, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE, "", fresh.text(), Risk.SAFE));
+        }
+
+        /** The text of a view or routine but for blanks, which engines keep or not. */
+        private static String text(Program program) {
+            return program.text().replaceFirst("(?i)^create\\s+or\\s+replace\\s+", "create ").replaceAll("\\s+", " ").strip();
+        }
+
+        // tables
+
+        private void table(Table from, Table to, Map<String, Table> known, Map<String, Table> wanted) {
+            String name = Names.of(to);
+            String before = back.table(name);
+            if (!before.equals(name)) {
+                say(Part.TABLE, name, "", Aspect.NAME, before, name, Risk.SAFE);
+            }
+            if (words.commented()) {
+                unlessSame(Part.TABLE, name, "", Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
+            }
+            columns(name, from, to);
+            primaryKey(name, from, to);
+            constraints(Part.UNIQUE, name, from.uniqueKeys(), to.uniqueKeys(), key -> words.folded(key.columns()).toString(), UniqueKey::name, key -> words.columns("unique", key.columns()),
+                    Risk.MAY_FAIL);
+            constraints(Part.CHECK, name, from.checks(), to.checks(), check -> words.sense(check.condition()), CheckRule::name, words::check, Risk.MAY_FAIL);
+            constraints(Part.INDEX, name, indexes(from), indexes(to), words::indexSense, TableIndex::name, words::index, Risk.SLOW);
+            references(name, from, to, known, wanted);
+        }
+
+        /** MySQL manual, FOREIGN KEY Constraints: a reference makes its own index where there is none; it goes without saying. */
+        private List<TableIndex> indexes(Table table) {
+            return !words.mySql() ? table.indexes() : table.indexes().stream().filter(index -> !Helping.isHelping(index, table)).toList();
+        }
+
+        private void columns(String table, Table from, Table to) {
+            Map<String, Column> known = new HashMap<>();
+            from.columns().forEach(column -> known.putIfAbsent(words.folded(column.name()), column));
+            List<String> order = new ArrayList<>();
+            for (Column column : to.columns()) {
+                Column own = known.remove(words.folded(column.name()));
+                if (own == null) {
+                    boolean asked = column.required() && column.defaultValue().isEmpty() && column.generated().isEmpty() && column.identity() == entaxis.core.design.Attribute.Identity.NONE;
+                    say(Part.COLUMN, table, column.name(), Aspect.PRESENCE, "", words.writer().column(to, column), asked ? Risk.MAY_FAIL : Risk.SAFE);
+                } else {
+                    order.add(words.folded(column.name()));
+                    column(table, own, column);
+                }
+            }
+            for (Column column : from.columns()) {
+                if (known.containsKey(words.folded(column.name()))) {
+                    say(Part.COLUMN, table, column.name(), Aspect.PRESENCE, words.writer().column(from, column), "", column.generated().isPresent() ? Risk.SAFE : Risk.LOSES_DATA);
+                }
+            }
+            List<String> present = from.columns().stream().map(column -> words.folded(column.name())).filter(order::contains).toList();
+            if (!present.equals(order)) {
+                if (words.ordersColumns()) {
+                    say(Part.TABLE, table, "", Aspect.ORDER, String.join(", ", present), String.join(", ", order), Risk.SLOW);
+                } else {
+                    remarks.add("The columns of " + table + " stand in another order; " + dialect.target().title() + " can only change that by making the table anew, so it is left.");
+                }
+            }
+        }
+
+        private void column(String table, Column from, Column to) {
+            String name = to.name();
+            String before = back.column(back.table(table), name);
+            if (!before.equals(name)) {
+                say(Part.COLUMN, table, name, Aspect.NAME, before, name, Risk.SAFE);
+            }
+            String type = words.type(from.type());
+            String wantedType = words.type(to.type());
+            if (!words.folded(type).equalsIgnoreCase(words.folded(wantedType))) {
+                say(Part.COLUMN, table, name, Aspect.TYPE, type, wantedType, to.generated().isPresent() ? Risk.SLOW : Conversion.of(from.type(), to.type(), dialect.target()).risk());
+            }
+            if (from.required() != to.required()) {
+                say(Part.COLUMN, table, name, Aspect.REQUIRED, from.required() ? "not null" : "null", to.required() ? "not null" : "null", to.required() ? Risk.MAY_FAIL : Risk.SAFE);
+            }
+            if (!words.defaultSense(from).equals(words.defaultSense(to))) {
+                say(Part.COLUMN, table, name, Aspect.DEFAULT, from.defaultValue().orElse(""), to.defaultValue().orElse(""), Risk.SAFE);
+            }
+            unlessSame(Part.COLUMN, table, name, Aspect.IDENTITY, words.identity(from), words.identity(to), Risk.SAFE);
+            if (!words.computedSense(from).equals(words.computedSense(to))) {
+                say(Part.COLUMN, table, name, Aspect.COMPUTED, words.computed(from), words.computed(to), to.generated().isPresent() && from.generated().isEmpty() ? Risk.LOSES_DATA : Risk.SLOW);
+            }
+            Optional<String> change = from.details().onUpdate().map(words::sense);
+            if (!change.equals(to.details().onUpdate().map(words::sense))) {
+                say(Part.COLUMN, table, name, Aspect.ON_CHANGE, from.details().onUpdate().orElse(""), to.details().onUpdate().orElse(""), Risk.SAFE);
+            }
+            Optional<String> order = from.details().collation();
+            Optional<String> wantedOrder = to.details().collation();
+            if (order.isPresent() && wantedOrder.isPresent() && !order.get().equalsIgnoreCase(wantedOrder.get())) {
+                say(Part.COLUMN, table, name, Aspect.COLLATION, order.get(), wantedOrder.get(), Risk.SLOW);
+            }
+            if (words.commented()) {
+                unlessSame(Part.COLUMN, table, name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
+            }
+        }
+
+        private void primaryKey(String table, Table from, Table to) {
+            constraints(Part.PRIMARY_KEY, table, from.primaryKey().stream().toList(), to.primaryKey().stream().toList(), key -> words.folded(key.columns()).toString(), key -> "key",
+                    key -> words.columns("primary key", key.columns()), Risk.MAY_FAIL);
+            if (from.primaryKey().isPresent() && to.primaryKey().isPresent()) {
+                String one = from.primaryKey().get().name();
+                String other = to.primaryKey().get().name();
+                if (!words.folded(one).equals(words.folded(other)) && !words.madeUp(one) && !words.madeUp(other)) {
+                    say(Part.PRIMARY_KEY, table, label(Part.PRIMARY_KEY, "key", ""), Aspect.NAME, one, other, Risk.SAFE);
+                }
+            }
+        }
+
+        private static String label(Part part, String name, String wording) {
+            return part == Part.PRIMARY_KEY ? "primary key" : name.isEmpty() ? wording : name;
+        }
+
+        private <T> void constraints(Part part, String table, List<T> from, List<T> to, Function<T, String> sense, Function<T, String> name, Function<T, String> wording, Risk risk) {
+            Pairs<T> pairs = Pairs.of(from, to, sense, item -> words.madeUp(name.apply(item)) ? "" : words.folded(name.apply(item)));
+            for (Pair<T> pair : pairs.pairs()) {
+                String label = label(part, name.apply(pair.to()), wording.apply(pair.to()));
+                if (!sense.apply(pair.from()).equals(sense.apply(pair.to()))) {
+                    say(part, table, label, Aspect.DEFINITION, wording.apply(pair.from()), wording.apply(pair.to()), risk);
+                }
+                String one = name.apply(pair.from());
+                String other = name.apply(pair.to());
+                if (!words.folded(one).equals(words.folded(other)) && !words.madeUp(one) && !words.madeUp(other)) {
+                    say(part, table, label, Aspect.NAME, one, other, Risk.SAFE);
+                }
+            }
+            pairs.fresh().forEach(item -> say(part, table, label(part, name.apply(item), wording.apply(item)), Aspect.PRESENCE, "", wording.apply(item), risk));
+            pairs.gone().forEach(item -> say(part, table, label(part, name.apply(item), wording.apply(item)), Aspect.PRESENCE, wording.apply(item), "", Risk.SAFE));
+        }
+
+        private void references(String table, Table from, Table to, Map<String, Table> known, Map<String, Table> wanted) {
+            Map<ForeignKey, String> senses = new HashMap<>();
+            from.foreignKeys().forEach(key -> senses.put(key, words.referenceSense(key, keyOf(key, known))));
+            to.foreignKeys().forEach(key -> senses.put(key, words.referenceSense(key, keyOf(key, wanted))));
+            constraints(Part.FOREIGN_KEY, table, from.foreignKeys(), to.foreignKeys(), key -> senses.get(key) + words.referenceActions(key), ForeignKey::name, words::reference, Risk.MAY_FAIL);
+        }
+
+        private List<String> keyOf(ForeignKey key, Map<String, Table> tables) {
+            Table referenced = tables.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
+            return referenced == null ? List.of() : referenced.keyColumns();
+        }
+    }
+}

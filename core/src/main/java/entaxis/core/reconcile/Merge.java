@@ -1,0 +1,317 @@
+package entaxis.core.reconcile;
+
+import entaxis.core.reconcile.Pairs.Pair;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ColumnDetails;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Program;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.Dialect;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.UserType;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
+
+/**
+ * A schema into which some of the differences to another one are taken over. What cannot stand without a part that was not taken is left out, and said. Linear in the size of both.
+ *
+ * @param schema  what follows
+ * @param pairing what has a new name in it
+ * @param left    what could not be taken over, each as a sentence
+ */
+public record Merge(Schema schema, Pairing pairing, List<String> left) {
+    /** Copies what was left. */
+    public Merge {
+        left = List.copyOf(left);
+    }
+
+    /**
+     * Takes differences over.
+     *
+     * @param from    the schema that changes
+     * @param to      the schema that parts are taken from
+     * @param pairing what has a new name there
+     * @param taken   which differences of {@link Comparison#of} are taken over
+     */
+    public static Merge of(Schema from, Schema to, Dialect dialect, Pairing pairing, Predicate<Difference> taken) {
+        Set<String> keys = new HashSet<>();
+        Comparison.of(from, to, dialect, pairing).differences().stream().filter(taken).forEach(difference -> keys.add(difference.key()));
+        return new Run(dialect, pairing, keys).merge(Renaming.apply(from, pairing, dialect), to);
+    }
+
+    /** One merge on its way; all in wanted names until the end. */
+    private static final class Run {
+        private final Wording words;
+        private final Dialect dialect;
+        private final Pairing pairing;
+        private final Set<String> taken;
+        private final List<String> left = new ArrayList<>();
+
+        Run(Dialect dialect, Pairing pairing, Set<String> taken) {
+            this.words = new Wording(dialect);
+            this.dialect = dialect;
+            this.pairing = pairing;
+            this.taken = taken;
+        }
+
+        private boolean takes(Part part, String table, String name, Aspect aspect) {
+            return taken.contains(part + "|" + table + "|" + name + "|" + aspect);
+        }
+
+        Merge merge(Schema from, Schema to) {
+            List<TypeDefinition> types = each(from.types(), to.types(), TypeDefinition::name, this::type, gone -> takes(Part.TYPE, "", gone.name(), Aspect.PRESENCE),
+                    fresh -> takes(Part.TYPE, "", fresh.name(), Aspect.PRESENCE));
+            List<Sequence> sequences = each(from.sequences(), to.sequences(), sequence -> Names.of(sequence.namespace(), sequence.name()),
+                    (one, other) -> takes(Part.SEQUENCE, "", Names.of(other.namespace(), other.name()), Aspect.DEFINITION) ? other : one,
+                    gone -> takes(Part.SEQUENCE, "", Names.of(gone.namespace(), gone.name()), Aspect.PRESENCE),
+                    fresh -> takes(Part.SEQUENCE, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE));
+            List<Program> programs = each(from.programs(), to.programs(), program -> Names.of(program.namespace(), program.name()) + " " + program.kind(),
+                    (one, other) -> takes(Part.PROGRAM, "", Names.of(other.namespace(), other.name()), Aspect.DEFINITION) ? other : one,
+                    gone -> takes(Part.PROGRAM, "", Names.of(gone.namespace(), gone.name()), Aspect.PRESENCE),
+                    fresh -> takes(Part.PROGRAM, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE));
+            Map<String, Table> known = byName(from.tables());
+            Map<String, Table> wanted = byName(to.tables());
+            List<Table> tables = each(from.tables(), to.tables(), Names::of, (one, other) -> table(one, other, known, wanted), gone -> takes(Part.TABLE, Names.of(gone), "", Aspect.PRESENCE),
+                    fresh -> takes(Part.TABLE, Names.of(fresh), "", Aspect.PRESENCE));
+            Schema whole = standing(new Schema(withUsed(types, tables, from.types(), to.types()), sequences, tables, programs));
+            return named(whole);
+        }
+
+        private Map<String, Table> byName(List<Table> tables) {
+            Map<String, Table> named = new HashMap<>();
+            tables.forEach(table -> named.put(words.folded(Names.of(table)), table));
+            return named;
+        }
+
+        /** Those of the first list in their order, changed or dropped as was decided, then the new ones. */
+        private <T> List<T> each(List<T> from, List<T> to, Function<T, String> name, java.util.function.BinaryOperator<T> both, Predicate<T> drops, Predicate<T> adds) {
+            Pairs<T> pairs = Pairs.of(from, to, item -> words.folded(name.apply(item)), item -> "");
+            Map<T, T> partner = new java.util.IdentityHashMap<>();
+            pairs.pairs().forEach(pair -> partner.put(pair.from(), pair.to()));
+            List<T> result = new ArrayList<>();
+            for (T item : from) {
+                T other = partner.get(item);
+                if (other != null) {
+                    result.add(both.apply(item, other));
+                } else if (!drops.test(item)) {
+                    result.add(item);
+                }
+            }
+            pairs.fresh().stream().filter(adds).forEach(result::add);
+            return result;
+        }
+
+        private TypeDefinition type(TypeDefinition from, TypeDefinition to) {
+            TypeDefinition shape = takes(Part.TYPE, "", to.name(), Aspect.DEFINITION) ? to : from;
+            String comment = takes(Part.TYPE, "", to.name(), Aspect.COMMENT) ? to.comment() : from.comment();
+            return switch (shape) {
+                case TypeDefinition.DomainDefinition domain -> new TypeDefinition.DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check(), comment);
+                case TypeDefinition.EnumDefinition enumeration -> new TypeDefinition.EnumDefinition(enumeration.name(), enumeration.values(), comment);
+                case TypeDefinition.StructureDefinition structure -> new TypeDefinition.StructureDefinition(structure.name(), structure.fields(), comment);
+            };
+        }
+
+        /** A type stays, or comes along, while a column has it. */
+        private List<TypeDefinition> withUsed(List<TypeDefinition> types, List<Table> tables, List<TypeDefinition> from, List<TypeDefinition> to) {
+            Set<String> used = new HashSet<>();
+            tables.forEach(table -> table.columns().forEach(column -> named(column.type()).ifPresent(used::add)));
+            List<TypeDefinition> result = new ArrayList<>(types);
+            for (List<TypeDefinition> source : List.of(from, to)) {
+                for (TypeDefinition type : source) {
+                    if (used.contains(type.name()) && result.stream().noneMatch(own -> own.name().equals(type.name()))) {
+                        left.add("The type " + type.name() + " stays, because a column has it.");
+                        result.add(type);
+                    }
+                }
+            }
+            return result;
+        }
+
+        private static Optional<String> named(SqlType type) {
+            return type instanceof UserType(String name) ? Optional.of(name) : Optional.empty();
+        }
+
+        private Table table(Table from, Table to, Map<String, Table> known, Map<String, Table> wanted) {
+            String name = Names.of(to);
+            List<Column> columns = columns(name, from, to);
+            Optional<PrimaryKey> key = constraints(Part.PRIMARY_KEY, name, from.primaryKey().stream().toList(), to.primaryKey().stream().toList(), own -> words.folded(own.columns()).toString(),
+                    own -> "key", own -> "", (one, called) -> new PrimaryKey(called.name(), one.columns())).stream().findFirst();
+            List<UniqueKey> uniques = constraints(Part.UNIQUE, name, from.uniqueKeys(), to.uniqueKeys(), own -> words.folded(own.columns()).toString(), UniqueKey::name,
+                    own -> words.columns("unique", own.columns()), (one, called) -> new UniqueKey(called.name(), one.columns()));
+            List<CheckRule> checks = constraints(Part.CHECK, name, from.checks(), to.checks(), own -> words.sense(own.condition()), CheckRule::name, words::check,
+                    (one, called) -> new CheckRule(called.name(), one.condition()));
+            List<TableIndex> indexes = constraints(Part.INDEX, name, from.indexes(), to.indexes(), words::indexSense, TableIndex::name, words::index,
+                    (one, called) -> new TableIndex(called.name(), one.unique(), one.columns(), one.method(), one.predicate()));
+            Map<ForeignKey, String> senses = new HashMap<>();
+            from.foreignKeys().forEach(own -> senses.put(own, words.referenceSense(own, keyOf(own, known))));
+            to.foreignKeys().forEach(own -> senses.put(own, words.referenceSense(own, keyOf(own, wanted))));
+            List<ForeignKey> references = constraints(Part.FOREIGN_KEY, name, from.foreignKeys(), to.foreignKeys(), own -> senses.get(own) + words.referenceActions(own), ForeignKey::name,
+                    words::reference, (one, called) -> one.named(called.name()));
+            String comment = takes(Part.TABLE, name, "", Aspect.COMMENT) ? to.comment() : from.comment();
+            return new Table(from.origin().or(to::origin), to.namespace(), to.name(), columns, key, uniques, checks, references, indexes, comment);
+        }
+
+        private List<String> keyOf(ForeignKey key, Map<String, Table> tables) {
+            Table referenced = tables.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
+            return referenced == null ? List.of() : referenced.keyColumns();
+        }
+
+        private List<Column> columns(String table, Table from, Table to) {
+            Map<String, Column> wanted = new HashMap<>();
+            to.columns().forEach(column -> wanted.put(words.folded(column.name()), column));
+            List<Column> result = new ArrayList<>();
+            for (Column column : from.columns()) {
+                Column other = wanted.remove(words.folded(column.name()));
+                if (other != null) {
+                    result.add(column(table, column, other));
+                } else if (!takes(Part.COLUMN, table, column.name(), Aspect.PRESENCE)) {
+                    result.add(column);
+                }
+            }
+            String before = "";
+            for (Column column : to.columns()) {
+                if (wanted.containsKey(words.folded(column.name())) && takes(Part.COLUMN, table, column.name(), Aspect.PRESENCE)) {
+                    String neighbour = before;
+                    int at = 0;
+                    for (int i = 0; i < result.size(); i++) {
+                        at = words.folded(result.get(i).name()).equals(neighbour) ? i + 1 : at;
+                    }
+                    result.add(at, column);
+                }
+                before = result.stream().anyMatch(own -> words.folded(own.name()).equals(words.folded(column.name()))) ? words.folded(column.name()) : before;
+            }
+            return takes(Part.TABLE, table, "", Aspect.ORDER) ? ordered(result, to.columns()) : result;
+        }
+
+        private List<Column> ordered(List<Column> columns, List<Column> as) {
+            List<Column> result = new ArrayList<>();
+            Map<String, Column> open = new java.util.LinkedHashMap<>();
+            columns.forEach(column -> open.put(words.folded(column.name()), column));
+            as.forEach(column -> Optional.ofNullable(open.remove(words.folded(column.name()))).ifPresent(result::add));
+            result.addAll(open.values());
+            return result;
+        }
+
+        private Column column(String table, Column from, Column to) {
+            String name = to.name();
+            Function<Aspect, Column> source = aspect -> takes(Part.COLUMN, table, name, aspect) ? to : from;
+            Column numbered = source.apply(Aspect.IDENTITY);
+            Column computed = source.apply(Aspect.COMPUTED);
+            ColumnDetails details = new ColumnDetails(computed.details().virtual(), source.apply(Aspect.ON_CHANGE).details().onUpdate(), source.apply(Aspect.COLLATION).details().collation());
+            return new Column(from.origin().or(to::origin), to.name(), source.apply(Aspect.TYPE).type(), source.apply(Aspect.REQUIRED).required(),
+                    source.apply(Aspect.DEFAULT).defaultValue(), numbered.identity(), numbered.numbering(), computed.generated(), details, source.apply(Aspect.COMMENT).comment());
+        }
+
+        private <T> List<T> constraints(Part part, String table, List<T> from, List<T> to, Function<T, String> sense, Function<T, String> name, Function<T, String> wording,
+                java.util.function.BinaryOperator<T> called) {
+            Pairs<T> pairs = Pairs.of(from, to, sense, item -> words.madeUp(name.apply(item)) ? "" : words.folded(name.apply(item)));
+            Map<T, T> partner = new java.util.IdentityHashMap<>();
+            for (Pair<T> pair : pairs.pairs()) {
+                partner.put(pair.from(), pair.to());
+            }
+            List<T> result = new ArrayList<>();
+            for (T item : from) {
+                T other = partner.get(item);
+                if (other == null) {
+                    if (!takes(part, table, label(part, name.apply(item), wording.apply(item)), Aspect.PRESENCE)) {
+                        result.add(item);
+                    }
+                    continue;
+                }
+                String label = label(part, name.apply(other), wording.apply(other));
+                T shape = takes(part, table, label, Aspect.DEFINITION) ? other : item;
+                result.add(called.apply(shape, takes(part, table, label, Aspect.NAME) ? other : item));
+            }
+            pairs.fresh().stream().filter(item -> takes(part, table, label(part, name.apply(item), wording.apply(item)), Aspect.PRESENCE)).forEach(result::add);
+            return result;
+        }
+
+        private static String label(Part part, String name, String wording) {
+            return part == Part.PRIMARY_KEY ? "primary key" : name.isEmpty() ? wording : name;
+        }
+
+        /** Leaves out what speaks of columns and keys that are not there. */
+        private Schema standing(Schema schema) {
+            Map<String, Table> tables = new HashMap<>();
+            List<Table> kept = schema.tables().stream().map(this::within).toList();
+            kept.forEach(table -> tables.put(words.folded(Names.of(table)), table));
+            return new Schema(schema.types(), schema.sequences(), kept.stream().map(table -> withStandingReferences(table, tables)).toList(), schema.programs());
+        }
+
+        private Table within(Table table) {
+            Set<String> columns = new HashSet<>(words.folded(table.columns().stream().map(Column::name).toList()));
+            Predicate<List<String>> there = names -> columns.containsAll(words.folded(names));
+            Optional<PrimaryKey> key = table.primaryKey().filter(own -> kept(there.test(own.columns()), table, "the primary key"));
+            List<UniqueKey> uniques = table.uniqueKeys().stream().filter(own -> kept(there.test(own.columns()), table, "the unique key " + own.name())).toList();
+            List<TableIndex> indexes = table.indexes().stream().filter(own -> kept(there.test(own.columns().stream().filter(part -> !part.expression()).map(TableIndex.IndexColumn::name).toList()),
+                    table, "the index " + own.name())).toList();
+            List<ForeignKey> references = table.foreignKeys().stream().filter(own -> kept(there.test(own.columns()), table, "the foreign key " + own.name())).toList();
+            return new Table(table.origin(), table.namespace(), table.name(), table.columns(), key, uniques, table.checks(), references, indexes, table.comment());
+        }
+
+        private boolean kept(boolean stands, Table table, String what) {
+            if (!stands) {
+                left.add(Names.of(table) + ": " + what + " is left out, because a column of it is not taken over.");
+            }
+            return stands;
+        }
+
+        private Table withStandingReferences(Table table, Map<String, Table> tables) {
+            List<ForeignKey> references = table.foreignKeys().stream().filter(key -> {
+                Table there = tables.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
+                boolean stands = there != null && (key.referencedColumns().isEmpty() || isKey(there, key.referencedColumns()));
+                if (!stands) {
+                    left.add(Names.of(table) + ": the foreign key " + key.name() + " is left out, because " + key.referencedTable() + (there == null ? " is not there." : " has no such key."));
+                }
+                return stands;
+            }).toList();
+            return references.size() == table.foreignKeys().size() ? table : new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), table.uniqueKeys(),
+                    table.checks(), references, table.indexes(), table.comment());
+        }
+
+        private boolean isKey(Table table, List<String> columns) {
+            Set<String> asked = new HashSet<>(words.folded(columns));
+            return asked.equals(new HashSet<>(words.folded(table.keyColumns()))) || table.uniqueKeys().stream().anyMatch(key -> asked.equals(new HashSet<>(words.folded(key.columns()))))
+                    || table.indexes().stream().anyMatch(index -> index.unique() && asked.equals(new HashSet<>(words.folded(index.columns().stream().map(TableIndex.IndexColumn::name).toList()))))
+                    || words.mySql();
+        }
+
+        /** Gives back the old names that were not taken. */
+        private Merge named(Schema schema) {
+            Pairing kept = Pairing.NONE;
+            Pairing undone = Pairing.NONE;
+            for (Map.Entry<String, String> table : pairing.tables().entrySet()) {
+                if (takes(Part.TABLE, table.getValue(), "", Aspect.NAME)) {
+                    kept = kept.withTable(table.getKey(), table.getValue());
+                } else {
+                    undone = undone.withTable(table.getValue(), table.getKey());
+                }
+            }
+            for (Map.Entry<String, Map<String, String>> table : pairing.columns().entrySet()) {
+                String name = undone.table(table.getKey());
+                for (Map.Entry<String, String> column : table.getValue().entrySet()) {
+                    if (takes(Part.COLUMN, table.getKey(), column.getValue(), Aspect.NAME)) {
+                        kept = kept.withColumn(name, column.getKey(), column.getValue());
+                    } else {
+                        undone = undone.withColumn(name, column.getValue(), column.getKey());
+                    }
+                }
+            }
+            return new Merge(Renaming.apply(schema, undone, dialect), kept, left);
+        }
+    }
+}

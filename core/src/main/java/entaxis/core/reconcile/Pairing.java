@@ -1,0 +1,67 @@
+package entaxis.core.reconcile;
+
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * What is the same under two names.
+ *
+ * @param tables  the wanted name of each renamed table by its old one
+ * @param columns the wanted name of each renamed column by its old one, by the wanted name of the table
+ */
+public record Pairing(Map<String, String> tables, Map<String, Map<String, String>> columns) {
+    /** Nothing has two names. */
+    public static final Pairing NONE = new Pairing(Map.of(), Map.of());
+
+    /** Copies the maps. */
+    public Pairing {
+        tables = Map.copyOf(tables);
+        Map<String, Map<String, String>> copied = new HashMap<>();
+        columns.forEach((table, names) -> copied.put(table, Map.copyOf(names)));
+        columns = Map.copyOf(copied);
+    }
+
+    /** The wanted name of a table. */
+    public String table(String from) {
+        return tables.getOrDefault(from, from);
+    }
+
+    /** The wanted name of a column of a table that is wanted under this name. */
+    public String column(String wantedTable, String from) {
+        return columns.getOrDefault(wantedTable, Map.of()).getOrDefault(from, from);
+    }
+
+    /** Whether nothing has two names. */
+    public boolean isEmpty() {
+        return tables.isEmpty() && columns.values().stream().allMatch(Map::isEmpty);
+    }
+
+    /** This pairing with a renamed table. */
+    public Pairing withTable(String from, String to) {
+        Map<String, String> more = new HashMap<>(tables);
+        more.put(from, to);
+        return new Pairing(more, columns);
+    }
+
+    /** This pairing with a renamed column of a table that is wanted under this name. */
+    public Pairing withColumn(String wantedTable, String from, String to) {
+        Map<String, Map<String, String>> more = new HashMap<>(columns);
+        Map<String, String> names = new HashMap<>(more.getOrDefault(wantedTable, Map.of()));
+        names.put(from, to);
+        more.put(wantedTable, names);
+        return new Pairing(tables, more);
+    }
+
+    /** The same seen from the other side. */
+    public Pairing reversed() {
+        Map<String, String> back = new HashMap<>();
+        tables.forEach((from, to) -> back.put(to, from));
+        Map<String, Map<String, String>> columnsBack = new HashMap<>();
+        columns.forEach((table, names) -> {
+            Map<String, String> namesBack = new HashMap<>();
+            names.forEach((from, to) -> namesBack.put(to, from));
+            columnsBack.put(back.getOrDefault(table, table), namesBack);
+        });
+        return new Pairing(back, columnsBack);
+    }
+}
