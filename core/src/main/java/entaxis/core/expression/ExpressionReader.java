@@ -9,8 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Reads an expression by precedence of its operators (V. Pratt, “Top Down Operator Precedence”, 1973): ISO/IEC 9075-2, 6.28 and 8, with what catalogs write beside. Linear; gives up
@@ -35,8 +33,6 @@ final class ExpressionReader {
     private static final Map<String, Set<String>> LONG_TYPES = Map.of("double", Set.of("precision"), "character", Set.of("varying", "large", "object", "set"), "char", Set.of("varying", "charset", "character"),
             "binary", Set.of("varying", "large", "object"), "bit", Set.of("varying"), "national", Set.of("character", "char", "varying"), "timestamp", Set.of("with", "without", "time", "zone"),
             "time", Set.of("with", "without", "time", "zone"), "interval", Set.of("year", "month", "day", "hour", "minute", "second", "to"), "signed", Set.of("integer"));
-
-    private static final Pattern ESCAPED = Pattern.compile("\\\\([0-9a-fA-F]{4})");
 
     private final List<Token> tokens;
     private int at;
@@ -259,11 +255,6 @@ final class ExpressionReader {
         return Term.of(Kind.TEXT, token.text().substring(1, token.text().length() - 1).replace("''", "'"));
     }
 
-    /** ISO/IEC 9075-2, 5.3: a Unicode text, four hexadecimal digits behind a backslash standing for one sign. */
-    private static Term unescaped(Term text) {
-        return Term.of(Kind.TEXT, ESCAPED.matcher(text.word()).replaceAll(found -> Matcher.quoteReplacement(String.valueOf((char) Integer.parseInt(found.group(1), 16)))));
-    }
-
     /** A number with the exponent that the lexer leaves as a word behind it. */
     private Term number(Token token) {
         String text = token.text();
@@ -328,10 +319,6 @@ final class ExpressionReader {
                 }
             }
             return word.equals("x") || word.equals("b") ? Term.of(Kind.CALL, word, text) : text;
-        }
-        if (word.equals("u") && at + 2 < tokens.size() && tokens.get(at + 1).is("&") && tokens.get(at + 2).kind() == Token.Kind.STRING) {
-            at += 3;
-            return unescaped(text(tokens.get(at - 1)));
         }
         switch (word) {
             case "not" -> {

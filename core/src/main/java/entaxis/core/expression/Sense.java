@@ -41,6 +41,22 @@ public final class Sense {
         return read.map(term -> plain(term).written()).orElseGet(() -> words(expression));
     }
 
+    /** The sense of a condition for engines where a number is a truth value (MySQL manual, “Boolean Literals”): a column alone is one that is not 0. */
+    public static String ofNumericTruth(String condition) {
+        return ExpressionReader.read(condition).map(term -> numeric(plain(term)).written().replaceAll("\\btrue\\b", "1").replaceAll("\\bfalse\\b", "0")).orElseGet(() -> words(condition));
+    }
+
+    private static Term numeric(Term term) {
+        if (term.kind() == Kind.NAME || term.kind() == Kind.CALL && !term.word().equals("case")) {
+            return Term.operator("<>", term, Term.of(Kind.NUMBER, "0"));
+        }
+        if (term.isOperator("and") || term.isOperator("or")) {
+            return term.with(term.parts().stream().map(Sense::numeric).toList());
+        }
+        boolean denied = term.isOperator("not") && term.parts().getFirst().kind() == Kind.NAME;
+        return denied ? Term.operator("=", term.parts().getFirst(), Term.of(Kind.NUMBER, "0")) : term;
+    }
+
     /** Whether two expressions say the same. */
     public static boolean same(String one, String other) {
         return one.equals(other) || of(one).equals(of(other));
@@ -111,7 +127,39 @@ public final class Sense {
         return new Term(Kind.CALL, word, parts);
     }
 
+    /** An operation on numbers carried out, as some engines do before they keep an expression; the operation itself if it is none. */
+    private static Term counted(Term term) {
+        boolean numbers = term.kind() == Kind.OPERATOR && term.parts().size() == 2 && term.parts().stream().allMatch(part -> part.kind() == Kind.NUMBER && part.word().matches("-?[0-9.]+"));
+        if (!numbers) {
+            return term;
+        }
+        BigDecimal left = new BigDecimal(term.parts().getFirst().word());
+        BigDecimal right = new BigDecimal(term.parts().getLast().word());
+        return switch (term.word()) {
+            case "+" -> number(left.add(right).toPlainString());
+            case "-" -> number(left.subtract(right).toPlainString());
+            case "*" -> number(left.multiply(right).toPlainString());
+            case "=", "<>", "<", ">", "<=", ">=" -> {
+                int order = left.compareTo(right);
+                boolean holds = switch (term.word()) {
+                    case "=" -> order == 0;
+                    case "<>" -> order != 0;
+                    case "<" -> order < 0;
+                    case ">" -> order > 0;
+                    case "<=" -> order <= 0;
+                    default -> order >= 0;
+                };
+                yield Term.of(Kind.WORD, holds ? "true" : "false");
+            }
+            default -> term;
+        };
+    }
+
     private static Term operator(String word, List<Term> parts) {
+        return counted(applied(word, parts));
+    }
+
+    private static Term applied(String word, List<Term> parts) {
         String spelled = SPELLED.getOrDefault(word, word);
         switch (spelled) {
             case "and", "or" -> {
@@ -160,6 +208,10 @@ public final class Sense {
 
     /** A comparison with the constant on the right. */
     private static Term compared(String operator, Term left, Term right) {
+        boolean truth = right.kind() == Kind.WORD && (right.word().equals("true") || right.word().equals("false")) && (operator.equals("=") || operator.equals("<>"));
+        if (truth) {
+            return right.word().equals("true") == operator.equals("=") ? left : not(left);
+        }
         return left.constant() && !right.constant() ? Term.operator(MIRRORED.get(operator), right, left) : Term.operator(operator, left, right);
     }
 

@@ -26,14 +26,16 @@ final class ColumnPlan {
     private final Fills fills;
     private final Target target;
     private final Table table;
+    private final Questions questions;
 
-    ColumnPlan(TableChange change, Wording words, Alterations engine, Fills fills, TypePlan types) {
+    ColumnPlan(TableChange change, Wording words, Alterations engine, Fills fills, Questions questions) {
         this.change = change;
         this.words = words;
         this.engine = engine;
         this.fills = fills;
         this.target = words.dialect().target();
         this.table = change.after;
+        this.questions = questions;
     }
 
     private static boolean asksForValue(Column column) {
@@ -192,7 +194,7 @@ final class ColumnPlan {
         List<String> names = new ArrayList<>();
         List<String> values = new ArrayList<>();
         Risk risk = Risk.SLOW;
-        Optional<String> query = Optional.empty();
+        List<Question> asked = new ArrayList<>();
         for (Column column : table.columns()) {
             Optional<Column> own = Optional.ofNullable(before.get(words.folded(column.name())));
             if (column.generated().isPresent()) {
@@ -207,19 +209,23 @@ final class ColumnPlan {
                 values.add(requires && fill.isPresent() ? "coalesce(" + value + ", " + fill.get() + ")" : value);
                 if (requires && fill.isEmpty()) {
                     risk = risk.or(Risk.MAY_FAIL);
-                    query = Optional.of(rows() + " WHERE " + old(own.get()) + " IS NULL");
+                    asked.add(new Question(rows() + " WHERE " + old(own.get()) + " IS NULL", false));
                 }
             } else if (fill.isPresent()) {
                 names.add(engine.name(column.name()));
                 values.add(fill.get());
             } else if (asksForValue(column)) {
                 risk = risk.or(Risk.MAY_FAIL);
-                query = Optional.of(rows());
+                asked.add(new Question(rows(), false));
             }
             risk = lost ? Risk.LOSES_DATA : risk;
         }
         boolean loses = change.gone.stream().anyMatch(column -> column.generated().isEmpty());
         risk = loses ? Risk.LOSES_DATA : risk;
+        if (whole) {
+            ofRules().forEach(sql -> asked.add(new Question(sql, false)));
+            risk = asked.isEmpty() ? risk : risk.or(Risk.MAY_FAIL);
+        }
         List<String> statements = new ArrayList<>();
         statements.add(engine.writer.create(made, whole ? made.foreignKeys() : List.of()));
         boolean numbered = target == Target.SQLSERVER && table.columns().stream().anyMatch(column -> column.identity() != Identity.NONE && before.containsKey(words.folded(column.name())));
@@ -239,9 +245,28 @@ final class ColumnPlan {
                     .forEach(column -> statements.add(engine.alter(table, "MODIFY (" + engine.name(column.name()) + " " + engine.writer.numbers(column) + ")")));
         }
         String why = loses ? "; the values of " + String.join(", ", change.gone.stream().filter(column -> column.generated().isEmpty()).map(Column::name).toList()) + " are not taken along" : "";
-        String left = loses ? rows() : "";
-        return List.of(step(Stage.COLUMNS, risk, "Make " + change.name() + " anew and copy its rows" + why, statements, query.or(() -> left.isEmpty() ? Optional.empty() : Optional.of(left)),
+        if (loses) {
+            asked.add(new Question(rows(), true));
+        }
+        return List.of(new Step(Stage.COLUMNS, change.name(), risk, "Make " + change.name() + " anew and copy its rows" + why, statements, asked,
                 "The table is locked while its rows are copied.", !loses && risk != Risk.LOSES_DATA));
+    }
+
+    /** What tells whether the rows obey the keys, rules and references that the table gets while it is made anew. */
+    private List<String> ofRules() {
+        List<String> queries = new ArrayList<>();
+        if (change.keyChanges && table.primaryKey().isPresent()) {
+            questions.duplicates(change, table.keyColumns()).ifPresent(queries::add);
+        }
+        change.uniques.fresh().forEach(key -> questions.duplicates(change, key.columns()).ifPresent(queries::add));
+        change.uniques.pairs().stream().filter(pair -> !words.folded(pair.from().columns()).equals(words.folded(pair.to().columns())))
+                .forEach(pair -> questions.duplicates(change, pair.to().columns()).ifPresent(queries::add));
+        change.checks.fresh().forEach(check -> queries.add(questions.violations(change, check).orElse(rows())));
+        change.checks.pairs().stream().filter(pair -> !words.sense(pair.from().condition()).equals(words.sense(pair.to().condition())))
+                .forEach(pair -> queries.add(questions.violations(change, pair.to()).orElse(rows())));
+        table.foreignKeys().stream().filter(key -> change.before.foreignKeys().stream().noneMatch(own -> words.referenceSense(own, List.of()).equals(words.referenceSense(key, List.of()))))
+                .forEach(key -> questions.orphans(change, key).ifPresent(queries::add));
+        return queries;
     }
 
     private static Table renamed(Table table, String name) {

@@ -1,13 +1,12 @@
 package entaxis.core.migration;
 
-import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType.UserType;
-import java.util.ArrayList;
 import java.util.List;
 
 /** H2 manual, ALTER TABLE. */
@@ -40,14 +39,12 @@ final class H2Alterations extends Alterations {
         return alter(table, "ALTER COLUMN " + column + " SET DATA TYPE " + writer.type(to.type()) + (byItself ? "" : " USING CAST(" + value + " AS " + writer.type(to.type()) + ")"));
     }
 
+    /** SET takes no START WITH (seen in version 2.4), so the column is defined again; it goes on behind the numbers that are there. */
     @Override
     List<String> number(Table table, Column from, Column to) {
-        List<String> statements = new ArrayList<>();
-        String column = "ALTER COLUMN " + name(to.name());
-        statements.add(alter(table, column + " " + numbering(to)));
-        if (from.identity() == Identity.NONE) {
-            statements.add(alter(table, column + " RESTART WITH (SELECT COALESCE(MAX(" + name(to.name()) + "), 0) + 1 FROM " + writer.name(table) + ")"));
-        }
-        return statements;
+        String column = "ALTER COLUMN " + name(to.name()) + " ";
+        Numbering numbers = to.numbering().orElse(Numbering.USUAL);
+        return List.of(alter(table, column + writer.type(to.type()) + " " + writer.numbers(to)), alter(table, column + "RESTART WITH (SELECT COALESCE(MAX(" + name(to.name()) + ") + " + numbers.step()
+                + ", " + numbers.start() + ") FROM " + writer.name(table) + ")"));
     }
 }

@@ -19,6 +19,9 @@ import java.util.stream.Stream;
  * @param transactional whether all of them stand in one transaction
  */
 public record Migration(Target engine, List<Step> steps, boolean transactional) {
+    /** SQLite documentation, PRAGMA foreign_key_check. */
+    private static final String REFERENCES_HOLD = "PRAGMA foreign_key_check";
+
     /** Copies the steps. */
     public Migration {
         steps = List.copyOf(steps);
@@ -61,6 +64,9 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
         }
         begin().filter(word -> !rest.isEmpty()).ifPresent(statements::add);
         statements.addAll(rest);
+        if (engine == Target.SQLITE && !rest.isEmpty()) {
+            statements.add(REFERENCES_HOLD);
+        }
         if (begin().isPresent() && !rest.isEmpty()) {
             statements.add("COMMIT");
         }
@@ -98,11 +104,14 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
             if (!step.advice().isEmpty()) {
                 text.append("-- ").append(step.advice()).append('\n');
             }
-            step.queries().forEach(query -> text.append("-- Ask before: ").append(query.replaceAll("\\s+", " ")).append(";\n"));
+            step.questions().forEach(question -> text.append(question.loss() ? "-- Counts what is lost: " : "-- Must be 0 before: ").append(question.sql().replaceAll("\\s+", " ")).append(";\n"));
             step.statements().forEach(statement -> text.append(new Statement(Kind.TABLE, Optional.empty(), statement).ended()).append('\n'));
             if (engine == Target.SQLSERVER) {
                 text.append("GO\n");
             }
+        }
+        if (open && engine == Target.SQLITE) {
+            text.append("\n-- Lists rows that refer to nothing; there must be none\n").append(REFERENCES_HOLD).append(";\n");
         }
         if (open) {
             opening.ifPresent(word -> text.append("\nCOMMIT;\n"));

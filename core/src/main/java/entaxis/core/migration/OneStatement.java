@@ -67,10 +67,10 @@ final class OneStatement {
         }
         List<String> clauses = run.stream().flatMap(step -> step.statements().stream()).map(statement -> statement.substring(head.length() + 1).strip()).toList();
         Risk risk = run.stream().map(Step::risk).reduce(Risk.SAFE, Risk::or);
-        List<String> queries = run.stream().flatMap(step -> step.queries().stream()).distinct().toList();
+        List<Question> questions = run.stream().flatMap(step -> step.questions().stream()).distinct().toList();
         String what = run.stream().map(Step::what).reduce((one, other) -> one + "; " + other.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + other.substring(1)).orElse("");
         String advice = run.stream().map(Step::advice).filter(text -> !text.isEmpty()).distinct().reduce((one, other) -> one + " " + other).orElse("");
-        result.add(new Step(Stage.COLUMNS, run.getFirst().table(), risk, what, List.of(head + "\n    " + String.join(",\n    ", clauses)), queries, advice, run.stream().allMatch(Step::wayBack)));
+        result.add(new Step(Stage.COLUMNS, run.getFirst().table(), risk, what, List.of(head + "\n    " + String.join(",\n    ", clauses)), questions, advice, run.stream().allMatch(Step::wayBack)));
         run.clear();
     }
 }

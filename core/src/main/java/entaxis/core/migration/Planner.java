@@ -24,6 +24,7 @@ import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.CreationOrder;
 import entaxis.core.sql.Dialect;
+import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -46,6 +47,7 @@ final class Planner {
     private final Wording words;
     private final Alterations engine;
     private final TypePlan types;
+    private final Questions questions;
     private final Map<String, TableChange> changes = new LinkedHashMap<>();
     private final List<Table> gone = new ArrayList<>();
     private final List<Table> fresh = new ArrayList<>();
@@ -62,6 +64,7 @@ final class Planner {
         this.engine = Alterations.of(dialect);
         this.renamed = Renaming.apply(from, pairing, dialect);
         this.types = new TypePlan(from, to, dialect, words, engine);
+        this.questions = new Questions(changes, to, words, engine);
     }
 
     private void add(Step step) {
@@ -88,7 +91,7 @@ final class Planner {
         changes.values().forEach(this::rename);
         sequences();
         freshTables();
-        changes.values().forEach(change -> new ColumnPlan(change, words, engine, fills, types).steps(steps));
+        changes.values().forEach(change -> new ColumnPlan(change, words, engine, fills, questions).steps(steps));
         changes.values().forEach(this::putOn);
         references();
         comments();
@@ -145,7 +148,7 @@ final class Planner {
 
     private boolean binds(Program program, Set<String> touched) {
         boolean trigger = program.kind() == Program.Kind.TRIGGER && is(Target.SQLITE);
-        return (trigger || engine.viewsBind() && (program.kind() == Program.Kind.VIEW || program.kind() == Program.Kind.RULE)) && TableChange.speaksOf(program.text(), touched);
+        return (trigger || engine.viewsBind() && (program.kind() == Program.Kind.VIEW || program.kind() == Program.Kind.RULE)) && TableChange.speaksOf(program.text(), touched, dialect);
     }
 
     private String dropProgram(Program program) {
@@ -266,36 +269,31 @@ final class Planner {
         }
     }
 
-    private List<String> referenced(ForeignKey key, Schema schema) {
-        if (!key.referencedColumns().isEmpty()) {
-            return key.referencedColumns();
-        }
-        return schema.tables().stream().filter(table -> Names.of(table).equals(Names.of(key.referencedNamespace(), key.referencedTable()))).findFirst().map(Table::keyColumns).orElse(List.of());
-    }
-
     /** Whether a reference, in wanted names, has to go for a moment because of what it stands on. */
     private boolean shaken(Table table, ForeignKey key) {
         TableChange own = changes.get(words.folded(Names.of(table)));
         String there = words.folded(Names.of(key.referencedNamespace(), key.referencedTable()));
         TableChange other = changes.get(there);
-        List<String> referenced = words.folded(referenced(key, renamed));
+        List<String> referenced = words.folded(Questions.referenced(key, renamed));
         boolean ownColumns = own != null && (own.rebuilt || own.dropped().stream().anyMatch(key.columns()::contains) || own.retyped.stream().anyMatch(key.columns()::contains));
-        boolean otherColumns = other != null && (other.rebuilt || other.dropped().stream().anyMatch(key.referencedColumns()::contains) || other.retyped.stream().anyMatch(referenced(key, renamed)::contains));
+        boolean otherColumns = other != null && (other.rebuilt || other.dropped().stream().anyMatch(key.referencedColumns()::contains) || other.retyped.stream().anyMatch(Questions.referenced(key, renamed)::contains));
         boolean keyGone = droppedKeys.contains(there + "*") || droppedKeys.contains(there + referenced) || words.mySql() && droppedKeys.contains(words.folded(Names.of(table)) + words.folded(key.columns()));
         boolean nullity = words.mySql() && (own != null && own.altered.stream().anyMatch(pair -> key.columns().contains(pair.to().name()))
-                || other != null && other.altered.stream().anyMatch(pair -> referenced(key, renamed).contains(pair.to().name())));
+                || other != null && other.altered.stream().anyMatch(pair -> Questions.referenced(key, renamed).contains(pair.to().name())));
         boolean mentioned = words.mySql() && own != null && !own.renamed.isEmpty() && key.columns().stream().anyMatch(own.renamed::containsValue);
-        return ownColumns || otherColumns || keyGone || nullity || mentioned;
+        boolean renamedThere = own != null && own.staysUnderOldName() && key.columns().stream().anyMatch(own.renamed::containsValue)
+                || other != null && other.staysUnderOldName() && Questions.referenced(key, renamed).stream().anyMatch(other.renamed::containsValue);
+        return ownColumns || otherColumns || keyGone || nullity || mentioned || renamedThere;
     }
 
     private Pairs<ForeignKey> pairs(TableChange change) {
-        return Pairs.of(change.before.foreignKeys(), change.after.foreignKeys(), key -> words.referenceSense(key, referenced(key, renamed)) + words.referenceActions(key),
+        return Pairs.of(change.before.foreignKeys(), change.after.foreignKeys(), key -> words.referenceSense(key, Questions.referenced(key, renamed)) + words.referenceActions(key),
                 key -> words.folded(key.name()));
     }
 
     private boolean referenceGoes(TableChange change, Pair<ForeignKey> pair) {
-        String one = words.referenceSense(pair.from(), referenced(pair.from(), renamed)) + words.referenceActions(pair.from());
-        String other = words.referenceSense(pair.to(), referenced(pair.to(), to)) + words.referenceActions(pair.to());
+        String one = words.referenceSense(pair.from(), Questions.referenced(pair.from(), renamed)) + words.referenceActions(pair.from());
+        String other = words.referenceSense(pair.to(), Questions.referenced(pair.to(), to)) + words.referenceActions(pair.to());
         boolean named = pair.from().name().equals(pair.to().name()) || engine.renamesConstraints();
         return !one.equals(other) || !named || shaken(change.before, pair.from());
     }
@@ -331,20 +329,30 @@ final class Planner {
         change.checks.gone().forEach(check -> safe(Stage.CONSTRAINTS_OUT, table, "Take the check " + check.name() + " off " + Names.of(table), List.of(engine.dropCheck(table, check))));
         change.checks.pairs().stream().filter(pair -> checkGoes(change, pair)).forEach(pair -> safe(Stage.CONSTRAINTS_OUT, table,
                 "Take the check " + pair.from().name() + " off " + Names.of(table), List.of(engine.dropCheck(table, pair.from()))));
-        Stage stage = words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT;
-        Table now = words.mySql() ? change.after : table;
         change.indexes.gone().stream().filter(index -> !(words.mySql() && Helping.isHelping(index, change.after))).forEach(index -> dropIndex(change, index));
         change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair)).forEach(pair -> dropIndex(change, pair.from()));
-        change.uniques.gone().forEach(key -> safe(stage, now, "Take the unique key " + key.name() + " off " + Names.of(table), List.of(engine.dropUnique(now, key))));
-        change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair)).forEach(pair -> safe(stage, now, "Take the unique key " + pair.from().name() + " off " + Names.of(table),
-                List.of(engine.dropUnique(now, pair.from()))));
+        change.uniques.gone().forEach(key -> dropUnique(change, key));
+        change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair)).forEach(pair -> dropUnique(change, pair.from()));
         if (keyGoes(change)) {
-            safe(stage, now, "Take the primary key off " + Names.of(table), List.of(engine.dropPrimaryKey(now, change.before.primaryKey().orElseThrow())));
+            boolean late = numbers(change, change.before.keyColumns());
+            Table now = late ? change.after : table;
+            safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, now, "Take the primary key off " + Names.of(table), List.of(engine.dropPrimaryKey(now, change.before.primaryKey().orElseThrow())));
         }
     }
 
+    /** MySQL manual, “Using AUTO_INCREMENT”: the column that numbers itself is in a key at every moment, so its key goes in the statement that changes the column. */
+    private boolean numbers(TableChange change, List<String> columns) {
+        return words.mySql() && columns.stream().anyMatch(name -> change.before.column(name).map(column -> column.identity() != Identity.NONE).orElse(false));
+    }
+
+    private void dropUnique(TableChange change, UniqueKey key) {
+        boolean late = numbers(change, key.columns());
+        Table table = late ? change.after : change.original;
+        safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table, "Take the unique key " + key.name() + " off " + Names.of(change.original), List.of(engine.dropUnique(table, key)));
+    }
+
     private void dropIndex(TableChange change, TableIndex index) {
-        boolean late = words.mySql();
+        boolean late = numbers(change, columns(index));
         Table table = late ? change.after : change.original;
         safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table, "Drop the index " + index.name() + " on " + Names.of(change.original), List.of(engine.dropIndex(table, index)));
     }
@@ -357,9 +365,12 @@ final class Planner {
             boolean ownIndex = change.before.indexes().stream().anyMatch(own -> columns(own).equals(key.columns()));
             boolean made = !leads(change.before.keyColumns(), key.columns()) && change.before.uniqueKeys().stream().noneMatch(own -> leads(own.columns(), key.columns()))
                     && change.before.indexes().stream().noneMatch(own -> leads(columns(own), key.columns()));
-            boolean columnsStay = key.columns().stream().noneMatch(change.dropped()::contains);
-            if (!served && made && !ownIndex && columnsStay) {
-                safe(Stage.COLUMNS, change.after, "Drop the index that served " + key.name(), List.of(engine.alter(change.after, "DROP INDEX IF EXISTS " + engine.name(key.name()))));
+            boolean shared = change.before.foreignKeys().stream().anyMatch(own -> own != key && leads(own.columns(), key.columns()));
+            String ifThere = is(Target.MARIADB) ? "IF EXISTS " : "";
+            boolean loses = key.columns().stream().anyMatch(change.dropped()::contains);
+            if ((!served || loses) && made && !ownIndex && (is(Target.MARIADB) || !shared)) {
+                safe(Stage.CONSTRAINTS_OUT, change.original, "Drop the index that served " + key.name(), List.of(engine.alter(change.original, "DROP INDEX " + ifThere
+                        + engine.name(originalKey(change, key).name()))));
             }
         }
     }
@@ -418,16 +429,16 @@ final class Planner {
         if (table.primaryKey().isPresent() && (change.before.primaryKey().isEmpty() || keyGoes(change) || change.rebuilt)) {
             PrimaryKey key = table.primaryKey().get();
             add(Step.of(words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL, "Make " + String.join(", ", key.columns()) + " the primary key of " + change.name(),
-                    List.of(engine.add(table, engine.writer.primaryKey(key))), duplicates(change, key.columns()), "", true));
+                    List.of(engine.add(table, engine.writer.primaryKey(key))), questions.duplicates(change, key.columns()), "", true));
         }
         List<UniqueKey> uniques = new ArrayList<>(change.uniques.fresh());
         change.uniques.pairs().stream().filter(pair -> change.rebuilt || uniqueGoes(change, pair)).forEach(pair -> uniques.add(pair.to()));
         uniques.forEach(key -> add(Step.of(words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL, "Require " + String.join(", ", key.columns()) + " of " + change.name() + " to be unique",
-                List.of(engine.add(table, engine.writer.unique(key))), duplicates(change, key.columns()), "", true)));
+                List.of(engine.add(table, engine.writer.unique(key))), questions.duplicates(change, key.columns()), "", true)));
         List<CheckRule> checks = new ArrayList<>(change.checks.fresh());
         change.checks.pairs().stream().filter(pair -> change.rebuilt || checkGoes(change, pair)).forEach(pair -> checks.add(pair.to()));
         checks.forEach(check -> add(Step.of(Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL, "Check every row of " + change.name() + (check.name().isEmpty() ? "" : ": " + check.name()),
-                List.of(engine.add(table, engine.writer.check(check))), violations(change, check), "", true)));
+                List.of(engine.add(table, engine.writer.check(check))), questions.violations(change, check), "", true)));
         List<TableIndex> indexes = new ArrayList<>(change.indexes.fresh());
         change.indexes.pairs().stream().filter(pair -> change.rebuilt || indexGoes(change, pair)).forEach(pair -> indexes.add(pair.to()));
         indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty()).forEach(index -> addIndex(table, index));
@@ -440,37 +451,9 @@ final class Planner {
     private void addIndex(Table table, TableIndex index) {
         String advice = is(Target.POSTGRESQL) ? "On a large table that is written to: CREATE INDEX CONCURRENTLY, outside of a transaction." : "Reads the whole table.";
         TableChange change = changes.get(words.folded(Names.of(table)));
-        Optional<String> query = index.unique() && index.predicate().isEmpty() && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression) ? duplicates(change, columns(index)) : Optional.empty();
+        Optional<String> query = index.unique() && index.predicate().isEmpty() && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression) ? questions.duplicates(change, columns(index)) : Optional.empty();
         add(Step.of(Stage.INDEXES, Names.of(table), index.unique() ? Risk.MAY_FAIL : Risk.SLOW, "Create the index " + index.name() + " on " + Names.of(table),
                 List.of(engine.writer.createIndex(table, index)), query, advice, true));
-    }
-
-    /** How many rows share the values of these columns with another row, as the table is before the script. */
-    private Optional<String> duplicates(TableChange change, List<String> columns) {
-        Set<String> anew = new HashSet<>(change.dropped());
-        change.fresh.forEach(column -> anew.add(column.name()));
-        Map<String, String> old = change.oldNames();
-        List<String> there = columns.stream().filter(column -> !anew.contains(column)).map(column -> engine.name(old.getOrDefault(column, column))).toList();
-        String table = engine.writer.name(change.original);
-        if (there.isEmpty()) {
-            return Optional.of("SELECT count(*) - 1 FROM " + table);
-        }
-        String list = String.join(", ", there);
-        String given = there.stream().map(column -> column + " IS NOT NULL").collect(java.util.stream.Collectors.joining(" AND "));
-        return Optional.of("SELECT count(*) FROM (SELECT " + list + " FROM " + table + " WHERE " + given + " GROUP BY " + list + " HAVING count(*) > 1) same");
-    }
-
-    private Optional<String> violations(TableChange change, CheckRule check) {
-        Set<String> anew = new HashSet<>(change.dropped());
-        change.fresh.forEach(column -> anew.add(column.name()));
-        Set<String> small = new HashSet<>();
-        anew.forEach(name -> small.add(name.toLowerCase(Locale.ROOT)));
-        if (TableChange.speaksOf(check.condition(), small)) {
-            return Optional.empty();
-        }
-        Map<String, String> exchanged = new HashMap<>();
-        change.oldNames().forEach((now, before) -> exchanged.put(now.toLowerCase(Locale.ROOT), engine.name(before)));
-        return Optional.of("SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE NOT (" + entaxis.core.token.Identifiers.exchanged(check.condition(), exchanged) + ")");
     }
 
     private void references() {
@@ -489,36 +472,18 @@ final class Planner {
             }
             for (ForeignKey key : keys) {
                 add(Step.of(Stage.REFERENCES, Names.of(table), change == null ? Risk.SAFE : Risk.MAY_FAIL, "Make " + Names.of(table) + " refer to " + key.referencedTable(),
-                        List.of(engine.addForeignKey(table, key)), change == null ? Optional.empty() : orphans(change, key), "", true));
+                        List.of(engine.addForeignKey(table, key)), change == null ? Optional.empty() : questions.orphans(change, key), "", true));
             }
         }
     }
 
-    /** How many rows refer to nothing, as the tables are before the script; none where a column of either side is not there yet. */
-    private Optional<String> orphans(TableChange change, ForeignKey key) {
-        TableChange other = changes.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
-        List<String> referenced = referenced(key, to);
-        boolean there = other != null && key.columns().stream().allMatch(column -> change.before.column(column).isPresent())
-                && referenced.stream().allMatch(column -> other.before.column(column).isPresent()) && referenced.size() == key.columns().size();
-        boolean required = key.columns().stream().allMatch(name -> change.after.column(name).map(Column::required).orElse(false));
-        String table = engine.writer.name(change.original);
-        if (!there) {
-            return required ? Optional.of("SELECT count(*) FROM " + table) : Optional.empty();
-        }
-        Map<String, String> own = change.oldNames();
-        Map<String, String> theirs = other.oldNames();
-        StringBuilder match = new StringBuilder();
-        StringBuilder given = new StringBuilder();
-        for (int i = 0; i < key.columns().size(); i++) {
-            String column = engine.name(own.getOrDefault(key.columns().get(i), key.columns().get(i)));
-            String parent = engine.name(theirs.getOrDefault(referenced.get(i), referenced.get(i)));
-            match.append(i == 0 ? "" : " AND ").append("there.").append(parent).append(" = own.").append(column);
-            given.append("own.").append(column).append(" IS NOT NULL AND ");
-        }
-        return Optional.of("SELECT count(*) FROM " + table + " own WHERE " + given + "NOT EXISTS (SELECT 1 FROM " + engine.writer.name(other.original) + " there WHERE " + match + ")");
-    }
-
     // comments
+
+    /** H2 gives a column the comment of its domain whenever it copies the table (seen in version 2.4). */
+    private boolean handedDown(Column column) {
+        return is(Target.H2) && column.type() instanceof SqlType.UserType(String name)
+                && from.types().stream().anyMatch(type -> type.name().equals(name) && !type.comment().isEmpty());
+    }
 
     private void comments() {
         if (!words.commented()) {
@@ -537,7 +502,8 @@ final class Planner {
             for (Column column : table.columns()) {
                 Optional<Column> before = anew || change.dropped().contains(column.name()) ? Optional.empty() : change.before.column(column.name());
                 boolean covered = inside && (before.isEmpty() || change.altered.stream().anyMatch(pair -> pair.to().name().equals(column.name())));
-                if (!covered && !column.comment().equals(before.map(Column::comment).orElse(""))) {
+                boolean handed = (change == null || change.touchesColumns()) && (handedDown(column) || before.map(this::handedDown).orElse(false));
+                if (!covered && (handed || !column.comment().equals(before.map(Column::comment).orElse("")))) {
                     safe(Stage.COMMENTS, table, "Say what " + Names.of(table) + "." + column.name() + " is", engine.columnComment(table, column, before.map(Column::comment).orElse("").isEmpty()));
                 }
             }

@@ -10,19 +10,19 @@ import java.util.Optional;
  * @param table      the table that it is about, by its name at that time; empty if about none
  * @param what       what it does, as a short sentence
  * @param statements the SQL, without the semicolons that end it
- * @param queries    each tells beforehand how many rows stand in the way, or are lost; 0 if none
+ * @param questions  what can be asked beforehand
  * @param advice     how to do it in smaller steps, or what to know; may be empty
  * @param wayBack    whether the reverse script restores what was there
  */
-public record Step(Stage stage, String table, Risk risk, String what, List<String> statements, List<String> queries, String advice, boolean wayBack) {
+public record Step(Stage stage, String table, Risk risk, String what, List<String> statements, List<Question> questions, String advice, boolean wayBack) {
     /** Copies the lists. */
     public Step {
         statements = List.copyOf(statements);
-        queries = List.copyOf(queries);
+        questions = List.copyOf(questions);
     }
 
     static Step of(Stage stage, String table, Risk risk, String what, List<String> statements, Optional<String> query, String advice, boolean wayBack) {
-        return new Step(stage, table, risk, what, statements, query.stream().toList(), advice, wayBack);
+        return new Step(stage, table, risk, what, statements, query.map(sql -> new Question(sql, risk == Risk.LOSES_DATA)).stream().toList(), advice, wayBack);
     }
 
     static Step safe(Stage stage, String table, String what, List<String> statements) {

@@ -2,7 +2,6 @@ package entaxis.core.migration;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Target;
-import entaxis.core.expression.Sense;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.reconcile.Names;
 import entaxis.core.reconcile.Pairs;
@@ -14,6 +13,9 @@ import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Neutral;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -58,7 +60,7 @@ final class TableChange {
         this.words = words;
         this.engine = words.dialect().target();
         columns(replacedTypes, changedStructures);
-        this.uniques = Pairs.of(before.uniqueKeys(), after.uniqueKeys(), key -> words.folded(key.columns()).toString(), key -> words.folded(key.name()));
+        this.uniques = Pairs.of(words.uniques(before), words.uniques(after), key -> words.folded(key.columns()).toString(), key -> words.folded(key.name()));
         this.checks = Pairs.of(before.checks(), after.checks(), check -> words.sense(check.condition()), check -> words.folded(check.name()));
         this.indexes = Pairs.of(before.indexes(), after.indexes(), words::indexSense, index -> words.folded(index.name()));
         this.keyChanges = !words.folded(before.keyColumns()).equals(words.folded(after.keyColumns()));
@@ -118,15 +120,20 @@ final class TableChange {
             renamed.values().forEach(name -> moving.add(name.toLowerCase(java.util.Locale.ROOT)));
         }
         for (Pair<Column> pair : settled) {
-            boolean depends = follows && pair.to().generated().isPresent() && speaksOf(pair.to().generated().get(), moving);
+            boolean depends = follows && pair.to().generated().isPresent() && speaksOf(pair.to().generated().get(), moving, words.dialect());
             if (depends) {
                 replaced.add(pair);
                 unsettled.add(pair.to().name());
                 retyped.remove(pair.to().name());
-            } else if (retyped.contains(pair.to().name()) || differs(pair)) {
+            } else if (retyped.contains(pair.to().name()) || differs(pair) || checkedUnderOldName(pair.to())) {
                 altered.add(pair);
             }
         }
+    }
+
+    /** MariaDB documentation, “JSON Data Type”: the column's own check of its text goes by its name, and does not follow a new one. */
+    private boolean checkedUnderOldName(Column column) {
+        return engine == Target.MARIADB && column.type() instanceof SqlType.JsonType && renamed.containsValue(column.name());
     }
 
     private boolean differs(Pair<Column> pair) {
@@ -162,8 +169,8 @@ final class TableChange {
     }
 
     /** Whether an expression names one of the columns; those are in small letters. */
-    static boolean speaksOf(String expression, Set<String> columns) {
-        Set<String> names = Sense.names(expression.replace('`', '"').replace('[', '"').replace(']', '"'));
+    static boolean speaksOf(String expression, Set<String> columns, Dialect dialect) {
+        Set<String> names = Neutral.names(expression, dialect);
         return columns.stream().anyMatch(names::contains);
     }
 
@@ -184,8 +191,16 @@ final class TableChange {
     boolean disturbs(List<String> columns) {
         boolean strict = engine == Target.SQLSERVER || engine == Target.ORACLE || engine == Target.H2;
         Set<String> dropped = small(dropped());
-        Set<String> types = strict ? small(retyped) : Set.of();
+        Set<String> types = new HashSet<>(strict ? small(retyped) : Set.of());
+        if (staysUnderOldName()) {
+            types.addAll(small(new HashSet<>(renamed.values())));
+        }
         return rebuilt || columns.stream().anyMatch(column -> dropped.contains(column.toLowerCase(java.util.Locale.ROOT)) || types.contains(column.toLowerCase(java.util.Locale.ROOT)));
+    }
+
+    /** H2 goes on calling a renamed column by its old name in KEY_COLUMN_USAGE, unless the key is put on again (seen in version 2.4). */
+    boolean staysUnderOldName() {
+        return engine == Target.H2;
     }
 
     /** Whether an expression has to be taken off before the change, because it speaks of columns that go, get another type or another name. */
@@ -195,7 +210,12 @@ final class TableChange {
         if (words.mySql() || engine == Target.SQLSERVER) {
             touched.addAll(small(new HashSet<>(renamed.values())));
         }
-        return rebuilt || speaksOf(expression, touched);
+        return rebuilt || speaksOf(expression, touched, words.dialect()) || lost(expression);
+    }
+
+    /** H2 and MariaDB forget a check that speaks of no column when they copy the table (seen in versions 2.4 and 11.4). */
+    private boolean lost(String expression) {
+        return (engine == Target.H2 || engine == Target.MARIADB) && touchesColumns() && !speaksOf(expression, small(new HashSet<>(before.columns().stream().map(Column::name).toList())), words.dialect());
     }
 
     boolean disturbs(TableIndex index) {

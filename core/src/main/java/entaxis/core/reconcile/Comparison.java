@@ -14,6 +14,7 @@ import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
+import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -52,6 +53,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         private final Pairing back;
         private final List<Difference> differences = new ArrayList<>();
         private final List<String> remarks = new ArrayList<>();
+        private Map<String, String> defaultsBefore = Map.of();
+        private Map<String, String> defaultsWanted = Map.of();
 
         Run(Dialect dialect, Pairing pairing) {
             this.words = new Wording(dialect);
@@ -71,6 +74,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         }
 
         Comparison compare(Schema from, Schema to) {
+            defaultsBefore = defaults(from.types());
+            defaultsWanted = defaults(to.types());
             types(from.types(), to.types());
             sequences(from.sequences(), to.sequences());
             Map<String, Table> known = byName(from.tables());
@@ -159,7 +164,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             }
             columns(name, from, to);
             primaryKey(name, from, to);
-            constraints(Part.UNIQUE, name, from.uniqueKeys(), to.uniqueKeys(), key -> words.folded(key.columns()).toString(), UniqueKey::name, key -> words.columns("unique", key.columns()),
+            constraints(Part.UNIQUE, name, words.uniques(from), words.uniques(to), key -> words.folded(key.columns()).toString(), UniqueKey::name, key -> words.columns("unique", key.columns()),
                     Risk.MAY_FAIL);
             constraints(Part.CHECK, name, from.checks(), to.checks(), check -> words.sense(check.condition()), CheckRule::name, words::check, Risk.MAY_FAIL);
             constraints(Part.INDEX, name, indexes(from), indexes(to), words::indexSense, TableIndex::name, words::index, Risk.SLOW);
@@ -214,7 +219,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             if (from.required() != to.required()) {
                 say(Part.COLUMN, table, name, Aspect.REQUIRED, from.required() ? "not null" : "null", to.required() ? "not null" : "null", to.required() ? Risk.MAY_FAIL : Risk.SAFE);
             }
-            if (!words.defaultSense(from).equals(words.defaultSense(to))) {
+            if (!ownDefault(from, defaultsBefore).equals(ownDefault(to, defaultsWanted))) {
                 say(Part.COLUMN, table, name, Aspect.DEFAULT, from.defaultValue().orElse(""), to.defaultValue().orElse(""), Risk.SAFE);
             }
             unlessSame(Part.COLUMN, table, name, Aspect.IDENTITY, words.identity(from), words.identity(to), Risk.SAFE);
@@ -233,6 +238,22 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             if (words.commented()) {
                 unlessSame(Part.COLUMN, table, name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
+        }
+
+        /** What a default means; nothing if it only says again what the column's domain says. */
+        private String ownDefault(Column column, Map<String, String> domains) {
+            String sense = words.defaultSense(column);
+            return column.type() instanceof SqlType.UserType(String name) && sense.equals(domains.getOrDefault(name, "")) ? "" : sense;
+        }
+
+        private Map<String, String> defaults(List<TypeDefinition> types) {
+            Map<String, String> defaults = new HashMap<>();
+            for (TypeDefinition type : types) {
+                if (type instanceof DomainDefinition domain && domain.defaultValue().isPresent()) {
+                    defaults.put(domain.name(), words.defaultSense(new Column(Optional.empty(), "", domain.base(), false, domain.defaultValue(), entaxis.core.design.Attribute.Identity.NONE, "")));
+                }
+            }
+            return defaults;
         }
 
         private void primaryKey(String table, Table from, Table to) {

@@ -6,18 +6,21 @@ import entaxis.core.expression.Sense;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Neutral;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.TableWriter;
 import entaxis.core.type.SqlType;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -89,8 +92,8 @@ public final class Wording {
     /** What a condition means. */
     public String sense(String condition) {
         return senses.computeIfAbsent(condition, text -> {
-            String sense = Sense.of(Neutral.condition(text, dialect));
-            return mySql() ? sense.replaceAll("\\btrue\\b", "1").replaceAll("\\bfalse\\b", "0") : sense;
+            String neutral = Neutral.condition(text, dialect);
+            return mySql() ? Sense.ofNumericTruth(neutral) : Sense.of(neutral);
         });
     }
 
@@ -180,6 +183,15 @@ public final class Wording {
     /** What a reference does, and when it is checked. */
     public String referenceActions(ForeignKey key) {
         return actions(key);
+    }
+
+    /** The unique keys of a table as the engine tells them apart: SQLite has one index for several on the same columns, and none beside that of the primary key. */
+    public List<UniqueKey> uniques(Table table) {
+        if (dialect.target() != Target.SQLITE || table.uniqueKeys().isEmpty()) {
+            return table.uniqueKeys();
+        }
+        Set<List<String>> seen = new HashSet<>(List.of(folded(table.keyColumns())));
+        return table.uniqueKeys().stream().filter(key -> seen.add(folded(key.columns()))).toList();
     }
 
     /** The wording of a type's definition. */

@@ -24,8 +24,6 @@ import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect.Home;
 import entaxis.core.sql.Finding.Kind;
 import entaxis.core.token.Identifiers;
-import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.EnumType;
@@ -307,10 +305,9 @@ public final class Fitting {
     }
 
     /** The words of all conditions and expressions of a table, in small letters. */
-    private static Set<String> named(List<CheckRule> checks, List<Column> columns) {
+    private Set<String> named(List<CheckRule> checks, List<Column> columns) {
         Stream<String> expressions = Stream.concat(checks.stream().map(CheckRule::condition), columns.stream().flatMap(column -> column.generated().stream()));
-        return expressions.flatMap(text -> Lexer.tokens(text.replace('`', '"')).stream()).filter(Token::isName).map(token -> token.name().toLowerCase(Locale.ROOT))
-                .collect(Collectors.toSet());
+        return expressions.flatMap(text -> Neutral.names(text, dialect).stream()).collect(Collectors.toSet());
     }
 
     /** MySQL manual, “CHECK Constraints”: a column that a condition speaks of is not changed by a reference. */

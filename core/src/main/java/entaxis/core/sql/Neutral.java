@@ -2,6 +2,7 @@ package entaxis.core.sql;
 
 import entaxis.core.design.SqlName;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Sense;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
@@ -24,6 +25,7 @@ import entaxis.core.type.SqlType.UserType;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -48,6 +50,11 @@ public final class Neutral {
     /** A condition or expression of an engine in ISO words. */
     public static String condition(String text, Dialect dialect) {
         return new Neutral(dialect).condition(text);
+    }
+
+    /** The columns and other names that an expression of an engine speaks of, in small letters. */
+    public static Set<String> names(String text, Dialect dialect) {
+        return Sense.names(new Neutral(dialect).condition(text));
     }
 
     /** A default of an engine in ISO words; the type is that of its column, as the engine holds it. */

@@ -103,7 +103,7 @@ public final class H2Catalog {
         Query.each(connection, TABLES, row -> tables.put(row.getString(1), new TableParts(name(row.getString(1)), row.getString(2))), schema);
         Query.each(connection, COLUMNS, row -> tables.get(row.getString(9)).columns.add(column(row)), schema);
         Query.each(connection, KEYS, row -> key(tables.get(row.getString(1)), row), schema);
-        Query.each(connection, CHECKS, row -> tables.get(row.getString(1)).checks.add(new CheckRule(name(row.getString(2)), row.getString(3))), schema);
+        Query.each(connection, CHECKS, row -> tables.get(row.getString(1)).checks.add(new CheckRule(name(row.getString(2)), H2Texts.plain(row.getString(3)))), schema);
         references(connection, tables);
         indexes(connection, tables);
         List<Sequence> sequences = new ArrayList<>();
@@ -142,9 +142,9 @@ public final class H2Catalog {
         boolean identity = "YES".equals(row.getString(13));
         Numbering numbers = identity ? new Numbering(row.getLong(15), row.getLong(16)) : Numbering.USUAL;
         boolean generated = "ALWAYS".equals(row.getString(17));
-        return new Column(Optional.empty(), name(row.getString(10)), type, "NO".equals(row.getString(11)), generated ? Optional.empty() : Optional.ofNullable(row.getString(12)),
+        return new Column(Optional.empty(), name(row.getString(10)), type, "NO".equals(row.getString(11)), generated ? Optional.empty() : Optional.ofNullable(row.getString(12)).map(H2Texts::plain),
                 !identity ? Identity.NONE : "ALWAYS".equals(row.getString(14)) ? Identity.ALWAYS : Identity.BY_DEFAULT,
-                numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers), generated ? Optional.ofNullable(row.getString(18)) : Optional.empty(), row.getString(19));
+                numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers), generated ? Optional.ofNullable(row.getString(18)).map(H2Texts::plain) : Optional.empty(), row.getString(19));
     }
 
     private static void key(TableParts table, ResultSet row) throws SQLException {
@@ -201,11 +201,11 @@ public final class H2Catalog {
         Query.each(connection, DOMAINS, row -> {
             String held = row.getString(9);
             String kind = row.getString(1);
-            Optional<CheckRule> check = row.getString(12) == null ? Optional.empty() : Optional.of(new CheckRule(name(row.getString(12)), row.getString(13)));
+            Optional<CheckRule> check = row.getString(12) == null ? Optional.empty() : Optional.of(new CheckRule(name(row.getString(12)), H2Texts.plain(row.getString(13))));
             types.add(switch (kind) {
                 case "ENUM" -> new EnumDefinition(name(held), ((SqlType.EnumType) type(row, 1, held)).values(), row.getString(11));
                 case "ROW" -> new StructureDefinition(name(held), fields.getOrDefault(held, List.of()), row.getString(11));
-                default -> new DomainDefinition(name(held), type(row, 1, held), Optional.ofNullable(row.getString(10)), check, row.getString(11));
+                default -> new DomainDefinition(name(held), type(row, 1, held), Optional.ofNullable(row.getString(10)).map(H2Texts::plain), check, row.getString(11));
             });
         }, schema);
         return types;

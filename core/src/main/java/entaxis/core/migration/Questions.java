@@ -1,0 +1,104 @@
+package entaxis.core.migration;
+
+import entaxis.core.reconcile.Conversion;
+import entaxis.core.reconcile.Names;
+import entaxis.core.reconcile.Wording;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.token.Identifiers;
+import entaxis.core.type.SqlType;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Queries on the tables as they are before the script, that tell how many rows would make a step fail. */
+final class Questions {
+    private final Map<String, TableChange> changes;
+    private final Schema to;
+    private final Wording words;
+    private final Alterations engine;
+
+    Questions(Map<String, TableChange> changes, Schema to, Wording words, Alterations engine) {
+        this.changes = changes;
+        this.to = to;
+        this.words = words;
+        this.engine = engine;
+    }
+
+    /** The columns that a reference refers to; those of the primary key, if it names none. */
+    static List<String> referenced(ForeignKey key, Schema schema) {
+        if (!key.referencedColumns().isEmpty()) {
+            return key.referencedColumns();
+        }
+        return schema.tables().stream().filter(table -> Names.of(table).equals(Names.of(key.referencedNamespace(), key.referencedTable()))).findFirst().map(Table::keyColumns).orElse(List.of());
+    }
+
+    /** How many rows share the values of these columns with another row, as the table is before the script. */
+    Optional<String> duplicates(TableChange change, List<String> columns) {
+        Set<String> anew = new HashSet<>(change.dropped());
+        change.fresh.forEach(column -> anew.add(column.name()));
+        Map<String, String> old = change.oldNames();
+        List<String> there = columns.stream().filter(column -> !anew.contains(column)).map(column -> engine.name(old.getOrDefault(column, column))).toList();
+        String table = engine.writer.name(change.original);
+        if (there.isEmpty()) {
+            return Optional.of("SELECT count(*) - 1 FROM " + table);
+        }
+        String list = String.join(", ", there);
+        String given = there.stream().map(column -> column + " IS NOT NULL").collect(Collectors.joining(" AND "));
+        return Optional.of("SELECT count(*) FROM (SELECT " + list + " FROM " + table + " WHERE " + given + " GROUP BY " + list + " HAVING count(*) > 1) same");
+    }
+
+    /** How many rows break a rule; none where the rule speaks of what is not there yet. */
+    Optional<String> violations(TableChange change, CheckRule check) {
+        Set<String> anew = new HashSet<>(change.dropped());
+        change.fresh.forEach(column -> anew.add(column.name()));
+        Set<String> small = new HashSet<>();
+        anew.addAll(change.retyped);
+        anew.forEach(name -> small.add(name.toLowerCase(Locale.ROOT)));
+        if (TableChange.speaksOf(check.condition(), small, words.dialect())) {
+            return Optional.empty();
+        }
+        Map<String, String> exchanged = new HashMap<>();
+        change.oldNames().forEach((now, before) -> exchanged.put(now.toLowerCase(Locale.ROOT), engine.name(before)));
+        return Optional.of("SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE NOT (" + Identifiers.exchanged(check.condition(), exchanged) + ")");
+    }
+
+    /** How many rows refer to nothing, as the tables are before the script; none where a column of either side is not there yet. */
+    Optional<String> orphans(TableChange change, ForeignKey key) {
+        TableChange other = changes.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
+        List<String> referenced = referenced(key, to);
+        boolean there = other != null && key.columns().stream().allMatch(column -> change.before.column(column).isPresent())
+                && referenced.stream().allMatch(column -> other.before.column(column).isPresent()) && referenced.size() == key.columns().size();
+        boolean required = key.columns().stream().allMatch(name -> change.after.column(name).map(Column::required).orElse(false));
+        String table = engine.writer.name(change.original);
+        if (!there) {
+            return required ? Optional.of("SELECT count(*) FROM " + table) : Optional.empty();
+        }
+        Map<String, String> own = change.oldNames();
+        Map<String, String> theirs = other.oldNames();
+        boolean comparable = true;
+        StringBuilder match = new StringBuilder();
+        StringBuilder given = new StringBuilder();
+        for (int i = 0; i < key.columns().size(); i++) {
+            String column = engine.name(own.getOrDefault(key.columns().get(i), key.columns().get(i)));
+            String parent = engine.name(theirs.getOrDefault(referenced.get(i), referenced.get(i)));
+            match.append(i == 0 ? "" : " AND ").append("there.").append(parent).append(" = own.").append(column);
+            given.append("own.").append(column).append(" IS NOT NULL AND ");
+            SqlType ownType = change.before.column(key.columns().get(i)).orElseThrow().type();
+            SqlType theirType = other.before.column(referenced.get(i)).orElseThrow().type();
+            comparable &= ownType.equals(theirType) || Conversion.alike(ownType, theirType);
+        }
+        if (!comparable) {
+            return Optional.of("SELECT count(*) FROM " + table);
+        }
+        return Optional.of("SELECT count(*) FROM " + table + " own WHERE " + given + "NOT EXISTS (SELECT 1 FROM " + engine.writer.name(other.original) + " there WHERE " + match + ")");
+    }
+}
