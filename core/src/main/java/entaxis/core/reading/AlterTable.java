@@ -359,9 +359,11 @@ final class AlterTable {
                 boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
                 int at = tokens.at;
                 String name = tokens.name();
-                if (!table.foreignKeys.removeIf(key -> key.name().equalsIgnoreCase(name)) && !ifThere) {
+                boolean gone = table.foreignKeys.removeIf(key -> key.name().equalsIgnoreCase(name));
+                if (!gone && !ifThere) {
                     throw Unreadable.amiss(at, "the table " + table.name + " has no foreign key " + name);
                 }
+                table.leftBehind.add(name.toLowerCase(java.util.Locale.ROOT));
             }
             case CHECK -> {
                 tokens.at++;
@@ -447,7 +449,7 @@ final class AlterTable {
         }
         boolean gone = table.indexes.removeIf(index -> index.name().equalsIgnoreCase(name)) | table.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name));
         boolean ofReference = table.foreignKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name) || key.columns().getFirst().equalsIgnoreCase(name));
-        if (!gone && !ifThere && !ofReference) {
+        if (!gone && !ifThere && !ofReference && !table.leftBehind.remove(name.toLowerCase(java.util.Locale.ROOT))) {
             throw Unreadable.amiss(at, "the table " + table.name + " has no index " + name);
         }
     }
@@ -504,6 +506,7 @@ final class AlterTable {
                     clausesOfAltered(table, column);
                     column.required |= inKey;
                 } else {
+                    column.numbering = tokens.is(Word.GENERATED) ? Numbering.USUAL : column.numbering;
                     definitions.clauses(table, column);
                 }
             }

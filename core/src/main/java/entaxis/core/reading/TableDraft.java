@@ -10,10 +10,12 @@ import entaxis.core.schema.UniqueKey;
 import entaxis.core.token.Identifiers;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /** A table while statements make and change it. */
@@ -29,6 +31,8 @@ final class TableDraft {
     final List<CheckRule> checks = new ArrayList<>(2);
     final List<ForeignKey> foreignKeys = new ArrayList<>(2);
     final List<TableIndex> indexes = new ArrayList<>(2);
+    /** Names of references that are gone, whose own indexes may be there still (MySQL manual, “FOREIGN KEY Constraints”). */
+    final Set<String> leftBehind = new HashSet<>();
     String comment = "";
     /** Whether the storage engine keeps references; MyISAM reads past them (MySQL manual, “FOREIGN KEY Constraint Differences”). */
     boolean keepsReferences = true;

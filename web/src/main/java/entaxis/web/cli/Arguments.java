@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * The words behind a command, sorted: files, options with a value, options without one.
+ * The words behind a command, sorted: files, options with a value, options without one. Values of an option that is given again stand on lines of their own.
  *
  * @param wrong what is wrong with them, if anything
  */
@@ -24,7 +24,7 @@ record Arguments(List<String> files, Map<String, String> values, Optional<String
             } else if (alone.contains(word)) {
                 values.put(word, "");
             } else if (withValue.contains(word) && i + 1 < words.size()) {
-                values.put(word, words.get(++i));
+                values.merge(word, words.get(++i), (before, more) -> before + "\n" + more);
             } else {
                 return new Arguments(files, values, Optional.of(withValue.contains(word) ? word + " is followed by a value." : "“" + word + "” is not understood."));
             }

@@ -41,6 +41,11 @@ public class Connections {
         this.site = site;
     }
 
+    /** The databases that a data folder names, without one of a demo. */
+    public static Connections of(Path folder) {
+        return new Connections(folder, Optional.empty());
+    }
+
     /** A database that can be read. */
     public record Configured(String name, Target engine) { }
 

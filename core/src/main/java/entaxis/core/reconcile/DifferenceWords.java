@@ -1,0 +1,55 @@
+package entaxis.core.reconcile;
+
+import java.util.Locale;
+
+/** Differences as sentences that name both sides. */
+public final class DifferenceWords {
+    private final String have;
+    private final String want;
+
+    /**
+     * Sentences about two sides.
+     *
+     * @param have what the side that would be changed is called, with its article, such as “the database”
+     * @param want what the wanted side is called
+     */
+    public DifferenceWords(String have, String want) {
+        this.have = have;
+        this.want = want;
+    }
+
+    private static String first(String text) {
+        return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+
+    /** A difference as one sentence. */
+    public String sentence(Difference difference) {
+        String place = difference.place();
+        String word = difference.part().word();
+        return first(switch (difference.aspect()) {
+            case PRESENCE -> presence(difference);
+            case NAME -> have + " calls the " + word + " “" + difference.from() + "”, " + want + " “" + difference.to() + "”.";
+            case REQUIRED -> difference.to().equals("null") ? have + " requires a value in " + place + "; " + want + " allows none." : have + " allows no value in " + place + "; " + want + " requires one.";
+            case DEFAULT -> place + ": " + have + " takes " + (difference.from().isEmpty() ? "nothing" : difference.from()) + " by default, " + want + " "
+                    + (difference.to().isEmpty() ? "nothing" : difference.to()) + ".";
+            case TYPE -> place + " is " + difference.from() + " in " + have + ", " + difference.to() + " in " + want + ".";
+            case IDENTITY -> place + " is " + (difference.from().isEmpty() ? "not numbered" : difference.from()) + " in " + have + ", " + (difference.to().isEmpty() ? "not numbered" : difference.to())
+                    + " in " + want + ".";
+            case COMPUTED -> place + " is " + (difference.from().isEmpty() ? "not computed" : "computed " + difference.from()) + " in " + have + ", "
+                    + (difference.to().isEmpty() ? "not computed" : "computed " + difference.to()) + " in " + want + ".";
+            case ON_CHANGE -> place + " is set to " + (difference.from().isEmpty() ? "nothing" : difference.from()) + " at each change in " + have + ", to "
+                    + (difference.to().isEmpty() ? "nothing" : difference.to()) + " in " + want + ".";
+            case COLLATION -> place + " is sorted as " + difference.from() + " in " + have + ", as " + difference.to() + " in " + want + ".";
+            case ORDER -> "the columns of " + place + " stand in another order in " + have + " than in " + want + ".";
+            case COMMENT -> difference.from().isEmpty() ? have + " has no comment on " + place + "; " + want + " has one."
+                    : difference.to().isEmpty() ? have + " has a comment on " + place + "; " + want + " has none." : "the comment on " + place + " reads differently.";
+            case DEFINITION -> "the " + word + (difference.part() == Part.PRIMARY_KEY ? " of " + difference.table() : " " + place) + " is another in " + have + " than in " + want + ".";
+        });
+    }
+
+    private String presence(Difference difference) {
+        String what = difference.part() == Part.TABLE || difference.part() == Part.COLUMN || difference.table().isEmpty() ? "the " + difference.part().word() + " " + difference.place()
+                : difference.part() == Part.PRIMARY_KEY ? "a primary key of " + difference.table() : "the " + difference.part().word() + " " + difference.name() + " of " + difference.table();
+        return difference.added() ? what + " is only in " + want + "." : what + " is only in " + have + ".";
+    }
+}

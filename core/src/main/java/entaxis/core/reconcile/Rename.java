@@ -1,0 +1,38 @@
+package entaxis.core.reconcile;
+
+import java.util.List;
+
+/**
+ * Something that may be the same under two names. It is offered, never assumed.
+ *
+ * @param part    a table or a column
+ * @param table   the wanted name of the table that a column belongs to; empty for a table
+ * @param from    the old name
+ * @param to      the wanted name
+ * @param score   how much speaks for it, up to 1
+ * @param reasons what speaks for it, in words
+ */
+public record Rename(Part part, String table, String from, String to, double score, List<String> reasons) {
+    /** From this score on, more speaks for it than against it. */
+    public static final double LIKELY = 0.6;
+
+    /** Copies the reasons. */
+    public Rename {
+        reasons = List.copyOf(reasons);
+    }
+
+    /** What tells it from others. */
+    public String key() {
+        return part + "|" + table + "|" + from + "|" + to;
+    }
+
+    /** Whether it is likely. */
+    public boolean likely() {
+        return score >= LIKELY;
+    }
+
+    /** This pairing with the two names as one. */
+    public Pairing into(Pairing pairing) {
+        return part == Part.TABLE ? pairing.withTable(from, to) : pairing.withColumn(table, from, to);
+    }
+}

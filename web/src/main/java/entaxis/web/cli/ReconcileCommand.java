@@ -1,0 +1,205 @@
+package entaxis.web.cli;
+
+import entaxis.core.design.Target;
+import entaxis.core.migration.Fills;
+import entaxis.core.migration.Migration;
+import entaxis.core.migration.Step;
+import entaxis.core.reading.Reading;
+import entaxis.core.reconcile.Comparison;
+import entaxis.core.reconcile.Difference;
+import entaxis.core.reconcile.DifferenceWords;
+import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.Merge;
+import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.Rename;
+import entaxis.core.reconcile.RenameFinder;
+import entaxis.core.reconcile.Risk;
+import entaxis.core.schema.Schema;
+import entaxis.core.sql.Dialect;
+import entaxis.exchange.ReconcileJson;
+import entaxis.web.reading.Connections;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** The command {@code reconcile}: what two sides have apart, and the script from one to the other. */
+final class ReconcileCommand {
+    private static final String USAGE = "./entaxis reconcile FROM TO --engine E [--json] [--check] [--renames ask|none|likely] [--allow-loss] [--fill TABLE.COLUMN=EXPRESSION] [--reverse]"
+            + " [--from-engine E1] [--to-engine E2] [--data FOLDER]";
+    private final PrintStream out;
+    private final PrintStream err;
+
+    ReconcileCommand(PrintStream out, PrintStream err) {
+        this.out = out;
+        this.err = err;
+    }
+
+    /** One side of the comparison. */
+    private record Side(Schema schema, boolean design) { }
+
+    /** Exit 0 if nothing is apart, 1 if something is, 2 for wrong input. */
+    int run(List<String> words) {
+        Arguments arguments = Arguments.of(words, Set.of("--engine", "--renames", "--fill", "--from-engine", "--to-engine", "--data"), Set.of("--json", "--allow-loss", "--check", "--reverse"));
+        Optional<Target> engine = arguments.value("--engine").flatMap(Target::of);
+        String renames = arguments.value("--renames").orElse("ask");
+        if (arguments.wrong().isPresent() || arguments.files().size() != 2 || engine.isEmpty() || !List.of("ask", "none", "likely").contains(renames)) {
+            return usage(arguments);
+        }
+        Optional<Fills> fills = fills(arguments);
+        if (fills.isEmpty()) {
+            return usage(arguments);
+        }
+        Dialect dialect = Dialect.of(engine.get());
+        Optional<Side> first = side(arguments.files().get(0), arguments, "--from-engine", dialect);
+        Optional<Side> second = first.isEmpty() ? Optional.empty() : side(arguments.files().get(1), arguments, "--to-engine", dialect);
+        if (second.isEmpty()) {
+            return SqlCommands.WRONG;
+        }
+        Schema from = first.get().design() ? Held.completed(first.get().schema(), second.get().schema()) : first.get().schema();
+        Schema to = second.get().design() ? Held.completed(second.get().schema(), first.get().schema()) : second.get().schema();
+        Pairing pairing = pairing(from, to, dialect, renames);
+        Comparison comparison = Comparison.of(from, to, dialect, pairing);
+        if (arguments.has("--json")) {
+            out.println(ReconcileJson.of(comparison.differences()));
+        } else if (arguments.has("--check")) {
+            DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
+            comparison.differences().forEach(difference -> out.println(sentences.sentence(difference) + (difference.risk() == Risk.SAFE ? "" : " [" + difference.risk().word() + "]")));
+        } else {
+            script(arguments, from, to, dialect, pairing, comparison, fills.get());
+        }
+        comparison.remarks().forEach(err::println);
+        return comparison.alike() ? 0 : 1;
+    }
+
+    private void script(Arguments arguments, Schema from, Schema to, Dialect dialect, Pairing pairing, Comparison comparison, Fills fills) {
+        boolean loss = arguments.has("--allow-loss");
+        Merge merge = Merge.of(from, to, dialect, pairing, difference -> loss || difference.risk() != Risk.LOSES_DATA);
+        merge.left().forEach(err::println);
+        comparison.differences().stream().filter(difference -> !loss && difference.risk() == Risk.LOSES_DATA).forEach(difference -> err.println("Left out, because it loses data (--allow-loss takes it in): "
+                + place(difference)));
+        Migration forth = Migration.of(from, merge.schema(), dialect, merge.pairing(), fills);
+        if (arguments.has("--reverse")) {
+            Migration back = Migration.of(merge.schema(), from, dialect, merge.pairing().reversed(), Fills.NONE);
+            forth.withoutWayBack().forEach(step -> err.println("No way back: " + step.what()));
+            out.print(back.text("Back from " + arguments.files().get(1) + " to " + arguments.files().get(0)));
+            return;
+        }
+        forth.steps().stream().filter(step -> step.risk() == Risk.MAY_FAIL).map(Step::what).distinct().forEach(what -> err.println("May fail: " + what));
+        out.print(forth.text("From " + arguments.files().get(0) + " to " + arguments.files().get(1)));
+    }
+
+    private static String place(Difference difference) {
+        return difference.place() + " (" + difference.aspect().word() + ")";
+    }
+
+    private Optional<Fills> fills(Arguments arguments) {
+        Map<String, String> expressions = new HashMap<>();
+        for (String fill : arguments.value("--fill").map(text -> text.split("\n")).orElse(new String[0])) {
+            int equals = fill.indexOf('=');
+            if (equals < 1 || !fill.substring(0, equals).contains(".")) {
+                err.println("--fill is followed by TABLE.COLUMN=EXPRESSION, not “" + fill + "”.");
+                return Optional.empty();
+            }
+            expressions.put(fill.substring(0, equals).strip(), fill.substring(equals + 1).strip());
+        }
+        return Optional.of(new Fills(expressions));
+    }
+
+    private Optional<Side> side(String name, Arguments arguments, String option, Dialect dialect) {
+        if (name.endsWith(".json")) {
+            return new DesignFiles(err).schema(name).map(schema -> new Side(Held.ofDesign(schema, dialect), true));
+        }
+        Optional<String> word = arguments.value(option);
+        Optional<Target> spoken = word.isEmpty() ? Optional.of(dialect.target()) : word.flatMap(Target::of);
+        if (spoken.isEmpty()) {
+            err.println("There is no engine “" + word.orElse("") + "” here.");
+            return Optional.empty();
+        }
+        if (!exists(name)) {
+            Connections connections = Connections.of(Path.of(arguments.value("--data").orElse(System.getProperty("user.home") + "/.entaxis")));
+            if (connections.list().stream().anyMatch(configured -> configured.name().equals(name))) {
+                return connected(name, connections, dialect);
+            }
+            err.println(name + ": there is no such file, and no database of this name in connections.properties");
+            return Optional.empty();
+        }
+        return new SqlCommands(out, err).reading(List.of(name), spoken.get()).flatMap(reading -> {
+            reading.notUnderstood().forEach(missed -> err.println(name + ": " + SqlCommands.place(missed)));
+            if (reading.schema().tables().isEmpty() && reading.statements() == 0) {
+                err.println(name + ": there is no statement in it");
+            }
+            return Optional.of(new Side(Held.of(reading.schema(), spoken.get(), dialect), false));
+        });
+    }
+
+    private Optional<Side> connected(String name, Connections connections, Dialect dialect) {
+        try {
+            Reading reading = connections.read(name);
+            return Optional.of(new Side(Held.of(reading.schema(), reading.engine(), dialect), false));
+        } catch (Connections.Unreachable e) {
+            err.println(e.getMessage());
+            return Optional.empty();
+        }
+    }
+
+    private static boolean exists(String file) {
+        try {
+            return Files.exists(Path.of(file));
+        } catch (InvalidPathException e) {
+            return false;
+        }
+    }
+
+    private Pairing pairing(Schema from, Schema to, Dialect dialect, String how) {
+        Pairing pairing = Pairing.NONE;
+        if (how.equals("none")) {
+            return pairing;
+        }
+        boolean asks = how.equals("ask") && Boolean.getBoolean("entaxis.terminal");
+        for (Rename rename : RenameFinder.find(from, to, dialect)) {
+            String offer = rename.part().word() + " " + (rename.table().isEmpty() ? "" : rename.table() + ".") + rename.from() + " → " + rename.to() + " ("
+                    + String.join(", ", rename.reasons()) + ")";
+            boolean taken = how.equals("likely") && rename.likely();
+            if (asks) {
+                taken = answered("Was the " + offer + " renamed? [y/n] ");
+            } else if (!taken) {
+                err.println("May have been renamed, and is taken as two things: " + offer + (how.equals("ask") ? "; --renames likely takes what is likely as one" : ""));
+            }
+            pairing = taken ? rename.into(pairing) : pairing;
+        }
+        return pairing;
+    }
+
+    /** Asks on the stream that the script does not go to. */
+    private boolean answered(String question) {
+        err.print(question);
+        err.flush();
+        try {
+            String answer = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8)).readLine();
+            return answer != null && answer.strip().toLowerCase(Locale.ROOT).startsWith("y");
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    private int usage(Arguments arguments) {
+        arguments.wrong().ifPresent(err::println);
+        arguments.value("--engine").filter(word -> Target.of(word).isEmpty()).ifPresent(word -> err.println("There is no engine “" + word + "” here."));
+        err.println("Usage: " + USAGE);
+        err.println("Engines: " + Arrays.stream(Target.values()).map(Target::word).collect(Collectors.joining(" ")));
+        return SqlCommands.WRONG;
+    }
+}
