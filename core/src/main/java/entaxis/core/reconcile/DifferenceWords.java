@@ -24,12 +24,12 @@ public final class DifferenceWords {
 
     /** A difference as one sentence. */
     public String sentence(Difference difference) {
-        String place = difference.place();
+        String place = difference.part() == Part.COLUMN || difference.part() == Part.TABLE ? "the " + difference.part().word() + " " + difference.place() : difference.place();
         String word = difference.part().word();
         return first(switch (difference.aspect()) {
             case PRESENCE -> presence(difference);
             case NAME -> have + " calls the " + word + " “" + difference.from() + "”, " + want + " “" + difference.to() + "”.";
-            case REQUIRED -> difference.to().equals("null") ? have + " requires a value in " + place + "; " + want + " allows none." : have + " allows no value in " + place + "; " + want + " requires one.";
+            case REQUIRED -> difference.to().equals("null") ? have + " requires a value in " + difference.place() + "; " + want + " allows none." : have + " allows no value in " + difference.place() + "; " + want + " requires one.";
             case DEFAULT -> place + ": " + have + " takes " + (difference.from().isEmpty() ? "nothing" : difference.from()) + " by default, " + want + " "
                     + (difference.to().isEmpty() ? "nothing" : difference.to()) + ".";
             case TYPE -> place + " is " + difference.from() + " in " + have + ", " + difference.to() + " in " + want + ".";

@@ -7,6 +7,10 @@ import java.util.Set;
 
 /** How alike two names are, from 0 to 1: by their words, and by the letters that change between them. */
 final class Likeness {
+    private static final int MOST_LETTERS = 128;
+    private static final int SHORTEST = 3;
+    private static final double AS_SHORTENED = 0.7;
+
     private Likeness() { }
 
     static double of(String one, String other) {
@@ -24,10 +28,9 @@ final class Likeness {
         double byWords = (double) shared.size() / all.size();
         int longest = Math.max(left.length(), right.length());
         double byLetters = longest > MOST_LETTERS ? 0 : 1 - (double) distance(left, right) / longest;
-        return Math.max(byWords, byLetters);
+        boolean shortened = Math.min(left.length(), right.length()) >= SHORTEST && (left.startsWith(right) || right.startsWith(left));
+        return Math.max(shortened ? AS_SHORTENED : 0, Math.max(byWords, byLetters));
     }
-
-    private static final int MOST_LETTERS = 128;
 
     private static Set<String> words(String name) {
         return new HashSet<>(Arrays.asList(name.split("[^\\p{L}\\p{N}]+")));

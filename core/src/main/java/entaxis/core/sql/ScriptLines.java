@@ -25,22 +25,27 @@ public final class ScriptLines {
 
     /** The lines of a script on its own. */
     public static List<Line> of(Script script) {
+        return of(script.text());
+    }
+
+    /** The lines of a script as text. */
+    public static List<Line> of(String script) {
         return lines(script).stream().map(runs -> new Line(runs, false)).toList();
     }
 
     /** The lines of a script beside another; spaces that only align a line do not make it differ. Linear. */
     public static List<Line> beside(Script script, Script other) {
         Set<String> same = other.text().lines().map(ScriptLines::bare).collect(Collectors.toSet());
-        return lines(script).stream().map(runs -> {
+        return lines(script.text()).stream().map(runs -> {
             String text = bare(runs.stream().map(Run::text).collect(Collectors.joining()));
             return new Line(runs, !text.isEmpty() && !same.contains(text));
         }).toList();
     }
 
-    private static List<List<Run>> lines(Script script) {
+    private static List<List<Run>> lines(String script) {
         List<List<Run>> lines = new ArrayList<>();
         List<Run> line = new ArrayList<>();
-        for (Run run : Highlight.runs(script.text())) {
+        for (Run run : Highlight.runs(script)) {
             String[] parts = run.text().split("\n", -1);
             for (int i = 0; i < parts.length; i++) {
                 if (i > 0) {

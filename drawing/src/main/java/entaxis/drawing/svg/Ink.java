@@ -12,6 +12,8 @@ final class Ink {
     static final String INK = "#20242B";
     static final String SECOND = "#59606B";
     static final String RULE = "#D6CFBF";
+    static final String FAULT = "#A32D43";
+    static final String CAUTION = "#8A5A00";
 
     /** Muted, told apart by colour-blind readers too by lightness, and each 4.5:1 or better under white numerals. */
     private static final List<String> HUES = List.of("#5B7726", "#3B6C99", "#9C5722", "#6D5896", "#2C7571", "#7E6516", "#8F3F5A", "#5E5A50");

@@ -3,6 +3,7 @@ package entaxis.drawing.svg;
 import static entaxis.drawing.svg.SvgText.number;
 
 import entaxis.core.design.Notation;
+import entaxis.core.design.OwnerId;
 import entaxis.drawing.geometry.Box;
 import entaxis.drawing.scene.Card;
 import entaxis.drawing.scene.Card.Row;
@@ -14,12 +15,15 @@ import entaxis.drawing.scene.Scene;
 import entaxis.drawing.text.TextMeasure;
 import entaxis.drawing.text.TextStyle;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /** Writes scenes and their parts as SVG 1.1. All text is escaped; all looks are plain attributes. */
 public final class SvgWriter {
     private static final double MARGIN = 24;
+    private static final int MARK_GAP = 5;
+    private static final int MARK_ROUND = 13;
 
     private final SvgText texts;
     private final LinePen pen;
@@ -43,6 +47,25 @@ public final class SvgWriter {
         scene.lines().forEach(line -> svg.append(line(line, scene.notation())));
         scene.notes().forEach(note -> svg.append(note(note)));
         scene.cards().forEach(card -> svg.append(card(card)));
+        return svg.append("</svg>").toString();
+    }
+
+    /** A whole document with a frame around some cards and a number at its corner. */
+    public String marked(Scene scene, UnaryOperator<String> address, Map<OwnerId, Mark> marks) {
+        StringBuilder svg = new StringBuilder(document(scene, address));
+        svg.setLength(svg.length() - "</svg>".length());
+        for (Card card : scene.cards()) {
+            Mark mark = marks.get(card.owner());
+            if (mark != null) {
+                Box at = card.box().grown(MARK_GAP);
+                String ink = mark.grave() ? Ink.FAULT : Ink.CAUTION;
+                svg.append("<g class=\"mark\"><rect x=\"").append(number(at.x())).append("\" y=\"").append(number(at.y())).append("\" width=\"").append(number(at.width())).append("\" height=\"")
+                        .append(number(at.height())).append("\" rx=\"4\" fill=\"none\" stroke=\"").append(ink).append("\" stroke-width=\"3\"/><circle cx=\"").append(number(at.x() + at.width()))
+                        .append("\" cy=\"").append(number(at.y())).append("\" r=\"").append(MARK_ROUND).append("\" fill=\"").append(ink).append("\"/><text x=\"").append(number(at.x() + at.width()))
+                        .append("\" y=\"").append(number(at.y() + MARK_ROUND / 2.0 - 1)).append("\" text-anchor=\"middle\" font-family=\"sans-serif\" font-size=\"15\" font-weight=\"bold\" fill=\"").append(Ink.PAPER)
+                        .append("\">").append(mark.count()).append("</text></g>");
+            }
+        }
         return svg.append("</svg>").toString();
     }
 

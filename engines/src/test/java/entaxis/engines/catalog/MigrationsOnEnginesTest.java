@@ -58,6 +58,7 @@ class MigrationsOnEnginesTest {
     private Target engine = Target.H2;
     private Dialect dialect = Dialect.of(engine);
     private int pairs;
+    private int backs;
     private int kept;
     private int emptied;
 
@@ -81,7 +82,7 @@ class MigrationsOnEnginesTest {
             test.one(seed, Fitting.fit(start, test.dialect).schema(), Fitting.fit(edits.schema(), test.dialect).schema(), edits.pairing(test.dialect), fresh, read);
         }
         assertThat(test.kept).as("values kept on " + engine).isGreaterThan(test.pairs * 3);
-        System.out.println("MigrationsOnEngines " + engine + ": " + test.pairs + " pairs, " + test.kept + " values kept, tables emptied for " + test.emptied);
+        System.out.println("MigrationsOnEngines " + engine + ": " + test.pairs + " pairs, " + test.kept + " values kept, tables emptied for " + test.emptied + ", " + test.backs + " ways back");
     }
 
     private void one(int seed, Schema from, Schema to, Pairing pairing, Fresh fresh, Read read) throws SQLException {
@@ -117,11 +118,37 @@ class MigrationsOnEnginesTest {
             Schema reached = read.from(connection);
             assertThat(differences(reached, to)).as("%s %d\n%s\n-----\n%s", engine, seed, start, migration.text("change")).isEmpty();
             Map<String, List<String>> after = values(connection, to);
+            if (migration.withoutWayBack().isEmpty()) {
+                back(seed, found, reached, pairing, statement, connection, read, migration);
+            }
             before.forEach((column, values) -> {
                 kept += values.size();
                 assertThat(after.get(column)).as("%s %d: %s\n%s\n-----\n%s", engine, seed, column, start, migration.text("change")).isEqualTo(values);
             });
         }
+    }
+
+    /** The way back, where one is claimed: the same schema again. */
+    private void back(int seed, Schema found, Schema reached, Pairing pairing, Statement statement, Connection connection, Read read, Migration forth) throws SQLException {
+        Migration back = Migration.of(reached, found, dialect, pairing.reversed(), Fills.NONE);
+        boolean asks = false;
+        for (Step step : back.steps()) {
+            for (Question question : step.questions()) {
+                asks |= !question.loss() && count(statement, question.sql(), seed) > 0;
+            }
+        }
+        if (asks) {
+            return;
+        }
+        for (String sql : back.statements()) {
+            try {
+                statement.execute(sql);
+            } catch (SQLException e) {
+                throw new AssertionError(engine + " " + seed + " refuses on the way back: " + e.getMessage() + "\n" + sql + "\n\n" + forth.text("forth") + "\n-----\n" + back.text("back"), e);
+            }
+        }
+        backs++;
+        assertThat(differences(read.from(connection), found)).as("%s %d, back\n%s\n-----\n%s", engine, seed, forth.text("forth"), back.text("back")).isEmpty();
     }
 
     private List<Difference> differences(Schema from, Schema to) {

@@ -6,7 +6,6 @@ import entaxis.core.migration.Migration;
 import entaxis.core.migration.Step;
 import entaxis.core.reading.Reading;
 import entaxis.core.reconcile.Comparison;
-import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.Held;
 import entaxis.core.reconcile.Merge;
@@ -86,10 +85,11 @@ final class ReconcileCommand {
 
     private void script(Arguments arguments, Schema from, Schema to, Dialect dialect, Pairing pairing, Comparison comparison, Fills fills) {
         boolean loss = arguments.has("--allow-loss");
+        DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
         Merge merge = Merge.of(from, to, dialect, pairing, difference -> loss || difference.risk() != Risk.LOSES_DATA);
         merge.left().forEach(err::println);
         comparison.differences().stream().filter(difference -> !loss && difference.risk() == Risk.LOSES_DATA).forEach(difference -> err.println("Left out, because it loses data (--allow-loss takes it in): "
-                + place(difference)));
+                + sentences.sentence(difference)));
         Migration forth = Migration.of(from, merge.schema(), dialect, merge.pairing(), fills);
         if (arguments.has("--reverse")) {
             Migration back = Migration.of(merge.schema(), from, dialect, merge.pairing().reversed(), Fills.NONE);
@@ -99,10 +99,6 @@ final class ReconcileCommand {
         }
         forth.steps().stream().filter(step -> step.risk() == Risk.MAY_FAIL).map(Step::what).distinct().forEach(what -> err.println("May fail: " + what));
         out.print(forth.text("From " + arguments.files().get(0) + " to " + arguments.files().get(1)));
-    }
-
-    private static String place(Difference difference) {
-        return difference.place() + " (" + difference.aspect().word() + ")";
     }
 
     private Optional<Fills> fills(Arguments arguments) {

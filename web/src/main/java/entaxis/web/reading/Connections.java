@@ -53,7 +53,8 @@ public class Connections {
     public static final class Unreachable extends Exception {
         private static final long serialVersionUID = 1;
 
-        Unreachable(String message) {
+        /** With what happened and what to do. */
+        public Unreachable(String message) {
             super(message);
         }
     }
@@ -96,6 +97,28 @@ public class Connections {
             return new Reading(configured.engine(), read, List.of(), List.of(), List.of(), 0);
         } catch (SQLException e) {
             throw new Unreachable("The database “" + name + "” could not be read: " + e.getMessage());
+        }
+    }
+
+    /** What is done with a connection. */
+    public interface Use<T> {
+        /** Does it; the connection is closed afterwards. */
+        T on(Connection connection) throws SQLException;
+    }
+
+    /**
+     * Does something on a database.
+     *
+     * @throws Unreachable if there is no such database, or it does not answer
+     */
+    public <T> T run(String name, Use<T> use) throws Unreachable {
+        if (list().stream().noneMatch(database -> database.name().equals(name))) {
+            throw new Unreachable("No database “" + name + "” is configured; the operator names them in connections.properties.");
+        }
+        try (Connection connection = open(name, properties())) {
+            return use.on(connection);
+        } catch (SQLException e) {
+            throw new Unreachable("The database “" + name + "” could not be reached: " + e.getMessage());
         }
     }
 

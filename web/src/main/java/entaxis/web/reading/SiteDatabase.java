@@ -2,6 +2,7 @@ package entaxis.web.reading;
 
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Target;
+import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
@@ -29,11 +30,21 @@ public class SiteDatabase {
             "CREATE INDEX ix_collector_joined ON collector (joined_on)");
     private boolean made;
 
+    /** The schema that it was made of, before others changed it. */
+    public static Schema handedOver() {
+        return Derivation.of(SeedVault.design()).schema();
+    }
+
+    /** Whether it was made of a design of this name. */
+    public static boolean madeOf(String design) {
+        return SeedVault.design().facts().name().equals(design);
+    }
+
     /** A connection to it; it is made at the first call. */
     synchronized Connection open() throws SQLException {
         Connection connection = DriverManager.getConnection(URL);
         if (!made) {
-            Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.USUAL).write(Derivation.of(SeedVault.design()).schema(), "site");
+            Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.USUAL).write(handedOver(), "site");
             try (Statement statement = connection.createStatement()) {
                 for (Script.Statement one : script.statements()) {
                     statement.execute(one.text());

@@ -3,6 +3,7 @@ package entaxis.web.sheet;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.design.Notation;
+import entaxis.core.design.OwnerId;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.sql.Dialect;
@@ -10,6 +11,7 @@ import entaxis.drawing.scene.Lens;
 import entaxis.drawing.scene.Line;
 import entaxis.drawing.scene.Scene;
 import entaxis.drawing.scene.SceneMaker;
+import entaxis.drawing.svg.Mark;
 import entaxis.drawing.svg.SvgWriter;
 import entaxis.drawing.text.TextMeasure;
 import entaxis.web.store.OpenDesign;
@@ -89,6 +91,11 @@ public class Sheets {
     /** A scene that is not shown, such as one to lay out. */
     public Scene scene(Design design, Lens lens, Sheet sheet) {
         return new SceneMaker(lens, measure).make(design, Derivation.of(design), sheet, Dialect.of(design.facts().target()));
+    }
+
+    /** A sheet as a picture of its own, with some of its cards marked. */
+    public String marked(OpenDesign design, Lens lens, Sheet sheet, Map<OwnerId, Mark> marks) {
+        return writer.marked(render(design, lens, sheet).scene(), pictures::inline, marks);
     }
 
     /** A sheet as a document of its own, its pictures in it. */

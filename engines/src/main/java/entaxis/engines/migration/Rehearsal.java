@@ -1,0 +1,92 @@
+package entaxis.engines.migration;
+
+import entaxis.core.design.Target;
+import entaxis.core.migration.Fills;
+import entaxis.core.migration.Migration;
+import entaxis.core.reconcile.Comparison;
+import entaxis.core.reconcile.Difference;
+import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.Pairing;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Script;
+import entaxis.core.sql.ScriptOptions;
+import entaxis.core.sql.ScriptWriter;
+import entaxis.engines.catalog.H2Catalog;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What came of a migration in the built-in engine.
+ *
+ * @param execution  what was carried out
+ * @param rowsBefore how many rows the tables had
+ * @param rowsAfter  how many they have afterwards
+ * @param left       what is apart from the wanted schema afterwards
+ * @param translated whether the script was written anew for the built-in engine, because it is for another
+ */
+public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, List<Difference> left, boolean translated) {
+    private static final int SECONDS = 20;
+
+    /** Copies the differences. */
+    public Rehearsal {
+        left = List.copyOf(left);
+    }
+
+    /** Whether it all went well and nothing is left. */
+    public boolean well() {
+        return execution.whole() && left.isEmpty();
+    }
+
+    /**
+     * Makes the tables in memory, puts rows in, migrates, and reads back.
+     *
+     * @param rows INSERT statements in the words of the built-in engine; those that it refuses are passed over
+     * @throws SQLException if the built-in engine cannot hold the schema to begin with
+     */
+    public static Rehearsal of(Schema from, Schema to, Target engine, Pairing pairing, Fills fills, List<String> rows) throws SQLException {
+        Dialect dialect = Dialect.of(Target.H2);
+        Schema start = withoutPrograms(Held.of(from, engine, dialect));
+        Schema goal = withoutPrograms(Held.of(to, engine, dialect));
+        try (Connection connection = DriverManager.getConnection("jdbc:h2:mem:"); Statement statement = connection.createStatement()) {
+            statement.setQueryTimeout(SECONDS);
+            for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.USUAL).write(start, "rehearsal").statements()) {
+                statement.execute(one.text());
+            }
+            for (String row : rows) {
+                try {
+                    statement.execute(row);
+                } catch (SQLException refused) {
+                    continue;
+                }
+            }
+            long before = rows(statement, start);
+            Execution execution = Execution.of(connection, Migration.of(H2Catalog.read(connection, "PUBLIC"), goal, dialect, pairing, fills));
+            Schema reached = H2Catalog.read(connection, "PUBLIC");
+            return new Rehearsal(execution, before, rows(statement, reached), Comparison.of(reached, goal, dialect, Pairing.NONE).differences(), engine != Target.H2);
+        }
+    }
+
+    private static Schema withoutPrograms(Schema schema) {
+        return new Schema(schema.types(), schema.sequences(), schema.tables(), List.of());
+    }
+
+    private static long rows(Statement statement, Schema schema) throws SQLException {
+        long count = 0;
+        Dialect dialect = Dialect.of(Target.H2);
+        for (Table table : schema.tables()) {
+            String home = Optional.of(table.namespace()).filter(name -> !name.isEmpty()).map(name -> dialect.name(name) + ".").orElse("");
+            try (ResultSet result = statement.executeQuery("SELECT count(*) FROM " + home + dialect.name(table.name()))) {
+                result.next();
+                count += result.getLong(1);
+            }
+        }
+        return count;
+    }
+}

@@ -1,0 +1,27 @@
+package entaxis.web.reconcile;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/** SQL of what is noted while a design and another side are reconciled. */
+@Mapper
+interface NoteMapper {
+    @Select("select kind, about, answer from reconcile_note where design_id = #{design} and side = #{side}")
+    List<Note> notes(@Param("design") String design, @Param("side") String side);
+
+    @Select("select distinct side from reconcile_note where design_id = #{design} and kind = 'SCRIPT' order by side")
+    List<String> scripts(String design);
+
+    @Insert("""
+            merge into reconcile_note (design_id, side, kind, about, answer, noted_at) key (design_id, side, kind, about)
+            values (#{design}, #{side}, #{note.kind}, #{note.about}, #{note.answer}, #{at})""")
+    void put(@Param("design") String design, @Param("side") String side, @Param("note") Note note, @Param("at") OffsetDateTime at);
+
+    @Delete("delete from reconcile_note where design_id = #{design} and side = #{side} and kind = #{kind} and about = #{about}")
+    void remove(@Param("design") String design, @Param("side") String side, @Param("kind") Note.Kind kind, @Param("about") String about);
+}

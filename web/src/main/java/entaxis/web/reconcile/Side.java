@@ -1,0 +1,18 @@
+package entaxis.web.reconcile;
+
+import entaxis.core.design.Target;
+import entaxis.core.schema.Schema;
+import java.time.Instant;
+
+/**
+ * The other side of a comparison, as it was read.
+ *
+ * @param key    what it is asked for by
+ * @param title  what it is called
+ * @param engine the engine that both sides are compared in
+ * @param schema its schema as that engine holds it
+ * @param live   whether scripts can be run on it
+ * @param design whether it is a design, which says nothing of sequences, views and routines
+ * @param readAt when it was read
+ */
+public record Side(String key, String title, Target engine, Schema schema, boolean live, boolean design, Instant readAt) { }

@@ -1,0 +1,105 @@
+package entaxis.web.reconcile;
+
+import entaxis.core.design.Target;
+import entaxis.core.reading.Reading;
+import entaxis.core.reading.ScriptReader;
+import entaxis.core.reconcile.Held;
+import entaxis.core.schema.Schema;
+import entaxis.core.sql.Dialect;
+import entaxis.web.reading.Connections;
+import entaxis.web.reading.SiteDatabase;
+import entaxis.web.store.DesignRow;
+import entaxis.web.store.DesignStore;
+import entaxis.web.store.NoSuchDesign;
+import entaxis.web.store.OpenDesign;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Component;
+
+/** What a design can be compared with: configured databases, scripts that were given, other designs. */
+@Component
+class Sides {
+    private static final String DATABASE = "database:";
+    private static final String SCRIPT = "script:";
+    private static final String DESIGN = "design:";
+    private final Connections connections;
+    private final DesignStore store;
+    private final NoteMapper notes;
+    private final Map<String, Side> read = new ConcurrentHashMap<>();
+
+    Sides(Connections connections, DesignStore store, NoteMapper notes) {
+        this.connections = connections;
+        this.store = store;
+        this.notes = notes;
+    }
+
+    /** One that can be chosen. */
+    record Choice(String key, String title) { }
+
+    /** All that can be chosen, databases first. */
+    List<Choice> choices(OpenDesign open) {
+        List<Choice> all = new ArrayList<>();
+        connections.list().forEach(configured -> all.add(new Choice(DATABASE + configured.name(), "the database " + configured.name() + " (" + configured.engine().title() + ")")));
+        notes.scripts(open.id()).forEach(side -> all.add(new Choice(side, "the script " + side.substring(SCRIPT.length()))));
+        for (DesignRow row : store.list()) {
+            if (!row.id().equals(open.id())) {
+                all.add(new Choice(DESIGN + row.id(), "the design " + row.name()));
+            }
+        }
+        return all;
+    }
+
+    /**
+     * A side, read now or a moment ago.
+     *
+     * @param again whether a database is read again
+     * @throws Connections.Unreachable if it cannot be had, with what to do
+     */
+    Side side(OpenDesign open, String key, boolean again) throws Connections.Unreachable {
+        if (key.startsWith(DATABASE)) {
+            String name = key.substring(DATABASE.length());
+            Side kept = again ? null : read.get(key);
+            if (kept != null) {
+                return kept;
+            }
+            Reading reading = connections.read(name);
+            Side fresh = new Side(key, name, reading.engine(), Held.of(reading.schema(), reading.engine(), Dialect.of(reading.engine())), true, false, Instant.now());
+            read.put(key, fresh);
+            return fresh;
+        }
+        if (key.startsWith(SCRIPT)) {
+            String text = notes.notes(open.id(), key).stream().filter(note -> note.kind() == Note.Kind.SCRIPT).map(Note::answer).findFirst()
+                    .orElseThrow(() -> new Connections.Unreachable("This script is no longer kept; give it again."));
+            int line = text.indexOf('\n');
+            Target engine = Target.valueOf(text.substring(0, line));
+            Schema schema = ScriptReader.read(text.substring(line + 1), engine).schema();
+            return new Side(key, key.substring(SCRIPT.length()), engine, Held.of(schema, engine, Dialect.of(engine)), false, false, Instant.now());
+        }
+        try {
+            OpenDesign other = store.open(key.replaceFirst("^" + DESIGN, ""));
+            Target engine = open.design().facts().target();
+            return new Side(key, other.design().facts().name(), engine, Held.ofDesign(other.derivation().schema(), Dialect.of(engine)), false, true, Instant.now());
+        } catch (NoSuchDesign gone) {
+            throw new Connections.Unreachable("This design is no longer there; choose another side.");
+        }
+    }
+
+    /** The key of a side that is a script of this name. */
+    static String script(String name) {
+        return SCRIPT + name;
+    }
+
+    /** The database that a side is; none if it is something else. */
+    static Optional<String> database(String key) {
+        return key.startsWith(DATABASE) ? Optional.of(key.substring(DATABASE.length())) : Optional.empty();
+    }
+
+    /** Whether a side is the database of the demo. */
+    static boolean site(String key) {
+        return key.equals(DATABASE + SiteDatabase.NAME);
+    }
+}

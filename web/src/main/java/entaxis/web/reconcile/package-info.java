@@ -1,0 +1,2 @@
+/** What the Reconcile desk shows and keeps. */
+package entaxis.web.reconcile;
