@@ -18,17 +18,13 @@ import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.drawing.layout.FirstSheet;
 import entaxis.drawing.text.TextMeasure;
-import java.util.Arrays;
 import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.AtomicInteger;
 import net.sf.jsqlparser.parser.CCJSqlParserUtil;
 
 /** How fast scripts are read, side by side with general-purpose parsers on the same text; how fast they are written, lifted and arranged. Medians of warm runs. */
 public final class ReadingSpeed {
-    private static final int WARM = 12;
-    private static final int RUNS = 9;
 
     private ReadingSpeed() { }
 
@@ -37,38 +33,25 @@ public final class ReadingSpeed {
         for (int tables : new int[] {1000, 5000}) {
             String script = script(tables);
             System.out.printf("%d tables, %d statements, %.1f MB%n", tables, 3 * tables - 1, script.length() / 1e6);
-            double own = median(() -> ScriptReader.read(script, Target.POSTGRESQL));
-            double druid = median(() -> SQLUtils.parseStatements(script, DbType.postgresql));
-            double jsql = median(() -> CCJSqlParserUtil.parseStatements(script));
+            double own = Median.of(() -> ScriptReader.read(script, Target.POSTGRESQL));
+            double druid = Median.of(() -> SQLUtils.parseStatements(script, DbType.postgresql));
+            double jsql = Median.of(() -> CCJSqlParserUtil.parseStatements(script));
             System.out.printf("  reading: entaxis %.1f ms, druid %.1f ms (%.1f times), jsqlparser %.1f ms (%.1f times)%n", own, druid, druid / own, jsql, jsql / own);
             Schema schema = Neutral.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
             for (Target engine : new Target[] {Target.POSTGRESQL, Target.MYSQL, Target.SQLSERVER}) {
-                System.out.printf("  writing for %s: %.1f ms%n", engine.title(), median(() -> new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(schema, "speed").text()));
+                System.out.printf("  writing for %s: %.1f ms%n", engine.title(), Median.of(() -> new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(schema, "speed").text()));
             }
         }
         Schema some = Neutral.of(ScriptReader.read(script(300), Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
         TextMeasure measure = new TextMeasure();
-        System.out.printf("lifting 300 tables: %.1f ms; lifting and arranging: %.1f ms%n", median(() -> lift(some)), median(() -> FirstSheet.arranged(lift(some).design(), measure)));
-        System.out.printf("deriving them again: %.1f ms%n", median(() -> Derivation.of(lift(some).design())));
+        System.out.printf("lifting 300 tables: %.1f ms; lifting and arranging: %.1f ms%n", Median.of(() -> lift(some)), Median.of(() -> FirstSheet.arranged(lift(some).design(), measure)));
+        System.out.printf("deriving them again: %.1f ms%n", Median.of(() -> Derivation.of(lift(some).design())));
     }
 
     private static Lifted lift(Schema schema) {
         AtomicInteger count = new AtomicInteger();
         return Lifting.lift(schema, new Facts("Speed", Target.POSTGRESQL, "Speed", ""), new Sheet(new SheetId("p1"), "Sheet", Paper.USUAL, Map.of()), Set.of(),
                 kind -> kind + Integer.toString(count.incrementAndGet(), 36));
-    }
-
-    private static double median(Callable<?> work) throws Exception {
-        double[] times = new double[RUNS];
-        for (int run = -WARM; run < RUNS; run++) {
-            long begin = System.nanoTime();
-            work.call();
-            if (run >= 0) {
-                times[run] = (System.nanoTime() - begin) / 1e6;
-            }
-        }
-        Arrays.sort(times);
-        return times[RUNS / 2];
     }
 
     private static String script(int tables) {

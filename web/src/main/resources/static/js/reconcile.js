@@ -1,19 +1,22 @@
-// Moves between differences by arrow keys and answers the one that has the focus: 1, 2 or 3, as the answers stand.
+// Up and Down go from difference to difference; 1, 2 and 3 give the answers as they stand. Left and Right choose among them, as in any group of choices.
 (() => {
-  const rows = () => [...document.querySelectorAll('.difference')];
+  const enter = row => {
+    const answer = row.querySelector('.answers input:checked') || row.querySelector('.answers input');
+    answer.focus();
+    row.scrollIntoView({ block: 'nearest' });
+  };
   document.addEventListener('keydown', event => {
     const row = event.target.closest && event.target.closest('.difference');
-    const typing = event.target.matches('input:not([type=radio]):not([type=checkbox]), textarea, select');
-    if (!row || typing || event.ctrlKey || event.metaKey || event.altKey) return;
-    const onRow = event.target === row;
-    if (onRow && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
-      const all = rows();
+    if (!row || !event.target.matches('.answers input') || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      const all = [...document.querySelectorAll('.difference')];
       const next = all[all.indexOf(row) + (event.key === 'ArrowDown' ? 1 : -1)];
-      if (next) { next.focus(); next.scrollIntoView({ block: 'nearest' }); }
+      if (next) enter(next);
       event.preventDefault();
     } else if (['1', '2', '3'].includes(event.key)) {
       const answer = row.querySelectorAll('.answers input')[Number(event.key) - 1];
-      if (answer && !answer.checked) answer.click();
+      answer.focus();
+      if (!answer.checked) answer.click();
       event.preventDefault();
     }
   });

@@ -146,6 +146,9 @@ final class ExpressionReader {
                 return test;
             }
         }
+        if (is("mod") && least < PRODUCT) {
+            return binary(left, "%", 1, PRODUCT);
+        }
         String operator = operator();
         if (operator.equals("+") || operator.equals("-")) {
             return least < SUM ? binary(left, operator, 1, SUM) : Optional.empty();
@@ -428,7 +431,11 @@ final class ExpressionReader {
         if (!accept("(")) {
             return Term.of(Kind.NAME, name.toLowerCase(Locale.ROOT));
         }
-        return new Term(Kind.CALL, name.toLowerCase(Locale.ROOT), arguments());
+        Term call = new Term(Kind.CALL, name.toLowerCase(Locale.ROOT), arguments());
+        if (is("respect") && at + 1 < tokens.size() && tokens.get(at + 1).is("nulls")) {
+            at += 2;
+        }
+        return call;
     }
 
     /** Arguments with commas, or with the words that ISO/IEC 9075-2, 6.30 to 6.32 puts between them. */

@@ -162,7 +162,10 @@ public final class Sense {
     private static Term applied(String word, List<Term> parts) {
         String spelled = SPELLED.getOrDefault(word, word);
         switch (spelled) {
-            case "and", "or" -> {
+            case "or" -> {
+                return listed(new Term(Kind.OPERATOR, spelled, parts.stream().flatMap(part -> part.isOperator(spelled) ? part.parts().stream() : Stream.of(part)).toList()));
+            }
+            case "and" -> {
                 return new Term(Kind.OPERATOR, spelled, parts.stream().flatMap(part -> part.isOperator(spelled) ? part.parts().stream() : Stream.of(part)).toList());
             }
             case "||" -> {
@@ -197,6 +200,20 @@ public final class Sense {
         return list.kind() == Kind.LIST || list.kind() == Kind.CALL && list.word().equals("array") ? list.parts() : List.of(list);
     }
 
+    /** Alternatives that one value is one of several constants, as the list of them. */
+    private static Term listed(Term or) {
+        List<Term> items = new ArrayList<>();
+        Term value = or.parts().getFirst().parts().isEmpty() ? or : or.parts().getFirst().parts().getFirst();
+        for (Term part : or.parts()) {
+            boolean chosen = (part.isOperator("=") || part.isOperator("in")) && part.parts().getFirst().equals(value) && part.parts().stream().skip(1).allMatch(Term::constant);
+            if (!chosen) {
+                return or;
+            }
+            items.addAll(part.parts().subList(1, part.parts().size()));
+        }
+        return in(value, items);
+    }
+
     private static Term in(Term value, List<Term> items) {
         if (items.size() == 1) {
             return compared("=", value, items.getFirst());
@@ -221,6 +238,9 @@ public final class Sense {
         }
         if (term.isOperator("not")) {
             return term.parts().getFirst();
+        }
+        if (term.isOperator("and") || term.isOperator("or")) {
+            return applied(term.word().equals("and") ? "or" : "and", term.parts().stream().map(Sense::not).toList());
         }
         return Term.operator("not", term);
     }

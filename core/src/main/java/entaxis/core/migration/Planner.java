@@ -405,7 +405,7 @@ final class Planner {
     }
 
     private void rename(TableChange change, String before, String now) {
-        if (!words.folded(before).equals(words.folded(now)) && !words.madeUp(now) && !before.isEmpty()) {
+        if (!words.folded(before).equals(words.folded(now)) && !words.madeUp(now) && !words.madeUp(before)) {
             safe(Stage.NAMES, change.after, "Rename the constraint " + before + " to " + now, engine.renameConstraint(change.after, before, now));
         }
     }

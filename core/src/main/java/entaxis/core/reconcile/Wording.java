@@ -32,7 +32,7 @@ import java.util.stream.Collectors;
 /** How one engine words things, and what its wordings mean: two that mean the same are no difference. */
 public final class Wording {
     private static final Pattern NUMBER_AS_TEXT = Pattern.compile("'(-?[0-9]+(\\.[0-9]+)?)'");
-    private static final Map<Target, Pattern> MADE_UP = Map.of(Target.H2, Pattern.compile("CONSTRAINT_(INDEX_)?[0-9A-F]+(_[0-9A-F]+)*|PRIMARY_KEY_[0-9A-F_]+", Pattern.CASE_INSENSITIVE),
+    private static final Map<Target, Pattern> MADE_UP = Map.of(Target.POSTGRESQL, Pattern.compile(".*_(pkey|key|fkey|check)[0-9]*"), Target.H2, Pattern.compile("CONSTRAINT_(INDEX_)?[0-9A-F]+(_[0-9A-F]+)*|PRIMARY_KEY_[0-9A-F_]+", Pattern.CASE_INSENSITIVE),
             Target.ORACLE, Pattern.compile("SYS_C[0-9]+", Pattern.CASE_INSENSITIVE), Target.SQLSERVER, Pattern.compile("(PK|UQ|FK|CK|DF)__.*__[0-9A-F]{8,16}", Pattern.CASE_INSENSITIVE),
             Target.SQLITE, Pattern.compile("sqlite_autoindex_.*"), Target.MARIADB, Pattern.compile("CONSTRAINT_[0-9]+|.*_ibfk_[0-9]+"), Target.MYSQL, Pattern.compile(".*_(ibfk|chk)_[0-9]+"));
     private static final Set<Target> NUMBERING_KNOWN = EnumSet.of(Target.POSTGRESQL, Target.H2, Target.SQLSERVER, Target.ORACLE, Target.ISO);
@@ -104,7 +104,7 @@ public final class Wording {
         }
         String neutral = Neutral.defaultValue(column.defaultValue().get(), column.type(), dialect);
         boolean numeric = column.type() instanceof SqlType.IntegerType || column.type() instanceof SqlType.DecimalType || column.type() instanceof SqlType.FloatType;
-        String sense = Sense.of(mySql() && numeric ? NUMBER_AS_TEXT.matcher(neutral.strip()).replaceFirst("$1") : neutral);
+        String sense = Sense.of(numeric ? NUMBER_AS_TEXT.matcher(neutral.strip()).replaceFirst("$1") : neutral);
         sense = mySql() ? sense.replaceAll("^true$", "1").replaceAll("^false$", "0") : sense;
         return sense.equals("null") ? "" : sense.replaceAll("^next value for ", "nextval ");
     }

@@ -32,6 +32,7 @@ import java.util.regex.Pattern;
 /** Turns a schema in an engine's own words into one in ISO words, so that any other engine can take it. Linear in the size of the schema. */
 public final class Neutral {
     private static final Pattern CAST = Pattern.compile("('(?:[^']|'')*'|[+-]?[0-9.]+|null|true|false)\\s*::\\s*\"?[a-z_][a-z0-9_ .]*\"?(\\([0-9, ]+\\))?(\\[\\])*", Pattern.CASE_INSENSITIVE);
+    private static final Pattern NUMBER = Pattern.compile("'([+-]?[0-9]+(?:\\.[0-9]+)?)'::(?:smallint|integer|bigint|numeric|real|double precision)\\b");
     private static final Pattern NEXT = Pattern.compile("(?:pg_catalog\\.)?nextval\\('([^']+)'(?:::regclass)?\\)", Pattern.CASE_INSENSITIVE);
     private static final int MOST_BRACKETS = 3;
     private final Dialect dialect;
@@ -154,7 +155,7 @@ public final class Neutral {
     /** A condition or expression in ISO words: casts of constants taken off, names in double quotes, texts in single ones. */
     private String condition(String text) {
         String plain = switch (source) {
-            case POSTGRESQL -> NEXT.matcher(CAST.matcher(text).replaceAll("$1")).replaceAll(found -> Matcher.quoteReplacement("next value for " + found.group(1)));
+            case POSTGRESQL -> NEXT.matcher(CAST.matcher(NUMBER.matcher(text).replaceAll("$1")).replaceAll("$1")).replaceAll(found -> Matcher.quoteReplacement("next value for " + found.group(1)));
             case MYSQL, MARIADB -> requoted(text, '`', '`', true);
             case SQLSERVER -> requoted(text, '[', ']', false);
             case SQLITE -> requoted(requoted(text, '[', ']', false), '`', '`', false);

@@ -113,7 +113,10 @@ public final class DesignUpdate {
         each(taken, difference -> difference.part() == Part.CHECK, this::check);
         each(taken, difference -> difference.part() == Part.INDEX, this::index);
         each(taken, difference -> difference.part() == Part.TABLE && (difference.aspect() == Aspect.COMMENT || difference.aspect() == Aspect.ORDER), this::table);
-        each(taken, difference -> difference.aspect() == Aspect.NAME, this::name);
+        Map<OwnerId, Table> before = Map.copyOf(derivation.tables());
+        each(taken, difference -> difference.part() == Part.COLUMN && difference.aspect() == Aspect.NAME, this::name);
+        each(taken, difference -> difference.part() != Part.COLUMN && difference.aspect() == Aspect.NAME, this::name);
+        namesKept(before, taken);
         each(taken, difference -> difference.part() == Part.TYPE && difference.added(), this::withoutType);
         each(taken, difference -> difference.part() == Part.SEQUENCE || difference.part() == Part.PROGRAM, difference -> left.add("Designs keep no " + difference.part().word() + "s: "
                 + difference.name() + " stays in the database only."));
@@ -357,6 +360,38 @@ public final class DesignUpdate {
                             new RelationshipAspect.Name(difference.from())), difference.table())));
             case COLUMN -> columnName(difference);
             default -> left.add("The name of the " + difference.part().word() + " " + difference.name() + " follows from the design's rules for names.");
+        }
+    }
+
+    /** What is named after an entity or a key keeps its name in the database when those get another. */
+    private void namesKept(Map<OwnerId, Table> before, List<Difference> taken) {
+        Map<String, String> renamed = new HashMap<>();
+        taken.stream().filter(difference -> difference.aspect() == Aspect.NAME).forEach(difference -> renamed.put(difference.table() + "|" + difference.name(), difference.from()));
+        for (Map.Entry<OwnerId, Table> entry : List.copyOf(derivation.tables().entrySet())) {
+            Table own = before.get(entry.getKey());
+            if (own == null) {
+                continue;
+            }
+            String called = renamed.getOrDefault(own.name() + "|", own.name());
+            if (entry.getKey() instanceof RelationshipId && !called.equals(entry.getValue().name())) {
+                keep(new Change.AlterRelationship(derivation.stated((RelationshipId) entry.getKey()), new RelationshipAspect.Name(called)));
+            }
+            for (Column column : own.columns()) {
+                Optional<ColumnPath> path = column.origin().filter(ColumnPath::migrated);
+                Optional<Column> now = path.flatMap(origin -> derivation.table(entry.getKey()).flatMap(table -> table.columns().stream().filter(other -> other.origin().equals(Optional.of(origin))).findFirst()));
+                String wanted = renamed.getOrDefault(own.name() + "|" + column.name(), column.name());
+                if (now.isPresent() && !now.get().name().equals(wanted)) {
+                    ColumnPath.Hop hop = path.get().hops().getFirst();
+                    ColumnPath key = new ColumnPath(path.get().hops().subList(1, path.get().hops().size()), path.get().attribute());
+                    keep(new Change.AlterRelationship(derivation.stated(hop.relationship()), new RelationshipAspect.ColumnName(hop.parent(), key, wanted)));
+                }
+            }
+        }
+    }
+
+    private void keep(Change change) {
+        if (Editor.apply(design, change) instanceof Applied(Design next, var inverse)) {
+            put(next);
         }
     }
 

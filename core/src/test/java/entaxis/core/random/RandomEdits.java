@@ -222,7 +222,7 @@ public record RandomEdits(Schema schema, Pairing pairing) {
 
         private void reference(String name, Table table) {
             Table other = tables.get(pick(List.copyOf(tables.keySet())));
-            if (other.keyColumns().size() != 1 || other == table) {
+            if (other.keyColumns().size() != 1 || other == table || other.column(other.keyColumns().getFirst()).isEmpty()) {
                 return;
             }
             Column key = other.column(other.keyColumns().getFirst()).orElseThrow();

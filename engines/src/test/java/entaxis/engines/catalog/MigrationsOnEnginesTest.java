@@ -71,7 +71,7 @@ class MigrationsOnEnginesTest {
         MigrationsOnEnginesTest test = new MigrationsOnEnginesTest();
         test.engine = engine;
         test.dialect = Dialect.of(engine);
-        for (int seed = FIRST; seed < FIRST + PAIRS; seed++) {
+        for (int seed = FIRST; test.pairs < PAIRS; seed++) {
             Schema start = random(seed);
             if (engine == Target.H2 && start.tables().stream().anyMatch(table -> table.name().length() > LONGEST_COPIED)) {
                 continue;

@@ -25,6 +25,7 @@ import entaxis.web.store.OpenDesign;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -67,7 +68,7 @@ class ReconcileController {
         String key = side.isEmpty() && !choices.isEmpty() && choices.getFirst().key().startsWith("database:") ? choices.getFirst().key() : side;
         DeskModel.strip(model, open, "reconcile", sel);
         model.addAttribute("choices", choices);
-        show(model, open, key, q, show, again);
+        show(model, open, key, q, show, again || !htmx);
         return htmx ? "fragments/reconcile :: desk" : "reconcile";
     }
 
@@ -103,8 +104,21 @@ class ReconcileController {
             case "side" -> row.chose(Choice.SIDE);
             case "kept" -> row.chose(Choice.KEEP);
             case "risky" -> row.difference().risk() != Risk.SAFE;
-            default -> !row.chose(Choice.KEEP) || !row.decided();
+            default -> true;
         };
+        List<Group> shown = matching(groups, wanted, words);
+        if (!show.equals("all")) {
+            return shown;
+        }
+        List<Group> apart = new ArrayList<>(matching(shown, row -> !row.chose(Choice.KEEP), ""));
+        List<ReconcileView.Row> kept = shown.stream().flatMap(group -> group.rows().stream()).filter(row -> row.chose(Choice.KEEP)).toList();
+        if (!kept.isEmpty()) {
+            apart.add(new Group("Kept as they are", kept));
+        }
+        return apart;
+    }
+
+    private static List<Group> matching(List<Group> groups, Predicate<ReconcileView.Row> wanted, String words) {
         return groups.stream().map(group -> new Group(group.name(), group.rows().stream().filter(wanted)
                 .filter(row -> words.isEmpty() || (row.sentence() + " " + row.difference().part().word()).toLowerCase(Locale.ROOT).contains(words)).toList()))
                 .filter(group -> !group.rows().isEmpty()).toList();

@@ -15,7 +15,7 @@ class AccessibilityIT extends BrowserTest {
     void everyPage() {
         String design = demo();
         String sheet = "/designs/" + store.create(SowingSheet.design());
-        for (String path : List.of("/", design, design + "?lens=tables", sheet + "/normalize", design + "/normalize", design + "/sentences", design + "/sql", design + "/trial", "/nothing/here")) {
+        for (String path : List.of("/", design, design + "?lens=tables", sheet + "/normalize", design + "/normalize", design + "/sentences", design + "/sql", design + "/trial", design + "/reconcile?side=design:" + sheet.substring("/designs/".length()), "/nothing/here")) {
             go(path);
             check(path);
         }

@@ -29,6 +29,8 @@ import org.springframework.test.context.DynamicPropertySource;
 /** A real browser at the running application. A page that reports an error of its own fails the test that opened it. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 abstract class BrowserTest {
+    /** The data folder of the application that all these tests share. */
+    private static final String DATA = folder();
     private static Playwright playwright;
     private static Browser browser;
 
@@ -44,13 +46,15 @@ abstract class BrowserTest {
 
     @DynamicPropertySource
     static void dataFolder(DynamicPropertyRegistry registry) {
-        registry.add("entaxis.data", () -> {
-            try {
-                return Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "data").toAbsolutePath().toString();
-            } catch (java.io.IOException e) {
-                throw new java.io.UncheckedIOException(e);
-            }
-        });
+        registry.add("entaxis.data", () -> DATA);
+    }
+
+    private static String folder() {
+        try {
+            return Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "data").toAbsolutePath().toString();
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
     }
 
     @BeforeAll

@@ -13,6 +13,7 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -24,6 +25,7 @@ import org.junit.jupiter.api.Test;
 /** The packaged server is killed in the middle of a stream of edits, again and again; what it acknowledged is there when it comes back. */
 class CrashIT {
     private static final int KILLS = 20;
+    private static final String APP = "target/it/app";
     private static final Pattern TOKEN = Pattern.compile("X-XSRF-TOKEN&quot;:&quot;([^&]+)&quot;");
     private static final Pattern DESIGN = Pattern.compile("/designs/(d[0-9a-z]+)\"");
     private static final Pattern REVISION = Pattern.compile("id=\"keeping\"[^>]*data-revision=\"(\\d+)\"");
@@ -43,7 +45,9 @@ class CrashIT {
 
     @Test
     void everyAcknowledgedEditSurvivesTwentyKills() throws Exception {
-        Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "crash");
+        Files.createDirectories(Path.of("target/it"));
+        prepare();
+        Path data = Files.createTempDirectory(Path.of("target/it"), "crash");
         start(data);
         String design = match(DESIGN, get("/"));
         AtomicInteger acknowledged = new AtomicInteger();
@@ -90,12 +94,30 @@ class CrashIT {
         };
     }
 
+    /** Unpacks the server and lets it write down which classes it needs, so that each of the many starts is quick. */
+    private static void prepare() throws Exception {
+        command("-Djarmode=tools", "-jar", "target/entaxis.jar", "extract", "--destination", APP, "--force");
+        command("-XX:ArchiveClassesAtExit=" + APP + "/classes.jsa", "-Djava.awt.headless=true", "-XX:+UseSerialGC", "-Dentaxis.training=true", "-jar", APP + "/entaxis.jar", "--entaxis.demo=true",
+                "--entaxis.data=" + Files.createTempDirectory("training").toAbsolutePath(), "--server.port=0");
+    }
+
+    private static void command(String... words) throws Exception {
+        List<String> command = new ArrayList<>(List.of(java()));
+        command.addAll(List.of(words));
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(new File("target/it/crash.log"))).start();
+        assertThat(process.waitFor(180, TimeUnit.SECONDS)).as("it ends; see target/it/crash.log").isTrue();
+    }
+
+    private static String java() {
+        return Path.of(System.getProperty("java.home"), "bin", "java").toString();
+    }
+
     private void start(Path data) throws Exception {
         try (ServerSocket free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
-        server = new ProcessBuilder(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1",
-                "-XX:+UseSerialGC", "-jar", "target/entaxis.jar", "--entaxis.demo=true", "--entaxis.data=" + data.toAbsolutePath(), "--server.port=" + port))
+        server = new ProcessBuilder(List.of(java(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC", "-XX:SharedArchiveFile=" + APP + "/classes.jsa", "-jar", APP + "/entaxis.jar", "--entaxis.demo=true", "--entaxis.data=" + data.toAbsolutePath(), "--server.port=" + port))
                 .redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(new File("target/it/crash.log"))).start();
         for (int i = 0; i < 600; i++) {
             assertThat(server.isAlive()).as("the server starts; see target/it/crash.log").isTrue();

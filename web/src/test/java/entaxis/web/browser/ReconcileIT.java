@@ -1,0 +1,161 @@
+package entaxis.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Target;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Script;
+import entaxis.core.sql.ScriptOptions;
+import entaxis.core.sql.ScriptWriter;
+import entaxis.web.demo.SeedVault;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Value;
+
+/** A design and a database that have both moved on, brought to the same state again in the browser. */
+class ReconcileIT extends BrowserTest {
+    private static final String URL = "jdbc:h2:mem:reconcile_it";
+    @Value("${entaxis.data}")
+    private String data;
+    private Connection connection;
+
+    @BeforeEach
+    void database() throws SQLException, IOException {
+        Files.writeString(Path.of(data, "connections.properties"), "Outpost.url=" + URL + "\nOutpost.engine=h2\n");
+        connection = DriverManager.getConnection(URL);
+        for (Script.Statement one : new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.USUAL).write(Derivation.of(SeedVault.design()).schema(), "outpost").statements()) {
+            execute(one.text());
+        }
+    }
+
+    @AfterEach
+    void away() throws SQLException, IOException {
+        connection.close();
+        Files.delete(Path.of(data, "connections.properties"));
+    }
+
+    private void execute(String sql) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
+            statement.execute(sql);
+        }
+    }
+
+    private Locator difference(String words) {
+        return page.locator(".difference", new Page.LocatorOptions().setHasText(words));
+    }
+
+    private void answer(String words, String answer) {
+        difference(words).locator("[data-answer=" + answer + "]").click();
+        assertThat(difference(words).locator("label.chosen:not(.by-itself) [data-answer=" + answer + "]")).isVisible();
+    }
+
+    private void open(String design) {
+        go(design);
+        page.locator("#to-reconcile").click();
+    }
+
+    @Test
+    void aDatabaseMadeOfTheDesignTellsTheSameStory() {
+        open(demo());
+        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+    }
+
+    @Test
+    void bothSidesAreBroughtTogether() throws SQLException {
+        String design = demo();
+        open(design);
+        page.locator("#agree").click();
+        assertThat(page.locator("#said")).containsText("Remembered");
+        execute("ALTER TABLE accession ADD COLUMN barcode varchar(20)");
+        execute("ALTER TABLE collector ALTER COLUMN full_name RENAME TO name");
+        execute("ALTER TABLE taxon ALTER COLUMN common_name SET DATA TYPE varchar(120)");
+        execute("CREATE TABLE freezer_log (log_id integer PRIMARY KEY, celsius numeric(4,1))");
+        page.locator("#read-again").click();
+        assertThat(page.locator("#counted")).containsText("5 differences");
+        page.locator(".offer input").click();
+        assertThat(page.locator("#counted")).containsText("4 differences: 0 open, 0 by the design, 4 by the database, 0 kept");
+        assertThat(difference("The database calls the column “name”")).containsText("changed in the database");
+
+        answer("common_name", "DESIGN");
+        answer("freezer_log", "DESIGN");
+        assertThat(page.locator("#change-script")).containsText("ALTER TABLE taxon ALTER COLUMN common_name SET DATA TYPE varchar(80);");
+        assertThat(page.locator("#change-script")).not().containsText("DROP TABLE");
+        difference("freezer_log").locator("input[name=meant]").click();
+        assertThat(page.locator("#change-script")).containsText("DROP TABLE freezer_log;");
+        page.locator("#rehearse").click();
+        assertThat(page.locator("#rehearsed")).containsText("The rehearsal went well: nothing is left.");
+
+        page.locator("#update-design").click();
+        assertThat(page.locator("#said")).containsText("The design is brought up to date");
+        assertThat(page.locator("#counted")).containsText("2 differences");
+        page.locator(".running summary").click();
+        page.locator("#run-script").click();
+        assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
+        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        page.locator("#undo").click();
+        kept(2);
+        page.reload();
+        assertThat(page.locator("#counted")).containsText("2 differences");
+    }
+
+    @Test
+    void whatIsKeptIsRememberedWithItsReasonAndNotAskedAgain() throws SQLException {
+        execute("ALTER TABLE accession ADD COLUMN barcode varchar(20)");
+        open(demo());
+        assertThat(difference("accession.barcode")).hasClass(java.util.regex.Pattern.compile("undecided"));
+        difference("accession.barcode").locator("[data-answer=DESIGN]").focus();
+        page.keyboard().press("3");
+        assertThat(page.locator("#counted")).containsText("1 kept");
+        difference("accession.barcode").locator("input[name=reason]").fill("the label printer needs it");
+        page.keyboard().press("Enter");
+        page.reload();
+        assertThat(page.locator(".difference-group h2").first()).containsText("Kept as they are");
+        page.locator("#show").selectOption("open");
+        assertThat(page.locator("#differences")).containsText("No difference is shown by this filter.");
+        page.locator("#show").selectOption("kept");
+        assertThat(difference("accession.barcode").locator("input[name=reason]")).hasValue("the label printer needs it");
+        Assertions.assertThat(page.locator("#change-script").count()).isZero();
+    }
+
+    @Test
+    void aRequiredColumnAsksForAValue() throws SQLException {
+        execute("ALTER TABLE taxon ALTER COLUMN rank DROP NOT NULL");
+        open(demo());
+        answer("taxon.rank", "DESIGN");
+        assertThat(page.locator("#change-script")).containsText("SET NOT NULL");
+        difference("taxon.rank").locator("input[name=value]").fill("'species'");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#change-script")).containsText("UPDATE taxon SET rank = 'species' WHERE rank IS NULL;");
+    }
+
+    @Test
+    void aScriptIsASideToo() {
+        newDesign("Small");
+        page.locator("#to-reconcile").click();
+        page.locator(".give-script summary").click();
+        page.locator(".give-script textarea").fill("nothing at all");
+        page.locator(".give-script button").click();
+        assertThat(page.locator("#reconcile .fault")).containsText("No table was found");
+        page.locator(".give-script summary").click();
+        page.locator(".give-script textarea").fill("create table bench (id int primary key, label varchar(9));");
+        page.locator(".give-script button").click();
+        assertThat(difference("The table bench is only in the other side.")).isVisible();
+        answer("bench", "SIDE");
+        page.locator("#update-design").click();
+        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        page.locator("#to-diagram").click();
+        assertThat(card("Bench")).isVisible();
+    }
+}

@@ -1,0 +1,117 @@
+package entaxis.web.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class ReconcileCommandTest {
+    @TempDir
+    private Path folder;
+    private String from;
+    private String to;
+    private String out;
+    private String err;
+
+    @BeforeEach
+    void scripts() throws IOException {
+        from = file("from.sql", "create table taxon (id int primary key, name varchar(40) not null, note text);\ncreate table slot (vault char(2), slot_no int, cap int, primary key (vault, slot_no));");
+        to = file("to.sql", "create table taxon (id bigint primary key, name varchar(60) not null unique);\ncreate table slot (vault char(2), slot_no int4, capacity integer, primary key (vault, slot_no));");
+    }
+
+    private String file(String name, String text) throws IOException {
+        return Files.writeString(folder.resolve(name), text).toString();
+    }
+
+    private int run(String... words) {
+        ByteArrayOutputStream output = new ByteArrayOutputStream();
+        ByteArrayOutputStream errors = new ByteArrayOutputStream();
+        int exit = new CommandLine(new PrintStream(output, true, StandardCharsets.UTF_8), new PrintStream(errors, true, StandardCharsets.UTF_8)).run(words).orElseThrow();
+        out = output.toString(StandardCharsets.UTF_8);
+        err = errors.toString(StandardCharsets.UTF_8);
+        return exit;
+    }
+
+    @Test
+    void theScriptGoesToTheOutputAndWhatIsLeftOutToTheOtherStream() {
+        assertThat(run("reconcile", from, to, "--engine", "postgresql", "--renames", "likely")).isEqualTo(1);
+        assertThat(out).contains("ALTER TABLE slot RENAME COLUMN cap TO capacity;", "ALTER TABLE taxon ALTER COLUMN id TYPE bigint;", "ADD CONSTRAINT taxon_name_key UNIQUE (name);", "BEGIN;", "COMMIT;")
+                .doesNotContain("DROP COLUMN");
+        assertThat(err).contains("Left out, because it loses data", "taxon.note", "May fail: Require name of taxon to be unique");
+    }
+
+    @Test
+    void lossIsTakenInOnlyWhenAsked() {
+        run("reconcile", from, to, "--engine", "postgresql", "--renames", "none", "--allow-loss");
+        assertThat(out).contains("ALTER TABLE taxon DROP COLUMN note;", "ALTER TABLE slot DROP COLUMN cap;");
+    }
+
+    @Test
+    void differencesAsJson() {
+        assertThat(run("reconcile", from, to, "--engine", "postgresql", "--renames", "none", "--json")).isEqualTo(1);
+        JsonNode differences = JsonMapper.builder().build().readTree(out);
+        assertThat(differences).hasSize(6);
+        JsonNode first = differences.get(0);
+        assertThat(first.get("object").asString()).isEqualTo("column");
+        assertThat(first.get("name").asString()).isEqualTo("taxon.id");
+        assertThat(first.get("what").asString()).isEqualTo("type");
+        assertThat(first.get("from").asString()).isEqualTo("integer");
+        assertThat(first.get("to").asString()).isEqualTo("bigint");
+        assertThat(first.get("risk").asString()).isEqualTo("slow");
+    }
+
+    @Test
+    void alikeIsNothing() {
+        assertThat(run("reconcile", from, from, "--engine", "mysql")).isZero();
+        assertThat(run("reconcile", from, from, "--engine", "mysql", "--check")).isZero();
+        assertThat(out).isEmpty();
+        assertThat(run("reconcile", from, to, "--engine", "mysql", "--check")).isEqualTo(1);
+        assertThat(out).contains("The column taxon.id is int in ");
+    }
+
+    @Test
+    void aRequiredColumnIsAddedFilledAndRequired() throws IOException {
+        String wanted = file("wanted.sql", "create table taxon (id int primary key, name varchar(40) not null, note text, code char(5) not null);\n"
+                + "create table slot (vault char(2), slot_no int, cap int not null, primary key (vault, slot_no));");
+        run("reconcile", from, wanted, "--engine", "postgresql", "--fill", "taxon.code='-----'", "--fill", "slot.cap=0");
+        assertThat(out).containsSubsequence("ADD COLUMN code char(5);", "UPDATE taxon SET code = '-----';", "ALTER COLUMN code SET NOT NULL;")
+                .containsSubsequence("UPDATE slot SET cap = 0 WHERE cap IS NULL;", "ALTER COLUMN cap SET NOT NULL;");
+        assertThat(err).doesNotContain("May fail");
+    }
+
+    @Test
+    void theWayBackNamesWhatCannotBeUndone() {
+        run("reconcile", from, to, "--engine", "postgresql", "--renames", "likely", "--allow-loss", "--reverse");
+        assertThat(out).contains("ALTER TABLE slot RENAME COLUMN capacity TO cap;", "ALTER TABLE taxon ADD COLUMN note text;");
+        assertThat(err).contains("No way back: Drop taxon.note with its values");
+    }
+
+    @Test
+    void wrongInputIsTold() {
+        assertThat(run("reconcile", from)).isEqualTo(2);
+        assertThat(err).contains("Usage: ./entaxis reconcile FROM TO");
+        assertThat(run("reconcile", from, "nowhere.sql", "--engine", "postgresql", "--data", folder.toString())).isEqualTo(2);
+        assertThat(err).contains("nowhere.sql: there is no such file, and no database of this name");
+        assertThat(run("reconcile", from, to, "--engine", "abacus")).isEqualTo(2);
+        assertThat(err).contains("There is no engine “abacus” here.");
+        assertThat(run("reconcile", from, to, "--engine", "h2", "--fill", "code")).isEqualTo(2);
+        assertThat(err).contains("--fill is followed by TABLE.COLUMN=EXPRESSION");
+    }
+
+    @Test
+    void aConfiguredDatabaseIsASide() throws IOException {
+        Files.writeString(folder.resolve("connections.properties"), "memory.url=jdbc:h2:mem:reconcile_side;INIT=CREATE TABLE IF NOT EXISTS TAXON(ID INT PRIMARY KEY)\nmemory.engine=h2\n");
+        String one = file("one.sql", "create table taxon (id int primary key, note varchar(20));");
+        assertThat(run("reconcile", "memory", one, "--engine", "h2", "--data", folder.toString())).isEqualTo(1);
+        assertThat(out).contains("ALTER TABLE taxon ADD COLUMN note varchar(20);");
+    }
+}
