@@ -20,6 +20,8 @@ import java.util.function.BiFunction;
  * the same type, place, keys and a like name. Each is paired once, the best first. Tables that share no column are not compared, so the time grows with the shared ones.
  */
 public final class RenameFinder {
+    /** What is said of a column that stands where the other one stood. */
+    public static final String SAME_NEIGHBOURS = "the same neighbours";
     private static final double LEAST = 0.4;
     private static final int MOST_COMPARED = 60;
     private final Wording words;
@@ -136,7 +138,7 @@ public final class RenameFinder {
                         reasons.add("the same type");
                     }
                     if (place) {
-                        reasons.add("the same neighbours");
+                        reasons.add(SAME_NEIGHBOURS);
                     }
                     if (keys) {
                         reasons.add("the same keys");

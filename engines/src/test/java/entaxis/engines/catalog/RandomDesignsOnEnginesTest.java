@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 
 /** Scripts of random designs run on real engines; what the catalog then says must be the schema that was written, with no difference. MigrationsOnEnginesTest does so with more. */
 class RandomDesignsOnEnginesTest {
-    private static final int DESIGNS = Integer.getInteger("random.designs", 100);
+    private static final int DESIGNS = Integer.getInteger("random.designs", 40);
 
     private interface Read {
         Schema from(Connection connection) throws SQLException;

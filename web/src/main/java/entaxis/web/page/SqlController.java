@@ -1,6 +1,9 @@
 package entaxis.web.page;
 
+import entaxis.core.change.Patch;
+import entaxis.core.change.Problem;
 import entaxis.core.design.Target;
+import entaxis.core.reading.NotUnderstood;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.InsertStatements;
@@ -8,7 +11,10 @@ import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptLines;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.core.update.TypedScript;
 import entaxis.web.store.DesignStore;
+import entaxis.web.store.EditResult;
+import entaxis.web.store.NewId;
 import entaxis.web.store.OpenDesign;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -28,6 +34,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -90,6 +97,67 @@ class SqlController {
         model.addAttribute("besides", other.map(Script::findings).orElse(List.of()));
         beside.ifPresent(target -> model.addAttribute("besideEngine", target));
         return htmx ? "sql :: script" : "sql";
+    }
+
+    /** The script as text to be edited. */
+    @GetMapping("/designs/{id}/sql/text")
+    String text(@PathVariable String id, @RequestParam Target target, Model model) {
+        OpenDesign open = store.open(id);
+        return typed(open, target, new ScriptWriter(Dialect.of(target), ScriptOptions.USUAL).write(open.derivation().schema(), title(open)).text(), model);
+    }
+
+    private static String typed(OpenDesign open, Target target, String text, Model model) {
+        model.addAttribute("open", open);
+        model.addAttribute("engine", target);
+        model.addAttribute("text", text);
+        return "fragments/sql-text :: text";
+    }
+
+    private static String title(OpenDesign open) {
+        return open.design().facts().name() + ", revision " + open.revision();
+    }
+
+    /** Lets the design follow an edited script, as one edit; faults are shown with the text as it was typed. */
+    @PostMapping("/designs/{id}/sql/text")
+    String follow(@PathVariable String id, @RequestParam Target target, @RequestParam String text, @RequestParam(defaultValue = "0") long seen, Model model) {
+        OpenDesign open = store.open(id);
+        if (seen != open.revision()) {
+            model.addAttribute("fault", "The design has changed since this text was written (it is at revision " + open.revision()
+                    + " now). Copy what you typed, begin again, and put it in.");
+            return typed(open, target, text, model);
+        }
+        return switch (TypedScript.of(open.design(), target, text, NewId::of)) {
+            case TypedScript.Faulty(List<NotUnderstood> faults) -> {
+                model.addAttribute("faults", faults);
+                yield typed(open, target, text, model);
+            }
+            case TypedScript.Empty empty -> {
+                model.addAttribute("fault", "There is no table in this text, so nothing was changed. To empty a design, delete its entities on the Diagram desk.");
+                yield typed(open, target, text, model);
+            }
+            case TypedScript.Followed followed -> followed(id, open, target, text, followed, model);
+        };
+    }
+
+    private String followed(String id, OpenDesign open, Target target, String text, TypedScript.Followed followed, Model model) {
+        if (followed.design().equals(open.design())) {
+            model.addAttribute("said", followed.left().isEmpty() ? "The text says what the design says; nothing was changed." : "Nothing of this can be said by the design.");
+            model.addAttribute("left", followed.left());
+            return typed(open, target, text, model);
+        }
+        return switch (store.edit(id, Patch.between(open.design(), followed.design()))) {
+            case EditResult.Refused(List<Problem> problems, OpenDesign now) -> {
+                model.addAttribute("fault", problems.getFirst().message());
+                yield typed(now, target, text, model);
+            }
+            case EditResult.Kept(OpenDesign before, OpenDesign after) -> {
+                model.addAttribute("said", "The design follows, as revision " + after.revision() + ". Undo takes it back as a whole.");
+                model.addAttribute("changes", followed.changes());
+                model.addAttribute("left", followed.left());
+                model.addAttribute("keeping", true);
+                yield typed(after, target, new ScriptWriter(Dialect.of(target), ScriptOptions.USUAL).write(after.derivation().schema(), title(after)).text(), model);
+            }
+        };
     }
 
     /** A script as it is shown. */

@@ -57,6 +57,30 @@ class ReadIT extends BrowserTest {
     }
 
     @Test
+    void theDesignFollowsItsScriptWhenThatIsEdited() {
+        go(demo());
+        page.locator("#to-sql").click();
+        page.locator("#edit-script").click();
+        String text = page.locator("#typed-text").inputValue();
+        page.locator("#typed-text").fill(text.replace("CREATE TABLE collector", "CREATE TABEL collector"));
+        page.locator("#follow-script").click();
+        assertThat(page.locator("#text-faults")).containsText("nothing was changed");
+        org.assertj.core.api.Assertions.assertThat(page.evaluate("() => { const t = document.getElementById('typed-text'); return t.value.slice(t.selectionStart, t.selectionEnd); }")).isEqualTo("TABEL");
+        page.locator("#typed-text").fill(text.replace("full_name", "whole_name") + "CREATE TABLE freezer (freezer_no integer PRIMARY KEY, vault_code char(2) NOT NULL);\n");
+        page.keyboard().press("Control+Enter");
+        assertThat(page.locator("#text-said")).containsText("The design follows, as revision 1.");
+        assertThat(page.locator("#typed-text")).hasValue(java.util.regex.Pattern.compile("whole_name"));
+        page.locator("#typed-text").fill("-- nothing");
+        page.locator("#follow-script").click();
+        assertThat(page.locator("#text-fault")).containsText("There is no table in this text");
+        page.locator("#to-diagram").click();
+        assertThat(card("Freezer")).isVisible();
+        page.locator("#undo").click();
+        kept(2);
+        assertThat(card("Freezer")).hasCount(0);
+    }
+
+    @Test
     void aFileIsReadToo(@TempDir Path folder) throws java.io.IOException {
         Path file = Files.writeString(folder.resolve("green_house.sql"), "CREATE TABLE `bench` (`id` int unsigned NOT NULL AUTO_INCREMENT, `label` varchar(9), PRIMARY KEY (`id`)) ENGINE=InnoDB;");
         go("/read");

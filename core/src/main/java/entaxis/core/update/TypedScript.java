@@ -1,0 +1,80 @@
+package entaxis.core.update;
+
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Design;
+import entaxis.core.design.Fresh;
+import entaxis.core.design.Target;
+import entaxis.core.reading.NotUnderstood;
+import entaxis.core.reading.Reading;
+import entaxis.core.reading.ScriptReader;
+import entaxis.core.reconcile.Aspect;
+import entaxis.core.reconcile.Comparison;
+import entaxis.core.reconcile.Difference;
+import entaxis.core.reconcile.DifferenceWords;
+import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.Part;
+import entaxis.core.reconcile.Rename;
+import entaxis.core.reconcile.RenameFinder;
+import entaxis.core.reconcile.Renaming;
+import entaxis.core.schema.Schema;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Neutral;
+import java.util.List;
+
+/** A design edited as its own script: what was changed in the text is changed in the design, everything else of it stays. */
+public sealed interface TypedScript {
+
+    /** The text has places that are not understood; nothing follows from it. */
+    record Faulty(List<NotUnderstood> faults) implements TypedScript {
+        /** Copies the faults. */
+        public Faulty {
+            faults = List.copyOf(faults);
+        }
+    }
+
+    /** The text has no table, which would take everything away. */
+    record Empty() implements TypedScript { }
+
+    /**
+     * The design as the text says.
+     *
+     * @param changes what changes, as sentences
+     * @param left    what a design cannot say as the text does
+     */
+    record Followed(Design design, List<String> changes, List<String> left) implements TypedScript {
+        /** Copies the lists. */
+        public Followed {
+            changes = List.copyOf(changes);
+            left = List.copyOf(left);
+        }
+    }
+
+    /**
+     * Reads an edited script and lets the design follow. A name that was exchanged for another in its place is a new name of the same thing where that is likely.
+     *
+     * @param engine the engine whose script was edited
+     */
+    static TypedScript of(Design design, Target engine, String text, Fresh fresh) {
+        Reading reading = ScriptReader.read(text, engine);
+        if (!reading.complete()) {
+            return new Faulty(reading.notUnderstood());
+        }
+        if (reading.schema().tables().isEmpty()) {
+            return new Empty();
+        }
+        Dialect dialect = Dialect.of(engine);
+        Schema typed = Held.of(reading.schema(), engine, dialect);
+        Schema stated = Held.completed(Held.ofDesign(Derivation.of(design).schema(), dialect), typed);
+        Pairing pairing = Pairing.NONE;
+        for (Rename rename : RenameFinder.find(typed, stated, dialect)) {
+            boolean inItsPlace = rename.part() == Part.COLUMN && rename.reasons().contains(RenameFinder.SAME_NEIGHBOURS);
+            pairing = rename.likely() || inItsPlace ? rename.into(pairing) : pairing;
+        }
+        List<Difference> differences = Comparison.of(typed, stated, dialect, pairing).differences().stream()
+                .filter(difference -> difference.aspect() != Aspect.NAME || difference.part() == Part.TABLE || difference.part() == Part.COLUMN).toList();
+        DifferenceWords words = new DifferenceWords("the text", "the design");
+        Updated updated = DesignUpdate.of(design, Neutral.of(Renaming.apply(typed, pairing, dialect), dialect), differences, fresh);
+        return new Followed(updated.design(), differences.stream().map(words::sentence).toList(), updated.left());
+    }
+}
