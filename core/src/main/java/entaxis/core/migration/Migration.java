@@ -86,7 +86,7 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
      * @param title what it is, for its head
      */
     public String text(String title) {
-        StringBuilder text = new StringBuilder("-- " + title + "\n-- Changes for " + engine.title() + "; " + counted() + "\n");
+        StringBuilder text = new StringBuilder("-- " + oneLine(title) + "\n-- Changes for " + engine.title() + "; " + counted() + "\n");
         if (!transactional && !steps.isEmpty()) {
             text.append("-- ").append(engine.title()).append(" ends the transaction at each of these statements: if one fails, those before it stay done.\n");
         }
@@ -100,11 +100,11 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
                 }
                 opening.ifPresent(word -> text.append('\n').append(word).append(";\n"));
             }
-            text.append("\n-- ").append(step.what()).append(step.risk() == Risk.SAFE ? "" : " [" + step.risk().word() + "]").append('\n');
+            text.append("\n-- ").append(oneLine(step.what())).append(step.risk() == Risk.SAFE ? "" : " [" + step.risk().word() + "]").append('\n');
             if (!step.advice().isEmpty()) {
-                text.append("-- ").append(step.advice()).append('\n');
+                text.append("-- ").append(oneLine(step.advice())).append('\n');
             }
-            step.questions().forEach(question -> text.append(question.loss() ? "-- Counts what is lost: " : "-- Must be 0 before: ").append(question.sql().replaceAll("\\s+", " ")).append(";\n"));
+            step.questions().forEach(question -> text.append(question.loss() ? "-- Counts what is lost: " : "-- Must be 0 before: ").append(oneLine(question.sql())).append(";\n"));
             step.statements().forEach(statement -> text.append(new Statement(Kind.TABLE, Optional.empty(), statement).ended()).append('\n'));
             if (engine == Target.SQLSERVER) {
                 text.append("GO\n");
@@ -120,6 +120,11 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
             }
         }
         return text.toString();
+    }
+
+    /** A text for a comment: a line break in a name must not end it. */
+    private static String oneLine(String text) {
+        return text.replaceAll("[\\s\\p{Zl}\\p{Zp}\\x85]+", " ");
     }
 
     private String counted() {

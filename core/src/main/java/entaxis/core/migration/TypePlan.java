@@ -4,6 +4,7 @@ import entaxis.core.design.Target;
 import entaxis.core.reconcile.Pairs;
 import entaxis.core.reconcile.Pairs.Pair;
 import entaxis.core.reconcile.Risk;
+import entaxis.core.reconcile.TypeChange;
 import entaxis.core.reconcile.Wording;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.TypeDefinition;
@@ -11,15 +12,11 @@ import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.sql.Dialect;
-import entaxis.core.type.SqlType;
-import entaxis.core.type.SqlType.ArrayType;
-import entaxis.core.type.SqlType.UserType;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /** What becomes of domains, enumerations and structured types: changed in place where the engine can, else made anew under their name with the columns taken along. */
 final class TypePlan {
@@ -42,8 +39,8 @@ final class TypePlan {
         while (more) {
             more = false;
             for (Pair<TypeDefinition> pair : pairs.pairs()) {
-                boolean own = !inPlace(pair) && !words.sense(pair.from()).equals(words.sense(pair.to()));
-                boolean through = parts(pair.to()).anyMatch(name -> replaced.contains(name) || structures.contains(name));
+                boolean own = !TypeChange.inPlace(pair.from(), pair.to(), words) && !words.sense(pair.from()).equals(words.sense(pair.to()));
+                boolean through = TypeChange.parts(pair.to()).anyMatch(name -> replaced.contains(name) || structures.contains(name));
                 if (own || through) {
                     more |= (pair.to() instanceof StructureDefinition ? structures : replaced).add(pair.to().name());
                 }
@@ -59,32 +56,6 @@ final class TypePlan {
     /** Structured types that are made anew; the engine turns no value of the old into one of the new. */
     Set<String> changedStructures() {
         return structures;
-    }
-
-    private static Stream<String> parts(TypeDefinition type) {
-        return switch (type) {
-            case DomainDefinition domain -> named(domain.base()).stream();
-            case EnumDefinition enumeration -> Stream.empty();
-            case StructureDefinition structure -> structure.fields().stream().flatMap(field -> named(field.type()).stream());
-        };
-    }
-
-    private static Optional<String> named(SqlType type) {
-        return switch (type) {
-            case UserType(String name) -> Optional.of(name);
-            case ArrayType(SqlType element) -> named(element);
-            default -> Optional.empty();
-        };
-    }
-
-    private boolean inPlace(Pair<TypeDefinition> pair) {
-        boolean rules = pair.from() instanceof DomainDefinition one && pair.to() instanceof DomainDefinition other && words.type(one.base()).equals(words.type(other.base()));
-        return rules || dialect.target() == Target.POSTGRESQL && pair.from() instanceof EnumDefinition one && pair.to() instanceof EnumDefinition other && extended(one.values(), other.values());
-    }
-
-    /** Whether the values are still there in their order, with others between them. */
-    private static boolean extended(List<String> before, List<String> now) {
-        return now.stream().filter(before::contains).toList().equals(before);
     }
 
     void steps(List<Step> steps) {

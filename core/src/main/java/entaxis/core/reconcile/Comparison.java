@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * Everything in which a schema is apart from the one that is wanted; both are held by the same engine. Linear in the size of both.
@@ -53,6 +54,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         private final Pairing back;
         private final List<Difference> differences = new ArrayList<>();
         private final List<String> remarks = new ArrayList<>();
+        private List<TypeDefinition> allTypes = List.of();
         private Map<String, String> defaultsBefore = Map.of();
         private Map<String, String> defaultsWanted = Map.of();
 
@@ -76,6 +78,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         Comparison compare(Schema from, Schema to) {
             defaultsBefore = defaults(from.types());
             defaultsWanted = defaults(to.types());
+            allTypes = Stream.concat(from.types().stream(), to.types().stream()).toList();
             types(from.types(), to.types());
             sequences(from.sequences(), to.sequences());
             Map<String, Table> known = byName(from.tables());
@@ -120,13 +123,20 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         private void type(TypeDefinition from, TypeDefinition to) {
             String name = to.name();
             if (!words.sense(from).equals(words.sense(to))) {
-                boolean lists = from instanceof EnumDefinition one && to instanceof EnumDefinition other && other.values().containsAll(one.values());
-                boolean rule = from instanceof DomainDefinition one && to instanceof DomainDefinition other && one.base().equals(other.base());
-                say(Part.TYPE, "", name, Aspect.DEFINITION, words.wording(from), words.wording(to), lists ? Risk.SAFE : rule || from instanceof EnumDefinition || from instanceof DomainDefinition ? Risk.MAY_FAIL : Risk.LOSES_DATA);
+                say(Part.TYPE, "", name, Aspect.DEFINITION, words.wording(from), words.wording(to), risk(from, to));
             }
             if (words.commented() && dialect.target() != entaxis.core.design.Target.ORACLE) {
                 unlessSame(Part.TYPE, "", name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
+        }
+
+        private Risk risk(TypeDefinition from, TypeDefinition to) {
+            boolean values = from instanceof EnumDefinition && to instanceof EnumDefinition || from instanceof DomainDefinition && to instanceof DomainDefinition;
+            boolean carried = !TypeChange.inPlace(from, to, words) && TypeChange.inStructure(to.name(), allTypes);
+            if (!values || carried) {
+                return Risk.LOSES_DATA;
+            }
+            return from instanceof EnumDefinition one && to instanceof EnumDefinition other && other.values().containsAll(one.values()) ? Risk.SAFE : Risk.MAY_FAIL;
         }
 
         private void sequences(List<Sequence> from, List<Sequence> to) {
@@ -214,7 +224,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             String type = words.type(from.type());
             String wantedType = words.type(to.type());
             if (!words.folded(type).equalsIgnoreCase(words.folded(wantedType))) {
-                say(Part.COLUMN, table, name, Aspect.TYPE, type, wantedType, to.generated().isPresent() ? Risk.SLOW : Conversion.of(from.type(), to.type(), dialect.target()).risk());
+                say(Part.COLUMN, table, name, Aspect.TYPE, type, wantedType, from.generated().isPresent() && to.generated().isPresent() ? Risk.SLOW
+                        : Conversion.of(from.type(), to.type(), dialect.target()).risk());
             }
             if (from.required() != to.required()) {
                 say(Part.COLUMN, table, name, Aspect.REQUIRED, from.required() ? "not null" : "null", to.required() ? "not null" : "null", to.required() ? Risk.MAY_FAIL : Risk.SAFE);

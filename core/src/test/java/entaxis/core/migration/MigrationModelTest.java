@@ -9,7 +9,9 @@ import entaxis.core.random.RandomEdits;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
+import entaxis.core.reconcile.Merge;
 import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.Risk;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Fitting;
@@ -82,6 +84,21 @@ class MigrationModelTest {
             Schema schema = fitted(random(seed), dialect);
             assertThat(Comparison.of(schema, schema, dialect, Pairing.NONE).differences()).isEmpty();
             assertThat(Migration.of(schema, schema, dialect, Pairing.NONE, Fills.NONE).steps()).isEmpty();
+        }
+    }
+
+    /** What is left out for losing data is all that does: no other difference brings a step along that does. */
+    @ParameterizedTest
+    @EnumSource(Target.class)
+    void withoutConsentNothingIsLost(Target engine) {
+        Dialect dialect = Dialect.of(engine);
+        for (int seed = 0; seed < PAIRS * 2; seed++) {
+            Schema start = random(seed);
+            boolean related = seed % 3 != 2;
+            RandomEdits edits = related ? RandomEdits.of(start, seed, 2 + seed % 12) : new RandomEdits(random(seed + 7000), Pairing.NONE);
+            Schema from = fitted(start, dialect);
+            Merge merge = Merge.of(from, fitted(edits.schema(), dialect), dialect, edits.pairing(dialect), difference -> difference.risk() != Risk.LOSES_DATA);
+            assertThat(Migration.of(from, merge.schema(), dialect, merge.pairing(), Fills.NONE).steps().stream().filter(step -> step.risk() == Risk.LOSES_DATA).map(Step::what)).as("%s %d", engine, seed).isEmpty();
         }
     }
 }

@@ -1,0 +1,51 @@
+package entaxis.core.migration;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import entaxis.core.design.Target;
+import entaxis.core.reading.ScriptReader;
+import entaxis.core.reconcile.Comparison;
+import entaxis.core.reconcile.Difference;
+import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.Risk;
+import entaxis.core.schema.Schema;
+import entaxis.core.sql.Dialect;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class MigrationTextTest {
+    private static Schema read(String script, Target engine) {
+        return Held.of(ScriptReader.read(script, engine).schema(), engine, Dialect.of(engine));
+    }
+
+    private static List<Difference> differences(String from, String to) {
+        return Comparison.of(read(from, Target.POSTGRESQL), read(to, Target.POSTGRESQL), Dialect.of(Target.POSTGRESQL), Pairing.NONE).differences();
+    }
+
+    @Test
+    void aLineBreakInANameDoesNotEndAComment() {
+        Schema from = read("create table \"old\nDROP TABLE kept;\" (id int primary key); create table kept (id int primary key);", Target.POSTGRESQL);
+        Schema to = read("create table kept (id int primary key);", Target.POSTGRESQL);
+        Migration migration = Migration.of(from, to, Dialect.of(Target.POSTGRESQL), Pairing.NONE, Fills.NONE);
+        assertThat(migration.statements()).contains("DROP TABLE \"old\nDROP TABLE kept;\"");
+        List<String> comments = migration.text("title\nDROP TABLE kept;").lines().filter(line -> line.startsWith("--")).toList();
+        assertThat(comments).anyMatch(line -> line.contains("Drop the table old DROP TABLE kept;"));
+        assertThat(ScriptReader.read("create table \"old\nDROP TABLE kept;\" (id int); create table kept (id int);" + migration.text("title\nDROP TABLE kept;"), Target.POSTGRESQL).schema().tables())
+                .extracting(table -> table.name()).containsExactly("kept");
+    }
+
+    @Test
+    void anEnumerationInsideAStructureLosesValuesUnlessItIsOnlyExtended() {
+        String rest = " create type spot as (lat numeric, state state); create table t (id int primary key, place spot);";
+        assertThat(differences("create type state as enum ('dry', 'cold');" + rest, "create type state as enum ('dry', 'wet', 'cold');" + rest)).extracting(Difference::risk).containsExactly(Risk.SAFE);
+        assertThat(differences("create type state as enum ('dry', 'cold');" + rest, "create type state as enum ('cold', 'dry');" + rest)).extracting(Difference::risk).containsExactly(Risk.LOSES_DATA);
+        assertThat(differences("create type state as enum ('dry', 'cold'); create table t (s state);", "create type state as enum ('dry'); create table t (s state);")).extracting(Difference::risk)
+                .containsExactly(Risk.MAY_FAIL);
+    }
+
+    @Test
+    void aPlainColumnThatBecomesComputedLosesItsValuesWhicheverPartOfItIsTaken() {
+        assertThat(differences("create table t (d date);", "create table t (d uuid generated always as (null::uuid) stored);")).extracting(Difference::risk).containsOnly(Risk.LOSES_DATA);
+    }
+}
