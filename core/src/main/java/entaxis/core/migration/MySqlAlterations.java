@@ -1,6 +1,5 @@
 package entaxis.core.migration;
 
-import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
@@ -46,11 +45,6 @@ final class MySqlAlterations extends Alterations {
     @Override
     String dropIndex(Table table, TableIndex index) {
         return alter(table, "DROP INDEX " + name(index.name()));
-    }
-
-    @Override
-    String dropCheck(Table table, CheckRule check) {
-        return alter(table, "DROP CONSTRAINT " + name(check.name()));
     }
 
     @Override

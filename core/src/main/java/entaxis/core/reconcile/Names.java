@@ -1,12 +1,10 @@
 package entaxis.core.reconcile;
 
 import entaxis.core.schema.Table;
-import java.util.Set;
+import entaxis.core.sql.Neutral;
 
 /** How tables are told apart by name. */
 public final class Names {
-    private static final Set<String> USUAL = Set.of("", "public", "dbo", "main", "PUBLIC");
-
     private Names() { }
 
     /** The name of a table, with its schema unless that is the usual one. */
@@ -16,6 +14,6 @@ public final class Names {
 
     /** The name of a table of a schema. */
     public static String of(String namespace, String name) {
-        return USUAL.contains(namespace) ? name : namespace + "." + name;
+        return namespace.isEmpty() || Neutral.usual(namespace) ? name : namespace + "." + name;
     }
 }

@@ -34,6 +34,7 @@ public final class Neutral {
     private static final Pattern CAST = Pattern.compile("('(?:[^']|'')*'|[+-]?[0-9.]+|null|true|false)\\s*::\\s*\"?[a-z_][a-z0-9_ .]*\"?(\\([0-9, ]+\\))?(\\[\\])*", Pattern.CASE_INSENSITIVE);
     private static final Pattern NUMBER = Pattern.compile("'([+-]?[0-9]+(?:\\.[0-9]+)?)'::(?:smallint|integer|bigint|numeric|real|double precision)\\b");
     private static final Pattern NEXT = Pattern.compile("(?:pg_catalog\\.)?nextval\\('([^']+)'(?:::regclass)?\\)", Pattern.CASE_INSENSITIVE);
+    private static final Set<String> USUAL = Set.of("public", "dbo", "main");
     private static final int MOST_BRACKETS = 3;
     private final Dialect dialect;
     private final Target source;
@@ -110,8 +111,9 @@ public final class Neutral {
         return new Table(table.origin(), usual(table.namespace()) ? "" : name(table.namespace()), name(table.name()), columns, key, uniques, checks, keys, indexes, table.comment());
     }
 
-    private boolean usual(String namespace) {
-        return List.of("public", "dbo", "main").contains(namespace.toLowerCase(Locale.ROOT));
+    /** Whether a schema is the one that an engine puts things into where none is named. */
+    public static boolean usual(String namespace) {
+        return USUAL.contains(namespace.toLowerCase(Locale.ROOT));
     }
 
     private Column column(Column column) {

@@ -270,15 +270,8 @@ public final class DesignUpdate {
         if (added && at >= 0 && owner.get().getKey() instanceof EntityId) {
             int behind = columns.size() - 1 - at;
             if (behind > 0) {
-                Editor.apply(design, new Change.MoveMember(owner.get().getKey(), new OwnPart(attribute.id()), -behind));
-                moveUp(owner.get().getKey(), attribute.id(), behind);
+                keep(new Change.MoveMember(owner.get().getKey(), new OwnPart(attribute.id()), -behind));
             }
-        }
-    }
-
-    private void moveUp(OwnerId owner, AttributeId attribute, int by) {
-        if (Editor.apply(design, new Change.MoveMember(owner, new OwnPart(attribute), -by)) instanceof Applied(Design next, var inverse)) {
-            put(next);
         }
     }
 
@@ -389,6 +382,7 @@ public final class DesignUpdate {
         }
     }
 
+    /** Applies what is only wished for; a refusal is no loss. */
     private void keep(Change change) {
         if (Editor.apply(design, change) instanceof Applied(Design next, var inverse)) {
             put(next);

@@ -20,6 +20,7 @@ import entaxis.core.reconcile.Renaming;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Neutral;
+import java.util.ArrayList;
 import java.util.List;
 
 /** A design edited as its own script: what was changed in the text is changed in the design, everything else of it stays. */
@@ -75,6 +76,11 @@ public sealed interface TypedScript {
                 .filter(difference -> difference.aspect() != Aspect.NAME || difference.part() == Part.TABLE || difference.part() == Part.COLUMN).toList();
         DifferenceWords words = new DifferenceWords("the text", "the design");
         Updated updated = DesignUpdate.of(design, Neutral.of(Renaming.apply(typed, pairing, dialect), dialect), differences, fresh);
-        return new Followed(updated.design(), differences.stream().map(words::sentence).toList(), updated.left());
+        List<String> left = new ArrayList<>(updated.left());
+        typed.programs().forEach(program -> left.add("Designs keep no views and routines: the " + program.kind().word() + " " + program.name() + " is left out."));
+        typed.sequences().forEach(sequence -> left.add("Designs keep no sequences: " + sequence.name() + " is left out."));
+        reading.rows().stream().map(row -> row.table()).distinct().forEach(table -> left.add("The rows of " + table + " are left out; put sample rows in on the Trial desk."));
+        reading.steppedOver().stream().filter(passed -> !passed.kind().equals("transaction")).forEach(passed -> left.add("Line " + passed.line() + " was stepped over: " + passed.kind() + "."));
+        return new Followed(updated.design(), differences.stream().map(words::sentence).toList(), left);
     }
 }

@@ -59,6 +59,15 @@ class TypedScriptTest {
     }
 
     @Test
+    void whatADesignCannotKeepIsTold() {
+        Design design = RandomDesigns.design(4, 3);
+        String text = script(design, Target.POSTGRESQL) + "create table bench (id int primary key);\ncreate view v as select id from bench;\ncreate sequence counting;\ninsert into bench values (1);\ngrant select on bench to public;\n";
+        TypedScript.Followed followed = (TypedScript.Followed) TypedScript.of(design, Target.POSTGRESQL, text, this::id);
+        assertThat(followed.left()).anyMatch(one -> one.contains("the view v is left out")).anyMatch(one -> one.contains("counting is left out")).anyMatch(one -> one.contains("The rows of bench"))
+                .anyMatch(one -> one.contains("permission"));
+    }
+
+    @Test
     void faultsAreToldWithTheirPlaceAndNothingFollows() {
         Design design = RandomDesigns.design(4, 3);
         TypedScript.Faulty faulty = (TypedScript.Faulty) TypedScript.of(design, Target.H2, "CREATE TABLE a (x integer);\nCREATE TABEL b (y integer);", this::id);
