@@ -31,4 +31,9 @@ public record Difference(Part part, String table, String name, Aspect aspect, St
     public boolean removed() {
         return aspect == Aspect.PRESENCE && to.isEmpty();
     }
+
+    /** Whether rows that are there need a value when the wanted side is taken. */
+    public boolean asksForValue() {
+        return part == Part.COLUMN && (added() && risk == Risk.MAY_FAIL || aspect == Aspect.REQUIRED && to.equals("not null"));
+    }
 }

@@ -6,18 +6,18 @@ import entaxis.core.design.Target;
 import entaxis.core.migration.Migration;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
+import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.sql.ScriptLines;
 import entaxis.drawing.scene.Lens;
 import entaxis.drawing.svg.Mark;
-import entaxis.engines.migration.Execution;
 import entaxis.engines.migration.Rehearsal;
 import entaxis.exchange.ScriptText;
 import entaxis.web.reading.Connections;
 import entaxis.web.reconcile.ReconcileView;
-import entaxis.web.reconcile.ReconcileView.Choice;
 import entaxis.web.reconcile.ReconcileView.Group;
 import entaxis.web.reconcile.Reconciling;
+import entaxis.web.reconcile.Sides;
 import entaxis.web.sheet.Sheets;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
@@ -64,7 +64,7 @@ class ReconcileController {
     String desk(@PathVariable String id, @RequestParam(defaultValue = "") String side, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show,
             @RequestParam(defaultValue = "") String sel, @RequestParam(defaultValue = "false") boolean again, @RequestHeader(value = "HX-Request", defaultValue = "false") boolean htmx, Model model) {
         OpenDesign open = store.open(id);
-        List<Reconciling.SideChoice> choices = reconciling.sides(open);
+        List<Sides.Choice> choices = reconciling.sides(open);
         String key = side.isEmpty() && !choices.isEmpty() && choices.getFirst().key().startsWith("database:") ? choices.getFirst().key() : side;
         DeskModel.strip(model, open, "reconcile", sel);
         model.addAttribute("choices", choices);
@@ -77,7 +77,7 @@ class ReconcileController {
         model.addAttribute("side", key);
         model.addAttribute("q", q);
         model.addAttribute("show", show);
-        model.addAttribute("answers", Choice.values());
+        model.addAttribute("answers", Answer.values());
         if (key.isEmpty()) {
             return;
         }
@@ -86,8 +86,6 @@ class ReconcileController {
             model.addAttribute("view", view);
             model.addAttribute("groups", filtered(view.groups(), q.strip().toLowerCase(Locale.ROOT), show));
             model.addAttribute("script", ScriptLines.of(view.migration().text(title(open, view))));
-            model.addAttribute("fingerprint", fingerprint(view.migration()));
-            model.addAttribute("marked", view.groups().stream().map(Group::name).collect(Collectors.toSet()));
         } catch (Connections.Unreachable e) {
             model.addAttribute("fault", e.getMessage());
         }
@@ -100,9 +98,9 @@ class ReconcileController {
     private static List<Group> filtered(List<Group> groups, String words, String show) {
         Predicate<ReconcileView.Row> wanted = row -> switch (show) {
             case "open" -> row.choice().isEmpty();
-            case "design" -> row.chose(Choice.DESIGN);
-            case "side" -> row.chose(Choice.SIDE);
-            case "kept" -> row.chose(Choice.KEEP);
+            case "design" -> row.chose(Answer.WANTED);
+            case "side" -> row.chose(Answer.HAVE);
+            case "kept" -> row.chose(Answer.KEEP);
             case "risky" -> row.difference().risk() != Risk.SAFE;
             default -> true;
         };
@@ -110,8 +108,8 @@ class ReconcileController {
         if (!show.equals("all")) {
             return shown;
         }
-        List<Group> apart = new ArrayList<>(matching(shown, row -> !row.chose(Choice.KEEP), ""));
-        List<ReconcileView.Row> kept = shown.stream().flatMap(group -> group.rows().stream()).filter(row -> row.chose(Choice.KEEP)).toList();
+        List<Group> apart = new ArrayList<>(matching(shown, row -> !row.chose(Answer.KEEP), ""));
+        List<ReconcileView.Row> kept = shown.stream().flatMap(group -> group.rows().stream()).filter(row -> row.chose(Answer.KEEP)).toList();
         if (!kept.isEmpty()) {
             apart.add(new Group("Kept as they are", kept));
         }
@@ -141,7 +139,7 @@ class ReconcileController {
             } else {
                 Set<String> keys = key.isEmpty() ? filtered(reconciling.view(open, side, false).groups(), q.strip().toLowerCase(Locale.ROOT), show).stream()
                         .filter(shown -> group.isEmpty() || shown.name().equals(group)).flatMap(shown -> shown.rows().stream()).map(row -> row.difference().key()).collect(Collectors.toSet()) : Set.of(key);
-                reconciling.decide(open, side, keys, Choice.valueOf(choice), reason);
+                reconciling.decide(open, side, keys, Answer.valueOf(choice), reason);
             }
         } catch (Connections.Unreachable e) {
             model.addAttribute("fault", e.getMessage());
@@ -205,22 +203,11 @@ class ReconcileController {
     String run(@PathVariable String id, @RequestParam String side, @RequestParam int shown, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show, Model model) {
         OpenDesign open = store.open(id);
         try {
-            ReconcileView view = reconciling.view(open, side, true);
-            if (fingerprint(view.migration()) != shown) {
-                model.addAttribute("said", "The database or the design has changed since this script was shown. Look at the new one; nothing was run.");
-            } else {
-                Execution execution = reconciling.run(open, side);
-                model.addAttribute("execution", execution);
-            }
+            model.addAttribute("execution", reconciling.run(open, side, shown));
         } catch (Connections.Unreachable e) {
             model.addAttribute("said", e.getMessage());
         }
         return again(id, side, q, show, model);
-    }
-
-    /** Tells one script from another. */
-    static int fingerprint(Migration migration) {
-        return migration.statements().hashCode();
     }
 
     @PostMapping("/designs/{id}/reconcile/agree")
@@ -258,7 +245,7 @@ class ReconcileController {
     ResponseEntity<String> download(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "false") boolean reverse) throws Connections.Unreachable {
         OpenDesign open = store.open(id);
         ReconcileView view = reconciling.view(open, side, false);
-        String name = (reverse ? "U" : "V") + open.revision() + "__" + FileName.of(what(view), "sql");
+        String name = (reverse ? "U" : "V") + open.revision() + "__" + FileName.of(view.about(), "sql");
         Migration migration = reverse ? view.reverse() : view.migration();
         String title = reverse ? "Back from " + open.design().facts().name() + ", revision " + open.revision() : title(open, view);
         return ResponseEntity.ok().contentType(MediaType.valueOf("application/sql;charset=UTF-8"))
@@ -275,11 +262,5 @@ class ReconcileController {
                 .ifPresent(group -> marks.put(owner, new Mark(group.rows().size(), group.rows().getFirst().difference().risk() == Risk.LOSES_DATA))));
         return ResponseEntity.ok().contentType(MediaType.valueOf("image/svg+xml")).header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:")
                 .body(sheets.marked(open, Lens.TABLES, open.design().sheet(), marks));
-    }
-
-    /** What a script is about, in a few words: the tables that it changes. */
-    private static String what(ReconcileView view) {
-        List<String> tables = view.migration().steps().stream().map(step -> step.table()).filter(table -> !table.isEmpty()).distinct().toList();
-        return tables.isEmpty() ? "nothing" : tables.size() > 3 ? "changes_to_" + tables.size() + "_tables" : "change_" + String.join("_and_", tables);
     }
 }

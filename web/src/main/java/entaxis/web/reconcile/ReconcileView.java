@@ -1,7 +1,9 @@
 package entaxis.web.reconcile;
 
 import entaxis.core.migration.Migration;
+import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Difference;
+import entaxis.core.reconcile.Merge;
 import entaxis.core.reconcile.Rename;
 import entaxis.core.update.Updated;
 import java.util.List;
@@ -13,31 +15,14 @@ import java.util.Optional;
  * @param side      the other side
  * @param groups    the differences by table, the gravest group first
  * @param renames   what may have been renamed
+ * @param merge     the other side as it would become
  * @param migration what the other side has to be changed by
  * @param reverse   the way back
  * @param update    the design as it would be brought up to date
  * @param changes   what that changes in the design, as sentences
- * @param left      what cannot be taken over as decided
  * @param agreed    whether there is a state that both sides once agreed on
  */
-public record ReconcileView(Side side, List<Group> groups, List<Offer> renames, Migration migration, Migration reverse, Updated update, List<String> changes, List<String> left,
-        List<String> remarks, boolean agreed) {
-
-    /** Whose side of a difference is right. */
-    public enum Choice {
-        DESIGN("Take the design's side"), SIDE("Take the database's side"), KEEP("Keep as it is");
-
-        private final String title;
-
-        Choice(String title) {
-            this.title = title;
-        }
-
-        /** What it is called. */
-        public String title() {
-            return title;
-        }
-    }
+public record ReconcileView(Side side, List<Group> groups, List<Offer> renames, Merge merge, Migration migration, Migration reverse, Updated update, List<String> changes, List<String> remarks, boolean agreed) {
 
     /** The differences of one table, or of what belongs to none. */
     public record Group(String name, List<Row> rows) { }
@@ -49,12 +34,11 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> renames, 
      * @param decided   whether it was said, and does not only follow
      * @param reason    why it is kept as it is
      * @param origin    who changed it
-     * @param asksValue whether rows that are there need a value
-     * @param fill      that value
+     * @param fill      the value that rows get which have none
      * @param confirmed whether the loss of values was confirmed
      * @param touches   what depends on it
      */
-    public record Row(Difference difference, String sentence, Optional<Choice> choice, boolean decided, String reason, String origin, boolean asksValue, String fill, boolean confirmed,
+    public record Row(Difference difference, String sentence, Optional<Answer> choice, boolean decided, String reason, String origin, String fill, boolean confirmed,
             List<String> touches) {
         /** Whether values are lost when the database follows the design here. */
         public boolean loses() {
@@ -62,7 +46,7 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> renames, 
         }
 
         /** Whether a choice is the one that stands. */
-        public boolean chose(Choice other) {
+        public boolean chose(Answer other) {
             return choice.filter(other::equals).isPresent();
         }
     }
@@ -70,13 +54,38 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> renames, 
     /** What may have been renamed, and what was said to it. */
     public record Offer(Rename rename, boolean same) { }
 
+    /** What the other side is called in a sentence. */
+    public String sideWord() {
+        return side.live() ? "the database" : "the other side";
+    }
+
+    /** What an answer is called on its button. */
+    public String title(Answer answer) {
+        return switch (answer) {
+            case WANTED -> "Take the design's side";
+            case HAVE -> side.live() ? "Take the database's side" : "Take the other side";
+            case KEEP -> "Keep as it is";
+        };
+    }
+
+    /** What a script is about, in a few words: the tables that it changes. */
+    public String about() {
+        List<String> tables = migration.steps().stream().map(step -> step.table()).filter(table -> !table.isEmpty()).distinct().toList();
+        return tables.isEmpty() ? "nothing" : tables.size() > 3 ? "changes_to_" + tables.size() + "_tables" : "change_" + String.join("_and_", tables);
+    }
+
+    /** Tells one script from another. */
+    public int fingerprint() {
+        return migration.statements().hashCode();
+    }
+
     /** How many differences there are. */
     public long count() {
         return groups.stream().mapToLong(group -> group.rows().size()).sum();
     }
 
     /** How many of them were decided for a side, or follow it. */
-    public long count(Choice choice) {
+    public long count(Answer choice) {
         return groups.stream().flatMap(group -> group.rows().stream()).filter(row -> row.chose(choice)).count();
     }
 

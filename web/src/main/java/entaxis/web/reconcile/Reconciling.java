@@ -6,8 +6,9 @@ import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.reading.ScriptReader;
-import entaxis.core.reconcile.Aspect;
+import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Comparison;
+import entaxis.core.reconcile.Decisions;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.Held;
@@ -17,7 +18,6 @@ import entaxis.core.reconcile.Part;
 import entaxis.core.reconcile.Rename;
 import entaxis.core.reconcile.RenameFinder;
 import entaxis.core.reconcile.Renaming;
-import entaxis.core.reconcile.Risk;
 import entaxis.core.reconcile.ThreeWay;
 import entaxis.core.reconcile.Touches;
 import entaxis.core.schema.Schema;
@@ -33,7 +33,6 @@ import entaxis.engines.migration.Execution;
 import entaxis.engines.migration.Rehearsal;
 import entaxis.web.reading.Connections;
 import entaxis.web.reading.SiteDatabase;
-import entaxis.web.reconcile.ReconcileView.Choice;
 import entaxis.web.reconcile.ReconcileView.Group;
 import entaxis.web.reconcile.ReconcileView.Offer;
 import entaxis.web.reconcile.ReconcileView.Row;
@@ -49,7 +48,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -67,12 +65,9 @@ public class Reconciling {
         this.connections = connections;
     }
 
-    /** A side that can be chosen. */
-    public record SideChoice(String key, String title) { }
-
     /** All sides that a design can be compared with. */
-    public List<SideChoice> sides(OpenDesign open) {
-        return sides.choices(open).stream().map(choice -> new SideChoice(choice.key(), choice.title())).toList();
+    public List<Sides.Choice> sides(OpenDesign open) {
+        return sides.choices(open);
     }
 
     /** Both sides, with what was noted about them. */
@@ -104,41 +99,33 @@ public class Reconciling {
     private ReconcileView view(OpenDesign open, Work work) {
         Optional<Schema> agreed = agreed(open, work);
         ThreeWay threeWay = ThreeWay.of(agreed, work.have(), work.want(), work.dialect(), work.pairing());
+        Map<String, Answer> said = new HashMap<>();
+        work.notes().getOrDefault(Note.Kind.SIDE, Map.of()).forEach((key, answer) -> said.put(key, Answer.valueOf(answer)));
+        Decisions decisions = new Decisions(said, work.notes().getOrDefault(Note.Kind.LOSS, Map.of()).keySet(), threeWay);
+        Schema renamed = Renaming.apply(work.have(), work.pairing(), work.dialect());
         DifferenceWords words = new DifferenceWords(work.side().live() ? "the database" : "the other side", "the design");
         Map<String, List<Row>> byTable = new LinkedHashMap<>();
         for (Difference difference : work.comparison().differences()) {
-            byTable.computeIfAbsent(difference.table().isEmpty() ? difference.part().word() + "s" : difference.table(), any -> new ArrayList<>()).add(row(difference, work, threeWay, words));
+            byTable.computeIfAbsent(difference.table().isEmpty() ? difference.part().word() + "s" : difference.table(), any -> new ArrayList<>()).add(row(difference, work, renamed, decisions, words));
         }
         Comparator<Row> worst = Comparator.comparing((Row row) -> row.difference().risk()).reversed();
         List<Group> groups = byTable.entrySet().stream().map(group -> new Group(group.getKey(), group.getValue().stream().sorted(worst).toList()))
                 .sorted(Comparator.comparing((Group group) -> group.rows().getFirst().difference().risk()).reversed()).toList();
-        Map<String, Row> rows = new HashMap<>();
-        groups.forEach(group -> group.rows().forEach(row -> rows.put(row.difference().key(), row)));
-        Predicate<Difference> toDatabase = difference -> rows.get(difference.key()).chose(Choice.DESIGN) && (difference.risk() != Risk.LOSES_DATA || rows.get(difference.key()).confirmed());
-        Merge merge = Merge.of(work.have(), work.want(), work.dialect(), work.pairing(), toDatabase);
+        Merge merge = Merge.of(work.have(), work.want(), work.dialect(), work.pairing(), decisions::takesWanted);
         Migration forth = Migration.of(work.have(), merge.schema(), work.dialect(), merge.pairing(), fills(work));
         Migration back = Migration.of(merge.schema(), work.have(), work.dialect(), merge.pairing().reversed(), Fills.NONE);
-        List<Difference> toDesign = work.comparison().differences().stream().filter(difference -> rows.get(difference.key()).chose(Choice.SIDE)).toList();
-        Schema neutral = Neutral.of(Renaming.apply(work.have(), work.pairing(), work.dialect()), work.dialect());
-        Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of()) : DesignUpdate.of(open.design(), neutral, toDesign, NewId::of);
+        List<Difference> toDesign = work.comparison().differences().stream().filter(decisions::takesHave).toList();
+        Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of()) : DesignUpdate.of(open.design(), Neutral.of(renamed, work.dialect()), toDesign, NewId::of);
         List<Offer> offers = work.renames().stream().map(rename -> new Offer(rename, work.note(Note.Kind.RENAME, rename.key()).equals("same"))).toList();
-        return new ReconcileView(work.side(), groups, offers, forth, back, update, toDesign.stream().map(words::sentence).toList(), merge.left(), work.comparison().remarks(), agreed.isPresent());
+        return new ReconcileView(work.side(), groups, offers, merge, forth, back, update, toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent());
     }
 
-    private static Row row(Difference difference, Work work, ThreeWay threeWay, DifferenceWords words) {
-        ThreeWay.Origin origin = threeWay.origin(difference);
-        String said = work.note(Note.Kind.SIDE, difference.key());
-        Optional<Choice> choice = !said.isEmpty() ? Optional.of(Choice.valueOf(said)) : switch (origin) {
-            case WANTED -> Optional.of(Choice.DESIGN);
-            case HAVE -> Optional.of(Choice.SIDE);
-            case BOTH, UNKNOWN -> Optional.empty();
-        };
-        boolean asks = difference.part() == Part.COLUMN && (difference.added() && difference.risk() == Risk.MAY_FAIL || difference.aspect() == Aspect.REQUIRED && difference.to().equals("not null"));
+    private static Row row(Difference difference, Work work, Schema renamed, Decisions decisions, DifferenceWords words) {
         String column = difference.part() == Part.COLUMN ? difference.name() : "";
-        Schema touched = difference.added() ? work.want() : Renaming.apply(work.have(), work.pairing(), work.dialect());
-        List<String> touches = difference.part() == Part.COLUMN || difference.part() == Part.TABLE ? Touches.of(touched, difference.table(), column, work.dialect()) : List.of();
-        return new Row(difference, words.sentence(difference), choice, !said.isEmpty(), work.note(Note.Kind.REASON, difference.key()), origin.words(), asks,
-                work.note(Note.Kind.FILL, difference.table() + "." + difference.name()), !work.note(Note.Kind.LOSS, difference.key()).isEmpty(), touches);
+        List<String> touches = difference.part() == Part.COLUMN || difference.part() == Part.TABLE
+                ? Touches.of(difference.added() ? work.want() : renamed, difference.table(), column, work.dialect()) : List.of();
+        return new Row(difference, words.sentence(difference), decisions.answer(difference), decisions.said().containsKey(difference.key()), work.note(Note.Kind.REASON, difference.key()),
+                decisions.threeWay().origin(difference).words(), work.note(Note.Kind.FILL, difference.table() + "." + difference.name()), decisions.lossMeant().contains(difference.key()), touches);
     }
 
     private static Fills fills(Work work) {
@@ -157,10 +144,10 @@ public class Reconciling {
 
     /** Notes whose side is right; for a whole table or kind of risk, if the key is empty. */
     @Transactional
-    public void decide(OpenDesign open, String key, Set<String> differences, Choice choice, String reason) {
+    public void decide(OpenDesign open, String key, Set<String> differences, Answer answer, String reason) {
         for (String difference : differences) {
-            put(open, key, new Note(Note.Kind.SIDE, difference, choice.name()));
-            if (choice == Choice.KEEP && !reason.isBlank()) {
+            put(open, key, new Note(Note.Kind.SIDE, difference, answer.name()));
+            if (answer == Answer.KEEP && !reason.isBlank()) {
                 put(open, key, new Note(Note.Kind.REASON, difference, reason.strip()));
             }
         }
@@ -218,26 +205,26 @@ public class Reconciling {
     /** The script, run in the built-in engine with the design's sample rows. */
     public Rehearsal rehearse(OpenDesign open, String key) throws Connections.Unreachable, SQLException {
         Work work = work(open, key, false);
-        ReconcileView view = view(open, work);
-        Merge merge = merged(work, view);
+        Merge merge = view(open, work).merge();
         List<String> rows = InsertStatements.of(open.derivation().tables(), open.design().rows(), Dialect.of(Target.H2)).stream().map(Script.Statement::text).toList();
         return Rehearsal.of(work.have(), merge.schema(), work.side().engine(), merge.pairing(), fills(work), rows);
     }
 
-    private static Merge merged(Work work, ReconcileView view) {
-        Map<String, Row> rows = new HashMap<>();
-        view.groups().forEach(group -> group.rows().forEach(row -> rows.put(row.difference().key(), row)));
-        return Merge.of(work.have(), work.want(), work.dialect(), work.pairing(), difference -> rows.get(difference.key()).chose(Choice.DESIGN)
-                && (difference.risk() != Risk.LOSES_DATA || rows.get(difference.key()).confirmed()));
-    }
-
-    /** Runs the script on the database that the side is, and reads it again. */
-    public Execution run(OpenDesign open, String key) throws Connections.Unreachable {
-        ReconcileView view = view(open, key, false);
+    /**
+     * Runs the script on the database that the side is, and reads it again.
+     *
+     * @param shown the fingerprint of the script that was looked at: no other one is run
+     * @throws Connections.Unreachable if the database cannot be had, or the script is another one by now
+     */
+    public Execution run(OpenDesign open, String key, int shown) throws Connections.Unreachable {
         String name = Sides.database(key).orElseThrow(() -> new Connections.Unreachable("Scripts are run on configured databases only."));
+        ReconcileView view = view(open, key, true);
+        if (view.fingerprint() != shown) {
+            throw new Connections.Unreachable("The database or the design has changed since this script was shown. Look at the new one; nothing was run.");
+        }
         Execution execution = connections.run(name, connection -> Execution.of(connection, view.migration()));
         Work work = work(open, key, true);
-        if (execution.whole() && Comparison.of(work.have(), work.want(), work.dialect(), work.pairing()).alike()) {
+        if (execution.whole() && work.comparison().alike()) {
             agree(open, key);
         }
         return execution;

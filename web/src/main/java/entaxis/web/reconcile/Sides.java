@@ -22,7 +22,7 @@ import org.springframework.stereotype.Component;
 
 /** What a design can be compared with: configured databases, scripts that were given, other designs. */
 @Component
-class Sides {
+public class Sides {
     private static final String DATABASE = "database:";
     private static final String SCRIPT = "script:";
     private static final String DESIGN = "design:";
@@ -38,7 +38,7 @@ class Sides {
     }
 
     /** One that can be chosen. */
-    record Choice(String key, String title) { }
+    public record Choice(String key, String title) { }
 
     /** All that can be chosen, databases first. */
     List<Choice> choices(OpenDesign open) {

@@ -88,8 +88,8 @@ class ReconcileIT extends BrowserTest {
         assertThat(page.locator("#counted")).containsText("4 differences: 0 open, 0 by the design, 4 by the database, 0 kept");
         assertThat(difference("The database calls the column “name”")).containsText("changed in the database");
 
-        answer("common_name", "DESIGN");
-        answer("freezer_log", "DESIGN");
+        answer("common_name", "WANTED");
+        answer("freezer_log", "WANTED");
         assertThat(page.locator("#change-script")).containsText("ALTER TABLE taxon ALTER COLUMN common_name SET DATA TYPE varchar(80);");
         assertThat(page.locator("#change-script")).not().containsText("DROP TABLE");
         difference("freezer_log").locator("input[name=meant]").click();
@@ -115,7 +115,7 @@ class ReconcileIT extends BrowserTest {
         execute("ALTER TABLE accession ADD COLUMN barcode varchar(20)");
         open(demo());
         assertThat(difference("accession.barcode")).hasClass(java.util.regex.Pattern.compile("undecided"));
-        difference("accession.barcode").locator("[data-answer=DESIGN]").focus();
+        difference("accession.barcode").locator("[data-answer=WANTED]").focus();
         page.keyboard().press("3");
         assertThat(page.locator("#counted")).containsText("1 kept");
         difference("accession.barcode").locator("input[name=reason]").fill("the label printer needs it");
@@ -133,7 +133,7 @@ class ReconcileIT extends BrowserTest {
     void aRequiredColumnAsksForAValue() throws SQLException {
         execute("ALTER TABLE taxon ALTER COLUMN rank DROP NOT NULL");
         open(demo());
-        answer("taxon.rank", "DESIGN");
+        answer("taxon.rank", "WANTED");
         assertThat(page.locator("#change-script")).containsText("SET NOT NULL");
         difference("taxon.rank").locator("input[name=value]").fill("'species'");
         page.keyboard().press("Enter");
@@ -152,7 +152,7 @@ class ReconcileIT extends BrowserTest {
         page.locator(".give-script textarea").fill("create table bench (id int primary key, label varchar(9));");
         page.locator(".give-script button").click();
         assertThat(difference("The table bench is only in the other side.")).isVisible();
-        answer("bench", "SIDE");
+        answer("bench", "HAVE");
         page.locator("#update-design").click();
         assertThat(page.locator("#counted")).hasText("Nothing is apart");
         page.locator("#to-diagram").click();
