@@ -1,9 +1,7 @@
 package entaxis.core.reconcile;
 
 import entaxis.core.reconcile.Pairs.Pair;
-import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
-import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
@@ -12,7 +10,6 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
-import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
@@ -81,8 +78,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             allTypes = Stream.concat(from.types().stream(), to.types().stream()).toList();
             types(from.types(), to.types());
             sequences(from.sequences(), to.sequences());
-            Map<String, Table> known = byName(from.tables());
-            Map<String, Table> wanted = byName(to.tables());
+            Map<String, Table> known = words.byName(from.tables());
+            Map<String, Table> wanted = words.byName(to.tables());
             for (Table table : to.tables()) {
                 Table own = known.get(words.folded(Names.of(table)));
                 if (own == null) {
@@ -98,12 +95,6 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             }
             programs(from.programs(), to.programs());
             return new Comparison(differences, remarks);
-        }
-
-        private Map<String, Table> byName(List<Table> tables) {
-            Map<String, Table> named = new HashMap<>(tables.size() * 2);
-            tables.forEach(table -> named.putIfAbsent(words.folded(Names.of(table)), table));
-            return named;
         }
 
         private <T> void each(List<T> from, List<T> to, Function<T, String> name, java.util.function.BiConsumer<T, T> both, java.util.function.Consumer<T> gone, java.util.function.Consumer<T> fresh) {
@@ -173,12 +164,11 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                 unlessSame(Part.TABLE, name, "", Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
             columns(name, from, to);
-            primaryKey(name, from, to);
-            constraints(Part.UNIQUE, name, words.uniques(from), words.uniques(to), key -> words.folded(key.columns()).toString(), UniqueKey::name, key -> words.columns("unique", key.columns()),
-                    Risk.MAY_FAIL);
-            constraints(Part.CHECK, name, from.checks(), to.checks(), check -> words.sense(check.condition()), CheckRule::name, words::check, Risk.MAY_FAIL);
-            constraints(Part.INDEX, name, indexes(from), indexes(to), words::indexSense, TableIndex::name, words::index, Risk.SLOW);
-            references(name, from, to, known, wanted);
+            constraints(ConstraintKind.primaryKey(words), name, from.primaryKey().stream().toList(), to.primaryKey().stream().toList());
+            constraints(ConstraintKind.unique(words), name, words.uniques(from), words.uniques(to));
+            constraints(ConstraintKind.check(words), name, from.checks(), to.checks());
+            constraints(ConstraintKind.index(words), name, indexes(from), indexes(to));
+            constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from.foreignKeys(), to.foreignKeys());
         }
 
         /** MySQL manual, FOREIGN KEY Constraints: a reference makes its own index where there is none; it goes without saying. */
@@ -267,49 +257,18 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             return defaults;
         }
 
-        private void primaryKey(String table, Table from, Table to) {
-            constraints(Part.PRIMARY_KEY, table, from.primaryKey().stream().toList(), to.primaryKey().stream().toList(), key -> words.folded(key.columns()).toString(), key -> "key",
-                    key -> words.columns("primary key", key.columns()), Risk.MAY_FAIL);
-            if (from.primaryKey().isPresent() && to.primaryKey().isPresent()) {
-                String one = from.primaryKey().get().name();
-                String other = to.primaryKey().get().name();
-                if (!words.folded(one).equals(words.folded(other)) && !words.madeUp(one) && !words.madeUp(other)) {
-                    say(Part.PRIMARY_KEY, table, label(Part.PRIMARY_KEY, "key", ""), Aspect.NAME, one, other, Risk.SAFE);
-                }
-            }
-        }
-
-        private static String label(Part part, String name, String wording) {
-            return part == Part.PRIMARY_KEY ? "primary key" : name.isEmpty() ? wording : name;
-        }
-
-        private <T> void constraints(Part part, String table, List<T> from, List<T> to, Function<T, String> sense, Function<T, String> name, Function<T, String> wording, Risk risk) {
-            Pairs<T> pairs = Pairs.of(from, to, sense, item -> words.madeUp(name.apply(item)) ? "" : words.folded(name.apply(item)));
+        private <T> void constraints(ConstraintKind<T> kind, String table, List<T> from, List<T> to) {
+            Pairs<T> pairs = kind.pairs(from, to);
             for (Pair<T> pair : pairs.pairs()) {
-                String label = label(part, name.apply(pair.to()), wording.apply(pair.to()));
-                if (!sense.apply(pair.from()).equals(sense.apply(pair.to()))) {
-                    say(part, table, label, Aspect.DEFINITION, wording.apply(pair.from()), wording.apply(pair.to()), risk);
+                if (!kind.sense().apply(pair.from()).equals(kind.sense().apply(pair.to()))) {
+                    say(kind.part(), table, kind.label(pair.to()), Aspect.DEFINITION, kind.wording().apply(pair.from()), kind.wording().apply(pair.to()), kind.risk());
                 }
-                String one = name.apply(pair.from());
-                String other = name.apply(pair.to());
-                if (!words.folded(one).equals(words.folded(other)) && !words.madeUp(one) && !words.madeUp(other)) {
-                    say(part, table, label, Aspect.NAME, one, other, Risk.SAFE);
+                if (kind.renamed(pair.from(), pair.to())) {
+                    say(kind.part(), table, kind.label(pair.to()), Aspect.NAME, kind.name().apply(pair.from()), kind.name().apply(pair.to()), Risk.SAFE);
                 }
             }
-            pairs.fresh().forEach(item -> say(part, table, label(part, name.apply(item), wording.apply(item)), Aspect.PRESENCE, "", wording.apply(item), risk));
-            pairs.gone().forEach(item -> say(part, table, label(part, name.apply(item), wording.apply(item)), Aspect.PRESENCE, wording.apply(item), "", Risk.SAFE));
-        }
-
-        private void references(String table, Table from, Table to, Map<String, Table> known, Map<String, Table> wanted) {
-            Map<ForeignKey, String> senses = new HashMap<>();
-            from.foreignKeys().forEach(key -> senses.put(key, words.referenceSense(key, keyOf(key, known))));
-            to.foreignKeys().forEach(key -> senses.put(key, words.referenceSense(key, keyOf(key, wanted))));
-            constraints(Part.FOREIGN_KEY, table, from.foreignKeys(), to.foreignKeys(), key -> senses.get(key) + words.referenceActions(key), ForeignKey::name, words::reference, Risk.MAY_FAIL);
-        }
-
-        private List<String> keyOf(ForeignKey key, Map<String, Table> tables) {
-            Table referenced = tables.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
-            return referenced == null ? List.of() : referenced.keyColumns();
+            pairs.fresh().forEach(item -> say(kind.part(), table, kind.label(item), Aspect.PRESENCE, "", kind.wording().apply(item), kind.risk()));
+            pairs.gone().forEach(item -> say(kind.part(), table, kind.label(item), Aspect.PRESENCE, kind.wording().apply(item), "", Risk.SAFE));
         }
     }
 }

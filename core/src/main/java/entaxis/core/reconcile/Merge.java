@@ -1,6 +1,5 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.reconcile.Pairs.Pair;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
@@ -19,6 +18,7 @@ import entaxis.core.type.SqlType.UserType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -83,24 +83,18 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
                     (one, other) -> takes(Part.PROGRAM, "", Names.of(other.namespace(), other.name()), Aspect.DEFINITION) ? other : one,
                     gone -> takes(Part.PROGRAM, "", Names.of(gone.namespace(), gone.name()), Aspect.PRESENCE),
                     fresh -> takes(Part.PROGRAM, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE));
-            Map<String, Table> known = byName(from.tables());
-            Map<String, Table> wanted = byName(to.tables());
+            Map<String, Table> known = words.byName(from.tables());
+            Map<String, Table> wanted = words.byName(to.tables());
             List<Table> tables = each(from.tables(), to.tables(), Names::of, (one, other) -> table(one, other, known, wanted), gone -> takes(Part.TABLE, Names.of(gone), "", Aspect.PRESENCE),
                     fresh -> takes(Part.TABLE, Names.of(fresh), "", Aspect.PRESENCE));
             Schema whole = standing(new Schema(withUsed(types, tables, from.types(), to.types()), sequences, tables, programs));
             return named(whole);
         }
 
-        private Map<String, Table> byName(List<Table> tables) {
-            Map<String, Table> named = new HashMap<>();
-            tables.forEach(table -> named.put(words.folded(Names.of(table)), table));
-            return named;
-        }
-
         /** Those of the first list in their order, changed or dropped as was decided, then the new ones. */
         private <T> List<T> each(List<T> from, List<T> to, Function<T, String> name, java.util.function.BinaryOperator<T> both, Predicate<T> drops, Predicate<T> adds) {
             Pairs<T> pairs = Pairs.of(from, to, item -> words.folded(name.apply(item)), item -> "");
-            Map<T, T> partner = new java.util.IdentityHashMap<>();
+            Map<T, T> partner = new IdentityHashMap<>();
             pairs.pairs().forEach(pair -> partner.put(pair.from(), pair.to()));
             List<T> result = new ArrayList<>();
             for (T item : from) {
@@ -148,26 +142,13 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
         private Table table(Table from, Table to, Map<String, Table> known, Map<String, Table> wanted) {
             String name = Names.of(to);
             List<Column> columns = columns(name, from, to);
-            Optional<PrimaryKey> key = constraints(Part.PRIMARY_KEY, name, from.primaryKey().stream().toList(), to.primaryKey().stream().toList(), own -> words.folded(own.columns()).toString(),
-                    own -> "key", own -> "", (one, called) -> new PrimaryKey(called.name(), one.columns())).stream().findFirst();
-            List<UniqueKey> uniques = constraints(Part.UNIQUE, name, from.uniqueKeys(), to.uniqueKeys(), own -> words.folded(own.columns()).toString(), UniqueKey::name,
-                    own -> words.columns("unique", own.columns()), (one, called) -> new UniqueKey(called.name(), one.columns()));
-            List<CheckRule> checks = constraints(Part.CHECK, name, from.checks(), to.checks(), own -> words.sense(own.condition()), CheckRule::name, words::check,
-                    (one, called) -> new CheckRule(called.name(), one.condition()));
-            List<TableIndex> indexes = constraints(Part.INDEX, name, from.indexes(), to.indexes(), words::indexSense, TableIndex::name, words::index,
-                    (one, called) -> new TableIndex(called.name(), one.unique(), one.columns(), one.method(), one.predicate()));
-            Map<ForeignKey, String> senses = new HashMap<>();
-            from.foreignKeys().forEach(own -> senses.put(own, words.referenceSense(own, keyOf(own, known))));
-            to.foreignKeys().forEach(own -> senses.put(own, words.referenceSense(own, keyOf(own, wanted))));
-            List<ForeignKey> references = constraints(Part.FOREIGN_KEY, name, from.foreignKeys(), to.foreignKeys(), own -> senses.get(own) + words.referenceActions(own), ForeignKey::name,
-                    words::reference, (one, called) -> one.named(called.name()));
+            Optional<PrimaryKey> key = constraints(ConstraintKind.primaryKey(words), name, from, to).stream().findFirst();
+            List<UniqueKey> uniques = constraints(ConstraintKind.unique(words), name, from, to);
+            List<CheckRule> checks = constraints(ConstraintKind.check(words), name, from, to);
+            List<TableIndex> indexes = constraints(ConstraintKind.index(words), name, from, to);
+            List<ForeignKey> references = constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from, to);
             String comment = takes(Part.TABLE, name, "", Aspect.COMMENT) ? to.comment() : from.comment();
             return new Table(from.origin().or(to::origin), to.namespace(), to.name(), columns, key, uniques, checks, references, indexes, comment);
-        }
-
-        private List<String> keyOf(ForeignKey key, Map<String, Table> tables) {
-            Table referenced = tables.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
-            return referenced == null ? List.of() : referenced.keyColumns();
         }
 
         private List<Column> columns(String table, Table from, Table to) {
@@ -216,39 +197,28 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
                     source.apply(Aspect.DEFAULT).defaultValue(), numbered.identity(), numbered.numbering(), computed.generated(), details, source.apply(Aspect.COMMENT).comment());
         }
 
-        private <T> List<T> constraints(Part part, String table, List<T> from, List<T> to, Function<T, String> sense, Function<T, String> name, Function<T, String> wording,
-                java.util.function.BinaryOperator<T> called) {
-            Pairs<T> pairs = Pairs.of(from, to, sense, item -> words.madeUp(name.apply(item)) ? "" : words.folded(name.apply(item)));
-            Map<T, T> partner = new java.util.IdentityHashMap<>();
-            for (Pair<T> pair : pairs.pairs()) {
-                partner.put(pair.from(), pair.to());
-            }
+        private <T> List<T> constraints(ConstraintKind<T> kind, String table, Table from, Table to) {
+            Pairs<T> pairs = kind.pairs(kind.of().apply(from), kind.of().apply(to));
+            Map<T, T> partner = new IdentityHashMap<>();
+            pairs.pairs().forEach(pair -> partner.put(pair.from(), pair.to()));
             List<T> result = new ArrayList<>();
-            for (T item : from) {
+            for (T item : kind.of().apply(from)) {
                 T other = partner.get(item);
-                if (other == null) {
-                    if (!takes(part, table, label(part, name.apply(item), wording.apply(item)), Aspect.PRESENCE)) {
-                        result.add(item);
-                    }
-                    continue;
+                if (other != null) {
+                    T shape = takes(kind.part(), table, kind.label(other), Aspect.DEFINITION) ? other : item;
+                    result.add(kind.called().apply(shape, takes(kind.part(), table, kind.label(other), Aspect.NAME) ? other : item));
+                } else if (!takes(kind.part(), table, kind.label(item), Aspect.PRESENCE)) {
+                    result.add(item);
                 }
-                String label = label(part, name.apply(other), wording.apply(other));
-                T shape = takes(part, table, label, Aspect.DEFINITION) ? other : item;
-                result.add(called.apply(shape, takes(part, table, label, Aspect.NAME) ? other : item));
             }
-            pairs.fresh().stream().filter(item -> takes(part, table, label(part, name.apply(item), wording.apply(item)), Aspect.PRESENCE)).forEach(result::add);
+            pairs.fresh().stream().filter(item -> takes(kind.part(), table, kind.label(item), Aspect.PRESENCE)).forEach(result::add);
             return result;
-        }
-
-        private static String label(Part part, String name, String wording) {
-            return part == Part.PRIMARY_KEY ? "primary key" : name.isEmpty() ? wording : name;
         }
 
         /** Leaves out what speaks of columns and keys that are not there. */
         private Schema standing(Schema schema) {
-            Map<String, Table> tables = new HashMap<>();
             List<Table> kept = schema.tables().stream().map(this::within).toList();
-            kept.forEach(table -> tables.put(words.folded(Names.of(table)), table));
+            Map<String, Table> tables = words.byName(kept);
             return new Schema(schema.types(), schema.sequences(), kept.stream().map(table -> withStandingReferences(table, tables)).toList(), schema.programs());
         }
 

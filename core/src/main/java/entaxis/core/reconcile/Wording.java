@@ -20,6 +20,7 @@ import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.TableWriter;
 import entaxis.core.type.SqlType;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -72,6 +73,13 @@ public final class Wording {
     /** Writes definitions for the engine. */
     public TableWriter writer() {
         return writer;
+    }
+
+    /** Tables by name, as the engine tells them apart; of two that are one to it, the first. */
+    Map<String, Table> byName(List<Table> tables) {
+        Map<String, Table> named = new HashMap<>(tables.size() * 2);
+        tables.forEach(table -> named.putIfAbsent(folded(Names.of(table)), table));
+        return named;
     }
 
     /** Whether the engine thought of a name itself. */

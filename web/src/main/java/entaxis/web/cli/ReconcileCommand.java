@@ -47,9 +47,9 @@ final class ReconcileCommand {
     }
 
     /** One side of the comparison. */
-    private record Side(Schema schema, boolean design) { }
+    private record Side(Schema schema, boolean design, boolean whole) { }
 
-    /** Exit 0 if nothing is apart, 1 if something is, 2 for wrong input. */
+    /** Exit 0 if nothing is apart, 1 if something is, 2 for wrong input, and where part of a script was not understood. */
     int run(List<String> words) {
         Arguments arguments = Arguments.of(words, Set.of("--engine", "--renames", "--fill", "--from-engine", "--to-engine", "--data"), Set.of("--json", "--allow-loss", "--check", "--reverse"));
         Optional<Target> engine = arguments.value("--engine").flatMap(Target::of);
@@ -80,6 +80,10 @@ final class ReconcileCommand {
             script(arguments, from, to, dialect, pairing, comparison, fills.get());
         }
         comparison.remarks().forEach(err::println);
+        if (!first.get().whole() || !second.get().whole()) {
+            err.println("What was not understood could not be compared.");
+            return SqlCommands.WRONG;
+        }
         return comparison.alike() ? 0 : 1;
     }
 
@@ -116,7 +120,7 @@ final class ReconcileCommand {
 
     private Optional<Side> side(String name, Arguments arguments, String option, Dialect dialect) {
         if (name.endsWith(".json")) {
-            return new DesignFiles(err).schema(name).map(schema -> new Side(Held.ofDesign(schema, dialect), true));
+            return new DesignFiles(err).schema(name).map(schema -> new Side(Held.ofDesign(schema, dialect), true, true));
         }
         Optional<String> word = arguments.value(option);
         Optional<Target> spoken = word.isEmpty() ? Optional.of(dialect.target()) : word.flatMap(Target::of);
@@ -137,14 +141,14 @@ final class ReconcileCommand {
             if (reading.schema().tables().isEmpty() && reading.statements() == 0) {
                 err.println(name + ": there is no statement in it");
             }
-            return Optional.of(new Side(Held.of(reading.schema(), spoken.get(), dialect), false));
+            return Optional.of(new Side(Held.of(reading.schema(), spoken.get(), dialect), false, reading.complete()));
         });
     }
 
     private Optional<Side> connected(String name, Connections connections, Dialect dialect) {
         try {
             Reading reading = connections.read(name);
-            return Optional.of(new Side(Held.of(reading.schema(), reading.engine(), dialect), false));
+            return Optional.of(new Side(Held.of(reading.schema(), reading.engine(), dialect), false, true));
         } catch (Connections.Unreachable e) {
             err.println(e.getMessage());
             return Optional.empty();

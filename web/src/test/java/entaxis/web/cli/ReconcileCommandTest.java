@@ -96,6 +96,13 @@ class ReconcileCommandTest {
     }
 
     @Test
+    void whatIsNotUnderstoodIsNeverCalledAlike() throws IOException {
+        String odd = file("odd.sql", "create table taxon (id int primary key);\ncreate tabel slot (x int);");
+        assertThat(run("reconcile", odd, odd, "--engine", "postgresql", "--check")).isEqualTo(2);
+        assertThat(err).contains("line 2:8: not understood", "What was not understood could not be compared.");
+    }
+
+    @Test
     void wrongInputIsTold() {
         assertThat(run("reconcile", from)).isEqualTo(2);
         assertThat(err).contains("Usage: ./entaxis reconcile FROM TO");

@@ -1,0 +1,75 @@
+package entaxis.core.reconcile;
+
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.UniqueKey;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BinaryOperator;
+import java.util.function.Function;
+
+/**
+ * How constraints and indexes of one kind are told apart: what they are, what they are called, and how two are brought together.
+ *
+ * @param of      those of a table
+ * @param sense   what one is, its name aside
+ * @param name    its name; may be empty
+ * @param wording how it reads
+ * @param called  the first under the name of the second
+ * @param risk    what putting one on does to rows
+ */
+record ConstraintKind<T>(Part part, Wording words, Function<Table, List<T>> of, Function<T, String> sense, Function<T, String> name, Function<T, String> wording, BinaryOperator<T> called, Risk risk) {
+
+    /** What tells one within its table: its name, or how it reads; a table has one primary key. */
+    String label(T item) {
+        return part == Part.PRIMARY_KEY ? part.word() : name.apply(item).isEmpty() ? wording.apply(item) : name.apply(item);
+    }
+
+    Pairs<T> pairs(List<T> from, List<T> to) {
+        return Pairs.of(from, to, sense, item -> part == Part.PRIMARY_KEY ? part.word() : words.madeUp(name.apply(item)) ? "" : words.folded(name.apply(item)));
+    }
+
+    /** Whether two names differ that somebody gave. */
+    boolean renamed(T from, T to) {
+        String one = name.apply(from);
+        String other = name.apply(to);
+        return !words.folded(one).equals(words.folded(other)) && !words.madeUp(one) && !words.madeUp(other);
+    }
+
+    static ConstraintKind<PrimaryKey> primaryKey(Wording words) {
+        return new ConstraintKind<>(Part.PRIMARY_KEY, words, table -> table.primaryKey().stream().toList(), key -> words.folded(key.columns()).toString(), PrimaryKey::name,
+                key -> words.columns("primary key", key.columns()), (key, other) -> new PrimaryKey(other.name(), key.columns()), Risk.MAY_FAIL);
+    }
+
+    static ConstraintKind<UniqueKey> unique(Wording words) {
+        return new ConstraintKind<>(Part.UNIQUE, words, Table::uniqueKeys, key -> words.folded(key.columns()).toString(), UniqueKey::name, key -> words.columns("unique", key.columns()),
+                (key, other) -> new UniqueKey(other.name(), key.columns()), Risk.MAY_FAIL);
+    }
+
+    static ConstraintKind<CheckRule> check(Wording words) {
+        return new ConstraintKind<>(Part.CHECK, words, Table::checks, check -> words.sense(check.condition()), CheckRule::name, words::check,
+                (check, other) -> new CheckRule(other.name(), check.condition()), Risk.MAY_FAIL);
+    }
+
+    static ConstraintKind<TableIndex> index(Wording words) {
+        return new ConstraintKind<>(Part.INDEX, words, Table::indexes, words::indexSense, TableIndex::name, words::index,
+                (index, other) -> new TableIndex(other.name(), index.unique(), index.columns(), index.method(), index.predicate()), Risk.SLOW);
+    }
+
+    /** References of two tables; those that name no columns refer to the primary key of the table as it is on their side. */
+    static ConstraintKind<ForeignKey> reference(Wording words, Table from, Map<String, Table> known, Table to, Map<String, Table> wanted) {
+        Map<ForeignKey, String> senses = new HashMap<>();
+        from.foreignKeys().forEach(key -> senses.put(key, words.referenceSense(key, keyOf(words, key, known)) + words.referenceActions(key)));
+        to.foreignKeys().forEach(key -> senses.put(key, words.referenceSense(key, keyOf(words, key, wanted)) + words.referenceActions(key)));
+        return new ConstraintKind<>(Part.FOREIGN_KEY, words, Table::foreignKeys, senses::get, ForeignKey::name, words::reference, (key, other) -> key.named(other.name()), Risk.MAY_FAIL);
+    }
+
+    private static List<String> keyOf(Wording words, ForeignKey key, Map<String, Table> tables) {
+        Table referenced = tables.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
+        return referenced == null ? List.of() : referenced.keyColumns();
+    }
+}
