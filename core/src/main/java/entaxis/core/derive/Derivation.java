@@ -19,10 +19,10 @@ public final class Derivation {
     private final Schema schema;
     private final SequencedMap<OwnerId, Table> tables = new LinkedHashMap<>();
     private final Optional<Derivation> asStated;
-    private final OwnColumns columns;
+    private final Earlier made;
 
-    private Derivation(Design source, Folding folding, OwnColumns columns, Schema schema, Optional<Derivation> asStated) {
-        this.columns = columns;
+    private Derivation(Design source, Folding folding, Earlier made, Schema schema, Optional<Derivation> asStated) {
+        this.made = made;
         this.source = source;
         this.folding = folding;
         this.schema = schema;
@@ -37,7 +37,7 @@ public final class Derivation {
 
     /** Derives the schema after an edit. Tables that came out the same are the very same objects as before, so that what was made of them can be kept. */
     public static Derivation after(Derivation before, Design design) {
-        return before.source.tablesAsIn(design) ? new Derivation(design, before.folding.over(design), before.columns, before.schema, before.asStated)
+        return before.source.tablesAsIn(design) ? new Derivation(design, before.folding.over(design), before.made, before.schema, before.asStated)
                 : make(design, Optional.of(before));
     }
 
@@ -49,14 +49,14 @@ public final class Derivation {
     }
 
     private static Derivation derived(Design source, Folding folding, Optional<Derivation> before, Optional<Derivation> asStated) {
-        OwnColumns columns = before.map(earlier -> earlier.columns.over(folding.design())).orElseGet(() -> OwnColumns.of(folding.design()));
-        Schema fresh = new Deriver(folding.design(), columns).schema();
+        Deriver deriver = new Deriver(folding.design(), before.map(earlier -> earlier.made.over(folding.design())).orElseGet(() -> Earlier.none(folding.design())));
+        Schema fresh = deriver.schema();
         List<Table> tables = new ArrayList<>();
         for (Table table : fresh.tables()) {
             Optional<Table> old = before.flatMap(earlier -> earlier.table(table.origin().orElseThrow())).filter(table::equals);
             tables.add(old.orElse(table));
         }
-        return new Derivation(source, folding, columns, new Schema(fresh.types(), tables), asStated);
+        return new Derivation(source, folding, deriver.made(), new Schema(fresh.types(), tables), asStated);
     }
 
     /** All types and tables, those of entities first. */

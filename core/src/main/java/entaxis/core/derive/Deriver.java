@@ -39,6 +39,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /** One run of the derivation. Keys are settled parents first, so that a key's columns reach every generation below it (FIPS PUB 184, key migration). */
@@ -46,15 +47,20 @@ final class Deriver {
     private final Design design;
     private final Map<EntityId, List<Relationship>> asChild = new HashMap<>();
     private final Map<OwnerId, String> names = new LinkedHashMap<>();
-    private final Map<EntityId, TableDraft> drafts = new LinkedHashMap<>();
+    private final Map<OwnerId, List<Column>> keys = new HashMap<>();
+    private final Map<EntityId, TableDraft> drafts = new HashMap<>();
     private final ConstraintNames constraints = new ConstraintNames();
+    private final Map<EntityId, List<Exclusion>> exclusions = new HashMap<>();
     private final Naming naming;
-
     private final OwnColumns ownColumns;
+    private final Earlier earlier;
+    private final Map<OwnerId, Made> made = new HashMap<>();
 
-    Deriver(Design design, OwnColumns columns) {
+    /** What was made of the same design before an edit is taken again where nothing that it follows from has changed. */
+    Deriver(Design design, Earlier earlier) {
         this.design = design;
-        this.ownColumns = columns;
+        this.ownColumns = earlier.columns();
+        this.earlier = earlier;
         this.naming = design.facts().names();
     }
 
@@ -63,21 +69,50 @@ final class Deriver {
         return new Schema(new TypeDefinitions(design, constraints).all(), tables);
     }
 
+    /** What was made, for the next run. */
+    Earlier made() {
+        return new Earlier(ownColumns, made);
+    }
+
     private List<Table> tables() {
         design.relationships().forEach(relationship -> relationship.childEntity()
                 .ifPresent(child -> asChild.computeIfAbsent(child, any -> new ArrayList<>()).add(relationship)));
+        design.exclusions().forEach(exclusion -> exclusions.computeIfAbsent(exclusion.child(), any -> new ArrayList<>()).add(exclusion));
         nameTables();
         design.entities().forEach(this::settleKey);
         List<Table> tables = new ArrayList<>();
-        design.entities().forEach(entity -> tables.add(entityTable(entity)));
-        design.relationships().stream().filter(Relationship::manyToMany).forEach(relationship -> tables.add(bridge(relationship)));
+        for (Entity entity : design.entities()) {
+            List<Relationship> references = asChild.getOrDefault(entity.id(), List.of());
+            Origin origin = new Origin(entity, names.get(entity.id()), references, exclusions.getOrDefault(entity.id(), List.of()),
+                    references.stream().map(relationship -> parentKey(relationship.parentEntity().orElseThrow())).toList());
+            tables.add(settled(entity.id(), origin, () -> entityTable(entity)));
+        }
+        for (Relationship relationship : design.relationships()) {
+            if (relationship.manyToMany()) {
+                Origin origin = new Origin(relationship, names.get(relationship.id()), List.of(), List.of(),
+                        List.of(parentKey(relationship.first().entity()), parentKey(relationship.second().entity())));
+                tables.add(settled(relationship.id(), origin, () -> bridge(relationship)));
+            }
+        }
         return tables;
+    }
+
+    private ParentKey parentKey(EntityId parent) {
+        return new ParentKey(design.entities().get(parent).name(), names.get(parent), keys.get(parent));
+    }
+
+    /** The table as it was made before if it follows from the same and its constraints can be called as they were; else made now. */
+    private Table settled(OwnerId owner, Origin origin, Supplier<Table> make) {
+        Optional<Made> old = earlier.made(owner).filter(before -> before.origin().sameAs(origin) && constraints.again(before.constraints()));
+        Made now = old.orElseGet(() -> new Made(origin, keys.getOrDefault(owner, List.of()), make.get(), constraints.given()));
+        made.put(owner, now);
+        return now.table();
     }
 
     private void nameTables() {
         Set<String> taken = new HashSet<>();
         for (Entity entity : design.entities()) {
-            names.put(entity.id(), Names.free(naming.table(entity.name()), taken));
+            names.put(entity.id(), Names.free(ownColumns.table(entity.name()), taken));
         }
         for (Relationship relationship : design.relationships()) {
             if (relationship.manyToMany()) {
@@ -95,24 +130,34 @@ final class Deriver {
         Set<EntityId> waiting = new LinkedHashSet<>();
         while (!open.isEmpty()) {
             Entity entity = open.getLast();
-            List<Entity> parents = drafts.containsKey(entity.id()) ? List.of() : unsettledParents(entity, waiting);
+            List<Entity> parents = keys.containsKey(entity.id()) ? List.of() : unsettledParents(entity, waiting);
             waiting.add(entity.id());
             if (!parents.isEmpty()) {
                 open.addAll(parents);
                 continue;
             }
             open.removeLast();
-            if (!drafts.containsKey(entity.id())) {
-                drafts.put(entity.id(), keyDraft(entity));
+            if (!keys.containsKey(entity.id())) {
+                keys.put(entity.id(), earlier.made(entity.id()).filter(before -> sameKey(entity, before.origin())).map(Made::key).orElseGet(() -> draft(entity).keyColumns()));
             }
         }
+    }
+
+    /** Whether the key of an entity still is what it was: nothing was stated otherwise, and the parents from which it inherits have the keys and names that they had. */
+    private boolean sameKey(Entity entity, Origin before) {
+        return before.stated() == entity && entity.primaryKey().stream().allMatch(part -> !(part instanceof InheritedPart(RelationshipId id))
+                || design.relationships().find(id).filter(relationship -> before.has(relationship, parentKey(relationship.parentEntity().orElseThrow()))).isPresent());
+    }
+
+    private TableDraft draft(Entity entity) {
+        return drafts.computeIfAbsent(entity.id(), any -> keyDraft(entity));
     }
 
     private List<Entity> unsettledParents(Entity entity, Set<EntityId> waiting) {
         List<Entity> parents = new ArrayList<>();
         for (KeyPart part : entity.primaryKey()) {
             if (part instanceof InheritedPart(RelationshipId id)) {
-                design.relationships().find(id).flatMap(Relationship::parentEntity).filter(parent -> !drafts.containsKey(parent) && !waiting.contains(parent))
+                design.relationships().find(id).flatMap(Relationship::parentEntity).filter(parent -> !keys.containsKey(parent) && !waiting.contains(parent))
                         .ifPresent(parent -> parents.add(design.entities().get(parent)));
             }
         }
@@ -134,7 +179,7 @@ final class Deriver {
 
     private Table entityTable(Entity entity) {
         String table = names.get(entity.id());
-        TableDraft draft = drafts.get(entity.id());
+        TableDraft draft = draft(entity);
         List<Relationship> references = asChild.getOrDefault(entity.id(), List.of());
         for (Member member : entity.members()) {
             switch (member) {
@@ -158,7 +203,7 @@ final class Deriver {
         Map<String, String> columnNames = entity.checks().isEmpty() ? Map.of() : columnNames(entity.attributes());
         entity.checks().forEach(check -> checks.add(new CheckRule(constraints.free(check.name().isEmpty() ? named(naming.template(Template.CHECK), table, "rule") : check.name()),
                 Identifiers.exchanged(check.condition(), columnNames))));
-        design.exclusions().stream().filter(exclusion -> exclusion.child().equals(entity.id())).flatMap(exclusion -> alternatives(table, exclusion, draft).stream())
+        exclusions.getOrDefault(entity.id(), List.of()).stream().flatMap(exclusion -> alternatives(table, exclusion, draft).stream())
                 .forEach(checks::add);
         List<ForeignKey> foreignKeys = references.stream().flatMap(relationship -> foreignKey(table, relationship, relationship.parent().orElseThrow(),
                 draft.columns(new InheritedPart(relationship.id()))).stream()).toList();
@@ -236,7 +281,7 @@ final class Deriver {
     private List<Column> migrated(TableDraft child, Relationship relationship, Side parent, boolean required) {
         EntityId parentEntity = relationship.end(parent).entity();
         List<Column> columns = new ArrayList<>();
-        for (Column key : drafts.get(parentEntity).keyColumns()) {
+        for (Column key : keys.get(parentEntity)) {
             ColumnPath path = key.origin().orElseThrow();
             String name = child.claim(Names.migrated(naming, relationship, parent, names.get(parentEntity), key.name(), path));
             columns.add(new Column(Optional.of(path.over(relationship.id(), parent)), name, key.type(), required, Optional.empty(), Attribute.Identity.NONE, ""));
@@ -252,7 +297,7 @@ final class Deriver {
         String role = naming.written(relationship.end(parent).role());
         String name = constraints.free(Naming.filled(naming.template(Template.FOREIGN_KEY), Map.of("table", table, "parent", role.isEmpty() ? names.get(parentEntity) : role)));
         return Optional.of(new ForeignKey(Optional.of(relationship.id()), name, columns.stream().map(Column::name).toList(), names.get(parentEntity),
-                drafts.get(parentEntity).key(), relationship.onDelete(), relationship.onUpdate()));
+                keys.get(parentEntity).stream().map(Column::name).toList(), relationship.onDelete(), relationship.onUpdate()));
     }
 
     private void addUnique(List<UniqueKey> uniques, List<String> columns, String name, List<String> primaryKey) {

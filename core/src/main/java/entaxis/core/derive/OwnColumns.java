@@ -10,6 +10,7 @@ import entaxis.core.type.SqlType.UserType;
 import java.util.IdentityHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The columns that attributes become in their own table. Those of attributes that an edit did not touch are the very same as before it, so that tables are soon
@@ -19,9 +20,11 @@ final class OwnColumns {
     private final Design design;
     private final Naming naming;
     private final Map<Attribute, Column> earlier;
+    private final Map<String, String> tables;
     private final Map<Attribute, Column> known = new IdentityHashMap<>();
 
-    private OwnColumns(Design design, Map<Attribute, Column> earlier) {
+    private OwnColumns(Design design, Map<Attribute, Column> earlier, Map<String, String> tables) {
+        this.tables = tables;
         this.design = design;
         this.naming = design.facts().names();
         this.earlier = earlier;
@@ -29,12 +32,22 @@ final class OwnColumns {
 
     /** Columns of a design of which nothing is known yet. */
     static OwnColumns of(Design design) {
-        return new OwnColumns(design, Map.of());
+        return new OwnColumns(design, Map.of(), new ConcurrentHashMap<>());
+    }
+
+    /** Whether names and types of a design are made in the same ways as those here. */
+    boolean sameWaysIn(Design next) {
+        return next.types().equals(design.types()) && next.facts().names().equals(naming);
     }
 
     /** Columns after an edit: those made before still hold unless names or types are made otherwise now. */
     OwnColumns over(Design next) {
-        return new OwnColumns(next, next.types().equals(design.types()) && next.facts().names().equals(naming) ? known : Map.of());
+        return sameWaysIn(next) ? new OwnColumns(next, known, tables) : of(next);
+    }
+
+    /** The name of the table of an entity of this name. */
+    String table(String entity) {
+        return tables.computeIfAbsent(entity, naming::table);
     }
 
     /** The column of an attribute as the attribute states it. */

@@ -11,6 +11,12 @@ public record RelationshipId(String value) implements OwnerId {
         Ids.check('r', value);
     }
 
+    /** That of the text, which keeps it: identities are looked up all the time. */
+    @Override
+    public int hashCode() {
+        return value.hashCode();
+    }
+
     @Override
     public String toString() {
         return value;

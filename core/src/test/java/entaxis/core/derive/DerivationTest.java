@@ -8,6 +8,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
+import entaxis.core.change.Editor;
+import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.RelationshipAspect;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.ColumnPath;
@@ -15,6 +17,7 @@ import entaxis.core.design.Design;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Side;
+import entaxis.core.random.RandomChanges;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -26,6 +29,7 @@ import entaxis.core.type.SqlType;
 import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -201,5 +205,24 @@ class DerivationTest {
         assertThat(after.table(small.id("Vault")).orElseThrow()).isSameAs(before.table(small.id("Vault")).orElseThrow());
         assertThat(after.table(small.id("Another")).orElseThrow().name()).isEqualTo("another");
         assertThat(after.schema()).isEqualTo(Derivation.of(small.design()).schema());
+    }
+
+    @Test
+    void whatIsTakenOverFromBeforeAnEditIsWhatADerivationFromNothingMakes() {
+        int edits = 0;
+        for (int seed = 0; seed < 40; seed++) {
+            Random random = new Random(seed);
+            Design design = RandomDesigns.design(seed, 12);
+            Derivation derivation = Derivation.of(design);
+            for (int i = 0; i < 60; i++) {
+                if (Editor.apply(design, RandomChanges.change(design, random, "n" + i)) instanceof Applied(Design next, var inverse)) {
+                    design = next;
+                    derivation = Derivation.after(derivation, design);
+                    assertThat(derivation.schema()).as("seed %d, edit %d", seed, i).isEqualTo(Derivation.of(design).schema());
+                    edits++;
+                }
+            }
+        }
+        assertThat(edits).isGreaterThan(1000);
     }
 }

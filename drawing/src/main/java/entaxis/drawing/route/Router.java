@@ -8,6 +8,7 @@ import entaxis.drawing.geometry.Point;
 import entaxis.drawing.geometry.SpatialIndex;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -62,10 +63,15 @@ public final class Router {
 
     private Map<String, Known> known = new HashMap<>();
     private Map<String, Box> cards = Map.of();
+    private List<Link> linked = List.of();
+    private Map<String, Route> routes = Map.of();
 
-    /** The ways of all links, by identity. */
+    /** The ways of all links, by identity; the very same map as before where no card and no link is another. */
     public Map<String, Route> route(Map<String, Box> boxes, Collection<Link> links) {
         List<Link> all = List.copyOf(links);
+        if (all.equals(linked) && boxes.equals(cards)) {
+            return routes;
+        }
         Ports ports = new Ports(all);
         SpatialIndex obstacles = new SpatialIndex();
         boxes.values().forEach(obstacles::add);
@@ -87,8 +93,10 @@ public final class Router {
         Set<String> fixed = new HashSet<>();
         all.stream().filter(link -> !link.shape().bends().isEmpty() && next.get(link.id()).points().size() == link.shape().bends().size() + 2).forEach(link -> fixed.add(link.id()));
         Map<String, List<Point>> apart = new Lanes(ways, fixed).spread();
-        Map<String, Route> routes = new LinkedHashMap<>();
-        all.forEach(link -> routes.put(link.id(), new Route(apart.get(link.id()), next.get(link.id()).firstSide(), next.get(link.id()).secondSide())));
+        Map<String, Route> found = new LinkedHashMap<>();
+        all.forEach(link -> found.put(link.id(), new Route(apart.get(link.id()), next.get(link.id()).firstSide(), next.get(link.id()).secondSide())));
+        linked = all;
+        routes = Collections.unmodifiableMap(found);
         return routes;
     }
 

@@ -52,6 +52,13 @@ public final class SceneMaker {
     /** A line before it has a way. */
     private record Draft(Link link, String stated, boolean solid, boolean plain, Ending first, Ending second, String text) { }
 
+    /** What the lines of a scene were drawn from; the ways are those among the cards where they lay. */
+    private record Drawn(List<Draft> drafts, List<Line> toSigns, Map<String, Route> routes) {
+        boolean sameAs(Drawn other) {
+            return routes == other.routes && drafts.equals(other.drafts) && toSigns.equals(other.toSigns);
+        }
+    }
+
     /** The sign at which the lines of a category meet. */
     private record SignAt(String category, Box box) { }
 
@@ -65,6 +72,8 @@ public final class SceneMaker {
     private final CardMaker cards;
     private final Router router = new Router();
     private Map<OwnerId, Known> known = new HashMap<>();
+    private Drawn drawn = new Drawn(List.of(), List.of(), Map.of());
+    private List<Line> lines = List.of();
     private Map<String, List<Integer>> assumptions = Map.of();
     private Set<RelationshipId> excluding = Set.of();
 
@@ -90,9 +99,13 @@ public final class SceneMaker {
         toSigns.forEach(line -> boxes.put(line.id(), line.sign().orElseThrow().box()));
         Map<String, Route> routes = router.route(boxes, drafts.stream().map(Draft::link).toList());
         List<Card> all = List.copyOf(laid.values());
-        LabelPlacer labels = new LabelPlacer(measure, all);
-        List<Line> lines = new ArrayList<>(toSigns);
-        drafts.forEach(draft -> lines.add(line(draft, routes.get(draft.link().id()), labels)));
+        Drawn now = new Drawn(drafts, toSigns, routes);
+        if (!now.sameAs(drawn)) {
+            LabelPlacer labels = new LabelPlacer(measure, all);
+            lines = new ArrayList<>(toSigns);
+            drafts.forEach(draft -> lines.add(line(draft, routes.get(draft.link().id()), labels)));
+            drawn = now;
+        }
         List<NoteBox> notes = sheet.notes().stream().map(new NoteLayout(measure)::lay).toList();
         List<PictureBox> pictures = sheet.pictures().stream().map(picture -> new PictureBox(picture.id(),
                 new Box(picture.place().x(), picture.place().y(), picture.width(), picture.height()), picture.content(), picture.title())).toList();
