@@ -44,8 +44,8 @@ public final class AutoLayout {
     }
 
     /**
-     * What the library decided about the ways of lines when it placed all cards of a scene: the sides and corners of those that are not straight. Lines of a category,
-     * which meet at its sign, are left to the router.
+     * What the library decided about the ways of lines when it placed all cards of a scene: the sides and corners, and the middle of those that are straight, so that
+     * they leave their cards where the library had them leave. Lines of a category, which meet at its sign, are left to the router.
      */
     public static Map<String, LineShape> ways(Scene scene) {
         ElkGraph graph = ElkGraph.of(scene.cards(), scene.lines());
@@ -54,8 +54,9 @@ public final class AutoLayout {
         scene.lines().stream().filter(Line::plain).forEach(line -> plain.add(line.id()));
         Map<String, LineShape> shapes = new LinkedHashMap<>();
         graph.ways().forEach((line, points) -> {
-            if (points.size() > 2 && !plain.contains(line)) {
-                List<Place> bends = points.subList(1, points.size() - 1).stream().map(point -> new Place((int) Math.round(point.x()), (int) Math.round(point.y()))).toList();
+            if (!plain.contains(line)) {
+                List<Point> inner = points.size() > 2 ? points.subList(1, points.size() - 1) : List.of(middle(points.getFirst(), points.getLast()));
+                List<Place> bends = inner.stream().map(point -> new Place((int) Math.round(point.x()), (int) Math.round(point.y()))).toList();
                 shapes.put(line, new LineShape(Optional.of(side(points.getFirst(), points.get(1))),
                         Optional.of(side(points.getLast(), points.get(points.size() - 2))), bends, true));
             }
@@ -63,8 +64,12 @@ public final class AutoLayout {
         return shapes;
     }
 
+    private static Point middle(Point from, Point to) {
+        return new Point((from.x() + to.x()) / 2, (from.y() + to.y()) / 2);
+    }
+
     private static CardSide side(Point from, Point to) {
-        return from.y() == to.y() ? to.x() > from.x() ? CardSide.RIGHT : CardSide.LEFT : to.y() > from.y() ? CardSide.BOTTOM : CardSide.TOP;
+        return Math.abs(from.y() - to.y()) < Math.abs(from.x() - to.x()) ? to.x() > from.x() ? CardSide.RIGHT : CardSide.LEFT : to.y() > from.y() ? CardSide.BOTTOM : CardSide.TOP;
     }
 
     private static Map<OwnerId, Place> beside(Scene scene, List<Card> cards, Map<OwnerId, Place> places) {

@@ -24,7 +24,8 @@ final class Ports {
     /** The least distance of two lines' ends on one side when one is moved to make its line straight. */
     private static final double NEAREST = 12;
 
-    private record Slot(String link, boolean first, Box box, Edge side, double wish) { }
+    /** An end of a line before it has its place; a kept one was given its wish by a layout that minds its neighbours. */
+    private record Slot(String link, boolean first, Box box, Edge side, double wish, boolean kept) { }
 
     private final Map<String, List<Slot>> bySide = new HashMap<>();
     private final Map<String, Port> firstPorts = new HashMap<>();
@@ -34,11 +35,15 @@ final class Ports {
         for (Link link : links) {
             Edge first = link.shape().first().map(Ports::edge).orElseGet(() -> link.loop() ? Edge.TOP : facing(link.first(), link.second()));
             Edge second = link.shape().second().map(Ports::edge).orElseGet(() -> link.loop() ? Edge.LEFT : facing(link.second(), link.first()));
-            add(bySide, link.firstCard(), new Slot(link.id(), true, link.first(), first, wish(link, first, true)));
-            add(bySide, link.secondCard(), new Slot(link.id(), false, link.second(), second, wish(link, second, false)));
+            add(bySide, link.firstCard(), new Slot(link.id(), true, link.first(), first, wish(link, first, true), kept(link)));
+            add(bySide, link.secondCard(), new Slot(link.id(), false, link.second(), second, wish(link, second, false), kept(link)));
         }
         bySide.values().forEach(this::spread);
-        links.stream().filter(link -> !link.loop() && link.shape().bends().isEmpty()).forEach(link -> straighten(link, bySide));
+        links.stream().filter(link -> !link.loop() && (link.shape().bends().isEmpty() || kept(link) && link.shape().bends().size() == 1)).forEach(link -> straighten(link, bySide));
+    }
+
+    private static boolean kept(Link link) {
+        return link.shape().found();
     }
 
     /** Moves one end of a line level with the other, where its side has room there, so that a small step becomes a straight line. */
@@ -125,14 +130,18 @@ final class Ports {
         return Edge.valueOf(side.name());
     }
 
-    /** The coordinate along the side that would give the straightest line, or that of the corner set by hand. */
+    /** The coordinate along the side that would give the straightest line, or that of the corner set by hand, or by a layout as long as the card lies beside it. */
     private static double wish(Link link, Edge side, boolean first) {
         List<Place> bends = link.shape().bends();
+        Box own = first ? link.first() : link.second();
         if (!bends.isEmpty()) {
             Place nearest = first ? bends.getFirst() : bends.getLast();
-            return side.horizontal() ? nearest.y() : nearest.x();
+            double at = side.horizontal() ? nearest.y() : nearest.x();
+            boolean beside = at >= (side.horizontal() ? own.y() : own.x()) && at <= (side.horizontal() ? own.bottom() : own.right());
+            if (beside || !kept(link)) {
+                return at;
+            }
         }
-        Box own = first ? link.first() : link.second();
         Box other = first ? link.second() : link.first();
         if (link.loop()) {
             return side.horizontal() ? own.y() + 34 : own.x() + 34;
@@ -143,6 +152,13 @@ final class Ports {
             return Math.round((low + high) / 2);
         }
         return side.horizontal() ? other.centreY() : other.centreX();
+    }
+
+    /** How far an end and the one before it on the same side must be apart: less than usual where a layout put them closer. */
+    private static double between(List<Slot> slots, int i, double gap) {
+        Slot before = slots.get(i - 1);
+        Slot here = slots.get(i);
+        return before.kept() && here.kept() ? Math.min(gap, Math.max(EDGE, here.wish() - before.wish())) : gap;
     }
 
     /** Gives each line of one side its place: as near to its wish as the distance to its neighbours allows. */
@@ -156,12 +172,12 @@ final class Ports {
         double[] at = new double[slots.size()];
         for (int i = 0; i < at.length; i++) {
             double wish = Math.clamp(slots.get(i).wish(), from, Math.max(from, to));
-            at[i] = i == 0 ? wish : Math.max(wish, at[i - 1] + gap);
+            at[i] = i == 0 ? wish : Math.max(wish, at[i - 1] + between(slots, i, gap));
         }
         double limit = to;
         for (int i = at.length - 1; i >= 0; i--) {
             at[i] = Math.min(at[i], limit);
-            limit = at[i] - gap;
+            limit = at[i] - (i == 0 ? 0 : between(slots, i, gap));
         }
         for (int i = 0; i < at.length; i++) {
             Slot slot = slots.get(i);

@@ -10,6 +10,7 @@ import entaxis.core.derive.Derivation;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.LineShape;
 import entaxis.core.design.Notation;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
@@ -18,11 +19,16 @@ import entaxis.core.random.RandomDesigns;
 import entaxis.core.small.Small;
 import entaxis.core.sql.Dialect;
 import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.Point;
+import entaxis.drawing.quality.Quality;
+import entaxis.drawing.route.Link;
+import entaxis.drawing.route.Router;
 import entaxis.drawing.scene.Card;
 import entaxis.drawing.scene.Lens;
 import entaxis.drawing.scene.Scene;
 import entaxis.drawing.scene.SceneMaker;
 import entaxis.drawing.text.TextMeasure;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -88,5 +94,33 @@ class LayoutTest {
         small.done(new Change.PlaceCards(small.design().sheet().id(), Straightening.of(scene, "r1")));
         Scene after = new SceneMaker(Lens.CONCEPT, new TextMeasure()).make(small.design(), Derivation.of(small.design()), small.design().sheet(), Dialect.of(Target.POSTGRESQL));
         assertThat(after.lines().getFirst().points()).hasSize(2);
+    }
+
+    @Test
+    void asArrangedLinesCrossAndBendAsSeldomAsTheLibraryHadThem() {
+        int library = 0;
+        int ours = 0;
+        for (int seed = 0; seed < 12; seed++) {
+            Design design = RandomDesigns.design(seed, 24);
+            Scene scene = new SceneMaker(Lens.TABLES, new TextMeasure()).make(design, Derivation.of(design), design.sheet(), Dialect.of(Target.POSTGRESQL));
+            ElkGraph graph = ElkGraph.of(scene.cards(), scene.lines());
+            graph.layOut();
+            Map<String, Box> boxes = new LinkedHashMap<>();
+            scene.cards().forEach(card -> boxes.put(card.owner().value(), card.at(graph.place(card).x(), graph.place(card).y()).box()));
+            Map<String, LineShape> ways = AutoLayout.ways(scene);
+            List<Link> links = scene.lines().stream().filter(line -> ways.containsKey(line.id())).map(line -> new Link(line.id(), line.first().card(), boxes.get(line.first().card()),
+                    line.second().card(), boxes.get(line.second().card()), ways.get(line.id()))).toList();
+            Map<String, List<Point>> routed = new LinkedHashMap<>();
+            new Router().route(boxes, links).forEach((id, route) -> routed.put(id, route.points()));
+            Map<String, List<Point>> theirs = graph.ways();
+            theirs.keySet().retainAll(routed.keySet());
+            Quality is = Quality.of(List.copyOf(boxes.values()), routed);
+            Quality was = Quality.of(List.copyOf(boxes.values()), theirs);
+            assertThat(is.through()).isZero();
+            library += was.crossings() + was.bends();
+            ours += is.crossings() + is.bends();
+        }
+        assertThat(library).isPositive();
+        assertThat(ours).isLessThanOrEqualTo(library * 101 / 100);
     }
 }
