@@ -6,6 +6,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import entaxis.core.change.Change;
 import entaxis.core.design.EntityId;
+import java.util.Map;
+import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
@@ -68,5 +70,36 @@ class TogetherIT extends BrowserTest {
         page.keyboard().type("ne text");
         page.keyboard().press("Control+a");
         assertThat(page.locator("#add-line")).hasValue("half a line text");
+    }
+
+    @Test
+    void otherDesksShowEditsOfOthersWithinASecondAndKeepWhatIsBeingTyped() {
+        String design = demo();
+        String id = design.substring(design.lastIndexOf('/') + 1);
+        EntityId vault = store.open(id).design().entities().stream().filter(entity -> entity.name().equals("Vault")).findFirst().orElseThrow().id();
+        Map<String, String> places = Map.of("/normalize?sel=" + vault, "#entity-choice", "/sentences", "#list", "/sql", "#script-text");
+        int edits = 0;
+        for (Map.Entry<String, String> desk : places.entrySet()) {
+            go(design + desk.getKey());
+            page.waitForTimeout(300);
+            String name = "Vault " + ++edits;
+            long start = System.nanoTime();
+            store.edit(id, new Change.RenameEntity(vault, name));
+            assertThat(page.locator(desk.getValue())).containsText(Pattern.compile("vault[ _]" + edits, Pattern.CASE_INSENSITIVE));
+            Assertions.assertThat((System.nanoTime() - start) / 1_000_000).as(desk.getKey()).isLessThan(1000);
+            assertThat(page.locator("#kept")).hasText("All kept · revision " + edits);
+        }
+        go(design + "/normalize?sel=" + vault);
+        page.waitForTimeout(300);
+        page.route("**/normalize/check", route -> route.fulfill(new Route.FulfillOptions().setStatus(204)));
+        page.locator("#lines").fill("vault_code -> half");
+        store.edit(id, new Change.RenameEntity(vault, "Cold room"));
+        assertThat(page.locator("#notice")).containsText("Another window has changed this design");
+        assertThat(page.locator("#lines")).hasValue("vault_code -> half");
+        go(design + "/normalize?sel=" + vault);
+        page.locator(".verdict h1").click();
+        page.keyboard().press("Control+z");
+        assertThat(page.locator("#entity-choice option:checked")).hasText("Vault " + edits);
+        Assertions.assertThat(store.open(id).design().entities().get(vault).name()).isEqualTo("Vault " + edits);
     }
 }
