@@ -15,12 +15,15 @@ window.entaxisSheet = (function () {
   // the window's size is kept here: asking the browser after each answer would make it lay the page out at once
   let width = sheet.clientWidth, height = sheet.clientHeight;
 
+  const turn = () => {
+    view.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
+    drawing.classList.toggle("far", scale < FAR);
+  };
   const apply = () => {
     if (frame) return;
     frame = requestAnimationFrame(() => {
       frame = 0;
-      view.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
-      drawing.classList.toggle("far", scale < FAR);
+      turn();
       cull();
     });
   };
@@ -103,6 +106,8 @@ window.entaxisSheet = (function () {
     if (!holder || !holder.firstElementChild) return;
     const [lines, boxes, paper] = holder.firstElementChild.children;
     extent = (holder.dataset.bounds || "").split(" ").map(Number);
+    // the first cards go straight to where they will be seen, so that none is styled twice or asked for in full for nothing
+    if (!groups.size) { whole(); turn(); }
     layers.paper.replaceChildren(...paper.children);
     if (holder.dataset.full === "true") [...groups.keys()].forEach(drop);
     (holder.dataset.removed || "").split(" ").filter(Boolean).forEach(drop);
@@ -141,15 +146,17 @@ window.entaxisSheet = (function () {
     return left === Infinity ? null : { left, top, right, bottom };
   }
 
-  function fit() {
+  function fit() { whole(); apply(); }
+
+  // Chooses the view that shows everything.
+  function whole() {
     const b = bounds();
-    if (!b) { x = 0; y = 0; scale = 1; apply(); return; }
+    if (!b) { x = 0; y = 0; scale = 1; return; }
     const pad = 24, head = 40;
     scale = Math.min(1, (sheet.clientWidth - 2 * pad) / (b.right - b.left), (sheet.clientHeight - pad - head) / (b.bottom - b.top));
     scale = Math.max(scale, 0.05);
     x = (sheet.clientWidth - (b.right - b.left) * scale) / 2 - b.left * scale;
     y = head + (sheet.clientHeight - head - pad - (b.bottom - b.top) * scale) / 2 - b.top * scale;
-    apply();
   }
 
   function zoom(factor, atX, atY) {
