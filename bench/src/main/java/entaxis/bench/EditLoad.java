@@ -19,6 +19,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -135,14 +136,49 @@ public final class EditLoad {
         }
         Arrays.sort(times);
         System.out.printf("verdict, 30 attributes, up to 21 dependencies, 200 rows: p50 %.1f ms, p95 %.1f ms, max %.1f ms%n", times[EDITS / 2], times[EDITS * 95 / 100], times[EDITS - 1]);
+        System.out.println("the same as a browser shows it, from the request to the next frame: " + shownVerdicts(entity));
+    }
+
+    /** Lines typed on the Normalize desk; the pause that the page waits for more typing is not counted. */
+    private String shownVerdicts(String entity) {
+        return inBrowser(page -> {
+            page.navigate(base + "/designs/" + design + "/normalize?sel=" + entity);
+            page.locator(".verdict").waitFor();
+            double[] times = new double[60];
+            Random random = new Random(6);
+            StringBuilder lines = new StringBuilder("a0, a1 -> a2");
+            for (int i = 0; i < times.length; i++) {
+                lines.append("\na").append(random.nextInt(30)).append(", a").append(random.nextInt(30)).append(" -> a").append(random.nextInt(30));
+                if (i % 20 == 19) {
+                    lines.setLength(12);
+                }
+                times[i] = ((Number) page.evaluate("""
+                        text => new Promise(done => {
+                          const field = document.getElementById('lines');
+                          let start = 0;
+                          document.addEventListener('htmx:beforeRequest', () => { start = performance.now(); }, { once: true });
+                          document.addEventListener('htmx:afterSettle', () => requestAnimationFrame(() => done(performance.now() - start)), { once: true });
+                          field.value = text;
+                          field.dispatchEvent(new Event('input', { bubbles: true }));
+                        })""", lines.toString())).doubleValue();
+            }
+            Arrays.sort(times);
+            return String.format("p50 %.1f ms, p95 %.1f ms", times[30], times[57]);
+        });
+    }
+
+    private static String inBrowser(Function<Page, String> work) {
+        try (Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+             Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium")).setHeadless(true)
+                     .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync")))) {
+            Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
+            page.setDefaultTimeout(60_000);
+            return work.apply(page);
+        }
     }
 
     private String browser() {
-        try (Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))) {
-            Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium")).setHeadless(true)
-                    .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync")));
-            Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
-            page.setDefaultTimeout(60_000);
+        return inBrowser(page -> {
             long opened = System.nanoTime();
             page.navigate(base + "/designs/" + design + "?lens=tables");
             page.locator("body[data-ready]").waitFor();
@@ -163,9 +199,8 @@ public final class EditLoad {
             Arrays.sort(times);
             String drag = drag(page);
             String moving = frames(page, false) + " | " + frames(page, true);
-            browser.close();
             return String.format("%.1f ms | %.1f ms | %s | %s | %.0f ms |", times[30], times[57], drag, moving, firstPaint);
-        }
+        });
     }
 
     /** Drags a card in the middle of the window at working size for a second and a half, and counts the frames that came late. */

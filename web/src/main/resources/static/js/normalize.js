@@ -1,4 +1,4 @@
-// The Normalize desk: choosing another entity, drawing a dependency by clicks, printing, and a picture of the diagram.
+// The Normalize desk: choosing another entity, drawing a dependency by clicks, and printing.
 (function () {
   "use strict";
   document.getElementById("entity-choice")?.addEventListener("change", event => { location.href = `${event.target.dataset.address}?sel=${event.target.value}`; });
@@ -15,7 +15,6 @@
   // A click on an attribute says that it decides; another one, that it is decided; a third, neither.
   document.addEventListener("click", event => {
     if (event.target.closest("[data-print]")) print();
-    if (event.target.closest("[data-png]")) png();
     const box = event.target.closest("[data-attribute]");
     if (!box) return;
     const left = document.getElementById(`decides-${box.dataset.attribute}`), right = document.getElementById(`decided-${box.dataset.attribute}`);
@@ -27,19 +26,4 @@
     const lines = document.getElementById("lines");
     if (event.target.id === "kept-lines" && lines && document.activeElement !== lines) lines.value = event.target.textContent;
   });
-  function png() {
-    const svg = document.querySelector("#dependency-diagram svg"), width = svg.width.baseVal.value, height = svg.height.baseVal.value;
-    const image = new Image();
-    image.onload = () => {
-      const canvas = document.createElement("canvas");
-      canvas.width = width * 2;
-      canvas.height = height * 2;
-      canvas.getContext("2d").drawImage(image, 0, 0, width * 2, height * 2);
-      const link = document.createElement("a");
-      link.download = "dependencies.png";
-      link.href = canvas.toDataURL("image/png");
-      link.click();
-    };
-    image.src = "data:image/svg+xml;charset=utf-8," + encodeURIComponent(new XMLSerializer().serializeToString(svg));
-  }
 })();

@@ -50,6 +50,16 @@ public record DependencyDiagram(List<Attribute> boxes, List<Arrow> arrows, doubl
         public double right() {
             return Stream.concat(from.stream(), to.stream()).max(Comparator.naturalOrder()).orElse(0.0);
         }
+
+        /** Where the words begin that are this wide: in the middle of the bar. */
+        public double labelLeft(double width) {
+            return Math.max(4, (left() + right() - width) / 2);
+        }
+
+        /** The baseline of words this wide: on the bar, or beyond it where it is too short for them. */
+        public double labelBaseline(double width) {
+            return right() - left() > width + 24 ? bar + 4 : above ? bar - 7 : bar + 15;
+        }
     }
 
     /** Lays out a diagram; the key's attributes come first. */

@@ -6,14 +6,13 @@ import entaxis.drawing.dependency.DependencyDiagram;
 import entaxis.drawing.dependency.DependencyDiagram.Arrow;
 import entaxis.drawing.dependency.DependencyDiagram.Attribute;
 import entaxis.drawing.dependency.DependencyDiagram.Pattern;
+import entaxis.drawing.dependency.PatternLook;
 import entaxis.drawing.text.TextMeasure;
 import entaxis.drawing.text.TextStyle;
+import java.util.stream.Collectors;
 
 /** Writes dependency diagrams as SVG. All text is escaped; all looks are plain attributes. */
 public final class DependencyPen {
-    private static final String OCHRE = "#8A5A00";
-    private static final String MADDER = "#A32D43";
-
     private final SvgText texts;
 
     /** A pen that measures with the bundled fonts. */
@@ -48,28 +47,15 @@ public final class DependencyPen {
         svg.append("</g>");
     }
 
-    private static String colour(Pattern pattern) {
-        return switch (pattern) {
-            case FULL, MANY -> Ink.INK;
-            case PARTIAL -> OCHRE;
-            case TRANSITIVE, PART_OF_KEY -> MADDER;
-        };
-    }
-
-    private static String dashes(Pattern pattern) {
-        return switch (pattern) {
-            case FULL -> "";
-            case PARTIAL -> " stroke-dasharray=\"8 4\"";
-            case TRANSITIVE -> " stroke-dasharray=\"2 3\"";
-            case PART_OF_KEY -> " stroke-dasharray=\"9 3 2 3\"";
-            case MANY -> " stroke-dasharray=\"1 2\"";
-        };
+    private static String dashes(PatternLook look) {
+        return look.dashes().isEmpty() ? "" : look.dashes().stream().map(String::valueOf).collect(Collectors.joining(" ", " stroke-dasharray=\"", "\""));
     }
 
     private static void arrow(StringBuilder svg, Arrow arrow) {
-        String colour = colour(arrow.pattern());
+        PatternLook look = PatternLook.of(arrow.pattern());
+        String colour = look.colour();
         int out = arrow.above() ? -1 : 1;
-        svg.append("<g fill=\"none\" stroke=\"").append(colour).append("\" stroke-width=\"1.6\"><path").append(dashes(arrow.pattern())).append(" d=\"");
+        svg.append("<g fill=\"none\" stroke=\"").append(colour).append("\" stroke-width=\"1.6\"><path").append(dashes(look)).append(" d=\"");
         svg.append('M').append(number(arrow.left())).append(' ').append(number(arrow.bar())).append('H').append(number(arrow.right()));
         arrow.from().forEach(x -> svg.append('M').append(number(x)).append(' ').append(number(arrow.row())).append('V').append(number(arrow.bar())));
         arrow.to().forEach(x -> svg.append('M').append(number(x)).append(' ').append(number(arrow.bar())).append('V').append(number(arrow.row() + out * 7)));
@@ -88,14 +74,13 @@ public final class DependencyPen {
         svg.append("<path d=\"M").append(number(x)).append(' ').append(number(y)).append("l-4.5 ").append(number(out * 8)).append("h9z\"/>");
     }
 
-    /** The words on the bar, on a ground of their own; beyond it where the bar is too short. */
+    /** The words on the bar, on a ground of their own. */
     private void label(StringBuilder svg, Arrow arrow) {
         double width = texts.width(arrow.label(), TextStyle.RANK);
-        double middle = (arrow.left() + arrow.right()) / 2;
-        boolean within = arrow.right() - arrow.left() > width + 24;
-        double y = within ? arrow.bar() + 4 : arrow.above() ? arrow.bar() - 7 : arrow.bar() + 15;
-        svg.append("<rect x=\"").append(number(middle - width / 2 - 6)).append("\" y=\"").append(number(y - 12)).append("\" width=\"").append(number(width + 12))
+        double x = arrow.labelLeft(width);
+        double y = arrow.labelBaseline(width);
+        svg.append("<rect x=\"").append(number(x - 6)).append("\" y=\"").append(number(y - 12)).append("\" width=\"").append(number(width + 12))
                 .append("\" height=\"16\" fill=\"").append(Ink.PAPER).append("\"/>");
-        texts.text(svg, arrow.label(), TextStyle.RANK, Math.max(4, middle - width / 2), y, colour(arrow.pattern()), "");
+        texts.text(svg, arrow.label(), TextStyle.RANK, x, y, PatternLook.of(arrow.pattern()).colour(), "");
     }
 }

@@ -40,6 +40,11 @@ public final class TextMeasure {
         return cache.computeIfAbsent(text, any -> measure(text, style));
     }
 
+    /** The bundled font of a style, at its size. */
+    public Font font(TextStyle style) {
+        return fonts.get(style);
+    }
+
     /** Whether the bundled font has every character. Where it has not, the browser borrows another font, and the writer pins the width. */
     public boolean covers(String text, TextStyle style) {
         return fonts.get(style).canDisplayUpTo(text) < 0;

@@ -4,9 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.drawing.dependency.DependencyDiagram.Drawn;
 import entaxis.drawing.dependency.DependencyDiagram.Pattern;
+import entaxis.drawing.picture.DependencyPainter;
 import entaxis.drawing.svg.DependencyPen;
 import entaxis.drawing.text.TextMeasure;
+import java.awt.Color;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.util.List;
+import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 class DependencyDiagramTest {
@@ -39,5 +46,19 @@ class DependencyDiagramTest {
     void everyPatternIsToldApartByItsDashesAndNamesAreEscaped() {
         String svg = new DependencyPen(measure).document(diagram);
         assertThat(svg).contains("stroke-dasharray=\"8 4\"", "stroke-dasharray=\"2 3\"", "taxon &lt;b&gt;", "whole key", "part of the key", "by way of taxon").doesNotContain("<b>");
+    }
+
+    @Test
+    void inPixelsItIsTheSamePicture() throws IOException {
+        BufferedImage image = ImageIO.read(new ByteArrayInputStream(new DependencyPainter(measure).png(diagram, 2)));
+        assertThat(image.getWidth()).isEqualTo((int) Math.ceil(diagram.width() * 2));
+        assertThat(image.getHeight()).isEqualTo((int) Math.ceil(diagram.height() * 2));
+        for (DependencyDiagram.Arrow arrow : diagram.arrows()) {
+            Color dot = new Color(image.getRGB((int) Math.round(arrow.from().getFirst() * 2), (int) Math.round(arrow.row() * 2)));
+            assertThat(dot).as(arrow.label()).isEqualTo(Color.decode(PatternLook.of(arrow.pattern()).colour()));
+        }
+        DependencyDiagram wide = DependencyDiagram.of(IntStream.range(0, 400).mapToObj(i -> "attribute_" + i).toList(), List.of(0), List.of(new Drawn(List.of(0), List.of(399), Pattern.FULL, "all")), measure);
+        BufferedImage limited = ImageIO.read(new ByteArrayInputStream(new DependencyPainter(measure).png(wide, 20)));
+        assertThat((double) limited.getWidth() * limited.getHeight()).isLessThan(41_000_000);
     }
 }

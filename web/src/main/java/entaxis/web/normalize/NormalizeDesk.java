@@ -16,11 +16,6 @@ import entaxis.core.normalize.DependencyLines;
 import entaxis.core.normalize.EntityRelation;
 import entaxis.core.normalize.Harm;
 import entaxis.core.normalize.Suggestion;
-import entaxis.drawing.dependency.DependencyDiagram;
-import entaxis.drawing.dependency.DependencyDiagram.Drawn;
-import entaxis.drawing.dependency.DependencyDiagram.Pattern;
-import entaxis.drawing.svg.DependencyPen;
-import entaxis.drawing.text.TextMeasure;
 import entaxis.web.store.OpenDesign;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -58,7 +53,6 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
 
     private static final int MOST_IN_EXAMPLE = 10;
     private static final int MOST_EXAMPLE_ROWS = 40;
-    private static final TextMeasure MEASURE = new TextMeasure();
 
     /** The desk of an entity, with typed lines in the place of those that are kept, if there are any. */
     public static NormalizeDesk of(OpenDesign open, EntityRelation kept, Optional<String> typed, Optional<NormalForm> wanted, Map<Integer, String> names) {
@@ -81,7 +75,7 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
         List<Steps> closures = new ArrayList<>(verdict.keys().keys().stream().limit(4).map(key -> steps(relation, closure, key)).toList());
         verdict.violations().stream().map(Violation::dependency).map(Dependency::determinant).distinct().limit(6).forEach(set -> closures.add(steps(relation, closure, set)));
         return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(), about.rows().size(), text, lines.remarks(), typed.isPresent() ? List.of() : Suggestion.of(about, stated),
-                diagram(about, verdict), verdict.form(), faults.size() == accepted, keys, verdict.keys().more() || verdict.keys().keys().size() > 12,
+                DependencyPicture.of(about, verdict).svg(), verdict.form(), faults.size() == accepted, keys, verdict.keys().more() || verdict.keys().keys().size() > 12,
                 relation.text(verdict.keys().prime()), faults, accepted, signs(about),
                 AcrossEntities.of(open.design(), open.derivation(), kept.entity().id()).stream().map(AcrossEntities::question).toList(), closures, example(relation), RemedyView.of(open, about, verdict, wanted, names));
     }
@@ -129,29 +123,5 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
     private static Steps steps(Relation relation, Closure closure, AttributeSet set) {
         List<String> lines = closure.steps(set).stream().map(step -> relation.text(step.used()) + " adds " + relation.text(step.added()) + ": {" + relation.text(step.reached()) + "}").toList();
         return new Steps("{" + relation.text(set) + "}", lines, closure.of(set).containsAll(relation.all()));
-    }
-
-    /** The diagram of a minimal cover, faults below the row. */
-    private static String diagram(EntityRelation about, Verdict verdict) {
-        Relation relation = about.relation();
-        AttributeSet key = about.key().isEmpty() ? verdict.keys().keys().getFirst() : about.key();
-        List<Drawn> drawn = new ArrayList<>();
-        for (var dependency : entaxis.core.dependency.MinimalCover.joined(verdict.cover())) {
-            if (verdict.keys().superkey(dependency.determinant())) {
-                drawn.add(new Drawn(dependency.determinant().members(), dependency.dependent().members(), Pattern.FULL, dependency.determinant().equals(key) ? "whole key" : "another key"));
-            }
-        }
-        for (Violation violation : verdict.violations()) {
-            Dependency dependency = violation.dependency();
-            Pattern pattern = switch (violation.kind()) {
-                case PARTIAL -> Pattern.PARTIAL;
-                case TRANSITIVE -> Pattern.TRANSITIVE;
-                case PART_OF_KEY -> Pattern.PART_OF_KEY;
-                case INDEPENDENT -> Pattern.MANY;
-            };
-            String label = violation.kind() == Violation.Kind.TRANSITIVE ? "by way of " + relation.text(dependency.determinant()) : violation.kind().label();
-            drawn.add(new Drawn(dependency.determinant().members(), dependency.dependent().members(), pattern, label));
-        }
-        return new DependencyPen(MEASURE).document(DependencyDiagram.of(relation.attributes(), key.members(), drawn, MEASURE));
     }
 }

@@ -8,6 +8,7 @@ import entaxis.core.dependency.DependencyCompletion;
 import entaxis.core.dependency.DependencyReader;
 import entaxis.core.dependency.FirstFormSigns;
 import entaxis.core.dependency.NormalForm;
+import entaxis.core.dependency.Verdict;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
@@ -26,6 +27,7 @@ import entaxis.core.normalize.Remedy;
 import entaxis.exchange.CsvRows;
 import entaxis.exchange.SpreadsheetRows;
 import entaxis.web.edit.EditForm;
+import entaxis.web.normalize.DependencyPicture;
 import entaxis.web.normalize.NormalizeDesk;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
@@ -41,6 +43,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -256,11 +259,22 @@ class NormalizeController {
     }
 
     @GetMapping("/designs/{id}/dependencies.svg")
-    ResponseEntity<String> picture(@PathVariable String id, @RequestParam(defaultValue = "") String sel) {
+    ResponseEntity<byte[]> drawing(@PathVariable String id, @RequestParam(defaultValue = "") String sel) {
+        return picture(id, sel, "svg", MediaType.valueOf("image/svg+xml"), picture -> picture.svg().getBytes(StandardCharsets.UTF_8));
+    }
+
+    @GetMapping("/designs/{id}/dependencies.png")
+    ResponseEntity<byte[]> pixels(@PathVariable String id, @RequestParam(defaultValue = "") String sel) {
+        return picture(id, sel, "png", MediaType.IMAGE_PNG, DependencyPicture::png);
+    }
+
+    private ResponseEntity<byte[]> picture(String id, String sel, String ending, MediaType type, Function<DependencyPicture, byte[]> file) {
         OpenDesign open = store.open(id);
-        return chosen(open.design(), sel).map(entity -> ResponseEntity.ok().contentType(MediaType.valueOf("image/svg+xml"))
-                .header(HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(FileName.of(entity.name() + " dependencies", "svg"), StandardCharsets.UTF_8).build().toString())
-                .body(shown(open, entity.id(), Optional.empty(), new EditForm(Map.of())).diagram())).orElseGet(() -> ResponseEntity.notFound().build());
+        return chosen(open.design(), sel).map(entity -> {
+            EntityRelation about = relation(open, entity.id());
+            return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION,
+                    ContentDisposition.attachment().filename(FileName.of(entity.name() + " dependencies", ending), StandardCharsets.UTF_8).build().toString())
+                    .body(file.apply(DependencyPicture.of(about, Verdict.of(about.relation()))));
+        }).orElseGet(() -> ResponseEntity.notFound().build());
     }
 }

@@ -2,13 +2,17 @@ package entaxis.web.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.options.FilePayload;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.web.demo.SowingSheet;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
@@ -158,5 +162,15 @@ class NormalizeIT extends BrowserTest {
         kept(4);
         Assertions.assertThat(kept().entities().stream().map(entity -> entity.name())).containsExactly("Wardens", "Wardens phone");
         Assertions.assertThat(kept().rows().size()).isEqualTo(6);
+    }
+
+    @Test
+    void theDiagramIsSavedAsAPicture() throws IOException {
+        begin();
+        Download saved = page.waitForDownload(() -> page.locator("#save-png").click());
+        Assertions.assertThat(saved.suggestedFilename()).endsWith("dependencies.png");
+        BufferedImage image = ImageIO.read(saved.createReadStream());
+        double width = ((Number) page.evaluate("() => document.querySelector('#dependency-diagram svg').width.baseVal.value")).doubleValue();
+        Assertions.assertThat((double) image.getWidth()).isCloseTo(2 * width, Assertions.within(1.0));
     }
 }

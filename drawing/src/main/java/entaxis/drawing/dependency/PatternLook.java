@@ -1,0 +1,27 @@
+package entaxis.drawing.dependency;
+
+import entaxis.drawing.dependency.DependencyDiagram.Pattern;
+import java.util.List;
+
+/**
+ * How the line of a pattern looks, in every kind of picture.
+ *
+ * @param colour as #RRGGBB
+ * @param dashes lengths of strokes and gaps in turn; none for a whole line
+ */
+public record PatternLook(String colour, List<Integer> dashes) {
+    private static final String INK = "#20242B";
+    private static final String OCHRE = "#8A5A00";
+    private static final String MADDER = "#A32D43";
+
+    /** The look of a pattern. */
+    public static PatternLook of(Pattern pattern) {
+        return switch (pattern) {
+            case FULL -> new PatternLook(INK, List.of());
+            case PARTIAL -> new PatternLook(OCHRE, List.of(8, 4));
+            case TRANSITIVE -> new PatternLook(MADDER, List.of(2, 3));
+            case PART_OF_KEY -> new PatternLook(MADDER, List.of(9, 3, 2, 3));
+            case MANY -> new PatternLook(INK, List.of(1, 2));
+        };
+    }
+}

@@ -1,0 +1,2 @@
+/** Pictures in pixels, painted with the bundled fonts. */
+package entaxis.drawing.picture;
