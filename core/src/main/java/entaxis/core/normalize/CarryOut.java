@@ -27,19 +27,23 @@ import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.Member;
+import entaxis.core.design.NamedCheck;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
+import entaxis.core.design.SqlName;
 import entaxis.core.design.StatedDependencies;
 import entaxis.core.normalize.Remedy.Piece;
+import entaxis.core.token.Identifiers;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -275,7 +279,7 @@ public final class CarryOut {
         if (at != remedy.keeper()) {
             Piece keeper = pieces.get(remedy.keeper());
             List<Index> indexes = indexes(at, old.indexes().stream().filter(index -> !stays(keeper, parts(index), columnsOf)).toList(), columnsOf);
-            Entity made = Entity.named(ids.get(at), piece.name()).in(old.area()).withMembers(members).withPrimaryKey(parts(at, piece.key())).withIndexes(indexes);
+            Entity made = Entity.named(ids.get(at), piece.name()).in(old.area()).withMembers(members).withPrimaryKey(parts(at, piece.key())).withIndexes(indexes).withChecks(checks(at));
             List<AlternateKey> others = new ArrayList<>();
             piece.keys().stream().filter(key -> !key.equals(piece.key())).forEach(key -> others.add(new AlternateKey(others.size() + 1, parts(at, key))));
             return made.withAlternateKeys(others);
@@ -290,11 +294,39 @@ public final class CarryOut {
             throw new Impossible("An alternate key or index of " + old.name() + " over " + about.relation().text(torn.getFirst().stream()
                     .map(part -> columnsOf.getOrDefault(part, AttributeSet.none())).reduce(AttributeSet.none(), AttributeSet::union)) + " would be torn apart. Take it out first.");
         }
-        if (!old.checks().isEmpty() && own.size() < old.attributes().size()) {
-            throw new Impossible(old.name() + " has conditions on its rows (" + old.checks().getFirst().condition() + "). Take them out first; they may no longer fit one table.");
-        }
         List<KeyPart> primary = kept(at, piece, columnsOf);
-        return old.withMembers(members).withPrimaryKey(primary).withAlternateKeys(alternates).withIndexes(indexes);
+        return old.withMembers(members).withPrimaryKey(primary).withAlternateKeys(alternates).withIndexes(indexes).withChecks(checks(at));
+    }
+
+    /** The conditions on whole rows that go with a piece: each goes where all of its columns are, with the entity that stays if it can. */
+    private List<NamedCheck> checks(int at) {
+        return about.entity().checks().stream().filter(check -> place(check) == at).toList();
+    }
+
+    private int place(NamedCheck check) {
+        AttributeSet columns = columns(check);
+        if (pieces.get(remedy.keeper()).attributes().containsAll(columns)) {
+            return remedy.keeper();
+        }
+        for (int i = 0; i < pieces.size(); i++) {
+            if (pieces.get(i).attributes().containsAll(columns)) {
+                return i;
+            }
+        }
+        throw new Impossible("The condition “" + check.condition() + "” speaks of " + about.relation().text(columns) + ", which would no longer stand in one table. Take it out first.");
+    }
+
+    private AttributeSet columns(NamedCheck check) {
+        Set<String> names = Identifiers.columns(check.condition());
+        AttributeSet columns = AttributeSet.none();
+        for (int i = 0; i < about.paths().size(); i++) {
+            String column = about.relation().attributes().get(i);
+            String stated = about.paths().get(i).migrated() ? column : about.entity().attribute(about.paths().get(i).attribute()).map(own -> SqlName.of(own.name())).orElse(column);
+            if (names.contains(column.toLowerCase(Locale.ROOT)) || names.contains(stated.toLowerCase(Locale.ROOT))) {
+                columns = columns.union(AttributeSet.of(i));
+            }
+        }
+        return columns;
     }
 
     private static List<KeyPart> parts(Index index) {

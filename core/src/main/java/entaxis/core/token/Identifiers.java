@@ -1,9 +1,11 @@
 package entaxis.core.token;
 
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Names inside SQL expressions. */
 public final class Identifiers {
@@ -23,10 +25,25 @@ public final class Identifiers {
         List<Token> tokens = Lexer.tokens(expression);
         for (int i = 0; i < tokens.size(); i++) {
             Token token = tokens.get(i);
-            boolean column = token.isName() && !(i > 0 && tokens.get(i - 1).is(".")) && !(i + 1 < tokens.size() && tokens.get(i + 1).is("("));
-            Optional<String> other = column ? Optional.ofNullable(names.get(token.name().toLowerCase(Locale.ROOT))) : Optional.empty();
+            Optional<String> other = column(tokens, i) ? Optional.ofNullable(names.get(token.name().toLowerCase(Locale.ROOT))) : Optional.empty();
             text.append(other.orElse(token.text()));
         }
         return text.toString();
+    }
+
+    /** The names in an expression that stand for columns, in lower case. Linear. */
+    public static Set<String> columns(String expression) {
+        List<Token> tokens = Lexer.tokens(expression);
+        Set<String> columns = new LinkedHashSet<>();
+        for (int i = 0; i < tokens.size(); i++) {
+            if (column(tokens, i)) {
+                columns.add(tokens.get(i).name().toLowerCase(Locale.ROOT));
+            }
+        }
+        return columns;
+    }
+
+    private static boolean column(List<Token> tokens, int i) {
+        return tokens.get(i).isName() && !(i > 0 && tokens.get(i - 1).is(".")) && !(i + 1 < tokens.size() && tokens.get(i + 1).is("("));
     }
 }

@@ -19,10 +19,12 @@ import entaxis.core.design.Design;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart;
+import entaxis.core.design.NamedCheck;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.StatedDependencies;
+import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
@@ -170,6 +172,28 @@ class CarryOutTest {
         Design design = with(small.design(), small.id("Cell"), SOWN, "taxon_code -> family");
         assertThat(carryOut(design, small.id("Cell"), NormalForm.THIRD)).isInstanceOfSatisfying(CarryOut.Result.Refused.class,
                 refused -> assertThat(refused.problem().message()).contains("over family, germinated would be torn apart"));
+    }
+
+    @Test
+    void conditionsOnRowsGoWhereAllTheirColumnsGo() {
+        Small small = sowing();
+        small.done(new Change.SetChecks(small.id("Cell"), List.of(new NamedCheck("sown_lately", "sown_on > date '2000-01-01' or taxon_code = 'OLD'"),
+                new NamedCheck("", "position > 0 and germinated in ('yes', 'no')"), new NamedCheck("", "family <> ''"))));
+        Design design = with(small.design(), small.id("Cell"), SOWN, "tray_no -> sown_on, taxon_code", "taxon_code -> family");
+        Design after = done(design, small.id("Cell"), NormalForm.THIRD);
+        Map<String, List<String>> checks = new TreeMap<>();
+        Derivation.of(after).schema().tables().forEach(table -> checks.put(table.name(), table.checks().stream().map(CheckRule::condition).toList()));
+        assertThat(checks).containsEntry("cell", List.of("position > 0 and germinated in ('yes', 'no')")).containsEntry("tray", List.of("sown_on > date '2000-01-01' or taxon_code = 'OLD'"))
+                .containsEntry("taxon", List.of("family <> ''"));
+    }
+
+    @Test
+    void aConditionThatWouldBeTornApartIsNamed() {
+        Small small = sowing();
+        small.done(new Change.SetChecks(small.id("Cell"), List.of(new NamedCheck("", "germinated = 'no' or family <> ''"))));
+        Design design = with(small.design(), small.id("Cell"), SOWN, "taxon_code -> family");
+        assertThat(carryOut(design, small.id("Cell"), NormalForm.THIRD)).isInstanceOfSatisfying(CarryOut.Result.Refused.class,
+                refused -> assertThat(refused.problem().message()).contains("speaks of family, germinated"));
     }
 
     @Test
