@@ -72,8 +72,13 @@
   document.addEventListener("DOMContentLoaded", () => {
     if (!window.Idiomorph) return;
     Idiomorph.defaults.ignoreActiveValue = true;
-    Idiomorph.defaults.callbacks.beforeNodeMorphed = node => {
+    Idiomorph.defaults.callbacks.beforeNodeMorphed = (node, now) => {
       if (node.nodeType !== Node.ELEMENT_NODE) return true;
+      // a drawing, and rows that are only read, are exchanged whole: nothing in them can have been typed
+      if (node.matches("svg.drawn, .harm > table")) {
+        if (node.outerHTML !== now.outerHTML) node.replaceWith(now.cloneNode(true));
+        return false;
+      }
       if (held(node)) return false;
       if (node.id && node.id.endsWith("-fault")) {
         const field = document.getElementById(node.id.slice(0, -"-fault".length));
