@@ -492,7 +492,7 @@ final class Scanner {
             quoted(from, from, '`', NAME, false);
         } else if (c == '[' && lexis.squares()) {
             quoted(from, from, ']', NAME, false);
-        } else if (c == '$' && lexis.dollarTexts() && dollar(from)) {
+        } else if (c == '$' && lexis.dollarTexts() && dollar(from) || c == '@' && lexis.dollarTexts() && placeholder(from)) {
             return;
         } else if (sort == SPACE) {
             at++;
@@ -500,6 +500,20 @@ final class Scanner {
             at++;
             add(SYMBOL, Word.NONE, from, at);
         }
+    }
+
+    /** A name still to be filled in, such as that of an extension's schema: {@code @extschema@} (PostgreSQL manual, Packaging Related Objects into an Extension). */
+    private boolean placeholder(int from) {
+        int i = from + 1;
+        while (i < text.length && (classOf(text[i]) == LETTER || classOf(text[i]) == DIGIT || text[i] == ':' && i > from + 1)) {
+            i++;
+        }
+        if (i == from + 1 || i >= text.length || text[i] != '@') {
+            return false;
+        }
+        at = i + 1;
+        add(WORD, Word.NONE, from, at);
+        return true;
     }
 
     private void word(int from) {
