@@ -186,15 +186,18 @@ public final class EditLoad {
             page.locator("#contents .entry").first().click();
             page.locator("#entity-meaning").waitFor();
             double[] times = new double[60];
-            for (int i = 0; i < times.length; i++) {
-                times[i] = ((Number) page.evaluate("""
+            for (int i = -20; i < times.length; i++) {
+                double time = ((Number) page.evaluate("""
                         text => new Promise(done => {
                           const field = document.getElementById('f-' + document.querySelector('#ledger tr[data-part]').dataset.part + '-name');
                           const start = performance.now();
                           document.addEventListener('htmx:afterSettle', () => requestAnimationFrame(() => done(performance.now() - start)), { once: true });
                           field.value = text;
                           field.dispatchEvent(new Event('change', { bubbles: true }));
-                        })""", "edited_" + i)).doubleValue();
+                        })""", "edited_" + i + 20)).doubleValue();
+                if (i >= 0) {
+                    times[i] = time;
+                }
             }
             Arrays.sort(times);
             String drag = drag(page);

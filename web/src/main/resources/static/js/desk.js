@@ -502,10 +502,13 @@
   // start
   const remembered = Number(localStorage.getItem("entaxis.ledger"));
   if (remembered) size(remembered);
-  drawing.patch(document.getElementById("sheet-patch"));
-  drawing.mark(desk.dataset.selected);
   mirror();
   window.entaxisDesk = { act, select };
-  const start = () => { drawing.fit(); desk.dataset.ready = "true"; };
-  document.fonts ? document.fonts.ready.then(start) : start();
+  // the drawing comes out of its template when the page's own parts have been looked through, which would else take in every card
+  document.addEventListener("DOMContentLoaded", () => {
+    drawing.patch(document.getElementById("sheet-first").content.firstElementChild);
+    drawing.mark(desk.dataset.selected);
+    const start = () => { drawing.fit(); desk.dataset.ready = "true"; };
+    document.fonts ? document.fonts.ready.then(start) : start();
+  });
 })();

@@ -372,6 +372,15 @@ window.entaxisSheet = (function () {
     mark(chosen);
   }
 
+  // an outline says what it is when one points at it
+  sheet.addEventListener("pointerover", event => {
+    const card = event.target.closest("[data-outline].card");
+    if (!card || card.querySelector("title")) return;
+    const title = document.createElementNS(NS, "title");
+    title.textContent = card.querySelector("text")?.textContent || "";
+    card.prepend(title);
+  });
+
   sheet.addEventListener("dblclick", event => {
     if (event.target.closest("button, form, dialog, input")) return;
     const card = event.target.closest(".card");

@@ -55,8 +55,17 @@ import java.util.Set;
 public final class CarryOut {
     /** A change, or why there is none. */
     public sealed interface Result {
-        /** The edit, the design after it, and the entities that it makes. */
-        record Ready(Design after, Change change, List<EntityId> made) implements Result { }
+        /**
+         * The edit, the design after it, and the entities that it makes.
+         *
+         * @param remarks what the new entities cannot say of each other, in sentences
+         */
+        record Ready(Design after, Change change, List<EntityId> made, List<String> remarks) implements Result {
+            /** Without anything left to say. */
+            public Ready(Design after, Change change, List<EntityId> made) {
+                this(after, change, made, List.of());
+            }
+        }
 
         /** Nothing can be done, for this reason. */
         record Refused(Problem problem) implements Result { }
@@ -64,6 +73,9 @@ public final class CarryOut {
 
     /** A reference from one piece to another. */
     private record Reference(int from, int to, RelationshipId id) { }
+
+    /** A column of a piece that stands in another piece too, with no reference between them. */
+    private record Shared(int piece, int column) { }
 
     private static final class Impossible extends RuntimeException {
         private static final long serialVersionUID = 1;
@@ -80,6 +92,8 @@ public final class CarryOut {
     private final Fresh fresh;
     private final List<EntityId> ids = new ArrayList<>();
     private final List<Reference> references = new ArrayList<>();
+    private final List<String> remarks = new ArrayList<>();
+    private final Map<Shared, AttributeId> copies = new HashMap<>();
     private final Map<RelationshipId, Integer> movedTo = new HashMap<>();
 
     private CarryOut(Design design, Remedy remedy, Fresh fresh) {
@@ -98,7 +112,7 @@ public final class CarryOut {
             Design next = run.next();
             Optional<Problem> fault = run.names(next);
             return fault.<Result>map(Result.Refused::new).orElseGet(() -> new Result.Ready(next, Patch.between(design, next),
-                    run.ids.stream().filter(id -> !id.equals(run.about.entity().id())).toList()));
+                    run.ids.stream().filter(id -> !id.equals(run.about.entity().id())).toList(), run.remarks));
         } catch (Impossible e) {
             return new Result.Refused(new Problem("", e.getMessage()));
         }
@@ -146,6 +160,7 @@ public final class CarryOut {
         }
         relationshipsFindPlaces();
         refer();
+        copyShared();
         Design next = design;
         Map<Integer, Entity> entities = new LinkedHashMap<>();
         for (int i = 0; i < pieces.size(); i++) {
@@ -229,17 +244,45 @@ public final class CarryOut {
                 if (covered.containsAll(key)) {
                     continue;
                 }
-                if (covered.meets(key)) {
-                    throw new Impossible(about.relation().text(covered.intersection(key)) + " would have to refer to two entities at once, which is not supported yet.");
-                }
-                if (piece.key().meets(key) && !piece.key().containsAll(key)) {
-                    throw new Impossible("{" + about.relation().text(key) + "} identifies " + pieces.get(to).name() + " and lies half inside the key of " + piece.name()
-                            + ", which is not supported yet.");
+                Optional<String> hindrance = covered.meets(key) ? Optional.of(about.relation().text(covered.intersection(key)) + " would have to refer to two entities at once")
+                        : piece.key().meets(key) && !piece.key().containsAll(key) ? Optional.of("{" + about.relation().text(key) + "} lies half inside the key of " + piece.name()) : Optional.empty();
+                if (hindrance.isPresent()) {
+                    unreferenced(piece, pieces.get(to), key.minus(covered), hindrance.get());
+                    continue;
                 }
                 covered = covered.union(key);
                 references.add(new Reference(from, to, new RelationshipId(fresh.id('r'))));
             }
         }
+    }
+
+    /** A reference that a foreign key cannot say is left out: the values stand on both sides, and it is said. */
+    private void unreferenced(Piece child, Piece parent, AttributeSet columns, String hindrance) {
+        if (columns.members().stream().anyMatch(column -> about.paths().get(column).migrated())) {
+            throw new Impossible(hindrance + ", which is not supported yet.");
+        }
+        remarks.add(child.name() + " gets no foreign key to " + parent.name() + ": " + hindrance + ". See to it by hand that {" + about.relation().text(parent.key()) + "} is there.");
+    }
+
+    /** A column that stands by itself in several pieces is the same attribute in one of them only, in that which stays if it can. */
+    private void copyShared() {
+        List<Integer> order = new ArrayList<>(List.of(remedy.keeper()));
+        for (int i = 0; i < pieces.size(); i++) {
+            if (i != remedy.keeper()) {
+                order.add(i);
+            }
+        }
+        for (int column = 0; column < about.paths().size(); column++) {
+            int shared = column;
+            if (!about.paths().get(column).migrated()) {
+                order.stream().filter(piece -> pieces.get(piece).attributes().contains(shared) && reference(piece, shared).isEmpty()).skip(1)
+                        .forEach(piece -> copies.put(new Shared(piece, shared), new AttributeId(fresh.id('a'))));
+            }
+        }
+    }
+
+    private ColumnPath own(int piece, int column) {
+        return Optional.ofNullable(copies.get(new Shared(piece, column))).map(ColumnPath::own).orElseGet(() -> about.paths().get(column));
     }
 
     private Optional<Reference> reference(int piece, int column) {
@@ -249,12 +292,12 @@ public final class CarryOut {
     /** Where a column of a piece comes from in the new design. */
     private ColumnPath path(int piece, int column) {
         Optional<Reference> reference = reference(piece, column);
-        return reference.map(found -> path(found.to(), column).over(found.id(), Side.FIRST)).orElseGet(() -> about.paths().get(column));
+        return reference.map(found -> path(found.to(), column).over(found.id(), Side.FIRST)).orElseGet(() -> own(piece, column));
     }
 
     private KeyPart part(int piece, int column) {
         return reference(piece, column).<KeyPart>map(found -> new InheritedPart(found.id()))
-                .orElseGet(() -> broughtBy(column).<KeyPart>map(InheritedPart::new).orElseGet(() -> new OwnPart(about.paths().get(column).attribute())));
+                .orElseGet(() -> broughtBy(column).<KeyPart>map(InheritedPart::new).orElseGet(() -> new OwnPart(own(piece, column).attribute())));
     }
 
     private List<KeyPart> parts(int piece, AttributeSet columns) {
@@ -268,13 +311,15 @@ public final class CarryOut {
     private Entity entity(int at) {
         Piece piece = pieces.get(at);
         Entity old = about.entity();
-        Set<AttributeId> own = new HashSet<>();
+        Map<AttributeId, AttributeId> own = new HashMap<>();
         for (int column : piece.attributes().places()) {
             if (!about.paths().get(column).migrated() && reference(at, column).isEmpty()) {
-                own.add(about.paths().get(column).attribute());
+                own.put(about.paths().get(column).attribute(), own(at, column).attribute());
             }
         }
-        List<Member> members = old.members().stream().filter(member -> member instanceof Attribute attribute ? own.contains(attribute.id()) : at == remedy.keeper()).toList();
+        List<Member> members = old.members().stream().filter(member -> member instanceof Attribute attribute ? own.containsKey(attribute.id()) : at == remedy.keeper())
+                .<Member>map(member -> member instanceof Attribute attribute && !own.get(attribute.id()).equals(attribute.id())
+                        ? attribute.as(own.get(attribute.id())).numbered(Attribute.Identity.NONE, Optional.empty()) : member).toList();
         Map<KeyPart, AttributeSet> columnsOf = columnsOf();
         if (at != remedy.keeper()) {
             Piece keeper = pieces.get(remedy.keeper());

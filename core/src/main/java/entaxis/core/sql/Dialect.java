@@ -25,12 +25,10 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** How an engine writes names, types and expressions, and what it can hold: ISO/IEC 9075-2 unless a subclass says otherwise. Immutable. */
 public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySqlDialect, SqliteDialect, SqlServerDialect, OracleDialect, H2Dialect {
-    private static final Pattern REGULAR = Pattern.compile("[a-z_][a-z0-9_]*");
     private static final Map<Target, Dialect> ALL = new EnumMap<>(Target.class);
 
     /** Where a type's definition can live. */
@@ -120,7 +118,13 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
 
     /** Whether a name is made of the signs that need no quotes, in the case that the engine leaves alone. */
     boolean regular(String name) {
-        return REGULAR.matcher(name).matches();
+        for (int i = 0; i < name.length(); i++) {
+            char sign = name.charAt(i);
+            if (!(sign >= 'a' && sign <= 'z' || sign == '_' || i > 0 && sign >= '0' && sign <= '9')) {
+                return false;
+            }
+        }
+        return !name.isEmpty();
     }
 
     /** A name in quotes. */

@@ -39,6 +39,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -47,6 +48,9 @@ import java.util.stream.Stream;
  * nothing. Linear in the size of the schema.
  */
 public final class Fitting {
+    private static final Pattern CONSTANT = Pattern.compile("[+-]?[0-9.]+(e[+-]?[0-9]+)?|'([^']|'')*'|true|false|null|x'[0-9a-f]*'|b'[01]*'");
+    private static final Pattern MOMENT = Pattern.compile("current_timestamp(\\(\\d\\))?");
+
     private final Dialect dialect;
     private final Map<String, TypeDefinition> types = new HashMap<>();
     private final List<Finding> findings = new ArrayList<>();
@@ -213,9 +217,9 @@ public final class Fitting {
     private boolean constant(String expression, SqlType type) {
         boolean large = dialect.target() == Target.MYSQL && (dialect.type(type).contains("text") || dialect.type(type).contains("blob") || dialect.type(type).equals("json"));
         String plain = expression.strip().toLowerCase(Locale.ROOT);
-        return !large && (plain.startsWith("(") || plain.matches("[+-]?[0-9.]+(e[+-]?[0-9]+)?|'([^']|'')*'|true|false|null|x'[0-9a-f]*'|b'[01]*'")
-                || plain.matches("current_timestamp(\\(\\d\\))?") && (type instanceof TimestampType || dialect.target() == Target.SQLITE)
-                || dialect.target() == Target.SQLITE && plain.matches("current_date|current_time"))
+        return !large && (plain.startsWith("(") || CONSTANT.matcher(plain).matches()
+                || MOMENT.matcher(plain).matches() && (type instanceof TimestampType || dialect.target() == Target.SQLITE)
+                || dialect.target() == Target.SQLITE && (plain.equals("current_date") || plain.equals("current_time")))
                 || plain.startsWith("(") && plain.endsWith(")");
     }
 

@@ -12,7 +12,7 @@ import entaxis.core.sql.Script.Kind;
 import entaxis.core.sql.Script.Statement;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -51,8 +51,8 @@ public final class ScriptWriter {
         namespaces(tables).forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(), createSchema(name))));
         fitted.schema().types().forEach(type -> statements.add(new Statement(Kind.TYPE, Optional.empty(), createType(type, fitted.schema()))));
         fitted.schema().sequences().forEach(sequence -> statements.add(new Statement(Kind.SEQUENCE, Optional.empty(), createSequence(sequence))));
-        Map<Table, List<ForeignKey>> inside = inside(tables);
-        List<Table> ordered = options.foreignKeysInside() ? List.copyOf(inside.keySet()) : tables;
+        List<Table> ordered = options.foreignKeysInside() && dialect.addsForeignKeys() ? new CreationOrder(tables).tables() : tables;
+        Map<Table, List<ForeignKey>> inside = inside(ordered);
         ordered.forEach(table -> statements.add(new Statement(Kind.TABLE, table.origin(), guarded(table, writer.create(table, inside.get(table))))));
         tables.forEach(table -> table.foreignKeys().stream().filter(key -> !inside.get(table).contains(key) && (written.contains(key.referencedTable()) || options.chosen().isEmpty()))
                 .forEach(key -> statements.add(new Statement(Kind.FOREIGN_KEY, table.origin(), writer.addForeignKey(table, key)))));
@@ -117,9 +117,9 @@ public final class ScriptWriter {
         };
     }
 
-    /** Which foreign keys stand inside their table; the tables come in an order in which those refer back only. Engines that cannot add them later take all inside. */
+    /** Which foreign keys stand inside their table: those that refer back in the order of the tables. Engines that cannot add them later take all inside. */
     private Map<Table, List<ForeignKey>> inside(List<Table> tables) {
-        Map<Table, List<ForeignKey>> inside = new LinkedHashMap<>();
+        Map<Table, List<ForeignKey>> inside = new IdentityHashMap<>();
         if (!dialect.addsForeignKeys()) {
             tables.forEach(table -> inside.put(table, table.foreignKeys()));
             return inside;
@@ -129,7 +129,7 @@ public final class ScriptWriter {
             return inside;
         }
         Set<String> done = new HashSet<>();
-        for (Table table : new CreationOrder(tables).tables()) {
+        for (Table table : tables) {
             done.add(table.name());
             inside.put(table, table.foreignKeys().stream().filter(key -> done.contains(key.referencedTable())).toList());
         }

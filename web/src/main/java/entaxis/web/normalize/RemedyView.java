@@ -36,10 +36,11 @@ import java.util.stream.Collectors;
  * @param signature tells this set of pieces from others, so that names typed for others are not taken for theirs
  * @param drawing   the new entities as they would be, as SVG; empty if it cannot be carried out
  * @param obstacle  why it cannot be carried out; empty if it can
+ * @param remarks   what the new entities cannot say of each other
  * @param proof     the chased tableau, one line a row
  */
 public record RemedyView(List<NormalForm> forms, NormalForm form, String why, List<PieceView> pieces, String signature, String drawing, boolean lossless, List<String> lost,
-        int rows, int saved, List<String> steps, List<String> proof, String obstacle) {
+        int rows, int saved, List<String> steps, List<String> proof, String obstacle, List<String> remarks) {
 
     /** One of the entities. */
     public record PieceView(int number, String name, boolean stays, String columns, String key, int rows) { }
@@ -68,18 +69,20 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
         int[] next = {0};
         String drawing = "";
         String obstacle = "";
+        List<String> remarks = List.of();
         switch (CarryOut.of(open.design(), remedy, kind -> kind + "0preview" + next[0]++)) {
             case CarryOut.Result.Refused refused -> obstacle = refused.problem().message();
             case CarryOut.Result.Ready ready -> {
                 List<EntityId> shown = new ArrayList<>(ready.made());
                 shown.add(about.entity().id());
                 drawing = drawing(ready.after(), shown);
+                remarks = ready.remarks();
             }
         }
         Chase chase = Chase.of(relation, remedy.decomposition().sets());
         return Optional.of(new RemedyView(forms, form, why(form), pieces, about.entity().id() + " " + form + " " + pieces.size(), drawing, chase.lossless(),
                 remedy.decomposition().lost().stream().map(relation::text).toList(), about.rows().size(), remedy.saved(),
-                remedy.decomposition().steps().stream().map(split -> step(relation, split)).toList(), proof(relation, chase), obstacle));
+                remedy.decomposition().steps().stream().map(split -> step(relation, split)).toList(), proof(relation, chase), obstacle, remarks));
     }
 
     private static String step(Relation relation, Split split) {

@@ -224,7 +224,7 @@ class NormalizeController {
         NormalForm wanted = Arrays.stream(NormalForm.values()).filter(one -> one.name().equals(form.text("reach"))).findFirst().orElse(NormalForm.THIRD);
         return switch (CarryOut.of(open.design(), Remedy.of(about, wanted, names(form)), NewId::of)) {
             case CarryOut.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
-            case CarryOut.Result.Ready(Design after, Change change, List<EntityId> made) -> {
+            case CarryOut.Result.Ready(Design after, Change change, List<EntityId> made, var remarks) -> {
                 EditResult result = store.edit(id, change);
                 if (result instanceof EditResult.Refused(List<Problem> problems, OpenDesign now)) {
                     yield answers.refused(problems, trigger, form, now, model, response);

@@ -14,14 +14,15 @@ import entaxis.drawing.svg.Mark;
 import entaxis.engines.migration.Rehearsal;
 import entaxis.exchange.ScriptText;
 import entaxis.web.reading.Connections;
-import entaxis.web.reconcile.ReconcileView;
 import entaxis.web.reconcile.ReconcileView.Group;
+import entaxis.web.reconcile.ReconcileView;
 import entaxis.web.reconcile.Reconciling;
 import entaxis.web.reconcile.Sides;
 import entaxis.web.sheet.Sheets;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
 import entaxis.web.store.OpenDesign;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
@@ -36,6 +37,7 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -70,6 +72,19 @@ class ReconcileController {
         model.addAttribute("choices", choices);
         show(model, open, key, q, show, again || !htmx);
         return htmx ? "fragments/reconcile :: desk" : "reconcile";
+    }
+
+    /** Gives the present state a name, by which it can be compared later. */
+    @PostMapping("/designs/{id}/versions")
+    String version(@PathVariable String id, @RequestParam(defaultValue = "") String version, Model model, HttpServletResponse response) {
+        Optional<Problem> problem = store.nameVersion(id, version);
+        if (problem.isEmpty()) {
+            response.setHeader("HX-Refresh", "true");
+            return "fragments/fault :: done";
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        model.addAttribute("message", problem.get().message());
+        return "fragments/fault :: fault";
     }
 
     private void show(Model model, OpenDesign open, String key, String q, String show, boolean again) {

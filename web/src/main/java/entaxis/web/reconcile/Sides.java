@@ -1,5 +1,7 @@
 package entaxis.web.reconcile;
 
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Design;
 import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
@@ -12,6 +14,7 @@ import entaxis.web.store.DesignRow;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.NoSuchDesign;
 import entaxis.web.store.OpenDesign;
+import entaxis.web.store.Version;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,6 +29,7 @@ public class Sides {
     private static final String DATABASE = "database:";
     private static final String SCRIPT = "script:";
     private static final String DESIGN = "design:";
+    private static final String VERSION = "version:";
     private final Connections connections;
     private final DesignStore store;
     private final NoteMapper notes;
@@ -45,6 +49,7 @@ public class Sides {
         List<Choice> all = new ArrayList<>();
         connections.list().forEach(configured -> all.add(new Choice(DATABASE + configured.name(), "the database " + configured.name() + " (" + configured.engine().title() + ")")));
         notes.scripts(open.id()).forEach(side -> all.add(new Choice(side, "the script " + side.substring(SCRIPT.length()))));
+        store.versions(open.id()).forEach(version -> all.add(new Choice(VERSION + version.revision() + ":" + version.name(), "its version " + version.name() + " (revision " + version.revision() + ")")));
         for (DesignRow row : store.list()) {
             if (!row.id().equals(open.id())) {
                 all.add(new Choice(DESIGN + row.id(), "the design " + row.name()));
@@ -78,6 +83,13 @@ public class Sides {
             Target engine = Target.valueOf(text.substring(0, line));
             Schema schema = ScriptReader.read(text.substring(line + 1), engine).schema();
             return new Side(key, key.substring(SCRIPT.length()), engine, Held.of(schema, engine, Dialect.of(engine)), false, false, Instant.now());
+        }
+        if (key.startsWith(VERSION)) {
+            Version version = store.versions(open.id()).stream().filter(one -> key.equals(VERSION + one.revision() + ":" + one.name())).findFirst()
+                    .orElseThrow(() -> new Connections.Unreachable("There is no such version; choose another side."));
+            Design then = store.at(open.id(), version.revision());
+            Target engine = open.design().facts().target();
+            return new Side(key, version.name(), engine, Held.ofDesign(Derivation.of(then).schema(), Dialect.of(engine)), false, true, version.namedAt().toInstant());
         }
         try {
             OpenDesign other = store.open(key.replaceFirst("^" + DESIGN, ""));

@@ -20,6 +20,9 @@ public record SheetPatch(long revision, boolean full, String lines, String cards
     /** From so many cards on, a page first gets only what is legible from afar, and the rest where one looks closer. */
     static final int FAR_FROM = 150;
     private static final Pattern ROWS = Pattern.compile("<g class=\"rows\">.*?</g>(?=<rect class=\"edge\")", Pattern.DOTALL);
+    /** The title and the ground of a card; its edge becomes the ground's own, so that an outline is made of few parts. */
+    private static final Pattern TITLE = Pattern.compile("<title>.*?</title>", Pattern.DOTALL);
+    private static final Pattern EDGE = Pattern.compile("(<rect [^>]*)/>(.*)<rect class=\"edge\"[^>]*fill=\"none\"([^>]*)/>", Pattern.DOTALL);
     private static final Pattern GRIP = Pattern.compile("<path class=\"grip\"[^>]*/>");
     private static final Pattern ENDS = Pattern.compile("<g class=\"ends\".*</g>$", Pattern.DOTALL);
 
@@ -34,8 +37,10 @@ public record SheetPatch(long revision, boolean full, String lines, String cards
     private static String outlines(Collection<String> groups, Pattern details) {
         StringBuilder outlines = new StringBuilder();
         for (String group : groups) {
-            String outline = GRIP.matcher(details.matcher(group).replaceFirst(details == ENDS ? "</g>" : "")).replaceFirst("");
-            outlines.append(outline.length() < group.length() ? outline.replaceFirst("<g ", "<g data-outline=\"true\" ") : group);
+            String bare = GRIP.matcher(details.matcher(group).replaceFirst(details == ENDS ? "</g>" : "")).replaceFirst("");
+            boolean less = bare.length() < group.length();
+            String outline = less && details == ROWS ? EDGE.matcher(TITLE.matcher(bare).replaceFirst("")).replaceFirst("$1$3/>$2") : bare;
+            outlines.append(less ? outline.replaceFirst("<g ", "<g data-outline=\"true\" ") : group);
         }
         return outlines.toString();
     }

@@ -42,11 +42,6 @@ public interface DesignMapper {
             values (#{designId}, #{revision}, #{kind}, #{changeJson}, #{inverseJson}, #{author}, #{madeAt})""")
     void insertJournal(JournalRow row);
 
-    @Select("""
-            select design_id as designId, revision, kind, change_json as changeJson, inverse_json as inverseJson, author, made_at as madeAt
-            from journal where design_id = #{id} and revision > #{after} order by revision""")
-    List<JournalRow> journalAfter(@Param("id") String id, @Param("after") long after);
-
     @Select("select revision, kind from journal where design_id = #{id} order by revision")
     List<JournalStep> history(String id);
 
@@ -58,4 +53,18 @@ public interface DesignMapper {
 
     @Select("select revision, design_json as designJson from snapshot where design_id = #{id} order by revision desc fetch first row only")
     Optional<SnapshotRow> lastSnapshot(String id);
+
+    @Select("select revision, design_json as designJson from snapshot where design_id = #{id} and revision <= #{upTo} order by revision desc fetch first row only")
+    Optional<SnapshotRow> snapshotBefore(@Param("id") String id, @Param("upTo") long upTo);
+
+    @Select("""
+            select design_id as designId, revision, kind, change_json as changeJson, inverse_json as inverseJson, author, made_at as madeAt
+            from journal where design_id = #{id} and revision > #{after} and revision <= #{upTo} order by revision""")
+    List<JournalRow> journalBetween(@Param("id") String id, @Param("after") long after, @Param("upTo") long upTo);
+
+    @Insert("insert into version (design_id, name, revision, named_at) values (#{id}, #{version.name}, #{version.revision}, #{version.namedAt})")
+    void insertVersion(@Param("id") String id, @Param("version") Version version);
+
+    @Select("select name, revision, named_at as namedAt from version where design_id = #{id} order by revision desc, named_at desc")
+    List<Version> versions(String id);
 }

@@ -28,6 +28,7 @@ public class DesignStore {
     /** After so many edits a snapshot saves replaying them. */
     private static final int SNAPSHOT_EVERY = 200;
     private static final int MAX_OPEN = 40;
+    private static final int MOST_LETTERS = 120;
     private static final String AUTHOR = "designer";
 
     /** One design's place in the cache; whoever edits it holds the lock. */
@@ -124,6 +125,41 @@ public class DesignStore {
         }
     }
 
+    /**
+     * A design as it was at a revision.
+     *
+     * @throws NoSuchDesign if it is not there or has had no such revision
+     */
+    public Design at(String id, long revision) {
+        if (revision > open(id).revision()) {
+            throw new NoSuchDesign(id);
+        }
+        return replayed(id, mapper.snapshotBefore(id, revision).orElseThrow(() -> new NoSuchDesign(id)), revision);
+    }
+
+    /** The named versions of a design, the newest first. */
+    public List<Version> versions(String id) {
+        return mapper.versions(id);
+    }
+
+    /** Gives the present state of a design a name; says why not, if it cannot. */
+    public Optional<Problem> nameVersion(String id, String name) {
+        String words = name.strip();
+        if (words.isEmpty() || words.length() > MOST_LETTERS) {
+            return Optional.of(new Problem("version", "Give the version a name of 1 to " + MOST_LETTERS + " characters."));
+        }
+        Slot slot = slot(id);
+        return locked(slot, () -> {
+            Optional<Version> other = mapper.versions(id).stream().filter(version -> version.name().equalsIgnoreCase(words)).findFirst();
+            if (other.isPresent()) {
+                return Optional.of(new Problem("version", "Revision " + other.get().revision() + " is already called “" + other.get().name() + "”. Choose another name."));
+            }
+            long revision = current(slot, id).revision();
+            transaction.executeWithoutResult(status -> mapper.insertVersion(id, new Version(words, revision, now())));
+            return Optional.empty();
+        });
+    }
+
     private EditResult step(String id, Kind kind, String nothing) {
         Slot slot = slot(id);
         return locked(slot, () -> {
@@ -178,14 +214,19 @@ public class DesignStore {
     private OpenDesign load(String id) {
         DesignRow row = mapper.design(id).orElseThrow(() -> new NoSuchDesign(id));
         SnapshotRow snapshot = mapper.lastSnapshot(id).orElseThrow(() -> new NoSuchDesign(id));
+        Design design = replayed(id, snapshot, row.revision());
+        return new OpenDesign(id, row.revision(), design, Derivation.of(design), UndoHistory.of(mapper.history(id)));
+    }
+
+    private Design replayed(String id, SnapshotRow snapshot, long upTo) {
         Design design = DesignJson.readDesign(snapshot.designJson());
-        for (JournalRow entry : mapper.journalAfter(id, snapshot.revision())) {
+        for (JournalRow entry : mapper.journalBetween(id, snapshot.revision(), upTo)) {
             if (!(Editor.apply(design, DesignJson.readChange(entry.changeJson())) instanceof Applied(Design next, var inverse))) {
                 throw new IllegalStateException("revision " + entry.revision() + " of design " + id + " cannot be replayed");
             }
             design = next;
         }
-        return new OpenDesign(id, row.revision(), design, Derivation.of(design), UndoHistory.of(mapper.history(id)));
+        return design;
     }
 
     private Slot slot(String id) {

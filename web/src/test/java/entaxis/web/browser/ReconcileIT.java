@@ -158,4 +158,31 @@ class ReconcileIT extends BrowserTest {
         page.locator("#to-diagram").click();
         assertThat(card("Bench")).isVisible();
     }
+
+    @Test
+    void aNamedVersionIsASideAndCanBeReturnedTo() {
+        String design = demo();
+        go(design + "/reconcile");
+        page.locator("#version").fill("handed over");
+        page.locator("#name-version button").click();
+        assertThat(page.locator("#side")).containsText("its version handed over (revision 0)");
+        page.locator("#version").fill("Handed over");
+        page.locator("#name-version button").click();
+        assertThat(page.locator("#version-fault")).containsText("Revision 0 is already called “handed over”");
+        go(design);
+        page.locator("#contents .entry:text-is(\"Permit\")").click();
+        page.locator("#add-line").fill("stamped_on date");
+        page.locator("#add-line").press("Enter");
+        kept(1);
+        go(design + "/reconcile");
+        page.locator("#side").selectOption("version:0:handed over");
+        page.locator("#compare").click();
+        assertThat(page.locator(".difference")).hasCount(1);
+        assertThat(page.locator(".difference")).containsText("stamped_on");
+        answer("stamped_on", "HAVE");
+        assertThat(page.locator("#update-design")).isEnabled();
+        page.locator("#update-design").click();
+        kept(2);
+        assertThat(page.locator(".difference")).hasCount(0);
+    }
 }

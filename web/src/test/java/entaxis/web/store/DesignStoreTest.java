@@ -65,6 +65,27 @@ class DesignStoreTest {
     }
 
     @Test
+    void aNamedVersionIsTheDesignAsItWasThen() {
+        String id = anew(4);
+        List<Design> states = new ArrayList<>(List.of(store.open(id).design()));
+        for (int i = 0; i < 230; i++) {
+            store.edit(id, rename(states.getLast(), i % 12, "State " + i));
+            states.add(store.open(id).design());
+            if (i == 100 || i == 214) {
+                assertThat(store.nameVersion(id, "handed over " + i)).isEmpty();
+            }
+        }
+        store.undo(id);
+        assertThat(store.versions(id)).extracting(Version::name).containsExactly("handed over 214", "handed over 100");
+        for (Version version : store.versions(id)) {
+            assertThat(store.at(id, version.revision())).isEqualTo(states.get((int) version.revision()));
+        }
+        assertThat(store.at(id, 0)).isEqualTo(states.getFirst());
+        assertThat(store.nameVersion(id, " Handed over 100 ")).hasValueSatisfying(problem -> assertThat(problem.message()).contains("Revision 101 is already called"));
+        assertThat(store.nameVersion(id, " ")).isPresent();
+    }
+
+    @Test
     void undoAndRedoGoOnAcrossProcesses() {
         String id = anew(3);
         List<Design> states = new ArrayList<>(List.of(store.open(id).design()));
