@@ -18,6 +18,7 @@ import entaxis.web.ledger.EntityLedger;
 import entaxis.web.ledger.KeysLedger;
 import entaxis.web.ledger.KindsLedger;
 import entaxis.web.ledger.NamingLedger;
+import entaxis.web.ledger.ReachLedger;
 import entaxis.web.ledger.RelationshipLedger;
 import entaxis.web.ledger.SelectionLedger;
 import entaxis.web.ledger.SheetLedger;
@@ -66,7 +67,12 @@ final class DeskModel {
             selection(model, design, sheet, selected);
         } else if (selected.matches("[ercni][0-9a-z]{1,24}")) {
             switch (selected.charAt(0)) {
-                case 'e' -> design.entities().find(new EntityId(selected)).ifPresent(entity -> entity(model, open, entity));
+                case 'e' -> design.entities().find(new EntityId(selected)).ifPresent(entity -> {
+                    entity(model, open, entity);
+                    if (ReachLedger.asked(leaf)) {
+                        model.addAttribute("reach", ReachLedger.of(design, open.derivation(), entity, leaf));
+                    }
+                });
                 case 'r' -> design.relationships().find(new RelationshipId(selected)).ifPresent(relationship -> relationship(model, open, sheet, relationship));
                 case 'c' -> design.categories().find(new CategoryId(selected)).flatMap(category -> design.entities().find(category.general())).ifPresent(entity -> {
                     model.addAttribute("leaf", "kinds");

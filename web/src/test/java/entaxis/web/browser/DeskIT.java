@@ -3,6 +3,7 @@ package entaxis.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.KeyboardModifier;
@@ -352,5 +353,23 @@ class DeskIT extends BrowserTest {
         page.locator("[data-do=straighten]").click();
         kept(2);
         assertThat(page.locator(".line.chosen")).hasAttribute("data-as", "RIGHT");
+    }
+
+    @Test
+    void whatAChangeTouchesIsToldBeforeItIsMade() {
+        startAt("Slot");
+        page.locator("#ledger .ledger-head [data-leaf=reach]").click();
+        assertThat(page.locator(".reach")).containsText("referred to by accession");
+        page.locator(".reach-columns button:text-is(\"shelf\")").click();
+        assertThat(page.locator(".reach-columns button:text-is(\"shelf\")")).hasAttribute("aria-pressed", "true");
+        assertThat(page.locator(".reach")).containsText("This column follows from a relationship");
+        page.locator(".reach-columns button:text-is(\"slot_no\")").press("Enter");
+        assertThat(page.locator(".reach")).containsText("the primary key (vault, shelf, slot_no)");
+        Locator longer = page.locator(".reach details", new Page.LocatorOptions().setHasText("make it bigint"));
+        longer.locator("summary").click();
+        assertThat(longer.locator("pre")).containsText("ALTER TABLE accession");
+        Locator gone = page.locator(".reach details", new Page.LocatorOptions().setHasText("delete it"));
+        assertThat(gone.locator(".risk")).hasText("loses data");
+        kept(0);
     }
 }

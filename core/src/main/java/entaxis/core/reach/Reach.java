@@ -1,0 +1,146 @@
+package entaxis.core.reach;
+
+import entaxis.core.change.AttributeAspect;
+import entaxis.core.change.Change;
+import entaxis.core.change.Editor;
+import entaxis.core.change.Outcome;
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.Sheet;
+import entaxis.core.migration.Fills;
+import entaxis.core.migration.Migration;
+import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.Names;
+import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.Risk;
+import entaxis.core.reconcile.Touches;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.Dialect;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.IntegerSize;
+import entaxis.core.type.SqlType.IntegerType;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What an entity, or one column of its table, reaches in the design and in a database made from it.
+ *
+ * @param table   name of the table
+ * @param column  name of the column; empty for the whole table
+ * @param touched keys, references, indexes, checks and computed columns that depend on it
+ * @param sheets  names of the sheets that show it
+ * @param rows    sample rows that have a value there
+ * @param changes changes that could be made; none for a column that follows from a relationship
+ */
+public record Reach(String table, String column, List<String> touched, List<String> sheets, int rows, List<Foreseen> changes) {
+
+    /** What a whole entity reaches; nothing where it has no table. Linear in the schema. */
+    public static Optional<Reach> of(Design design, Derivation derivation, EntityId id) {
+        return derivation.table(id).map(table -> new Run(design, derivation, id, table).whole());
+    }
+
+    /** What a column of an entity's table reaches; nothing where there is no such column. Linear in the schema. */
+    public static Optional<Reach> of(Design design, Derivation derivation, EntityId id, ColumnPath path) {
+        return derivation.table(id).flatMap(table -> table.columns().stream().filter(column -> column.origin().equals(Optional.of(path))).findFirst()
+                .map(column -> new Run(design, derivation, id, table).column(column, path)));
+    }
+
+    private static final int LONG = 400;
+
+    private static final class Run {
+        private final Design design;
+        private final Derivation derivation;
+        private final EntityId id;
+        private final Table table;
+        private final Dialect dialect;
+        private final Schema held;
+
+        Run(Design design, Derivation derivation, EntityId id, Table table) {
+            this.design = design;
+            this.derivation = derivation;
+            this.id = id;
+            this.table = table;
+            this.dialect = Dialect.of(design.facts().target());
+            this.held = Held.ofDesign(derivation.schema(), dialect);
+        }
+
+        Reach whole() {
+            Entity entity = design.entities().get(id);
+            List<Foreseen> changes = List.of(foreseen("give it another name", new Change.RenameEntity(id, entity.name() + " new")), foreseen("delete it", new Change.RemoveEntity(id)));
+            int rows = (int) design.rows().stream().filter(row -> row.table().equals(id)).count();
+            return new Reach(table.name(), "", Touches.of(derivation.schema(), Names.of(table), "", dialect), sheets(), rows, changes);
+        }
+
+        Reach column(Column column, ColumnPath path) {
+            int rows = (int) design.rows().stream().filter(row -> row.table().equals(id) && row.values().containsKey(path)).count();
+            List<Foreseen> changes = path.migrated() ? List.of() : design.entities().get(id).attribute(path.attribute()).map(this::changes).orElse(List.of());
+            return new Reach(table.name(), column.name(), Touches.of(derivation.schema(), Names.of(table), column.name(), dialect), sheets(), rows, changes);
+        }
+
+        private List<Foreseen> changes(Attribute attribute) {
+            List<Foreseen> changes = new ArrayList<>();
+            changes.add(foreseen("give it another name", alter(attribute, new AttributeAspect.Name(attribute.name() + " new"))));
+            SqlType other = attribute.type() instanceof IntegerType(var size, boolean unsigned) && size != IntegerSize.BIGINT ? new IntegerType(IntegerSize.BIGINT, unsigned) : SqlType.varchar(LONG);
+            if (!other.equals(attribute.type())) {
+                changes.add(foreseen("make it " + other.text(), alter(attribute, new AttributeAspect.Type(other))));
+            }
+            changes.add(foreseen(attribute.required() ? "let it be empty" : "require a value", alter(attribute, new AttributeAspect.Required(!attribute.required()))));
+            changes.add(foreseen("delete it", new Change.RemoveAttribute(id, attribute.id())));
+            return changes;
+        }
+
+        private Change alter(Attribute attribute, AttributeAspect aspect) {
+            return new Change.AlterAttribute(id, attribute.id(), aspect);
+        }
+
+        private List<String> sheets() {
+            return design.sheets().stream().filter(sheet -> sheet.place(id).isPresent()).map(Sheet::name).toList();
+        }
+
+        private Foreseen foreseen(String words, Change change) {
+            return switch (Editor.apply(design, change)) {
+                case Outcome.Refused refused -> new Foreseen(words, refused.problems().getFirst().message(), Risk.SAFE, List.of());
+                case Outcome.Applied applied -> {
+                    Schema wanted = Held.ofDesign(Derivation.after(derivation, applied.design()).schema(), dialect);
+                    Migration migration = Migration.of(held, wanted, dialect, pairing(wanted), Fills.NONE);
+                    yield new Foreseen(words, "", migration.risk(), migration.statements());
+                }
+            };
+        }
+
+        /** Tables and columns of one origin are the same, whatever they are called afterwards. */
+        private Pairing pairing(Schema wanted) {
+            Map<OwnerId, Table> before = new HashMap<>();
+            held.tables().forEach(own -> own.origin().ifPresent(origin -> before.put(origin, own)));
+            Pairing pairing = Pairing.NONE;
+            for (Table now : wanted.tables()) {
+                Optional<Table> old = now.origin().map(before::get);
+                if (old.isEmpty() || old.get().equals(now)) {
+                    continue;
+                }
+                if (!Names.of(old.get()).equals(Names.of(now))) {
+                    pairing = pairing.withTable(Names.of(old.get()), Names.of(now));
+                }
+                Map<ColumnPath, Column> columns = new HashMap<>();
+                old.get().columns().forEach(column -> column.origin().ifPresent(origin -> columns.put(origin, column)));
+                for (Column column : now.columns()) {
+                    Optional<Column> same = column.origin().map(columns::get).filter(was -> !was.name().equals(column.name()));
+                    if (same.isPresent()) {
+                        pairing = pairing.withColumn(Names.of(now), same.get().name(), column.name());
+                    }
+                }
+            }
+            return pairing;
+        }
+    }
+}
