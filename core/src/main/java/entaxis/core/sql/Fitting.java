@@ -185,7 +185,13 @@ public final class Fitting {
         }
         checks.addAll(standIns(table, column, fitted));
         boolean required = fitted.required() || table.keyColumns().contains(column.name());
-        return fitted.withDefault(defaultValue).with(details).withRequired(required && (fitted.generated().isEmpty() || computedRequired(fitted)));
+        Column said = inheritsComment(column) ? fitted.withComment("") : fitted;
+        return said.withDefault(defaultValue).with(details).withRequired(required && (fitted.generated().isEmpty() || computedRequired(fitted)));
+    }
+
+    /** H2 gives a column the comment of its domain or enumeration when ALTER TABLE copies the table, so there it says nothing of its own. */
+    private boolean inheritsComment(Column column) {
+        return dialect.target() == Target.H2 && column.type() instanceof UserType(String name) && types.containsKey(name) && types.get(name).comment().equals(column.comment());
     }
 
     private boolean computedRequired(Column column) {

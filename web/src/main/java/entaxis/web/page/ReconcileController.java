@@ -99,7 +99,9 @@ class ReconcileController {
         try {
             ReconcileView view = reconciling.view(open, key, again);
             model.addAttribute("view", view);
-            model.addAttribute("groups", filtered(view.groups(), q.strip().toLowerCase(Locale.ROOT), show));
+            List<Group> shown = filtered(view.groups(), q.strip().toLowerCase(Locale.ROOT), show);
+            model.addAttribute("groups", shown);
+            model.addAttribute("kinds", ReconcileView.Kind.of(shown));
             model.addAttribute("script", ScriptLines.of(view.migration().text(title(open, view))));
         } catch (Connections.Unreachable e) {
             model.addAttribute("fault", e.getMessage());
@@ -144,7 +146,7 @@ class ReconcileController {
 
     /** Notes a decision on one difference, or on all of a table that are shown. */
     @PostMapping("/designs/{id}/reconcile/decide")
-    String decide(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String key, @RequestParam(defaultValue = "") String group,
+    String decide(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String key, @RequestParam(defaultValue = "") String kind, @RequestParam(defaultValue = "") String group,
             @RequestParam(defaultValue = "") String choice, @RequestParam(defaultValue = "") String reason, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show,
             Model model) {
         OpenDesign open = store.open(id);
@@ -153,7 +155,8 @@ class ReconcileController {
                 reconciling.reopen(open, side, key);
             } else {
                 Set<String> keys = key.isEmpty() ? filtered(reconciling.view(open, side, false).groups(), q.strip().toLowerCase(Locale.ROOT), show).stream()
-                        .filter(shown -> group.isEmpty() || shown.name().equals(group)).flatMap(shown -> shown.rows().stream()).map(row -> row.difference().key()).collect(Collectors.toSet()) : Set.of(key);
+                        .filter(shown -> group.isEmpty() || shown.name().equals(group)).flatMap(shown -> shown.rows().stream())
+                        .filter(row -> kind.isEmpty() || row.difference().part().name().equals(kind)).map(row -> row.difference().key()).collect(Collectors.toSet()) : Set.of(key);
                 reconciling.decide(open, side, keys, Answer.valueOf(choice), reason);
             }
         } catch (Connections.Unreachable e) {

@@ -4,10 +4,15 @@ import entaxis.core.migration.Migration;
 import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.Merge;
+import entaxis.core.reconcile.Part;
 import entaxis.core.reconcile.Rename;
 import entaxis.core.update.Updated;
+import entaxis.core.word.Words;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * What the desk shows.
@@ -26,6 +31,15 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> renames, 
 
     /** The differences of one table, or of what belongs to none. */
     public record Group(String name, List<Row> rows) { }
+
+    /** Differences of one kind among those that are shown: which, what they are called, and how many. */
+    public record Kind(Part part, String words, long count) {
+        /** The kinds among some groups, in the order in which an engine makes such things. */
+        public static List<Kind> of(List<Group> groups) {
+            Map<Part, Long> counts = groups.stream().flatMap(group -> group.rows().stream()).collect(Collectors.groupingBy(row -> row.difference().part(), TreeMap::new, Collectors.counting()));
+            return counts.entrySet().stream().map(entry -> new Kind(entry.getKey(), entry.getValue() + " " + (entry.getValue() == 1 ? entry.getKey().word() : Words.plural(entry.getKey().word())), entry.getValue())).toList();
+        }
+    }
 
     /**
      * A difference with what was decided.

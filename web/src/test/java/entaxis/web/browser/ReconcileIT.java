@@ -180,9 +180,25 @@ class ReconcileIT extends BrowserTest {
         assertThat(page.locator(".difference")).hasCount(1);
         assertThat(page.locator(".difference")).containsText("stamped_on");
         answer("stamped_on", "HAVE");
+        assertThat(page.locator("#by-kind")).hasCount(0);
         assertThat(page.locator("#update-design")).isEnabled();
         page.locator("#update-design").click();
         kept(2);
         assertThat(page.locator(".difference")).hasCount(0);
+    }
+
+    @Test
+    void allDifferencesOfAKindAreDecidedAtOnce() throws SQLException {
+        execute("ALTER TABLE taxon ADD COLUMN author varchar(40)");
+        execute("ALTER TABLE site ADD COLUMN altitude integer");
+        execute("CREATE INDEX ix_site_described ON site (description)");
+        go(demo() + "/reconcile");
+        page.locator("#side").selectOption("database:Outpost");
+        page.locator("#compare").click();
+        assertThat(page.locator(".difference")).hasCount(3);
+        page.locator("#by-kind summary").click();
+        page.getByLabel("Take the database's side: 2 columns").click();
+        assertThat(page.locator("#counted")).containsText("2 by the database");
+        Assertions.assertThat(page.locator(".difference:has([data-answer=HAVE]:checked)").allTextContents()).hasSize(2).allMatch(text -> text.contains("The column"));
     }
 }
