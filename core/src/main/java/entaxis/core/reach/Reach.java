@@ -78,13 +78,13 @@ public record Reach(String table, String column, List<String> touched, List<Stri
             Entity entity = design.entities().get(id);
             List<Foreseen> changes = List.of(foreseen("give it another name", new Change.RenameEntity(id, entity.name() + " new")), foreseen("delete it", new Change.RemoveEntity(id)));
             int rows = (int) design.rows().stream().filter(row -> row.table().equals(id)).count();
-            return new Reach(table.name(), "", Touches.of(derivation.schema(), Names.of(table), "", dialect), sheets(), rows, changes);
+            return new Reach(table.name(), "", Touches.in(derivation.schema(), dialect).of(Names.of(table), ""), sheets(), rows, changes);
         }
 
         Reach column(Column column, ColumnPath path) {
             int rows = (int) design.rows().stream().filter(row -> row.table().equals(id) && row.values().containsKey(path)).count();
             List<Foreseen> changes = path.migrated() ? List.of() : design.entities().get(id).attribute(path.attribute()).map(this::changes).orElse(List.of());
-            return new Reach(table.name(), column.name(), Touches.of(derivation.schema(), Names.of(table), column.name(), dialect), sheets(), rows, changes);
+            return new Reach(table.name(), column.name(), Touches.in(derivation.schema(), dialect).of(Names.of(table), column.name()), sheets(), rows, changes);
         }
 
         private List<Foreseen> changes(Attribute attribute) {

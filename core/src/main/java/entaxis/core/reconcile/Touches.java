@@ -8,31 +8,56 @@ import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Neutral;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
-/** What a change of a table or column touches: keys, references both ways, indexes, checks, computed columns, and the views and routines that speak of it. Linear in the schema. */
+/**
+ * What a change of a table or column touches: keys, references both ways, indexes, checks, computed columns, and the views and routines that speak of it. Made once for a schema, in linear
+ * time; asked as often as one likes, each time in the size of the table and of what refers to it.
+ */
 public final class Touches {
-    private Touches() { }
+    private final Dialect dialect;
+    private final Map<String, Table> tables = new HashMap<>();
+    private final Map<String, List<Reference>> references = new HashMap<>();
+    private final List<Spoken> programs = new ArrayList<>();
+
+    /** A foreign key, and the table that has it. */
+    private record Reference(Table from, ForeignKey key) { }
+
+    /** A view or routine, and the names that it speaks of. */
+    private record Spoken(Program program, Set<String> names) { }
+
+    private Touches(Schema schema, Dialect dialect) {
+        this.dialect = dialect;
+        for (Table table : schema.tables()) {
+            tables.putIfAbsent(Names.of(table), table);
+            table.foreignKeys().forEach(key -> references.computeIfAbsent(Names.of(key.referencedNamespace(), key.referencedTable()), any -> new ArrayList<>()).add(new Reference(table, key)));
+        }
+        schema.programs().forEach(program -> programs.add(new Spoken(program, Neutral.names(program.text(), dialect))));
+    }
+
+    /** What depends on what in a schema. */
+    public static Touches in(Schema schema, Dialect dialect) {
+        return new Touches(schema, dialect);
+    }
 
     /** What depends on a column of a table; on the whole table, if the column is empty. Each as a short phrase. */
-    public static List<String> of(Schema schema, String table, String column, Dialect dialect) {
+    public List<String> of(String table, String column) {
         List<String> touched = new ArrayList<>();
-        schema.tables().stream().filter(own -> Names.of(own).equals(table)).findFirst().ifPresent(own -> within(own, column, dialect, touched));
-        for (Table other : schema.tables()) {
-            for (ForeignKey key : other.foreignKeys()) {
-                boolean refers = Names.of(key.referencedNamespace(), key.referencedTable()).equals(table) && (column.isEmpty() || key.referencedColumns().contains(column));
-                if (refers) {
-                    touched.add("referred to by " + Names.of(other) + " (" + String.join(", ", key.columns()) + ")");
-                }
+        Optional.ofNullable(tables.get(table)).ifPresent(own -> within(own, column, dialect, touched));
+        for (Reference reference : references.getOrDefault(table, List.of())) {
+            if (column.isEmpty() || reference.key().referencedColumns().contains(column)) {
+                touched.add("referred to by " + Names.of(reference.from()) + " (" + String.join(", ", reference.key().columns()) + ")");
             }
         }
         String bare = table.substring(table.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
-        for (Program program : schema.programs()) {
-            Set<String> names = Neutral.names(program.text(), dialect);
-            if (names.contains(bare) && (column.isEmpty() || names.contains(column.toLowerCase(Locale.ROOT)) || program.text().contains("*"))) {
-                touched.add("the " + program.kind().word() + " " + program.name());
+        for (Spoken spoken : programs) {
+            if (spoken.names().contains(bare) && (column.isEmpty() || spoken.names().contains(column.toLowerCase(Locale.ROOT)) || spoken.program().text().contains("*"))) {
+                touched.add("the " + spoken.program().kind().word() + " " + spoken.program().name());
             }
         }
         return touched;

@@ -86,8 +86,8 @@ class ReconcileTest {
     void whatAChangeTouches() {
         Schema schema = read("create table vault (code char(2) primary key, area numeric check (area > 0)); create table shelf (vault char(2) references vault, no int, primary key (vault, no)); "
                 + "create index ix_area on vault (area); create view v as select code from vault;");
-        assertThat(Touches.of(schema, "vault", "code", POSTGRESQL)).containsExactly("the primary key (code)", "referred to by shelf (vault)", "the view v");
-        assertThat(Touches.of(schema, "vault", "area", POSTGRESQL)).containsExactly("the index ix_area", "the check vault_area_check");
+        assertThat(Touches.in(schema, POSTGRESQL).of("vault", "code")).containsExactly("the primary key (code)", "referred to by shelf (vault)", "the view v");
+        assertThat(Touches.in(schema, POSTGRESQL).of("vault", "area")).containsExactly("the index ix_area", "the check vault_area_check");
     }
 
     @Test

@@ -43,6 +43,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -52,6 +53,9 @@ import org.springframework.web.multipart.MultipartFile;
 /** The Reconcile desk: what the design and another side have apart, what is decided about it, and what follows for both. */
 @Controller
 class ReconcileController {
+    private static final int PAGE = 100;
+    private static final int MOST = 100_000;
+
     private final DesignStore store;
     private final Reconciling reconciling;
     private final Sheets sheets;
@@ -100,7 +104,9 @@ class ReconcileController {
             ReconcileView view = reconciling.view(open, key, again);
             model.addAttribute("view", view);
             List<Group> shown = filtered(view.groups(), q.strip().toLowerCase(Locale.ROOT), show);
-            model.addAttribute("groups", shown);
+            int most = (Integer) model.getAttribute("most");
+            model.addAttribute("groups", first(shown, most));
+            model.addAttribute("further", shown.stream().mapToInt(group -> group.rows().size()).sum() - most);
             model.addAttribute("kinds", ReconcileView.Kind.of(shown));
             model.addAttribute("script", ScriptLines.of(view.migration().text(title(open, view))));
         } catch (Connections.Unreachable e) {
@@ -110,6 +116,24 @@ class ReconcileController {
 
     private static String title(OpenDesign open, ReconcileView view) {
         return view.side().title() + " to " + open.design().facts().name() + ", revision " + open.revision();
+    }
+
+    /** How many differences a page shows at once; a desk of a thousand stays fluent, as what is further down is shown when asked for. */
+    @ModelAttribute("most")
+    int most(@RequestParam(defaultValue = "" + PAGE) int most) {
+        return Math.clamp(most, PAGE, MOST);
+    }
+
+    private static List<Group> first(List<Group> groups, int most) {
+        List<Group> first = new ArrayList<>();
+        int left = most;
+        for (Group group : groups) {
+            if (left > 0) {
+                first.add(new Group(group.name(), group.rows().subList(0, Math.min(left, group.rows().size()))));
+                left -= group.rows().size();
+            }
+        }
+        return first;
     }
 
     private static List<Group> filtered(List<Group> groups, String words, String show) {
@@ -264,7 +288,7 @@ class ReconcileController {
         OpenDesign open = store.open(id);
         ReconcileView view = reconciling.view(open, side, false);
         String name = (reverse ? "U" : "V") + open.revision() + "__" + FileName.of(view.about(), "sql");
-        Migration migration = reverse ? view.reverse() : view.migration();
+        Migration migration = reverse ? view.reverse().get() : view.migration();
         String title = reverse ? "Back from " + open.design().facts().name() + ", revision " + open.revision() : title(open, view);
         return ResponseEntity.ok().contentType(MediaType.valueOf("application/sql;charset=UTF-8"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString()).body(migration.text(title));

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /**
@@ -27,7 +28,7 @@ import java.util.stream.Collectors;
  * @param changes   what that changes in the design, as sentences
  * @param agreed    whether there is a state that both sides once agreed on
  */
-public record ReconcileView(Side side, List<Group> groups, List<Offer> renames, Merge merge, Migration migration, Migration reverse, Updated update, List<String> changes, List<String> remarks, boolean agreed) {
+public record ReconcileView(Side side, List<Group> groups, List<Offer> renames, Merge merge, Migration migration, Supplier<Migration> reverse, Updated update, List<String> changes, List<String> remarks, boolean agreed) {
 
     /** The differences of one table, or of what belongs to none. */
     public record Group(String name, List<Row> rows) { }

@@ -48,6 +48,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -58,6 +59,7 @@ public class Reconciling {
     private final Sides sides;
     private final NoteMapper mapper;
     private final Connections connections;
+    private final Recent<Compared> recent = new Recent<>();
 
     Reconciling(Sides sides, NoteMapper mapper, Connections connections) {
         this.sides = sides;
@@ -77,18 +79,33 @@ public class Reconciling {
         }
     }
 
+    /** What two schemas have apart; it holds as long as neither is another one and the same is taken for renamed. */
+    private record Compared(Schema have, Schema derived, Schema want, List<Rename> renames, Pairing pairing, Comparison comparison) { }
+
     private Work work(OpenDesign open, String key, boolean again) throws Connections.Unreachable {
         Side side = sides.side(open, key, again);
         Dialect dialect = Dialect.of(side.engine());
-        Schema want = Held.completed(Held.ofDesign(open.derivation().schema(), dialect), side.schema());
         Map<Note.Kind, Map<String, String>> notes = mapper.notes(open.id(), key).stream().collect(Collectors.groupingBy(Note::kind, Collectors.toMap(Note::about, Note::answer)));
-        List<Rename> renames = RenameFinder.find(side.schema(), want, dialect);
+        Map<String, String> same = notes.getOrDefault(Note.Kind.RENAME, Map.of());
+        String name = open.id() + " " + key;
+        Compared compared = recent.get(name, before -> before.have() == side.schema() && before.derived() == open.derivation().schema() && before.pairing().equals(pairing(before.renames(), same)))
+                .orElseGet(() -> recent.keep(name, compared(side.schema(), open.derivation().schema(), dialect, same)));
+        return new Work(side, dialect, side.schema(), compared.want(), notes, compared.renames(), compared.pairing(), compared.comparison());
+    }
+
+    private static Compared compared(Schema have, Schema derived, Dialect dialect, Map<String, String> same) {
+        Schema want = Held.completed(Held.ofDesign(derived, dialect), have);
+        List<Rename> renames = RenameFinder.find(have, want, dialect);
+        Pairing pairing = pairing(renames, same);
+        return new Compared(have, derived, want, renames, pairing, Comparison.of(have, want, dialect, pairing));
+    }
+
+    private static Pairing pairing(List<Rename> renames, Map<String, String> same) {
         Pairing pairing = Pairing.NONE;
         for (Rename rename : renames) {
-            boolean same = notes.getOrDefault(Note.Kind.RENAME, Map.of()).getOrDefault(rename.key(), "").equals("same");
-            pairing = same ? rename.into(pairing) : pairing;
+            pairing = same.getOrDefault(rename.key(), "").equals("same") ? rename.into(pairing) : pairing;
         }
-        return new Work(side, dialect, side.schema(), want, notes, renames, pairing, Comparison.of(side.schema(), want, dialect, pairing));
+        return pairing;
     }
 
     /** What the desk shows. */
@@ -104,26 +121,28 @@ public class Reconciling {
         Decisions decisions = new Decisions(said, work.notes().getOrDefault(Note.Kind.LOSS, Map.of()).keySet(), threeWay);
         Schema renamed = Renaming.apply(work.have(), work.pairing(), work.dialect());
         DifferenceWords words = new DifferenceWords(work.side().live() ? "the database" : "the other side", "the design");
+        Touches here = Touches.in(renamed, work.dialect());
+        Touches there = Touches.in(work.want(), work.dialect());
         Map<String, List<Row>> byTable = new LinkedHashMap<>();
         for (Difference difference : work.comparison().differences()) {
-            byTable.computeIfAbsent(difference.table().isEmpty() ? difference.part().word() + "s" : difference.table(), any -> new ArrayList<>()).add(row(difference, work, renamed, decisions, words));
+            byTable.computeIfAbsent(difference.table().isEmpty() ? difference.part().word() + "s" : difference.table(), any -> new ArrayList<>()).add(row(difference, work, difference.added() ? there : here, decisions, words));
         }
         Comparator<Row> worst = Comparator.comparing((Row row) -> row.difference().risk()).reversed();
         List<Group> groups = byTable.entrySet().stream().map(group -> new Group(group.getKey(), group.getValue().stream().sorted(worst).toList()))
                 .sorted(Comparator.comparing((Group group) -> group.rows().getFirst().difference().risk()).reversed()).toList();
         Merge merge = Merge.of(work.have(), work.want(), work.dialect(), work.pairing(), decisions::takesWanted);
         Migration forth = Migration.of(work.have(), merge.schema(), work.dialect(), merge.pairing(), fills(work));
-        Migration back = Migration.of(merge.schema(), work.have(), work.dialect(), merge.pairing().reversed(), Fills.NONE);
+        Supplier<Migration> back = () -> Migration.of(merge.schema(), work.have(), work.dialect(), merge.pairing().reversed(), Fills.NONE);
         List<Difference> toDesign = work.comparison().differences().stream().filter(decisions::takesHave).toList();
         Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of()) : DesignUpdate.of(open.design(), Neutral.of(renamed, work.dialect()), toDesign, NewId::of);
         List<Offer> offers = work.renames().stream().map(rename -> new Offer(rename, work.note(Note.Kind.RENAME, rename.key()).equals("same"))).toList();
         return new ReconcileView(work.side(), groups, offers, merge, forth, back, update, toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent());
     }
 
-    private static Row row(Difference difference, Work work, Schema renamed, Decisions decisions, DifferenceWords words) {
+    private static Row row(Difference difference, Work work, Touches standing, Decisions decisions, DifferenceWords words) {
         String column = difference.part() == Part.COLUMN ? difference.name() : "";
         List<String> touches = difference.part() == Part.COLUMN || difference.part() == Part.TABLE
-                ? Touches.of(difference.added() ? work.want() : renamed, difference.table(), column, work.dialect()) : List.of();
+                ? standing.of(difference.table(), column) : List.of();
         return new Row(difference, words.sentence(difference), decisions.answer(difference), decisions.said().containsKey(difference.key()), work.note(Note.Kind.REASON, difference.key()),
                 decisions.threeWay().origin(difference).words(), work.note(Note.Kind.FILL, difference.table() + "." + difference.name()), decisions.lossMeant().contains(difference.key()), touches);
     }

@@ -34,6 +34,10 @@ public class Sides {
     private final DesignStore store;
     private final NoteMapper notes;
     private final Map<String, Side> read = new ConcurrentHashMap<>();
+    private final Recent<Given> given = new Recent<>();
+
+    /** A script that was given, and the side that it is. */
+    private record Given(String text, Side side) { }
 
     Sides(Connections connections, DesignStore store, NoteMapper notes) {
         this.connections = connections;
@@ -79,10 +83,8 @@ public class Sides {
         if (key.startsWith(SCRIPT)) {
             String text = notes.notes(open.id(), key).stream().filter(note -> note.kind() == Note.Kind.SCRIPT).map(Note::answer).findFirst()
                     .orElseThrow(() -> new Connections.Unreachable("This script is no longer kept; give it again."));
-            int line = text.indexOf('\n');
-            Target engine = Target.valueOf(text.substring(0, line));
-            Schema schema = ScriptReader.read(text.substring(line + 1), engine).schema();
-            return new Side(key, key.substring(SCRIPT.length()), engine, Held.of(schema, engine, Dialect.of(engine)), false, false, Instant.now());
+            String name = open.id() + " " + key;
+            return given.get(name, before -> before.text().equals(text)).orElseGet(() -> given.keep(name, new Given(text, script(key, text)))).side();
         }
         if (key.startsWith(VERSION)) {
             Version version = store.versions(open.id()).stream().filter(one -> key.equals(VERSION + one.revision() + ":" + one.name())).findFirst()
@@ -98,6 +100,13 @@ public class Sides {
         } catch (NoSuchDesign gone) {
             throw new Connections.Unreachable("This design is no longer there; choose another side.");
         }
+    }
+
+    private static Side script(String key, String text) {
+        int line = text.indexOf('\n');
+        Target engine = Target.valueOf(text.substring(0, line));
+        Schema schema = ScriptReader.read(text.substring(line + 1), engine).schema();
+        return new Side(key, key.substring(SCRIPT.length()), engine, Held.of(schema, engine, Dialect.of(engine)), false, false, Instant.now());
     }
 
     /** The key of a side that is a script of this name. */

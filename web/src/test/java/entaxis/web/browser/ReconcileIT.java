@@ -201,4 +201,23 @@ class ReconcileIT extends BrowserTest {
         assertThat(page.locator("#counted")).containsText("2 by the database");
         Assertions.assertThat(page.locator(".difference:has([data-answer=HAVE]:checked)").allTextContents()).hasSize(2).allMatch(text -> text.contains("The column"));
     }
+
+    @Test
+    void manyDifferencesAreShownAHundredAtATimeAndDecidedTogether() throws SQLException {
+        for (int i = 0; i < 130; i++) {
+            execute("CREATE TABLE old_" + i + " (no integer PRIMARY KEY)");
+        }
+        go(demo() + "/reconcile");
+        page.locator("#side").selectOption("database:Outpost");
+        page.locator("#compare").click();
+        assertThat(page.locator(".difference")).hasCount(100);
+        page.locator("#find-difference").fill("old_");
+        assertThat(page.locator("#show-more")).hasText("Show more: 30 further differences");
+        page.locator(".difference [data-answer=KEEP]").first().click();
+        assertThat(page.locator("#counted")).containsText("1 kept");
+        assertThat(page.locator(".difference")).hasCount(100);
+        page.locator("#show-more").click();
+        assertThat(page.locator(".difference")).hasCount(130);
+        assertThat(page.locator("#show-more")).hasCount(0);
+    }
 }

@@ -1,0 +1,30 @@
+package entaxis.web.reconcile;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+
+/** The values that were worked out last, by name; only a few are kept. Safe for use by several threads. */
+final class Recent<V> {
+    private static final int MOST = 8;
+
+    private final Map<String, V> values = new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, V> eldest) {
+            return size() > MOST;
+        }
+    };
+
+    /** The value of a name, if one is kept that still holds. */
+    synchronized Optional<V> get(String name, Predicate<V> holds) {
+        return Optional.ofNullable(values.get(name)).filter(holds);
+    }
+
+    synchronized V keep(String name, V value) {
+        values.put(name, value);
+        return value;
+    }
+}
