@@ -39,8 +39,8 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
     /** A candidate key. */
     public record KeyChoice(String columns, boolean chosen) { }
 
-    /** A fault, what it does, and the reason why it stays, if it does. */
-    public record Fault(int number, String title, String tone, String dependency, String why, Harm harm, Optional<String> reason) { }
+    /** A fault, the harm that it does unless that is left for later, and the reason why it stays, if it does. */
+    public record Fault(int number, String title, String tone, String dependency, String why, Optional<Harm> harm, Optional<String> reason) { }
 
     /** A sign against first normal form, as a question, and what to do about it. */
     public record Sign(String question, String remedy) { }
@@ -51,6 +51,8 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
     /** How a closure is reached. */
     public record Steps(String of, List<String> lines, boolean all) { }
 
+    /** How many faults show their rows while one types; the others tell what they are, and show theirs when the lines are kept. */
+    private static final int SHOWN_AT_ONCE = 5;
     private static final int MOST_IN_EXAMPLE = 10;
     private static final int MOST_EXAMPLE_ROWS = 40;
 
@@ -65,8 +67,9 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
         List<Fault> faults = new ArrayList<>();
         for (Violation violation : verdict.violations()) {
             Optional<String> reason = reason(about, stated, violation.dependency());
+            boolean whole = typed.isEmpty() || faults.size() < SHOWN_AT_ONCE;
             faults.add(new Fault(faults.size() + 1, title(violation), tone(violation), relation.text(violation.dependency()), violation.why(relation),
-                    Harm.of(verdict, about.rows(), violation), reason));
+                    whole ? Optional.of(Harm.of(verdict, about.rows(), violation)) : Optional.empty(), reason));
         }
         faults.sort(Comparator.comparing(fault -> fault.reason().isPresent()));
         long accepted = faults.stream().filter(fault -> fault.reason().isPresent()).count();
