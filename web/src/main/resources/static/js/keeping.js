@@ -86,6 +86,8 @@
       }
       return true;
     };
+    // what somebody has opened stays open
+    Idiomorph.defaults.callbacks.beforeAttributeUpdated = (name, node) => !(name === "open" && node.tagName === "DETAILS");
     Idiomorph.defaults.callbacks.afterNodeMorphed = (node, now) => {
       // a field that is not being typed in shows what was kept, also where the browser thinks that it was changed by hand
       if (node.nodeType !== Node.ELEMENT_NODE || held(node)) return;

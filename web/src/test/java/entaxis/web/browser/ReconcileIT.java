@@ -199,6 +199,7 @@ class ReconcileIT extends BrowserTest {
         page.locator("#by-kind summary").click();
         page.getByLabel("Take the database's side: 2 columns").click();
         assertThat(page.locator("#counted")).containsText("2 by the database");
+        assertThat(page.getByLabel("Take the database's side: 2 columns")).isVisible();
         Assertions.assertThat(page.locator(".difference:has([data-answer=HAVE]:checked)").allTextContents()).hasSize(2).allMatch(text -> text.contains("The column"));
     }
 
