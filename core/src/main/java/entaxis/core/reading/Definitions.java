@@ -22,9 +22,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 
 /** Reads what stands in the brackets of CREATE TABLE and behind ADD of ALTER TABLE: columns with their clauses, and constraints (ISO/IEC 9075-2, 11.3 to 11.9; the engines' manuals). */
 final class Definitions {
+    private static final Set<String> SEQUENCE_WORDS = Set.of("START", "WITH", "INCREMENT", "BY", "MINVALUE", "MAXVALUE", "NOMINVALUE", "NOMAXVALUE", "CYCLE", "NOCYCLE", "CACHE", "NOCACHE", "ORDER",
+            "NOORDER", "KEEP", "NOKEEP", "SCALE", "NOSCALE", "LIMIT", "VALUE");
+
     private static final int MOST_BRACKETS = 3;
     private final Tokens tokens;
     private final Drafts drafts;
@@ -232,6 +236,13 @@ final class Definitions {
                 tokens.at++;
                 tokens.skipRound();
             }
+            case INDEX -> {
+                if (drafts.engine != Target.SQLSERVER) {
+                    return false;
+                }
+                tokens.at++;
+                indexOf(table, column);
+            }
             case STORED, PERSISTENT, PERSISTED, VIRTUAL -> {
                 tokens.at++;
                 column.virtual = word == Word.VIRTUAL;
@@ -418,6 +429,22 @@ final class Definitions {
         column.defaultValue = "";
         if (tokens.sign('(')) {
             numbers(column);
+        } else if (drafts.engine == Target.ORACLE) {
+            bareNumbers(column);
+        }
+    }
+
+    /** Oracle's DBMS_METADATA writes the options of an identity without brackets (Oracle Database SQL Language Reference, identity_options). */
+    private void bareNumbers(ColumnDraft column) {
+        int from = tokens.at;
+        while (tokens.kind(tokens.at) == Scanner.NUMBER || tokens.sign('-') || SEQUENCE_WORDS.contains(tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT))) {
+            tokens.at++;
+        }
+        int end = tokens.at;
+        if (end > from) {
+            tokens.at = from;
+            column.numbering = sequenceOptions(end);
+            tokens.at = end;
         }
     }
 
@@ -534,6 +561,9 @@ final class Definitions {
             case FOREIGN -> {
                 tokens.at++;
                 tokens.expect(Word.KEY);
+                if (mySql()) {
+                    tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+                }
                 String own = tokens.sign('(') ? "" : tokens.name();
                 List<String> columns = tokens.names();
                 tokens.expect(Word.REFERENCES);
@@ -607,6 +637,9 @@ final class Definitions {
         tokens.at++;
         if (!tokens.accept(Word.KEY)) {
             tokens.accept(Word.INDEX);
+        }
+        if (mySql()) {
+            tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
         }
         clustering();
         nullsDistinct();
@@ -935,9 +968,26 @@ final class Definitions {
         clustering();
         indexMethod();
         List<IndexColumn> columns = indexColumns();
+        Optional<String> predicate = Optional.empty();
+        if (drafts.engine == Target.SQLSERVER) {
+            if (tokens.accept(Word.INCLUDE)) {
+                tokens.skipRound();
+            }
+            predicate = tokens.accept(Word.WHERE) ? Optional.of(expression()) : predicate;
+        }
         constraintEnd();
         String named = name.isEmpty() ? implied.index(table, List.of(columns.getFirst().name())) : name;
-        addIndex(table, new TableIndex(named, isUnique, columns, method, Optional.empty()));
+        addIndex(table, new TableIndex(named, isUnique, columns, method, predicate));
+    }
+
+    /** Reads an index behind a column (Transact-SQL Reference, CREATE TABLE, column_index). */
+    private void indexOf(TableDraft table, ColumnDraft column) {
+        String name = tokens.name();
+        boolean unique = tokens.accept(Word.UNIQUE);
+        clustering();
+        Optional<String> predicate = tokens.accept(Word.WHERE) ? Optional.of(expression()) : Optional.empty();
+        constraintEnd();
+        addIndex(table, new TableIndex(name, unique, List.of(new IndexColumn(column.name, false)), "", predicate));
     }
 
     /** Gives a table an index like one of another. */

@@ -417,6 +417,10 @@ final class Statements {
                     return;
                 }
                 default -> {
+                    if (lexis.engine() == Target.ORACLE && tokens.reads(tokens.at, "BITMAP")) {
+                        notes.steppedOver(tokens.offset(tokens.at), "bitmap form of an index");
+                        continue;
+                    }
                     passObject(from);
                     return;
                 }

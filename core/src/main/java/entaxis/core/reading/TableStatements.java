@@ -309,6 +309,12 @@ final class TableStatements {
             if (drafts.engine == Target.SQLSERVER && beginsNext()) {
                 return;
             }
+            // Oracle Database SQL Language Reference, LOB_storage_clause: LOB (c) STORE AS SECUREFILE (...)
+            if (drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "STORE") && tokens.word(tokens.at + 1) == Word.AS) {
+                storage = true;
+                tokens.at += 2;
+                continue;
+            }
             switch (word) {
                 case COMMENT -> {
                     tokens.at++;
@@ -388,6 +394,11 @@ final class TableStatements {
             tokens.at++;
             tokens.accept(Word.TO);
             tokens.name();
+            return;
+        }
+        if ((word == Word.WITH || word == Word.OPTIONS) && tokens.sign(tokens.at + 1, '(')) {
+            tokens.at++;
+            tokens.skipRound();
             return;
         }
         if (strict() && word == Word.ON) {
