@@ -68,7 +68,8 @@ final class AlterTable {
         Word verb = Word.NONE;
         boolean more = true;
         while (more) {
-            boolean repeated = verb == Word.ADD && is(Target.SQLSERVER) && !isVerb(tokens.word());
+            boolean repeated = verb == Word.ADD && is(Target.SQLSERVER) && !isVerb(tokens.word())
+                    || verb == Word.DROP && is(Target.SQLSERVER) && (tokens.is(Word.CONSTRAINT) || tokens.is(Word.COLUMN));
             if (!repeated) {
                 verb = tokens.word();
             }
@@ -99,7 +100,13 @@ final class AlterTable {
                 return add(table, from);
             }
             case DROP -> {
-                tokens.at++;
+                if (!repeated) {
+                    tokens.at++;
+                }
+                if (is(Target.ORACLE) && tokens.reads(tokens.at, "UNUSED")) {
+                    pass.over(from, "storage options");
+                    return true;
+                }
                 return drop(table, from);
             }
             case ALTER -> {

@@ -73,8 +73,13 @@ final class Definitions {
             case KEY, INDEX -> mySql() || drafts.engine == Target.SQLSERVER && tokens.is(Word.INDEX);
             case FULLTEXT, SPATIAL -> mySql() && (next == Word.KEY || next == Word.INDEX || next == Word.NONE);
             case PERIOD -> next == Word.FOR;
-            default -> false;
+            default -> supplementalLog();
         };
+    }
+
+    /** Oracle Database SQL Language Reference, supplemental_logging_props: it stands among the columns and says nothing of them. */
+    private boolean supplementalLog() {
+        return drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "SUPPLEMENTAL") && tokens.reads(tokens.at + 1, "LOG");
     }
 
     /** Reads a column with its clauses into a table. */
@@ -264,7 +269,7 @@ final class Definitions {
                 || tokens.acceptReading("ENCRYPT") || tokens.acceptReading("NOSORT")) {
             return true;
         }
-        if (tokens.reads(tokens.at, "MASKED") || tokens.reads(tokens.at, "ENGINE_ATTRIBUTE") || tokens.reads(tokens.at, "SECONDARY_ENGINE_ATTRIBUTE") || tokens.reads(tokens.at, "REF_SYSTEM_ID")) {
+        if (tokens.reads(tokens.at, "MASKED") || tokens.reads(tokens.at, "ENCRYPTED") || tokens.reads(tokens.at, "ENGINE_ATTRIBUTE") || tokens.reads(tokens.at, "SECONDARY_ENGINE_ATTRIBUTE") || tokens.reads(tokens.at, "REF_SYSTEM_ID")) {
             while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
                 if (tokens.sign('(')) {
                     tokens.skipRound();
@@ -544,6 +549,16 @@ final class Definitions {
 
     /** Reads a constraint or, where they stand among the columns, an index. */
     void constraint(TableDraft table) {
+        if (supplementalLog()) {
+            while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
+                if (tokens.sign('(')) {
+                    tokens.skipRound();
+                } else {
+                    tokens.at++;
+                }
+            }
+            return;
+        }
         String name = "";
         if (tokens.accept(Word.CONSTRAINT)) {
             boolean named = switch (tokens.word()) {

@@ -417,6 +417,10 @@ final class Statements {
                     return;
                 }
                 default -> {
+                    if (lexis.engine() == Target.ORACLE && (tokens.reads(tokens.at, "BLOCKCHAIN") || tokens.reads(tokens.at, "IMMUTABLE") || tokens.reads(tokens.at, "PRIVATE")
+                            || tokens.reads(tokens.at, "SHARDED") || tokens.reads(tokens.at, "DUPLICATED"))) {
+                        continue;
+                    }
                     if (lexis.engine() == Target.ORACLE && tokens.reads(tokens.at, "BITMAP")) {
                         notes.steppedOver(tokens.offset(tokens.at), "bitmap form of an index");
                         continue;
@@ -486,7 +490,7 @@ final class Statements {
     }
 
     private static final java.util.Map<String, String> OBJECTS = java.util.Map.ofEntries(java.util.Map.entry("DATABASE", "database"), java.util.Map.entry("EXTENSION", "extension"),
-            java.util.Map.entry("USER", "user"), java.util.Map.entry("ROLE", "role"), java.util.Map.entry("LOGIN", "user"), java.util.Map.entry("TABLESPACE", "storage"),
+            java.util.Map.entry("CATALOG", "full-text storage"), java.util.Map.entry("STOPLIST", "full-text storage"), java.util.Map.entry("USER", "user"), java.util.Map.entry("ROLE", "role"), java.util.Map.entry("LOGIN", "user"), java.util.Map.entry("TABLESPACE", "storage"),
             java.util.Map.entry("SYNONYM", "synonym"), java.util.Map.entry("PUBLIC", "synonym"), java.util.Map.entry("POLICY", "row security"), java.util.Map.entry("AGGREGATE", "function"),
             java.util.Map.entry("OPERATOR", "operator"), java.util.Map.entry("CAST", "cast"), java.util.Map.entry("COLLATION", "collation"), java.util.Map.entry("CONVERSION", "collation"),
             java.util.Map.entry("LANGUAGE", "language"), java.util.Map.entry("TRUSTED", "language"), java.util.Map.entry("PROCEDURAL", "language"), java.util.Map.entry("SERVER", "foreign data"),

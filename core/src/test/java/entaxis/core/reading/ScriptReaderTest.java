@@ -191,4 +191,28 @@ class ScriptReaderTest {
         assertThat(only(reading).uniqueKeys()).extracting("name").containsExactly("u");
         assertThat(only(reading).foreignKeys()).hasSize(1);
     }
+
+    /** Transact-SQL Reference, ALTER TABLE, DROP: constraints and columns in one list; column encryption. */
+    @Test
+    void severalThingsDroppedAtOnceOnSqlServer() {
+        Reading reading = ScriptReader.read("""
+                CREATE TABLE a (x int CONSTRAINT df DEFAULT 1, y int, z int, s varchar(9) ENCRYPTED WITH (COLUMN_ENCRYPTION_KEY = k, ENCRYPTION_TYPE = RANDOMIZED, ALGORITHM = 'a') NOT NULL)
+                GO
+                ALTER TABLE a DROP CONSTRAINT df, COLUMN y, z
+                CREATE FULLTEXT CATALOG c
+                """, Target.SQLSERVER);
+        assertThat(only(reading).columns()).extracting(Column::name).containsExactly("x", "s");
+        assertThat(only(reading).columns().get(1).required()).isTrue();
+    }
+
+    /** Oracle Database SQL Language Reference: supplemental logging among the columns, tables of rare kinds, columns dropped that were set unused. */
+    @Test
+    void rareClausesOfOracle() {
+        Reading reading = ScriptReader.read("""
+                CREATE BLOCKCHAIN TABLE a (id NUMBER PRIMARY KEY, SUPPLEMENTAL LOG GROUP g (id) ALWAYS, SUPPLEMENTAL LOG DATA (ALL) COLUMNS, CONSTRAINT ck CHECK (id > 0));
+                ALTER TABLE a DROP UNUSED COLUMNS;
+                """, Target.ORACLE);
+        assertThat(only(reading).columns()).hasSize(1);
+        assertThat(only(reading).checks()).hasSize(1);
+    }
 }
