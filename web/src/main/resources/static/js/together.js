@@ -3,17 +3,23 @@
 (function () {
   "use strict";
   const desk = document.getElementById("desk"), diagram = !desk.dataset.desk || desk.dataset.desk === "diagram";
-  let wanted = 0, asking = false, typedAt = -1;
+  let wanted = 0, asking = false, typedAt = -1, requests = 0;
   const shown = () => Number(document.getElementById("keeping").dataset.revision);
 
   document.addEventListener("input", event => { if (event.target.matches("main textarea, main input:not([type=checkbox]):not([type=radio])")) typedAt = shown(); });
 
+  document.addEventListener("htmx:beforeRequest", () => { requests++; });
+  const writing = () => typedAt >= shown() || document.getElementById("typed-text");
+
   // The desk as the server shows it now, with the options that were chosen on it; scroll and focus stay.
   async function refresh() {
-    const options = document.getElementById("options");
+    const options = document.getElementById("options"), before = requests;
     const answer = await fetch(location.pathname + (options ? "?" + new URLSearchParams(new FormData(options)) : location.search));
     if (!answer.ok) return;
-    const page = new DOMParser().parseFromString(await answer.text(), "text/html"), main = document.querySelector("main"), keeping = document.getElementById("keeping");
+    const text = await answer.text();
+    // somebody has gone on meanwhile: what is on the page is newer than this answer, or not kept yet
+    if (writing() || requests !== before) return;
+    const page = new DOMParser().parseFromString(text, "text/html"), main = document.querySelector("main"), keeping = document.getElementById("keeping");
     Idiomorph.morph(main, page.querySelector("main"), { morphStyle: "innerHTML" });
     keeping.replaceWith(page.getElementById("keeping"));
     htmx.process(main);
@@ -23,7 +29,7 @@
   function ask() {
     // an answer to an edit of this window is usually on its way and brings the same
     if (asking || wanted <= shown() || document.querySelector(".htmx-request")) return;
-    if (!diagram && typedAt >= shown()) {
+    if (!diagram && writing()) {
       document.getElementById("notice").textContent = `Another window has changed this design (revision ${wanted}). Your text is still here; reload the page to see the change.`;
       return;
     }

@@ -63,6 +63,9 @@ class AccessibilityIT extends BrowserTest {
                 page.locator("#ledger .leaves [data-leaf=" + leaf + "][aria-pressed=true]").waitFor();
                 check(theme + " " + leaf);
             }
+            page.locator("#ledger .ledger-head [data-leaf=reach]").click();
+            page.locator(".reach details summary").first().click();
+            check(theme + " touches");
             page.keyboard().press("Escape");
             page.keyboard().press("Control+a");
             page.locator("#about-selection").waitFor();

@@ -106,6 +106,12 @@ abstract class BrowserTest {
         }
     }
 
+    /** Goes to another desk by its link in the strip, and waits until that desk's scripts have taken hold of it. */
+    protected void to(String desk) {
+        page.locator("#to-" + desk).click();
+        page.waitForFunction("desk => document.readyState === 'complete' && document.querySelector('#to-' + desk + '[aria-current=page]') !== null", desk);
+    }
+
     /** Keeps the demo design and returns its address. */
     protected String demo() {
         return "/designs/" + store.create(SeedVault.design());

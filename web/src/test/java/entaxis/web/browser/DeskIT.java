@@ -81,7 +81,7 @@ class DeskIT extends BrowserTest {
         page.locator("#rule-new").fill("constraint some_seed check (seed_count > 0 or donor_note is not null)");
         page.locator("#rule-new").press("Enter");
         kept(2);
-        page.locator("#to-sql").click();
+        to("sql");
         assertThat(page.locator("#script-text")).containsText("CREATE INDEX ix_accession_received_on_taxon_id ON accession (received_on DESC, taxon_id);");
         assertThat(page.locator("#script-text")).containsText("CONSTRAINT some_seed CHECK (seed_count > 0 or donor_note is not null)");
     }
@@ -106,10 +106,10 @@ class DeskIT extends BrowserTest {
         definition.fill("domain seed_tally as bigint check (value >= 0)");
         definition.press("Enter");
         kept(3);
-        page.locator("#to-sql").click();
+        to("sql");
         assertThat(page.locator("#script-text")).containsText("CREATE DOMAIN seed_tally AS bigint");
         assertThat(page.locator("#script-text")).containsText("seed_tally");
-        page.locator("#to-trial").click();
+        to("trial");
         page.locator("#run-script").click();
         assertThat(page.locator("#run-summary")).containsText("all accepted");
     }
@@ -156,7 +156,7 @@ class DeskIT extends BrowserTest {
         page.locator(".look-again button:text-is(\"It is right\")").first().click();
         kept(2);
         assertThat(page.locator(".look-again p")).hasCount(1);
-        page.locator("#to-trial").click();
+        to("trial");
         page.locator("#run-script").click();
         assertThat(page.locator("#run-summary")).containsText("all accepted");
     }
@@ -173,7 +173,7 @@ class DeskIT extends BrowserTest {
         page.locator("#say button").click();
         kept(1);
         assertThat(card("Warden")).isVisible();
-        page.locator("#to-sentences").click();
+        to("sentences");
         assertThat(page.locator("#list")).containsText("0 of 42");
         page.locator("#list .relationships > li").last().locator("input[type=checkbox]").first().check();
         assertThat(page.locator("#list")).containsText("1 of 42");

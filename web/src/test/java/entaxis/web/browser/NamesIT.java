@@ -35,9 +35,9 @@ class NamesIT extends BrowserTest {
                 Assertions.assertThat(end).as(text.textContent()).isLessThanOrEqualTo(room - 4);
             }
         }
-        page.locator("#to-sql").click();
+        to("sql");
         assertThat(page.locator("#script-text")).containsText("\"<b>\"\"'\"");
-        page.locator("#to-trial").click();
+        to("trial");
         page.locator("#run-script").click();
         assertThat(page.locator("#run-summary")).containsText("all accepted");
     }

@@ -44,7 +44,7 @@ class ReadIT extends BrowserTest {
         assertThat(page.locator("#cards .card")).hasCount(3);
         assertThat(page.locator("#lines > g")).hasCount(2);
 
-        page.locator("#to-sql").click();
+        to("sql");
         page.locator("#target").selectOption("ORACLE");
         assertThat(page.locator("#script-text")).containsText("varchar2(120 char)");
         page.locator("#beside").selectOption("MYSQL");
@@ -59,7 +59,7 @@ class ReadIT extends BrowserTest {
     @Test
     void theDesignFollowsItsScriptWhenThatIsEdited() {
         go(demo());
-        page.locator("#to-sql").click();
+        to("sql");
         page.locator("#edit-script").click();
         String text = page.locator("#typed-text").inputValue();
         page.locator("#typed-text").fill(text.replace("CREATE TABLE collector", "CREATE TABEL collector"));
@@ -73,7 +73,7 @@ class ReadIT extends BrowserTest {
         page.locator("#typed-text").fill("-- nothing");
         page.locator("#follow-script").click();
         assertThat(page.locator("#text-fault")).containsText("There is no table in this text");
-        page.locator("#to-diagram").click();
+        to("diagram");
         assertThat(card("Freezer")).isVisible();
         page.locator("#undo").click();
         kept(2);

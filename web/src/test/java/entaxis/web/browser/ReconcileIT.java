@@ -63,7 +63,7 @@ class ReconcileIT extends BrowserTest {
 
     private void open(String design) {
         go(design);
-        page.locator("#to-reconcile").click();
+        to("reconcile");
     }
 
     @Test
@@ -143,7 +143,7 @@ class ReconcileIT extends BrowserTest {
     @Test
     void aScriptIsASideToo() {
         newDesign("Small");
-        page.locator("#to-reconcile").click();
+        to("reconcile");
         page.locator(".give-script summary").click();
         page.locator(".give-script textarea").fill("nothing at all");
         page.locator(".give-script button").click();
@@ -155,7 +155,7 @@ class ReconcileIT extends BrowserTest {
         answer("bench", "HAVE");
         page.locator("#update-design").click();
         assertThat(page.locator("#counted")).hasText("Nothing is apart");
-        page.locator("#to-diagram").click();
+        to("diagram");
         assertThat(card("Bench")).isVisible();
     }
 

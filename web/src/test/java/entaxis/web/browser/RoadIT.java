@@ -37,7 +37,7 @@ class RoadIT extends BrowserTest {
         page.locator("[data-lens=tables]").click();
         assertThat(card("visit")).containsText("site_code(FK)");
 
-        page.locator("#to-sql").click();
+        to("sql");
         assertThat(page.locator("#script-text")).containsText("FOREIGN KEY (site_code) REFERENCES site (site_code)");
         page.locator("#options input[name=drop]").check();
         assertThat(page.locator("#script-text")).containsText("DROP TABLE IF EXISTS visit");
@@ -52,7 +52,7 @@ class RoadIT extends BrowserTest {
     }
 
     private void tryIt() {
-        page.locator("#to-trial").click();
+        to("trial");
         page.locator("#run-script").click();
         assertThat(page.locator("#run-summary")).containsText("all accepted");
         insert("site_code", "FM0001", "description", "wet meadow");
