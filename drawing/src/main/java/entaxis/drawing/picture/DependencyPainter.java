@@ -5,6 +5,7 @@ import entaxis.drawing.dependency.DependencyDiagram.Arrow;
 import entaxis.drawing.dependency.DependencyDiagram.Attribute;
 import entaxis.drawing.dependency.DependencyDiagram.Pattern;
 import entaxis.drawing.dependency.PatternLook;
+import entaxis.drawing.svg.Ink;
 import entaxis.drawing.text.TextMeasure;
 import entaxis.drawing.text.TextStyle;
 import java.awt.BasicStroke;
@@ -25,10 +26,10 @@ import javax.imageio.ImageIO;
 
 /** Paints dependency diagrams in pixels: the same picture that {@link entaxis.drawing.svg.DependencyPen} writes as SVG. */
 public final class DependencyPainter {
-    private static final Color PAPER = Color.decode("#FBF9F4");
-    private static final Color CARD = Color.decode("#FFFEFB");
-    private static final Color INK = Color.decode("#20242B");
-    private static final Color RULE = Color.decode("#D6CFBF");
+    private static final Color PAPER = Color.decode(Ink.PAPER);
+    private static final Color CARD = Color.decode(Ink.CARD);
+    private static final Color INK = Color.decode(Ink.INK);
+    private static final Color RULE = Color.decode(Ink.RULE);
     /** Pixels of one picture at most, so that a very wide row of attributes does not exhaust the memory. */
     private static final double MAX_PIXELS = 40_000_000;
 

@@ -5,13 +5,17 @@ import java.util.List;
 import java.util.OptionalInt;
 
 /** The colours of a drawing. */
-final class Ink {
-    static final String PAPER = "#FBF9F4";
+public final class Ink {
+    /** The ground of a sheet. */
+    public static final String PAPER = "#FBF9F4";
     static final String NOTE = "#FFF9E3";
-    static final String CARD = "#FFFEFB";
-    static final String INK = "#20242B";
+    /** The ground of a card. */
+    public static final String CARD = "#FFFEFB";
+    /** Text and the edges of cards. */
+    public static final String INK = "#20242B";
     static final String SECOND = "#59606B";
-    static final String RULE = "#D6CFBF";
+    /** Hairlines. */
+    public static final String RULE = "#D6CFBF";
     static final String FAULT = "#A32D43";
     static final String CAUTION = "#8A5A00";
 

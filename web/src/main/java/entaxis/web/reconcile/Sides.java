@@ -1,7 +1,6 @@
 package entaxis.web.reconcile;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Design;
 import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
@@ -35,6 +34,7 @@ public class Sides {
     private final NoteMapper notes;
     private final Map<String, Side> read = new ConcurrentHashMap<>();
     private final Recent<Given> given = new Recent<>();
+    private final Recent<Side> versions = new Recent<>();
 
     /** A script that was given, and the side that it is. */
     private record Given(String text, Side side) { }
@@ -89,9 +89,9 @@ public class Sides {
         if (key.startsWith(VERSION)) {
             Version version = store.versions(open.id()).stream().filter(one -> key.equals(VERSION + one.revision() + ":" + one.name())).findFirst()
                     .orElseThrow(() -> new Connections.Unreachable("There is no such version; choose another side."));
-            Design then = store.at(open.id(), version.revision());
             Target engine = open.design().facts().target();
-            return new Side(key, version.name(), engine, Held.ofDesign(Derivation.of(then).schema(), Dialect.of(engine)), false, true, version.namedAt().toInstant());
+            String name = open.id() + " " + key;
+            return versions.get(name, before -> before.engine() == engine).orElseGet(() -> versions.keep(name, version(open.id(), key, version, engine)));
         }
         try {
             OpenDesign other = store.open(key.replaceFirst("^" + DESIGN, ""));
@@ -100,6 +100,11 @@ public class Sides {
         } catch (NoSuchDesign gone) {
             throw new Connections.Unreachable("This design is no longer there; choose another side.");
         }
+    }
+
+    /** A version is the same for ever; only the engine in whose words it is compared may change. */
+    private Side version(String design, String key, Version version, Target engine) {
+        return new Side(key, version.name(), engine, Held.ofDesign(Derivation.of(store.at(design, version.revision())).schema(), Dialect.of(engine)), false, true, version.namedAt().toInstant());
     }
 
     private static Side script(String key, String text) {

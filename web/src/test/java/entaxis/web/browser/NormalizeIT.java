@@ -10,7 +10,6 @@ import entaxis.web.demo.SowingSheet;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.assertj.core.api.Assertions;
