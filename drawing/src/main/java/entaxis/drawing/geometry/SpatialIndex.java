@@ -37,14 +37,31 @@ public final class SpatialIndex {
 
     /** Whether no box overlaps a window. */
     public boolean free(Box window) {
-        return within(window).isEmpty();
+        for (long i = cell(window.x()); i <= cell(window.right()); i++) {
+            for (long j = cell(window.y()); j <= cell(window.bottom()); j++) {
+                for (Box box : cells.getOrDefault(key(i, j), List.of())) {
+                    if (window.overlaps(box)) {
+                        return false;
+                    }
+                }
+            }
+        }
+        return true;
     }
 
     private static void visit(Box box, LongConsumer cell) {
-        for (long i = (long) Math.floor(box.x() / CELL); i <= (long) Math.floor(box.right() / CELL); i++) {
-            for (long j = (long) Math.floor(box.y() / CELL); j <= (long) Math.floor(box.bottom() / CELL); j++) {
-                cell.accept((i << 32 ^ j & 0xffffffffL) * SPREAD);
+        for (long i = cell(box.x()); i <= cell(box.right()); i++) {
+            for (long j = cell(box.y()); j <= cell(box.bottom()); j++) {
+                cell.accept(key(i, j));
             }
         }
+    }
+
+    private static long cell(double coordinate) {
+        return (long) Math.floor(coordinate / CELL);
+    }
+
+    private static long key(long column, long row) {
+        return (column << 32 ^ row & 0xffffffffL) * SPREAD;
     }
 }

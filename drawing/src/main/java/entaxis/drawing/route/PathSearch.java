@@ -39,7 +39,8 @@ final class PathSearch {
     private final boolean[] blockedRight;
     private final boolean[] blockedDown;
 
-    PathSearch(Point from, Point to, Collection<Box> boxes, double lane) {
+    /** The boxes are all that overlap the window; no way leaves it, as nothing is known of what stands outside. */
+    PathSearch(Point from, Point to, Collection<Box> boxes, Box window, double lane) {
         TreeSet<Double> columns = new TreeSet<>(List.of(from.x(), to.x(), middle(from.x(), to.x())));
         TreeSet<Double> rows = new TreeSet<>(List.of(from.y(), to.y(), middle(from.y(), to.y())));
         for (Box box : boxes) {
@@ -48,8 +49,8 @@ final class PathSearch {
             rows.add(box.y() - lane);
             rows.add(box.bottom() + lane);
         }
-        xs = columns.stream().mapToDouble(Double::doubleValue).toArray();
-        ys = rows.stream().mapToDouble(Double::doubleValue).toArray();
+        xs = columns.subSet(window.x(), window.right()).stream().mapToDouble(Double::doubleValue).toArray();
+        ys = rows.subSet(window.y(), window.bottom()).stream().mapToDouble(Double::doubleValue).toArray();
         blockedRight = new boolean[xs.length * ys.length];
         blockedDown = new boolean[xs.length * ys.length];
         boxes.forEach(box -> block(box.grown(CLEARANCE)));

@@ -92,7 +92,7 @@ public final class Router {
         cards = Map.copyOf(boxes);
         Set<String> fixed = new HashSet<>();
         all.stream().filter(link -> !link.shape().bends().isEmpty() && next.get(link.id()).points().size() == link.shape().bends().size() + 2).forEach(link -> fixed.add(link.id()));
-        Map<String, List<Point>> apart = new Lanes(ways, fixed).spread();
+        Map<String, List<Point>> apart = new Collisions(all, ways, new Lanes(ways, fixed).spread(), fixed, obstacles).settled();
         Map<String, Route> found = new LinkedHashMap<>();
         all.forEach(link -> found.put(link.id(), new Route(apart.get(link.id()), next.get(link.id()).firstSide(), next.get(link.id()).secondSide())));
         linked = all;
@@ -226,11 +226,11 @@ public final class Router {
 
     private static Optional<List<Point>> search(Port first, Port second, SpatialIndex obstacles, Box window) {
         Set<Box> cards = obstacles.within(window);
-        return search(first, second, cards, PathSearch.WIDE_LANE).or(() -> search(first, second, cards, PathSearch.NARROW_LANE));
+        return search(first, second, cards, window, PathSearch.WIDE_LANE).or(() -> search(first, second, cards, window, PathSearch.NARROW_LANE));
     }
 
-    private static Optional<List<Point>> search(Port first, Port second, Set<Box> cards, double lane) {
-        return new PathSearch(first.stub(), second.stub(), cards, lane).find(first.stub(), first.side(), second.stub(), second.side()).map(way -> {
+    private static Optional<List<Point>> search(Port first, Port second, Set<Box> cards, Box window, double lane) {
+        return new PathSearch(first.stub(), second.stub(), cards, window, lane).find(first.stub(), first.side(), second.stub(), second.side()).map(way -> {
             List<Point> points = new ArrayList<>(way);
             points.addFirst(first.point());
             points.addLast(second.point());

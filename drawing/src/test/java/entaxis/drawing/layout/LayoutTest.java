@@ -31,6 +31,7 @@ import entaxis.drawing.text.TextMeasure;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -122,5 +123,35 @@ class LayoutTest {
         }
         assertThat(library).isPositive();
         assertThat(ours).isLessThanOrEqualTo(library * 101 / 100);
+    }
+
+    /** Where the layout's own ways are not kept, and after cards were moved to where there is room, no line runs over another's ends or along it. */
+    @Test
+    void linesKeepApartOnLargeSheetsWhereTheRouterIsOnItsOwn() {
+        for (int seed = 0; seed < 10; seed++) {
+            Design design = RandomDesigns.design(seed, 40 + 12 * seed);
+            Scene scene = new SceneMaker(Lens.TABLES, new TextMeasure()).make(design, Derivation.of(design), design.sheet(), Dialect.of(Target.POSTGRESQL));
+            Map<OwnerId, Place> places = AutoLayout.arrange(scene);
+            Map<String, Box> boxes = new LinkedHashMap<>();
+            scene.cards().forEach(card -> boxes.put(card.owner().value(), card.at(places.get(card.owner()).x(), places.get(card.owner()).y()).box()));
+            Random random = new Random(seed);
+            Router router = new Router();
+            for (int moves = 0; moves < 4; moves++) {
+                List<Link> links = scene.lines().stream().filter(line -> boxes.containsKey(line.first().card()) && boxes.containsKey(line.second().card()))
+                        .map(line -> new Link(line.id(), line.first().card(), boxes.get(line.first().card()), line.second().card(), boxes.get(line.second().card()))).toList();
+                Map<String, List<Point>> ways = new LinkedHashMap<>();
+                router.route(boxes, links).forEach((id, route) -> ways.put(id, route.points()));
+                Quality quality = Quality.of(List.copyOf(boxes.values()), ways);
+                assertThat(quality.through()).as("seed %d, moved %d times: through cards", seed, moves).isZero();
+                assertThat(quality.shared()).as("seed %d, moved %d times: on each other", seed, moves).isZero();
+                for (String card : List.copyOf(boxes.keySet())) {
+                    Box box = boxes.get(card);
+                    Box there = new Box(box.x() + random.nextInt(-300, 300), box.y() + random.nextInt(-300, 300), box.width(), box.height());
+                    if (random.nextInt(6) == 0 && boxes.entrySet().stream().noneMatch(other -> !other.getKey().equals(card) && other.getValue().overlaps(there.grown(60)))) {
+                        boxes.put(card, there);
+                    }
+                }
+            }
+        }
     }
 }
