@@ -156,7 +156,12 @@ public final class EditLoad {
                         text => new Promise(done => {
                           const field = document.getElementById('lines');
                           const start = performance.now();
-                          document.addEventListener('htmx:afterSettle', () => requestAnimationFrame(() => done(performance.now() - start)), { once: true });
+                          const settled = event => {
+                            if (event.detail.target?.id !== 'verdict') return;
+                            document.removeEventListener('htmx:afterSettle', settled);
+                            requestAnimationFrame(() => done(performance.now() - start));
+                          };
+                          document.addEventListener('htmx:afterSettle', settled);
                           field.value = text;
                           field.dispatchEvent(new Event('input', { bubbles: true }));
                         })""", lines.toString())).doubleValue();
@@ -193,7 +198,12 @@ public final class EditLoad {
                         text => new Promise(done => {
                           const field = document.getElementById('f-' + document.querySelector('#ledger tr[data-part]').dataset.part + '-name');
                           const start = performance.now();
-                          document.addEventListener('htmx:afterSettle', () => requestAnimationFrame(() => done(performance.now() - start)), { once: true });
+                          const settled = event => {
+                            if (event.detail.target?.id !== 'verdict') return;
+                            document.removeEventListener('htmx:afterSettle', settled);
+                            requestAnimationFrame(() => done(performance.now() - start));
+                          };
+                          document.addEventListener('htmx:afterSettle', settled);
                           field.value = text;
                           field.dispatchEvent(new Event('change', { bubbles: true }));
                         })""", "edited_" + i + 20)).doubleValue();

@@ -33,11 +33,6 @@ import java.util.Optional;
 public record EntityRelation(Entity entity, Relation relation, List<ColumnPath> paths, AttributeSet key, int byKeys, Rows rows, List<SampleRow> samples) {
     /** The relation of an entity, as stated in the design. */
     public static EntityRelation of(Design design, Derivation derivation, EntityId id) {
-        return of(design, derivation, id, design.dependencies().find(id).map(StatedDependencies::stated).orElse(List.of()));
-    }
-
-    /** The relation of an entity, with other dependencies stated than the design holds. */
-    public static EntityRelation of(Design design, Derivation derivation, EntityId id, List<Stated> stated) {
         Table table = derivation.stated().table(id).orElseThrow();
         List<String> names = table.columns().stream().map(Column::name).toList();
         List<ColumnPath> paths = table.columns().stream().map(column -> column.origin().orElseThrow()).toList();
@@ -54,20 +49,26 @@ public record EntityRelation(Entity entity, Relation relation, List<ColumnPath> 
                 functional.add(new Functional(set, all.minus(set)));
             }
         }
-        int byKeys = functional.size();
-        List<Multivalued> multivalued = new ArrayList<>();
-        for (Stated one : stated) {
-            dependency(paths, one).ifPresent(dependency -> {
-                switch (dependency) {
-                    case Functional plain -> functional.add(plain);
-                    case Multivalued many -> multivalued.add(many);
-                }
-            });
-        }
         List<SampleRow> samples = design.rows().stream().filter(row -> row.table().equals(id)).toList();
         Rows rows = Rows.of(names, samples.stream().map(row -> paths.stream().map(path -> row.values().getOrDefault(path, "")).toList()).toList());
         Entity entity = design.entities().get(id);
-        return new EntityRelation(entity, new Relation(entity.name(), names, functional, multivalued), paths, key, byKeys, rows, samples);
+        EntityRelation byItsKeys = new EntityRelation(entity, new Relation(entity.name(), names, functional, List.of()), paths, key, functional.size(), rows, samples);
+        return byItsKeys.stating(design.dependencies().find(id).map(StatedDependencies::stated).orElse(List.of()));
+    }
+
+    /** The same table and rows with other dependencies stated. */
+    public EntityRelation stating(List<Stated> stated) {
+        List<Functional> functional = new ArrayList<>(relation.functional().subList(0, byKeys));
+        List<Multivalued> multivalued = new ArrayList<>();
+        stated.forEach(one -> of(one).ifPresent(dependency -> add(dependency, functional, multivalued)));
+        return new EntityRelation(entity, new Relation(relation.name(), relation.attributes(), functional, multivalued), paths, key, byKeys, rows, samples);
+    }
+
+    private static void add(Dependency dependency, List<Functional> functional, List<Multivalued> multivalued) {
+        switch (dependency) {
+            case Functional plain -> functional.add(plain);
+            case Multivalued many -> multivalued.add(many);
+        }
     }
 
     private static AttributeSet set(List<String> names, List<String> columns) {

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -27,12 +28,8 @@ public record Remedy(EntityRelation about, NormalForm form, Decomposition decomp
     /** One of the entities: its columns, its key, and the name it gets. */
     public record Piece(String name, AttributeSet attributes, AttributeSet key, List<AttributeSet> keys) { }
 
-    /**
-     * What to put in the place of an entity.
-     *
-     * @param names names given by hand, by the place of the piece; the others are proposed
-     */
-    public static Remedy of(EntityRelation about, NormalForm form, Map<Integer, String> names) {
+    /** What to put in the place of an entity, with names proposed. */
+    public static Remedy of(EntityRelation about, NormalForm form) {
         Relation relation = about.relation();
         Decomposition decomposition = switch (form) {
             case FIRST, SECOND -> SecondFormDecomposition.of(relation);
@@ -48,9 +45,24 @@ public record Remedy(EntityRelation about, NormalForm form, Decomposition decomp
             Part part = parts.get(i);
             AttributeSet key = part.attributes().containsAll(about.key()) && part.keys().contains(about.key()) ? about.key() : part.key();
             String name = i == keeper ? about.entity().name() : proposed.get(i).equals(relation.name()) ? relation.name() + " part" : spoken(proposed.get(i));
-            pieces.add(new Piece(names.getOrDefault(i, name), part.attributes(), key, part.keys()));
+            pieces.add(new Piece(name, part.attributes(), key, part.keys()));
         }
         return new Remedy(about, form, decomposition, pieces, keeper);
+    }
+
+    /** The same with names given by hand, by the place of the piece. */
+    public Remedy named(Map<Integer, String> names) {
+        List<Piece> named = new ArrayList<>();
+        for (int i = 0; i < pieces.size(); i++) {
+            Piece piece = pieces.get(i);
+            named.add(new Piece(names.getOrDefault(i, piece.name()), piece.attributes(), piece.key(), piece.keys()));
+        }
+        return new Remedy(about, form, decomposition, named, keeper);
+    }
+
+    /** Tells this remedy from another of the same entity: the form and what falls into which piece, whatever their names. */
+    public String signature() {
+        return form + " " + pieces.stream().map(piece -> about.relation().text(piece.attributes())).collect(Collectors.joining(" | "));
     }
 
     /** The piece that holds the primary key, else one that determines everything, else the largest. */

@@ -66,7 +66,7 @@ class CarryOutTest {
 
     private CarryOut.Result carryOut(Design design, EntityId entity, NormalForm form) {
         EntityRelation about = EntityRelation.of(design, Derivation.of(design), entity);
-        return CarryOut.of(design, Remedy.of(about, form, Map.of()), kind -> kind + String.valueOf(next++));
+        return CarryOut.of(design, Remedy.of(about, form), kind -> kind + String.valueOf(next++));
     }
 
     private Design done(Design design, EntityId entity, NormalForm form) {

@@ -4,7 +4,6 @@ import entaxis.core.dependency.Armstrong;
 import entaxis.core.dependency.AttributeSet;
 import entaxis.core.dependency.Closure;
 import entaxis.core.dependency.Dependency;
-import entaxis.core.dependency.FirstFormSigns;
 import entaxis.core.dependency.NormalForm;
 import entaxis.core.dependency.Relation;
 import entaxis.core.dependency.Verdict;
@@ -16,11 +15,9 @@ import entaxis.core.normalize.DependencyLines;
 import entaxis.core.normalize.EntityRelation;
 import entaxis.core.normalize.Harm;
 import entaxis.core.normalize.Suggestion;
-import entaxis.web.store.OpenDesign;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -34,7 +31,7 @@ import java.util.Optional;
  */
 public record NormalizeDesk(String id, String name, List<String> attributes, int rows, String text, List<DependencyLines.Remark> remarks, List<Suggestion> suggestions,
         String diagram, NormalForm form, boolean good, List<KeyChoice> keys, boolean more, String prime, List<Fault> faults, long accepted, List<Sign> signs,
-        List<String> across, List<Steps> closures, Example example, Optional<RemedyView> remedy) {
+        List<String> across, List<Steps> closures, Example example) {
 
     /** A candidate key. */
     public record KeyChoice(String columns, boolean chosen) { }
@@ -56,18 +53,17 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
     private static final int MOST_IN_EXAMPLE = 10;
     private static final int MOST_EXAMPLE_ROWS = 40;
 
-    /** The desk of an entity, with typed lines in the place of those that are kept, if there are any. */
-    public static NormalizeDesk of(OpenDesign open, EntityRelation kept, Optional<String> typed, Optional<NormalForm> wanted, Map<Integer, String> names) {
-        StatedDependencies stated = open.design().dependencies().find(kept.entity().id()).orElse(StatedDependencies.none(kept.entity().id()));
-        String text = typed.orElse(String.join("\n", kept.lines()));
-        DependencyLines lines = DependencyLines.read(kept, text);
-        EntityRelation about = typed.isEmpty() ? kept : EntityRelation.of(open.design(), open.derivation(), kept.entity().id(), lines.dependencies());
+    /** The desk of an entity. */
+    public static NormalizeDesk of(Judged judged) {
+        EntityRelation about = judged.about();
+        EntityRelation kept = judged.standing().kept();
+        StatedDependencies stated = judged.standing().open().design().dependencies().find(kept.entity().id()).orElse(StatedDependencies.none(kept.entity().id()));
         Relation relation = about.relation();
-        Verdict verdict = Verdict.of(relation);
+        Verdict verdict = judged.verdict();
         List<Fault> faults = new ArrayList<>();
         for (Violation violation : verdict.violations()) {
             Optional<String> reason = reason(about, stated, violation.dependency());
-            boolean whole = typed.isEmpty() || faults.size() < SHOWN_AT_ONCE;
+            boolean whole = !judged.typing() || faults.size() < SHOWN_AT_ONCE;
             faults.add(new Fault(faults.size() + 1, title(violation), tone(violation), relation.text(violation.dependency()), violation.why(relation),
                     whole ? Optional.of(Harm.of(verdict, about.rows(), violation)) : Optional.empty(), reason));
         }
@@ -77,14 +73,14 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
         Closure closure = new Closure(relation.attributes().size(), relation.functional());
         List<Steps> closures = new ArrayList<>(verdict.keys().keys().stream().limit(4).map(key -> steps(relation, closure, key)).toList());
         verdict.violations().stream().map(Violation::dependency).map(Dependency::determinant).distinct().limit(6).forEach(set -> closures.add(steps(relation, closure, set)));
-        return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(), about.rows().size(), text, lines.remarks(), typed.isPresent() ? List.of() : Suggestion.of(about, stated),
-                DependencyPicture.of(about, verdict).svg(), verdict.form(), faults.size() == accepted, keys, verdict.keys().more() || verdict.keys().keys().size() > 12,
-                relation.text(verdict.keys().prime()), faults, accepted, signs(about),
-                AcrossEntities.of(open.design(), open.derivation(), kept.entity().id()).stream().map(AcrossEntities::question).toList(), closures, example(relation), RemedyView.of(open, about, verdict, wanted, names));
+        return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(), about.rows().size(), judged.text(), judged.lines().remarks(),
+                judged.typing() ? List.of() : Suggestion.of(about, stated), DependencyPicture.of(about, verdict).svg(), verdict.form(), faults.size() == accepted, keys,
+                verdict.keys().more() || verdict.keys().keys().size() > 12, relation.text(verdict.keys().prime()), faults, accepted, signs(judged.standing()),
+                judged.standing().across().stream().map(AcrossEntities::question).toList(), closures, example(relation));
     }
 
-    private static List<Sign> signs(EntityRelation about) {
-        return FirstFormSigns.of(about.rows()).stream().map(sign -> new Sign(sign.question(about.relation().attributes()), switch (sign.kind()) {
+    private static List<Sign> signs(Standing standing) {
+        return standing.signs().stream().map(sign -> new Sign(sign.question(standing.kept().relation().attributes()), switch (sign.kind()) {
             case NUMBERED, LIST -> "Make it an entity of its own";
             case NAME, ADDRESS -> "Split it into attributes";
         })).toList();

@@ -20,7 +20,6 @@ import entaxis.drawing.scene.Scene;
 import entaxis.drawing.scene.SceneMaker;
 import entaxis.drawing.svg.SvgWriter;
 import entaxis.drawing.text.TextMeasure;
-import entaxis.web.store.OpenDesign;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -33,7 +32,7 @@ import java.util.stream.Collectors;
  *
  * @param forms     the normal forms to choose from
  * @param why       what the chosen form asks
- * @param signature tells this set of pieces from others, so that names typed for others are not taken for theirs
+ * @param signature tells this set of pieces from others, so that names typed for others are not taken for theirs, and no other than the one that was seen is carried out
  * @param drawing   the new entities as they would be, as SVG; empty if it cannot be carried out
  * @param obstacle  why it cannot be carried out; empty if it can
  * @param remarks   what the new entities cannot say of each other
@@ -47,7 +46,10 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
 
     private static final TextMeasure MEASURE = new TextMeasure();
 
-    static Optional<RemedyView> of(OpenDesign open, EntityRelation about, Verdict verdict, Optional<NormalForm> wanted, Map<Integer, String> names) {
+    /** What is proposed where there are faults; names typed for a remedy of the same signature are taken. */
+    public static Optional<RemedyView> of(Judged judged, Optional<NormalForm> wanted, String named, Map<Integer, String> names) {
+        EntityRelation about = judged.about();
+        Verdict verdict = judged.verdict();
         List<NormalForm> forms = new ArrayList<>();
         for (NormalForm form : NormalForm.values()) {
             boolean many = form == NormalForm.FOURTH && about.relation().multivalued().isEmpty();
@@ -59,7 +61,8 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
             return Optional.empty();
         }
         NormalForm form = wanted.filter(forms::contains).orElse(forms.contains(NormalForm.THIRD) ? NormalForm.THIRD : forms.getFirst());
-        Remedy remedy = Remedy.of(about, form, names);
+        Remedy proposed = Remedy.of(about, form);
+        Remedy remedy = proposed.signature().equals(named) ? proposed.named(names) : proposed;
         Relation relation = about.relation();
         List<PieceView> pieces = new ArrayList<>();
         for (int i = 0; i < remedy.pieces().size(); i++) {
@@ -70,7 +73,7 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
         String drawing = "";
         String obstacle = "";
         List<String> remarks = List.of();
-        switch (CarryOut.of(open.design(), remedy, kind -> kind + "0preview" + next[0]++)) {
+        switch (CarryOut.of(judged.standing().open().design(), remedy, kind -> kind + "0preview" + next[0]++)) {
             case CarryOut.Result.Refused refused -> obstacle = refused.problem().message();
             case CarryOut.Result.Ready ready -> {
                 List<EntityId> shown = new ArrayList<>(ready.made());
@@ -80,7 +83,7 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
             }
         }
         Chase chase = Chase.of(relation, remedy.decomposition().sets());
-        return Optional.of(new RemedyView(forms, form, why(form), pieces, about.entity().id() + " " + form + " " + pieces.size(), drawing, chase.lossless(),
+        return Optional.of(new RemedyView(forms, form, why(form), pieces, remedy.signature(), drawing, chase.lossless(),
                 remedy.decomposition().lost().stream().map(relation::text).toList(), about.rows().size(), remedy.saved(),
                 remedy.decomposition().steps().stream().map(split -> step(relation, split)).toList(), proof(relation, chase), obstacle, remarks));
     }

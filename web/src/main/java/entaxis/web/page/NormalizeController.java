@@ -28,7 +28,10 @@ import entaxis.exchange.CsvRows;
 import entaxis.exchange.SpreadsheetRows;
 import entaxis.web.edit.EditForm;
 import entaxis.web.normalize.DependencyPicture;
+import entaxis.web.normalize.Judged;
 import entaxis.web.normalize.NormalizeDesk;
+import entaxis.web.normalize.RemedyView;
+import entaxis.web.normalize.Standing;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
 import entaxis.web.store.NewId;
@@ -43,6 +46,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
@@ -65,6 +69,7 @@ class NormalizeController {
 
     private final DesignStore store;
     private final Answers answers;
+    private final Map<String, Standing> standings = new ConcurrentHashMap<>();
 
     NormalizeController(DesignStore store, Answers answers) {
         this.store = store;
@@ -77,7 +82,7 @@ class NormalizeController {
         Optional<Entity> chosen = chosen(open.design(), sel);
         DeskModel.strip(model, open, "normalize", chosen.map(entity -> entity.id().value()).orElse(""));
         model.addAttribute("entities", open.design().entities().stream().sorted(Comparator.comparing(Entity::name, String.CASE_INSENSITIVE_ORDER)).toList());
-        chosen.ifPresent(entity -> model.addAttribute("n", shown(open, entity.id(), Optional.empty(), new EditForm(Map.of()))));
+        chosen.ifPresent(entity -> whole(Judged.of(standing(open, entity.id()), Optional.empty()), new EditForm(Map.of()), model));
         return "normalize";
     }
 
@@ -88,9 +93,22 @@ class NormalizeController {
                 .or(() -> design.entities().stream().findFirst());
     }
 
-    private static NormalizeDesk shown(OpenDesign open, EntityId entity, Optional<String> typed, EditForm form) {
-        Optional<NormalForm> wanted = Arrays.stream(NormalForm.values()).filter(one -> one.name().equals(form.text("reach"))).findFirst();
-        return NormalizeDesk.of(open, relation(open, entity), typed, wanted, names(form));
+    private void whole(Judged judged, EditForm form, Model model) {
+        model.addAttribute("n", NormalizeDesk.of(judged));
+        remedy(judged, form, model);
+    }
+
+    private static void remedy(Judged judged, EditForm form, Model model) {
+        model.addAttribute("remedy", RemedyView.of(judged, wanted(form), form.text("signature"), names(form)));
+    }
+
+    /** What stays the same while lines about one entity are typed is worked out once. */
+    private Standing standing(OpenDesign open, EntityId entity) {
+        return standings.compute(open.id(), (id, before) -> before != null && before.isOf(open, entity) ? before : Standing.of(open, entity));
+    }
+
+    private static Optional<NormalForm> wanted(EditForm form) {
+        return Arrays.stream(NormalForm.values()).filter(one -> one.name().equals(form.text("reach"))).findFirst();
     }
 
     private static EntityRelation relation(OpenDesign open, EntityId entity) {
@@ -99,13 +117,11 @@ class NormalizeController {
 
     private static Map<Integer, String> names(EditForm form) {
         Map<Integer, String> names = new HashMap<>();
-        if (!form.text("signature").isEmpty() && form.text("signature").endsWith(" " + form.text("reach") + " " + form.text("count"))) {
-            form.fields().forEach((field, value) -> {
-                if (field.matches("name-\\d{1,3}") && !value.isBlank()) {
-                    names.put(Integer.parseInt(field.substring(5)), value.strip());
-                }
-            });
-        }
+        form.fields().forEach((field, value) -> {
+            if (field.matches("name-\\d{1,3}") && !value.isBlank()) {
+                names.put(Integer.parseInt(field.substring(5)), value.strip());
+            }
+        });
         return names;
     }
 
@@ -117,9 +133,9 @@ class NormalizeController {
         return answers.refused(List.of(new Problem("", "This entity is no longer there: it was deleted meanwhile. Choose another one.")), trigger, form, open, model, response);
     }
 
-    /** The verdict on lines that are being typed; nothing is kept. */
-    @PostMapping("/designs/{id}/normalize/check")
-    String check(@PathVariable String id, @RequestParam Map<String, String> fields, @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger, Model model,
+    /** The verdict on lines that are being typed, and then, once one stops typing, the remedy; nothing is kept. */
+    @PostMapping("/designs/{id}/normalize/{what:check|remedy}")
+    String check(@PathVariable String id, @PathVariable String what, @RequestParam Map<String, String> fields, @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger, Model model,
             HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign open = store.open(id);
@@ -127,9 +143,14 @@ class NormalizeController {
         if (entity.isEmpty()) {
             return gone(trigger, form, open, model, response);
         }
-        model.addAttribute("n", shown(open, entity.get(), Optional.of(form.text("lines")), form));
-        model.addAttribute("edits", "/designs/" + id + "/edits");
+        Judged judged = Judged.of(standing(open, entity.get()), Optional.of(form.text("lines")));
         model.addAttribute("open", open);
+        if (what.equals("remedy")) {
+            remedy(judged, form, model);
+            return "fragments/normalize :: remedy";
+        }
+        model.addAttribute("n", NormalizeDesk.of(judged));
+        model.addAttribute("lines", Integer.toHexString(judged.text().hashCode()));
         return "fragments/normalize :: result";
     }
 
@@ -193,7 +214,7 @@ class NormalizeController {
             case EditResult.Refused(List<Problem> problems, OpenDesign now) -> answers.refused(problems, trigger, form, now, model, response);
             case EditResult.Kept(OpenDesign before, OpenDesign after) -> {
                 DeskModel.strip(model, after, "normalize", entity.value());
-                model.addAttribute("n", shown(after, entity, Optional.empty(), form));
+                whole(Judged.of(standing(after, entity), Optional.empty()), form, model);
                 yield "fragments/normalize-response";
             }
         };
@@ -221,8 +242,11 @@ class NormalizeController {
     }
 
     private String carryOut(String id, OpenDesign open, EntityRelation about, EditForm form, String trigger, Model model, HttpServletResponse response) {
-        NormalForm wanted = Arrays.stream(NormalForm.values()).filter(one -> one.name().equals(form.text("reach"))).findFirst().orElse(NormalForm.THIRD);
-        return switch (CarryOut.of(open.design(), Remedy.of(about, wanted, names(form)), NewId::of)) {
+        Remedy remedy = Remedy.of(about, wanted(form).orElse(NormalForm.THIRD));
+        if (!remedy.signature().equals(form.text("signature"))) {
+            return answers.refused(List.of(new Problem("", "This is not the remedy of the dependencies that are kept. Look at it again, then carry it out.")), trigger, form, open, model, response);
+        }
+        return switch (CarryOut.of(open.design(), remedy.named(names(form)), NewId::of)) {
             case CarryOut.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
             case CarryOut.Result.Ready(Design after, Change change, List<EntityId> made, var remarks) -> {
                 EditResult result = store.edit(id, change);

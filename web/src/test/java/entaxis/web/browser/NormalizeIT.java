@@ -45,6 +45,22 @@ class NormalizeIT extends BrowserTest {
         assertThat(page.locator("#lines")).hasValue("tray_no -> sown_on, taxon_code\ntaxon_code -> taxon_name, family");
     }
 
+    /** The remedy comes a moment after the verdict, and no other than the one of the kept lines is carried out. */
+    @Test
+    void theRemedyFollowsOnceOneStopsTyping() {
+        begin();
+        assertThat(page.locator(".pieces-table tbody tr")).hasCount(3);
+        page.locator("#remedy-form input[value=\"Taxon\"]").fill("Plant");
+        page.locator("#lines").fill("tray_no -> sown_on, taxon_code\ntaxon_code -> taxon_name, family ");
+        assertThat(page.locator(".flaw h2")).hasCount(2);
+        assertThat(page.locator("#remedy-form input[value=\"Plant\"]")).hasCount(1);
+        page.locator("#lines").fill("tray_no -> sown_on");
+        assertThat(page.locator(".pieces-table tbody tr")).hasCount(2);
+        page.locator("#lines").fill("");
+        assertThat(page.locator(".remedy .empty")).hasText("No remedy is needed.");
+        assertThat(page.locator(".verdict h1")).hasText("Boyce-Codd normal form");
+    }
+
     @Test
     void wrongLinesSayWhichAndWhyAndStay() {
         begin();
