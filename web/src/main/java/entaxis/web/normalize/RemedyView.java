@@ -45,6 +45,7 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
     public record PieceView(int number, String name, boolean stays, String columns, String key, int rows) { }
 
     private static final TextMeasure MEASURE = new TextMeasure();
+    private static final int BETWEEN_CARDS = 64;
 
     /** What is proposed where there are faults; names typed for a remedy of the same signature are taken. */
     public static Optional<RemedyView> of(Judged judged, Optional<NormalForm> wanted, String named, Map<Integer, String> names) {
@@ -141,7 +142,7 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
         int x = 0;
         for (EntityId id : parentsFirst(design, shown)) {
             places.put(id, new Place(x, 0));
-            x += (int) Math.ceil(cards.get(id.value()).box().width()) + 90;
+            x += (int) Math.ceil(cards.get(id.value()).box().width()) + BETWEEN_CARDS;
         }
         Scene scene = maker.make(design, derivation, plain.withPlaces(places), dialect);
         return new SvgWriter(MEASURE).document(scene, any -> "").replace(" id=\"", " data-id=\"").replaceFirst("<svg ", "<svg class=\"drawn\" role=\"img\" aria-label=\"The new entities\" ");
