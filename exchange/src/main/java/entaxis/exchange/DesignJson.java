@@ -5,6 +5,7 @@ import entaxis.core.change.Patch;
 import entaxis.core.design.AreaId;
 import entaxis.core.design.AssumptionId;
 import entaxis.core.design.AttributeId;
+import entaxis.core.design.CarriedId;
 import entaxis.core.design.CategoryId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
@@ -52,6 +53,7 @@ public final class DesignJson {
                     .add(NoteId.class, NoteId::value, NoteId::new)
                     .add(PictureId.class, PictureId::value, PictureId::new)
                     .add(RowId.class, RowId::value, RowId::new)
+                    .add(CarriedId.class, CarriedId::value, CarriedId::new)
                     .add(ColumnPath.class, ColumnPath::toString, ColumnPath::of)
                     .add(SqlType.class, SqlType::text, DesignJson::type)
                     .addSerializer(Elements.class, new ElementsJson.Writer())

@@ -76,7 +76,8 @@ final class CategoryEdits {
             List<RelationshipId> fitting = category.kinds().stream()
                     .filter(id -> design.relationships().find(id).filter(relationship -> fits(design, category, relationship)).isPresent()).toList();
             Optional<Entity> general = design.entities().find(category.general());
-            Mapping mapping = general.isPresent() && category.mapping() == Mapping.ONLY_KINDS && whyNotOnlyKinds(design, category, general.get()).isPresent()
+            Category left = new Category(category.id(), category.general(), fitting, category.complete(), category.disjoint(), category.mapping(), category.discriminator());
+            Mapping mapping = general.isPresent() && category.mapping() == Mapping.ONLY_KINDS && whyNotOnlyKinds(design, left, general.get()).isPresent()
                     ? Mapping.ONE_PER_KIND : category.mapping();
             if (fitting.isEmpty() || general.isEmpty()) {
                 next = next.without(category.id());

@@ -6,6 +6,8 @@ import entaxis.core.design.Assumption;
 import entaxis.core.design.AssumptionId;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
+import entaxis.core.design.Carried;
+import entaxis.core.design.CarriedId;
 import entaxis.core.design.Category;
 import entaxis.core.design.CategoryId;
 import entaxis.core.design.Entity;
@@ -41,7 +43,7 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
         Change.RemoveRelationship, Change.PlaceCards, Change.AddRow, Change.RemoveRow, Change.PutType, Change.RemoveType, Change.SetIndexes, Change.SetChecks,
         Change.GiveSurrogate, Change.TakeAlternateKey, Change.MoveAttributes, Change.Resolve, Change.Dissolve, Change.PutCategory, Change.RemoveCategory,
         Change.PutExclusion, Change.RemoveExclusion, Change.PutAssumption, Change.RemoveAssumption, Change.AddSheet, Change.AlterSheet, Change.RemoveSheet,
-        Change.StateDependencies, Change.Several, Patch {
+        Change.StateDependencies, Change.PutCarried, Change.RemoveCarried, Change.Several, Patch {
 
     /** Sets name, target, title and author of the design. */
     record SetFacts(Facts facts) implements Change { }
@@ -223,6 +225,12 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
 
     /** Removes a sheet, not the last one; the design keeps what it shows. */
     record RemoveSheet(SheetId sheet) implements Change { }
+
+    /** Carries a view, routine, trigger or sequence along, new or in the place of the one of its identity. */
+    record PutCarried(Carried carried) implements Change { }
+
+    /** No longer carries something along. */
+    record RemoveCarried(CarriedId carried) implements Change { }
 
     /** Several edits in order, as one step: all of them or none. */
     record Several(List<Change> changes) implements Change {

@@ -57,6 +57,8 @@ public final class Editor {
             case Change.AlterSheet edit -> SheetEdits.alter(design, edit);
             case Change.RemoveSheet edit -> SheetEdits.remove(design, edit.sheet());
             case Change.StateDependencies edit -> DependencyEdits.state(design, edit.dependencies());
+            case Change.PutCarried edit -> CarriedEdits.put(design, edit.carried());
+            case Change.RemoveCarried edit -> CarriedEdits.remove(design, edit.carried());
             case Change.Several edit -> {
                 Step step = Step.done(design);
                 for (Change part : edit.changes()) {

@@ -4,6 +4,8 @@ import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
 import entaxis.core.design.Assumption;
 import entaxis.core.design.AssumptionId;
+import entaxis.core.design.Carried;
+import entaxis.core.design.CarriedId;
 import entaxis.core.design.Category;
 import entaxis.core.design.CategoryId;
 import entaxis.core.design.Design;
@@ -69,6 +71,8 @@ public record Patch(List<Swap> swaps) implements Change {
 
     public record DependenciesSwap(Optional<StatedDependencies> was, Optional<StatedDependencies> becomes, int index) implements Swap { }
 
+    public record CarriedSwap(Optional<Carried> was, Optional<Carried> becomes, int index) implements Swap { }
+
     /** The patch that makes {@code to} of {@code from}. Linear in the number of elements; unchanged ones are told by identity. */
     public static Patch between(Design from, Design to) {
         List<Swap> swaps = new ArrayList<>();
@@ -88,6 +92,7 @@ public record Patch(List<Swap> swaps) implements Change {
         }
         differ(from.rows(), to.rows(), RowSwap::new, swaps);
         differ(from.dependencies(), to.dependencies(), DependenciesSwap::new, swaps);
+        differ(from.carried(), to.carried(), CarriedSwap::new, swaps);
         return new Patch(swaps);
     }
 
@@ -229,6 +234,11 @@ public record Patch(List<Swap> swaps) implements Change {
                 EntityId id = was.or(() -> becomes).orElseThrow().id();
                 yield design.dependencies().find(id).equals(was) ? Step.done(design.withDependencies(exchange(design.dependencies(), id, becomes, index)))
                         : changed(design, "the dependencies of an entity");
+            }
+            case CarriedSwap(Optional<Carried> was, Optional<Carried> becomes, int index) -> {
+                CarriedId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.carried().find(id).equals(was) ? Step.done(design.withCarried(exchange(design.carried(), id, becomes, index)))
+                        : changed(design, "what is carried as " + name(was.map(Carried::name)));
             }
             case RowSwap row -> rows(design, List.of(row));
         };

@@ -46,7 +46,7 @@ final class RelationshipEdits {
             }
         }
         Step step = checked(design, relationship);
-        return step.ok() && edit.identifying() ? identify(step.design(), design, relationship) : step;
+        return step.ok() && edit.identifying() ? identify(step.design(), design, relationship) : step.then(CategoryEdits::settled);
     }
 
     static Step alter(Design design, Change.AlterRelationship edit) {

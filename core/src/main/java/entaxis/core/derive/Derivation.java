@@ -56,7 +56,7 @@ public final class Derivation {
             Optional<Table> old = before.flatMap(earlier -> earlier.table(table.origin().orElseThrow())).filter(table::equals);
             tables.add(old.orElse(table));
         }
-        return new Derivation(source, folding, deriver.made(), new Schema(fresh.types(), tables), asStated);
+        return new Derivation(source, folding, deriver.made(), new Schema(fresh.types(), fresh.sequences(), tables, fresh.programs()), asStated);
     }
 
     /** All types and tables, those of entities first. */

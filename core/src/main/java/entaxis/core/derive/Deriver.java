@@ -3,6 +3,9 @@ package entaxis.core.derive;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Carried;
+import entaxis.core.design.CarriedProgram;
+import entaxis.core.design.CarriedSequence;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
@@ -24,7 +27,9 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -66,7 +71,15 @@ final class Deriver {
 
     Schema schema() {
         List<Table> tables = tables();
-        return new Schema(new TypeDefinitions(design, constraints).all(), tables);
+        List<Sequence> sequences = new ArrayList<>();
+        List<Program> programs = new ArrayList<>();
+        for (Carried carried : design.carried()) {
+            switch (carried) {
+                case CarriedSequence sequence -> sequences.add(new Sequence(sequence.namespace(), sequence.name(), sequence.start(), sequence.step()));
+                case CarriedProgram program -> programs.add(new Program(program.kind(), program.namespace(), program.name(), program.target(), program.text()));
+            }
+        }
+        return new Schema(new TypeDefinitions(design, constraints).all(), sequences, tables, programs);
     }
 
     /** What was made, for the next run. */

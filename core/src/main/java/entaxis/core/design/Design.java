@@ -13,12 +13,12 @@ import java.util.stream.Stream;
 public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId, NamedType> types, Elements<EntityId, Entity> entities,
         Elements<RelationshipId, Relationship> relationships, Elements<CategoryId, Category> categories, Elements<ExclusionId, Exclusion> exclusions,
         Elements<AssumptionId, Assumption> assumptions, Elements<SheetId, Sheet> sheets, Elements<RowId, SampleRow> rows,
-        Elements<EntityId, StatedDependencies> dependencies) {
+        Elements<EntityId, StatedDependencies> dependencies, Elements<CarriedId, Carried> carried) {
 
     /** A design without entities, with one empty sheet. */
     public static Design empty(Facts facts, Sheet sheet) {
         return new Design(facts, Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(),
-                Elements.of(List.of(sheet)), Elements.none(), Elements.none());
+                Elements.of(List.of(sheet)), Elements.none(), Elements.none(), Elements.none());
     }
 
     /** The relationships in which an entity takes part, in order. */
@@ -72,7 +72,7 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
     /** Whether everything that becomes tables is the very same as in another design, so that the same tables follow. */
     public boolean tablesAsIn(Design other) {
         return facts == other.facts && types == other.types && entities == other.entities && relationships == other.relationships && categories == other.categories
-                && exclusions == other.exclusions;
+                && exclusions == other.exclusions && carried == other.carried;
     }
 
     /** Entities and all that are related to them within so many steps, nearest first. */
@@ -87,43 +87,43 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
     }
 
     public Design with(Facts newFacts) {
-        return new Design(newFacts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies);
+        return new Design(newFacts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried);
     }
 
     public Design withAreas(Elements<AreaId, Area> newAreas) {
-        return new Design(facts, newAreas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies);
+        return new Design(facts, newAreas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried);
     }
 
     public Design withTypes(Elements<TypeId, NamedType> newTypes) {
-        return new Design(facts, areas, newTypes, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies);
+        return new Design(facts, areas, newTypes, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried);
     }
 
     public Design withEntities(Elements<EntityId, Entity> newEntities) {
-        return new Design(facts, areas, types, newEntities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies);
+        return new Design(facts, areas, types, newEntities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried);
     }
 
     public Design withRelationships(Elements<RelationshipId, Relationship> newRelationships) {
-        return new Design(facts, areas, types, entities, newRelationships, categories, exclusions, assumptions, sheets, rows, dependencies);
+        return new Design(facts, areas, types, entities, newRelationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried);
     }
 
     public Design withCategories(Elements<CategoryId, Category> newCategories) {
-        return new Design(facts, areas, types, entities, relationships, newCategories, exclusions, assumptions, sheets, rows, dependencies);
+        return new Design(facts, areas, types, entities, relationships, newCategories, exclusions, assumptions, sheets, rows, dependencies, carried);
     }
 
     public Design withExclusions(Elements<ExclusionId, Exclusion> newExclusions) {
-        return new Design(facts, areas, types, entities, relationships, categories, newExclusions, assumptions, sheets, rows, dependencies);
+        return new Design(facts, areas, types, entities, relationships, categories, newExclusions, assumptions, sheets, rows, dependencies, carried);
     }
 
     public Design withAssumptions(Elements<AssumptionId, Assumption> newAssumptions) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, newAssumptions, sheets, rows, dependencies);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, newAssumptions, sheets, rows, dependencies, carried);
     }
 
     public Design withSheets(Elements<SheetId, Sheet> newSheets) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, newSheets, rows, dependencies);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, newSheets, rows, dependencies, carried);
     }
 
     public Design withRows(Elements<RowId, SampleRow> newRows) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, newRows, dependencies);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, newRows, dependencies, carried);
     }
 
     /** This design with an entity added or replaced. */
@@ -142,6 +142,10 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
     }
 
     public Design withDependencies(Elements<EntityId, StatedDependencies> newDependencies) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, newDependencies);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, newDependencies, carried);
+    }
+
+    public Design withCarried(Elements<CarriedId, Carried> newCarried) {
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, newCarried);
     }
 }

@@ -6,6 +6,10 @@ import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Carried;
+import entaxis.core.design.CarriedId;
+import entaxis.core.design.CarriedProgram;
+import entaxis.core.design.CarriedSequence;
 import entaxis.core.design.Design;
 import entaxis.core.design.Domain;
 import entaxis.core.design.Elements;
@@ -114,8 +118,14 @@ public final class Lifting {
         }
         Facts named = plain ? facts : new Facts(facts.name(), facts.target(), facts.title(), facts.author(), Optional.of(naming));
         Design design = Design.empty(named, sheet).withTypes(Elements.of(List.copyOf(types.values()))).withEntities(Elements.of(made)).withRelationships(Elements.of(relationships));
-        schema.programs().forEach(program -> remarks.add("The " + program.kind().word() + " " + program.name() + " is not taken over: designs keep no " + program.kind().word() + "s."));
-        return new Lifted(columnsNamed(design), remarks);
+        return new Lifted(columnsNamed(design).withCarried(Elements.of(carried(schema))), remarks);
+    }
+
+    private List<Carried> carried(Schema schema) {
+        List<Carried> carried = new ArrayList<>();
+        schema.sequences().forEach(sequence -> carried.add(new CarriedSequence(new CarriedId(fresh.id('v')), sequence.namespace(), sequence.name(), sequence.start(), sequence.step())));
+        schema.programs().forEach(program -> carried.add(new CarriedProgram(new CarriedId(fresh.id('v')), program.kind(), program.namespace(), program.name(), program.target(), program.text())));
+        return carried;
     }
 
     // names

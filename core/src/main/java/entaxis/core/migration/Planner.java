@@ -15,6 +15,7 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
@@ -147,14 +148,14 @@ final class Planner {
     }
 
     private boolean binds(Program program, Set<String> touched) {
-        boolean trigger = program.kind() == Program.Kind.TRIGGER && is(Target.SQLITE);
-        return (trigger || engine.viewsBind() && (program.kind() == Program.Kind.VIEW || program.kind() == Program.Kind.RULE)) && TableChange.speaksOf(program.text(), touched, dialect);
+        boolean trigger = program.kind() == ProgramKind.TRIGGER && is(Target.SQLITE);
+        return (trigger || engine.viewsBind() && (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.RULE)) && TableChange.speaksOf(program.text(), touched, dialect);
     }
 
     private String dropProgram(Program program) {
         String name = engine.writer.qualified(program.namespace(), program.name());
         boolean materialized = program.text().toLowerCase(Locale.ROOT).contains("materialized view");
-        boolean onTable = is(Target.POSTGRESQL) && (program.kind() == Program.Kind.TRIGGER || program.kind() == Program.Kind.RULE);
+        boolean onTable = is(Target.POSTGRESQL) && (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE);
         String place = "";
         if (onTable) {
             java.util.regex.Matcher on = java.util.regex.Pattern.compile("\\s(?:on|to)\\s+([\\w.\"]+)", java.util.regex.Pattern.CASE_INSENSITIVE).matcher(program.text());

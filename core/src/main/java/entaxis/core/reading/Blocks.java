@@ -60,12 +60,14 @@ final class Blocks {
                 }
             }
             case END -> {
+                if (open.isEmpty()) {
+                    pass.over(from, "end of a block");
+                    return;
+                }
+                open.pop();
                 tokens.at++;
                 tokens.acceptReading("TRY");
                 tokens.acceptReading("CATCH");
-                if (!open.isEmpty()) {
-                    open.pop();
-                }
             }
             case ELSE -> {
                 tokens.at++;

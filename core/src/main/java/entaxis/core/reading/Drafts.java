@@ -3,6 +3,7 @@ package entaxis.core.reading;
 import entaxis.core.design.Target;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
@@ -104,7 +105,7 @@ final class Drafts {
         indexed.values().removeIf(owner -> owner == gone);
         tables.values().forEach(other -> other.heirs.remove(gone));
         sequences.values().removeIf(sequence -> sequence.table().filter(owner -> owner == gone).isPresent());
-        programs.values().removeIf(program -> program.kind() == Program.Kind.TRIGGER && program.text().toLowerCase(Locale.ROOT).contains(" on " + gone.name.toLowerCase(Locale.ROOT)));
+        programs.values().removeIf(program -> program.kind() == ProgramKind.TRIGGER && program.text().toLowerCase(Locale.ROOT).contains(" on " + gone.name.toLowerCase(Locale.ROOT)));
         if (cascade) {
             tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, name)));
             gone.heirs.forEach(heir -> remove(new QName(heir.namespace, heir.name), true));

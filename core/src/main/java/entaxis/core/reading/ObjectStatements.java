@@ -8,7 +8,7 @@ import entaxis.core.reading.Drafts.SequenceDraft;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Program;
-import entaxis.core.schema.Program.Kind;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TypeDefinition;
@@ -529,16 +529,16 @@ final class ObjectStatements {
     // what is carried as text
 
     /** Carries a view, routine or trigger as its text. */
-    void program(int from, Kind kind, boolean materialized) {
+    void program(int from, ProgramKind kind, boolean materialized) {
         tokens.at++;
         tokens.accept(Word.BODY);
         tokens.accept(Word.CONCURRENTLY);
         tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
         QName name = definitions.qualified();
-        String body = kind == Kind.PACKAGE && tokens.word(from + 3) == Word.BODY || tokens.word(from + 2) == Word.BODY ? "\u0000body" : "";
-        String overload = kind == Kind.FUNCTION && tokens.sign('(') ? "\u0000" + kind : "\u0000" + (kind == Kind.VIEW ? "" : kind);
-        String key = kind == Kind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body + (kind == Kind.FUNCTION && tokens.sign('(') ? signature() : "");
-        drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), tokens.verbatim(from, tokens.limit)));
+        String body = kind == ProgramKind.PACKAGE && tokens.word(from + 3) == Word.BODY || tokens.word(from + 2) == Word.BODY ? "\u0000body" : "";
+        String overload = kind == ProgramKind.FUNCTION && tokens.sign('(') ? "\u0000" + kind : "\u0000" + (kind == ProgramKind.VIEW ? "" : kind);
+        String key = kind == ProgramKind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "");
+        drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), drafts.engine, tokens.verbatim(from, tokens.limit)));
         tokens.at = tokens.limit;
     }
 
@@ -557,7 +557,7 @@ final class ObjectStatements {
     void alterProgram(int from) {
         boolean view = tokens.is(Word.VIEW);
         if (is(Target.SQLSERVER) || mySql() && view) {
-            Kind kind = view ? Kind.VIEW : tokens.is(Word.TRIGGER) ? Kind.TRIGGER : tokens.is(Word.FUNCTION) ? Kind.FUNCTION : Kind.PROCEDURE;
+            ProgramKind kind = view ? ProgramKind.VIEW : tokens.is(Word.TRIGGER) ? ProgramKind.TRIGGER : tokens.is(Word.FUNCTION) ? ProgramKind.FUNCTION : ProgramKind.PROCEDURE;
             if (is(Target.SQLSERVER)) {
                 program(from, kind, false);
                 return;
@@ -570,7 +570,7 @@ final class ObjectStatements {
             if (tokens.accept(Word.RENAME, Word.TO)) {
                 String now = tokens.name();
                 Optional.ofNullable(drafts.programs.remove(drafts.key(name))).ifPresent(program -> drafts.programs.put(drafts.key(new QName(name.namespace(), now)),
-                        new Program(program.kind(), program.namespace(), now, program.text())));
+                        new Program(program.kind(), program.namespace(), now, program.target(), program.text())));
                 return;
             }
         }
@@ -674,6 +674,11 @@ final class ObjectStatements {
 
     // procedures of the engine
 
+    /** The name before an equals sign; none where something else stands there. */
+    private String label() {
+        return tokens.isName(tokens.at - 2) ? tokens.nameAt(tokens.at - 2).toLowerCase(Locale.ROOT) : "";
+    }
+
     /** SQL Server documentation: sp_rename, sp_addextendedproperty; a text that is run is read. */
     void procedureCall(int from) {
         tokens.at++;
@@ -690,14 +695,13 @@ final class ObjectStatements {
         List<String> labels = new ArrayList<>();
         while (!tokens.atEnd() && !startsNext()) {
             if (tokens.kind(tokens.at) == Scanner.STRING) {
-                String label = tokens.sign(tokens.at - 1, '=') ? tokens.nameAt(tokens.at - 2).toLowerCase(Locale.ROOT) : "";
-                labels.add(label);
+                labels.add(tokens.sign(tokens.at - 1, '=') ? label() : "");
                 given.add(tokens.stringAt(tokens.at));
             } else if ((tokens.isName(tokens.at) || tokens.is(Word.NULL)) && !tokens.sign(tokens.at + 1, '=') && !tokens.sign(tokens.at - 1, '=')) {
                 labels.add("");
                 given.add(tokens.is(Word.NULL) ? "" : tokens.nameAt(tokens.at));
             } else if (tokens.sign(tokens.at - 1, '=') && tokens.isName(tokens.at)) {
-                labels.add(tokens.nameAt(tokens.at - 2).toLowerCase(Locale.ROOT));
+                labels.add(label());
                 given.add(tokens.nameAt(tokens.at));
             }
             tokens.at++;

@@ -2,6 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Target;
 import entaxis.core.reading.Drafts.QName;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
 import java.util.List;
 import java.util.Locale;
@@ -370,19 +371,19 @@ final class Statements {
                     return;
                 }
                 case VIEW -> {
-                    objects.program(from, Program.Kind.VIEW, materialized);
+                    objects.program(from, ProgramKind.VIEW, materialized);
                     return;
                 }
                 case FUNCTION -> {
-                    objects.program(from, Program.Kind.FUNCTION, false);
+                    objects.program(from, ProgramKind.FUNCTION, false);
                     return;
                 }
                 case PROCEDURE, PROC -> {
-                    objects.program(from, Program.Kind.PROCEDURE, false);
+                    objects.program(from, ProgramKind.PROCEDURE, false);
                     return;
                 }
                 case TRIGGER -> {
-                    objects.program(from, Program.Kind.TRIGGER, false);
+                    objects.program(from, ProgramKind.TRIGGER, false);
                     return;
                 }
                 case CONSTRAINT -> { }
@@ -391,11 +392,11 @@ final class Statements {
                     return;
                 }
                 case PACKAGE -> {
-                    objects.program(from, Program.Kind.PACKAGE, false);
+                    objects.program(from, ProgramKind.PACKAGE, false);
                     return;
                 }
                 case RULE -> {
-                    objects.program(from, Program.Kind.RULE, false);
+                    objects.program(from, ProgramKind.RULE, false);
                     return;
                 }
                 case SEQUENCE -> {

@@ -18,16 +18,11 @@ public final class Held {
             return Fitting.fit(named, dialect).schema();
         }
         Schema neutral = Neutral.of(named, Dialect.of(spoken));
-        return Fitting.fit(new Schema(neutral.types(), neutral.sequences(), neutral.tables(), List.of()), dialect).schema();
+        return Fitting.fit(neutral, dialect).schema();
     }
 
     /** The schema that follows from a design as an engine holds it. */
     public static Schema ofDesign(Schema derived, Dialect dialect) {
-        return Fitting.fit(new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList()), dialect).schema();
-    }
-
-    /** A side that says nothing of sequences, views and routines, because designs keep none, with those of the other side. */
-    public static Schema completed(Schema design, Schema other) {
-        return new Schema(design.types(), other.sequences(), design.tables(), other.programs());
+        return Fitting.fit(new Schema(derived.types(), derived.sequences(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList(), derived.programs()), dialect).schema();
     }
 }

@@ -32,6 +32,11 @@ public record Schema(List<TypeDefinition> types, List<Sequence> sequences, List<
         return tables.stream().filter(table -> table.name().equals(name)).findFirst();
     }
 
+    /** The same without views and routines. */
+    public Schema withoutPrograms() {
+        return programs.isEmpty() ? this : new Schema(types, sequences, tables, List.of());
+    }
+
     /** How many foreign keys all tables have together. */
     public int foreignKeys() {
         return tables.stream().mapToInt(table -> table.foreignKeys().size()).sum();

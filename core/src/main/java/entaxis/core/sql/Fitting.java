@@ -73,7 +73,9 @@ public final class Fitting {
             schema.sequences().forEach(sequence -> say(Kind.LOST, "", sequence.name(), dialect.target().title() + " has no sequences; this one is left out"));
         }
         List<Table> named = new HeldNames(dialect, findings).named(CascadePaths.cut(tables, dialect, findings));
-        List<Program> programs = schema.programs();
+        List<Program> programs = schema.programs().stream().filter(program -> program.target() == dialect.target()).toList();
+        schema.programs().stream().filter(program -> program.target() != dialect.target()).forEach(program -> say(Kind.LOST, "", program.name(), "the " + program.kind().word()
+                + " is written for " + program.target().title() + " and left out of the script for " + dialect.target().title()));
         return new Fitted(new Schema(kept, sequences, named, programs), findings);
     }
 

@@ -57,11 +57,6 @@ public record Script(String head, List<Statement> statements, List<Finding> find
         return new Script(head, java.util.stream.Stream.concat(statements.stream(), more.stream()).toList(), findings);
     }
 
-    /** This script with more findings. */
-    public Script with(List<Finding> more) {
-        return new Script(head, statements, java.util.stream.Stream.concat(findings.stream(), more.stream()).toList());
-    }
-
     /** The whole text: a blank line around each table and between kinds. */
     public String text() {
         StringBuilder text = new StringBuilder(head);

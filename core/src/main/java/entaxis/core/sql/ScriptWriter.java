@@ -170,10 +170,4 @@ public final class ScriptWriter {
         table.columns().stream().filter(column -> !column.comment().isEmpty()).forEach(column -> statements.add(new Statement(Kind.COMMENT, table.origin(),
                 "EXEC sp_addextendedproperty N'MS_Description', " + dialect.literal(column.comment()) + place + ", N'COLUMN', " + dialect.literal(column.name()))));
     }
-
-    /** The views and routines of a schema as comments, for an engine that they were not written for. */
-    public static List<Finding> foreign(List<Program> programs, Target from, Target to) {
-        return programs.stream().map(program -> new Finding(Finding.Kind.LOST, "", program.name(), "the " + program.kind().word() + " is written for " + from.title()
-                + " and left out of the script for " + to.title())).toList();
-    }
 }

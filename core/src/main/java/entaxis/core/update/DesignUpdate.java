@@ -13,6 +13,10 @@ import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Carried;
+import entaxis.core.design.CarriedId;
+import entaxis.core.design.CarriedProgram;
+import entaxis.core.design.CarriedSequence;
 import entaxis.core.design.Design;
 import entaxis.core.design.Domain;
 import entaxis.core.design.End;
@@ -67,6 +71,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * Takes the database's side of differences over into a design, through the same edits that a designer makes, so that meanings, layout, sentences and dependencies of what stays are
@@ -118,8 +123,8 @@ public final class DesignUpdate {
         each(taken, difference -> difference.part() != Part.COLUMN && difference.aspect() == Aspect.NAME, this::name);
         namesKept(before, taken);
         each(taken, difference -> difference.part() == Part.TYPE && difference.added(), this::withoutType);
-        each(taken, difference -> difference.part() == Part.SEQUENCE || difference.part() == Part.PROGRAM, difference -> left.add("Designs keep no " + difference.part().word() + "s: "
-                + difference.name() + " stays in the database only."));
+        each(taken, difference -> difference.part() == Part.SEQUENCE, this::sequence);
+        each(taken, difference -> difference.part() == Part.PROGRAM, this::program);
         return new Updated(design, left);
     }
 
@@ -185,6 +190,35 @@ public final class DesignUpdate {
 
     private void withoutType(Difference difference) {
         design.types().stream().filter(type -> type.name().equals(difference.name())).findFirst().ifPresent(type -> apply(new Change.RemoveType(type.id()), "The type " + type.name()));
+    }
+
+    // what is carried along
+
+    private void sequence(Difference difference) {
+        Optional<CarriedSequence> known = carried(CarriedSequence.class).filter(own -> Names.of(own.namespace(), own.name()).equals(difference.name())).findFirst();
+        if (difference.added()) {
+            known.ifPresent(own -> apply(new Change.RemoveCarried(own.id()), "The sequence " + own.name()));
+            return;
+        }
+        database.sequences().stream().filter(sequence -> Names.of(sequence.namespace(), sequence.name()).equals(difference.name())).findFirst()
+                .ifPresent(sequence -> apply(new Change.PutCarried(new CarriedSequence(known.map(CarriedSequence::id).orElseGet(() -> new CarriedId(fresh.id('v'))), sequence.namespace(),
+                        sequence.name(), sequence.start(), sequence.step())), "The sequence " + sequence.name()));
+    }
+
+    /** Programs are told apart by their text, since routines may share a name. */
+    private void program(Difference difference) {
+        Optional<CarriedProgram> known = carried(CarriedProgram.class).filter(own -> own.text().equals(difference.to())).findFirst();
+        if (difference.added()) {
+            known.ifPresent(own -> apply(new Change.RemoveCarried(own.id()), "The " + own.kind().word() + " " + own.name()));
+            return;
+        }
+        database.programs().stream().filter(program -> program.text().equals(difference.from())).findFirst()
+                .ifPresent(program -> apply(new Change.PutCarried(new CarriedProgram(known.map(CarriedProgram::id).orElseGet(() -> new CarriedId(fresh.id('v'))), program.kind(),
+                        program.namespace(), program.name(), program.target(), program.text())), "The " + program.kind().word() + " " + program.name()));
+    }
+
+    private <T extends Carried> Stream<T> carried(Class<T> kind) {
+        return design.carried().stream().filter(kind::isInstance).map(kind::cast);
     }
 
     /** A type as the design holds it; a list of values becomes an enumeration. */

@@ -66,7 +66,7 @@ public sealed interface TypedScript {
         }
         Dialect dialect = Dialect.of(engine);
         Schema typed = Held.of(reading.schema(), engine, dialect);
-        Schema stated = Held.completed(Held.ofDesign(Derivation.of(design).schema(), dialect), typed);
+        Schema stated = Held.ofDesign(Derivation.of(design).schema(), dialect);
         Pairing pairing = Pairing.NONE;
         for (Rename rename : RenameFinder.find(typed, stated, dialect)) {
             boolean inItsPlace = rename.part() == Part.COLUMN && rename.reasons().contains(RenameFinder.SAME_NEIGHBOURS);
@@ -77,8 +77,6 @@ public sealed interface TypedScript {
         DifferenceWords words = new DifferenceWords("the text", "the design");
         Updated updated = DesignUpdate.of(design, Neutral.of(Renaming.apply(typed, pairing, dialect), dialect), differences, fresh);
         List<String> left = new ArrayList<>(updated.left());
-        typed.programs().forEach(program -> left.add("Designs keep no views and routines: the " + program.kind().word() + " " + program.name() + " is left out."));
-        typed.sequences().forEach(sequence -> left.add("Designs keep no sequences: " + sequence.name() + " is left out."));
         reading.rows().stream().map(row -> row.table()).distinct().forEach(table -> left.add("The rows of " + table + " are left out; put sample rows in on the Trial desk."));
         reading.steppedOver().stream().filter(passed -> !passed.kind().equals("transaction")).forEach(passed -> left.add("Line " + passed.line() + " was stepped over: " + passed.kind() + "."));
         return new Followed(updated.design(), differences.stream().map(words::sentence).toList(), left);

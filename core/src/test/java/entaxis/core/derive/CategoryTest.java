@@ -87,4 +87,17 @@ class CategoryTest {
         assertThat(small.design().categories().list().getFirst().mapping()).isEqualTo(Mapping.ONE_PER_KIND);
         assertThat(Derivation.of(small.design()).schema().table("vehicle")).isPresent();
     }
+
+    /** So does a relationship that refers to it from the start, and a kind that stops being one but still refers to it. */
+    @Test
+    void whatRefersToTheGeneralEntityNeedsItsTable() {
+        Small added = vehicles(Mapping.ONLY_KINDS, true, true);
+        added.relate("Vehicle", "has", Cardinality.ZERO_OR_MORE, "Service", "is of", Cardinality.ZERO_OR_MORE, false);
+        assertThat(added.design().categories().list().getFirst().mapping()).isEqualTo(Mapping.ONE_PER_KIND);
+        Small left = vehicles(Mapping.ONLY_KINDS, true, true);
+        left.done(new Change.AlterRelationship(new RelationshipId("r1"), new RelationshipAspect.Identifying(false)));
+        assertThat(left.design().categories().list().getFirst().kinds()).hasSize(1);
+        assertThat(left.design().categories().list().getFirst().mapping()).isEqualTo(Mapping.ONE_PER_KIND);
+        assertThat(left.table("vehicle")).isNotNull();
+    }
 }

@@ -210,7 +210,7 @@ class DerivationTest {
     @Test
     void whatIsTakenOverFromBeforeAnEditIsWhatADerivationFromNothingMakes() {
         int edits = 0;
-        for (int seed = 0; seed < 40; seed++) {
+        for (int seed = 0; seed < 120; seed++) {
             Random random = new Random(seed);
             Design design = RandomDesigns.design(seed, 12);
             Derivation derivation = Derivation.of(design);

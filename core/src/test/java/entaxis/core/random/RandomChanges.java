@@ -12,6 +12,10 @@ import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.CardSide;
 import entaxis.core.design.Cardinality;
+import entaxis.core.design.Carried;
+import entaxis.core.design.CarriedId;
+import entaxis.core.design.CarriedProgram;
+import entaxis.core.design.CarriedSequence;
 import entaxis.core.design.Category;
 import entaxis.core.design.Category.Mapping;
 import entaxis.core.design.CategoryId;
@@ -38,6 +42,7 @@ import entaxis.core.design.OwnerId;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
 import entaxis.core.design.ReferentialAction;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
@@ -73,7 +78,7 @@ public final class RandomChanges {
         Side side = random.nextBoolean() ? Side.FIRST : Side.SECOND;
         Cardinality cardinality = pick(List.of(Cardinality.EXACTLY_ONE, Cardinality.ZERO_OR_ONE, Cardinality.ONE_OR_MORE, Cardinality.ZERO_OR_MORE), random);
         KeyPart part = random.nextBoolean() ? new KeyPart.OwnPart(attributeId) : new KeyPart.InheritedPart(relationship);
-        return switch (random.nextInt(51)) {
+        return switch (random.nextInt(54)) {
             case 0 -> new Change.SetFacts(new Facts("Named " + fresh, Target.H2, "t", "a"));
             case 1 -> new Change.SetPaper(design.sheet().id(), new Paper(Paper.Size.A2, random.nextBoolean()));
             case 2 -> new Change.AddArea(new Area(new AreaId("s" + fresh), "Area " + fresh, random.nextInt(8)));
@@ -128,6 +133,10 @@ public final class RandomChanges {
             case 46 -> new Change.SetFacts(design.facts().naming(new Naming(Naming.Grammar.SINGULAR, Naming.Grammar.PLURAL, pick(List.of(Naming.Letters.values()), random), "_", "t_",
                     Map.of(Naming.Template.FOREIGN_COLUMN, "{parent}_{key}", Naming.Template.PRIMARY_KEY, "{table}_pk"))));
             case 47 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Generated(Optional.of("1 + 1")));
+            case 50 -> new Change.PutCarried(new CarriedSequence(new CarriedId("v" + fresh), "", "numbers_" + fresh, random.nextInt(9), 1));
+            case 51 -> new Change.PutCarried(new CarriedProgram(design.carried().stream().findFirst().map(Carried::id).orElse(new CarriedId("v" + fresh)), ProgramKind.VIEW, "", "view_" + fresh,
+                    pick(List.of(Target.values()), random), "CREATE VIEW view_" + fresh + " AS SELECT 1 AS one"));
+            case 52 -> new Change.RemoveCarried(design.carried().size() == 0 ? new CarriedId("vnone") : pick(design.carried().list(), random).id());
             case 49 -> new Change.StateDependencies(StatedDependencies.none(entity.id())
                     .stated(List.of(new StatedDependencies.Stated(random.nextBoolean(), List.of(ColumnPath.own(attributeId)), List.of(ColumnPath.own(attributeId)))))
                     .accepted(List.of(new StatedDependencies.Accepted(new StatedDependencies.Stated(false, List.of(), List.of(ColumnPath.own(attributeId))), "as it is"))));

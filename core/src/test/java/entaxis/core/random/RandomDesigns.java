@@ -9,6 +9,8 @@ import entaxis.core.design.AreaId;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
+import entaxis.core.design.CarriedId;
+import entaxis.core.design.CarriedSequence;
 import entaxis.core.design.Category;
 import entaxis.core.design.Category.Mapping;
 import entaxis.core.design.CategoryId;
@@ -102,6 +104,9 @@ public final class RandomDesigns {
                 design = applyIfAllowed(design, new Change.AddRow(new SampleRow(new RowId("w" + id()), entity.id(),
                         Map.of(ColumnPath.own(entity.attributes().getFirst().id()), "value " + i))));
             }
+        }
+        for (int i = random.nextInt(3); i > 0; i--) {
+            design = apply(design, new Change.PutCarried(new CarriedSequence(new CarriedId("v" + id()), "", "numbers_" + i, 1 + random.nextInt(100), 1 + random.nextInt(9))));
         }
         return design;
     }

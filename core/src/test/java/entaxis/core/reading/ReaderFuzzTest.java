@@ -20,6 +20,7 @@ import org.junit.jupiter.api.Test;
 class ReaderFuzzTest {
     /** How many inputs; a longer run sets {@code -Dfuzz.inputs=1000000}. */
     private static final int INPUTS = Integer.getInteger("fuzz.inputs", 20_000);
+    private static final long SEED = Long.getLong("fuzz.seed", 11);
     private static final List<String> PIECES = List.of("CREATE TABLE ", "ALTER TABLE ", "DROP ", "t", "\"x\"", "`y`", "[z]", "(", ")", ",", ";", "'", "$$", "--", "/*", "*/", "/*!40101 ", "GO\n", "\n/\n", "int ",
             "varchar(20) ", "NOT NULL ", "PRIMARY KEY ", "REFERENCES t ", "CHECK (", "DEFAULT ", "nextval('s')", "CONSTRAINT c ", "UNIQUE ", "FOREIGN KEY (a) ", "ON DELETE SET NULL ", "ADD COLUMN ",
             "RENAME TO ", "PARTITION OF ", "INHERITS (", "LIKE ", "AS SELECT 1", "BEGIN ", "END ", "IF ", "DELIMITER //\n", "COPY t FROM stdin;\n1\t2\n\\.\n", "INSERT INTO t VALUES (1, 'a')", "COMMENT ON ",
@@ -27,7 +28,7 @@ class ReaderFuzzTest {
 
     @Test
     void randomPiecesOfEveryGrammar() {
-        Random random = new Random(11);
+        Random random = new Random(SEED);
         for (int i = 0; i < INPUTS / 2; i++) {
             StringBuilder script = new StringBuilder();
             for (int piece = random.nextInt(60); piece >= 0; piece--) {
@@ -39,7 +40,7 @@ class ReaderFuzzTest {
 
     @Test
     void mutatedScripts() {
-        Random random = new Random(12);
+        Random random = new Random(SEED + 1);
         Map<Target, List<String>> scripts = new LinkedHashMap<>();
         for (Target engine : Target.values()) {
             List<String> made = new ArrayList<>();

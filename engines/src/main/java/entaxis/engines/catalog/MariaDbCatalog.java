@@ -11,6 +11,7 @@ import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -39,6 +40,7 @@ import java.util.Set;
 public final class MariaDbCatalog {
     private static final String TABLES = """
             select table_name, table_comment from information_schema.tables where table_schema = ? and table_type in ('BASE TABLE', 'SYSTEM VERSIONED') order by create_time, table_name""";
+    private static final String SEQUENCES = "select table_name from information_schema.tables where table_schema = ? and table_type = 'SEQUENCE' order by table_name";
     private static final String COLUMNS = """
             select table_name, column_name, column_type, is_nullable, column_default, extra, column_comment, generation_expression
             from information_schema.columns where table_schema = ? order by table_name, ordinal_position""";
@@ -86,7 +88,19 @@ public final class MariaDbCatalog {
         references(connection, database, tables);
         indexes(connection, database, tables);
         List<Table> done = tables.values().stream().map(TableParts::table).toList();
-        return new Schema(done);
+        return new Schema(List.of(), mariaDb ? sequences(connection, database) : List.of(), done, List.of());
+    }
+
+    /** MariaDB manual, “CREATE SEQUENCE”: a sequence can be asked like a table of one row. */
+    private static List<Sequence> sequences(Connection connection, String database) throws SQLException {
+        List<String> names = new ArrayList<>();
+        Query.each(connection, SEQUENCES, row -> names.add(row.getString(1)), database);
+        List<Sequence> sequences = new ArrayList<>();
+        for (String name : names) {
+            Query.each(connection, "select start_value, increment from `" + database.replace("`", "``") + "`.`" + name.replace("`", "``") + "`", row ->
+                    sequences.add(new Sequence("", name, row.getLong(1), row.getLong(2))));
+        }
+        return sequences;
     }
 
     private void check(Map<String, TableParts> tables, ResultSet row) throws SQLException {

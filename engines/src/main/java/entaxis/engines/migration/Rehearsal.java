@@ -52,8 +52,8 @@ public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, Li
      */
     public static Rehearsal of(Schema from, Schema to, Target engine, Pairing pairing, Fills fills, List<String> rows) throws SQLException {
         Dialect dialect = Dialect.of(Target.H2);
-        Schema start = withoutPrograms(Held.of(from, engine, dialect));
-        Schema goal = withoutPrograms(Held.of(to, engine, dialect));
+        Schema start = Held.of(from, engine, dialect).withoutPrograms();
+        Schema goal = Held.of(to, engine, dialect).withoutPrograms();
         try (Connection connection = DriverManager.getConnection("jdbc:h2:mem:"); Statement statement = connection.createStatement()) {
             statement.setQueryTimeout(SECONDS);
             for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.USUAL).write(start, "rehearsal").statements()) {
@@ -71,10 +71,6 @@ public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, Li
             Schema reached = H2Catalog.read(connection, "PUBLIC");
             return new Rehearsal(execution, before, rows(statement, reached), Comparison.of(reached, goal, dialect, Pairing.NONE).differences(), engine != Target.H2);
         }
-    }
-
-    private static Schema withoutPrograms(Schema schema) {
-        return new Schema(schema.types(), schema.sequences(), schema.tables(), List.of());
     }
 
     private static long rows(Statement statement, Schema schema) throws SQLException {

@@ -46,8 +46,8 @@ final class ReconcileCommand {
         this.err = err;
     }
 
-    /** One side of the comparison. */
-    private record Side(Schema schema, boolean design, boolean whole) { }
+    /** One side of the comparison; of a live database views and routines are not read. */
+    private record Side(Schema schema, boolean live, boolean whole) { }
 
     /** Exit 0 if nothing is apart, 1 if something is, 2 for wrong input, and where part of a script was not understood. */
     int run(List<String> words) {
@@ -67,8 +67,9 @@ final class ReconcileCommand {
         if (second.isEmpty()) {
             return SqlCommands.WRONG;
         }
-        Schema from = first.get().design() ? Held.completed(first.get().schema(), second.get().schema()) : first.get().schema();
-        Schema to = second.get().design() ? Held.completed(second.get().schema(), first.get().schema()) : second.get().schema();
+        boolean live = first.get().live() || second.get().live();
+        Schema from = live ? first.get().schema().withoutPrograms() : first.get().schema();
+        Schema to = live ? second.get().schema().withoutPrograms() : second.get().schema();
         Pairing pairing = pairing(from, to, dialect, renames);
         Comparison comparison = Comparison.of(from, to, dialect, pairing);
         if (arguments.has("--json")) {
@@ -120,7 +121,7 @@ final class ReconcileCommand {
 
     private Optional<Side> side(String name, Arguments arguments, String option, Dialect dialect) {
         if (name.endsWith(".json")) {
-            return new DesignFiles(err).schema(name).map(schema -> new Side(Held.ofDesign(schema, dialect), true, true));
+            return new DesignFiles(err).schema(name).map(schema -> new Side(Held.ofDesign(schema, dialect), false, true));
         }
         Optional<String> word = arguments.value(option);
         Optional<Target> spoken = word.isEmpty() ? Optional.of(dialect.target()) : word.flatMap(Target::of);
@@ -148,7 +149,7 @@ final class ReconcileCommand {
     private Optional<Side> connected(String name, Connections connections, Dialect dialect) {
         try {
             Reading reading = connections.read(name);
-            return Optional.of(new Side(Held.of(reading.schema(), reading.engine(), dialect), false, true));
+            return Optional.of(new Side(Held.of(reading.schema(), reading.engine(), dialect), true, true));
         } catch (Connections.Unreachable e) {
             err.println(e.getMessage());
             return Optional.empty();

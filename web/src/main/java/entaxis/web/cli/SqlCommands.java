@@ -8,7 +8,6 @@ import entaxis.core.lift.Lifted;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Finding;
 import entaxis.core.sql.Neutral;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
@@ -84,8 +83,7 @@ final class SqlCommands {
         ScriptOptions options = new ScriptOptions(arguments.has("--drop"), arguments.has("--if-absent"), !arguments.has("--no-comments"), arguments.has("--foreign-keys-inside"),
                 arguments.has("--quote"), letters.get(), arguments.value("--schema"), arguments.value("--tables").map(names -> Arrays.stream(names.split(",")).map(String::strip)
                         .collect(Collectors.toSet())));
-        Script script = new ScriptWriter(dialect, options).write(source.get().schema(), String.join(", ", arguments.files().stream().map(file -> Path.of(file).getFileName().toString()).toList()))
-                .with(source.get().findings());
+        Script script = new ScriptWriter(dialect, options).write(source.get().schema(), String.join(", ", arguments.files().stream().map(file -> Path.of(file).getFileName().toString()).toList()));
         out.print(script.text());
         script.findings().forEach(finding -> err.println(finding.kind().title() + ": " + finding.sentence()));
         source.get().missed().forEach(missed -> err.println(place(missed)));
@@ -93,7 +91,7 @@ final class SqlCommands {
     }
 
     /** What a script is written of. */
-    record Source(Schema schema, List<Finding> findings, List<NotUnderstood> missed) { }
+    record Source(Schema schema, List<NotUnderstood> missed) { }
 
     /** {@code draw FILE... --engine E OUT.svg}: the diagram of a script, tables with their types. */
     int draw(List<String> words) {
@@ -127,7 +125,7 @@ final class SqlCommands {
 
     private Optional<Source> source(Arguments arguments, Target to) {
         if (arguments.files().size() == 1 && arguments.files().getFirst().endsWith(".json")) {
-            return new DesignFiles(err).schema(arguments.files().getFirst()).map(schema -> new Source(schema, List.of(), List.of()));
+            return new DesignFiles(err).schema(arguments.files().getFirst()).map(schema -> new Source(schema, List.of()));
         }
         Optional<Target> from = engine(arguments, "--from");
         if (from.isEmpty()) {
@@ -136,9 +134,7 @@ final class SqlCommands {
         }
         return reading(arguments.files(), from.get()).map(reading -> {
             boolean same = from.get() == to;
-            Schema schema = same ? reading.schema() : Neutral.of(reading.schema(), Dialect.of(from.get()));
-            List<Finding> findings = same ? List.of() : ScriptWriter.foreign(schema.programs(), from.get(), to);
-            return new Source(same ? schema : new Schema(schema.types(), schema.sequences(), schema.tables(), List.of()), findings, reading.notUnderstood());
+            return new Source(same ? reading.schema() : Neutral.of(reading.schema(), Dialect.of(from.get())), reading.notUnderstood());
         });
     }
 

@@ -89,15 +89,22 @@ public class Reconciling {
         Map<String, String> same = notes.getOrDefault(Note.Kind.RENAME, Map.of());
         String name = open.id() + " " + key;
         Compared compared = recent.get(name, before -> before.have() == side.schema() && before.derived() == open.derivation().schema() && before.pairing().equals(pairing(before.renames(), same)))
-                .orElseGet(() -> recent.keep(name, compared(side.schema(), open.derivation().schema(), dialect, same)));
+                .orElseGet(() -> recent.keep(name, compared(side, open.derivation().schema(), dialect, same)));
         return new Work(side, dialect, side.schema(), compared.want(), notes, compared.renames(), compared.pairing(), compared.comparison());
     }
 
-    private static Compared compared(Schema have, Schema derived, Dialect dialect, Map<String, String> same) {
-        Schema want = Held.completed(Held.ofDesign(derived, dialect), have);
+    private static Compared compared(Side side, Schema derived, Dialect dialect, Map<String, String> same) {
+        Schema have = side.schema();
+        Schema want = wanted(side, derived, dialect);
         List<Rename> renames = RenameFinder.find(have, want, dialect);
         Pairing pairing = pairing(renames, same);
         return new Compared(have, derived, want, renames, pairing, Comparison.of(have, want, dialect, pairing));
+    }
+
+    /** What the design asks for: of a database all but views and routines, which are not read from it. */
+    private static Schema wanted(Side side, Schema derived, Dialect dialect) {
+        Schema held = Held.ofDesign(derived, dialect);
+        return side.live() ? held.withoutPrograms() : held;
     }
 
     private static Pairing pairing(List<Rename> renames, Map<String, String> same) {
@@ -156,7 +163,7 @@ public class Reconciling {
         if (!script.isEmpty()) {
             return Optional.of(Held.of(ScriptReader.read(script, work.side().engine()).schema(), work.side().engine(), work.dialect()));
         }
-        return Sides.site(work.side().key()) && SiteDatabase.madeOf(open.design().facts().name()) ? Optional.of(Held.completed(Held.ofDesign(SiteDatabase.handedOver(), work.dialect()), work.have())) : Optional.empty();
+        return Sides.site(work.side().key()) && SiteDatabase.madeOf(open.design().facts().name()) ? Optional.of(wanted(work.side(), SiteDatabase.handedOver(), work.dialect())) : Optional.empty();
     }
 
     // what is said

@@ -12,7 +12,7 @@ import java.time.Instant;
  * @param engine the engine that both sides are compared in
  * @param schema its schema as that engine holds it
  * @param live   whether scripts can be run on it
- * @param design whether it is a design, which says nothing of sequences, views and routines
+ * @param design whether it is a design
  * @param readAt when it was read
  */
 public record Side(String key, String title, Target engine, Schema schema, boolean live, boolean design, Instant readAt) { }

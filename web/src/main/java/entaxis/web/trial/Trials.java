@@ -51,7 +51,7 @@ public class Trials {
     /** Makes the tables anew and puts the sample rows in. */
     public synchronized TrialSession run(OpenDesign open) {
         close(open.id());
-        Script script = new ScriptWriter(DIALECT, ScriptOptions.USUAL).write(open.derivation().schema(), open.design().facts().name());
+        Script script = new ScriptWriter(DIALECT, ScriptOptions.USUAL).write(open.derivation().schema().withoutPrograms(), open.design().facts().name());
         Trial trial = new Trial(TrialLimits.USUAL);
         TrialSession session = new TrialSession(trial, open.derivation().schema(), trial.run(script.statements().stream().map(Script.Statement::text).toList()));
         for (SampleRow row : open.design().rows()) {

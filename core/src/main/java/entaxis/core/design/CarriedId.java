@@ -1,0 +1,18 @@
+package entaxis.core.design;
+
+/**
+ * Stable opaque identity of something carried along.
+ *
+ * @param value “v” and up to 24 letters or digits
+ */
+public record CarriedId(String value) {
+    /** Checks the shape. */
+    public CarriedId {
+        Ids.check('v', value);
+    }
+
+    @Override
+    public String toString() {
+        return value;
+    }
+}
