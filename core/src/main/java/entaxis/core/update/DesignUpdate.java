@@ -43,8 +43,12 @@ import entaxis.core.design.Structure;
 import entaxis.core.design.TypeId;
 import entaxis.core.expression.Sense;
 import entaxis.core.reconcile.Aspect;
+import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
+import entaxis.core.reconcile.DifferenceWords;
+import entaxis.core.reconcile.Held;
 import entaxis.core.reconcile.Names;
+import entaxis.core.reconcile.Pairing;
 import entaxis.core.reconcile.Part;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
@@ -57,6 +61,8 @@ import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Neutral;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType.EnumType;
@@ -70,6 +76,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -82,6 +89,7 @@ public final class DesignUpdate {
     private final Schema database;
     private final Fresh fresh;
     private final List<String> left = new ArrayList<>();
+    private final Set<String> told = new HashSet<>();
     private Design design;
     private Derivation derivation;
 
@@ -95,12 +103,31 @@ public final class DesignUpdate {
     /**
      * Takes differences over.
      *
-     * @param database the database's schema in ISO words, under the design's names
-     * @param taken    differences from the database to the design, whose database's side is right
-     * @param fresh    gives the identities of new elements
+     * @param have    the database's schema as its engine holds it, under the design's names
+     * @param dialect that engine
+     * @param taken   differences from the database to the design, whose database's side is right
+     * @param words   what the two sides are called
+     * @param fresh   gives the identities of new elements
      */
-    public static Updated of(Design design, Schema database, List<Difference> taken, Fresh fresh) {
-        return new DesignUpdate(design, database, fresh).updated(taken);
+    public static Updated of(Design design, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words, Fresh fresh) {
+        DesignUpdate update = new DesignUpdate(design, Neutral.of(have, dialect), fresh);
+        Updated updated = update.updated(taken);
+        List<String> left = new ArrayList<>(updated.left());
+        left.addAll(update.untold(design, have, dialect, taken, words));
+        return new Updated(updated.design(), left);
+    }
+
+    /** What is apart after all, of what was taken or came with it, and has not been told yet: a design cannot say it as the database has it. */
+    private List<String> untold(Design before, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words) {
+        Set<String> stays = new HashSet<>();
+        apart(before, have, dialect).forEach(difference -> stays.add(difference.key()));
+        taken.forEach(difference -> stays.remove(difference.key()));
+        return apart(design, have, dialect).filter(difference -> !stays.contains(difference.key()) && !told.contains(difference.key()))
+                .map(difference -> words.sentence(difference) + " A design cannot say this, so it stays apart.").toList();
+    }
+
+    private static Stream<Difference> apart(Design design, Schema have, Dialect dialect) {
+        return Comparison.of(have, Held.ofDesign(Derivation.of(design).schema(), dialect), dialect, Pairing.NONE).differences().stream();
     }
 
     private Updated updated(List<Difference> taken) {
@@ -128,8 +155,14 @@ public final class DesignUpdate {
         return new Updated(design, left);
     }
 
-    private static void each(List<Difference> differences, Predicate<Difference> which, java.util.function.Consumer<Difference> use) {
-        differences.stream().filter(which).forEach(use);
+    private void each(List<Difference> differences, Predicate<Difference> which, Consumer<Difference> use) {
+        differences.stream().filter(which).forEach(difference -> {
+            int before = left.size();
+            use.accept(difference);
+            if (left.size() > before) {
+                told.add(difference.key());
+            }
+        });
     }
 
     private boolean apply(Change change, String what) {

@@ -19,7 +19,6 @@ import entaxis.core.reconcile.RenameFinder;
 import entaxis.core.reconcile.Renaming;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Neutral;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -75,7 +74,7 @@ public sealed interface TypedScript {
         List<Difference> differences = Comparison.of(typed, stated, dialect, pairing).differences().stream()
                 .filter(difference -> difference.aspect() != Aspect.NAME || difference.part() == Part.TABLE || difference.part() == Part.COLUMN).toList();
         DifferenceWords words = new DifferenceWords("the text", "the design");
-        Updated updated = DesignUpdate.of(design, Neutral.of(Renaming.apply(typed, pairing, dialect), dialect), differences, fresh);
+        Updated updated = DesignUpdate.of(design, Renaming.apply(typed, pairing, dialect), dialect, differences, words, fresh);
         List<String> left = new ArrayList<>(updated.left());
         reading.rows().stream().map(row -> row.table()).distinct().forEach(table -> left.add("The rows of " + table + " are left out; put sample rows in on the Trial desk."));
         reading.steppedOver().stream().filter(passed -> !passed.kind().equals("transaction")).forEach(passed -> left.add("Line " + passed.line() + " was stepped over: " + passed.kind() + "."));

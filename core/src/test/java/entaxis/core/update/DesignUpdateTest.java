@@ -23,6 +23,7 @@ import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
+import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.Held;
 import entaxis.core.reconcile.Pairing;
 import entaxis.core.reconcile.Part;
@@ -38,6 +39,7 @@ import org.junit.jupiter.api.Test;
 
 class DesignUpdateTest {
     private static final Dialect POSTGRESQL = Dialect.of(Target.POSTGRESQL);
+    private static final DifferenceWords WORDS = new DifferenceWords("the database", "the design");
     private int next;
 
     private String id(char kind) {
@@ -55,7 +57,7 @@ class DesignUpdateTest {
     private Updated updated(Design design, Schema database, Pairing pairing) {
         Schema want = Held.ofDesign(Derivation.of(design).schema(), POSTGRESQL);
         List<Difference> differences = Comparison.of(database, want, POSTGRESQL, pairing).differences();
-        return DesignUpdate.of(design, Neutral.of(Renaming.apply(database, pairing, POSTGRESQL), POSTGRESQL), differences, this::id);
+        return DesignUpdate.of(design, Renaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, differences, WORDS, this::id);
     }
 
     private List<Difference> left(Design design, Schema database) {
@@ -127,7 +129,11 @@ class DesignUpdateTest {
             Pairing pairing = RandomEdits.of(plain, seed, 6).pairing(POSTGRESQL).reversed();
             Schema want = Held.ofDesign(derived, POSTGRESQL);
             List<Difference> all = Comparison.of(database, want, POSTGRESQL, pairing).differences();
-            Updated updated = DesignUpdate.of(design, Neutral.of(Renaming.apply(database, pairing, POSTGRESQL), POSTGRESQL), all, this::id);
+            Updated updated = DesignUpdate.of(design, Renaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, all, WORDS, this::id);
+            for (Difference difference : left(updated.design(), Renaming.apply(database, pairing, POSTGRESQL))) {
+                assertThat(updated.left()).as("seed %d: what stays apart is told: %s", seed, difference)
+                        .anyMatch(text -> text.contains(difference.name().isEmpty() ? difference.table() : difference.name()) || text.contains(difference.table() + "."));
+            }
             long apart = left(updated.design(), database).stream().filter(difference -> difference.aspect() != Aspect.NAME).count();
             differences += all.size();
             rest += apart;

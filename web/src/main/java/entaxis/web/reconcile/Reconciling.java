@@ -23,7 +23,6 @@ import entaxis.core.reconcile.Touches;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.InsertStatements;
-import entaxis.core.sql.Neutral;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
@@ -141,7 +140,7 @@ public class Reconciling {
         Migration forth = Migration.of(work.have(), merge.schema(), work.dialect(), merge.pairing(), fills(work));
         Supplier<Migration> back = () -> Migration.of(merge.schema(), work.have(), work.dialect(), merge.pairing().reversed(), Fills.NONE);
         List<Difference> toDesign = work.comparison().differences().stream().filter(decisions::takesHave).toList();
-        Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of()) : DesignUpdate.of(open.design(), Neutral.of(renamed, work.dialect()), toDesign, NewId::of);
+        Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of()) : DesignUpdate.of(open.design(), renamed, work.dialect(), toDesign, words, NewId::of);
         List<Offer> offers = work.renames().stream().map(rename -> new Offer(rename, work.note(Note.Kind.RENAME, rename.key()).equals("same"))).toList();
         return new ReconcileView(work.side(), groups, offers, merge, forth, back, update, toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent());
     }
