@@ -27,8 +27,11 @@ final class ColumnPlan {
     private final Target target;
     private final Table table;
     private final Questions questions;
+    private final Set<String> moved;
 
-    ColumnPlan(TableChange change, Wording words, Alterations engine, Fills fills, Questions questions) {
+    /** A plan; the values of the columns that moved stand elsewhere when they go. */
+    ColumnPlan(TableChange change, Wording words, Alterations engine, Fills fills, Questions questions, Set<String> moved) {
+        this.moved = moved;
         this.change = change;
         this.words = words;
         this.engine = engine;
@@ -36,6 +39,10 @@ final class ColumnPlan {
         this.target = words.dialect().target();
         this.table = change.after;
         this.questions = questions;
+    }
+
+    private boolean losesValues(Column column) {
+        return column.generated().isEmpty() && !moved.contains(column.name());
     }
 
     private static boolean asksForValue(Column column) {
@@ -78,8 +85,9 @@ final class ColumnPlan {
         }
         for (Column column : change.gone) {
             boolean computed = column.generated().isPresent();
-            steps.add(step(words.mySql() ? Stage.COLUMNS : Stage.REMOVALS, computed ? Risk.SAFE : Risk.LOSES_DATA, "Drop " + change.name() + "." + column.name() + (computed ? "" : " with its values"),
-                    engine.dropColumn(table, column), computed ? Optional.empty() : Optional.of(given(column)), "", computed));
+            boolean loses = losesValues(column);
+            steps.add(step(words.mySql() ? Stage.COLUMNS : Stage.REMOVALS, loses ? Risk.LOSES_DATA : Risk.SAFE, "Drop " + change.name() + "." + column.name()
+                    + (loses ? " with its values" : computed ? "" : ", whose values were carried over"), engine.dropColumn(table, column), loses ? Optional.of(given(column)) : Optional.empty(), "", computed));
         }
     }
 
@@ -220,7 +228,7 @@ final class ColumnPlan {
             }
             risk = lost ? Risk.LOSES_DATA : risk;
         }
-        boolean loses = change.gone.stream().anyMatch(column -> column.generated().isEmpty());
+        boolean loses = change.gone.stream().anyMatch(this::losesValues);
         risk = loses ? Risk.LOSES_DATA : risk;
         if (whole) {
             ofRules().forEach(sql -> asked.add(new Question(sql, false)));
@@ -244,12 +252,12 @@ final class ColumnPlan {
             table.columns().stream().filter(column -> column.identity() == Identity.ALWAYS)
                     .forEach(column -> statements.add(engine.alter(table, "MODIFY (" + engine.name(column.name()) + " " + engine.writer.numbers(column) + ")")));
         }
-        String why = loses ? "; the values of " + String.join(", ", change.gone.stream().filter(column -> column.generated().isEmpty()).map(Column::name).toList()) + " are not taken along" : "";
+        String why = loses ? "; the values of " + String.join(", ", change.gone.stream().filter(this::losesValues).map(Column::name).toList()) + " are not taken along" : "";
         if (loses) {
             asked.add(new Question(rows(), true));
         }
         return List.of(new Step(Stage.COLUMNS, change.name(), risk, "Make " + change.name() + " anew and copy its rows" + why, statements, asked,
-                "The table is locked while its rows are copied.", !loses && risk != Risk.LOSES_DATA));
+                "The table is locked while its rows are copied.", !loses && change.gone.stream().noneMatch(column -> moved.contains(column.name())) && risk != Risk.LOSES_DATA));
     }
 
     /** What tells whether the rows obey the keys, rules and references that the table gets while it is made anew. */

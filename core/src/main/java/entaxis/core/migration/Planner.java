@@ -10,6 +10,7 @@ import entaxis.core.reconcile.Pairs;
 import entaxis.core.reconcile.Pairs.Pair;
 import entaxis.core.reconcile.Renaming;
 import entaxis.core.reconcile.Risk;
+import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.Wording;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
@@ -36,6 +37,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Works out the steps: what depends on a change is taken off before it and put on again behind it. */
 final class Planner {
@@ -92,7 +94,10 @@ final class Planner {
         changes.values().forEach(this::rename);
         sequences();
         freshTables();
-        changes.values().forEach(change -> new ColumnPlan(change, words, engine, fills, questions).steps(steps));
+        List<Moves> moves = moves();
+        moves.forEach(move -> add(move.step(engine)));
+        changes.values().forEach(change -> new ColumnPlan(change, words, engine, fills, questions,
+                moves.stream().filter(move -> move.change() == change).flatMap(move -> move.split().moved().stream()).collect(Collectors.toSet())).steps(steps));
         changes.values().forEach(this::putOn);
         references();
         comments();
@@ -215,6 +220,20 @@ final class Planner {
             table.indexes().stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty())
                     .forEach(index -> safe(Stage.INDEXES, table, "Create the index " + index.name(), List.of(engine.writer.createIndex(table, index))));
         }
+    }
+
+    /** What moves out of a table that stays into one that is new; a table that others refer to is filled before them. */
+    private List<Moves> moves() {
+        List<Moves> moves = new ArrayList<>();
+        for (Table table : new CreationOrder(fresh).tables()) {
+            for (Split split : pairing.splits()) {
+                TableChange change = changes.get(words.folded(split.table()));
+                if (change != null && words.folded(Names.of(table)).equals(words.folded(split.into()))) {
+                    moves.add(new Moves(split, change, table));
+                }
+            }
+        }
+        return moves;
     }
 
     // keys and references

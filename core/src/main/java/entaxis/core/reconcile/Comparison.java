@@ -192,7 +192,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             }
             for (Column column : from.columns()) {
                 if (known.containsKey(words.folded(column.name()))) {
-                    say(Part.COLUMN, table, column.name(), Aspect.PRESENCE, words.writer().column(from, column), "", column.generated().isPresent() ? Risk.SAFE : Risk.LOSES_DATA);
+                    say(Part.COLUMN, table, column.name(), Aspect.PRESENCE, words.writer().column(from, column), "", column.generated().isPresent() || pairing.moved(table, column.name()).isPresent() ? Risk.SAFE : Risk.LOSES_DATA);
                 }
             }
             List<String> present = from.columns().stream().map(column -> words.folded(column.name())).filter(order::contains).toList();

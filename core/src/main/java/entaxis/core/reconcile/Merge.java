@@ -161,6 +161,9 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
                     result.add(column(table, column, other));
                 } else if (!takes(Part.COLUMN, table, column.name(), Aspect.PRESENCE)) {
                     result.add(column);
+                } else if (pairing.moved(table, column.name()).filter(split -> !takes(Part.TABLE, split.into(), "", Aspect.PRESENCE)).isPresent()) {
+                    left.add(table + "." + column.name() + " stays, because the table that its values move to is not taken over.");
+                    result.add(column);
                 }
             }
             String before = "";
@@ -281,7 +284,19 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
                     }
                 }
             }
+            for (Split split : pairing.splits()) {
+                if (takes(Part.TABLE, split.into(), "", Aspect.PRESENCE)) {
+                    kept = kept.withSplit(underNames(split, undone));
+                }
+            }
             return new Merge(Renaming.apply(schema, undone, dialect), kept, left);
+        }
+
+        private static Split underNames(Split split, Pairing undone) {
+            String table = undone.table(split.table());
+            Map<String, String> columns = new HashMap<>();
+            split.columns().forEach((to, from) -> columns.put(to, undone.column(table, from)));
+            return new Split(table, split.into(), split.moved(), columns, split.once(), split.reasons());
         }
     }
 }

@@ -1,17 +1,21 @@
 package entaxis.core.reconcile;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
- * What is the same under two names.
+ * What is the same under two names or in two places.
  *
  * @param tables  the wanted name of each renamed table by its old one
  * @param columns the wanted name of each renamed column by its old one, by the wanted name of the table
+ * @param splits  columns that moved into a new table
  */
-public record Pairing(Map<String, String> tables, Map<String, Map<String, String>> columns) {
+public record Pairing(Map<String, String> tables, Map<String, Map<String, String>> columns, List<Split> splits) {
     /** Nothing has two names. */
-    public static final Pairing NONE = new Pairing(Map.of(), Map.of());
+    public static final Pairing NONE = new Pairing(Map.of(), Map.of(), List.of());
 
     /** Copies the maps. */
     public Pairing {
@@ -19,6 +23,7 @@ public record Pairing(Map<String, String> tables, Map<String, Map<String, String
         Map<String, Map<String, String>> copied = new HashMap<>();
         columns.forEach((table, names) -> copied.put(table, Map.copyOf(names)));
         columns = Map.copyOf(copied);
+        splits = List.copyOf(splits);
     }
 
     /** The wanted name of a table. */
@@ -40,7 +45,7 @@ public record Pairing(Map<String, String> tables, Map<String, Map<String, String
     public Pairing withTable(String from, String to) {
         Map<String, String> more = new HashMap<>(tables);
         more.put(from, to);
-        return new Pairing(more, columns);
+        return new Pairing(more, columns, splits);
     }
 
     /** This pairing with a renamed column of a table that is wanted under this name. */
@@ -49,10 +54,22 @@ public record Pairing(Map<String, String> tables, Map<String, Map<String, String
         Map<String, String> names = new HashMap<>(more.getOrDefault(wantedTable, Map.of()));
         names.put(from, to);
         more.put(wantedTable, names);
-        return new Pairing(tables, more);
+        return new Pairing(tables, more, splits);
     }
 
-    /** The same seen from the other side. */
+    /** This pairing with columns that moved into a new table. */
+    public Pairing withSplit(Split split) {
+        List<Split> more = new ArrayList<>(splits);
+        more.add(split);
+        return new Pairing(tables, columns, more);
+    }
+
+    /** Where a column of a table that is wanted under this name moved to, if it did. */
+    public Optional<Split> moved(String wantedTable, String column) {
+        return splits.stream().filter(split -> split.table().equals(wantedTable) && split.moved().contains(column)).findFirst();
+    }
+
+    /** The same seen from the other side; what moved does not move back by itself. */
     public Pairing reversed() {
         Map<String, String> back = new HashMap<>();
         tables.forEach((from, to) -> back.put(to, from));
@@ -62,6 +79,6 @@ public record Pairing(Map<String, String> tables, Map<String, Map<String, String
             names.forEach((from, to) -> namesBack.put(to, from));
             columnsBack.put(back.getOrDefault(table, table), namesBack);
         });
-        return new Pairing(back, columnsBack);
+        return new Pairing(back, columnsBack, List.of());
     }
 }

@@ -12,7 +12,7 @@ import java.util.List;
  * @param score   how much speaks for it, up to 1
  * @param reasons what speaks for it, in words
  */
-public record Rename(Part part, String table, String from, String to, double score, List<String> reasons) {
+public record Rename(Part part, String table, String from, String to, double score, List<String> reasons) implements Offered {
     /** From this score on, more speaks for it than against it. */
     public static final double LIKELY = 0.6;
 
@@ -21,17 +21,32 @@ public record Rename(Part part, String table, String from, String to, double sco
         reasons = List.copyOf(reasons);
     }
 
-    /** What tells it from others. */
+    @Override
     public String key() {
         return part + "|" + table + "|" + from + "|" + to;
     }
 
-    /** Whether it is likely. */
+    @Override
+    public String was() {
+        return (table.isEmpty() ? "" : table + ".") + from;
+    }
+
+    @Override
+    public String became() {
+        return "is now";
+    }
+
+    @Override
+    public String now() {
+        return to;
+    }
+
+    @Override
     public boolean likely() {
         return score >= LIKELY;
     }
 
-    /** This pairing with the two names as one. */
+    @Override
     public Pairing into(Pairing pairing) {
         return part == Part.TABLE ? pairing.withTable(from, to) : pairing.withColumn(table, from, to);
     }

@@ -9,10 +9,12 @@ import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.Held;
 import entaxis.core.reconcile.Merge;
+import entaxis.core.reconcile.Offered;
 import entaxis.core.reconcile.Pairing;
-import entaxis.core.reconcile.Rename;
 import entaxis.core.reconcile.RenameFinder;
+import entaxis.core.reconcile.Renaming;
 import entaxis.core.reconcile.Risk;
+import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.exchange.ReconcileJson;
@@ -170,18 +172,25 @@ final class ReconcileCommand {
             return pairing;
         }
         boolean asks = how.equals("ask") && Boolean.getBoolean("entaxis.terminal");
-        for (Rename rename : RenameFinder.find(from, to, dialect)) {
-            String offer = rename.part().word() + " " + (rename.table().isEmpty() ? "" : rename.table() + ".") + rename.from() + " → " + rename.to() + " ("
-                    + String.join(", ", rename.reasons()) + ")";
-            boolean taken = how.equals("likely") && rename.likely();
-            if (asks) {
-                taken = answered("Was the " + offer + " renamed? [y/n] ");
-            } else if (!taken) {
-                err.println("May have been renamed, and is taken as two things: " + offer + (how.equals("ask") ? "; --renames likely takes what is likely as one" : ""));
-            }
-            pairing = taken ? rename.into(pairing) : pairing;
+        for (Offered renamed : RenameFinder.find(from, to, dialect)) {
+            pairing = taken(renamed, how, asks) ? renamed.into(pairing) : pairing;
+        }
+        for (Offered moved : SplitFinder.find(Renaming.apply(from, pairing, dialect), to, dialect)) {
+            pairing = taken(moved, how, asks) ? moved.into(pairing) : pairing;
         }
         return pairing;
+    }
+
+    private boolean taken(Offered offered, String how, boolean asks) {
+        String offer = offered.was() + " " + offered.became() + " " + offered.now() + " (" + String.join(", ", offered.reasons()) + ")";
+        if (asks) {
+            return answered("Is it so that " + offer + "? [y/n] ");
+        }
+        boolean taken = how.equals("likely") && offered.likely();
+        if (!taken) {
+            err.println("Perhaps, but taken as two things: " + offer + (how.equals("ask") ? "; --renames likely takes what is likely as one" : ""));
+        }
+        return taken;
     }
 
     /** Asks on the stream that the script does not go to. */

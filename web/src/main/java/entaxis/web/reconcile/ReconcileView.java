@@ -5,7 +5,7 @@ import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.Merge;
 import entaxis.core.reconcile.Part;
-import entaxis.core.reconcile.Rename;
+import entaxis.core.reconcile.Offered;
 import entaxis.core.update.Updated;
 import entaxis.core.word.Words;
 import java.util.List;
@@ -20,7 +20,7 @@ import java.util.stream.Collectors;
  *
  * @param side      the other side
  * @param groups    the differences by table, the gravest group first
- * @param renames   what may have been renamed
+ * @param offers    what may have been renamed, or have moved into a new table
  * @param merge     the other side as it would become
  * @param migration what the other side has to be changed by
  * @param reverse   the way back
@@ -28,7 +28,7 @@ import java.util.stream.Collectors;
  * @param changes   what that changes in the design, as sentences
  * @param agreed    whether there is a state that both sides once agreed on
  */
-public record ReconcileView(Side side, List<Group> groups, List<Offer> renames, Merge merge, Migration migration, Supplier<Migration> reverse, Updated update, List<String> changes, List<String> remarks, boolean agreed) {
+public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, Merge merge, Migration migration, Supplier<Migration> reverse, Updated update, List<String> changes, List<String> remarks, boolean agreed) {
 
     /** The differences of one table, or of what belongs to none. */
     public record Group(String name, List<Row> rows) { }
@@ -67,7 +67,7 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> renames, 
     }
 
     /** What may have been renamed, and what was said to it. */
-    public record Offer(Rename rename, boolean same) { }
+    public record Offer(Offered offered, boolean same) { }
 
     /** What the other side is called in a sentence. */
     public String sideWord() {

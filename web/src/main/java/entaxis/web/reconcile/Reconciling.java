@@ -13,11 +13,12 @@ import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.Held;
 import entaxis.core.reconcile.Merge;
+import entaxis.core.reconcile.Offered;
 import entaxis.core.reconcile.Pairing;
 import entaxis.core.reconcile.Part;
-import entaxis.core.reconcile.Rename;
 import entaxis.core.reconcile.RenameFinder;
 import entaxis.core.reconcile.Renaming;
+import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.reconcile.ThreeWay;
 import entaxis.core.reconcile.Touches;
 import entaxis.core.schema.Schema;
@@ -72,14 +73,14 @@ public class Reconciling {
     }
 
     /** Both sides, with what was noted about them. */
-    private record Work(Side side, Dialect dialect, Schema have, Schema want, Map<Note.Kind, Map<String, String>> notes, List<Rename> renames, Pairing pairing, Comparison comparison) {
+    private record Work(Side side, Dialect dialect, Schema have, Schema want, Map<Note.Kind, Map<String, String>> notes, List<Offered> offers, Pairing pairing, Comparison comparison) {
         String note(Note.Kind kind, String about) {
             return notes.getOrDefault(kind, Map.of()).getOrDefault(about, "");
         }
     }
 
     /** What two schemas have apart; it holds as long as neither is another one and the same is taken for renamed. */
-    private record Compared(Schema have, Schema derived, Schema want, List<Rename> renames, Pairing pairing, Comparison comparison) { }
+    private record Compared(Schema have, Schema derived, Schema want, List<Offered> offers, Pairing pairing, Comparison comparison) { }
 
     private Work work(OpenDesign open, String key, boolean again) throws Connections.Unreachable {
         Side side = sides.side(open, key, again);
@@ -87,17 +88,18 @@ public class Reconciling {
         Map<Note.Kind, Map<String, String>> notes = mapper.notes(open.id(), key).stream().collect(Collectors.groupingBy(Note::kind, Collectors.toMap(Note::about, Note::answer)));
         Map<String, String> same = notes.getOrDefault(Note.Kind.RENAME, Map.of());
         String name = open.id() + " " + key;
-        Compared compared = recent.get(name, before -> before.have() == side.schema() && before.derived() == open.derivation().schema() && before.pairing().equals(pairing(before.renames(), same)))
+        Compared compared = recent.get(name, before -> before.have() == side.schema() && before.derived() == open.derivation().schema() && before.pairing().equals(pairing(before.offers(), same)))
                 .orElseGet(() -> recent.keep(name, compared(side, open.derivation().schema(), dialect, same)));
-        return new Work(side, dialect, side.schema(), compared.want(), notes, compared.renames(), compared.pairing(), compared.comparison());
+        return new Work(side, dialect, side.schema(), compared.want(), notes, compared.offers(), compared.pairing(), compared.comparison());
     }
 
     private static Compared compared(Side side, Schema derived, Dialect dialect, Map<String, String> same) {
         Schema have = side.schema();
         Schema want = wanted(side, derived, dialect);
-        List<Rename> renames = RenameFinder.find(have, want, dialect);
-        Pairing pairing = pairing(renames, same);
-        return new Compared(have, derived, want, renames, pairing, Comparison.of(have, want, dialect, pairing));
+        List<Offered> offers = new ArrayList<>(RenameFinder.find(have, want, dialect));
+        offers.addAll(SplitFinder.find(Renaming.apply(have, pairing(offers, same), dialect), want, dialect));
+        Pairing pairing = pairing(offers, same);
+        return new Compared(have, derived, want, offers, pairing, Comparison.of(have, want, dialect, pairing));
     }
 
     /** What the design asks for: of a database all but views and routines, which are not read from it. */
@@ -106,10 +108,10 @@ public class Reconciling {
         return side.live() ? held.withoutPrograms() : held;
     }
 
-    private static Pairing pairing(List<Rename> renames, Map<String, String> same) {
+    private static Pairing pairing(List<Offered> offers, Map<String, String> same) {
         Pairing pairing = Pairing.NONE;
-        for (Rename rename : renames) {
-            pairing = same.getOrDefault(rename.key(), "").equals("same") ? rename.into(pairing) : pairing;
+        for (Offered offered : offers) {
+            pairing = same.getOrDefault(offered.key(), "").equals("same") ? offered.into(pairing) : pairing;
         }
         return pairing;
     }
@@ -141,7 +143,7 @@ public class Reconciling {
         Supplier<Migration> back = () -> Migration.of(merge.schema(), work.have(), work.dialect(), merge.pairing().reversed(), Fills.NONE);
         List<Difference> toDesign = work.comparison().differences().stream().filter(decisions::takesHave).toList();
         Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of()) : DesignUpdate.of(open.design(), renamed, work.dialect(), toDesign, words, NewId::of);
-        List<Offer> offers = work.renames().stream().map(rename -> new Offer(rename, work.note(Note.Kind.RENAME, rename.key()).equals("same"))).toList();
+        List<Offer> offers = work.offers().stream().map(offered -> new Offer(offered, work.note(Note.Kind.RENAME, offered.key()).equals("same"))).toList();
         return new ReconcileView(work.side(), groups, offers, merge, forth, back, update, toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent());
     }
 

@@ -5,17 +5,20 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import entaxis.core.derive.Derivation;
+import entaxis.core.design.Design;
 import entaxis.core.design.Target;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.web.demo.SeedVault;
+import entaxis.web.demo.SowingSheet;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import org.assertj.core.api.Assertions;
@@ -220,5 +223,48 @@ class ReconcileIT extends BrowserTest {
         page.locator("#show-more").click();
         assertThat(page.locator(".difference")).hasCount(130);
         assertThat(page.locator("#show-more")).hasCount(0);
+    }
+
+    /** A flat sheet is normalized; the database that holds it follows, and its rows are spread over the new tables. */
+    @Test
+    void whatWasSplitInTheDesignMovesInTheDatabaseWithItsValues() throws SQLException {
+        Design flat = SowingSheet.design();
+        execute("drop all objects");
+        for (Script.Statement one : new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.USUAL).write(Derivation.of(flat).schema(), "sheet").statements()) {
+            execute(one.text());
+        }
+        execute("insert into sowing_sheet (tray_no, position, sown_on, taxon_code, taxon_name, family, germinated) values ('T-01', 1, date '2026-03-02', 'CAR', 'Silverthorn', 'Thornworts', 'yes'),"
+                + " ('T-01', 2, date '2026-03-02', 'CAR', 'Silverthorn', 'Thornworts', 'no'), ('T-02', 1, date '2026-03-04', 'MOR', 'Moonreed', 'Reeds', 'yes')");
+        String design = "/designs/" + store.create(flat);
+        go(design + "/normalize");
+        page.locator("#carry-out").click();
+        page.waitForURL("**sel=**");
+        to("reconcile");
+        Locator offers = page.locator(".offer");
+        assertThat(offers).hasCount(2);
+        assertThat(offers.filter(new Locator.FilterOptions().setHasText("may have moved to taxon"))).containsText("taxon_name, family");
+        for (int i = 0; i < 2; i++) {
+            offers.nth(i).locator("input").click();
+            assertThat(page.locator(".offer input:checked")).hasCount(i + 1);
+        }
+        assertThat(page.locator(".difference .risk.loses_data")).hasCount(0);
+        Locator groups = page.locator(".difference-group");
+        for (int i = groups.count() - 1; i >= 0; i--) {
+            groups.nth(i).locator("h2 button:text-is('all: design')").click();
+            assertThat(groups.nth(i).locator(".undecided")).hasCount(0);
+        }
+        assertThat(page.locator("#change-script")).containsText("SELECT DISTINCT");
+        page.locator("#rehearse").click();
+        assertThat(page.locator("#rehearsed")).containsText("The rehearsal went well: nothing is left.");
+        page.locator(".running summary").click();
+        page.locator("#run-script").click();
+        assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
+        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        try (Statement statement = connection.createStatement(); ResultSet row = statement.executeQuery("select count(*), max(t.family) from sowing_sheet s join tray y on y.tray_no = s.tray_no"
+                + " join taxon t on t.taxon_code = y.taxon_code where s.germinated = 'yes'")) {
+            row.next();
+            Assertions.assertThat(row.getInt(1)).isEqualTo(2);
+            Assertions.assertThat(row.getString(2)).isEqualTo("Thornworts");
+        }
     }
 }

@@ -1,0 +1,136 @@
+package entaxis.core.reconcile;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.Dialect;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Finds columns that may have moved out of a table into a new one: the new table has columns of the same name and type, one of the two refers to the other, and everything that
+ * the new table requires can be filled from the old one. This is how a table is split when a fact moves to what it is about (common practice). Linear in the columns of tables
+ * that lost some, for each new table that shares one with them.
+ */
+public final class SplitFinder {
+    private final Wording words;
+    private final Map<String, Table> before;
+
+    private SplitFinder(Schema from, Dialect dialect) {
+        this.words = new Wording(dialect);
+        this.before = words.byName(from.tables());
+    }
+
+    /** What may have moved between two schemas of an engine, the first one under the names of the second. */
+    public static List<Split> find(Schema from, Schema to, Dialect dialect) {
+        return new SplitFinder(from, dialect).find(to);
+    }
+
+    private List<Split> find(Schema to) {
+        List<Table> fresh = to.tables().stream().filter(table -> !before.containsKey(words.folded(Names.of(table)))).toList();
+        Map<String, List<Table>> holders = new HashMap<>();
+        fresh.forEach(table -> table.columns().forEach(column -> holders.computeIfAbsent(words.folded(column.name()), any -> new ArrayList<>()).add(table)));
+        List<Split> found = new ArrayList<>();
+        for (Table now : to.tables()) {
+            Table old = before.get(words.folded(Names.of(now)));
+            if (old == null) {
+                continue;
+            }
+            Map<Table, List<Column>> shared = new LinkedHashMap<>();
+            for (Column column : old.columns()) {
+                if (now.columns().stream().noneMatch(own -> same(own.name(), column.name())) && column.generated().isEmpty()) {
+                    holders.getOrDefault(words.folded(column.name()), List.of()).forEach(table -> shared.computeIfAbsent(table, any -> new ArrayList<>()).add(column));
+                }
+            }
+            found.addAll(splits(old, now, shared));
+        }
+        return found;
+    }
+
+    /** The splits of one table; a table may be tied to it by way of another one that came out of it. */
+    private List<Split> splits(Table old, Table now, Map<Table, List<Column>> shared) {
+        Map<Table, Split> done = new LinkedHashMap<>();
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (Map.Entry<Table, List<Column>> candidate : shared.entrySet()) {
+                if (!done.containsKey(candidate.getKey())) {
+                    Optional<Split> split = split(old, now, candidate.getKey(), candidate.getValue(), done);
+                    split.ifPresent(own -> done.put(candidate.getKey(), own));
+                    more |= split.isPresent();
+                }
+            }
+        }
+        return List.copyOf(done.values());
+    }
+
+    private boolean same(String one, String other) {
+        return words.folded(one).equals(words.folded(other));
+    }
+
+    private Optional<Split> split(Table old, Table now, Table into, List<Column> gone, Map<Table, Split> others) {
+        Map<String, String> columns = new LinkedHashMap<>();
+        List<String> moved = new ArrayList<>();
+        for (Column column : gone) {
+            into.columns().stream().filter(own -> same(own.name(), column.name()) && words.type(own.type()).equals(words.type(column.type())) && fillable(own)).findFirst().ifPresent(own -> {
+                columns.put(own.name(), column.name());
+                moved.add(column.name());
+            });
+        }
+        List<String> once = new ArrayList<>();
+        List<String> reasons = new ArrayList<>(List.of("the same " + (moved.size() == 1 ? "name and type" : "names and types")));
+        Optional<ForeignKey> back = reference(into, now);
+        Optional<ForeignKey> out = reference(now, into);
+        if (back.isPresent()) {
+            link(back.get().columns(), referenced(back.get(), now), old, columns);
+            reasons.add(Names.of(into) + " refers to " + Names.of(now));
+        } else if (out.isPresent()) {
+            List<String> keys = referenced(out.get(), into);
+            link(keys, out.get().columns(), old, columns);
+            once.addAll(keys);
+            reasons.add(Names.of(now) + " refers to " + Names.of(into));
+        } else {
+            others.forEach((other, split) -> reference(other, into).filter(key -> once.isEmpty() && split.columns().keySet().containsAll(key.columns())).ifPresent(key -> {
+                List<String> keys = referenced(key, into);
+                link(keys, key.columns().stream().map(split.columns()::get).toList(), old, columns);
+                once.addAll(keys);
+                reasons.add(Names.of(other) + ", which came out of " + Names.of(now) + ", refers to " + Names.of(into));
+            }));
+        }
+        boolean linked = back.isPresent() && columns.keySet().containsAll(back.get().columns()) || !once.isEmpty() && columns.keySet().containsAll(once);
+        return !moved.isEmpty() && linked && into.columns().stream().allMatch(column -> columns.containsKey(column.name()) || !needed(column))
+                ? Optional.of(new Split(Names.of(now), Names.of(into), moved, columns, once, reasons)) : Optional.empty();
+    }
+
+    /** Adds what fills the columns of the new table by which the two belong together, as far as the old table had it. */
+    private void link(List<String> targets, List<String> sources, Table old, Map<String, String> columns) {
+        for (int i = 0; i < targets.size() && targets.size() == sources.size(); i++) {
+            String source = sources.get(i);
+            if (old.columns().stream().anyMatch(column -> same(column.name(), source))) {
+                columns.put(targets.get(i), source);
+            }
+        }
+    }
+
+    private static Optional<ForeignKey> reference(Table from, Table to) {
+        return from.foreignKeys().stream().filter(key -> Names.of(key.referencedNamespace(), key.referencedTable()).equals(Names.of(to))).findFirst();
+    }
+
+    private static List<String> referenced(ForeignKey key, Table table) {
+        return key.referencedColumns().isEmpty() ? table.keyColumns() : key.referencedColumns();
+    }
+
+    private static boolean fillable(Column column) {
+        return column.generated().isEmpty() && column.identity() == Identity.NONE;
+    }
+
+    private static boolean needed(Column column) {
+        return column.required() && column.defaultValue().isEmpty() && fillable(column);
+    }
+}
