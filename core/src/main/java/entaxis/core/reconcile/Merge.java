@@ -48,8 +48,13 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
      * @param taken   which differences of {@link Comparison#of} are taken over
      */
     public static Merge of(Schema from, Schema to, Dialect dialect, Pairing pairing, Predicate<Difference> taken) {
+        return of(from, to, dialect, pairing, Comparison.of(from, to, dialect, pairing), taken);
+    }
+
+    /** The same where the comparison of the two has been made already. */
+    public static Merge of(Schema from, Schema to, Dialect dialect, Pairing pairing, Comparison comparison, Predicate<Difference> taken) {
         Set<String> keys = new HashSet<>();
-        Comparison.of(from, to, dialect, pairing).differences().stream().filter(taken).forEach(difference -> keys.add(difference.key()));
+        comparison.differences().stream().filter(taken).forEach(difference -> keys.add(difference.key()));
         return new Run(dialect, pairing, keys).merge(Renaming.apply(from, pairing, dialect), to);
     }
 

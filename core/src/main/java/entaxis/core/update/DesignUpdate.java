@@ -93,9 +93,9 @@ public final class DesignUpdate {
     private Design design;
     private Derivation derivation;
 
-    private DesignUpdate(Design design, Schema database, Fresh fresh) {
+    private DesignUpdate(Design design, Derivation derivation, Schema database, Fresh fresh) {
         this.design = design;
-        this.derivation = Derivation.of(design);
+        this.derivation = derivation;
         this.database = database;
         this.fresh = fresh;
     }
@@ -103,31 +103,32 @@ public final class DesignUpdate {
     /**
      * Takes differences over.
      *
+     * @param derivation what follows from the design
      * @param have    the database's schema as its engine holds it, under the design's names
      * @param dialect that engine
      * @param taken   differences from the database to the design, whose database's side is right
      * @param words   what the two sides are called
      * @param fresh   gives the identities of new elements
      */
-    public static Updated of(Design design, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words, Fresh fresh) {
-        DesignUpdate update = new DesignUpdate(design, Neutral.of(have, dialect), fresh);
+    public static Updated of(Design design, Derivation derivation, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words, Fresh fresh) {
+        DesignUpdate update = new DesignUpdate(design, derivation, Neutral.of(have, dialect), fresh);
         Updated updated = update.updated(taken);
         List<String> left = new ArrayList<>(updated.left());
-        left.addAll(update.untold(design, have, dialect, taken, words));
+        left.addAll(update.untold(derivation, have, dialect, taken, words));
         return new Updated(updated.design(), left);
     }
 
     /** What is apart after all, of what was taken or came with it, and has not been told yet: a design cannot say it as the database has it. */
-    private List<String> untold(Design before, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words) {
+    private List<String> untold(Derivation before, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words) {
         Set<String> stays = new HashSet<>();
         apart(before, have, dialect).forEach(difference -> stays.add(difference.key()));
         taken.forEach(difference -> stays.remove(difference.key()));
-        return apart(design, have, dialect).filter(difference -> !stays.contains(difference.key()) && !told.contains(difference.key()))
+        return apart(derivation, have, dialect).filter(difference -> !stays.contains(difference.key()) && !told.contains(difference.key()))
                 .map(difference -> words.sentence(difference) + " A design cannot say this, so it stays apart.").toList();
     }
 
-    private static Stream<Difference> apart(Design design, Schema have, Dialect dialect) {
-        return Comparison.of(have, Held.ofDesign(Derivation.of(design).schema(), dialect), dialect, Pairing.NONE).differences().stream();
+    private static Stream<Difference> apart(Derivation derivation, Schema have, Dialect dialect) {
+        return Comparison.of(have, Held.ofDesign(derivation.schema(), dialect), dialect, Pairing.NONE).differences().stream();
     }
 
     private Updated updated(List<Difference> taken) {

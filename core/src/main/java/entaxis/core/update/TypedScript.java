@@ -65,7 +65,8 @@ public sealed interface TypedScript {
         }
         Dialect dialect = Dialect.of(engine);
         Schema typed = Held.of(reading.schema(), engine, dialect);
-        Schema stated = Held.ofDesign(Derivation.of(design).schema(), dialect);
+        Derivation derivation = Derivation.of(design);
+        Schema stated = Held.ofDesign(derivation.schema(), dialect);
         Pairing pairing = Pairing.NONE;
         for (Rename rename : RenameFinder.find(typed, stated, dialect)) {
             boolean inItsPlace = rename.part() == Part.COLUMN && rename.reasons().contains(RenameFinder.SAME_NEIGHBOURS);
@@ -74,7 +75,7 @@ public sealed interface TypedScript {
         List<Difference> differences = Comparison.of(typed, stated, dialect, pairing).differences().stream()
                 .filter(difference -> difference.aspect() != Aspect.NAME || difference.part() == Part.TABLE || difference.part() == Part.COLUMN).toList();
         DifferenceWords words = new DifferenceWords("the text", "the design");
-        Updated updated = DesignUpdate.of(design, Renaming.apply(typed, pairing, dialect), dialect, differences, words, fresh);
+        Updated updated = DesignUpdate.of(design, derivation, Renaming.apply(typed, pairing, dialect), dialect, differences, words, fresh);
         List<String> left = new ArrayList<>(updated.left());
         reading.rows().stream().map(row -> row.table()).distinct().forEach(table -> left.add("The rows of " + table + " are left out; put sample rows in on the Trial desk."));
         reading.steppedOver().stream().filter(passed -> !passed.kind().equals("transaction")).forEach(passed -> left.add("Line " + passed.line() + " was stepped over: " + passed.kind() + "."));

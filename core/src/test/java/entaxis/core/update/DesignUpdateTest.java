@@ -57,7 +57,7 @@ class DesignUpdateTest {
     private Updated updated(Design design, Schema database, Pairing pairing) {
         Schema want = Held.ofDesign(Derivation.of(design).schema(), POSTGRESQL);
         List<Difference> differences = Comparison.of(database, want, POSTGRESQL, pairing).differences();
-        return DesignUpdate.of(design, Renaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, differences, WORDS, this::id);
+        return DesignUpdate.of(design, Derivation.of(design), Renaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, differences, WORDS, this::id);
     }
 
     private List<Difference> left(Design design, Schema database) {
@@ -129,7 +129,7 @@ class DesignUpdateTest {
             Pairing pairing = RandomEdits.of(plain, seed, 6).pairing(POSTGRESQL).reversed();
             Schema want = Held.ofDesign(derived, POSTGRESQL);
             List<Difference> all = Comparison.of(database, want, POSTGRESQL, pairing).differences();
-            Updated updated = DesignUpdate.of(design, Renaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, all, WORDS, this::id);
+            Updated updated = DesignUpdate.of(design, Derivation.of(design), Renaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, all, WORDS, this::id);
             for (Difference difference : left(updated.design(), Renaming.apply(database, pairing, POSTGRESQL))) {
                 assertThat(updated.left()).as("seed %d: what stays apart is told: %s", seed, difference)
                         .anyMatch(text -> text.contains(difference.name().isEmpty() ? difference.table() : difference.name()) || text.contains(difference.table() + "."));

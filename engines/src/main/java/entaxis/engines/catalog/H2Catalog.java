@@ -112,7 +112,8 @@ public final class H2Catalog {
         return new Schema(types(connection), sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
     }
 
-    private static String name(String held) {
+    /** A name as people write it: H2 holds unquoted names in capitals. */
+    static String name(String held) {
         return held.equals(held.toUpperCase(Locale.ROOT)) ? held.toLowerCase(Locale.ROOT) : held;
     }
 

@@ -41,6 +41,15 @@ final class RealMariaDb implements AutoCloseable {
         return connect(database);
     }
 
+    /** Routines, views and triggers belong to an account, which there is only once the grants are looked at. */
+    RealMariaDb withAccounts() throws SQLException {
+        try (Connection connection = connect("test"); Statement statement = connection.createStatement()) {
+            statement.execute("flush privileges");
+            statement.execute("alter user root@localhost identified via mysql_native_password using password('')");
+        }
+        return this;
+    }
+
     private Connection connect(String database) throws SQLException {
         return DriverManager.getConnection("jdbc:mariadb://127.0.0.1:" + port + "/" + database + "?user=root&allowMultiQueries=true");
     }

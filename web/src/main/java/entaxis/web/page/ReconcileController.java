@@ -53,7 +53,7 @@ import org.springframework.web.multipart.MultipartFile;
 /** The Reconcile desk: what the design and another side have apart, what is decided about it, and what follows for both. */
 @Controller
 class ReconcileController {
-    private static final int PAGE = 100;
+    private static final int PAGE = 50;
     private static final int MOST = 100_000;
 
     private final DesignStore store;

@@ -2,6 +2,7 @@ package entaxis.web.reconcile;
 
 import entaxis.core.change.Change;
 import entaxis.core.change.Patch;
+import entaxis.core.design.Design;
 import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
@@ -60,6 +61,7 @@ public class Reconciling {
     private final NoteMapper mapper;
     private final Connections connections;
     private final Recent<Compared> recent = new Recent<>();
+    private final Recent<TakenOver> updates = new Recent<>();
 
     Reconciling(Sides sides, NoteMapper mapper, Connections connections) {
         this.sides = sides;
@@ -78,6 +80,9 @@ public class Reconciling {
             return notes.getOrDefault(kind, Map.of()).getOrDefault(about, "");
         }
     }
+
+    /** What follows for a design if these differences are taken over. */
+    private record TakenOver(Design design, Schema have, Pairing pairing, List<Difference> taken, Updated updated) { }
 
     /** What two schemas have apart; it holds as long as neither is another one and the same is taken for renamed. */
     private record Compared(Schema have, Schema derived, Schema want, List<Offered> offers, Pairing pairing, Comparison comparison) { }
@@ -102,10 +107,10 @@ public class Reconciling {
         return new Compared(have, derived, want, offers, pairing, Comparison.of(have, want, dialect, pairing));
     }
 
-    /** What the design asks for: of a database all but views and routines, which are not read from it. */
+    /** What the design asks for; of a database it takes views and routines as they are, for the engine words them in its own way, so that texts cannot be compared. */
     private static Schema wanted(Side side, Schema derived, Dialect dialect) {
         Schema held = Held.ofDesign(derived, dialect);
-        return side.live() ? held.withoutPrograms() : held;
+        return side.live() ? new Schema(held.types(), held.sequences(), held.tables(), side.schema().programs()) : held;
     }
 
     private static Pairing pairing(List<Offered> offers, Map<String, String> same) {
@@ -138,13 +143,21 @@ public class Reconciling {
         Comparator<Row> worst = Comparator.comparing((Row row) -> row.difference().risk()).reversed();
         List<Group> groups = byTable.entrySet().stream().map(group -> new Group(group.getKey(), group.getValue().stream().sorted(worst).toList()))
                 .sorted(Comparator.comparing((Group group) -> group.rows().getFirst().difference().risk()).reversed()).toList();
-        Merge merge = Merge.of(work.have(), work.want(), work.dialect(), work.pairing(), decisions::takesWanted);
+        Merge merge = Merge.of(work.have(), work.want(), work.dialect(), work.pairing(), work.comparison(), decisions::takesWanted);
         Migration forth = Migration.of(work.have(), merge.schema(), work.dialect(), merge.pairing(), fills(work));
         Supplier<Migration> back = () -> Migration.of(merge.schema(), work.have(), work.dialect(), merge.pairing().reversed(), Fills.NONE);
         List<Difference> toDesign = work.comparison().differences().stream().filter(decisions::takesHave).toList();
-        Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of()) : DesignUpdate.of(open.design(), renamed, work.dialect(), toDesign, words, NewId::of);
+        Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of()) : update(open, work, renamed, toDesign, words);
         List<Offer> offers = work.offers().stream().map(offered -> new Offer(offered, work.note(Note.Kind.RENAME, offered.key()).equals("same"))).toList();
         return new ReconcileView(work.side(), groups, offers, merge, forth, back, update, toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent());
+    }
+
+    /** The design with the other side's differences taken over; worked out anew only where others are taken. */
+    private Updated update(OpenDesign open, Work work, Schema renamed, List<Difference> taken, DifferenceWords words) {
+        String name = open.id() + " " + work.side().key();
+        return updates.get(name, before -> before.design() == open.design() && before.have() == work.have() && before.pairing().equals(work.pairing()) && before.taken().equals(taken))
+                .orElseGet(() -> updates.keep(name, new TakenOver(open.design(), work.have(), work.pairing(), taken,
+                        DesignUpdate.of(open.design(), open.derivation(), renamed, work.dialect(), taken, words, NewId::of)))).updated();
     }
 
     private static Row row(Difference difference, Work work, Touches standing, Decisions decisions, DifferenceWords words) {
