@@ -7,6 +7,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntConsumer;
 
 /**
  * What came of running a migration.
@@ -30,11 +31,17 @@ public record Execution(List<String> done, Optional<String> failed, String messa
 
     /** Runs statement after statement and stops at the first that is refused; what the engine can undo then is undone. */
     public static Execution of(Connection connection, Migration migration) {
+        return of(connection, migration, number -> { });
+    }
+
+    /** The same, telling before each statement which one it is, from 0. */
+    public static Execution of(Connection connection, Migration migration, IntConsumer begins) {
         List<String> statements = migration.statements();
         List<String> done = new ArrayList<>();
         try (Statement statement = connection.createStatement()) {
             for (int i = 0; i < statements.size(); i++) {
                 try {
+                    begins.accept(i);
                     statement.execute(statements.get(i));
                     done.add(statements.get(i));
                 } catch (SQLException e) {

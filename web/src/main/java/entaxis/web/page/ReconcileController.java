@@ -252,6 +252,14 @@ class ReconcileController {
         return again(id, side, q, show, model);
     }
 
+    /** Which statement of a script that was started runs now. */
+    @GetMapping("/designs/{id}/reconcile/progress")
+    String progress(@PathVariable String id, @RequestParam String side, Model model) {
+        model.addAttribute("base", "/designs/" + id + "/reconcile");
+        model.addAttribute("progress", reconciling.progress(id, side).orElse(null));
+        return "fragments/reconcile :: progress";
+    }
+
     @PostMapping("/designs/{id}/reconcile/agree")
     String agree(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show, Model model) {
         try {

@@ -48,6 +48,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -62,6 +63,7 @@ public class Reconciling {
     private final Connections connections;
     private final Recent<Compared> recent = new Recent<>();
     private final Recent<TakenOver> updates = new Recent<>();
+    private final Map<String, Progress> running = new ConcurrentHashMap<>();
 
     Reconciling(Sides sides, NoteMapper mapper, Connections connections) {
         this.sides = sides;
@@ -262,12 +264,24 @@ public class Reconciling {
         if (view.fingerprint() != shown) {
             throw new Connections.Unreachable("The database or the design has changed since this script was shown. Look at the new one; nothing was run.");
         }
-        Execution execution = connections.run(name, connection -> Execution.of(connection, view.migration()));
+        List<String> statements = view.migration().statements();
+        Execution execution;
+        try {
+            execution = connections.run(name, connection -> Execution.of(connection, view.migration(),
+                    number -> running.put(open.id() + " " + key, new Progress(number + 1, statements.size(), statements.get(number)))));
+        } finally {
+            running.remove(open.id() + " " + key);
+        }
         Work work = work(open, key, true);
         if (execution.whole() && work.comparison().alike()) {
             agree(open, key);
         }
         return execution;
+    }
+
+    /** How far the script has come that runs on a side at this moment. */
+    public Optional<Progress> progress(String design, String key) {
+        return Optional.ofNullable(running.get(design + " " + key));
     }
 
     /** Remembers the other side as it is now as what both agree on. */

@@ -21,6 +21,7 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -266,5 +267,26 @@ class ReconcileIT extends BrowserTest {
             Assertions.assertThat(row.getInt(1)).isEqualTo(2);
             Assertions.assertThat(row.getString(2)).isEqualTo("Thornworts");
         }
+    }
+
+    /** A statement that takes its time is shown while it runs. */
+    @Test
+    void theStatementThatRunsIsShown() throws SQLException {
+        execute("ALTER TABLE taxon ADD COLUMN barcode varchar(20)");
+        execute("SET DEFAULT_LOCK_TIMEOUT 20000");
+        open(demo());
+        difference("taxon.barcode").locator("[data-answer=WANTED]").click();
+        difference("taxon.barcode").locator("input[name=meant]").click();
+        assertThat(page.locator("#change-script")).containsText("DROP COLUMN");
+        try (Connection holds = DriverManager.getConnection(URL); Statement statement = holds.createStatement()) {
+            holds.setAutoCommit(false);
+            statement.execute("update taxon set barcode = 'held'");
+            page.locator(".running summary").click();
+            page.locator("#run-script").click();
+            assertThat(page.locator("#run-progress")).containsText(Pattern.compile("Statement 1 of \\d+ runs now\\."));
+            assertThat(page.locator("#run-progress pre")).containsText("DROP COLUMN");
+            holds.rollback();
+        }
+        assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
     }
 }
