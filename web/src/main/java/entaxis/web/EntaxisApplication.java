@@ -1,8 +1,10 @@
 package entaxis.web;
 
 import entaxis.web.cli.CommandLine;
+import entaxis.web.cli.CommandTraining;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
+import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.util.OptionalInt;
@@ -14,7 +16,11 @@ import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoCon
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 public class EntaxisApplication {
     /** Carries out a command, or starts the server. */
-    public static void main(String[] args) {
+    public static void main(String[] args) throws IOException {
+        if (System.getProperty("entaxis.training", "").equals("commands")) {
+            CommandTraining.run();
+            return;
+        }
         OptionalInt done = new CommandLine(new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8),
                 new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8)).run(args);
         if (done.isPresent()) {
