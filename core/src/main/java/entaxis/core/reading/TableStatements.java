@@ -6,6 +6,7 @@ import entaxis.core.design.Target;
 import entaxis.core.reading.Drafts.QName;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -54,9 +55,9 @@ final class TableStatements {
             partition(name);
             return;
         }
-        if (tokens.is(Word.OF)) {
-            drafts.passing.add(drafts.key(name));
-            throw tokens.unreadable("tables of a type are not read");
+        if (tokens.accept(Word.OF)) {
+            ofType(name);
+            return;
         }
         TableDraft table = drafts.create(name);
         List<Integer> constraints = new ArrayList<>(4);
@@ -225,6 +226,22 @@ final class TableStatements {
         }
         inheritKeys(parent, table);
         parent.heirs.add(table);
+        options(table);
+    }
+
+    /** PostgreSQL manual, CREATE TABLE ... OF; Oracle Database SQL Language Reference, object tables: the columns are the fields of a type. */
+    private void ofType(QName name) {
+        int at = tokens.at;
+        QName type = definitions.qualified();
+        if (!(drafts.types.get(drafts.key(type)) instanceof StructureDefinition structure)) {
+            drafts.passing.add(drafts.key(name));
+            throw Unreadable.amiss(at, "no type " + type.name() + " with fields is known here");
+        }
+        TableDraft table = drafts.create(name);
+        structure.fields().forEach(field -> table.add(new ColumnDraft(field.name(), field.type())));
+        if (tokens.sign('(')) {
+            partitionElements(table);
+        }
         options(table);
     }
 

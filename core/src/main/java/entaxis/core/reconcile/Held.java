@@ -1,11 +1,15 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
+import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Fitting;
 import entaxis.core.sql.Neutral;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** The sides of a comparison as one engine holds them, so that they can be compared. */
 public final class Held {
@@ -24,5 +28,27 @@ public final class Held {
     /** The schema that follows from a design as an engine holds it. */
     public static Schema ofDesign(Schema derived, Dialect dialect) {
         return Fitting.fit(new Schema(derived.types(), derived.sequences(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList(), derived.programs()), dialect).schema();
+    }
+
+    /**
+     * A schema that a live database is compared with. An engine words views and routines in its own way, so that a text of the design cannot be told from another one: those that are there
+     * under the same name count as the same, and only what is missing on either side is a difference. SQLite keeps the very statements, so there the texts count. The aliases of H2
+     * are not read and count as they are asked for.
+     */
+    public static Schema against(Schema wanted, Schema live, Dialect dialect) {
+        if (dialect.target() == Target.SQLITE) {
+            return wanted;
+        }
+        Wording words = new Wording(dialect);
+        List<Program> there = new ArrayList<>(live.programs());
+        List<Program> programs = new ArrayList<>();
+        for (Program program : wanted.programs()) {
+            Optional<Program> same = there.stream().filter(own -> own.kind() == program.kind() && words.folded(own.name()).equals(words.folded(program.name()))).findFirst();
+            same.ifPresent(there::remove);
+            if (same.isPresent() || dialect.target() != Target.H2 || program.kind() == ProgramKind.VIEW) {
+                programs.add(same.orElse(program));
+            }
+        }
+        return new Schema(wanted.types(), wanted.sequences(), wanted.tables(), programs);
     }
 }

@@ -215,4 +215,20 @@ class ScriptReaderTest {
         assertThat(only(reading).columns()).hasSize(1);
         assertThat(only(reading).checks()).hasSize(1);
     }
+
+    /** PostgreSQL manual, CREATE TABLE, the example of a typed table, with other names. */
+    @Test
+    void aTableOfATypeHasItsFields() {
+        Reading reading = ScriptReader.read("CREATE TYPE jar_type AS (label text, volume numeric);\nCREATE TABLE jars OF jar_type (\n    PRIMARY KEY (label),\n    volume WITH OPTIONS DEFAULT 1000\n);\n"
+                + "CREATE TABLE spare OF jar_type;\nCREATE TABLE lost OF no_type;", Target.POSTGRESQL);
+        Table jars = reading.schema().table("jars").orElseThrow();
+        assertThat(jars.columns()).extracting(column -> column.name() + " " + column.type().text()).containsExactly("label text", "volume numeric");
+        assertThat(jars.keyColumns()).containsExactly("label");
+        assertThat(jars.column("volume").orElseThrow().defaultValue()).contains("1000");
+        assertThat(reading.schema().table("spare").orElseThrow().columns()).hasSize(2);
+        assertThat(reading.notUnderstood()).singleElement().satisfies(missed -> {
+            assertThat(missed.line()).isEqualTo(7);
+            assertThat(missed.reason()).contains("no type no_type");
+        });
+    }
 }

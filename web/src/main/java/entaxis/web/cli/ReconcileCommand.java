@@ -48,7 +48,7 @@ final class ReconcileCommand {
         this.err = err;
     }
 
-    /** One side of the comparison; a live database words views and routines in its own way, so they are compared only with those of another one. */
+    /** One side of the comparison; a live database words views and routines in its own way. */
     private record Side(Schema schema, boolean live, boolean whole) { }
 
     /** Exit 0 if nothing is apart, 1 if something is, 2 for wrong input, and where part of a script was not understood. */
@@ -69,8 +69,8 @@ final class ReconcileCommand {
         if (second.isEmpty()) {
             return SqlCommands.WRONG;
         }
-        Schema from = second.get().live() && !first.get().live() ? withProgramsOf(first.get().schema(), second.get().schema()) : first.get().schema();
-        Schema to = first.get().live() && !second.get().live() ? withProgramsOf(second.get().schema(), first.get().schema()) : second.get().schema();
+        Schema from = second.get().live() && !first.get().live() ? Held.against(first.get().schema(), second.get().schema(), dialect) : first.get().schema();
+        Schema to = first.get().live() && !second.get().live() ? Held.against(second.get().schema(), first.get().schema(), dialect) : second.get().schema();
         Pairing pairing = pairing(from, to, dialect, renames);
         Comparison comparison = Comparison.of(from, to, dialect, pairing);
         if (arguments.has("--json")) {
@@ -87,10 +87,6 @@ final class ReconcileCommand {
             return SqlCommands.WRONG;
         }
         return comparison.alike() ? 0 : 1;
-    }
-
-    private static Schema withProgramsOf(Schema schema, Schema live) {
-        return new Schema(schema.types(), schema.sequences(), schema.tables(), live.programs());
     }
 
     private void script(Arguments arguments, Schema from, Schema to, Dialect dialect, Pairing pairing, Comparison comparison, Fills fills) {

@@ -109,10 +109,9 @@ public class Reconciling {
         return new Compared(have, derived, want, offers, pairing, Comparison.of(have, want, dialect, pairing));
     }
 
-    /** What the design asks for; of a database it takes views and routines as they are, for the engine words them in its own way, so that texts cannot be compared. */
     private static Schema wanted(Side side, Schema derived, Dialect dialect) {
         Schema held = Held.ofDesign(derived, dialect);
-        return side.live() ? new Schema(held.types(), held.sequences(), held.tables(), side.schema().programs()) : held;
+        return side.live() ? Held.against(held, side.schema(), dialect) : held;
     }
 
     private static Pairing pairing(List<Offered> offers, Map<String, String> same) {

@@ -80,6 +80,28 @@ class ReadIT extends BrowserTest {
         assertThat(card("Freezer")).hasCount(0);
     }
 
+    /** A view that is typed into the script stays with the design, to the letter; another engine's script leaves it out and says so. */
+    @Test
+    void aViewTypedIntoTheScriptStaysWithTheDesign() {
+        go(demo());
+        to("sql");
+        page.locator("#edit-script").click();
+        String view = "CREATE VIEW deep AS SELECT slot_no FROM slot WHERE capacity > 40;";
+        page.locator("#typed-text").fill(page.locator("#typed-text").inputValue() + "\n" + view + "\n");
+        page.keyboard().press("Control+Enter");
+        assertThat(page.locator("#text-said")).containsText("The design follows, as revision 1.");
+        page.reload();
+        to("sql");
+        assertThat(page.locator("#script-text")).containsText(view);
+        page.locator("#target").selectOption("SQLITE");
+        assertThat(page.locator("#findings")).containsText("the view is written for PostgreSQL");
+        assertThat(page.locator("#script-text")).not().containsText("CREATE VIEW deep");
+        page.locator("#undo").click();
+        kept(2);
+        page.locator("#target").selectOption("POSTGRESQL");
+        assertThat(page.locator("#script-text")).not().containsText("CREATE VIEW deep");
+    }
+
     @Test
     void aFileIsReadToo(@TempDir Path folder) throws java.io.IOException {
         Path file = Files.writeString(folder.resolve("green_house.sql"), "CREATE TABLE `bench` (`id` int unsigned NOT NULL AUTO_INCREMENT, `label` varchar(9), PRIMARY KEY (`id`)) ENGINE=InnoDB;");

@@ -289,4 +289,25 @@ class ReconcileIT extends BrowserTest {
         }
         assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
     }
+
+    /** A view that only the database has comes into the design, as the engine words it; one that only the design has is made in the database. */
+    @Test
+    void viewsAreBroughtTogether() throws SQLException {
+        execute("CREATE VIEW full_slots AS SELECT vault, shelf, slot_no FROM slot WHERE capacity = 0");
+        String design = demo();
+        open(design);
+        assertThat(page.locator("#counted")).containsText("1 difference");
+        answer("full_slots", "HAVE");
+        page.locator("#update-design").click();
+        assertThat(page.locator("#said")).containsText("The design is brought up to date");
+        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        execute("DROP VIEW full_slots");
+        page.locator("#read-again").click();
+        answer("full_slots", "WANTED");
+        assertThat(page.locator("#change-script")).containsText("CREATE VIEW full_slots");
+        page.locator(".running summary").click();
+        page.locator("#run-script").click();
+        assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
+        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+    }
 }

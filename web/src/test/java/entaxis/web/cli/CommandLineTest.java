@@ -9,6 +9,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -77,5 +80,19 @@ class CommandLineTest {
         assertThat(new CommandLine(new PrintStream(out), new PrintStream(err)).run("normalize", folder.resolve("none").toString())).hasValue(2);
         assertThat(err.toString(StandardCharsets.UTF_8)).contains("there is no such file");
         assertThat(new CommandLine(new PrintStream(out), new PrintStream(err)).run("--server.port=0")).isEmpty();
+    }
+
+    /** The run that records what a start needs leaves nothing behind. */
+    @Test
+    void theTrainingRunCleansUp() throws IOException {
+        Set<Path> before = trainingFolders();
+        CommandTraining.run();
+        assertThat(trainingFolders()).isEqualTo(before);
+    }
+
+    private static Set<Path> trainingFolders() throws IOException {
+        try (Stream<Path> files = Files.list(Path.of(System.getProperty("java.io.tmpdir")))) {
+            return files.filter(path -> path.getFileName().toString().startsWith("entaxis-training")).collect(Collectors.toSet());
+        }
     }
 }

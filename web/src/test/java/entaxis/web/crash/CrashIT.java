@@ -97,7 +97,7 @@ class CrashIT {
     /** Unpacks the server and lets it write down which classes it needs, so that each of the many starts is quick. */
     private static void prepare() throws Exception {
         command("-Djarmode=tools", "-jar", "target/entaxis.jar", "extract", "--destination", APP, "--force");
-        command("-XX:ArchiveClassesAtExit=" + APP + "/classes.jsa", "-Djava.awt.headless=true", "-XX:+UseSerialGC", "-Dentaxis.training=true", "-jar", APP + "/entaxis.jar", "--entaxis.demo=true",
+        command("-XX:ArchiveClassesAtExit=" + APP + "/classes.jsa", "-Djava.awt.headless=true", "-XX:+UseSerialGC", "-Dentaxis.training=server", "-jar", APP + "/entaxis.jar", "--entaxis.demo=true",
                 "--entaxis.data=" + Files.createTempDirectory("training").toAbsolutePath(), "--server.port=0");
     }
 
