@@ -2,6 +2,8 @@ package entaxis.core.reconcile;
 
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
+import entaxis.core.reading.Reading;
+import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -32,8 +34,8 @@ public final class Held {
 
     /**
      * A schema that a live database is compared with. An engine words views and routines in its own way, so that a text of the design cannot be told from another one: those that are there
-     * under the same name count as the same, and only what is missing on either side is a difference. SQLite keeps the very statements, so there the texts count. The aliases of H2
-     * are not read and count as they are asked for.
+     * under the same name count as the same, and only what is missing on either side is a difference. SQLite keeps the very statements, so there the texts count. Routines and
+     * triggers of H2 are Java that would run inside the engine, which may be this very process: they are neither read nor asked for, and a view only if it is one view and nothing else.
      */
     public static Schema against(Schema wanted, Schema live, Dialect dialect) {
         if (dialect.target() == Target.SQLITE) {
@@ -45,10 +47,15 @@ public final class Held {
         for (Program program : wanted.programs()) {
             Optional<Program> same = there.stream().filter(own -> own.kind() == program.kind() && words.folded(own.name()).equals(words.folded(program.name()))).findFirst();
             same.ifPresent(there::remove);
-            if (same.isPresent() || dialect.target() != Target.H2 || program.kind() == ProgramKind.VIEW) {
+            if (same.isPresent() || dialect.target() != Target.H2 || oneView(program)) {
                 programs.add(same.orElse(program));
             }
         }
         return new Schema(wanted.types(), wanted.sequences(), wanted.tables(), programs);
+    }
+
+    private static boolean oneView(Program program) {
+        Reading reading = ScriptReader.read(program.text(), program.target());
+        return reading.complete() && reading.statements() == 1 && reading.schema().programs().size() == 1 && reading.schema().programs().getFirst().kind() == ProgramKind.VIEW;
     }
 }

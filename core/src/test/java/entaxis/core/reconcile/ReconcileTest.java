@@ -3,10 +3,12 @@ package entaxis.core.reconcile;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.RandomEdits;
 import entaxis.core.reading.ScriptReader;
+import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import java.util.List;
@@ -119,5 +121,20 @@ class ReconcileTest {
             assertThat(Comparison.of(all.schema(), to, dialect, Pairing.NONE).differences()).as("%s %d", engine, seed).isEmpty();
             assertThat(Comparison.of(Merge.of(from, to, dialect, pairing, difference -> false).schema(), from, dialect, Pairing.NONE).differences()).as("%s %d", engine, seed).isEmpty();
         }
+    }
+
+    /** Of a live H2 database nothing but views is asked for: its routines are Java, and a text that says it is a view may be something else. */
+    @Test
+    void onlyViewsAreAskedForOfALiveH2() {
+        Dialect h2 = Dialect.of(Target.H2);
+        List<Program> asked = List.of(new Program(ProgramKind.VIEW, "", "dry", Target.H2, "CREATE VIEW dry AS SELECT 1 AS one"),
+                new Program(ProgramKind.FUNCTION, "", "f", Target.H2, "CREATE ALIAS f FOR 'java.lang.System.exit'"),
+                new Program(ProgramKind.VIEW, "", "g", Target.H2, "CREATE ALIAS g FOR 'java.lang.System.exit'"),
+                new Program(ProgramKind.VIEW, "", "h", Target.H2, "CREATE VIEW h AS SELECT 1 AS one; CREATE ALIAS g FOR 'java.lang.System.exit'"),
+                new Program(ProgramKind.TRIGGER, "", "t", Target.H2, "CREATE TRIGGER t BEFORE INSERT ON a CALL 'x.Y'"));
+        Schema wanted = new Schema(List.of(), List.of(), List.of(), asked);
+        assertThat(Held.against(wanted, new Schema(List.of()), h2).programs()).extracting(Program::name).containsExactly("dry");
+        Program worded = new Program(ProgramKind.VIEW, "", "DRY", Target.H2, "CREATE VIEW dry AS SELECT\n    1 AS ONE");
+        assertThat(Held.against(wanted, new Schema(List.of(), List.of(), List.of(), List.of(worded)), h2).programs()).containsExactly(worded);
     }
 }
