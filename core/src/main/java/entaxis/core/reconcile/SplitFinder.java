@@ -8,10 +8,12 @@ import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Finds columns that may have moved out of a table into a new one: the new table has columns of the same name and type, one of the two refers to the other, and everything that
@@ -34,6 +36,9 @@ public final class SplitFinder {
 
     private List<Split> find(Schema to) {
         List<Table> fresh = to.tables().stream().filter(table -> !before.containsKey(words.folded(Names.of(table)))).toList();
+        if (fresh.isEmpty()) {
+            return List.of();
+        }
         Map<String, List<Table>> holders = new HashMap<>();
         fresh.forEach(table -> table.columns().forEach(column -> holders.computeIfAbsent(words.folded(column.name()), any -> new ArrayList<>()).add(table)));
         List<Split> found = new ArrayList<>();
@@ -43,9 +48,11 @@ public final class SplitFinder {
                 continue;
             }
             Map<Table, List<Column>> shared = new LinkedHashMap<>();
+            Set<String> stay = new HashSet<>(words.folded(now.columns().stream().map(Column::name).toList()));
             for (Column column : old.columns()) {
-                if (now.columns().stream().noneMatch(own -> same(own.name(), column.name())) && column.generated().isEmpty()) {
-                    holders.getOrDefault(words.folded(column.name()), List.of()).forEach(table -> shared.computeIfAbsent(table, any -> new ArrayList<>()).add(column));
+                String name = words.folded(column.name());
+                if (!stay.contains(name) && column.generated().isEmpty()) {
+                    holders.getOrDefault(name, List.of()).forEach(table -> shared.computeIfAbsent(table, any -> new ArrayList<>()).add(column));
                 }
             }
             found.addAll(splits(old, now, shared));
