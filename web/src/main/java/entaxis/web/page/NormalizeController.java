@@ -36,6 +36,7 @@ import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
 import entaxis.web.store.NewId;
 import entaxis.web.store.OpenDesign;
+import entaxis.web.store.Recent;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -46,7 +47,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
@@ -69,7 +69,7 @@ class NormalizeController {
 
     private final DesignStore store;
     private final Answers answers;
-    private final Map<String, Standing> standings = new ConcurrentHashMap<>();
+    private final Recent<Standing> standings = new Recent<>();
 
     NormalizeController(DesignStore store, Answers answers) {
         this.store = store;
@@ -104,7 +104,7 @@ class NormalizeController {
 
     /** What stays the same while lines about one entity are typed is worked out once. */
     private Standing standing(OpenDesign open, EntityId entity) {
-        return standings.compute(open.id(), (id, before) -> before != null && before.isOf(open, entity) ? before : Standing.of(open, entity));
+        return standings.get(open.id(), before -> before.isOf(open, entity)).orElseGet(() -> standings.keep(open.id(), Standing.of(open, entity)));
     }
 
     private static Optional<NormalForm> wanted(EditForm form) {

@@ -39,6 +39,7 @@ import entaxis.web.reconcile.ReconcileView.Offer;
 import entaxis.web.reconcile.ReconcileView.Row;
 import entaxis.web.store.NewId;
 import entaxis.web.store.OpenDesign;
+import entaxis.web.store.Recent;
 import java.sql.SQLException;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;

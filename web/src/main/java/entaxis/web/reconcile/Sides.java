@@ -13,6 +13,7 @@ import entaxis.web.store.DesignRow;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.NoSuchDesign;
 import entaxis.web.store.OpenDesign;
+import entaxis.web.store.Recent;
 import entaxis.web.store.Version;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -1,4 +1,4 @@
-package entaxis.web.reconcile;
+package entaxis.web.store;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 
 /** The values that were worked out last, by name; only a few are kept. Safe for use by several threads. */
-final class Recent<V> {
+public final class Recent<V> {
     private static final int MOST = 8;
 
     private final Map<String, V> values = new LinkedHashMap<>(16, 0.75f, true) {
@@ -19,11 +19,12 @@ final class Recent<V> {
     };
 
     /** The value of a name, if one is kept that still holds. */
-    synchronized Optional<V> get(String name, Predicate<V> holds) {
+    public synchronized Optional<V> get(String name, Predicate<V> holds) {
         return Optional.ofNullable(values.get(name)).filter(holds);
     }
 
-    synchronized V keep(String name, V value) {
+    /** Keeps a value under a name, in the place of an older one, and gives it back. */
+    public synchronized V keep(String name, V value) {
         values.put(name, value);
         return value;
     }
