@@ -5,8 +5,7 @@ import entaxis.core.reconcile.Pairing;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Script.Kind;
-import entaxis.core.sql.Script.Statement;
+import entaxis.core.sql.Ending;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -105,8 +104,8 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
                 text.append("-- ").append(oneLine(step.advice())).append('\n');
             }
             step.questions().forEach(question -> text.append(question.loss() ? "-- Counts what is lost: " : "-- Must be 0 before: ").append(oneLine(question.sql())).append(";\n"));
-            step.statements().forEach(statement -> text.append(new Statement(Kind.TABLE, Optional.empty(), statement).ended()).append('\n'));
-            if (engine == Target.SQLSERVER) {
+            step.statements().forEach(statement -> Ending.append(text, statement, engine));
+            if (engine == Target.SQLSERVER && !Ending.batchEnds(text)) {
                 text.append("GO\n");
             }
         }

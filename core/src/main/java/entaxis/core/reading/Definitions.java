@@ -395,9 +395,10 @@ final class Definitions {
 
     private void computed(ColumnDraft column) {
         int open = tokens.at;
-        column.generated = tokens.inRound();
-        if (drafts.engine == Target.SQLSERVER && tokens.reads(open + 1, "CAST")) {
-            column.type = castTo(open + 2);
+        column.generated = drafts.engine == Target.SQLSERVER ? unbracketed() : tokens.inRound();
+        int inner = tokens.sign(open, '(') && closes(open) == tokens.at ? 1 : 0;
+        if (drafts.engine == Target.SQLSERVER && tokens.reads(open + inner, "CAST")) {
+            column.type = castTo(open + inner + 1, tokens.at - 1 - inner);
         }
         column.virtual = drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2 && drafts.engine != Target.ISO;
         if (tokens.accept(Word.STORED) || tokens.accept(Word.PERSISTED) || tokens.accept(Word.PERSISTENT)) {
@@ -407,8 +408,43 @@ final class Definitions {
         }
     }
 
+    /** SQL Server documentation, CREATE TABLE, computed_column_definition: the expression needs no brackets around it and ends where a clause begins. */
+    private String unbracketed() {
+        int from = tokens.at;
+        while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !endsComputed()) {
+            if (tokens.sign('(')) {
+                tokens.skipRound();
+            } else {
+                tokens.at++;
+            }
+        }
+        if (tokens.at == from) {
+            throw tokens.unreadable("an expression is expected here");
+        }
+        boolean whole = tokens.sign(from, '(') && closes(from) == tokens.at;
+        return whole ? tokens.text(from + 1, tokens.at - 1) : tokens.text(from, tokens.at);
+    }
+
+    private boolean endsComputed() {
+        return switch (tokens.word()) {
+            case PERSISTED, CONSTRAINT, PRIMARY, UNIQUE, CHECK, FOREIGN, REFERENCES -> true;
+            case NOT -> tokens.word(tokens.at + 1) == Word.NULL;
+            default -> false;
+        };
+    }
+
+    /** Where the bracket that opens at a place has been closed. */
+    private int closes(int open) {
+        int here = tokens.at;
+        tokens.at = open;
+        tokens.skipRound();
+        int behind = tokens.at;
+        tokens.at = here;
+        return behind;
+    }
+
     /** The type that a cast gives: the engine takes the type of a computed column from its expression. */
-    private SqlType castTo(int open) {
+    private SqlType castTo(int open, int last) {
         int end = tokens.at;
         tokens.at = open;
         tokens.skipRound();
@@ -419,7 +455,7 @@ final class Definitions {
             depth += tokens.sign(i, ')') ? 1 : tokens.sign(i, '(') ? -1 : 0;
             if (depth == 1 && tokens.word(i) == Word.AS) {
                 tokens.at = i + 1;
-                type = close == end - 2 ? types.read().type() : type;
+                type = close == last ? types.read().type() : type;
                 break;
             }
         }

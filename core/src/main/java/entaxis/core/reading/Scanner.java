@@ -153,11 +153,13 @@ final class Scanner {
     }
 
     private boolean atDelimiter(char c) {
-        if (c != delimiter.charAt(0)) {
-            return false;
-        }
-        for (int i = 1; i < delimiter.length(); i++) {
-            if (at + i >= text.length || text[at + i] != delimiter.charAt(i)) {
+        return c == delimiter.charAt(0) && delimiterAt(at);
+    }
+
+    /** Whether what ends statements stands at a place; the client looks for it also inside words, as in {@code END$$} (MySQL manual, “Defining Stored Programs”). */
+    private boolean delimiterAt(int place) {
+        for (int i = 0; i < delimiter.length(); i++) {
+            if (place + i >= text.length || text[place + i] != delimiter.charAt(i)) {
                 return false;
             }
         }
@@ -520,8 +522,12 @@ final class Scanner {
         int sum = 0;
         int i = from;
         char[] signs = text;
+        char stop = delimiter.charAt(0);
         while (i < signs.length) {
             char c = signs[i];
+            if (c == stop && i > from && delimiterAt(i)) {
+                break;
+            }
             if (c < 128) {
                 byte sort = classes[c];
                 if (sort != LETTER && sort != DIGIT && !(c == '$' && lexis.dollarTexts())) {

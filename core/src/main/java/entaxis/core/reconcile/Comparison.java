@@ -147,9 +147,9 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                     fresh -> say(Part.PROGRAM, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE, "", fresh.text(), Risk.SAFE));
         }
 
-        /** The text of a view or routine but for blanks, which engines keep or not. */
+        /** The text of a view or routine but for blanks and the semicolon behind it, which engines keep or not. */
         private static String text(Program program) {
-            return program.text().replaceFirst("(?i)^create\\s+or\\s+replace\\s+", "create ").replaceAll("\\s+", " ").strip();
+            return program.text().replaceFirst("(?i)^create\\s+or\\s+(?:replace|alter)\\s+", "create ").replaceAll("\\s+", " ").replaceFirst("[;\\s]+$", "").strip();
         }
 
         // tables
@@ -213,7 +213,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             }
             String type = words.type(from.type());
             String wantedType = words.type(to.type());
-            if (!words.folded(type).equalsIgnoreCase(words.folded(wantedType))) {
+            boolean unsaid = from.generated().isPresent() && to.generated().isPresent() && (type.isEmpty() || wantedType.isEmpty());
+            if (!unsaid && !words.folded(type).equalsIgnoreCase(words.folded(wantedType))) {
                 say(Part.COLUMN, table, name, Aspect.TYPE, type, wantedType, from.generated().isPresent() && to.generated().isPresent() ? Risk.SLOW
                         : Conversion.of(from.type(), to.type(), dialect.target()).risk());
             }

@@ -34,11 +34,11 @@ public final class Held {
 
     /**
      * A schema that a live database is compared with. An engine words views and routines in its own way, so that a text of the design cannot be told from another one: those that are there
-     * under the same name count as the same, and only what is missing on either side is a difference. SQLite keeps the very statements, so there the texts count. Routines and
+     * under the same name count as the same, and only what is missing on either side is a difference. SQLite and SQL Server keep the very statements, so there the texts count. Routines and
      * triggers of H2 are Java that would run inside the engine, which may be this very process: they are neither read nor asked for, and a view only if it is one view and nothing else.
      */
     public static Schema against(Schema wanted, Schema live, Dialect dialect) {
-        if (dialect.target() == Target.SQLITE) {
+        if (dialect.target() == Target.SQLITE || dialect.target() == Target.SQLSERVER) {
             return wanted;
         }
         Wording words = new Wording(dialect);

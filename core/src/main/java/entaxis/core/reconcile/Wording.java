@@ -138,7 +138,15 @@ public final class Wording {
 
     /** What that means. */
     public String computedSense(Column column) {
-        return column.generated().map(text -> sense(text) + column.details().virtual()).orElse("");
+        return column.generated().map(text -> sense(uncast(column, text)) + column.details().virtual()).orElse("");
+    }
+
+    /** SQL Server documentation, CREATE TABLE: a computed column has no type beside its expression, so what says nothing but the type is a cast around it. */
+    private String uncast(Column column, String text) {
+        String end = " as " + type(column.type()) + ")";
+        String lower = text.toLowerCase(Locale.ROOT);
+        return dialect.target() == Target.SQLSERVER && lower.startsWith("cast(") && lower.endsWith(end) && text.length() > "cast(".length() + end.length()
+                ? text.substring("cast(".length(), text.length() - end.length()) : text;
     }
 
     /** The wording of a check. */

@@ -174,7 +174,7 @@ public final class Fitting {
 
     private Column column(Table table, Column column, boolean keyed, Numbered numbered, List<CheckRule> checks) {
         Losses loss = words -> say(Kind.LOST, table.name(), column.name(), words);
-        SqlType type = held(column.type(), keyed, loss);
+        SqlType type = dialect.target() == Target.SQLSERVER && unsaid(column) ? column.type() : held(column.type(), keyed, loss);
         Column fitted = numbered.number(column.withType(type));
         fitted = computed(table, fitted);
         Optional<String> standing = column.defaultValue().or(() -> domainDefault(column.type()));
@@ -231,13 +231,18 @@ public final class Fitting {
                 || plain.startsWith("(") && plain.endsWith(")");
     }
 
+    /** Whether a computed column was given no type, so that the engine takes that of its expression. */
+    private static boolean unsaid(Column column) {
+        return column.generated().isPresent() && column.type() instanceof SqlType.NativeType(String spelled) && spelled.isEmpty();
+    }
+
     private Column computed(Table table, Column column) {
         if (column.generated().isEmpty()) {
             return column.details().virtual() ? column.with(new ColumnDetails(false, column.details().onUpdate(), column.details().collation())) : column;
         }
         boolean virtual = column.details().virtual() ? dialect.computedVirtual() : !dialect.computedStored();
         String expression = dialect.expression(column.generated().get());
-        if (dialect.target() == Target.SQLSERVER && !expression.toLowerCase(Locale.ROOT).startsWith("cast(")) {
+        if (dialect.target() == Target.SQLSERVER && !unsaid(column) && !expression.toLowerCase(Locale.ROOT).startsWith("cast(")) {
             expression = "cast(" + expression + " as " + dialect.type(column.type()) + ")";
         }
         if (virtual != column.details().virtual()) {

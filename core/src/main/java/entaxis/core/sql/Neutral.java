@@ -101,7 +101,7 @@ public final class Neutral {
 
     private Table table(Table table) {
         Optional<PrimaryKey> key = table.primaryKey().map(own -> new PrimaryKey(own.name().equals("PRIMARY") ? "" : name(own.name()), names(own.columns())));
-        List<Column> columns = table.columns().stream().map(this::column).toList();
+        List<Column> columns = table.columns().stream().map(column -> column(table, column)).toList();
         List<UniqueKey> uniques = table.uniqueKeys().stream().map(own -> new UniqueKey(name(own.name()), names(own.columns()))).toList();
         List<CheckRule> checks = table.checks().stream().map(own -> new CheckRule(name(own.name()), condition(own.condition()))).toList();
         List<ForeignKey> keys = table.foreignKeys().stream().map(own -> new ForeignKey(own.origin(), name(own.name()), names(own.columns()), name(own.referencedNamespace()),
@@ -116,8 +116,9 @@ public final class Neutral {
         return USUAL.contains(namespace.toLowerCase(Locale.ROOT));
     }
 
-    private Column column(Column column) {
-        SqlType type = type(column.type());
+    private Column column(Table table, Column column) {
+        SqlType type = column.generated().isPresent() && column.type() instanceof NativeType(String spelled) && spelled.isEmpty() && source != Target.SQLITE
+                ? ComputedType.of(column.generated().get(), table, this::type) : type(column.type());
         ColumnDetails details = new ColumnDetails(column.details().virtual(), column.details().onUpdate(), Optional.empty());
         return new Column(column.origin(), name(column.name()), type, column.required(), column.defaultValue().map(text -> expression(text, type)), column.identity(),
                 column.numbering(), column.generated().map(this::condition), details, column.comment());

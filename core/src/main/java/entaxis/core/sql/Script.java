@@ -1,6 +1,7 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.OwnerId;
+import entaxis.core.design.Target;
 import entaxis.core.word.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,11 +13,12 @@ import java.util.stream.Collectors;
 /**
  * An SQL script.
  *
+ * @param engine     whose words it is in
  * @param head       what it is, as comment lines
  * @param statements the statements in the order in which they are to be run
  * @param findings   what the engine does not take as it was asked for
  */
-public record Script(String head, List<Statement> statements, List<Finding> findings) {
+public record Script(Target engine, String head, List<Statement> statements, List<Finding> findings) {
 
     /** What a statement does. */
     public enum Kind { DROP, SCHEMA, TYPE, SEQUENCE, TABLE, FOREIGN_KEY, INDEX, PROGRAM, COMMENT, ROWS }
@@ -27,19 +29,14 @@ public record Script(String head, List<Statement> statements, List<Finding> find
      * @param origin what it was made for
      * @param text   the SQL, without the semicolon that ends it
      */
-    public record Statement(Kind kind, Optional<OwnerId> origin, String text) {
-        /** The statement with what ends it in a script: a semicolon, or the slash that Oracle's client wants behind a block (Oracle SQL*Plus, “/”). */
-        public String ended() {
-            return text.endsWith(";") ? text + "\n/" : text + ";";
-        }
-    }
+    public record Statement(Kind kind, Optional<OwnerId> origin, String text) { }
 
     /** The text cut into one per table, by name of the table; what belongs to none comes first, under an empty name. */
     public SequencedMap<String, String> perTable(Function<OwnerId, String> names) {
         SequencedMap<String, StringBuilder> texts = new LinkedHashMap<>();
         for (Statement statement : statements) {
             String name = statement.origin().map(names).orElse("");
-            texts.computeIfAbsent(name, any -> new StringBuilder(head)).append('\n').append(statement.ended()).append('\n');
+            Ending.append(texts.computeIfAbsent(name, any -> new StringBuilder(head)).append('\n'), statement.text(), engine);
         }
         SequencedMap<String, String> cut = new LinkedHashMap<>();
         texts.forEach((name, text) -> cut.put(name, text.toString()));
@@ -54,7 +51,7 @@ public record Script(String head, List<Statement> statements, List<Finding> find
 
     /** This script with more statements behind. */
     public Script followedBy(List<Statement> more) {
-        return new Script(head, java.util.stream.Stream.concat(statements.stream(), more.stream()).toList(), findings);
+        return new Script(engine, head, java.util.stream.Stream.concat(statements.stream(), more.stream()).toList(), findings);
     }
 
     /** The whole text: a blank line around each table and between kinds. */
@@ -63,7 +60,7 @@ public record Script(String head, List<Statement> statements, List<Finding> find
         Optional<Kind> before = Optional.empty();
         for (Statement statement : statements) {
             boolean apart = statement.kind() == Kind.TABLE || !before.equals(Optional.of(statement.kind()));
-            text.append(apart ? "\n" : "").append(statement.ended()).append('\n');
+            Ending.append(text.append(apart ? "\n" : ""), statement.text(), engine);
             before = Optional.of(statement.kind());
         }
         return text.toString();

@@ -61,7 +61,7 @@ public final class ScriptWriter {
         if (options.comments()) {
             comments(fitted.schema(), tables, statements);
         }
-        return new Script(head(schema, title), statements, findings);
+        return new Script(dialect.target(), head(schema, title), statements, findings);
     }
 
     private String head(Schema schema, String title) {

@@ -100,21 +100,16 @@ public final class H2Catalog {
         Map<String, TableParts> tables = new LinkedHashMap<>();
         Query.each(connection, VALUES, row -> values.computeIfAbsent(row.getString(1) + "\u0000" + row.getString(3), any -> new ArrayList<>()).add(row.getString(4)), schema);
         Query.each(connection, ELEMENTS, row -> elements.put(row.getString(1) + "\u0000" + row.getString(2), type(row, 3, row.getString(1))), schema);
-        Query.each(connection, TABLES, row -> tables.put(row.getString(1), new TableParts(name(row.getString(1)), row.getString(2))), schema);
+        Query.each(connection, TABLES, row -> tables.put(row.getString(1), new TableParts(FoldedName.of(row.getString(1)), row.getString(2))), schema);
         Query.each(connection, COLUMNS, row -> tables.get(row.getString(9)).columns.add(column(row)), schema);
         Query.each(connection, KEYS, row -> key(tables.get(row.getString(1)), row), schema);
-        Query.each(connection, CHECKS, row -> tables.get(row.getString(1)).checks.add(new CheckRule(name(row.getString(2)), H2Texts.plain(row.getString(3)))), schema);
+        Query.each(connection, CHECKS, row -> tables.get(row.getString(1)).checks.add(new CheckRule(FoldedName.of(row.getString(2)), H2Texts.plain(row.getString(3)))), schema);
         references(connection, tables);
         indexes(connection, tables);
         List<Sequence> sequences = new ArrayList<>();
-        Query.each(connection, SEQUENCES, row -> sequences.add(new Sequence("", name(row.getString(1)), row.getLong(2), row.getLong(3))), schema);
+        Query.each(connection, SEQUENCES, row -> sequences.add(new Sequence("", FoldedName.of(row.getString(1)), row.getLong(2), row.getLong(3))), schema);
         sequences.removeIf(sequence -> sequence.name().startsWith("system_sequence"));
         return new Schema(types(connection), sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
-    }
-
-    /** A name as people write it: H2 holds unquoted names in capitals. */
-    static String name(String held) {
-        return held.equals(held.toUpperCase(Locale.ROOT)) ? held.toLowerCase(Locale.ROOT) : held;
     }
 
     private SqlType type(ResultSet row, int from, String owner) throws SQLException {
@@ -139,18 +134,18 @@ public final class H2Catalog {
 
     private Column column(ResultSet row) throws SQLException {
         boolean own = row.getString(20) != null;
-        SqlType type = own ? new UserType(name(row.getString(20))) : type(row, 1, row.getString(9));
+        SqlType type = own ? new UserType(FoldedName.of(row.getString(20))) : type(row, 1, row.getString(9));
         boolean identity = "YES".equals(row.getString(13));
         Numbering numbers = identity ? new Numbering(row.getLong(15), row.getLong(16)) : Numbering.USUAL;
         boolean generated = "ALWAYS".equals(row.getString(17));
-        return new Column(Optional.empty(), name(row.getString(10)), type, "NO".equals(row.getString(11)), generated ? Optional.empty() : Optional.ofNullable(row.getString(12)).map(H2Texts::plain),
+        return new Column(Optional.empty(), FoldedName.of(row.getString(10)), type, "NO".equals(row.getString(11)), generated ? Optional.empty() : Optional.ofNullable(row.getString(12)).map(H2Texts::plain),
                 !identity ? Identity.NONE : "ALWAYS".equals(row.getString(14)) ? Identity.ALWAYS : Identity.BY_DEFAULT,
                 numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers), generated ? Optional.ofNullable(row.getString(18)).map(H2Texts::plain) : Optional.empty(), row.getString(19));
     }
 
     private static void key(TableParts table, ResultSet row) throws SQLException {
-        String name = name(row.getString(2));
-        String column = name(row.getString(4));
+        String name = FoldedName.of(row.getString(2));
+        String column = FoldedName.of(row.getString(4));
         if (row.getString(3).equals("PRIMARY KEY")) {
             List<String> columns = new ArrayList<>(table.primaryKey.map(PrimaryKey::columns).orElse(List.of()));
             columns.add(column);
@@ -173,9 +168,9 @@ public final class H2Catalog {
             ForeignKey before = keys.get(id);
             List<String> columns = new ArrayList<>(before == null ? List.of() : before.columns());
             List<String> referenced = new ArrayList<>(before == null ? List.of() : before.referencedColumns());
-            columns.add(name(row.getString(3)));
-            referenced.add(name(row.getString(6)));
-            keys.put(id, new ForeignKey(Optional.empty(), name(id), columns, row.getString(4).equals(schema) ? "" : name(row.getString(4)), name(row.getString(5)), referenced,
+            columns.add(FoldedName.of(row.getString(3)));
+            referenced.add(FoldedName.of(row.getString(6)));
+            keys.put(id, new ForeignKey(Optional.empty(), FoldedName.of(id), columns, row.getString(4).equals(schema) ? "" : FoldedName.of(row.getString(4)), FoldedName.of(row.getString(5)), referenced,
                     ReferentialAction.valueOf(row.getString(7).replace(' ', '_')), ReferentialAction.valueOf(row.getString(8).replace(' ', '_')), Deferral.NOT_DEFERRABLE));
         }, schema);
         keys.forEach((id, key) -> tables.get(owners.get(id)).foreignKeys.add(key));
@@ -184,29 +179,29 @@ public final class H2Catalog {
     private void indexes(Connection connection, Map<String, TableParts> tables) throws SQLException {
         Query.each(connection, INDEXES, row -> {
             List<TableIndex> indexes = tables.get(row.getString(1)).indexes;
-            String name = name(row.getString(2));
+            String name = FoldedName.of(row.getString(2));
             List<IndexColumn> columns = new ArrayList<>();
             if (!indexes.isEmpty() && indexes.getLast().name().equals(name)) {
                 columns.addAll(indexes.removeLast().columns());
             }
-            columns.add(new IndexColumn(name(row.getString(4)), "DESC".equals(row.getString(5))));
+            columns.add(new IndexColumn(FoldedName.of(row.getString(4)), "DESC".equals(row.getString(5))));
             indexes.add(new TableIndex(name, row.getString(3).contains("UNIQUE"), columns));
         }, schema);
     }
 
     private List<TypeDefinition> types(Connection connection) throws SQLException {
         Map<String, List<FieldDefinition>> fields = new HashMap<>();
-        Query.each(connection, FIELDS, row -> fields.computeIfAbsent(row.getString(1), any -> new ArrayList<>()).add(new FieldDefinition(name(row.getString(2)),
+        Query.each(connection, FIELDS, row -> fields.computeIfAbsent(row.getString(1), any -> new ArrayList<>()).add(new FieldDefinition(FoldedName.of(row.getString(2)),
                 type(row, 3, row.getString(1)))), schema);
         List<TypeDefinition> types = new ArrayList<>();
         Query.each(connection, DOMAINS, row -> {
             String held = row.getString(9);
             String kind = row.getString(1);
-            Optional<CheckRule> check = row.getString(12) == null ? Optional.empty() : Optional.of(new CheckRule(name(row.getString(12)), H2Texts.plain(row.getString(13))));
+            Optional<CheckRule> check = row.getString(12) == null ? Optional.empty() : Optional.of(new CheckRule(FoldedName.of(row.getString(12)), H2Texts.plain(row.getString(13))));
             types.add(switch (kind) {
-                case "ENUM" -> new EnumDefinition(name(held), ((SqlType.EnumType) type(row, 1, held)).values(), row.getString(11));
-                case "ROW" -> new StructureDefinition(name(held), fields.getOrDefault(held, List.of()), row.getString(11));
-                default -> new DomainDefinition(name(held), type(row, 1, held), Optional.ofNullable(row.getString(10)).map(H2Texts::plain), check, row.getString(11));
+                case "ENUM" -> new EnumDefinition(FoldedName.of(held), ((SqlType.EnumType) type(row, 1, held)).values(), row.getString(11));
+                case "ROW" -> new StructureDefinition(FoldedName.of(held), fields.getOrDefault(held, List.of()), row.getString(11));
+                default -> new DomainDefinition(FoldedName.of(held), type(row, 1, held), Optional.ofNullable(row.getString(10)).map(H2Texts::plain), check, row.getString(11));
             });
         }, schema);
         return types;

@@ -5,6 +5,7 @@ import entaxis.core.schema.Schema;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.SQLFeatureNotSupportedException;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Reads the catalog of whichever engine is at the other end. */
@@ -15,16 +16,19 @@ public final class LiveCatalog {
      * All of a schema: types, sequences and tables, and views, routines and triggers as the engine words them.
      *
      * @param schema the schema; the engine's usual one if left out
-     * @throws SQLException if the catalog cannot be read, or is one of an engine whose catalog is not read yet
+     * @throws SQLException if the catalog cannot be read, or no engine is named
      */
     public static Schema read(Connection connection, Target engine, Optional<String> schema) throws SQLException {
-        String name = schema.orElse(usual(connection, engine));
+        String given = schema.orElse(usual(connection, engine));
+        String name = engine == Target.ORACLE && given.equals(given.toLowerCase(Locale.ROOT)) ? given.toUpperCase(Locale.ROOT) : given;
         Schema tables = switch (engine) {
             case POSTGRESQL -> PostgreSqlCatalog.read(connection, name);
             case MYSQL, MARIADB -> MariaDbCatalog.read(connection, name, engine);
             case SQLITE -> SqliteCatalog.read(connection);
             case H2 -> H2Catalog.read(connection, name);
-            case SQLSERVER, ORACLE, ISO -> throw new SQLFeatureNotSupportedException("the catalog of " + engine.title() + " is not read yet; read a script of it instead");
+            case SQLSERVER -> SqlServerCatalog.read(connection, name);
+            case ORACLE -> OracleCatalog.read(connection, name);
+            case ISO -> throw new SQLFeatureNotSupportedException("ISO SQL is no database; say which engine answers at this address");
         };
         return new Schema(tables.types(), tables.sequences(), tables.tables(), LivePrograms.read(connection, engine, name));
     }
@@ -34,7 +38,8 @@ public final class LiveCatalog {
             case POSTGRESQL -> "public";
             case H2 -> "PUBLIC";
             case MYSQL, MARIADB -> connection.getCatalog();
-            case SQLITE, SQLSERVER, ORACLE, ISO -> "";
+            case SQLSERVER, ORACLE -> Query.orEmpty(connection.getSchema());
+            case SQLITE, ISO -> "";
         };
     }
 }

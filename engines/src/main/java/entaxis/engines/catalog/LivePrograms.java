@@ -8,14 +8,16 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Pattern;
 
 /**
  * Reads views, routines and triggers as the engine words them, in the order in which they were made. PostgreSQL manual, “System Information Functions”: pg_get_viewdef,
  * pg_get_functiondef, pg_get_triggerdef, pg_get_ruledef, without those of extensions; MariaDB manual, “Information Schema Tables”: VIEWS, ROUTINES, TRIGGERS, and SHOW CREATE; SQLite
- * keeps the very statements; H2 manual, “Information Schema”: VIEWS, its routines are Java and are left where they are.
+ * keeps the very statements; SQL Server documentation, sys.sql_modules: so does SQL Server; Oracle Database Reference, ALL_VIEWS, ALL_MVIEWS, ALL_SOURCE; H2 manual, “Information Schema”: VIEWS, its routines are Java and are left where they are.
  */
 final class LivePrograms {
     private static final String OF_EXTENSION = " and not exists (select 1 from pg_depend e where e.objid = %s and e.deptype = 'e')";
@@ -33,6 +35,13 @@ final class LivePrograms {
             + " where trigger_schema = ? order by created, trigger_name";
     private static final String SQLITE = "select type, name, sql from sqlite_schema where type in ('view', 'trigger') and sql is not null order by rowid";
     private static final String H2_VIEWS = "select table_name, view_definition from information_schema.views where table_schema = ? order by table_name";
+
+    private static final String SQL_SERVER = "select o.type_desc, o.name, m.definition from sys.sql_modules m join sys.objects o on o.object_id = m.object_id join sys.schemas s on s.schema_id = o.schema_id"
+            + " where s.name = ? and o.type_desc in ('VIEW', 'SQL_STORED_PROCEDURE', 'SQL_SCALAR_FUNCTION', 'SQL_INLINE_TABLE_VALUED_FUNCTION', 'SQL_TABLE_VALUED_FUNCTION', 'SQL_TRIGGER') and o.is_ms_shipped = 0 and m.definition is not null order by o.create_date, o.object_id";
+    private static final String ORACLE_VIEWS = "select v.view_name, v.text from all_views v where v.owner = ? order by v.view_name";
+    private static final String ORACLE_STORED_VIEWS = "select v.mview_name, v.query from all_mviews v where v.owner = ? order by v.mview_name";
+    private static final String ORACLE_SOURCES = "select s.type, s.name, s.text from all_source s where s.owner = ? and s.type in ('FUNCTION', 'PROCEDURE', 'PACKAGE', 'PACKAGE BODY', 'TRIGGER')"
+            + " order by s.type, s.name, s.line";
 
     private final Target engine;
     private final Dialect dialect;
@@ -54,15 +63,42 @@ final class LivePrograms {
             case POSTGRESQL -> live.postgreSql(connection, schema);
             case MYSQL, MARIADB -> live.mariaDb(connection, schema);
             case SQLITE -> Query.each(connection, SQLITE, row -> live.add(row.getString(1).equals("view") ? ProgramKind.VIEW : ProgramKind.TRIGGER, row.getString(2), row.getString(3)));
-            case H2 -> Query.each(connection, H2_VIEWS, row -> live.add(ProgramKind.VIEW, H2Catalog.name(row.getString(1)),
-                    "CREATE VIEW " + live.dialect.name(H2Catalog.name(row.getString(1))) + " AS " + row.getString(2).replace("\"" + schema + "\".", "")), schema);
-            case SQLSERVER, ORACLE, ISO -> { }
+            case H2 -> Query.each(connection, H2_VIEWS, row -> live.add(ProgramKind.VIEW, FoldedName.of(row.getString(1)),
+                    "CREATE VIEW " + live.dialect.name(FoldedName.of(row.getString(1))) + " AS " + row.getString(2).replace("\"" + schema + "\".", "")), schema);
+            case SQLSERVER -> Query.each(connection, SQL_SERVER, row -> live.add(kind(row.getString(1)), row.getString(2), row.getString(3)), schema);
+            case ORACLE -> live.oracle(connection, schema);
+            case ISO -> { }
         }
         return live.programs;
     }
 
     private void add(ProgramKind kind, String name, String text) {
         programs.add(new Program(kind, "", name, engine, text.strip().replaceFirst(";$", "")));
+    }
+
+    /** SQL Server documentation, sys.objects: the kinds of module. */
+    private static ProgramKind kind(String description) {
+        return switch (description) {
+            case "VIEW" -> ProgramKind.VIEW;
+            case "SQL_STORED_PROCEDURE" -> ProgramKind.PROCEDURE;
+            case "SQL_TRIGGER" -> ProgramKind.TRIGGER;
+            default -> ProgramKind.FUNCTION;
+        };
+    }
+
+    /** What is kept of a source begins with its kind; the lines come one by one. */
+    private void oracle(Connection connection, String owner) throws SQLException {
+        Map<List<String>, StringBuilder> sources = new LinkedHashMap<>();
+        Query.each(connection, ORACLE_SOURCES, row -> sources.computeIfAbsent(List.of(row.getString(1), row.getString(2)), any -> new StringBuilder("CREATE ")).append(Query.text(row, 3)), owner);
+        Query.each(connection, ORACLE_VIEWS, row -> {
+            String name = FoldedName.of(row.getString(1));
+            add(ProgramKind.VIEW, name, "CREATE VIEW " + dialect.name(name) + " AS " + row.getString(2));
+        }, owner);
+        Query.each(connection, ORACLE_STORED_VIEWS, row -> {
+            String name = FoldedName.of(row.getString(1));
+            add(ProgramKind.VIEW, name, "CREATE MATERIALIZED VIEW " + dialect.name(name) + " AS " + row.getString(2));
+        }, owner);
+        sources.forEach((id, text) -> programs.add(new Program(ProgramKind.valueOf(id.getFirst().split(" ")[0]), "", FoldedName.of(id.getLast()), engine, text.toString().strip())));
     }
 
     private void postgreSql(Connection connection, String schema) throws SQLException {

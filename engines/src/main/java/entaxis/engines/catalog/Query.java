@@ -27,9 +27,13 @@ final class Query {
         }
     }
 
+    /** A text that a driver may give as none, as an empty one. */
+    static String orEmpty(String text) {
+        return text == null ? "" : text;
+    }
+
     /** A text that may be absent, as an empty one. */
     static String text(ResultSet row, int column) throws SQLException {
-        String text = row.getString(column);
-        return text == null ? "" : text;
+        return orEmpty(row.getString(column));
     }
 }

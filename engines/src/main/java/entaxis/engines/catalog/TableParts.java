@@ -9,6 +9,7 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** A table while the catalog's answers come in. */
@@ -25,6 +26,21 @@ final class TableParts {
     TableParts(String name, String comment) {
         this.name = name;
         this.comment = comment;
+    }
+
+    /** The parts of a table; of one that is not read, parts that go nowhere. */
+    static TableParts of(Map<String, TableParts> tables, String name) {
+        TableParts known = tables.get(name);
+        return known == null ? new TableParts(name, "") : known;
+    }
+
+    /** Takes a key, the primary one or one more. */
+    void key(UniqueKey key, boolean primary) {
+        if (primary) {
+            primaryKey = Optional.of(new PrimaryKey(key.name(), key.columns()));
+        } else {
+            uniqueKeys.add(key);
+        }
     }
 
     Table table() {

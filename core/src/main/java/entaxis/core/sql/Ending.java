@@ -1,0 +1,74 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.Target;
+import entaxis.core.token.Lexer;
+import entaxis.core.token.Token;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/**
+ * How a statement is ended in a script, so that the engine's client sends it whole: behind a routine that has semicolons of its own a semicolon alone would cut it. MySQL manual, “Defining
+ * Stored Programs”: DELIMITER; SQL Server documentation, “GO” and the rule that CREATE VIEW and its like stand alone in their batch; Oracle SQL*Plus, “/”.
+ */
+public final class Ending {
+    private static final String BATCH = "GO\n";
+    private static final Set<String> ALONE = Set.of("view", "function", "procedure", "proc", "trigger", "default", "rule");
+    private static final Set<String> BLOCKS = Set.of("function", "procedure", "package", "trigger", "type");
+    private static final Set<String> BETWEEN = Set.of("or", "replace", "alter", "editionable", "noneditionable", "and", "resolve", "compile");
+
+    private Ending() { }
+
+    /** A statement with what ends it, in lines that can follow any other. Linear in its length. */
+    public static String of(String statement, Target engine) {
+        String text = statement.strip();
+        return switch (engine) {
+            case SQLSERVER -> ALONE.contains(made(text)) ? BATCH + text + "\nGO" : semicolon(text);
+            case ORACLE -> BLOCKS.contains(made(text)) || text.endsWith(";") ? semicolon(text) + "\n/" : semicolon(text);
+            case MYSQL, MARIADB -> inner(text) ? delimited(text) : semicolon(text);
+            case POSTGRESQL, SQLITE, H2, ISO -> semicolon(text);
+        };
+    }
+
+    /** Puts a statement with what ends it behind a script; a batch that has just begun is not begun again. */
+    public static void append(StringBuilder script, String statement, Target engine) {
+        String ended = of(statement, engine);
+        script.append(ended.startsWith(BATCH) && batchEnds(script) ? ended.substring(BATCH.length()) : ended).append('\n');
+    }
+
+    /** Whether the last line that is not blank ends a batch. */
+    public static boolean batchEnds(CharSequence script) {
+        int end = script.length();
+        while (end > 0 && script.charAt(end - 1) <= ' ') {
+            end--;
+        }
+        return end >= 2 && script.charAt(end - 1) == 'O' && script.charAt(end - 2) == 'G' && (end == 2 || script.charAt(end - 3) == '\n');
+    }
+
+    private static String semicolon(String text) {
+        return text.endsWith(";") ? text : text + ";";
+    }
+
+    /** What kind of thing a statement creates or alters, in small letters; empty if it does neither. */
+    private static String made(String text) {
+        List<String> words = Lexer.tokens(text).stream().filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).limit(6)
+                .map(token -> token.text().toLowerCase(Locale.ROOT)).toList();
+        if (words.isEmpty() || !words.getFirst().equals("create") && !words.getFirst().equals("alter")) {
+            return "";
+        }
+        return words.stream().skip(1).filter(word -> !BETWEEN.contains(word)).findFirst().orElse("");
+    }
+
+    private static boolean inner(String text) {
+        String body = text.endsWith(";") ? text.substring(0, text.length() - 1) : text;
+        return body.indexOf(';') >= 0 && Lexer.tokens(body).stream().anyMatch(token -> token.is(";"));
+    }
+
+    private static String delimited(String text) {
+        String sign = "//";
+        while (text.contains(sign)) {
+            sign += "/";
+        }
+        return "DELIMITER " + sign + "\n" + text + "\n" + sign + "\nDELIMITER ;";
+    }
+}
