@@ -77,6 +77,11 @@ public record Sheet(SheetId id, String name, Paper paper, Map<OwnerId, Place> pl
         return new Sheet(id, name, paper, places, view, hidden, cards, lines, notes, pictures);
     }
 
+    /** The same with these decisions about the ways of lines instead of all others. */
+    public Sheet withLines(Map<String, LineShape> newLines) {
+        return new Sheet(id, name, paper, places, view, hidden, pinned, newLines, notes, pictures);
+    }
+
     /** The same with another decision about the way of a line. */
     public Sheet withLine(String line, LineShape shape) {
         Map<String, LineShape> next = new HashMap<>(lines);

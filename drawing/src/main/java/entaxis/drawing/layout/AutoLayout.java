@@ -20,6 +20,7 @@ import java.util.Set;
 /** Arranges the cards of a scene left to right in layers, parents before children (Sugiyama, Tagawa and Toda 1981, as the layered layout library does it). */
 public final class AutoLayout {
     static final double BETWEEN_CARDS = 44;
+    static final int MARGIN = 40;
     private static final int RING = 40;
     private static final int MAX_RINGS = 200;
     private static final int[][] WAYS = {{0, 0}, {1, 0}, {0, 1}, {-1, 0}, {0, -1}, {1, 1}, {-1, 1}, {1, -1}, {-1, -1}};
@@ -39,7 +40,7 @@ public final class AutoLayout {
      */
     public static Map<OwnerId, Place> arrange(Scene scene, Set<OwnerId> moving) {
         List<Card> cards = scene.cards().stream().filter(card -> moving.contains(card.owner())).toList();
-        Map<OwnerId, Place> places = layered(cards, scene.lines());
+        Map<OwnerId, Place> places = laid(cards, scene.lines()).places();
         return cards.isEmpty() || cards.size() == scene.cards().size() ? places : beside(scene, cards, places);
     }
 
@@ -48,10 +49,15 @@ public final class AutoLayout {
      * they leave their cards where the library had them leave. Lines of a category, which meet at its sign, are left to the router.
      */
     public static Map<String, LineShape> ways(Scene scene) {
-        ElkGraph graph = ElkGraph.of(scene.cards(), scene.lines());
+        return laid(scene.cards(), scene.lines()).ways();
+    }
+
+    /** Places and ways of some cards and of the lines between them, as if there were no others. */
+    static Laid laid(List<Card> cards, List<Line> lines) {
+        ElkGraph graph = ElkGraph.of(cards, lines);
         graph.layOut();
         Set<String> plain = new LinkedHashSet<>();
-        scene.lines().stream().filter(Line::plain).forEach(line -> plain.add(line.id()));
+        lines.stream().filter(Line::plain).forEach(line -> plain.add(line.id()));
         Map<String, LineShape> shapes = new LinkedHashMap<>();
         graph.ways().forEach((line, points) -> {
             if (!plain.contains(line)) {
@@ -61,7 +67,9 @@ public final class AutoLayout {
                         Optional.of(side(points.getLast(), points.get(points.size() - 2))), bends, true));
             }
         });
-        return shapes;
+        Map<OwnerId, Place> places = new LinkedHashMap<>();
+        cards.forEach(card -> places.put(card.owner(), graph.place(card)));
+        return new Laid(places, shapes);
     }
 
     private static Point middle(Point from, Point to) {
@@ -103,13 +111,5 @@ public final class AutoLayout {
 
     private static Box at(Card card, Place place) {
         return new Box(place.x(), place.y(), card.box().width(), card.box().height());
-    }
-
-    private static Map<OwnerId, Place> layered(List<Card> cards, List<Line> lines) {
-        ElkGraph graph = ElkGraph.of(cards, lines);
-        graph.layOut();
-        Map<OwnerId, Place> places = new LinkedHashMap<>();
-        cards.forEach(card -> places.put(card.owner(), graph.place(card)));
-        return places;
     }
 }

@@ -26,7 +26,6 @@ import org.eclipse.elk.graph.util.ElkGraphUtil;
 /** Cards and lines as the layout library sees them. */
 public final class ElkGraph {
     private static final double BETWEEN_LAYERS = 120;
-    private static final double MARGIN = 40;
     private static final double ASPECT = 1.5;
 
     private final ElkNode root;
@@ -48,7 +47,7 @@ public final class ElkGraph {
         root.setProperty(CoreOptions.SPACING_COMPONENT_COMPONENT, AutoLayout.BETWEEN_CARDS * 1.5);
         root.setProperty(CoreOptions.SPACING_NODE_NODE, AutoLayout.BETWEEN_CARDS);
         root.setProperty(CoreOptions.ASPECT_RATIO, ASPECT);
-        root.setProperty(CoreOptions.PADDING, new ElkPadding(MARGIN));
+        root.setProperty(CoreOptions.PADDING, new ElkPadding(AutoLayout.MARGIN));
         root.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, BETWEEN_LAYERS);
         ElkGraph graph = new ElkGraph(root);
         for (Card card : cards) {

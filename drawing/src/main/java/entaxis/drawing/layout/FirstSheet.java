@@ -2,7 +2,6 @@ package entaxis.drawing.layout;
 
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
-import entaxis.core.design.LineShape;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
 import entaxis.core.design.Sheet;
@@ -26,12 +25,9 @@ public final class FirstSheet {
         design.relationships().stream().filter(relationship -> relationship.manyToMany()).forEach(relationship -> spread.put(relationship.id(),
                 new Place(40 + 300 * (spread.size() % 12), 40 + 400 * (spread.size() / 12))));
         Design placed = design.with(sheet.withPlaces(spread));
-        Scene scene = scene(placed, Lens.TABLES, measure);
-        Sheet laid = sheet.withPlaces(AutoLayout.arrange(scene));
-        for (Map.Entry<String, LineShape> way : AutoLayout.ways(scene).entrySet()) {
-            laid = laid.withLine(way.getKey(), way.getValue());
-        }
-        return design.with(laid);
+        Scene scene = new SceneMaker(Lens.TABLES, measure).unrouted(placed, Derivation.of(placed), placed.sheet(), Dialect.of(placed.facts().target()));
+        Laid laid = SubjectLayout.arrange(design, scene);
+        return design.with(sheet.withPlaces(laid.places()).withLines(laid.ways()));
     }
 
     /** The first sheet as a scene. */

@@ -11,8 +11,10 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * Finds stretches of different lines that lie on each other, and stretches pushed into a card, after all lanes were spread, and moves them or their neighbours until they
@@ -29,6 +31,7 @@ final class Collisions {
     private static final int THROUGH_A_CARD = 10;
     private static final int[] SHIFTS = {4, -4, 8, -8, 12, -12, 16, -16, 24, -24, 32, -32, 48, -48, 72, -72};
     private static final int ROUNDS = 3;
+    private static final int MOST_TRIES = 40_000;
 
     private record Stretch(String link, int index, boolean upright, double at, double low, double high) {
         static Stretch of(String link, int index, List<Point> points) {
@@ -57,7 +60,11 @@ final class Collisions {
     /** The stretches of all lines as they were spread, by where they lie; those of moved lines are kept beside them. */
     private final List<Stretch> upright = new ArrayList<>();
     private final List<Stretch> level = new ArrayList<>();
-    private final Map<String, List<Stretch>> moved = new LinkedHashMap<>();
+    private final Map<String, List<Stretch>> moved = new HashMap<>();
+    private final NavigableMap<Double, List<Stretch>> movedUpright = new TreeMap<>();
+    private final NavigableMap<Double, List<Stretch>> movedLevel = new TreeMap<>();
+    /** How many more ways are tried, so that a sheet with thousands of crowded lines is drawn at once all the same. */
+    private int tries = MOST_TRIES;
 
     /** The ways as they were searched for, on which a line may fall back, and as they were spread. */
     Collisions(Collection<Link> links, Map<String, List<Point>> searched, Map<String, List<Point>> ways, Set<String> byHand, SpatialIndex cards) {
@@ -115,7 +122,8 @@ final class Collisions {
     private boolean free(String link) {
         List<Point> now = ways.get(link);
         int harm = harm(link, now);
-        for (int by : harm == 0 ? new int[0] : SHIFTS) {
+        for (int by : harm == 0 || tries < 0 ? new int[0] : SHIFTS) {
+            tries -= now.size();
             for (int index = now.size() - 2; index >= 0; index--) {
                 Optional<List<Point>> way = shifted(link, now, index, by).filter(it -> sameTurns(now, it) && harm(link, it) < harm);
                 if (way.isPresent()) {
@@ -132,8 +140,15 @@ final class Collisions {
     }
 
     private void replace(String link, List<Point> way) {
-        moved.put(link, stretches(link, way));
+        List<Stretch> now = stretches(link, way);
+        moved.getOrDefault(link, List.of()).forEach(stretch -> movedParallel(stretch).get(stretch.at()).remove(stretch));
+        now.forEach(stretch -> movedParallel(stretch).computeIfAbsent(stretch.at(), any -> new ArrayList<>()).add(stretch));
+        moved.put(link, now);
         ways.put(link, way);
+    }
+
+    private NavigableMap<Double, List<Stretch>> movedParallel(Stretch stretch) {
+        return stretch.upright() ? movedUpright : movedLevel;
     }
 
     private Optional<List<Point>> shifted(String link, List<Point> points, int index, int by) {
@@ -182,9 +197,9 @@ final class Collisions {
         for (int i = firstFrom(parallel, stretch.at() - distance); i < parallel.size() && parallel.get(i).at() < stretch.at() + distance; i++) {
             count += stretch.runsBeside(parallel.get(i), distance) && !moved.containsKey(parallel.get(i).link()) ? 1 : 0;
         }
-        for (List<Stretch> others : moved.values()) {
+        for (List<Stretch> others : movedParallel(stretch).subMap(stretch.at() - distance, true, stretch.at() + distance, true).values()) {
             for (Stretch other : others) {
-                count += other.upright() == stretch.upright() && stretch.runsBeside(other, distance) ? 1 : 0;
+                count += stretch.runsBeside(other, distance) ? 1 : 0;
             }
         }
         return count;

@@ -86,6 +86,15 @@ public final class SceneMaker {
 
     /** The scene of a sheet. */
     public Scene make(Design stated, Derivation derivation, Sheet sheet, Dialect dialect) {
+        return make(stated, derivation, sheet, dialect, true);
+    }
+
+    /** The scene of a sheet that is still to be laid out: its lines go straight from card to card and have no texts. */
+    public Scene unrouted(Design stated, Derivation derivation, Sheet sheet, Dialect dialect) {
+        return make(stated, derivation, sheet, dialect, false);
+    }
+
+    private Scene make(Design stated, Derivation derivation, Sheet sheet, Dialect dialect, boolean routed) {
         Design design = lens == Lens.TABLES ? derivation.design() : stated;
         Map<OwnerId, Card> laid = layCards(design, derivation, sheet, dialect);
         Map<String, Box> boxes = new LinkedHashMap<>();
@@ -97,7 +106,7 @@ public final class SceneMaker {
         design.categories().forEach(category -> category(design, category, laid, signs, toSigns));
         design.relationships().forEach(relationship -> drafts.addAll(drafts(design, derivation, relationship, laid, sheet, signs)));
         toSigns.forEach(line -> boxes.put(line.id(), line.sign().orElseThrow().box()));
-        Map<String, Route> routes = router.route(boxes, drafts.stream().map(Draft::link).toList());
+        Map<String, Route> routes = routed ? router.route(boxes, drafts.stream().map(Draft::link).toList()) : straight(drafts);
         List<Card> all = List.copyOf(laid.values());
         Drawn now = new Drawn(drafts, toSigns, routes);
         if (!now.sameAs(drawn)) {
@@ -112,6 +121,16 @@ public final class SceneMaker {
         Scene scene = new Scene(lens, sheet.shows().notation(), all, lines, notes, pictures, Optional.empty());
         return sheet.shows().frame() ? new Scene(lens, scene.notation(), all, lines, notes, pictures,
                 Optional.of(PaperFrame.around(scene.bounds().orElse(new Box(0, 0, 10, 10)), sheet.paper(), sheet.shows().titleBlock(), titles(stated, sheet), measure))) : scene;
+    }
+
+    private static Point middle(Box box) {
+        return new Point(box.centreX(), box.centreY());
+    }
+
+    private static Map<String, Route> straight(List<Draft> drafts) {
+        Map<String, Route> routes = new HashMap<>();
+        drafts.forEach(draft -> routes.put(draft.link().id(), new Route(List.of(middle(draft.link().first()), middle(draft.link().second())), Edge.RIGHT, Edge.LEFT)));
+        return routes;
     }
 
     /** What is marked at the ends of lines, found once for all of them. */

@@ -11,8 +11,10 @@ import entaxis.core.design.Place;
 import entaxis.core.design.Sheet;
 import entaxis.drawing.layout.Alignment;
 import entaxis.drawing.layout.AutoLayout;
+import entaxis.drawing.layout.Laid;
 import entaxis.drawing.layout.Snapping;
 import entaxis.drawing.layout.Straightening;
+import entaxis.drawing.layout.SubjectLayout;
 import entaxis.drawing.scene.Card;
 import entaxis.drawing.scene.Lens;
 import entaxis.drawing.scene.Line;
@@ -59,9 +61,11 @@ class LayoutController {
         Scene scene = sheets.render(now, Lens.TABLES, sheet).scene();
         Set<OwnerId> some = new LinkedHashSet<>(form.cards("cards"));
         some.removeAll(sheet.pinned());
-        Map<OwnerId, Place> places = some.isEmpty() ? AutoLayout.arrange(scene) : AutoLayout.arrange(scene, some);
+        boolean whole = some.isEmpty() && sheet.pinned().isEmpty();
+        Laid laid = whole ? SubjectLayout.arrange(now.design(), scene) : new Laid(some.isEmpty() ? AutoLayout.arrange(scene) : AutoLayout.arrange(scene, some), Map.of());
+        Map<OwnerId, Place> places = laid.places();
         List<Change> changes = new ArrayList<>(List.of(new Change.PlaceCards(sheet.id(), places)));
-        Map<String, LineShape> ways = places.size() == scene.cards().size() ? AutoLayout.ways(scene) : Map.of();
+        Map<String, LineShape> ways = whole || places.size() != scene.cards().size() ? laid.ways() : AutoLayout.ways(scene);
         ways.forEach((line, shape) -> changes.add(new Change.AlterSheet(sheet.id(), new SheetAspect.Way(line, shape))));
         sheet.lines().forEach((line, shape) -> {
             if (!shape.bends().isEmpty() && !ways.containsKey(line) && scene.lines().stream().anyMatch(drawn -> drawn.id().equals(line) && moved(places, drawn))) {

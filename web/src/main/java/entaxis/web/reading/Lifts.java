@@ -11,6 +11,7 @@ import entaxis.core.lift.LiftedRows;
 import entaxis.core.lift.Lifting;
 import entaxis.core.lift.Proposal;
 import entaxis.core.lift.References;
+import entaxis.core.lift.Subjects;
 import entaxis.core.reading.Reading;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -52,7 +53,7 @@ public final class Lifts {
         Facts facts = new Facts(name, reading.engine(), name, "");
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.USUAL, Map.of());
         Lifted lifted = Lifting.lift(chosen, facts, sheet, bridges, NewId::of);
-        Design arranged = FirstSheet.arranged(lifted.design(), MEASURE);
+        Design arranged = FirstSheet.arranged(Subjects.assigned(lifted.design(), NewId::of), MEASURE);
         return new Lifted(LiftedRows.with(arranged, reading.rows(), NewId::of), lifted.remarks());
     }
 }
