@@ -3,21 +3,31 @@ package entaxis.core.reading;
 import entaxis.core.design.Target;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 
 /**
  * Reads scripts and dumps of an engine. Several texts are read as one script in their order. Runs in time linear in their length; what cannot be read is reported and reading goes
  * on behind it.
  */
 public final class ScriptReader {
+    private static final int TOLD = 64;
     private final Notes notes = new Notes();
     private final Drafts drafts;
     private final ImpliedNames implied;
     private final List<ReadRow> rows = new ArrayList<>();
     private final Lexis lexis;
+    private final ReadingProgress progress;
+    private long before;
     private int statements;
 
     /** A reader for one engine, with nothing read yet. */
     public ScriptReader(Target engine) {
+        this(engine, ReadingProgress.NONE);
+    }
+
+    /** A reader that tells how far it has come. */
+    public ScriptReader(Target engine, ReadingProgress progress) {
+        this.progress = progress;
         this.drafts = new Drafts(engine);
         this.implied = new ImpliedNames(engine);
         this.lexis = Lexis.of(engine);
@@ -34,6 +44,7 @@ public final class ScriptReader {
      * Reads a text as the next part of the script.
      *
      * @param file what to call it where something in it is reported
+     * @throws java.util.concurrent.CancellationException if who hears of the progress wants no more
      */
     public void add(String file, String script) {
         char[] text = script.toCharArray();
@@ -41,9 +52,12 @@ public final class ScriptReader {
         notes.begin(file, text);
         Statements reader = new Statements(scanner, new Tokens(scanner, text, lexis), lexis, drafts, implied, notes, rows);
         while (scanner.next()) {
-            statements++;
+            if (statements++ % TOLD == 0 && !progress.at(before + scanner.position(), statements)) {
+                throw new CancellationException("reading was stopped");
+            }
             reader.read();
         }
+        before += text.length;
     }
 
     /** What has been read. */

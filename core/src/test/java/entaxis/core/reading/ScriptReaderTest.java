@@ -231,4 +231,18 @@ class ScriptReaderTest {
             assertThat(missed.reason()).contains("no type no_type");
         });
     }
+
+    @Test
+    void whoeverListensHearsHowFarItIsAndCanStopIt() {
+        String script = "CREATE TABLE tray (tray_no int PRIMARY KEY);\n" + "INSERT INTO tray VALUES (1);\n".repeat(1000);
+        List<Long> heard = new java.util.ArrayList<>();
+        ScriptReader whole = new ScriptReader(Target.POSTGRESQL, (signs, statements) -> heard.add(signs));
+        whole.add("one", script);
+        whole.add("two", "INSERT INTO tray VALUES (1);\n".repeat(1000));
+        assertThat(whole.done().schema().tables()).hasSize(1);
+        assertThat(heard).hasSizeGreaterThan(20).isSorted();
+        assertThat(heard.getLast()).as("texts are counted one behind the other").isGreaterThan(script.length());
+        ScriptReader stopped = new ScriptReader(Target.POSTGRESQL, (signs, statements) -> statements < 500);
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> stopped.add("", script)).isInstanceOf(java.util.concurrent.CancellationException.class);
+    }
 }

@@ -23,7 +23,6 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -36,7 +35,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 
 /** Reads the tables of an H2 schema. H2 manual, “Information Schema”. Names that it folded are given in small letters. */
-public final class H2Catalog {
+final class H2Catalog {
     private static final Dialect DIALECT = Dialect.of(Target.H2);
     private static final int UNLIMITED = 1_048_576;
     private static final String TYPE = """
@@ -92,29 +91,29 @@ public final class H2Catalog {
      *
      * @throws SQLException if the catalog cannot be read
      */
-    public static Schema read(Connection connection, String schema) throws SQLException {
-        return new H2Catalog(schema).read(connection);
+    static Schema read(Catalog catalog, String schema) throws SQLException {
+        return new H2Catalog(schema).read(catalog);
     }
 
-    private Schema read(Connection connection) throws SQLException {
+    private Schema read(Catalog catalog) throws SQLException {
         Map<String, TableParts> tables = new LinkedHashMap<>();
-        Query.each(connection, VALUES, row -> values.computeIfAbsent(row.getString(1) + "\u0000" + row.getString(3), any -> new ArrayList<>()).add(row.getString(4)), schema);
-        Query.each(connection, ELEMENTS, row -> elements.put(row.getString(1) + "\u0000" + row.getString(2), type(row, 3, row.getString(1))), schema);
-        Query.each(connection, TABLES, row -> tables.put(row.getString(1), new TableParts(FoldedName.of(row.getString(1)), row.getString(2))), schema);
-        Query.each(connection, COLUMNS, row -> tables.get(row.getString(9)).columns.add(column(row)), schema);
-        Query.each(connection, KEYS, row -> key(tables.get(row.getString(1)), row), schema);
-        Query.each(connection, CHECKS, row -> tables.get(row.getString(1)).checks.add(new CheckRule(FoldedName.of(row.getString(2)), H2Texts.plain(row.getString(3)))), schema);
-        references(connection, tables);
-        indexes(connection, tables);
+        catalog.each(VALUES, row -> values.computeIfAbsent(row.getString(1) + "\u0000" + row.getString(3), any -> new ArrayList<>()).add(row.getString(4)), schema);
+        catalog.each(ELEMENTS, row -> elements.put(row.getString(1) + "\u0000" + row.getString(2), type(row, 3, row.getString(1))), schema);
+        catalog.each(TABLES, row -> tables.put(row.getString(1), new TableParts(FoldedName.of(row.getString(1)), row.getString(2))), schema);
+        catalog.each(COLUMNS, row -> tables.get(row.getString(9)).columns.add(column(row)), schema);
+        catalog.each(KEYS, row -> key(tables.get(row.getString(1)), row), schema);
+        catalog.each(CHECKS, row -> tables.get(row.getString(1)).checks.add(new CheckRule(FoldedName.of(row.getString(2)), H2Texts.plain(row.getString(3)))), schema);
+        references(catalog, tables);
+        indexes(catalog, tables);
         List<Sequence> sequences = new ArrayList<>();
-        Query.each(connection, SEQUENCES, row -> sequences.add(new Sequence("", FoldedName.of(row.getString(1)), row.getLong(2), row.getLong(3))), schema);
+        catalog.each(SEQUENCES, row -> sequences.add(new Sequence("", FoldedName.of(row.getString(1)), row.getLong(2), row.getLong(3))), schema);
         sequences.removeIf(sequence -> sequence.name().startsWith("system_sequence"));
-        return new Schema(types(connection), sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
+        return new Schema(types(catalog), sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
     }
 
     private SqlType type(ResultSet row, int from, String owner) throws SQLException {
         String data = row.getString(from).toLowerCase(Locale.ROOT);
-        String dtd = Query.text(row, from + 6);
+        String dtd = Catalog.text(row, from + 6);
         OptionalInt length = row.getLong(from + 1) == 0 || row.getLong(from + 1) == UNLIMITED ? OptionalInt.empty() : OptionalInt.of((int) Math.min(Integer.MAX_VALUE, row.getLong(from + 1)));
         String fraction = row.getObject(from + 4) == null ? "" : "(" + row.getInt(from + 4) + ")";
         String spelled = switch (data) {
@@ -122,7 +121,7 @@ public final class H2Catalog {
             case "character", "binary" -> data + "(" + length.orElse(1) + ")";
             case "numeric", "decimal" -> "numeric(" + row.getInt(from + 2) + "," + row.getInt(from + 3) + ")";
             case "time", "timestamp", "time with time zone", "timestamp with time zone" -> data.replaceFirst("^(time(?:stamp)?)", "$1" + fraction);
-            case "interval" -> "interval " + Query.text(row, from + 5).toLowerCase(Locale.ROOT).replaceAll("\\([0-9]+\\)", "");
+            case "interval" -> "interval " + Catalog.text(row, from + 5).toLowerCase(Locale.ROOT).replaceAll("\\([0-9]+\\)", "");
             default -> data;
         };
         return switch (data) {
@@ -159,10 +158,10 @@ public final class H2Catalog {
         }
     }
 
-    private void references(Connection connection, Map<String, TableParts> tables) throws SQLException {
+    private void references(Catalog catalog, Map<String, TableParts> tables) throws SQLException {
         Map<String, ForeignKey> keys = new LinkedHashMap<>();
         Map<String, String> owners = new HashMap<>();
-        Query.each(connection, REFERENCES, row -> {
+        catalog.each(REFERENCES, row -> {
             String id = row.getString(2);
             owners.put(id, row.getString(1));
             ForeignKey before = keys.get(id);
@@ -176,8 +175,8 @@ public final class H2Catalog {
         keys.forEach((id, key) -> tables.get(owners.get(id)).foreignKeys.add(key));
     }
 
-    private void indexes(Connection connection, Map<String, TableParts> tables) throws SQLException {
-        Query.each(connection, INDEXES, row -> {
+    private void indexes(Catalog catalog, Map<String, TableParts> tables) throws SQLException {
+        catalog.each(INDEXES, row -> {
             List<TableIndex> indexes = tables.get(row.getString(1)).indexes;
             String name = FoldedName.of(row.getString(2));
             List<IndexColumn> columns = new ArrayList<>();
@@ -189,12 +188,12 @@ public final class H2Catalog {
         }, schema);
     }
 
-    private List<TypeDefinition> types(Connection connection) throws SQLException {
+    private List<TypeDefinition> types(Catalog catalog) throws SQLException {
         Map<String, List<FieldDefinition>> fields = new HashMap<>();
-        Query.each(connection, FIELDS, row -> fields.computeIfAbsent(row.getString(1), any -> new ArrayList<>()).add(new FieldDefinition(FoldedName.of(row.getString(2)),
+        catalog.each(FIELDS, row -> fields.computeIfAbsent(row.getString(1), any -> new ArrayList<>()).add(new FieldDefinition(FoldedName.of(row.getString(2)),
                 type(row, 3, row.getString(1)))), schema);
         List<TypeDefinition> types = new ArrayList<>();
-        Query.each(connection, DOMAINS, row -> {
+        catalog.each(DOMAINS, row -> {
             String held = row.getString(9);
             String kind = row.getString(1);
             Optional<CheckRule> check = row.getString(12) == null ? Optional.empty() : Optional.of(new CheckRule(FoldedName.of(row.getString(12)), H2Texts.plain(row.getString(13))));

@@ -19,18 +19,28 @@ public final class LiveCatalog {
      * @throws SQLException if the catalog cannot be read, or no engine is named
      */
     public static Schema read(Connection connection, Target engine, Optional<String> schema) throws SQLException {
+        return read(connection, engine, schema, CatalogProgress.NONE);
+    }
+
+    /**
+     * The same, telling how far it has come.
+     *
+     * @throws SQLException also if who hears of it wants no more
+     */
+    public static Schema read(Connection connection, Target engine, Optional<String> schema, CatalogProgress progress) throws SQLException {
+        Catalog catalog = new Catalog(connection, progress);
         String given = schema.orElse(usual(connection, engine));
         String name = engine == Target.ORACLE && given.equals(given.toLowerCase(Locale.ROOT)) ? given.toUpperCase(Locale.ROOT) : given;
         Schema tables = switch (engine) {
-            case POSTGRESQL -> PostgreSqlCatalog.read(connection, name);
-            case MYSQL, MARIADB -> MariaDbCatalog.read(connection, name, engine);
-            case SQLITE -> SqliteCatalog.read(connection);
-            case H2 -> H2Catalog.read(connection, name);
-            case SQLSERVER -> SqlServerCatalog.read(connection, name);
-            case ORACLE -> OracleCatalog.read(connection, name);
+            case POSTGRESQL -> PostgreSqlCatalog.read(catalog, name);
+            case MYSQL, MARIADB -> MariaDbCatalog.read(catalog, name, engine);
+            case SQLITE -> SqliteCatalog.read(catalog);
+            case H2 -> H2Catalog.read(catalog, name);
+            case SQLSERVER -> SqlServerCatalog.read(catalog, name);
+            case ORACLE -> OracleCatalog.read(catalog, name);
             case ISO -> throw new SQLFeatureNotSupportedException("ISO SQL is no database; say which engine answers at this address");
         };
-        return new Schema(tables.types(), tables.sequences(), tables.tables(), LivePrograms.read(connection, engine, name));
+        return new Schema(tables.types(), tables.sequences(), tables.tables(), LivePrograms.read(catalog, engine, name));
     }
 
     private static String usual(Connection connection, Target engine) throws SQLException {
@@ -38,7 +48,7 @@ public final class LiveCatalog {
             case POSTGRESQL -> "public";
             case H2 -> "PUBLIC";
             case MYSQL, MARIADB -> connection.getCatalog();
-            case SQLSERVER, ORACLE -> Query.orEmpty(connection.getSchema());
+            case SQLSERVER, ORACLE -> Catalog.orEmpty(connection.getSchema());
             case SQLITE, ISO -> "";
         };
     }

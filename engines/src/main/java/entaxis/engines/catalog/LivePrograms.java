@@ -4,7 +4,6 @@ import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -57,16 +56,16 @@ final class LivePrograms {
      *
      * @throws SQLException if the catalog cannot be read
      */
-    static List<Program> read(Connection connection, Target engine, String schema) throws SQLException {
+    static List<Program> read(Catalog catalog, Target engine, String schema) throws SQLException {
         LivePrograms live = new LivePrograms(engine);
         switch (engine) {
-            case POSTGRESQL -> live.postgreSql(connection, schema);
-            case MYSQL, MARIADB -> live.mariaDb(connection, schema);
-            case SQLITE -> Query.each(connection, SQLITE, row -> live.add(row.getString(1).equals("view") ? ProgramKind.VIEW : ProgramKind.TRIGGER, row.getString(2), row.getString(3)));
-            case H2 -> Query.each(connection, H2_VIEWS, row -> live.add(ProgramKind.VIEW, FoldedName.of(row.getString(1)),
+            case POSTGRESQL -> live.postgreSql(catalog, schema);
+            case MYSQL, MARIADB -> live.mariaDb(catalog, schema);
+            case SQLITE -> catalog.each(SQLITE, row -> live.add(row.getString(1).equals("view") ? ProgramKind.VIEW : ProgramKind.TRIGGER, row.getString(2), row.getString(3)));
+            case H2 -> catalog.each(H2_VIEWS, row -> live.add(ProgramKind.VIEW, FoldedName.of(row.getString(1)),
                     "CREATE VIEW " + live.dialect.name(FoldedName.of(row.getString(1))) + " AS " + row.getString(2).replace("\"" + schema + "\".", "")), schema);
-            case SQLSERVER -> Query.each(connection, SQL_SERVER, row -> live.add(kind(row.getString(1)), row.getString(2), row.getString(3)), schema);
-            case ORACLE -> live.oracle(connection, schema);
+            case SQLSERVER -> catalog.each(SQL_SERVER, row -> live.add(kind(row.getString(1)), row.getString(2), row.getString(3)), schema);
+            case ORACLE -> live.oracle(catalog, schema);
             case ISO -> { }
         }
         return live.programs;
@@ -87,23 +86,23 @@ final class LivePrograms {
     }
 
     /** What is kept of a source begins with its kind; the lines come one by one. */
-    private void oracle(Connection connection, String owner) throws SQLException {
+    private void oracle(Catalog catalog, String owner) throws SQLException {
         Map<List<String>, StringBuilder> sources = new LinkedHashMap<>();
-        Query.each(connection, ORACLE_SOURCES, row -> sources.computeIfAbsent(List.of(row.getString(1), row.getString(2)), any -> new StringBuilder("CREATE ")).append(Query.text(row, 3)), owner);
-        Query.each(connection, ORACLE_VIEWS, row -> {
+        catalog.each(ORACLE_SOURCES, row -> sources.computeIfAbsent(List.of(row.getString(1), row.getString(2)), any -> new StringBuilder("CREATE ")).append(Catalog.text(row, 3)), owner);
+        catalog.each(ORACLE_VIEWS, row -> {
             String name = FoldedName.of(row.getString(1));
             add(ProgramKind.VIEW, name, "CREATE VIEW " + dialect.name(name) + " AS " + row.getString(2));
         }, owner);
-        Query.each(connection, ORACLE_STORED_VIEWS, row -> {
+        catalog.each(ORACLE_STORED_VIEWS, row -> {
             String name = FoldedName.of(row.getString(1));
             add(ProgramKind.VIEW, name, "CREATE MATERIALIZED VIEW " + dialect.name(name) + " AS " + row.getString(2));
         }, owner);
         sources.forEach((id, text) -> programs.add(new Program(ProgramKind.valueOf(id.getFirst().split(" ")[0]), "", FoldedName.of(id.getLast()), engine, text.toString().strip())));
     }
 
-    private void postgreSql(Connection connection, String schema) throws SQLException {
+    private void postgreSql(Catalog catalog, String schema) throws SQLException {
         for (String query : List.of(POSTGRES_ROUTINES, POSTGRES_VIEWS, POSTGRES_RULES, POSTGRES_TRIGGERS)) {
-            Query.each(connection, query, row -> {
+            catalog.each(query, row -> {
                 String name = row.getString(2);
                 String text = row.getString(3);
                 switch (row.getString(1)) {
@@ -123,24 +122,24 @@ final class LivePrograms {
         return text.replaceFirst(Pattern.quote(dialect.name(schema) + "."), "");
     }
 
-    private void mariaDb(Connection connection, String database) throws SQLException {
+    private void mariaDb(Catalog catalog, String database) throws SQLException {
         List<String[]> routines = new ArrayList<>();
-        Query.each(connection, MARIADB_ROUTINES, row -> routines.add(new String[] {row.getString(1), row.getString(2)}), database);
+        catalog.each(MARIADB_ROUTINES, row -> routines.add(new String[] {row.getString(1), row.getString(2)}), database);
         for (String[] routine : routines) {
             ProgramKind kind = routine[0].equalsIgnoreCase("FUNCTION") ? ProgramKind.FUNCTION : routine[0].equalsIgnoreCase("PROCEDURE") ? ProgramKind.PROCEDURE : ProgramKind.PACKAGE;
             if (kind != ProgramKind.PACKAGE) {
-                Query.each(connection, "SHOW CREATE " + kind.word().toUpperCase(Locale.ROOT) + " " + dialect.quoted(database) + "." + dialect.quoted(routine[1]), row -> mariaDbRoutine(kind, routine[1], row));
+                catalog.each("SHOW CREATE " + kind.word().toUpperCase(Locale.ROOT) + " " + dialect.quoted(database) + "." + dialect.quoted(routine[1]), row -> mariaDbRoutine(kind, routine[1], row));
             }
         }
-        Query.each(connection, MARIADB_VIEWS, row -> add(ProgramKind.VIEW, row.getString(1),
+        catalog.each(MARIADB_VIEWS, row -> add(ProgramKind.VIEW, row.getString(1),
                 "CREATE VIEW " + dialect.name(row.getString(1)) + " AS " + row.getString(2).replace(dialect.quoted(database) + ".", "")), database);
-        Query.each(connection, MARIADB_TRIGGERS, row -> add(ProgramKind.TRIGGER, row.getString(1), "CREATE TRIGGER " + dialect.name(row.getString(1)) + " " + row.getString(2) + " " + row.getString(3)
+        catalog.each(MARIADB_TRIGGERS, row -> add(ProgramKind.TRIGGER, row.getString(1), "CREATE TRIGGER " + dialect.name(row.getString(1)) + " " + row.getString(2) + " " + row.getString(3)
                 + " ON " + dialect.name(row.getString(4)) + " FOR EACH ROW " + row.getString(5)), database);
     }
 
     /** Without the account that made it, which need not exist elsewhere; the text is empty for those who may not see it. */
     private void mariaDbRoutine(ProgramKind kind, String name, ResultSet row) throws SQLException {
-        String text = Query.text(row, 3).replaceFirst("(?i)^CREATE DEFINER=`[^`]*`@`[^`]*` ", "CREATE ");
+        String text = Catalog.text(row, 3).replaceFirst("(?i)^CREATE DEFINER=`[^`]*`@`[^`]*` ", "CREATE ");
         if (!text.isEmpty()) {
             add(kind, name, text);
         }

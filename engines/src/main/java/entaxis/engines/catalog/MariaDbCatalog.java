@@ -19,7 +19,6 @@ import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
 import entaxis.core.type.SqlType;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -37,7 +36,7 @@ import java.util.Set;
  * Reads the tables of a MariaDB or MySQL database. MariaDB manual, “Information Schema Tables”: TABLES, COLUMNS, STATISTICS, KEY_COLUMN_USAGE, REFERENTIAL_CONSTRAINTS,
  * CHECK_CONSTRAINTS. JSON is a checked text there; the indexes that the engine adds for references are left out.
  */
-public final class MariaDbCatalog {
+final class MariaDbCatalog {
     private static final String TABLES = """
             select table_name, table_comment from information_schema.tables where table_schema = ? and table_type in ('BASE TABLE', 'SYSTEM VERSIONED') order by create_time, table_name""";
     private static final String SEQUENCES = "select table_name from information_schema.tables where table_schema = ? and table_type = 'SEQUENCE' order by table_name";
@@ -70,34 +69,34 @@ public final class MariaDbCatalog {
      * @param engine MariaDB or MySQL
      * @throws SQLException if the catalog cannot be read
      */
-    public static Schema read(Connection connection, String database, Target engine) throws SQLException {
-        return new MariaDbCatalog(engine).schema(connection, database);
+    static Schema read(Catalog catalog, String database, Target engine) throws SQLException {
+        return new MariaDbCatalog(engine).schema(catalog, database);
     }
 
-    private Schema schema(Connection connection, String database) throws SQLException {
+    private Schema schema(Catalog catalog, String database) throws SQLException {
         Map<String, TableParts> tables = new LinkedHashMap<>();
-        Query.each(connection, TABLES, row -> tables.put(row.getString(1), new TableParts(row.getString(1), row.getString(2))), database);
+        catalog.each(TABLES, row -> tables.put(row.getString(1), new TableParts(row.getString(1), row.getString(2))), database);
         if (mariaDb) {
-            Query.each(connection, CHECKS, row -> check(tables, row), database);
+            catalog.each(CHECKS, row -> check(tables, row), database);
         }
-        Query.each(connection, COLUMNS, row -> {
+        catalog.each(COLUMNS, row -> {
             if (tables.containsKey(row.getString(1))) {
                 tables.get(row.getString(1)).columns.add(column(row));
             }
         }, database);
-        references(connection, database, tables);
-        indexes(connection, database, tables);
+        references(catalog, database, tables);
+        indexes(catalog, database, tables);
         List<Table> done = tables.values().stream().map(TableParts::table).toList();
-        return new Schema(List.of(), mariaDb ? sequences(connection, database) : List.of(), done, List.of());
+        return new Schema(List.of(), mariaDb ? sequences(catalog, database) : List.of(), done, List.of());
     }
 
     /** MariaDB manual, “CREATE SEQUENCE”: a sequence can be asked like a table of one row. */
-    private static List<Sequence> sequences(Connection connection, String database) throws SQLException {
+    private static List<Sequence> sequences(Catalog catalog, String database) throws SQLException {
         List<String> names = new ArrayList<>();
-        Query.each(connection, SEQUENCES, row -> names.add(row.getString(1)), database);
+        catalog.each(SEQUENCES, row -> names.add(row.getString(1)), database);
         List<Sequence> sequences = new ArrayList<>();
         for (String name : names) {
-            Query.each(connection, "select start_value, increment from `" + database.replace("`", "``") + "`.`" + name.replace("`", "``") + "`", row ->
+            catalog.each("select start_value, increment from `" + database.replace("`", "``") + "`.`" + name.replace("`", "``") + "`", row ->
                     sequences.add(new Sequence("", name, row.getLong(1), row.getLong(2))));
         }
         return sequences;
@@ -114,10 +113,10 @@ public final class MariaDbCatalog {
     }
 
     private Column column(ResultSet row) throws SQLException {
-        String extra = Query.text(row, 6).toLowerCase(Locale.ROOT);
+        String extra = Catalog.text(row, 6).toLowerCase(Locale.ROOT);
         String spelled = row.getString(3);
         SqlType type = documents.contains(row.getString(1) + "\u0000" + row.getString(2)) ? new SqlType.JsonType() : dialect.read(SpelledTypes.cut(spelled));
-        String generated = Query.text(row, 8);
+        String generated = Catalog.text(row, 8);
         Optional<String> held = generated.isEmpty() ? defaultValue(row.getString(5), extra, spelled) : Optional.empty();
         Optional<String> defaultValue = type instanceof SqlType.BooleanType ? held.map(digit -> digit.equals("1") ? "true" : digit.equals("0") ? "false" : digit) : held;
         int update = extra.indexOf("on update ");
@@ -137,10 +136,10 @@ public final class MariaDbCatalog {
         return Optional.of(mariaDb || extra.contains("default_generated") || number ? given : dialect.literal(given));
     }
 
-    private void references(Connection connection, String database, Map<String, TableParts> tables) throws SQLException {
+    private void references(Catalog catalog, String database, Map<String, TableParts> tables) throws SQLException {
         Map<String, ForeignKey> keys = new LinkedHashMap<>();
         Map<String, String> owners = new HashMap<>();
-        Query.each(connection, REFERENCES, row -> {
+        catalog.each(REFERENCES, row -> {
             String id = row.getString(1) + "\u0000" + row.getString(2);
             owners.put(id, row.getString(1));
             ForeignKey before = keys.get(id);
@@ -169,10 +168,10 @@ public final class MariaDbCatalog {
         return index.name().equals(key.name()) || index.name().equals(column) || index.name().startsWith(column + "_") && index.name().substring(column.length() + 1).matches("\\d+");
     }
 
-    private void indexes(Connection connection, String database, Map<String, TableParts> tables) throws SQLException {
+    private void indexes(Catalog catalog, String database, Map<String, TableParts> tables) throws SQLException {
         Map<String, TableIndex> found = new LinkedHashMap<>();
         Map<String, String> owners = new HashMap<>();
-        Query.each(connection, INDEXES, row -> {
+        catalog.each(INDEXES, row -> {
             String id = row.getString(1) + "\u0000" + row.getString(2);
             owners.put(id, row.getString(1));
             List<IndexColumn> columns = new ArrayList<>(found.containsKey(id) ? found.get(id).columns() : List.of());

@@ -21,7 +21,6 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -87,18 +86,18 @@ final class OracleCatalog {
      *
      * @throws SQLException if the catalog cannot be read
      */
-    static Schema read(Connection connection, String owner) throws SQLException {
+    static Schema read(Catalog catalog, String owner) throws SQLException {
         Map<String, TableParts> tables = new LinkedHashMap<>();
-        Query.each(connection, TABLES, row -> tables.put(row.getString(1), new TableParts(FoldedName.of(row.getString(1)), Query.text(row, 2))), owner);
+        catalog.each(TABLES, row -> tables.put(row.getString(1), new TableParts(FoldedName.of(row.getString(1)), Catalog.text(row, 2))), owner);
         Set<List<String>> required = new HashSet<>();
-        Query.each(connection, COLUMNS, row -> {
+        catalog.each(COLUMNS, row -> {
             if ("N".equals(row.getString(10))) {
                 required.add(List.of(row.getString(1), row.getString(2)));
             }
             TableParts.of(tables, row.getString(1)).columns.add(column(row, owner));
         }, owner);
-        keys(connection, owner, tables);
-        Query.each(connection, CHECKS, row -> {
+        keys(catalog, owner, tables);
+        catalog.each(CHECKS, row -> {
             String condition = row.getString(4).strip();
             Matcher notNull = NOT_NULL.matcher(condition);
             boolean said = notNull.matches() && required.contains(List.of(row.getString(1), notNull.group(1).replace("\"\"", "\"")));
@@ -106,13 +105,13 @@ final class OracleCatalog {
                 TableParts.of(tables, row.getString(1)).checks.add(new CheckRule(named(row.getString(3), row.getString(2)), condition));
             }
         }, owner);
-        indexes(connection, owner, tables);
+        indexes(catalog, owner, tables);
         List<Sequence> sequences = new ArrayList<>();
-        Query.each(connection, SEQUENCES, row -> {
+        catalog.each(SEQUENCES, row -> {
             long step = row.getLong(4);
             sequences.add(new Sequence("", FoldedName.of(row.getString(1)), step > 0 ? row.getLong(2) : row.getLong(3), step));
         }, owner);
-        return new Schema(types(connection, owner), sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
+        return new Schema(types(catalog, owner), sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
     }
 
     /** A name that the engine made up is none. */
@@ -120,11 +119,11 @@ final class OracleCatalog {
         return generated.equals("GENERATED NAME") ? "" : FoldedName.of(name);
     }
 
-    private static List<TypeDefinition> types(Connection connection, String owner) throws SQLException {
+    private static List<TypeDefinition> types(Catalog catalog, String owner) throws SQLException {
         Map<String, List<FieldDefinition>> fields = new LinkedHashMap<>();
-        Query.each(connection, TYPES, row -> {
+        catalog.each(TYPES, row -> {
             SqlType type = owner.equals(row.getString(3)) ? new UserType(FoldedName.of(row.getString(4)))
-                    : type(row.getString(4), row.getInt(5), row.getInt(5), whole(row, 6), whole(row, 7), Query.text(row, 8));
+                    : type(row.getString(4), row.getInt(5), row.getInt(5), whole(row, 6), whole(row, 7), Catalog.text(row, 8));
             fields.computeIfAbsent(row.getString(1), any -> new ArrayList<>()).add(new FieldDefinition(FoldedName.of(row.getString(2)), type));
         }, owner);
         return fields.entrySet().stream().map(type -> (TypeDefinition) new StructureDefinition(FoldedName.of(type.getKey()), type.getValue(), "")).toList();
@@ -138,14 +137,14 @@ final class OracleCatalog {
     private static Column column(ResultSet row, String owner) throws SQLException {
         String name = FoldedName.of(row.getString(2));
         SqlType type = owner.equals(row.getString(3)) ? new UserType(FoldedName.of(row.getString(4)))
-                : type(row.getString(4), row.getInt(5), row.getInt(6), whole(row, 7), whole(row, 8), Query.text(row, 9));
+                : type(row.getString(4), row.getInt(5), row.getInt(6), whole(row, 7), whole(row, 8), Catalog.text(row, 9));
         boolean required = "N".equals(row.getString(10));
         boolean virtual = "YES".equals(row.getString(11));
-        String generation = Query.text(row, 12);
+        String generation = Catalog.text(row, 12);
         Identity identity = generation.isEmpty() ? Identity.NONE : generation.equals("ALWAYS") ? Identity.ALWAYS : Identity.BY_DEFAULT;
-        Numbering numbers = numbering(Query.text(row, 13));
-        String comment = Query.text(row, 14);
-        Optional<String> expression = Optional.of(Query.text(row, 15).strip()).filter(text -> !text.isEmpty() && !text.equalsIgnoreCase("null"));
+        Numbering numbers = numbering(Catalog.text(row, 13));
+        String comment = Catalog.text(row, 14);
+        Optional<String> expression = Optional.of(Catalog.text(row, 15).strip()).filter(text -> !text.isEmpty() && !text.equalsIgnoreCase("null"));
         return new Column(Optional.empty(), name, type, required, virtual || identity != Identity.NONE ? Optional.empty() : expression, identity,
                 identity == Identity.NONE || numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers), virtual ? expression : Optional.empty(),
                 virtual ? new ColumnDetails(true, Optional.empty(), Optional.empty()) : ColumnDetails.NONE, comment);
@@ -177,10 +176,10 @@ final class OracleCatalog {
         return DIALECT.read(SpelledTypes.cut(spelled.toLowerCase(Locale.ROOT)));
     }
 
-    private static void keys(Connection connection, String owner, Map<String, TableParts> tables) throws SQLException {
+    private static void keys(Catalog catalog, String owner, Map<String, TableParts> tables) throws SQLException {
         Grouped<UniqueKey> keys = new Grouped<>();
         Grouped<ForeignKey> references = new Grouped<>();
-        Query.each(connection, KEYS, row -> {
+        catalog.each(KEYS, row -> {
             String table = row.getString(1);
             String held = row.getString(2);
             String kind = row.getString(3);
@@ -201,14 +200,14 @@ final class OracleCatalog {
     }
 
     private static ForeignKey reference(ResultSet row, String name, String column, String owner) throws SQLException {
-        String namespace = Query.text(row, 6).equals(owner) ? "" : FoldedName.of(Query.text(row, 6));
-        ReferentialAction onDelete = switch (Query.text(row, 9)) {
+        String namespace = Catalog.text(row, 6).equals(owner) ? "" : FoldedName.of(Catalog.text(row, 6));
+        ReferentialAction onDelete = switch (Catalog.text(row, 9)) {
             case "CASCADE" -> ReferentialAction.CASCADE;
             case "SET NULL" -> ReferentialAction.SET_NULL;
             default -> ReferentialAction.NO_ACTION;
         };
         Deferral deferral = !"DEFERRABLE".equals(row.getString(10)) ? Deferral.NOT_DEFERRABLE : "DEFERRED".equals(row.getString(11)) ? Deferral.INITIALLY_DEFERRED : Deferral.INITIALLY_IMMEDIATE;
-        return new ForeignKey(Optional.empty(), name, List.of(column), namespace, FoldedName.of(Query.text(row, 7)), List.of(FoldedName.of(Query.text(row, 8))), onDelete,
+        return new ForeignKey(Optional.empty(), name, List.of(column), namespace, FoldedName.of(Catalog.text(row, 7)), List.of(FoldedName.of(Catalog.text(row, 8))), onDelete,
                 ReferentialAction.NO_ACTION, deferral);
     }
 
@@ -217,15 +216,15 @@ final class OracleCatalog {
                 Grouped.more(Optional.of(before.referencedColumns()), next.referencedColumns().getFirst()), before.onDelete(), before.onUpdate(), before.deferral());
     }
 
-    private static void indexes(Connection connection, String owner, Map<String, TableParts> tables) throws SQLException {
+    private static void indexes(Catalog catalog, String owner, Map<String, TableParts> tables) throws SQLException {
         Grouped<TableIndex> found = new Grouped<>();
-        Query.each(connection, INDEXES, row -> {
+        catalog.each(INDEXES, row -> {
             String table = row.getString(1);
             String name = row.getString(2);
             boolean unique = "UNIQUE".equals(row.getString(3));
             String column = row.getString(4);
             boolean falling = "DESC".equals(row.getString(5));
-            IndexColumn part = part(column, falling, Query.text(row, 6).strip());
+            IndexColumn part = part(column, falling, Catalog.text(row, 6).strip());
             found.put(table, name, before -> new TableIndex(FoldedName.of(name), unique, Grouped.more(before.map(TableIndex::columns), part), "", Optional.empty()));
         }, owner);
         found.each((table, index, marked) -> TableParts.of(tables, table).indexes.add(index));

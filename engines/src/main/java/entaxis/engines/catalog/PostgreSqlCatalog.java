@@ -26,7 +26,6 @@ import entaxis.core.sql.SpelledTypes;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
 import java.sql.Array;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -38,7 +37,7 @@ import java.util.OptionalInt;
 import java.util.stream.IntStream;
 
 /** Reads the tables of a PostgreSQL schema. PostgreSQL manual, chapter “System Catalogs”: pg_class, pg_attribute, pg_constraint, pg_index, pg_type, pg_sequence. */
-public final class PostgreSqlCatalog {
+final class PostgreSqlCatalog {
     private static final Dialect DIALECT = Dialect.of(Target.POSTGRESQL);
     private static final String TABLES = """
             select c.relname, coalesce(obj_description(c.oid, 'pg_class'), '')
@@ -97,16 +96,16 @@ public final class PostgreSqlCatalog {
      *
      * @throws SQLException if the catalog cannot be read
      */
-    public static Schema read(Connection connection, String schema) throws SQLException {
+    static Schema read(Catalog catalog, String schema) throws SQLException {
         Map<String, TableParts> tables = new LinkedHashMap<>();
-        Query.each(connection, TABLES, row -> tables.put(row.getString(1), new TableParts(row.getString(1), row.getString(2))), schema);
-        Query.each(connection, COLUMNS, row -> tables.get(row.getString(1)).columns.add(column(row)), schema);
-        Query.each(connection, CONSTRAINTS, row -> constraint(tables.get(row.getString(1)), row), schema);
-        Query.each(connection, INDEXES, row -> tables.get(row.getString(1)).indexes.add(index(row)), schema);
+        catalog.each(TABLES, row -> tables.put(row.getString(1), new TableParts(row.getString(1), row.getString(2))), schema);
+        catalog.each(COLUMNS, row -> tables.get(row.getString(1)).columns.add(column(row)), schema);
+        catalog.each(CONSTRAINTS, row -> constraint(tables.get(row.getString(1)), row), schema);
+        catalog.each(INDEXES, row -> tables.get(row.getString(1)).indexes.add(index(row)), schema);
         List<TypeDefinition> types = new ArrayList<>();
-        Query.each(connection, TYPES, row -> types.add(definition(row)), schema);
+        catalog.each(TYPES, row -> types.add(definition(row)), schema);
         List<Sequence> sequences = new ArrayList<>();
-        Query.each(connection, SEQUENCES, row -> sequences.add(new Sequence("", row.getString(1), row.getLong(2), row.getLong(3))), schema);
+        catalog.each(SEQUENCES, row -> sequences.add(new Sequence("", row.getString(1), row.getLong(2), row.getLong(3))), schema);
         return new Schema(types, sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
     }
 

@@ -20,7 +20,6 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -91,23 +90,23 @@ final class SqlServerCatalog {
      *
      * @throws SQLException if the catalog cannot be read
      */
-    static Schema read(Connection connection, String schema) throws SQLException {
+    static Schema read(Catalog catalog, String schema) throws SQLException {
         Map<String, TableParts> tables = new LinkedHashMap<>();
-        Query.each(connection, TABLES, row -> tables.put(row.getString(1), new TableParts(row.getString(1), Query.text(row, 2))), schema);
+        catalog.each(TABLES, row -> tables.put(row.getString(1), new TableParts(row.getString(1), Catalog.text(row, 2))), schema);
         List<TypeDefinition> types = new ArrayList<>();
-        Query.each(connection, TYPES, row -> types.add(new DomainDefinition(row.getString(1), type(row.getString(2), row, 3), Optional.empty(), Optional.empty(), "")), schema);
-        Query.each(connection, COLUMNS, row -> TableParts.of(tables, row.getString(1)).columns.add(column(row)), Query.orEmpty(connection.getCatalog()), schema);
-        keys(connection, schema, tables);
-        Query.each(connection, CHECKS, row -> TableParts.of(tables, row.getString(1)).checks.add(new CheckRule(row.getBoolean(3) ? "" : row.getString(2), bare(row.getString(4)))), schema);
-        references(connection, schema, tables);
-        indexes(connection, schema, tables);
+        catalog.each(TYPES, row -> types.add(new DomainDefinition(row.getString(1), type(row.getString(2), row, 3), Optional.empty(), Optional.empty(), "")), schema);
+        catalog.each(COLUMNS, row -> TableParts.of(tables, row.getString(1)).columns.add(column(row)), catalog.database(), schema);
+        keys(catalog, schema, tables);
+        catalog.each(CHECKS, row -> TableParts.of(tables, row.getString(1)).checks.add(new CheckRule(row.getBoolean(3) ? "" : row.getString(2), bare(row.getString(4)))), schema);
+        references(catalog, schema, tables);
+        indexes(catalog, schema, tables);
         List<Sequence> sequences = new ArrayList<>();
-        Query.each(connection, SEQUENCES, row -> sequences.add(new Sequence("", row.getString(1), row.getLong(2), row.getLong(3))), schema);
+        catalog.each(SEQUENCES, row -> sequences.add(new Sequence("", row.getString(1), row.getLong(2), row.getLong(3))), schema);
         return new Schema(types, sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
     }
 
     private static Column column(ResultSet row) throws SQLException {
-        String generated = Query.text(row, 13);
+        String generated = Catalog.text(row, 13);
         boolean own = row.getBoolean(7);
         SqlType type = own ? new UserType(row.getString(3)) : type(row.getString(3), row, 4);
         boolean counts = row.getBoolean(10);
@@ -117,7 +116,7 @@ final class SqlServerCatalog {
         Optional<String> collation = Optional.ofNullable(row.getString(16));
         ColumnDetails details = virtual || collation.isPresent() ? new ColumnDetails(virtual, Optional.empty(), collation) : ColumnDetails.NONE;
         return new Column(Optional.empty(), row.getString(2), type, !row.getBoolean(8), defaultValue, counts ? Identity.ALWAYS : Identity.NONE,
-                counts && !numbers.equals(Numbering.USUAL) ? Optional.of(numbers) : Optional.empty(), generated.isEmpty() ? Optional.empty() : Optional.of(bare(generated)), details, Query.text(row, 15));
+                counts && !numbers.equals(Numbering.USUAL) ? Optional.of(numbers) : Optional.empty(), generated.isEmpty() ? Optional.empty() : Optional.of(bare(generated)), details, Catalog.text(row, 15));
     }
 
     /** SQL Server documentation, sys.columns: lengths are in bytes, -1 says max. */
@@ -143,9 +142,9 @@ final class SqlServerCatalog {
         return text;
     }
 
-    private static void keys(Connection connection, String schema, Map<String, TableParts> tables) throws SQLException {
+    private static void keys(Catalog catalog, String schema, Map<String, TableParts> tables) throws SQLException {
         Grouped<UniqueKey> found = new Grouped<>();
-        Query.each(connection, KEYS, row -> {
+        catalog.each(KEYS, row -> {
             String name = row.getBoolean(4) ? "" : row.getString(2);
             String column = row.getString(5);
             boolean primary = row.getString(3).strip().equals("PK");
@@ -157,9 +156,9 @@ final class SqlServerCatalog {
         found.each((table, key, primary) -> TableParts.of(tables, table).key(key, primary));
     }
 
-    private static void references(Connection connection, String schema, Map<String, TableParts> tables) throws SQLException {
+    private static void references(Catalog catalog, String schema, Map<String, TableParts> tables) throws SQLException {
         Grouped<ForeignKey> found = new Grouped<>();
-        Query.each(connection, REFERENCES, row -> {
+        catalog.each(REFERENCES, row -> {
             String name = row.getBoolean(3) ? "" : row.getString(2);
             String column = row.getString(4);
             String namespace = row.getString(5).equals(schema) ? "" : row.getString(5);
@@ -173,9 +172,9 @@ final class SqlServerCatalog {
         found.each((table, key, marked) -> TableParts.of(tables, table).foreignKeys.add(key));
     }
 
-    private static void indexes(Connection connection, String schema, Map<String, TableParts> tables) throws SQLException {
+    private static void indexes(Catalog catalog, String schema, Map<String, TableParts> tables) throws SQLException {
         Grouped<TableIndex> found = new Grouped<>();
-        Query.each(connection, INDEXES, row -> {
+        catalog.each(INDEXES, row -> {
             String name = row.getString(2);
             boolean unique = row.getBoolean(3);
             IndexColumn column = new IndexColumn(row.getString(4), row.getBoolean(5));

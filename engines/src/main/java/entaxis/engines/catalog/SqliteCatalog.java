@@ -16,7 +16,6 @@ import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -31,7 +30,7 @@ import java.util.TreeMap;
  * Reads the tables of an SQLite database. SQLite documentation, “PRAGMA Statements”: table_xinfo, index_list, index_xinfo, foreign_key_list. What these do not say (names of
  * constraints, conditions, expressions, which numbers count by themselves) stands in the statements that the database keeps in sqlite_schema.
  */
-public final class SqliteCatalog {
+final class SqliteCatalog {
     private static final Dialect DIALECT = Dialect.of(Target.SQLITE);
     private static final String TABLES = "select name, sql from sqlite_schema where type = 'table' and name not like 'sqlite\\_%' escape '\\' order by rowid";
     private static final String INDEXES = "select sql from sqlite_schema where type = 'index' and sql is not null order by rowid";
@@ -43,27 +42,27 @@ public final class SqliteCatalog {
      *
      * @throws SQLException if the database cannot be read
      */
-    public static Schema read(Connection connection) throws SQLException {
+    static Schema read(Catalog catalog) throws SQLException {
         Map<String, String> kept = new LinkedHashMap<>();
-        Query.each(connection, TABLES, row -> kept.put(row.getString(1), Query.text(row, 2)));
+        catalog.each(TABLES, row -> kept.put(row.getString(1), Catalog.text(row, 2)));
         StringBuilder script = new StringBuilder();
         kept.values().stream().filter(sql -> sql.regionMatches(true, 0, "create table", 0, 12)).forEach(sql -> script.append(sql).append(";\n"));
-        Query.each(connection, INDEXES, row -> script.append(row.getString(1)).append(";\n"));
+        catalog.each(INDEXES, row -> script.append(row.getString(1)).append(";\n"));
         Reading reading = ScriptReader.read(script.toString(), Target.SQLITE);
         List<Table> tables = new ArrayList<>();
         for (Map.Entry<String, String> table : kept.entrySet()) {
             if (table.getValue().regionMatches(true, 0, "create table", 0, 12)) {
                 Optional<Table> said = reading.schema().tables().stream().filter(other -> other.name().equalsIgnoreCase(table.getKey())).findFirst();
-                tables.add(table(connection, table.getKey(), said));
+                tables.add(table(catalog, table.getKey(), said));
             }
         }
         return new Schema(tables);
     }
 
-    private static Table table(Connection connection, String name, Optional<Table> said) throws SQLException {
+    private static Table table(Catalog catalog, String name, Optional<Table> said) throws SQLException {
         TableParts parts = new TableParts(name, "");
         TreeMap<Integer, String> key = new TreeMap<>();
-        Query.each(connection, "select name, type, \"notnull\", dflt_value, pk, hidden from pragma_table_xinfo(?) where hidden <> 1 order by cid", row -> {
+        catalog.each("select name, type, \"notnull\", dflt_value, pk, hidden from pragma_table_xinfo(?) where hidden <> 1 order by cid", row -> {
             parts.columns.add(column(row, said));
             if (row.getInt(5) > 0) {
                 key.put(row.getInt(5), row.getString(1));
@@ -72,8 +71,8 @@ public final class SqliteCatalog {
         if (!key.isEmpty()) {
             parts.primaryKey = Optional.of(new PrimaryKey(said.flatMap(Table::primaryKey).map(PrimaryKey::name).orElse(""), List.copyOf(key.values())));
         }
-        references(connection, name, parts, said);
-        indexes(connection, name, parts, said);
+        references(catalog, name, parts, said);
+        indexes(catalog, name, parts, said);
         said.ifPresent(table -> parts.checks.addAll(table.checks()));
         return parts.table();
     }
@@ -81,15 +80,15 @@ public final class SqliteCatalog {
     private static Column column(ResultSet row, Optional<Table> said) throws SQLException {
         String name = row.getString(1);
         Optional<Column> spoken = said.flatMap(table -> table.columns().stream().filter(column -> column.name().equalsIgnoreCase(name)).findFirst());
-        String spelled = Query.text(row, 2).replaceFirst("(?i)\\s*generated always$", "");
+        String spelled = Catalog.text(row, 2).replaceFirst("(?i)\\s*generated always$", "");
         return new Column(Optional.empty(), name, DIALECT.read(SpelledTypes.cut(spelled)), row.getBoolean(3),
                 Optional.ofNullable(row.getString(4)).filter(text -> !text.equalsIgnoreCase("null")), spoken.map(Column::identity).orElse(Identity.NONE), Optional.empty(),
                 spoken.flatMap(Column::generated), spoken.map(Column::details).orElse(entaxis.core.schema.ColumnDetails.NONE), "");
     }
 
-    private static void references(Connection connection, String name, TableParts parts, Optional<Table> said) throws SQLException {
+    private static void references(Catalog catalog, String name, TableParts parts, Optional<Table> said) throws SQLException {
         TreeMap<Integer, ForeignKey> keys = new TreeMap<>();
-        Query.each(connection, "select id, \"table\", \"from\", \"to\", on_update, on_delete from pragma_foreign_key_list(?) order by id, seq", row -> {
+        catalog.each("select id, \"table\", \"from\", \"to\", on_update, on_delete from pragma_foreign_key_list(?) order by id, seq", row -> {
             ForeignKey before = keys.get(row.getInt(1));
             List<String> columns = new ArrayList<>(before == null ? List.of() : before.columns());
             List<String> referenced = new ArrayList<>(before == null ? List.of() : before.referencedColumns());
@@ -121,16 +120,16 @@ public final class SqliteCatalog {
 
     private record Listed(String name, boolean unique, String origin) { }
 
-    private static void indexes(Connection connection, String name, TableParts parts, Optional<Table> said) throws SQLException {
+    private static void indexes(Catalog catalog, String name, TableParts parts, Optional<Table> said) throws SQLException {
         List<Listed> listed = new ArrayList<>();
-        Query.each(connection, "select name, \"unique\", origin from pragma_index_list(?) order by seq desc", row ->
+        catalog.each("select name, \"unique\", origin from pragma_index_list(?) order by seq desc", row ->
                 listed.add(new Listed(row.getString(1), row.getBoolean(2), row.getString(3))), name);
         for (Listed index : listed) {
             List<IndexColumn> columns = new ArrayList<>();
             List<TableIndex> spoken = said.map(Table::indexes).orElse(List.of()).stream().filter(other -> other.name().equalsIgnoreCase(index.name())).toList();
-            Query.each(connection, "select seqno, name, \"desc\", cid from pragma_index_xinfo(?) where \"key\" = 1 order by seqno", row -> {
+            catalog.each("select seqno, name, \"desc\", cid from pragma_index_xinfo(?) where \"key\" = 1 order by seqno", row -> {
                 boolean expression = row.getInt(4) == -2;
-                String text = expression && !spoken.isEmpty() ? spoken.getFirst().columns().get(row.getInt(1)).name() : Query.text(row, 2);
+                String text = expression && !spoken.isEmpty() ? spoken.getFirst().columns().get(row.getInt(1)).name() : Catalog.text(row, 2);
                 columns.add(new IndexColumn(text, row.getBoolean(3), expression, OptionalInt.empty()));
             }, index.name());
             switch (index.origin()) {

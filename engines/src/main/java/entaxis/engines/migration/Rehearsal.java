@@ -13,7 +13,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
-import entaxis.engines.catalog.H2Catalog;
+import entaxis.engines.catalog.LiveCatalog;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -67,10 +67,14 @@ public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, Li
                 }
             }
             long before = rows(statement, start);
-            Execution execution = Execution.of(connection, Migration.of(H2Catalog.read(connection, "PUBLIC"), goal, dialect, pairing, fills));
-            Schema reached = H2Catalog.read(connection, "PUBLIC");
+            Execution execution = Execution.of(connection, Migration.of(tables(connection), goal, dialect, pairing, fills));
+            Schema reached = tables(connection);
             return new Rehearsal(execution, before, rows(statement, reached), Comparison.of(reached, goal, dialect, Pairing.NONE).differences(), engine != Target.H2);
         }
+    }
+
+    private static Schema tables(Connection connection) throws SQLException {
+        return LiveCatalog.read(connection, Target.H2, Optional.of("PUBLIC")).withoutPrograms();
     }
 
     private static long rows(Statement statement, Schema schema) throws SQLException {

@@ -86,28 +86,28 @@ class ConditionsOnEnginesTest {
     @Test
     void postgreSql() throws Exception {
         try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start(); Connection connection = server.getPostgresDatabase().getConnection()) {
-            noDifference(Target.POSTGRESQL, connection, "drop table if exists t", own -> PostgreSqlCatalog.read(own, "public"), CONDITIONS.size());
+            noDifference(Target.POSTGRESQL, connection, "drop table if exists t", own -> PostgreSqlCatalog.read(Catalog.of(own), "public"), CONDITIONS.size());
         }
     }
 
     @Test
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-conditions"); Connection connection = server.fresh("c")) {
-            noDifference(Target.MARIADB, connection, "drop table if exists t", own -> MariaDbCatalog.read(own, "c", Target.MARIADB), 44);
+            noDifference(Target.MARIADB, connection, "drop table if exists t", own -> MariaDbCatalog.read(Catalog.of(own), "c", Target.MARIADB), 44);
         }
     }
 
     @Test
     void sqlite() throws SQLException {
         try (Connection connection = DriverManager.getConnection("jdbc:sqlite::memory:")) {
-            noDifference(Target.SQLITE, connection, "drop table if exists t", SqliteCatalog::read, 38);
+            noDifference(Target.SQLITE, connection, "drop table if exists t", own -> SqliteCatalog.read(Catalog.of(own)), 38);
         }
     }
 
     @Test
     void h2() throws SQLException {
         try (Connection connection = DriverManager.getConnection("jdbc:h2:mem:")) {
-            noDifference(Target.H2, connection, "drop table if exists t", own -> H2Catalog.read(own, "PUBLIC"), 44);
+            noDifference(Target.H2, connection, "drop table if exists t", own -> H2Catalog.read(Catalog.of(own), "PUBLIC"), 44);
         }
     }
 }

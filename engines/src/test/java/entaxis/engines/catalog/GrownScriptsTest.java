@@ -57,7 +57,7 @@ class GrownScriptsTest {
             }
             Reading reading = ScriptReader.read(script, Target.POSTGRESQL);
             assertThat(reading.notUnderstood()).isEmpty();
-            assertThat(SameSchema.all(byName(PostgreSqlCatalog.read(connection, "public")), byName(reading.schema()), Target.POSTGRESQL)).isEmpty();
+            assertThat(SameSchema.all(byName(PostgreSqlCatalog.read(Catalog.of(connection), "public")), byName(reading.schema()), Target.POSTGRESQL)).isEmpty();
         }
     }
 
@@ -68,7 +68,7 @@ class GrownScriptsTest {
             run(connection, script, Target.MARIADB);
             Reading reading = ScriptReader.read(script, Target.MARIADB);
             assertThat(reading.notUnderstood()).isEmpty();
-            assertThat(SameSchema.all(byName(MariaDbCatalog.read(connection, "grown", Target.MARIADB)), byName(reading.schema()), Target.MARIADB)).isEmpty();
+            assertThat(SameSchema.all(byName(MariaDbCatalog.read(Catalog.of(connection), "grown", Target.MARIADB)), byName(reading.schema()), Target.MARIADB)).isEmpty();
         }
     }
 }

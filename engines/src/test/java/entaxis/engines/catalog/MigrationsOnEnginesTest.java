@@ -231,24 +231,24 @@ class MigrationsOnEnginesTest {
                     statement.execute("set search_path to m" + seed);
                 }
                 return connection;
-            }, connection -> PostgreSqlCatalog.read(connection, connection.getSchema()));
+            }, connection -> PostgreSqlCatalog.read(Catalog.of(connection), connection.getSchema()));
         }
     }
 
     @Test
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-migrations")) {
-            run(Target.MARIADB, seed -> server.fresh("m"), connection -> MariaDbCatalog.read(connection, "m", Target.MARIADB));
+            run(Target.MARIADB, seed -> server.fresh("m"), connection -> MariaDbCatalog.read(Catalog.of(connection), "m", Target.MARIADB));
         }
     }
 
     @Test
     void sqlite() throws SQLException {
-        run(Target.SQLITE, seed -> DriverManager.getConnection("jdbc:sqlite::memory:"), SqliteCatalog::read);
+        run(Target.SQLITE, seed -> DriverManager.getConnection("jdbc:sqlite::memory:"), own -> SqliteCatalog.read(Catalog.of(own)));
     }
 
     @Test
     void h2() throws SQLException {
-        run(Target.H2, seed -> DriverManager.getConnection("jdbc:h2:mem:"), connection -> H2Catalog.read(connection, "PUBLIC"));
+        run(Target.H2, seed -> DriverManager.getConnection("jdbc:h2:mem:"), connection -> H2Catalog.read(Catalog.of(connection), "PUBLIC"));
     }
 }

@@ -128,9 +128,9 @@ class MovesOnEnginesTest {
                     statement.execute("create schema " + schema);
                     statement.execute("set search_path to " + schema);
                     if (schema.equals("apart")) {
-                        moves(Target.POSTGRESQL, connection, own -> PostgreSqlCatalog.read(own, own.getSchema()));
+                        moves(Target.POSTGRESQL, connection, own -> PostgreSqlCatalog.read(Catalog.of(own), own.getSchema()));
                     } else {
-                        contradictionIsTold(Target.POSTGRESQL, connection, own -> PostgreSqlCatalog.read(own, own.getSchema()));
+                        contradictionIsTold(Target.POSTGRESQL, connection, own -> PostgreSqlCatalog.read(Catalog.of(own), own.getSchema()));
                     }
                 }
             }
@@ -140,23 +140,23 @@ class MovesOnEnginesTest {
     @Test
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-moves"); Connection one = server.fresh("m")) {
-            moves(Target.MARIADB, one, own -> MariaDbCatalog.read(own, "m", Target.MARIADB));
+            moves(Target.MARIADB, one, own -> MariaDbCatalog.read(Catalog.of(own), "m", Target.MARIADB));
         }
     }
 
     @Test
     void sqlite() throws SQLException {
         try (Connection one = DriverManager.getConnection("jdbc:sqlite::memory:"); Connection other = DriverManager.getConnection("jdbc:sqlite::memory:")) {
-            moves(Target.SQLITE, one, SqliteCatalog::read);
-            contradictionIsTold(Target.SQLITE, other, SqliteCatalog::read);
+            moves(Target.SQLITE, one, own -> SqliteCatalog.read(Catalog.of(own)));
+            contradictionIsTold(Target.SQLITE, other, own -> SqliteCatalog.read(Catalog.of(own)));
         }
     }
 
     @Test
     void h2() throws SQLException {
         try (Connection one = DriverManager.getConnection("jdbc:h2:mem:"); Connection other = DriverManager.getConnection("jdbc:h2:mem:")) {
-            moves(Target.H2, one, own -> H2Catalog.read(own, "PUBLIC"));
-            contradictionIsTold(Target.H2, other, own -> H2Catalog.read(own, "PUBLIC"));
+            moves(Target.H2, one, own -> H2Catalog.read(Catalog.of(own), "PUBLIC"));
+            contradictionIsTold(Target.H2, other, own -> H2Catalog.read(Catalog.of(own), "PUBLIC"));
         }
     }
 }

@@ -50,7 +50,7 @@ class PostgreSqlCatalogTest {
                     statement.execute(part.text());
                 }
             }
-            assertThat(PostgreSqlCatalog.read(connection, "twice").tables()).isNotEmpty();
+            assertThat(PostgreSqlCatalog.read(Catalog.of(connection), "twice").tables()).isNotEmpty();
         }
     }
 

@@ -61,24 +61,24 @@ class RandomDesignsOnEnginesTest {
                     statement.execute("set search_path to s" + seed);
                 }
                 return connection;
-            }, connection -> PostgreSqlCatalog.read(connection, connection.getSchema()));
+            }, connection -> PostgreSqlCatalog.read(Catalog.of(connection), connection.getSchema()));
         }
     }
 
     @Test
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-random")) {
-            arrive(Target.MARIADB, seed -> server.fresh("s"), connection -> MariaDbCatalog.read(connection, "s", Target.MARIADB));
+            arrive(Target.MARIADB, seed -> server.fresh("s"), connection -> MariaDbCatalog.read(Catalog.of(connection), "s", Target.MARIADB));
         }
     }
 
     @Test
     void sqlite() throws SQLException {
-        arrive(Target.SQLITE, seed -> DriverManager.getConnection("jdbc:sqlite::memory:"), SqliteCatalog::read);
+        arrive(Target.SQLITE, seed -> DriverManager.getConnection("jdbc:sqlite::memory:"), own -> SqliteCatalog.read(Catalog.of(own)));
     }
 
     @Test
     void h2() throws SQLException {
-        arrive(Target.H2, seed -> DriverManager.getConnection("jdbc:h2:mem:"), connection -> H2Catalog.read(connection, "PUBLIC"));
+        arrive(Target.H2, seed -> DriverManager.getConnection("jdbc:h2:mem:"), connection -> H2Catalog.read(Catalog.of(connection), "PUBLIC"));
     }
 }

@@ -31,6 +31,6 @@ public final class RealPostgreSql {
         try (Statement statement = connection.createStatement()) {
             statement.execute(script.text());
         }
-        assertThat(SameSchema.asTheCatalogSays(Fitting.fit(schema, DIALECT).schema(), PostgreSqlCatalog.read(connection, name), Target.POSTGRESQL)).as(name).isEmpty();
+        assertThat(SameSchema.asTheCatalogSays(Fitting.fit(schema, DIALECT).schema(), PostgreSqlCatalog.read(Catalog.of(connection), name), Target.POSTGRESQL)).as(name).isEmpty();
     }
 }

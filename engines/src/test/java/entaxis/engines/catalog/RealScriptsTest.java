@@ -147,7 +147,7 @@ class RealScriptsTest {
                 }
                 try (Connection connection = server.getDatabase("postgres", database).getConnection(); Statement statement = connection.createStatement()) {
                     run(statement, application);
-                    same(application, ScriptReader.read(application.text(), Target.POSTGRESQL), PostgreSqlCatalog.read(connection, "public"), all);
+                    same(application, ScriptReader.read(application.text(), Target.POSTGRESQL), PostgreSqlCatalog.read(Catalog.of(connection), "public"), all);
                 }
             }
         }
@@ -179,7 +179,7 @@ class RealScriptsTest {
             for (Application application : applications) {
                 try (Connection connection = server.fresh("app"); Statement statement = connection.createStatement()) {
                     run(statement, application);
-                    same(application, ScriptReader.read(application.text(), Target.MARIADB), MariaDbCatalog.read(connection, connection.getCatalog(), Target.MARIADB), all);
+                    same(application, ScriptReader.read(application.text(), Target.MARIADB), MariaDbCatalog.read(Catalog.of(connection), connection.getCatalog(), Target.MARIADB), all);
                 }
             }
         }
@@ -194,7 +194,7 @@ class RealScriptsTest {
         for (Application application : applications) {
             try (Connection connection = DriverManager.getConnection("jdbc:sqlite::memory:"); Statement statement = connection.createStatement()) {
                 run(statement, application);
-                same(application, ScriptReader.read(application.text(), Target.SQLITE), SqliteCatalog.read(connection), all);
+                same(application, ScriptReader.read(application.text(), Target.SQLITE), SqliteCatalog.read(Catalog.of(connection)), all);
             }
         }
         all.assertAll();

@@ -65,11 +65,11 @@ class RealVersionsTest {
             for (var one : new ScriptWriter(dialect, ScriptOptions.USUAL).write(from, name).statements()) {
                 statement.execute(one.text());
             }
-            Schema found = MariaDbCatalog.read(connection, "v", Target.MARIADB);
+            Schema found = MariaDbCatalog.read(Catalog.of(connection), "v", Target.MARIADB);
             for (String sql : Migration.of(found, to, dialect, Pairing.NONE, Fills.NONE).statements()) {
                 statement.execute(sql);
             }
-            assertThat(differences(MariaDbCatalog.read(connection, "v", Target.MARIADB), to, Target.MARIADB)).isEmpty();
+            assertThat(differences(MariaDbCatalog.read(Catalog.of(connection), "v", Target.MARIADB), to, Target.MARIADB)).isEmpty();
         }
     }
 

@@ -41,7 +41,7 @@ class TypesOnEnginesTest {
             for (SqlType type : types()) {
                 statement.execute("create table t" + ++number + " (a " + dialect.type(dialect.held(type, false, words -> { })) + ")");
             }
-            assertThat(PostgreSqlCatalog.read(connection, "public").tables()).hasSize(number);
+            assertThat(PostgreSqlCatalog.read(Catalog.of(connection), "public").tables()).hasSize(number);
         }
     }
 

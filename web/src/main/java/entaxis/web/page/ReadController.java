@@ -11,13 +11,18 @@ import entaxis.web.reading.Connections;
 import entaxis.web.reading.Lifts;
 import entaxis.web.reading.Waiting;
 import entaxis.web.store.DesignStore;
+import entaxis.web.work.Job;
+import entaxis.web.work.Jobs;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.CancellationException;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -34,11 +39,13 @@ class ReadController {
     private final DesignStore store;
     private final Waiting waiting;
     private final Connections connections;
+    private final Jobs jobs;
 
-    ReadController(DesignStore store, Waiting waiting, Connections connections) {
+    ReadController(DesignStore store, Waiting waiting, Connections connections, Jobs jobs) {
         this.store = store;
         this.waiting = waiting;
         this.connections = connections;
+        this.jobs = jobs;
     }
 
     @GetMapping("/read")
@@ -61,34 +68,66 @@ class ReadController {
         if (given.isEmpty() && script.isBlank()) {
             return asked(model, engine, script, Optional.of("There is nothing to read yet: choose a file, or paste a script."));
         }
-        ScriptReader reader = new ScriptReader(engine);
+        List<Text> texts = new ArrayList<>();
         for (MultipartFile file : given) {
-            reader.add(given.size() == 1 && script.isBlank() ? "" : name(file), ScriptText.of(file.getBytes()));
+            texts.add(new Text(given.size() == 1 && script.isBlank() ? "" : name(file), ScriptText.of(file.getBytes())));
         }
         if (!script.isBlank()) {
-            reader.add(given.isEmpty() ? "" : "pasted", script);
+            texts.add(new Text(given.isEmpty() ? "" : "pasted", script));
         }
+        String proposed = given.isEmpty() ? "Read in" : FlatSheet.name(name(given.getFirst()));
+        Job job = jobs.start("Reading " + (given.isEmpty() ? "the script" : name(given.getFirst()) + (given.size() == 1 ? "" : " and " + (given.size() - 1) + " more")), token -> own -> {
+            waiting.keep(token, new Waiting.Read(proposed, read(texts, engine, own)));
+            return "/read/" + token;
+        });
+        return job.fault().isPresent() ? asked(model, engine, script, job.fault()) : WorkController.next(job);
+    }
+
+    /** A script, or a part of one, and what to call it where something in it is reported. */
+    private record Text(String file, String script) { }
+
+    private static Reading read(List<Text> texts, Target engine, Job job) throws Job.Failed {
+        double all = texts.stream().mapToLong(text -> text.script().length()).sum();
+        ScriptReader reader = new ScriptReader(engine, (signs, statements) -> {
+            job.tell(String.format(Locale.ROOT, "%,d statements read", statements), signs / all);
+            return !job.stopped();
+        });
+        try {
+            texts.forEach(text -> reader.add(text.file(), text.script()));
+        } catch (CancellationException stopped) {
+            throw new Job.Failed("Reading was stopped; nothing was made of it.");
+        }
+        job.tell("The tables are put together.", 1);
         Reading reading = reader.done();
         if (reading.schema().tables().isEmpty()) {
             String found = reading.notUnderstood().isEmpty() ? "" : " Line " + reading.notUnderstood().getFirst().line() + ": " + reading.notUnderstood().getFirst().reason() + ".";
-            return asked(model, engine, script, Optional.of("No table was found in it as a script of " + engine.title() + "." + found + " Is that its engine?"));
+            throw new Job.Failed("No table was found in it as a script of " + engine.title() + "." + found + " Is that its engine?");
         }
-        String proposed = given.isEmpty() ? "Read in" : FlatSheet.name(name(given.getFirst()));
-        return preview(model, waiting.keep(new Waiting.Read(proposed, reading)), new Waiting.Read(proposed, reading));
+        return reading;
     }
 
     /** Reads the catalog of a database that the operator configured. */
     @PostMapping("/read/database")
     String database(@RequestParam String connection, Model model) {
-        try {
-            Waiting.Read read = new Waiting.Read(connection, connections.read(connection));
-            if (read.reading().schema().tables().isEmpty()) {
-                return asked(model, read.reading().engine(), "", Optional.of("There are no tables in “" + connection + "”."));
+        Job job = jobs.start("Reading the catalog of " + connection, token -> own -> {
+            Reading reading = connections.read(connection, own);
+            if (reading.schema().tables().isEmpty()) {
+                throw new Job.Failed("There are no tables in “" + connection + "”.");
             }
-            return preview(model, waiting.keep(read), read);
-        } catch (Connections.Unreachable e) {
-            return asked(model, Target.POSTGRESQL, "", Optional.of(e.getMessage()));
-        }
+            waiting.keep(token, new Waiting.Read(connection, reading));
+            return "/read/" + token;
+        });
+        return job.fault().isPresent() ? asked(model, Target.POSTGRESQL, "", job.fault()) : WorkController.next(job);
+    }
+
+    /** What was read, and what can be chosen of it. */
+    @GetMapping("/read/{token}")
+    String read(@PathVariable String token, Model model) {
+        return waiting.find(token).map(read -> preview(model, token, read)).orElseGet(() -> gone(model));
+    }
+
+    private String gone(Model model) {
+        return asked(model, Target.POSTGRESQL, "", Optional.of("What was read is no longer kept here; read the script once more."));
     }
 
     private static String name(MultipartFile file) {
@@ -113,21 +152,40 @@ class ReadController {
             @RequestParam(required = false) Set<String> proposals, Model model) {
         Optional<Waiting.Read> read = waiting.find(token);
         if (read.isEmpty()) {
-            return asked(model, Target.POSTGRESQL, "", Optional.of("What was read is no longer kept here; read the script once more."));
+            return gone(model);
         }
         Set<String> chosen = tables == null ? Set.of() : tables;
         if (chosen.isEmpty() || name.isBlank() || name.length() > 200) {
             model.addAttribute("fault", chosen.isEmpty() ? "Tick at least one table." : "A design needs a name of at most 200 characters.");
             return preview(model, token, read.get());
         }
-        Lifted lifted = Lifts.design(read.get().reading(), name.strip(), chosen, bridges == null ? Set.of() : bridges, proposals == null ? Set.of() : proposals);
-        String id = store.create(lifted.design());
-        if (lifted.remarks().isEmpty()) {
-            return "redirect:/designs/" + id;
+        Job job = jobs.start("Making “" + name.strip() + "”", any -> own -> {
+            own.tell(chosen.size() + " tables become entities and are arranged.");
+            Lifted lifted = Lifts.design(read.get().reading(), name.strip(), chosen, bridges == null ? Set.of() : bridges, proposals == null ? Set.of() : proposals);
+            if (own.stopped()) {
+                throw new Job.Failed("It was stopped; no design was made.");
+            }
+            String id = store.create(lifted.design());
+            waiting.keep(token, new Waiting.Made(id, name.strip(), lifted.remarks()));
+            return lifted.remarks().isEmpty() ? "/designs/" + id : "/read/" + token + "/made";
+        });
+        if (job.fault().isPresent()) {
+            model.addAttribute("fault", job.fault().get());
+            return preview(model, token, read.get());
         }
-        model.addAttribute("id", id);
-        model.addAttribute("name", name.strip());
-        model.addAttribute("remarks", lifted.remarks());
+        return WorkController.next(job);
+    }
+
+    /** What a design that was made does not say as the tables do. */
+    @GetMapping("/read/{token}/made")
+    String made(@PathVariable String token, Model model) {
+        Optional<Waiting.Made> made = waiting.made(token);
+        if (made.isEmpty()) {
+            return "redirect:/";
+        }
+        model.addAttribute("id", made.get().design());
+        model.addAttribute("name", made.get().name());
+        model.addAttribute("remarks", made.get().remarks());
         return "read-done";
     }
 }

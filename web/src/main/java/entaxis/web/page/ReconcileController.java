@@ -22,8 +22,11 @@ import entaxis.web.sheet.Sheets;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
 import entaxis.web.store.OpenDesign;
+import entaxis.web.work.Job;
+import entaxis.web.work.Jobs;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -59,8 +62,10 @@ class ReconcileController {
     private final DesignStore store;
     private final Reconciling reconciling;
     private final Sheets sheets;
+    private final Jobs jobs;
 
-    ReconcileController(DesignStore store, Reconciling reconciling, Sheets sheets) {
+    ReconcileController(DesignStore store, Reconciling reconciling, Sheets sheets, Jobs jobs) {
+        this.jobs = jobs;
         this.store = store;
         this.reconciling = reconciling;
         this.sheets = sheets;
@@ -68,14 +73,27 @@ class ReconcileController {
 
     @GetMapping("/designs/{id}/reconcile")
     String desk(@PathVariable String id, @RequestParam(defaultValue = "") String side, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show,
-            @RequestParam(defaultValue = "") String sel, @RequestParam(defaultValue = "false") boolean again, @RequestHeader(value = "HX-Request", defaultValue = "false") boolean htmx, Model model) {
+            @RequestParam(defaultValue = "") String sel, @RequestParam(defaultValue = "false") boolean again, @RequestParam(defaultValue = "") String read,
+            @RequestHeader(value = "HX-Request", defaultValue = "false") boolean htmx, HttpServletResponse response, Model model) {
         OpenDesign open = store.open(id);
         List<Sides.Choice> choices = reconciling.sides(open);
         String key = side.isEmpty() && !choices.isEmpty() && choices.getFirst().key().startsWith("database:") ? choices.getFirst().key() : side;
+        if (htmx ? again : !jobs.take(read)) {
+            Optional<Job> reading = reconciling.reading(key, token -> page(id, key, q, show) + "&read=" + token);
+            reading.flatMap(Job::fault).ifPresent(fault -> model.addAttribute("fault", fault));
+            if (reading.isPresent() && reading.get().fault().isEmpty() && reading.get().page().isEmpty()) {
+                response.setHeader("HX-Redirect", "/work/" + reading.get().token());
+                return htmx ? "fragments/fault :: done" : WorkController.next(reading.get());
+            }
+        }
         DeskModel.strip(model, open, "reconcile", sel);
         model.addAttribute("choices", choices);
-        show(model, open, key, q, show, again || !htmx);
+        show(model, open, model.containsAttribute("fault") ? "" : key, q, show, false);
         return htmx ? "fragments/reconcile :: desk" : "reconcile";
+    }
+
+    private static String page(String id, String side, String q, String show) {
+        return "/designs/" + id + "/reconcile?side=" + URLEncoder.encode(side, StandardCharsets.UTF_8) + "&q=" + URLEncoder.encode(q, StandardCharsets.UTF_8) + "&show=" + URLEncoder.encode(show, StandardCharsets.UTF_8);
     }
 
     /** Gives the present state a name, by which it can be compared later. */
@@ -287,7 +305,7 @@ class ReconcileController {
         }
         String name = Optional.ofNullable(file.getOriginalFilename()).filter(own -> !own.isBlank()).orElse("pasted script");
         String key = reconciling.script(open, name.length() > 200 ? name.substring(0, 200) : name, engine, text);
-        return "redirect:/designs/" + id + "/reconcile?side=" + java.net.URLEncoder.encode(key, StandardCharsets.UTF_8);
+        return "redirect:/designs/" + id + "/reconcile?side=" + URLEncoder.encode(key, StandardCharsets.UTF_8);
     }
 
     /** The script, or the way back, under a name that sorts by revision. */

@@ -3,7 +3,9 @@ package entaxis.web.reading;
 import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.schema.Schema;
+import entaxis.engines.catalog.CatalogProgress;
 import entaxis.engines.catalog.LiveCatalog;
+import entaxis.web.work.Job;
 import java.io.IOException;
 import java.io.Reader;
 import java.nio.file.Files;
@@ -13,6 +15,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.TreeSet;
@@ -88,12 +91,33 @@ public class Connections {
      * @throws Unreachable if there is no such database, or it does not answer
      */
     public Reading read(String name) throws Unreachable {
+        return read(name, CatalogProgress.NONE);
+    }
+
+    /**
+     * Reads the catalog of a database as a job.
+     *
+     * @throws Job.Failed if there is no such database, it does not answer, or the job was stopped
+     */
+    public Reading read(String name, Job job) throws Job.Failed {
+        try {
+            job.tell("Connecting …");
+            return read(name, rows -> {
+                job.tell(String.format(Locale.ROOT, "%,d rows of the catalog read", rows));
+                return !job.stopped();
+            });
+        } catch (Unreachable e) {
+            throw new Job.Failed(job.stopped() ? "Reading was stopped; nothing was made of it." : e.getMessage());
+        }
+    }
+
+    private Reading read(String name, CatalogProgress progress) throws Unreachable {
         Configured configured = list().stream().filter(database -> database.name().equals(name)).findFirst()
                 .orElseThrow(() -> new Unreachable("No database “" + name + "” is configured; the operator names them in connections.properties."));
         Properties properties = properties();
         try (Connection connection = open(name, properties)) {
             Optional<String> schema = Optional.ofNullable(properties.getProperty(name + ".schema")).map(String::strip).filter(text -> !text.isEmpty());
-            Schema read = LiveCatalog.read(connection, configured.engine(), schema);
+            Schema read = LiveCatalog.read(connection, configured.engine(), schema, progress);
             return new Reading(configured.engine(), read, List.of(), List.of(), List.of(), 0);
         } catch (SQLException e) {
             throw new Unreachable("The database “" + name + "” could not be read: " + e.getMessage());

@@ -1,8 +1,8 @@
 package entaxis.web.reading;
 
 import entaxis.core.reading.Reading;
-import entaxis.web.store.NewId;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -21,14 +21,40 @@ public class Waiting {
 
     private final Map<String, Read> readings = new LinkedHashMap<>();
 
-    /** Keeps a reading and gives the token to find it by. */
-    public synchronized String keep(Read read) {
-        String token = NewId.of('x');
-        readings.put(token, read);
-        if (readings.size() > KEPT) {
-            readings.remove(readings.keySet().iterator().next());
+    /**
+     * A design that was made of a reading.
+     *
+     * @param remarks what it does not say as the tables do
+     */
+    public record Made(String design, String name, List<String> remarks) {
+        /** Copies the list. */
+        public Made {
+            remarks = List.copyOf(remarks);
         }
-        return token;
+    }
+
+    private final Map<String, Made> made = new LinkedHashMap<>();
+
+    /** Keeps a reading under a token. */
+    public synchronized void keep(String token, Read read) {
+        put(readings, token, read);
+    }
+
+    /** Keeps what was made of the reading of a token. */
+    public synchronized void keep(String token, Made design) {
+        put(made, token, design);
+    }
+
+    private static <T> void put(Map<String, T> all, String token, T one) {
+        all.put(token, one);
+        if (all.size() > KEPT) {
+            all.remove(all.keySet().iterator().next());
+        }
+    }
+
+    /** What was made of the reading of a token. */
+    public synchronized Optional<Made> made(String token) {
+        return Optional.ofNullable(made.get(token));
     }
 
     /** The reading of a token, if it is still kept. */

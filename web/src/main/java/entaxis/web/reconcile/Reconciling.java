@@ -40,6 +40,7 @@ import entaxis.web.reconcile.ReconcileView.Row;
 import entaxis.web.store.NewId;
 import entaxis.web.store.OpenDesign;
 import entaxis.web.store.Recent;
+import entaxis.web.work.Job;
 import java.sql.SQLException;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
@@ -52,6 +53,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -121,6 +123,11 @@ public class Reconciling {
             pairing = same.getOrDefault(offered.key(), "").equals("same") ? offered.into(pairing) : pairing;
         }
         return pairing;
+    }
+
+    /** Reads the database that a side is as a job, if it is one; {@code page} says where to go then, given the token of the job. */
+    public Optional<Job> reading(String key, UnaryOperator<String> page) {
+        return Sides.database(key).map(name -> sides.reading(key, page));
     }
 
     /** What the desk shows. */

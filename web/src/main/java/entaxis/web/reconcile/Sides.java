@@ -15,12 +15,15 @@ import entaxis.web.store.NoSuchDesign;
 import entaxis.web.store.OpenDesign;
 import entaxis.web.store.Recent;
 import entaxis.web.store.Version;
+import entaxis.web.work.Job;
+import entaxis.web.work.Jobs;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
 
 /** What a design can be compared with: configured databases, scripts that were given, other designs. */
@@ -33,6 +36,7 @@ public class Sides {
     private final Connections connections;
     private final DesignStore store;
     private final NoteMapper notes;
+    private final Jobs jobs;
     private final Map<String, Side> read = new ConcurrentHashMap<>();
     private final Recent<Given> given = new Recent<>();
     private final Recent<Side> versions = new Recent<>();
@@ -40,8 +44,9 @@ public class Sides {
     /** A script that was given, and the side that it is. */
     private record Given(String text, Side side) { }
 
-    Sides(Connections connections, DesignStore store, NoteMapper notes) {
+    Sides(Connections connections, DesignStore store, NoteMapper notes, Jobs jobs) {
         this.connections = connections;
+        this.jobs = jobs;
         this.store = store;
         this.notes = notes;
     }
@@ -76,10 +81,7 @@ public class Sides {
             if (kept != null) {
                 return kept;
             }
-            Reading reading = connections.read(name);
-            Side fresh = new Side(key, name, reading.engine(), Held.of(reading.schema(), reading.engine(), Dialect.of(reading.engine())), true, false, Instant.now());
-            read.put(key, fresh);
-            return fresh;
+            return keep(key, name, connections.read(name));
         }
         if (key.startsWith(SCRIPT)) {
             String text = notes.notes(open.id(), key).stream().filter(note -> note.kind() == Note.Kind.SCRIPT).map(Note::answer).findFirst()
@@ -101,6 +103,25 @@ public class Sides {
         } catch (NoSuchDesign gone) {
             throw new Connections.Unreachable("This design is no longer there; choose another side.");
         }
+    }
+
+    private Side keep(String key, String name, Reading reading) {
+        Side fresh = new Side(key, name, reading.engine(), Held.of(reading.schema(), reading.engine(), Dialect.of(reading.engine())), true, false, Instant.now());
+        read.put(key, fresh);
+        return fresh;
+    }
+
+    /**
+     * Reads the database that a side is, as a job.
+     *
+     * @param page where to go when it is read, given the token of the job
+     */
+    Job reading(String key, UnaryOperator<String> page) {
+        String name = database(key).orElseThrow();
+        return jobs.start("Reading the catalog of " + name, token -> own -> {
+            keep(key, name, connections.read(name, own));
+            return page.apply(token);
+        });
     }
 
     /** A version is the same for ever; only the engine in whose words it is compared may change. */
