@@ -38,7 +38,7 @@ public final class ReadingSpeed {
             double jsql = Median.of(() -> CCJSqlParserUtil.parseStatements(script));
             System.out.printf("  reading: entaxis %.1f ms, druid %.1f ms (%.1f times), jsqlparser %.1f ms (%.1f times)%n", own, druid, druid / own, jsql, jsql / own);
             Schema schema = Neutral.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
-            for (Target engine : new Target[] {Target.POSTGRESQL, Target.MYSQL, Target.SQLSERVER}) {
+            for (Target engine : Target.values()) {
                 System.out.printf("  writing for %s: %.1f ms%n", engine.title(), Median.of(() -> new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(schema, "speed").text()));
             }
         }

@@ -16,6 +16,8 @@ public record Finding(Kind kind, String table, String element, String words) {
         WORKED_AROUND("done another way"),
         /** Part of it is not kept. */
         LOST("lost"),
+        /** It stands in quotes. */
+        QUOTED("quoted"),
         /** Two elements have one name here. */
         CLASH("clash of names");
 

@@ -42,7 +42,10 @@ sealed class MySqlDialect extends Dialect permits MariaDbDialect {
             "repeat replace require resignal restrict return revoke right rlike row rows row_number schema schemas second_microsecond select sensitive separator set show",
             "signal smallint spatial specific sql sqlexception sqlstate sqlwarning sql_big_result sql_calc_found_rows sql_small_result ssl starting stored",
             "straight_join system table tablesample terminated then tinyblob tinyint tinytext to trailing trigger true undo union unique unlock unsigned update usage use",
-            "using utc_date utc_time utc_timestamp values varbinary varchar varcharacter varying virtual when where while window with write xor year_month zerofill");
+            "using utc_date utc_time utc_timestamp values varbinary varchar varcharacter varying virtual when where while window with write xor year_month zerofill",
+            // Names of functions, which end where a bracket follows. MySQL manual, “Function Name Parsing and Resolution”.
+            "adddate bit_and bit_or bit_xor cast count curdate curtime date_add date_sub extract group_concat max mid min now position session_user std stddev stddev_pop stddev_samp subdate substr",
+            "substring sum sysdate system_user trim variance var_pop var_samp");
     /** Types that no other engine has. MySQL manual, chapter “Data Types”. */
     private static final List<String> OWN = List.of("mediumint", "year", "set", "bit", "tinytext", "text", "mediumtext", "tinyblob", "blob", "mediumblob", "geometry", "point",
             "linestring", "polygon", "multipoint", "multilinestring", "multipolygon", "geometrycollection", "float", "double");

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Writes the table definitions of a schema for an engine: drops where asked, types, tables, foreign keys, indexes, comments, so that no order of tables matters. Linear in the
@@ -43,7 +44,7 @@ public final class ScriptWriter {
         List<Table> tables = fitted.schema().tables().stream().filter(table -> !table.columns().isEmpty())
                 .filter(table -> options.chosen().map(chosen -> chosen.contains(table.name())).orElse(true)).toList();
         Set<String> written = tables.stream().map(Table::name).collect(Collectors.toSet());
-        List<Finding> findings = fitted.findings().stream().filter(finding -> finding.table().isEmpty() || options.chosen().map(chosen -> chosen.contains(finding.table())).orElse(true)).toList();
+        List<Finding> findings = Stream.concat(fitted.findings().stream(), ReservedNames.of(fitted.schema(), dialect).stream()).filter(finding -> finding.table().isEmpty() || options.chosen().map(chosen -> chosen.contains(finding.table())).orElse(true)).toList();
         List<Statement> statements = new ArrayList<>();
         if (options.dropFirst()) {
             new Drops(dialect, spelling).write(fitted.schema(), tables, statements);

@@ -29,7 +29,7 @@ final class SqliteDialect extends Dialect {
             "add all alter and as autoincrement between case check collate commit constraint create cross current_date current_time current_timestamp default",
             "deferrable delete distinct drop else escape except exists foreign from full group having in index inner insert intersect into is isnull join left limit",
             "natural not notnull null on or order outer primary references returning right select set table then to transaction union unique update using values when",
-            "where nothing");
+            "where nothing cast if");
 
     @Override
     public Target target() {

@@ -1,0 +1,28 @@
+package entaxis.core.sql;
+
+import entaxis.core.schema.Schema;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Tells which tables and columns have a name that an engine reserves: the script puts it in quotes, and so must every query. */
+final class ReservedNames {
+    private ReservedNames() { }
+
+    /** A finding for each such name. Linear in the columns. */
+    static List<Finding> of(Schema schema, Dialect dialect) {
+        List<Finding> findings = new ArrayList<>();
+        schema.tables().forEach(table -> {
+            said(table.name(), dialect).ifPresent(words -> findings.add(new Finding(Finding.Kind.QUOTED, table.name(), "", words)));
+            table.columns().forEach(column -> said(column.name(), dialect).ifPresent(words -> findings.add(new Finding(Finding.Kind.QUOTED, table.name(), column.name(), words))));
+        });
+        return findings;
+    }
+
+    private static Optional<String> said(String name, Dialect dialect) {
+        String word = name.toLowerCase(Locale.ROOT);
+        return !dialect.reserved().contains(word) ? Optional.empty() : Optional.of("“" + word + "” is a reserved word of " + dialect.target().title()
+                + ReservedSince.version(dialect.target(), word).map(version -> " since " + version).orElse("") + "; queries have to quote it");
+    }
+}
