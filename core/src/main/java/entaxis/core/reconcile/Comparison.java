@@ -43,6 +43,11 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         return differences.isEmpty();
     }
 
+    /** The text of a view or routine but for blanks and the semicolon behind it, which engines keep or not. */
+    static String text(Program program) {
+        return program.text().replaceFirst("(?i)^create\\s+or\\s+(?:replace|alter)\\s+", "create ").replaceAll("\\s+", " ").replaceFirst("[;\\s]+$", "").strip();
+    }
+
     /** One comparison on its way. */
     private static final class Run {
         private final Wording words;
@@ -145,11 +150,6 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                 }
             }, gone -> say(Part.PROGRAM, "", Names.of(gone.namespace(), gone.name()), Aspect.PRESENCE, gone.text(), "", Risk.SAFE),
                     fresh -> say(Part.PROGRAM, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE, "", fresh.text(), Risk.SAFE));
-        }
-
-        /** The text of a view or routine but for blanks and the semicolon behind it, which engines keep or not. */
-        private static String text(Program program) {
-            return program.text().replaceFirst("(?i)^create\\s+or\\s+(?:replace|alter)\\s+", "create ").replaceAll("\\s+", " ").replaceFirst("[;\\s]+$", "").strip();
         }
 
         // tables

@@ -34,10 +34,13 @@ public final class Held {
 
     /**
      * A schema that a live database is compared with. An engine words views and routines in its own way, so that a text of the design cannot be told from another one: those that are there
-     * under the same name count as the same, and only what is missing on either side is a difference. SQLite and SQL Server keep the very statements, so there the texts count. Routines and
-     * triggers of H2 are Java that would run inside the engine, which may be this very process: they are neither read nor asked for, and a view only if it is one view and nothing else.
+     * under the same name count as the same unless either side changed its text since both agreed, or the texts speak of other things. SQLite and SQL Server keep the very statements, so there
+     * the texts count. Routines and triggers of H2 are Java that would run inside the engine, which may be this very process: they are neither read nor asked for, and a view only if it is one
+     * view and nothing else.
+     *
+     * @param agreed how both sides worded them when they last agreed
      */
-    public static Schema against(Schema wanted, Schema live, Dialect dialect) {
+    public static Schema against(Schema wanted, Schema live, Dialect dialect, AgreedPrograms agreed) {
         if (dialect.target() == Target.SQLITE || dialect.target() == Target.SQLSERVER) {
             return wanted;
         }
@@ -48,7 +51,7 @@ public final class Held {
             Optional<Program> same = there.stream().filter(own -> own.kind() == program.kind() && words.folded(own.name()).equals(words.folded(program.name()))).findFirst();
             same.ifPresent(there::remove);
             if (same.isPresent() || dialect.target() != Target.H2 || oneView(program)) {
-                programs.add(same.orElse(program));
+                programs.add(same.filter(own -> !agreed.apart(program, own, dialect)).orElse(program));
             }
         }
         return new Schema(wanted.types(), wanted.sequences(), wanted.tables(), programs);

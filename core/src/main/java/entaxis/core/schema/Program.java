@@ -10,4 +10,9 @@ import entaxis.core.design.Target;
  * @param target    the engine in whose words it is written
  * @param text      the statement that creates it, without the sign that ends it
  */
-public record Program(ProgramKind kind, String namespace, String name, Target target, String text) { }
+public record Program(ProgramKind kind, String namespace, String name, Target target, String text) {
+    /** The same in other words. */
+    public Program worded(String newText) {
+        return new Program(kind, namespace, name, target, newText);
+    }
+}

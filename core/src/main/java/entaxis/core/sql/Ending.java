@@ -2,16 +2,18 @@ package entaxis.core.sql;
 
 import entaxis.core.design.Target;
 import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
-import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * How a statement is ended in a script, so that the engine's client sends it whole: behind a routine that has semicolons of its own a semicolon alone would cut it. MySQL manual, “Defining
  * Stored Programs”: DELIMITER; SQL Server documentation, “GO” and the rule that CREATE VIEW and its like stand alone in their batch; Oracle SQL*Plus, “/”.
  */
 public final class Ending {
+    private static final int MOST_WORDS = 8;
+    private static final Pattern WORD = Pattern.compile("(?:\\s+|--[^\\n]*+|/\\*(?:[^*]|\\*(?!/))*+\\*/)*+([A-Za-z_]+)");
     private static final String BATCH = "GO\n";
     private static final Set<String> ALONE = Set.of("view", "function", "procedure", "proc", "trigger", "default", "rule");
     private static final Set<String> BLOCKS = Set.of("function", "procedure", "package", "trigger", "type");
@@ -49,14 +51,22 @@ public final class Ending {
         return text.endsWith(";") ? text : text + ";";
     }
 
-    /** What kind of thing a statement creates or alters, in small letters; empty if it does neither. */
+    /** What kind of thing a statement creates or alters, in small letters; empty if it does neither. Looks at its first words only. */
     private static String made(String text) {
-        List<String> words = Lexer.tokens(text).stream().filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).limit(6)
-                .map(token -> token.text().toLowerCase(Locale.ROOT)).toList();
-        if (words.isEmpty() || !words.getFirst().equals("create") && !words.getFirst().equals("alter")) {
-            return "";
+        Matcher word = WORD.matcher(text);
+        boolean begun = false;
+        for (int seen = 0; seen < MOST_WORDS && word.lookingAt(); seen++) {
+            String lower = word.group(1).toLowerCase(Locale.ROOT);
+            if (!begun && !lower.equals("create") && !lower.equals("alter")) {
+                return "";
+            }
+            if (begun && !BETWEEN.contains(lower)) {
+                return lower;
+            }
+            begun = true;
+            word.region(word.end(), text.length());
         }
-        return words.stream().skip(1).filter(word -> !BETWEEN.contains(word)).findFirst().orElse("");
+        return "";
     }
 
     private static boolean inner(String text) {

@@ -48,7 +48,7 @@ final class HeldNames {
     }
 
     private Table named(Table table) {
-        Map<String, String> seen = new HashMap<>();
+        Map<String, String> seen = HashMap.newHashMap(table.columns().size());
         Map<String, String> cut = new HashMap<>();
         for (Column column : table.columns()) {
             String held = dialect.stored(column.name());
@@ -72,7 +72,7 @@ final class HeldNames {
         List<TableIndex> indexes = table.indexes().stream().map(own -> new TableIndex(free(table, own.name()), own.unique(), own.columns().stream()
                 .map(part -> part.named(part.expression() ? expression.apply(part.name()) : dialect.stored(part.name()))).toList(), own.method(),
                 own.predicate().map(expression))).toList();
-        List<Column> columns = table.columns().stream().map(column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression))).toList();
+        List<Column> columns = cut.isEmpty() ? table.columns() : table.columns().stream().map(column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression))).toList();
         return new Table(table.origin(), table.namespace(), dialect.stored(table.name()), columns, key, uniques, checks, references, indexes, table.comment());
     }
 

@@ -8,6 +8,8 @@ import java.util.Optional;
 
 /** Tells which tables and columns have a name that an engine reserves: the script puts it in quotes, and so must every query. */
 final class ReservedNames {
+    private static final int LONGEST = 32;
+
     private ReservedNames() { }
 
     /** A finding for each such name. Linear in the columns. */
@@ -21,6 +23,9 @@ final class ReservedNames {
     }
 
     private static Optional<String> said(String name, Dialect dialect) {
+        if (name.length() > LONGEST) {
+            return Optional.empty();
+        }
         String word = name.toLowerCase(Locale.ROOT);
         return !dialect.reserved().contains(word) ? Optional.empty() : Optional.of("“" + word + "” is a reserved word of " + dialect.target().title()
                 + ReservedSince.version(dialect.target(), word).map(version -> " since " + version).orElse("") + "; queries have to quote it");

@@ -29,6 +29,8 @@ public final class ScriptWriter {
     private final ScriptOptions options;
     private final Spelling spelling;
     private final TableWriter writer;
+    /** From how many tables on it pays to write them on all processors. */
+    private static final int MANY = 500;
 
     /** A writer for one engine. */
     public ScriptWriter(Dialect dialect, ScriptOptions options) {
@@ -54,7 +56,8 @@ public final class ScriptWriter {
         fitted.schema().sequences().forEach(sequence -> statements.add(new Statement(Kind.SEQUENCE, Optional.empty(), createSequence(sequence))));
         List<Table> ordered = options.foreignKeysInside() && dialect.addsForeignKeys() ? new CreationOrder(tables).tables() : tables;
         Map<Table, List<ForeignKey>> inside = inside(ordered);
-        ordered.forEach(table -> statements.add(new Statement(Kind.TABLE, table.origin(), guarded(table, writer.create(table, inside.get(table))))));
+        Stream<Table> each = ordered.size() < MANY ? ordered.stream() : ordered.parallelStream();
+        statements.addAll(each.map(table -> new Statement(Kind.TABLE, table.origin(), guarded(table, writer.create(table, inside.get(table))))).toList());
         tables.forEach(table -> table.foreignKeys().stream().filter(key -> !inside.get(table).contains(key) && (written.contains(key.referencedTable()) || options.chosen().isEmpty()))
                 .forEach(key -> statements.add(new Statement(Kind.FOREIGN_KEY, table.origin(), writer.addForeignKey(table, key)))));
         tables.forEach(table -> table.indexes().stream().filter(index -> writer.numbering(table).filter(index::equals).isEmpty()).forEach(index -> statements.add(new Statement(Kind.INDEX, table.origin(), writer.createIndex(table, index)))));

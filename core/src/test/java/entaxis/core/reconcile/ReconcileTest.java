@@ -133,8 +133,8 @@ class ReconcileTest {
                 new Program(ProgramKind.VIEW, "", "h", Target.H2, "CREATE VIEW h AS SELECT 1 AS one; CREATE ALIAS g FOR 'java.lang.System.exit'"),
                 new Program(ProgramKind.TRIGGER, "", "t", Target.H2, "CREATE TRIGGER t BEFORE INSERT ON a CALL 'x.Y'"));
         Schema wanted = new Schema(List.of(), List.of(), List.of(), asked);
-        assertThat(Held.against(wanted, new Schema(List.of()), h2).programs()).extracting(Program::name).containsExactly("dry");
+        assertThat(Held.against(wanted, new Schema(List.of()), h2, AgreedPrograms.NONE).programs()).extracting(Program::name).containsExactly("dry");
         Program worded = new Program(ProgramKind.VIEW, "", "DRY", Target.H2, "CREATE VIEW dry AS SELECT\n    1 AS ONE");
-        assertThat(Held.against(wanted, new Schema(List.of(), List.of(), List.of(), List.of(worded)), h2).programs()).containsExactly(worded);
+        assertThat(Held.against(wanted, new Schema(List.of(), List.of(), List.of(), List.of(worded)), h2, AgreedPrograms.NONE).programs()).containsExactly(worded);
     }
 }

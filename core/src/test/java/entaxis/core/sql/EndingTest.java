@@ -39,6 +39,13 @@ class EndingTest {
     }
 
     @Test
+    void commentsBeforeAStatementDoNotHideWhatItIs() {
+        assertThat(Ending.of("-- who is in\n/* a * b */ CREATE VIEW v AS SELECT 1 AS one", Target.SQLSERVER)).startsWith("GO\n-- who").endsWith("\nGO");
+        assertThat(Ending.of("/* never closed CREATE VIEW v", Target.SQLSERVER)).endsWith(";");
+        assertThat(Ending.of("CREATE TABLE view_of (a int)", Target.SQLSERVER)).isEqualTo("CREATE TABLE view_of (a int);");
+    }
+
+    @Test
     void whatOracleTakesForABlockEndsWithASlash() {
         assertThat(Ending.of("CREATE TYPE place AS OBJECT (row_no number(4))", Target.ORACLE)).isEqualTo("CREATE TYPE place AS OBJECT (row_no number(4));\n/");
         assertThat(Ending.of("CREATE OR REPLACE EDITIONABLE PROCEDURE p AS BEGIN NULL; END;", Target.ORACLE)).endsWith("END;\n/");

@@ -5,6 +5,7 @@ import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.migration.Step;
 import entaxis.core.reading.Reading;
+import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.Held;
@@ -69,8 +70,8 @@ final class ReconcileCommand {
         if (second.isEmpty()) {
             return SqlCommands.WRONG;
         }
-        Schema from = second.get().live() && !first.get().live() ? Held.against(first.get().schema(), second.get().schema(), dialect) : first.get().schema();
-        Schema to = first.get().live() && !second.get().live() ? Held.against(second.get().schema(), first.get().schema(), dialect) : second.get().schema();
+        Schema from = second.get().live() && !first.get().live() ? Held.against(first.get().schema(), second.get().schema(), dialect, AgreedPrograms.NONE) : first.get().schema();
+        Schema to = first.get().live() && !second.get().live() ? Held.against(second.get().schema(), first.get().schema(), dialect, AgreedPrograms.NONE) : second.get().schema();
         Pairing pairing = pairing(from, to, dialect, renames);
         Comparison comparison = Comparison.of(from, to, dialect, pairing);
         if (arguments.has("--json")) {

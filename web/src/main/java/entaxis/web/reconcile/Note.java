@@ -22,6 +22,8 @@ record Note(Kind kind, String about, String answer) {
         LOSS,
         /** The schema that both sides last agreed on, as a script. */
         AGREED,
+        /** The design's text of a view or routine when both sides agreed; empty for one that was apart even then. */
+        WORDED,
         /** A script that is a side, with its engine in front. */
         SCRIPT
     }

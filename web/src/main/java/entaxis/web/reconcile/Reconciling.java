@@ -7,6 +7,7 @@ import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.reading.ScriptReader;
+import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Decisions;
@@ -66,6 +67,7 @@ public class Reconciling {
     private final Connections connections;
     private final Recent<Compared> recent = new Recent<>();
     private final Recent<TakenOver> updates = new Recent<>();
+    private final Recent<Agreed> agreements = new Recent<>();
     private final Map<String, Progress> running = new ConcurrentHashMap<>();
 
     Reconciling(Sides sides, NoteMapper mapper, Connections connections) {
@@ -80,7 +82,8 @@ public class Reconciling {
     }
 
     /** Both sides, with what was noted about them. */
-    private record Work(Side side, Dialect dialect, Schema have, Schema want, Map<Note.Kind, Map<String, String>> notes, List<Offered> offers, Pairing pairing, Comparison comparison) {
+    private record Work(Side side, Dialect dialect, Schema have, Schema want, Map<Note.Kind, Map<String, String>> notes, List<Offered> offers, Pairing pairing, Comparison comparison,
+            Optional<Schema> agreed, AgreedPrograms programs) {
         String note(Note.Kind kind, String about) {
             return notes.getOrDefault(kind, Map.of()).getOrDefault(about, "");
         }
@@ -90,7 +93,10 @@ public class Reconciling {
     private record TakenOver(Design design, Schema have, Pairing pairing, List<Difference> taken, Updated updated) { }
 
     /** What two schemas have apart; it holds as long as neither is another one and the same is taken for renamed. */
-    private record Compared(Schema have, Schema derived, Schema want, List<Offered> offers, Pairing pairing, Comparison comparison) { }
+    private record Compared(Schema have, Schema derived, Map<String, String> worded, Optional<Agreed> agreed, Schema want, List<Offered> offers, Pairing pairing, Comparison comparison) { }
+
+    /** What both sides last agreed on, as it was written down and as it was read. */
+    private record Agreed(String script, Schema schema) { }
 
     private Work work(OpenDesign open, String key, boolean again) throws Connections.Unreachable {
         Side side = sides.side(open, key, again);
@@ -98,23 +104,34 @@ public class Reconciling {
         Map<Note.Kind, Map<String, String>> notes = mapper.notes(open.id(), key).stream().collect(Collectors.groupingBy(Note::kind, Collectors.toMap(Note::about, Note::answer)));
         Map<String, String> same = notes.getOrDefault(Note.Kind.RENAME, Map.of());
         String name = open.id() + " " + key;
-        Compared compared = recent.get(name, before -> before.have() == side.schema() && before.derived() == open.derivation().schema() && before.pairing().equals(pairing(before.offers(), same)))
-                .orElseGet(() -> recent.keep(name, compared(side, open.derivation().schema(), dialect, same)));
-        return new Work(side, dialect, side.schema(), compared.want(), notes, compared.offers(), compared.pairing(), compared.comparison());
+        Map<String, String> worded = notes.getOrDefault(Note.Kind.WORDED, Map.of());
+        Optional<Agreed> agreed = Optional.of(notes.getOrDefault(Note.Kind.AGREED, Map.of()).getOrDefault("", "")).filter(script -> !script.isEmpty()).map(script -> agreed(name, script, side, dialect));
+        Compared compared = recent.get(name, before -> before.have() == side.schema() && before.derived() == open.derivation().schema() && before.agreed().equals(agreed) && before.worded().equals(worded)
+                && before.pairing().equals(pairing(before.offers(), same))).orElseGet(() -> recent.keep(name, compared(side, open.derivation().schema(), dialect, same, agreed, worded)));
+        return new Work(side, dialect, side.schema(), compared.want(), notes, compared.offers(), compared.pairing(), compared.comparison(), agreed.map(Agreed::schema), programs(agreed, worded));
     }
 
-    private static Compared compared(Side side, Schema derived, Dialect dialect, Map<String, String> same) {
+    private Agreed agreed(String name, String script, Side side, Dialect dialect) {
+        return agreements.get(name, before -> before.script().equals(script))
+                .orElseGet(() -> agreements.keep(name, new Agreed(script, Held.of(ScriptReader.read(script, side.engine()).schema(), side.engine(), dialect))));
+    }
+
+    private static AgreedPrograms programs(Optional<Agreed> agreed, Map<String, String> worded) {
+        return agreed.map(before -> new AgreedPrograms(before.schema().programs(), worded)).orElse(AgreedPrograms.NONE);
+    }
+
+    private static Compared compared(Side side, Schema derived, Dialect dialect, Map<String, String> same, Optional<Agreed> agreed, Map<String, String> worded) {
         Schema have = side.schema();
-        Schema want = wanted(side, derived, dialect);
+        Schema want = wanted(side, derived, dialect, programs(agreed, worded));
         List<Offered> offers = new ArrayList<>(RenameFinder.find(have, want, dialect));
         offers.addAll(SplitFinder.find(Renaming.apply(have, pairing(offers, same), dialect), want, dialect));
         Pairing pairing = pairing(offers, same);
-        return new Compared(have, derived, want, offers, pairing, Comparison.of(have, want, dialect, pairing));
+        return new Compared(have, derived, worded, agreed, want, offers, pairing, Comparison.of(have, want, dialect, pairing));
     }
 
-    private static Schema wanted(Side side, Schema derived, Dialect dialect) {
+    private static Schema wanted(Side side, Schema derived, Dialect dialect, AgreedPrograms agreed) {
         Schema held = Held.ofDesign(derived, dialect);
-        return side.live() ? Held.against(held, side.schema(), dialect) : held;
+        return side.live() ? Held.against(held, side.schema(), dialect, agreed) : held;
     }
 
     private static Pairing pairing(List<Offered> offers, Map<String, String> same) {
@@ -181,12 +198,10 @@ public class Reconciling {
         return new Fills(work.notes().getOrDefault(Note.Kind.FILL, Map.of()));
     }
 
-    private Optional<Schema> agreed(OpenDesign open, Work work) {
-        String script = work.note(Note.Kind.AGREED, "");
-        if (!script.isEmpty()) {
-            return Optional.of(Held.of(ScriptReader.read(script, work.side().engine()).schema(), work.side().engine(), work.dialect()));
-        }
-        return Sides.site(work.side().key()) && SiteDatabase.madeOf(open.design().facts().name()) ? Optional.of(wanted(work.side(), SiteDatabase.handedOver(), work.dialect())) : Optional.empty();
+    private static Optional<Schema> agreed(OpenDesign open, Work work) {
+        return work.agreed().map(agreed -> work.side().live() ? work.programs().told(agreed, work.have(), Held.ofDesign(open.derivation().schema(), work.dialect()), work.dialect()) : agreed)
+                .or(() -> Sides.site(work.side().key()) && SiteDatabase.madeOf(open.design().facts().name())
+                        ? Optional.of(wanted(work.side(), SiteDatabase.handedOver(), work.dialect(), AgreedPrograms.NONE)) : Optional.empty());
     }
 
     // what is said
@@ -280,8 +295,12 @@ public class Reconciling {
             running.remove(open.id() + " " + key);
         }
         Work work = work(open, key, true);
-        if (execution.whole() && work.comparison().alike()) {
-            agree(open, key);
+        Set<String> written = view.groups().stream().flatMap(group -> group.rows().stream()).filter(row -> row.difference().part() == Part.PROGRAM && row.chose(Answer.WANTED))
+                .map(row -> row.difference().name()).collect(Collectors.toSet());
+        AgreedPrograms programs = work.programs().without(written, work.dialect());
+        Schema want = wanted(work.side(), open.derivation().schema(), work.dialect(), programs);
+        if (execution.whole() && Comparison.of(work.have(), want, work.dialect(), work.pairing()).alike()) {
+            agree(open, key, work, programs);
         }
         return execution;
     }
@@ -294,7 +313,16 @@ public class Reconciling {
     /** Remembers the other side as it is now as what both agree on. */
     @Transactional
     public void agree(OpenDesign open, String key) throws Connections.Unreachable {
-        Side side = sides.side(open, key, true);
+        Work work = work(open, key, true);
+        agree(open, key, work, work.programs());
+    }
+
+    private void agree(OpenDesign open, String key, Work work, AgreedPrograms before) {
+        Side side = work.side();
         put(open, key, new Note(Note.Kind.AGREED, "", new ScriptWriter(Dialect.of(side.engine()), ScriptOptions.USUAL).write(side.schema(), "agreed with " + side.title()).text()));
+        if (side.live()) {
+            AgreedPrograms.remembered(Held.ofDesign(open.derivation().schema(), work.dialect()), side.schema(), work.dialect(), before)
+                    .forEach((program, text) -> put(open, key, new Note(Note.Kind.WORDED, program, text)));
+        }
     }
 }

@@ -4,7 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import entaxis.core.change.Change;
 import entaxis.core.derive.Derivation;
+import entaxis.core.design.CarriedId;
+import entaxis.core.design.CarriedProgram;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Design;
 import entaxis.core.design.Target;
 import entaxis.core.sql.Dialect;
@@ -131,6 +135,35 @@ class ReconcileIT extends BrowserTest {
         page.locator("#show").selectOption("kept");
         assertThat(difference("accession.barcode").locator("input[name=reason]")).hasValue("the label printer needs it");
         Assertions.assertThat(page.locator("#change-script").count()).isZero();
+    }
+
+    private static Change view(String query) {
+        return new Change.PutCarried(new CarriedProgram(new CarriedId("v9"), ProgramKind.VIEW, "", "species", Target.H2, "CREATE VIEW species AS " + query));
+    }
+
+    @Test
+    void aViewThatWasChangedOnEitherSideIsTold() throws SQLException {
+        execute("CREATE VIEW species AS SELECT common_name FROM taxon WHERE rank = 'species'");
+        String design = demo();
+        String id = design.substring(design.lastIndexOf('/') + 1);
+        store.edit(id, view("SELECT common_name FROM taxon WHERE rank = 'species'"));
+        open(design);
+        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        page.locator("#agree").click();
+        assertThat(page.locator("#said")).containsText("Remembered");
+        execute("CREATE OR REPLACE VIEW species AS SELECT common_name FROM taxon WHERE rank <> 'species'");
+        page.reload();
+        assertThat(page.locator("#counted")).containsText("1 difference");
+        assertThat(difference("species")).containsText("changed in the database");
+        answer("species", "WANTED");
+        assertThat(page.locator("#change-script")).containsText("rank = 'species'");
+        page.locator(".running summary").click();
+        page.locator("#run-script").click();
+        assertThat(page.locator("#executed")).containsText("Done");
+        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        store.edit(id, view("SELECT common_name FROM taxon WHERE rank = 'genus'"));
+        page.reload();
+        assertThat(difference("species")).containsText("changed in the design");
     }
 
     @Test
