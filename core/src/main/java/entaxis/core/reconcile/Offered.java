@@ -3,7 +3,7 @@ package entaxis.core.reconcile;
 import java.util.List;
 
 /** What two schemas may have in common without saying so. It is offered, never assumed. */
-public sealed interface Offered permits Rename, Split {
+public sealed interface Offered permits Joined, Rename, Split {
     /** What tells it from others. */
     String key();
 

@@ -24,14 +24,38 @@ public final class SplitFinder {
     private final Wording words;
     private final Map<String, Table> before;
 
-    private SplitFinder(Schema from, Dialect dialect) {
+    /** Whether the split was done on the side that is not wanted, so that columns come back. */
+    private final boolean backwards;
+
+    private SplitFinder(Schema from, Dialect dialect, boolean backwards) {
         this.words = new Wording(dialect);
         this.before = words.byName(from.tables());
+        this.backwards = backwards;
     }
 
     /** What may have moved between two schemas of an engine, the first one under the names of the second. */
     public static List<Split> find(Schema from, Schema to, Dialect dialect) {
-        return new SplitFinder(from, dialect).find(to);
+        return new SplitFinder(from, dialect, false).find(to);
+    }
+
+    /**
+     * What the first side may have split that the second has in one table; each row of the second must find at most one of the first. The first is under the names of the second.
+     */
+    public static List<Joined> joined(Schema from, Schema to, Dialect dialect) {
+        List<Joined> joined = new ArrayList<>();
+        for (Split split : new SplitFinder(to, dialect, true).find(from)) {
+            Map<String, String> columns = new LinkedHashMap<>();
+            Map<String, String> links = new LinkedHashMap<>();
+            split.columns().forEach((own, column) -> {
+                if (split.moved().contains(column)) {
+                    columns.put(column, own);
+                } else {
+                    links.put(own, column);
+                }
+            });
+            joined.add(new Joined(split.table(), split.into(), columns, links, split.reasons()));
+        }
+        return joined;
     }
 
     private List<Split> find(Schema to) {
@@ -95,14 +119,14 @@ public final class SplitFinder {
         Optional<ForeignKey> back = reference(into, now);
         Optional<ForeignKey> out = reference(now, into);
         if (back.isPresent()) {
-            link(back.get().columns(), referenced(back.get(), now), old, columns);
+            link(back.get().columns(), referenced(back.get(), now), backwards ? now : old, columns);
             reasons.add(Names.of(into) + " refers to " + Names.of(now));
         } else if (out.isPresent()) {
             List<String> keys = referenced(out.get(), into);
-            link(keys, out.get().columns(), old, columns);
+            link(keys, out.get().columns(), backwards ? now : old, columns);
             once.addAll(keys);
             reasons.add(Names.of(now) + " refers to " + Names.of(into));
-        } else {
+        } else if (!backwards) {
             others.forEach((other, split) -> reference(other, into).filter(key -> once.isEmpty() && split.columns().keySet().containsAll(key.columns())).ifPresent(key -> {
                 List<String> keys = referenced(key, into);
                 link(keys, key.columns().stream().map(split.columns()::get).toList(), old, columns);
@@ -111,7 +135,8 @@ public final class SplitFinder {
             }));
         }
         boolean linked = back.isPresent() && columns.keySet().containsAll(back.get().columns()) || !once.isEmpty() && columns.keySet().containsAll(once);
-        return !moved.isEmpty() && linked && into.columns().stream().allMatch(column -> columns.containsKey(column.name()) || !needed(column))
+        boolean possible = backwards ? back.map(key -> unique(into, key.columns())).orElse(true) : into.columns().stream().allMatch(column -> columns.containsKey(column.name()) || !needed(column));
+        return !moved.isEmpty() && linked && possible
                 ? Optional.of(new Split(Names.of(now), Names.of(into), moved, columns, once, reasons)) : Optional.empty();
     }
 
@@ -131,6 +156,11 @@ public final class SplitFinder {
 
     private static List<String> referenced(ForeignKey key, Table table) {
         return key.referencedColumns().isEmpty() ? table.keyColumns() : key.referencedColumns();
+    }
+
+    private static boolean unique(Table table, List<String> columns) {
+        Set<String> wanted = Set.copyOf(columns);
+        return wanted.equals(Set.copyOf(table.keyColumns())) || table.uniqueKeys().stream().anyMatch(key -> wanted.equals(Set.copyOf(key.columns())));
     }
 
     private static boolean fillable(Column column) {

@@ -48,6 +48,7 @@ import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.Held;
 import entaxis.core.reconcile.Names;
+import entaxis.core.reconcile.Joined;
 import entaxis.core.reconcile.Pairing;
 import entaxis.core.reconcile.Part;
 import entaxis.core.schema.CheckRule;
@@ -88,6 +89,7 @@ public final class DesignUpdate {
     private static final int BELOW = 240;
     private final Schema database;
     private final Fresh fresh;
+    private final Map<String, String> meanings = new HashMap<>();
     private final List<String> left = new ArrayList<>();
     private final Set<String> told = new HashSet<>();
     private Design design;
@@ -111,7 +113,14 @@ public final class DesignUpdate {
      * @param fresh   gives the identities of new elements
      */
     public static Updated of(Design design, Derivation derivation, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words, Fresh fresh) {
+        return of(design, derivation, have, dialect, taken, words, fresh, List.of());
+    }
+
+    /** The same; columns that came out of a table of the design keep their meanings. */
+    public static Updated of(Design design, Derivation derivation, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words, Fresh fresh, List<Joined> split) {
         DesignUpdate update = new DesignUpdate(design, derivation, Neutral.of(have, dialect), fresh);
+        split.forEach(joined -> derivation.schema().table(joined.table()).ifPresent(table -> joined.columns().forEach((column, source) ->
+                table.column(column).ifPresent(own -> update.meanings.put(joined.from() + "." + source, own.comment())))));
         Updated updated = update.updated(taken);
         List<String> left = new ArrayList<>(updated.left());
         left.addAll(update.untold(derivation, have, dialect, taken, words));
@@ -322,7 +331,7 @@ public final class DesignUpdate {
 
     private Attribute attribute(Column column, String table) {
         return new Attribute(new AttributeId(fresh.id('a')), column.name(), type(column.type(), table + "_" + column.name()), column.required(), column.defaultValue(), Optional.empty(), "",
-                column.identity(), column.numbering(), column.generated(), column.comment());
+                column.identity(), column.numbering(), column.generated(), column.comment().isEmpty() ? meanings.getOrDefault(table + "." + column.name(), "") : column.comment());
     }
 
     private void attribute(Difference difference) {

@@ -25,9 +25,11 @@ import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.Joined;
 import entaxis.core.reconcile.Pairing;
 import entaxis.core.reconcile.Part;
 import entaxis.core.reconcile.Renaming;
+import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -96,6 +98,32 @@ class DesignUpdateTest {
         Applied applied = (Applied) Editor.apply(worded, once);
         assertThat(applied.design()).isEqualTo(updated.design());
         assertThat(((Applied) Editor.apply(applied.design(), applied.inverse())).design()).as("one undo takes all back").isEqualTo(worded);
+    }
+
+    @Test
+    void columnsThatTheDatabasePutIntoATableOfTheirOwnKeepTheirMeanings() {
+        Design design = lifted("create table accession (accession_no int primary key, dried_on date, moisture numeric(4,1)); comment on column accession.moisture is 'percent of the weight';");
+        Schema database = read("create table accession (accession_no int primary key);"
+                + "create table drying (accession_no int primary key references accession, dried_on date, moisture numeric(4,1));");
+        Schema want = Held.ofDesign(Derivation.of(design).schema(), POSTGRESQL);
+        List<Joined> split = SplitFinder.joined(database, want, POSTGRESQL);
+        assertThat(split).extracting(Joined::was).containsExactly("drying: dried_on, moisture");
+        List<Difference> all = Comparison.of(database, want, POSTGRESQL, Pairing.NONE).differences();
+        Updated updated = DesignUpdate.of(design, Derivation.of(design), database, POSTGRESQL, all, WORDS, this::id, split);
+        Entity drying = updated.design().entities().stream().filter(entity -> entity.name().equals("Drying")).findFirst().orElseThrow();
+        assertThat(drying.attributes()).filteredOn(attribute -> attribute.name().equals("moisture")).extracting(entaxis.core.design.Attribute::meaning).containsExactly("percent of the weight");
+        Updated unsplit = DesignUpdate.of(design, Derivation.of(design), database, POSTGRESQL, all, WORDS, this::id);
+        assertThat(unsplit.design().entities().stream().flatMap(entity -> entity.attributes().stream())).allMatch(attribute -> attribute.meaning().isEmpty());
+    }
+
+    /** A table that has several rows for one of the other was not split off. */
+    @Test
+    void severalRowsForOneAreNoSplit() {
+        Schema database = read("create table accession (accession_no int primary key); create table drying (drying_no int primary key, accession_no int references accession, moisture numeric(4,1));");
+        Schema flat = read("create table accession (accession_no int primary key, moisture numeric(4,1));");
+        assertThat(SplitFinder.joined(database, flat, POSTGRESQL)).isEmpty();
+        Schema once = read("create table accession (accession_no int primary key); create table drying (drying_no int primary key, accession_no int unique references accession, moisture numeric(4,1));");
+        assertThat(SplitFinder.joined(once, flat, POSTGRESQL)).hasSize(1);
     }
 
     @Test

@@ -10,6 +10,7 @@ import entaxis.core.migration.Step;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.Joined;
 import entaxis.core.reconcile.Pairing;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.reconcile.Split;
@@ -24,7 +25,9 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 /** Columns that move into a new table keep their values, on the engines that run here. */
@@ -71,6 +74,28 @@ class MovesOnEnginesTest {
             assertThat(rows(statement, "SELECT a.accession_no, t.family, d.dried_on, d.moisture FROM accession a LEFT JOIN taxon t ON t.code = a.taxon_code JOIN drying d ON d.accession_no = a.accession_no "
                     + "ORDER BY a.accession_no")).containsExactly("1|Thornworts|2026-03-02|6.5", "2|Thornworts|null|null", "3|null|2026-04-01|7", "4|null|null|5.5");
             assertThat(migration.withoutWayBack()).isNotEmpty();
+            comesBack(engine, connection, read);
+        }
+    }
+
+    /** The other way: the database was split, the design has one table. */
+    private static void comesBack(Target engine, Connection connection, Read read) throws SQLException {
+        Dialect dialect = Dialect.of(engine);
+        try (Statement statement = connection.createStatement()) {
+            Schema found = read.from(connection);
+            Schema wanted = Held.of(ScriptReader.read(FLAT, engine).schema(), engine, dialect);
+            List<Joined> joined = SplitFinder.joined(found, wanted, dialect);
+            assertThat(joined).extracting(Joined::was).containsExactlyInAnyOrder("taxon: family, taxon_name", "drying: dried_on, moisture");
+            assertThat(joined).extracting(Joined::now).containsOnly("accession");
+            Map<String, String> fills = new HashMap<>();
+            joined.forEach(one -> fills.putAll(one.fills(dialect)));
+            Migration back = Migration.of(found, wanted, dialect, Pairing.NONE, new Fills(fills));
+            for (String sql : back.statements()) {
+                statement.execute(sql);
+            }
+            assertThat(Comparison.of(read.from(connection), wanted, dialect, Pairing.NONE).differences()).as(back.text("flat")).isEmpty();
+            assertThat(rows(statement, "SELECT accession_no, family, taxon_name, dried_on, moisture FROM accession ORDER BY accession_no"))
+                    .containsExactly("1|Thornworts|Silverthorn|2026-03-02|6.5", "2|Thornworts|Silverthorn|null|null", "3|null|Moonreed|2026-04-01|7", "4|null|null|null|5.5");
         }
     }
 

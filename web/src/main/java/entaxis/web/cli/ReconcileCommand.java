@@ -80,7 +80,7 @@ final class ReconcileCommand {
             DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
             comparison.differences().forEach(difference -> out.println(sentences.sentence(difference) + (difference.risk() == Risk.SAFE ? "" : " [" + difference.risk().word() + "]")));
         } else {
-            script(arguments, from, to, dialect, pairing, comparison, fills.get());
+            script(arguments, from, to, dialect, pairing, comparison, joined(from, to, dialect, pairing, renames, fills.get()));
         }
         comparison.remarks().forEach(err::println);
         if (!first.get().whole() || !second.get().whole()) {
@@ -179,6 +179,18 @@ final class ReconcileCommand {
             pairing = taken(moved, how, asks) ? moved.into(pairing) : pairing;
         }
         return pairing;
+    }
+
+    /** The values that rows get, those of columns that come back from another table among them. */
+    private Fills joined(Schema from, Schema to, Dialect dialect, Pairing pairing, String how, Fills said) {
+        if (how.equals("none")) {
+            return said;
+        }
+        boolean asks = how.equals("ask") && Boolean.getBoolean("entaxis.terminal");
+        Map<String, String> fills = new HashMap<>();
+        SplitFinder.joined(Renaming.apply(from, pairing, dialect), to, dialect).stream().filter(joined -> taken(joined, how, asks)).forEach(joined -> fills.putAll(joined.fills(dialect)));
+        fills.putAll(said.expressions());
+        return new Fills(fills);
     }
 
     private boolean taken(Offered offered, String how, boolean asks) {

@@ -14,6 +14,7 @@ import entaxis.core.reconcile.Decisions;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.Joined;
 import entaxis.core.reconcile.Merge;
 import entaxis.core.reconcile.Offered;
 import entaxis.core.reconcile.Pairing;
@@ -90,7 +91,7 @@ public class Reconciling {
     }
 
     /** What follows for a design if these differences are taken over. */
-    private record TakenOver(Design design, Schema have, Pairing pairing, List<Difference> taken, Updated updated) { }
+    private record TakenOver(Design design, Schema have, Pairing pairing, List<Joined> joins, List<Difference> taken, Updated updated) { }
 
     /** What two schemas have apart; it holds as long as neither is another one and the same is taken for renamed. */
     private record Compared(Schema have, Schema derived, Map<String, String> worded, Optional<Agreed> agreed, Schema want, List<Offered> offers, Pairing pairing, Comparison comparison) { }
@@ -124,7 +125,9 @@ public class Reconciling {
         Schema have = side.schema();
         Schema want = wanted(side, derived, dialect, programs(agreed, worded));
         List<Offered> offers = new ArrayList<>(RenameFinder.find(have, want, dialect));
-        offers.addAll(SplitFinder.find(Renaming.apply(have, pairing(offers, same), dialect), want, dialect));
+        Schema renamed = Renaming.apply(have, pairing(offers, same), dialect);
+        offers.addAll(SplitFinder.find(renamed, want, dialect));
+        offers.addAll(SplitFinder.joined(renamed, want, dialect));
         Pairing pairing = pairing(offers, same);
         return new Compared(have, derived, worded, agreed, want, offers, pairing, Comparison.of(have, want, dialect, pairing));
     }
@@ -181,9 +184,9 @@ public class Reconciling {
     /** The design with the other side's differences taken over; worked out anew only where others are taken. */
     private Updated update(OpenDesign open, Work work, Schema renamed, List<Difference> taken, DifferenceWords words) {
         String name = open.id() + " " + work.side().key();
-        return updates.get(name, before -> before.design() == open.design() && before.have() == work.have() && before.pairing().equals(work.pairing()) && before.taken().equals(taken))
-                .orElseGet(() -> updates.keep(name, new TakenOver(open.design(), work.have(), work.pairing(), taken,
-                        DesignUpdate.of(open.design(), open.derivation(), renamed, work.dialect(), taken, words, NewId::of)))).updated();
+        return updates.get(name, before -> before.design() == open.design() && before.have() == work.have() && before.pairing().equals(work.pairing()) && before.joins().equals(joins(work)) && before.taken().equals(taken))
+                .orElseGet(() -> updates.keep(name, new TakenOver(open.design(), work.have(), work.pairing(), joins(work), taken,
+                        DesignUpdate.of(open.design(), open.derivation(), renamed, work.dialect(), taken, words, NewId::of, joins(work))))).updated();
     }
 
     private static Row row(Difference difference, Work work, Touches standing, Decisions decisions, DifferenceWords words) {
@@ -195,7 +198,15 @@ public class Reconciling {
     }
 
     private static Fills fills(Work work) {
-        return new Fills(work.notes().getOrDefault(Note.Kind.FILL, Map.of()));
+        Map<String, String> fills = new HashMap<>();
+        joins(work).forEach(joined -> fills.putAll(joined.fills(work.dialect())));
+        work.notes().getOrDefault(Note.Kind.FILL, Map.of()).forEach((place, value) -> fills.merge(place, value, (found, said) -> said.isBlank() ? found : "coalesce(" + found + ", " + said + ")"));
+        return new Fills(fills);
+    }
+
+    /** What is taken for split on the other side. */
+    private static List<Joined> joins(Work work) {
+        return work.offers().stream().filter(offered -> work.note(Note.Kind.RENAME, offered.key()).equals("same")).filter(Joined.class::isInstance).map(Joined.class::cast).toList();
     }
 
     private static Optional<Schema> agreed(OpenDesign open, Work work) {

@@ -137,6 +137,29 @@ class ReconcileIT extends BrowserTest {
         Assertions.assertThat(page.locator("#change-script").count()).isZero();
     }
 
+    @Test
+    void valuesOfATableThatWasSplitInTheDatabaseComeBack() throws SQLException {
+        execute("INSERT INTO taxon (taxon_id, name, common_name) VALUES (900, 'Brizella minor', 'small quill')");
+        execute("CREATE TABLE naming AS SELECT taxon_id, common_name FROM taxon");
+        execute("ALTER TABLE naming ALTER COLUMN taxon_id SET NOT NULL");
+        execute("ALTER TABLE naming ADD PRIMARY KEY (taxon_id)");
+        execute("ALTER TABLE naming ADD FOREIGN KEY (taxon_id) REFERENCES taxon (taxon_id)");
+        execute("ALTER TABLE taxon DROP COLUMN common_name");
+        open(demo());
+        Locator offer = page.locator(".offer", new Page.LocatorOptions().setHasText("naming: common_name may have come out of taxon"));
+        offer.locator("input").check();
+        assertThat(offer.locator("input")).isChecked();
+        answer("taxon.common_name", "WANTED");
+        assertThat(page.locator("#change-script")).containsText("UPDATE taxon SET common_name = (SELECT own.common_name FROM naming own WHERE own.taxon_id = taxon.taxon_id);");
+        page.locator(".running summary").click();
+        page.locator("#run-script").click();
+        assertThat(page.locator("#executed")).containsText("Done");
+        try (Statement statement = connection.createStatement(); java.sql.ResultSet row = statement.executeQuery("SELECT common_name FROM taxon WHERE taxon_id = 900")) {
+            row.next();
+            Assertions.assertThat(row.getString(1)).isEqualTo("small quill");
+        }
+    }
+
     private static Change view(String query) {
         return new Change.PutCarried(new CarriedProgram(new CarriedId("v9"), ProgramKind.VIEW, "", "species", Target.H2, "CREATE VIEW species AS " + query));
     }

@@ -89,6 +89,18 @@ class ReconcileCommandTest {
     }
 
     @Test
+    void valuesOfATableThatWasSplitComeBack() throws IOException {
+        String split = file("split.sql", "create table slot (slot_no int primary key);\n"
+                + "create table slot_detail (slot_no int primary key references slot (slot_no), capacity int, label varchar(20));");
+        String whole = file("whole.sql", "create table slot (slot_no int primary key, capacity int, label varchar(20));");
+        assertThat(run("reconcile", split, whole, "--engine", "postgresql", "--renames", "likely", "--allow-loss")).isEqualTo(1);
+        assertThat(out).containsSubsequence("ADD COLUMN capacity integer;", "UPDATE slot SET capacity = (SELECT own.capacity FROM slot_detail own WHERE own.slot_no = slot.slot_no);",
+                "DROP TABLE slot_detail;");
+        run("reconcile", split, whole, "--engine", "postgresql", "--renames", "none", "--allow-loss");
+        assertThat(out).doesNotContain("UPDATE slot");
+    }
+
+    @Test
     void theWayBackNamesWhatCannotBeUndone() {
         run("reconcile", from, to, "--engine", "postgresql", "--renames", "likely", "--allow-loss", "--reverse");
         assertThat(out).contains("ALTER TABLE slot RENAME COLUMN capacity TO cap;", "ALTER TABLE taxon ADD COLUMN note text;");
