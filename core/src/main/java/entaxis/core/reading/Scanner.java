@@ -48,7 +48,7 @@ final class Scanner {
     private boolean bodyBegun;
 
     /** What a statement's inner semicolons mean. */
-    private enum Body { UNKNOWN, NONE, NESTED, TO_SLASH, TO_GO, ROUND }
+    private enum Body { UNKNOWN, NONE, NESTED, COMPOUND, TO_SLASH, TO_GO, ROUND }
 
     Scanner(char[] text, Lexis lexis) {
         this.text = text;
@@ -266,6 +266,7 @@ final class Scanner {
             case NONE, UNKNOWN -> false;
             case TO_SLASH, TO_GO -> true;
             case NESTED -> open();
+            case COMPOUND -> openCompound();
             case ROUND -> openRound();
         };
         if (inside) {
@@ -284,6 +285,9 @@ final class Scanner {
         if (engine == Target.MARIADB && words[0] == Word.BEGIN && count > 1 && words[1] == Word.NOT) {
             return Body.NESTED;
         }
+        if (engine == Target.MARIADB && compound(words[0])) {
+            return Body.COMPOUND;
+        }
         if (words[0] != Word.CREATE && !(engine == Target.SQLSERVER && words[0] == Word.ALTER)) {
             return Body.NONE;
         }
@@ -295,6 +299,9 @@ final class Scanner {
                         case ORACLE -> hasSlashLine() ? Body.TO_SLASH : Body.NESTED;
                         default -> Body.NESTED;
                     };
+                }
+                case JAVA -> {
+                    return engine == Target.ORACLE && hasSlashLine() ? Body.TO_SLASH : Body.NONE;
                 }
                 case TYPE -> {
                     return engine == Target.ORACLE && i + 1 < count && words[i + 1] == Word.BODY ? hasSlashLine() ? Body.TO_SLASH : Body.NESTED : Body.NONE;
@@ -335,6 +342,34 @@ final class Scanner {
         }
         boolean oracleHead = lexis.engine() == Target.ORACLE && !bodyBegun;
         return bodyDepth > 0 || oracleHead;
+    }
+
+    /** Whether a statement that begins so goes on to its END (MariaDB manual, “Using Compound Statements Outside of Stored Programs”). */
+    static boolean compound(Word word) {
+        return switch (word) {
+            case IF, WHILE, LOOP, FOR, CASE, REPEAT -> true;
+            default -> false;
+        };
+    }
+
+    /** Whether a compound statement is still open where the script ends. */
+    boolean unclosed() {
+        return body == Body.COMPOUND && !ended && openCompound();
+    }
+
+    /** Every statement of several that begins inside is ended by an END, which says once more what it ends. */
+    private boolean openCompound() {
+        for (; bodySeen < count; bodySeen++) {
+            Word before = bodySeen == 0 ? Word.NONE : words[bodySeen - 1];
+            boolean first = bodySeen == 0 || kinds[bodySeen - 1] == SYMBOL && text[starts[bodySeen - 1]] == ';' || before == Word.THEN || before == Word.ELSE || before == Word.DO || before == Word.BEGIN
+                    || before == Word.LOOP;
+            if (words[bodySeen] == Word.END) {
+                bodyDepth--;
+            } else if (before != Word.END && (first && (compound(words[bodySeen]) || words[bodySeen] == Word.BEGIN) || words[bodySeen] == Word.CASE)) {
+                bodyDepth++;
+            }
+        }
+        return bodyDepth > 0;
     }
 
     private boolean openRound() {

@@ -234,6 +234,13 @@ final class Statements {
 
     /** Reads one statement from where the cursor stands. */
     void statement(int from) {
+        if (lexis.engine() == Target.MARIADB && Scanner.compound(tokens.word())) {
+            if (scanner.unclosed()) {
+                throw new Unreadable(from, "the block that begins here is not ended; nothing behind it could be read");
+            }
+            pass(from, "anonymous block");
+            return;
+        }
         switch (tokens.word()) {
             case CREATE -> create(from);
             case ALTER -> alterStatement(from);
@@ -346,7 +353,7 @@ final class Statements {
         String method = "";
         for (; !tokens.atEnd(); tokens.at++) {
             switch (tokens.word()) {
-                case OR -> tokens.at++;
+                case OR, AND -> tokens.at++;
                 case TEMP, TEMPORARY -> temporary = true;
                 case UNIQUE -> unique = true;
                 case GLOBAL, LOCAL, UNLOGGED, FOREIGN, EDITIONABLE, NONEDITIONABLE, FORCE, NO, CACHED, MEMORY, CLUSTERED, NONCLUSTERED, RECURSIVE, NOT, ALTER -> {

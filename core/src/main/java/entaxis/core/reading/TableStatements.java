@@ -332,6 +332,13 @@ final class TableStatements {
                 tokens.at += 2;
                 continue;
             }
+            // Oracle Database SQL Language Reference, blockchain_drop_table_clause and blockchain_row_retention_clause: NO DROP UNTIL 16 DAYS IDLE
+            Word second = tokens.word(tokens.at + 1);
+            if (drafts.engine == Target.ORACLE && (word == Word.NO && (second == Word.DROP || second == Word.DELETE) || word == Word.AFTER && second == Word.INSERT)) {
+                storage = true;
+                tokens.at += 2;
+                continue;
+            }
             switch (word) {
                 case COMMENT -> {
                     tokens.at++;

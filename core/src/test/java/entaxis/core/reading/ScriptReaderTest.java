@@ -245,4 +245,43 @@ class ScriptReaderTest {
         ScriptReader stopped = new ScriptReader(Target.POSTGRESQL, (signs, statements) -> statements < 500);
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> stopped.add("", script)).isInstanceOf(java.util.concurrent.CancellationException.class);
     }
+
+    /** MariaDB manual, “Using Compound Statements Outside of Stored Programs”. */
+    @Test
+    void compoundStatementsOfMariaDbAreSteppedOverWhole() {
+        Reading reading = ScriptReader.read("""
+                CREATE TABLE tray (tray_no int PRIMARY KEY);
+                IF (SELECT count(*) FROM tray) = 0 THEN INSERT INTO tray VALUES (1); IF @x THEN DELETE FROM tray; END IF; ELSE SET @x = CASE WHEN 1 THEN 2 END; END IF;
+                WHILE @a < 3 DO SET @a = @a + 1; END WHILE;
+                LOOP SET @b = 1; END LOOP;
+                FOR i IN 1..3 DO BEGIN INSERT INTO tray VALUES (i); END; END FOR;
+                REPEAT SET @c = 1; UNTIL @c > 0 END REPEAT;
+                CASE @a WHEN 1 THEN CREATE TABLE never (x int); END CASE;
+                CREATE TABLE rack (rack_no int PRIMARY KEY);
+                """, Target.MARIADB);
+        assertThat(reading.notUnderstood()).isEmpty();
+        assertThat(reading.schema().tables()).extracting(Table::name).containsExactly("tray", "rack");
+        assertThat(reading.steppedOver()).extracting(SteppedOver::kind).containsOnly("anonymous block").hasSize(6);
+        assertThat(reading.rows()).isEmpty();
+        Reading open = ScriptReader.read("IF @x THEN SELECT 1;\nCREATE TABLE rack (rack_no int PRIMARY KEY);\n", Target.MARIADB);
+        assertThat(open.notUnderstood()).extracting(NotUnderstood::reason).containsExactly("the block that begins here is not ended; nothing behind it could be read");
+    }
+
+    /** Oracle Database SQL Language Reference, CREATE JAVA; CREATE TABLE, blockchain_table_clauses. */
+    @Test
+    void javaSourcesAndBlockchainTablesOfOracle() {
+        Reading reading = ScriptReader.read("""
+                CREATE OR REPLACE AND RESOLVE JAVA SOURCE NAMED "Hello" AS
+                public class Hello { public static String hello() { return "Hello; world"; } };
+                /
+                CREATE JAVA SOURCE NAMED other AS class X { int a; }
+                /
+                CREATE BLOCKCHAIN TABLE ledger_line (line_no NUMBER(5)) NO DROP UNTIL 16 DAYS IDLE NO DELETE UNTIL 16 DAYS AFTER INSERT HASHING USING "SHA2_512" VERSION "v1";
+                CREATE IMMUTABLE TABLE kept (line_no NUMBER(5)) NO DROP NO DELETE LOCKED;
+                CREATE TABLE rack (rack_no NUMBER(5) PRIMARY KEY);
+                """, Target.ORACLE);
+        assertThat(reading.notUnderstood()).isEmpty();
+        assertThat(reading.schema().tables()).extracting(Table::name).containsExactly("ledger_line", "kept", "rack");
+        assertThat(reading.steppedOver()).extracting(SteppedOver::kind).contains("library");
+    }
 }

@@ -20,6 +20,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class ConnectionsTest {
 
@@ -41,6 +43,15 @@ class ConnectionsTest {
         assertThat(reading.schema().tables().getFirst().columns()).extracting(Column::name).containsExactly("site_code", "description");
         assertThatThrownBy(() -> connections.read("gone")).hasMessageContaining("The database “gone” could not be read");
         assertThatThrownBy(() -> connections.read("odd")).hasMessageContaining("No database “odd” is configured");
+    }
+
+    /** The driver of every engine comes along; a server that does not answer is told as such. */
+    @ParameterizedTest
+    @CsvSource({"mysql, jdbc:mariadb://127.0.0.1:1/none", "sqlserver, jdbc:sqlserver://127.0.0.1:1;databaseName=none;encrypt=false;loginTimeout=1;connectRetryCount=0", "oracle, jdbc:oracle:thin:@//127.0.0.1:1/none"})
+    void aServerThatIsNotThereIsTold(String engine, String url) throws IOException {
+        Files.writeString(folder.resolve("connections.properties"), "gone.url = " + url + "\ngone.engine = " + engine + "\ngone.user = nobody\n");
+        assertThatThrownBy(() -> new Connections(folder, Optional.empty()).read("gone")).isInstanceOf(Connections.Unreachable.class).hasMessageContaining("The database “gone” could not be read")
+                .hasMessageNotContaining("No suitable driver");
     }
 
     @Test
