@@ -21,6 +21,8 @@ import java.util.Set;
 
 /** What the statements read so far have made. */
 final class Drafts {
+    /** From how many tables on it pays to put them together on all processors. */
+    private static final int MANY = 500;
     /** A name with the schema that it was said to be in; empty where none was said. */
     record QName(String namespace, String name) { }
 
@@ -174,11 +176,11 @@ final class Drafts {
 
     /** The schema as it now is; references that name no columns refer to the key of their table. */
     Schema done() {
-        List<Table> done = new ArrayList<>(tables.size());
         for (TableDraft table : tables.values()) {
             table.foreignKeys.replaceAll(key -> key.referencedColumns().isEmpty() ? completed(table, key) : key);
-            done.add(table.done());
         }
+        List<TableDraft> drafts = List.copyOf(tables.values());
+        List<Table> done = (drafts.size() < MANY ? drafts.stream() : drafts.parallelStream()).map(TableDraft::done).toList();
         List<Sequence> free = sequences.values().stream().filter(sequence -> sequence.column().isEmpty())
                 .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(), sequence.step())).toList();
         return new Schema(List.copyOf(types.values()), free, done, List.copyOf(programs.values()));

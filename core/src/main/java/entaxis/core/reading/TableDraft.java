@@ -1,6 +1,7 @@
 package entaxis.core.reading;
 
 import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
@@ -81,7 +82,7 @@ final class TableDraft {
     }
 
     boolean same(String one, String other) {
-        return exact ? one.equals(other) : one.equalsIgnoreCase(other);
+        return exact ? one.hashCode() == other.hashCode() && one.equals(other) : one.equalsIgnoreCase(other);
     }
 
     private boolean among(List<String> names, String wanted) {
@@ -140,6 +141,8 @@ final class TableDraft {
     }
 
     Table done() {
-        return new Table(Optional.empty(), namespace, name, columns.stream().map(ColumnDraft::done).toList(), primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment);
+        List<Column> finished = new ArrayList<>(columns.size());
+        columns.forEach(column -> finished.add(column.done()));
+        return new Table(Optional.empty(), namespace, name, finished, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment);
     }
 }
