@@ -57,6 +57,27 @@ class ReadIT extends BrowserTest {
     }
 
     @Test
+    void manyTablesAreFilteredAndTickedTogether() {
+        StringBuilder script = new StringBuilder();
+        for (int i = 0; i < 20; i++) {
+            script.append("CREATE TABLE ").append(i < 15 ? "tray_" : "rack_").append(i).append(" (no integer PRIMARY KEY);\n");
+        }
+        go("/read");
+        page.locator("#read-script").fill(script.toString());
+        page.locator("#read-go").click();
+        assertThat(page.locator("#choose-count")).hasText("20 of 20 chosen");
+        page.locator("#choose-filter").fill("tray");
+        assertThat(page.locator("#choose-tables .tick:visible")).hasCount(15);
+        page.locator("[data-choose=none]").click();
+        assertThat(page.locator("#choose-count")).hasText("5 of 20 chosen");
+        page.locator("#choose-filter").fill("");
+        page.locator("input[name=tables][value=tray_3]").check();
+        assertThat(page.locator("#choose-count")).hasText("6 of 20 chosen");
+        page.locator("#lift-go").click();
+        assertThat(page.locator("#cards .card")).hasCount(6);
+    }
+
+    @Test
     void theDesignFollowsItsScriptWhenThatIsEdited() {
         go(demo());
         to("sql");
