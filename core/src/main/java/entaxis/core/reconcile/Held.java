@@ -6,6 +6,7 @@ import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Fitting;
 import entaxis.core.sql.Neutral;
@@ -35,7 +36,7 @@ public final class Held {
     /**
      * A schema that a live database is compared with. An engine words views and routines in its own way, so that a text of the design cannot be told from another one: those that are there
      * under the same name count as the same unless either side changed its text since both agreed, or the texts speak of other things. SQLite and SQL Server keep the very statements, so there
-     * the texts count. Routines and triggers of H2 are Java that would run inside the engine, which may be this very process: they are neither read nor asked for, and a view only if it is one
+     * the texts count. Oracle does not keep where a sequence began. Routines and triggers of H2 are Java that would run inside the engine, which may be this very process: they are neither read nor asked for, and a view only if it is one
      * view and nothing else.
      *
      * @param agreed how both sides worded them when they last agreed
@@ -44,6 +45,7 @@ public final class Held {
         if (dialect.target() == Target.SQLITE || dialect.target() == Target.SQLSERVER) {
             return wanted;
         }
+        List<Sequence> sequences = dialect.target() == Target.ORACLE ? wanted.sequences().stream().map(sequence -> begun(sequence, live.sequences(), dialect)).toList() : wanted.sequences();
         Wording words = new Wording(dialect);
         List<Program> there = new ArrayList<>(live.programs());
         List<Program> programs = new ArrayList<>();
@@ -54,7 +56,14 @@ public final class Held {
                 programs.add(same.filter(own -> !agreed.apart(program, own, dialect)).orElse(program));
             }
         }
-        return new Schema(wanted.types(), wanted.sequences(), wanted.tables(), programs);
+        return new Schema(wanted.types(), sequences, wanted.tables(), programs);
+    }
+
+    /** Oracle Database Reference, ALL_SEQUENCES: where a sequence began is not kept, so it counts as where it is said to have begun. */
+    private static Sequence begun(Sequence sequence, List<Sequence> live, Dialect dialect) {
+        Wording words = new Wording(dialect);
+        return live.stream().filter(own -> words.folded(own.name()).equals(words.folded(sequence.name())) && own.step() == sequence.step()).findFirst()
+                .map(own -> new Sequence(sequence.namespace(), sequence.name(), own.start(), own.step())).orElse(sequence);
     }
 
     private static boolean oneView(Program program) {

@@ -44,7 +44,7 @@ final class MariaDbCatalog {
             select table_name, column_name, column_type, is_nullable, column_default, extra, column_comment, generation_expression
             from information_schema.columns where table_schema = ? order by table_name, ordinal_position""";
     private static final String INDEXES = """
-            select table_name, index_name, non_unique, column_name, sub_part, collation, index_type
+            select table_name, index_name, non_unique, column_name, sub_part, collation, index_type%s
             from information_schema.statistics where table_schema = ? order by table_name, index_name, seq_in_index""";
     private static final String REFERENCES = """
             select k.table_name, k.constraint_name, k.column_name, k.referenced_table_schema, k.referenced_table_name, k.referenced_column_name, r.delete_rule, r.update_rule
@@ -54,8 +54,18 @@ final class MariaDbCatalog {
     private static final String CHECKS = """
             select table_name, constraint_name, check_clause from information_schema.check_constraints where constraint_schema = ? order by table_name, constraint_name""";
 
+    /** MySQL manual, “The INFORMATION_SCHEMA CHECK_CONSTRAINTS Table”: names of checks are those of the schema there, and there are none before 8.0.16. */
+    private static final String MYSQL_CHECKS = """
+            select t.table_name, c.constraint_name, c.check_clause from information_schema.check_constraints c
+            join information_schema.table_constraints t on t.constraint_schema = c.constraint_schema and t.constraint_name = c.constraint_name and t.constraint_type = 'CHECK'
+            where c.constraint_schema = ? order by t.table_name, c.constraint_name""";
+    private static final String MYSQL_NEW = """
+            select table_name, column_name from information_schema.columns
+            where table_schema = 'information_schema' and upper(table_name) in ('CHECK_CONSTRAINTS', 'STATISTICS') and upper(column_name) in ('CHECK_CLAUSE', 'EXPRESSION')""";
+
     private final Dialect dialect;
     private final boolean mariaDb;
+    private boolean expressions;
     private final Set<String> documents = new HashSet<>();
 
     private MariaDbCatalog(Target engine) {
@@ -76,8 +86,13 @@ final class MariaDbCatalog {
     private Schema schema(Catalog catalog, String database) throws SQLException {
         Map<String, TableParts> tables = new LinkedHashMap<>();
         catalog.each(TABLES, row -> tables.put(row.getString(1), new TableParts(row.getString(1), row.getString(2))), database);
-        if (mariaDb) {
-            catalog.each(CHECKS, row -> check(tables, row), database);
+        Set<String> told = new HashSet<>();
+        if (!mariaDb) {
+            catalog.each(MYSQL_NEW, row -> told.add(row.getString(2).toUpperCase(Locale.ROOT)));
+        }
+        expressions = told.contains("EXPRESSION");
+        if (mariaDb || told.contains("CHECK_CLAUSE")) {
+            catalog.each(mariaDb ? CHECKS : MYSQL_CHECKS, row -> check(tables, row), database);
         }
         catalog.each(COLUMNS, row -> {
             if (tables.containsKey(row.getString(1))) {
@@ -104,19 +119,24 @@ final class MariaDbCatalog {
 
     private void check(Map<String, TableParts> tables, ResultSet row) throws SQLException {
         String table = row.getString(1);
-        String clause = row.getString(3);
+        String clause = plain(row.getString(3));
         if (clause.equalsIgnoreCase("json_valid(`" + row.getString(2) + "`)")) {
             documents.add(table + "\u0000" + row.getString(2));
         } else {
-            tables.get(table).checks.add(new CheckRule(row.getString(2), clause));
+            TableParts.of(tables, table).checks.add(new CheckRule(row.getString(2), clause));
         }
+    }
+
+    /** MySQL gives expressions with the character set before each text, and the quotes of texts escaped (MySQL manual, “Character Set Introducers”). */
+    private String plain(String expression) {
+        return mariaDb ? expression : expression.replace("\\'", "'").replaceAll("\\b_[a-z0-9]+'", "'");
     }
 
     private Column column(ResultSet row) throws SQLException {
         String extra = Catalog.text(row, 6).toLowerCase(Locale.ROOT);
         String spelled = row.getString(3);
         SqlType type = documents.contains(row.getString(1) + "\u0000" + row.getString(2)) ? new SqlType.JsonType() : dialect.read(SpelledTypes.cut(spelled));
-        String generated = Catalog.text(row, 8);
+        String generated = plain(Catalog.text(row, 8));
         Optional<String> held = generated.isEmpty() ? defaultValue(row.getString(5), extra, spelled) : Optional.empty();
         Optional<String> defaultValue = type instanceof SqlType.BooleanType ? held.map(digit -> digit.equals("1") ? "true" : digit.equals("0") ? "false" : digit) : held;
         int update = extra.indexOf("on update ");
@@ -133,7 +153,7 @@ final class MariaDbCatalog {
             return Optional.empty();
         }
         boolean number = type.matches("(?i)(tinyint|smallint|mediumint|int|bigint|decimal|float|double|bit).*");
-        return Optional.of(mariaDb || extra.contains("default_generated") || number ? given : dialect.literal(given));
+        return Optional.of(mariaDb || number ? given : extra.contains("default_generated") ? plain(given) : dialect.literal(given));
     }
 
     private void references(Catalog catalog, String database, Map<String, TableParts> tables) throws SQLException {
@@ -171,20 +191,22 @@ final class MariaDbCatalog {
     private void indexes(Catalog catalog, String database, Map<String, TableParts> tables) throws SQLException {
         Map<String, TableIndex> found = new LinkedHashMap<>();
         Map<String, String> owners = new HashMap<>();
-        catalog.each(INDEXES, row -> {
+        catalog.each(INDEXES.formatted(expressions ? ", expression" : ""), row -> {
             String id = row.getString(1) + "\u0000" + row.getString(2);
             owners.put(id, row.getString(1));
             List<IndexColumn> columns = new ArrayList<>(found.containsKey(id) ? found.get(id).columns() : List.of());
             String method = row.getString(7).toLowerCase(Locale.ROOT);
             boolean usual = method.equals("btree") || method.equals("hash");
             OptionalInt prefix = row.getObject(5) == null || !usual ? OptionalInt.empty() : OptionalInt.of(row.getInt(5));
-            columns.add(new IndexColumn(row.getString(4), "D".equals(row.getString(6)), false, prefix));
+            String expression = expressions ? Catalog.text(row, 8) : "";
+            columns.add(expression.isEmpty() ? new IndexColumn(row.getString(4), "D".equals(row.getString(6)), false, prefix)
+                    : new IndexColumn(plain(expression), "D".equals(row.getString(6)), true, OptionalInt.empty()));
             found.put(id, new TableIndex(row.getString(2), row.getInt(3) == 0, columns, usual ? "" : method, Optional.empty()));
         }, database);
         found.forEach((id, index) -> {
             TableParts table = tables.get(owners.get(id));
             List<String> columns = index.columns().stream().map(IndexColumn::name).toList();
-            boolean plain = index.columns().stream().allMatch(column -> column.prefix().isEmpty() && !column.descending());
+            boolean plain = index.columns().stream().allMatch(column -> column.prefix().isEmpty() && !column.descending() && !column.expression());
             if (table == null) {
                 return;
             }

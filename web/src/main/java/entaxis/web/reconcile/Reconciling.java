@@ -68,10 +68,12 @@ public class Reconciling {
     private final Connections connections;
     private final Recent<Compared> recent = new Recent<>();
     private final Recent<TakenOver> updates = new Recent<>();
-    private final Recent<Agreed> agreements = new Recent<>();
+    private final Recent<Agreed> lastAgreed = new Recent<>();
+    private final Agreements agreements;
     private final Map<String, Progress> running = new ConcurrentHashMap<>();
 
-    Reconciling(Sides sides, NoteMapper mapper, Connections connections) {
+    Reconciling(Sides sides, NoteMapper mapper, Connections connections, Agreements agreements) {
+        this.agreements = agreements;
         this.sides = sides;
         this.mapper = mapper;
         this.connections = connections;
@@ -113,8 +115,8 @@ public class Reconciling {
     }
 
     private Agreed agreed(String name, String script, Side side, Dialect dialect) {
-        return agreements.get(name, before -> before.script().equals(script))
-                .orElseGet(() -> agreements.keep(name, new Agreed(script, Held.of(ScriptReader.read(script, side.engine()).schema(), side.engine(), dialect))));
+        return lastAgreed.get(name, before -> before.script().equals(script))
+                .orElseGet(() -> lastAgreed.keep(name, new Agreed(script, Held.of(ScriptReader.read(script, side.engine()).schema(), side.engine(), dialect))));
     }
 
     private static AgreedPrograms programs(Optional<Agreed> agreed, Map<String, String> worded) {
@@ -322,7 +324,6 @@ public class Reconciling {
     }
 
     /** Remembers the other side as it is now as what both agree on. */
-    @Transactional
     public void agree(OpenDesign open, String key) throws Connections.Unreachable {
         Work work = work(open, key, true);
         agree(open, key, work, work.programs());
@@ -330,10 +331,12 @@ public class Reconciling {
 
     private void agree(OpenDesign open, String key, Work work, AgreedPrograms before) {
         Side side = work.side();
-        put(open, key, new Note(Note.Kind.AGREED, "", new ScriptWriter(Dialect.of(side.engine()), ScriptOptions.USUAL).write(side.schema(), "agreed with " + side.title()).text()));
+        List<Note> notes = new ArrayList<>();
+        notes.add(new Note(Note.Kind.AGREED, "", new ScriptWriter(Dialect.of(side.engine()), ScriptOptions.USUAL).write(side.schema(), "agreed with " + side.title()).text()));
         if (side.live()) {
             AgreedPrograms.remembered(Held.ofDesign(open.derivation().schema(), work.dialect()), side.schema(), work.dialect(), before)
-                    .forEach((program, text) -> put(open, key, new Note(Note.Kind.WORDED, program, text)));
+                    .forEach((program, text) -> notes.add(new Note(Note.Kind.WORDED, program, text)));
         }
+        agreements.keep(open.id(), key, notes);
     }
 }

@@ -1,0 +1,22 @@
+package entaxis.web.reconcile;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps what a design and another side agreed on: all of it or nothing. */
+@Component
+public class Agreements {
+    private final NoteMapper mapper;
+
+    Agreements(NoteMapper mapper) {
+        this.mapper = mapper;
+    }
+
+    @Transactional
+    void keep(String design, String side, List<Note> notes) {
+        OffsetDateTime now = OffsetDateTime.now();
+        notes.forEach(note -> mapper.put(design, side, note, now));
+    }
+}
