@@ -28,7 +28,11 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
 
     /** What a program is known by. */
     public static String key(Program program, Dialect dialect) {
-        return program.kind() + " " + new Wording(dialect).folded(program.name());
+        return key(program, new Wording(dialect));
+    }
+
+    private static String key(Program program, Wording words) {
+        return program.kind() + " " + words.folded(program.name());
     }
 
     /** What is to be remembered when both sides agree; what is apart then is remembered as such. */
@@ -66,7 +70,9 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
     }
 
     private static Optional<Program> one(List<Program> programs, Program wanted, Dialect dialect) {
-        List<Program> same = programs.stream().filter(own -> key(own, dialect).equals(key(wanted, dialect))).toList();
+        Wording words = new Wording(dialect);
+        String known = key(wanted, words);
+        List<Program> same = programs.stream().filter(own -> own.kind() == wanted.kind() && key(own, words).equals(known)).toList();
         return same.size() == 1 ? Optional.of(same.getFirst()) : Optional.empty();
     }
 
