@@ -82,7 +82,7 @@ class ReconcileController {
             Optional<Job> reading = reconciling.reading(key, token -> page(id, key, q, show) + "&read=" + token);
             reading.flatMap(Job::fault).ifPresent(fault -> model.addAttribute("fault", fault));
             if (reading.isPresent() && reading.get().fault().isEmpty() && reading.get().page().isEmpty()) {
-                response.setHeader("HX-Redirect", "/work/" + reading.get().token());
+                response.setHeader("HX-Redirect", "/jobs/" + reading.get().token());
                 return htmx ? "fragments/fault :: done" : WorkController.next(reading.get());
             }
         }

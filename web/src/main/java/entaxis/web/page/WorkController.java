@@ -22,17 +22,17 @@ class WorkController {
 
     /** Where a page goes that has started work: on if it has ended, else to where one sees how far it is. */
     static String next(Job job) {
-        return "redirect:" + job.page().orElse("/work/" + job.token());
+        return "redirect:" + job.page().orElse("/jobs/" + job.token());
     }
 
-    @GetMapping("/work/{token}")
+    @GetMapping("/jobs/{token}")
     String page(@PathVariable String token, Model model) {
         Optional<Job> job = jobs.find(token);
         model.addAttribute("job", job.orElse(null));
         return job.flatMap(Job::page).map(page -> "redirect:" + page).orElse("work");
     }
 
-    @GetMapping("/work/{token}/step")
+    @GetMapping("/jobs/{token}/step")
     String step(@PathVariable String token, Model model, HttpServletResponse response) {
         Optional<Job> job = jobs.find(token);
         job.flatMap(Job::page).ifPresent(page -> response.setHeader(GO, page));
@@ -40,7 +40,7 @@ class WorkController {
         return "work :: step";
     }
 
-    @PostMapping("/work/{token}/stop")
+    @PostMapping("/jobs/{token}/stop")
     String stop(@PathVariable String token, Model model) {
         Optional<Job> job = jobs.find(token);
         job.ifPresent(Job::stop);

@@ -30,7 +30,7 @@ class LongWorkIT extends BrowserTest {
         slow(2, 3000);
         go("/read");
         page.locator("#read-database").click();
-        page.waitForURL("**/work/*");
+        page.waitForURL("**/jobs/*");
         page.locator("#work-stop").click();
         assertThat(page.locator("#work-words")).hasText("It is being stopped.");
         assertThat(page.locator("#work-fault")).hasText("Reading was stopped; nothing was made of it.");
@@ -56,7 +56,7 @@ class LongWorkIT extends BrowserTest {
 
     @Test
     void workThatIsOverOrUnknownSaysSo() {
-        go("/work/nothing");
+        go("/jobs/nothing");
         assertThat(page.locator("h1")).hasText("Nothing is going on here");
         assertThat(page.locator("#work-step")).containsText("This work is over");
     }
