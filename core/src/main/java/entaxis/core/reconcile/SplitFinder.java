@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Finds columns that may have moved out of a table into a new one: the new table has columns of the same name and type, one of the two refers to the other, and everything that
@@ -39,11 +40,17 @@ public final class SplitFinder {
     }
 
     /**
-     * What the first side may have split that the second has in one table; each row of the second must find at most one of the first. The first is under the names of the second.
+     * What the first side may have split that the second has in one table; each row of the second must find at most one of the first. The first is under the names of the second. Tables of the
+     * usual schema only: the expressions that find the values name no other.
      */
     public static List<Joined> joined(Schema from, Schema to, Dialect dialect) {
         List<Joined> joined = new ArrayList<>();
+        Set<String> usual = new HashSet<>();
+        Stream.concat(from.tables().stream(), to.tables().stream()).filter(table -> Names.of(table).equals(table.name())).forEach(table -> usual.add(table.name()));
         for (Split split : new SplitFinder(to, dialect, true).find(from)) {
+            if (!usual.contains(split.table()) || !usual.contains(split.into())) {
+                continue;
+            }
             Map<String, String> columns = new LinkedHashMap<>();
             Map<String, String> links = new LinkedHashMap<>();
             split.columns().forEach((own, column) -> {

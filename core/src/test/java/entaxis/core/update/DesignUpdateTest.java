@@ -124,6 +124,8 @@ class DesignUpdateTest {
         assertThat(SplitFinder.joined(database, flat, POSTGRESQL)).isEmpty();
         Schema once = read("create table accession (accession_no int primary key); create table drying (drying_no int primary key, accession_no int unique references accession, moisture numeric(4,1));");
         assertThat(SplitFinder.joined(once, flat, POSTGRESQL)).hasSize(1);
+        Schema elsewhere = read("create schema cold; create table accession (accession_no int primary key); create table cold.drying (drying_no int primary key, accession_no int unique references accession, moisture numeric(4,1));");
+        assertThat(SplitFinder.joined(elsewhere, flat, POSTGRESQL)).as("a table of another schema").isEmpty();
     }
 
     @Test
