@@ -1,7 +1,6 @@
 package entaxis.core.expression;
 
 import entaxis.core.expression.Term.Kind;
-import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,8 +13,7 @@ import java.util.Set;
  * Reads an expression by precedence of its operators (V. Pratt, “Top Down Operator Precedence”, 1973): ISO/IEC 9075-2, 6.28 and 8, with what catalogs write beside. Linear; gives up
  * on what it does not know and on deep nesting.
  */
-final class ExpressionReader {
-    private static final int DEEPEST = 150;
+final class ExpressionReader extends Words {
     private static final int OR = 1;
     private static final int AND = 2;
     private static final int NOT = 3;
@@ -34,53 +32,41 @@ final class ExpressionReader {
             "binary", Set.of("varying", "large", "object"), "bit", Set.of("varying"), "national", Set.of("character", "char", "varying"), "timestamp", Set.of("with", "without", "time", "zone"),
             "time", Set.of("with", "without", "time", "zone"), "interval", Set.of("year", "month", "day", "hour", "minute", "second", "to"), "signed", Set.of("integer"));
 
-    private final List<Token> tokens;
-    private int at;
-    private int depth;
-
-    private ExpressionReader(List<Token> tokens) {
-        this.tokens = tokens;
-    }
-
-    private static final class GivenUp extends RuntimeException {
-        private static final long serialVersionUID = 1;
-
-        GivenUp() {
-            super(null, null, false, false);
-        }
+    ExpressionReader(List<Token> tokens, int at, int depth) {
+        super(tokens, at, depth);
     }
 
     /** The tree of an expression in ISO quotes; none if something in it is not known here. */
     static Optional<Term> read(String sql) {
-        List<Token> tokens = Lexer.tokens(sql).stream().filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
-        ExpressionReader reader = new ExpressionReader(tokens);
+        ExpressionReader reader = new ExpressionReader(of(sql), 0, 0);
         try {
             Term term = reader.expression(0);
-            return reader.at == tokens.size() ? Optional.of(term) : Optional.empty();
+            return reader.atEnd() ? Optional.of(term) : Optional.empty();
         } catch (GivenUp e) {
             return Optional.empty();
         }
     }
 
-    private boolean is(String text) {
-        return at < tokens.size() && tokens.get(at).is(text);
+    /** Where reading has come to. */
+    int place() {
+        return at;
     }
 
-    private boolean accept(String text) {
-        boolean found = is(text);
-        at += found ? 1 : 0;
-        return found;
+    /** Reads the query that begins here. */
+    private Term query() {
+        QueryReader reader = new QueryReader(tokens, at, depth());
+        Term query = reader.query();
+        at = reader.place();
+        return query;
     }
 
-    private void expect(String text) {
-        if (!accept(text)) {
-            throw new GivenUp();
-        }
+    private boolean isQuery() {
+        return is("select") || is("with") || is("values");
     }
 
     /** The operator made of the signs that stand here without a blank between them. */
     private String operator() {
-        if (at >= tokens.size() || tokens.get(at).kind() != Token.Kind.SYMBOL) {
+        if (atEnd() || tokens.get(at).kind() != Token.Kind.SYMBOL) {
             return "";
         }
         String first = tokens.get(at).text();
@@ -97,22 +83,21 @@ final class ExpressionReader {
         return text.toString();
     }
 
-    private Term expression(int least) {
-        if (++depth > DEEPEST) {
-            throw new GivenUp();
-        }
+    /** An expression as far as its operators bind more tightly than the given one; 0 for a whole one. */
+    Term expression(int least) {
+        deeper();
         Term left = prefix();
         Optional<Term> more = Optional.of(left);
         while (more.isPresent()) {
             left = more.get();
             more = infix(left, least);
         }
-        depth--;
+        higher();
         return left;
     }
 
     private Optional<Term> infix(Term left, int least) {
-        if (at >= tokens.size()) {
+        if (atEnd()) {
             return Optional.empty();
         }
         if (is(":") && at + 1 < tokens.size() && tokens.get(at + 1).is(":")) {
@@ -124,6 +109,10 @@ final class ExpressionReader {
             Term index = expression(0);
             expect("]");
             return Optional.of(Term.operator("at", left, index));
+        }
+        if (is(".") && tokens.get(at - 1).is(")")) {
+            at++;
+            return Optional.of(Term.operator("field", left, Term.of(Kind.NAME, accept("*") ? "*" : name().toLowerCase(Locale.ROOT))));
         }
         if (is("collate")) {
             at++;
@@ -171,7 +160,7 @@ final class ExpressionReader {
         if (all && binding == COMPARISON) {
             String which = tokens.get(at++).text().toLowerCase(Locale.ROOT);
             expect("(");
-            Term list = expression(0);
+            Term list = isQuery() ? query() : expression(0);
             expect(")");
             return Optional.of(Term.operator(word + " " + (which.equals("some") ? "any" : which), left, list));
         }
@@ -218,7 +207,10 @@ final class ExpressionReader {
 
     private Term list(String end) {
         List<Term> items = new ArrayList<>();
-        if (!accept(end)) {
+        if (isQuery()) {
+            items.add(query());
+            expect(end);
+        } else if (!accept(end)) {
             do {
                 items.add(expression(0));
             } while (accept(","));
@@ -228,7 +220,7 @@ final class ExpressionReader {
     }
 
     private Term prefix() {
-        if (at >= tokens.size()) {
+        if (atEnd()) {
             throw new GivenUp();
         }
         Token token = tokens.get(at);
@@ -272,8 +264,10 @@ final class ExpressionReader {
 
     private Term sign() {
         if (accept("(")) {
-            if (is("select")) {
-                throw new GivenUp();
+            if (isQuery()) {
+                Term query = query();
+                expect(")");
+                return query;
             }
             Term inside = expression(0);
             if (accept(",")) {
@@ -295,20 +289,6 @@ final class ExpressionReader {
         throw new GivenUp();
     }
 
-    private String plainWord() {
-        if (at >= tokens.size() || tokens.get(at).kind() != Token.Kind.WORD) {
-            throw new GivenUp();
-        }
-        return tokens.get(at++).text().toLowerCase(Locale.ROOT);
-    }
-
-    private String name() {
-        if (at >= tokens.size() || !tokens.get(at).isName()) {
-            throw new GivenUp();
-        }
-        return tokens.get(at++).name();
-    }
-
     private Term word(Token token) {
         String word = token.text().toLowerCase(Locale.ROOT);
         Token.Kind next = at + 1 < tokens.size() ? tokens.get(at + 1).kind() : Token.Kind.END;
@@ -320,6 +300,9 @@ final class ExpressionReader {
                 while (at < tokens.size() && LONG_TYPES.get("interval").contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
                     at++;
                 }
+            }
+            if (word.equals("e")) {
+                return Term.of(Kind.TEXT, text.word().replace("\\\\", "\\"));
             }
             return word.equals("x") || word.equals("b") ? Term.of(Kind.CALL, word, text) : text;
         }
@@ -336,6 +319,11 @@ final class ExpressionReader {
             }
             case "array" -> {
                 at++;
+                if (accept("(")) {
+                    Term query = query();
+                    expect(")");
+                    return Term.of(Kind.CALL, "array of", query);
+                }
                 expect("[");
                 return Term.of(Kind.CALL, "array", list("]"));
             }
@@ -343,6 +331,13 @@ final class ExpressionReader {
                 at++;
                 expect("(");
                 return list(")");
+            }
+            case "exists" -> {
+                at++;
+                expect("(");
+                Term query = query();
+                expect(")");
+                return Term.of(Kind.CALL, word, query);
             }
             case "interval" -> {
                 at++;
@@ -421,21 +416,63 @@ final class ExpressionReader {
         return type.toString();
     }
 
-    /** A column, or a function with its arguments; of a name with dots, the last part. */
+    /** A column with the table that is named before it, or a function with its arguments. */
     private Term named() {
         String name = name();
-        while (is(".") && at + 1 < tokens.size() && tokens.get(at + 1).isName()) {
+        List<Term> before = List.of();
+        while (is(".") && at + 1 < tokens.size() && (tokens.get(at + 1).isName() || isAhead(1, "*"))) {
             at++;
-            name = name();
+            before = List.of(Term.of(Kind.NAME, name.toLowerCase(Locale.ROOT)));
+            name = accept("*") ? "*" : name();
         }
         if (!accept("(")) {
-            return Term.of(Kind.NAME, name.toLowerCase(Locale.ROOT));
+            return new Term(Kind.NAME, name.toLowerCase(Locale.ROOT), before);
         }
         Term call = new Term(Kind.CALL, name.toLowerCase(Locale.ROOT), arguments());
-        if (is("respect") && at + 1 < tokens.size() && tokens.get(at + 1).is("nulls")) {
-            at += 2;
+        accept("respect", "nulls");
+        return window(call);
+    }
+
+    /** What may stand behind an aggregate or window function (ISO/IEC 9075-2, 6.10 and 10.9). */
+    private Term window(Term call) {
+        Term aggregate = call;
+        if (accept("within", "group")) {
+            expect("(");
+            aggregate = Term.operator("within group", aggregate, ordering());
+            expect(")");
         }
-        return call;
+        if (accept("filter", "(")) {
+            expect("where");
+            aggregate = Term.operator("filter", aggregate, expression(0));
+            expect(")");
+        }
+        return accept("over") ? Term.operator("over", aggregate, window()) : aggregate;
+    }
+
+    private Term window() {
+        if (!accept("(")) {
+            return Term.of(Kind.NAME, name());
+        }
+        List<Term> parts = new ArrayList<>();
+        if (accept("partition", "by")) {
+            do {
+                parts.add(expression(0));
+            } while (accept(","));
+        }
+        Term order = is("order") ? ordering() : Term.of(Kind.LIST, "");
+        StringBuilder frame = new StringBuilder();
+        while (!atEnd() && !is(")")) {
+            frame.append(' ').append(tokens.get(at++).text().toLowerCase(Locale.ROOT));
+        }
+        expect(")");
+        return Term.of(Kind.CALL, "window", new Term(Kind.LIST, "", parts), order, Term.of(Kind.WORD, frame.toString().strip()));
+    }
+
+    private Term ordering() {
+        QueryReader reader = new QueryReader(tokens, at, depth());
+        Term order = reader.ordering();
+        at = reader.place();
+        return order;
     }
 
     /** Arguments with commas, or with the words that ISO/IEC 9075-2, 6.30 to 6.32 puts between them. */
@@ -444,8 +481,7 @@ final class ExpressionReader {
         if (accept(")")) {
             return parts;
         }
-        if (is("*")) {
-            at++;
+        if (accept("*")) {
             expect(")");
             return List.of(Term.of(Kind.WORD, "*"));
         }
@@ -462,8 +498,16 @@ final class ExpressionReader {
             parts.add(expression(0));
         }
         while (more) {
-            parts.add(expression(inArguments()));
+            boolean spread = accept("variadic");
+            Term part = expression(inArguments());
+            parts.addAll(spread && part.kind() == Kind.CALL && part.word().equals("array") ? part.parts().getFirst().parts() : List.of(part));
             more = accept(",") || accept("from") || accept("for") || accept("in") || accept("using") || accept("separator");
+        }
+        if (is("order")) {
+            parts.add(ordering());
+            if (accept("separator")) {
+                parts.add(expression(0));
+            }
         }
         if (accept(",")) {
             parts.add(expression(0));

@@ -30,7 +30,7 @@ public final class Sense {
     private static final Map<String, String> MIRRORED = Map.of("=", "=", "<>", "<>", "<", ">", ">", "<", "<=", ">=", ">=", "<=");
     /** Types into which engines turn values by themselves when they compare them, writing the cast into the catalog. */
     private static final Set<String> BY_ITSELF = Set.of("text", "character varying", "varchar", "bpchar", "character", "char", "character large object", "clob", "numeric", "decimal", "bigint",
-            "double precision", "timestamp", "timestamp without time zone", "timestamp with time zone", "text[]", "character varying[]", "bpchar[]", "regclass", "numeric[]", "bigint[]");
+            "double precision", "timestamp", "timestamp without time zone", "timestamp with time zone", "text[]", "character varying[]", "bpchar[]", "regclass", "oid", "name", "numeric[]", "bigint[]");
     private static final Set<String> NUMBERS = Set.of("integer", "int", "int4", "int8", "int2", "bigint", "smallint", "tinyint", "numeric", "decimal", "double precision", "real", "float", "float8");
 
     private Sense() { }
@@ -73,7 +73,7 @@ public final class Sense {
                 .collect(Collectors.joining(" "));
     }
 
-    private static Term plain(Term term) {
+    static Term plain(Term term) {
         List<Term> parts = term.parts().stream().map(Sense::plain).toList();
         return switch (term.kind()) {
             case NUMBER -> number(term.word());
@@ -114,6 +114,18 @@ public final class Sense {
         }
         if (word.equals("extract") && parts.size() == 2) {
             return Term.of(Kind.CALL, word, Term.of(Kind.WORD, parts.getFirst().word().toLowerCase(Locale.ROOT)), parts.getLast());
+        }
+        if (word.equals("count") && parts.size() == 1 && parts.getFirst().kind() == Kind.NUMBER) {
+            return Term.of(Kind.CALL, word, Term.of(Kind.WORD, "*"));
+        }
+        if (word.equals("case") && parts.size() > 1 && parts.getLast().equals(Term.of(Kind.WORD, "null"))) {
+            return new Term(Kind.CALL, word, parts.subList(0, parts.size() - 1));
+        }
+        if (word.equals("group_concat") && parts.size() > 1 && parts.getLast().equals(Term.of(Kind.TEXT, ","))) {
+            return new Term(Kind.CALL, word, parts.subList(0, parts.size() - 1));
+        }
+        if (word.equals("round") && parts.size() == 2 && parts.getLast().equals(Term.of(Kind.NUMBER, "0"))) {
+            return Term.of(Kind.CALL, word, parts.getFirst());
         }
         if (word.equals("mod") && parts.size() == 2) {
             return new Term(Kind.OPERATOR, "%", parts);
@@ -215,7 +227,7 @@ public final class Sense {
     }
 
     private static Term in(Term value, List<Term> items) {
-        if (items.size() == 1) {
+        if (items.size() == 1 && !items.getFirst().query()) {
             return compared("=", value, items.getFirst());
         }
         List<Term> parts = new ArrayList<>(List.of(value));

@@ -1,6 +1,7 @@
 package entaxis.core.expression;
 
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -11,6 +12,8 @@ import java.util.stream.Collectors;
  * @param parts what it is applied to, in order
  */
 record Term(Kind kind, String word, List<Term> parts) {
+
+    private static final Set<String> QUERIES = Set.of("select", "sorted", "with", "values", "union", "union all", "except", "except all", "intersect", "intersect all");
 
     /** What a part of an expression is. */
     enum Kind {
@@ -50,6 +53,11 @@ record Term(Kind kind, String word, List<Term> parts) {
 
     boolean constant() {
         return kind == Kind.TEXT || kind == Kind.NUMBER || kind == Kind.WORD && (word.equals("null") || word.equals("true") || word.equals("false"));
+    }
+
+    /** Whether it is a query, as {@link QueryReader} makes them. */
+    boolean query() {
+        return kind == Kind.CALL && QUERIES.contains(word);
     }
 
     Term with(List<Term> newParts) {

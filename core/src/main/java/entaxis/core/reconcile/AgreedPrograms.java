@@ -1,5 +1,6 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.design.Target;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -57,6 +58,18 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
         }
         boolean alike = Comparison.text(program).equals(Comparison.text(own));
         return !alike && (moved(own, dialect) || changed(program, dialect));
+    }
+
+    /** The views of both sides that nothing is agreed about and that could be compared only by what they speak of, as a sentence; none if there are none. */
+    public Optional<String> vague(Schema wanted, Schema have, Dialect dialect) {
+        Target engine = dialect.target();
+        if (engine == Target.SQLITE || engine == Target.SQLSERVER) {
+            return Optional.empty();
+        }
+        List<String> vague = wanted.programs().stream().filter(program -> one(live, program, dialect).isEmpty())
+                .filter(program -> one(have.programs(), program, dialect).filter(own -> ProgramSense.vague(program, own)).isPresent()).map(Program::name).toList();
+        return vague.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", vague) + (vague.size() == 1 ? " was" : " were") + " compared only by the tables, columns and constants named in "
+                + (vague.size() == 1 ? "it" : "them") + ": " + engine.title() + " words a view anew, and such a query is not understood here. Once both sides agree, every change of it is told.");
     }
 
     /** Whether the live side changed a program. */

@@ -1,14 +1,18 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
+import entaxis.core.expression.QuerySense;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Neutral;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -39,18 +43,44 @@ final class ProgramSense {
         Set<String> words = new HashSet<>(Set.of(("view materialized replace algorithm definer undefined merge temptable security invoker option cascaded local begin end language returns return function procedure trigger "
                 + "execute each row rows statement after before instead new old if then elsif elseif loop while declare sql plpgsql stable immutable volatile strict cost parallel safe restricted unsafe deterministic "
                 + "contains reads modifies data utf8mb4 utf8mb3 utf8 latin1 charset collate varying precision zone text int integer bigint smallint tinyint numeric decimal real double float boolean date time timestamp "
-                + "datetime interval varchar char character bytea json jsonb uuid without first last nulls ordinality within filter body type year month day hour minute second").split(" ")));
+                + "datetime interval int2 int4 int8 float4 float8 bool timestamptz timetz bpchar null called input leakproof support varchar char character bytea json jsonb uuid without first last nulls ordinality within filter body type year month day hour minute second").split(" ")));
         for (Target target : List.of(Target.ISO, Target.POSTGRESQL, Target.MARIADB)) {
             words.addAll(Dialect.of(target).reserved());
         }
         return words;
     }
 
-    /** Whether a live engine's text surely says something else than the one that is wanted. */
+    /**
+     * Whether a live engine's text says something else than the one that is wanted: by its query where that can be read, by what engines keep as it is, else by what it speaks of.
+     */
     static boolean apart(Program wanted, Program live) {
-        ProgramSense one = new ProgramSense(wanted.text());
-        ProgramSense other = new ProgramSense(live.text());
-        if (one.all || other.all || quotedBody(wanted.text())) {
+        Optional<Boolean> same = sameView(wanted, live);
+        if (same.isPresent()) {
+            return !same.get();
+        }
+        ProgramParts one = ProgramParts.of(wanted);
+        ProgramParts other = ProgramParts.of(live);
+        boolean halved = one.kept().isPresent() && other.kept().isPresent();
+        return one.apart(other) || (halved ? spokenApart(one.head(), other.head()) : spokenApart(wanted.text(), live.text()));
+    }
+
+    /** Whether a view could be told from another one only by what both speak of. */
+    static boolean vague(Program wanted, Program live) {
+        return wanted.kind() == ProgramKind.VIEW && wanted.target() != Target.ORACLE && sameView(wanted, live).isEmpty();
+    }
+
+    private static Optional<Boolean> sameView(Program wanted, Program live) {
+        if (wanted.kind() != ProgramKind.VIEW || wanted.target() == Target.ORACLE) {
+            return Optional.empty();
+        }
+        Dialect dialect = Dialect.of(wanted.target());
+        return QuerySense.sameView(Neutral.condition(wanted.text(), dialect), Neutral.condition(live.text(), dialect));
+    }
+
+    private static boolean spokenApart(String wanted, String live) {
+        ProgramSense one = new ProgramSense(wanted);
+        ProgramSense other = new ProgramSense(live);
+        if (one.all || other.all || quotedBody(wanted)) {
             return false;
         }
         return !one.names(other).equals(other.names(one)) || !one.moments && !other.moments && !one.constants.equals(other.constants);

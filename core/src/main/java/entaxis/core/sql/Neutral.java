@@ -31,7 +31,7 @@ import java.util.regex.Pattern;
 
 /** Turns a schema in an engine's own words into one in ISO words, so that any other engine can take it. Linear in the size of the schema. */
 public final class Neutral {
-    private static final Pattern CAST = Pattern.compile("('(?:[^']|'')*'|[+-]?[0-9.]+|null|true|false)\\s*::\\s*\"?[a-z_][a-z0-9_ .]*\"?(\\([0-9, ]+\\))?(\\[\\])*", Pattern.CASE_INSENSITIVE);
+    private static final Pattern CAST = Pattern.compile("('[^']*+(?:''[^']*+)*+'|[+-]?[0-9.]+|null|true|false)\\s*::\\s*(?:\"[^\"]+\"|[a-z_][a-z0-9_]*)(?:\\.(?:\"[^\"]+\"|[a-z_][a-z0-9_]*))?(?: varying| precision)?(\\([0-9, ]+\\))?(?: (?:with|without) time zone)?(\\[\\])*", Pattern.CASE_INSENSITIVE);
     private static final Pattern NUMBER = Pattern.compile("'([+-]?[0-9]+(?:\\.[0-9]+)?)'::(?:smallint|integer|bigint|numeric|real|double precision)\\b");
     private static final Pattern NEXT = Pattern.compile("(?:pg_catalog\\.)?nextval\\('([^']+)'(?:::regclass)?\\)", Pattern.CASE_INSENSITIVE);
     private static final Set<String> USUAL = Set.of("public", "dbo", "main");

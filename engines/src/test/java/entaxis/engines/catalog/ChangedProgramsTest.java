@@ -91,12 +91,36 @@ class ChangedProgramsTest {
         try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
                 Connection connection = server.getPostgresDatabase().getConnection(); Statement statement = connection.createStatement()) {
             views(connection, Target.POSTGRESQL, () -> LiveCatalog.read(connection, Target.POSTGRESQL, Optional.empty()));
-            String body = "CREATE FUNCTION weighed() RETURNS trigger LANGUAGE plpgsql AS $body$ BEGIN NEW.weight := coalesce(NEW.weight, 0); RETURN NEW; END $body$";
-            statement.execute(body);
-            Program live = LiveCatalog.read(connection, Target.POSTGRESQL, Optional.empty()).programs().stream().filter(program -> program.name().equals("weighed")).findFirst().orElseThrow();
-            Program wanted = new Program(ProgramKind.FUNCTION, "", "weighed", Target.POSTGRESQL, body);
-            assertThat(apart(wanted, live, AgreedPrograms.NONE)).isEmpty();
-            assertThat(apart(wanted.worded(body.replace(", 0)", ", 1)")), live, AgreedPrograms.NONE)).hasSize(1);
+            routines(statement, Target.POSTGRESQL, () -> LiveCatalog.read(connection, Target.POSTGRESQL, Optional.empty()), List.of(
+                    new Routine(ProgramKind.FUNCTION, "weighed", "CREATE FUNCTION weighed() RETURNS trigger LANGUAGE plpgsql AS $body$ BEGIN IF NEW.weight < 0 THEN NEW.weight := coalesce(NEW.weight, 0); END IF; RETURN NEW; END $body$",
+                            ", 0);~, 1);", "< 0~<= 0"),
+                    new Routine(ProgramKind.FUNCTION, "twice", "CREATE FUNCTION twice(n int, more varchar(9) DEFAULT 'x') RETURNS int8 LANGUAGE sql IMMUTABLE AS 'SELECT n * 2::bigint'", "n * 2~n + 2", "int8~numeric", "IMMUTABLE~STABLE", "n int~n smallint"),
+                    new Routine(ProgramKind.TRIGGER, "weigh", "CREATE TRIGGER weigh BEFORE INSERT OR UPDATE ON accession FOR EACH ROW WHEN (NEW.weight < 5) EXECUTE FUNCTION weighed()", "BEFORE~AFTER", "INSERT OR UPDATE~INSERT", "< 5~<= 5", "ROW~STATEMENT")));
+        }
+    }
+
+    /**
+     * A routine or trigger, and what makes another one of it.
+     *
+     * @param changes a part of the text, a tilde, and what stands there instead
+     */
+    private record Routine(ProgramKind kind, String name, String text, String... changes) { }
+
+    private static void routines(Statement statement, Target engine, Reads reads, List<Routine> routines) throws SQLException {
+        for (Routine routine : routines) {
+            statement.execute(routine.text());
+        }
+        List<Program> programs = reads.schema().programs();
+        for (Routine routine : routines) {
+            Program live = programs.stream().filter(program -> program.kind() == routine.kind() && program.name().equals(routine.name())).findFirst().orElseThrow();
+            Program wanted = new Program(routine.kind(), "", routine.name(), engine, routine.text());
+            assertThat(apart(wanted, live, AgreedPrograms.NONE)).as("%s is %s", wanted.text(), live.text()).isEmpty();
+            for (String change : routine.changes()) {
+                String[] parts = change.split("~", 2);
+                String other = routine.text().replace(parts[0], parts[1]);
+                assertThat(other).isNotEqualTo(routine.text());
+                assertThat(apart(wanted.worded(other), live, AgreedPrograms.NONE)).as("%s is not %s", other, live.text()).hasSize(1);
+            }
         }
     }
 
@@ -104,12 +128,10 @@ class ChangedProgramsTest {
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-changed").withAccounts(); Connection connection = server.fresh("changed"); Statement statement = connection.createStatement()) {
             views(connection, Target.MARIADB, () -> LiveCatalog.read(connection, Target.MARIADB, Optional.of("changed")));
-            String body = "CREATE PROCEDURE clear_weights(IN least integer) BEGIN UPDATE accession SET weight = NULL WHERE weight < least; DELETE FROM taxon WHERE name = 'none'; END";
-            statement.execute(body);
-            Program live = LiveCatalog.read(connection, Target.MARIADB, Optional.of("changed")).programs().stream().filter(program -> program.name().equals("clear_weights")).findFirst().orElseThrow();
-            Program wanted = new Program(ProgramKind.PROCEDURE, "", "clear_weights", Target.MARIADB, body);
-            assertThat(apart(wanted, live, AgreedPrograms.NONE)).isEmpty();
-            assertThat(apart(wanted.worded(body.replace("none", "nothing")), live, AgreedPrograms.NONE)).hasSize(1);
+            routines(statement, Target.MARIADB, () -> LiveCatalog.read(connection, Target.MARIADB, Optional.of("changed")), List.of(
+                    new Routine(ProgramKind.PROCEDURE, "clear_weights", "CREATE PROCEDURE clear_weights(IN least integer) BEGIN UPDATE accession SET weight = NULL WHERE weight < least; DELETE FROM taxon WHERE name = 'none'; END", "'none'~'nothing'", "< least~<= least", "integer~bigint"),
+                    new Routine(ProgramKind.FUNCTION, "twice", "CREATE FUNCTION twice(n INTEGER) RETURNS varchar(20) CHARSET utf8mb4 DETERMINISTIC READS SQL DATA RETURN n * 2", "n * 2~n + 2", "varchar(20)~integer", "READS~MODIFIES", " DETERMINISTIC~ NOT DETERMINISTIC"),
+                    new Routine(ProgramKind.TRIGGER, "weigh", "CREATE TRIGGER weigh BEFORE INSERT ON accession FOR EACH ROW SET NEW.weight = coalesce(NEW.weight, 0)", "BEFORE~AFTER", "INSERT~UPDATE", ", 0)~, 1)")));
         }
     }
 

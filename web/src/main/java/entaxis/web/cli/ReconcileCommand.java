@@ -83,6 +83,10 @@ final class ReconcileCommand {
             script(arguments, from, to, dialect, pairing, comparison, joined(from, to, dialect, pairing, renames, fills.get()));
         }
         comparison.remarks().forEach(err::println);
+        if (first.get().live() != second.get().live()) {
+            Side live = first.get().live() ? first.get() : second.get();
+            AgreedPrograms.NONE.vague((live == first.get() ? second : first).get().schema(), live.schema(), dialect).ifPresent(err::println);
+        }
         if (!first.get().whole() || !second.get().whole()) {
             err.println("What was not understood could not be compared.");
             return SqlCommands.WRONG;

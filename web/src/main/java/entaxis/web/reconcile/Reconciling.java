@@ -57,6 +57,7 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -131,7 +132,9 @@ public class Reconciling {
         offers.addAll(SplitFinder.find(renamed, want, dialect));
         offers.addAll(SplitFinder.joined(renamed, want, dialect));
         Pairing pairing = pairing(offers, same);
-        return new Compared(have, derived, worded, agreed, want, offers, pairing, Comparison.of(have, want, dialect, pairing));
+        Comparison comparison = Comparison.of(have, want, dialect, pairing);
+        Optional<String> vague = side.live() ? programs(agreed, worded).vague(Held.ofDesign(derived, dialect), have, dialect) : Optional.empty();
+        return new Compared(have, derived, worded, agreed, want, offers, pairing, new Comparison(comparison.differences(), Stream.concat(comparison.remarks().stream(), vague.stream()).toList()));
     }
 
     private static Schema wanted(Side side, Schema derived, Dialect dialect, AgreedPrograms agreed) {

@@ -189,6 +189,24 @@ class ReconcileIT extends BrowserTest {
         assertThat(difference("species")).containsText("changed in the design");
     }
 
+    /** Before both sides ever agreed, a view is told by its query. */
+    @Test
+    void aViewThatDiffersInAnOperatorIsToldAtOnce() throws SQLException {
+        execute("CREATE VIEW species AS SELECT vault, shelf FROM slot WHERE capacity < 10");
+        String design = demo();
+        String id = design.substring(design.lastIndexOf('/') + 1);
+        store.edit(id, view("SELECT vault, shelf FROM slot WHERE capacity < 10"));
+        open(design);
+        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        store.edit(id, view("SELECT vault, shelf FROM slot WHERE capacity <= 10"));
+        page.reload();
+        assertThat(page.locator("#counted")).containsText("1 difference");
+        assertThat(difference("species")).isVisible();
+        store.edit(id, view("SELECT vault, shelf FROM slot NATURAL JOIN vault WHERE capacity <= 10"));
+        page.reload();
+        assertThat(page.locator("#reconcile .note-line").filter(new Locator.FilterOptions().setHasText("species was compared only by the tables, columns and constants"))).hasCount(1);
+    }
+
     @Test
     void aRequiredColumnAsksForAValue() throws SQLException {
         execute("ALTER TABLE taxon ALTER COLUMN rank DROP NOT NULL");
