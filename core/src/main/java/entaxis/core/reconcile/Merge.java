@@ -53,20 +53,23 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
 
     /** The same where the comparison of the two has been made already. */
     public static Merge of(Schema from, Schema to, Dialect dialect, Pairing pairing, Comparison comparison, Predicate<Difference> taken) {
-        Set<String> keys = new HashSet<>();
-        comparison.differences().stream().filter(taken).forEach(difference -> keys.add(difference.key()));
-        return new Run(dialect, pairing, keys).merge(Renaming.apply(from, pairing, dialect), to);
+        Set<Place> places = new HashSet<>();
+        comparison.differences().stream().filter(taken).forEach(difference -> places.add(new Place(difference.part(), difference.table(), difference.name(), difference.aspect())));
+        return new Run(dialect, pairing, places).merge(Renaming.apply(from, pairing, dialect), to);
     }
+
+    /** What a difference is about. */
+    private record Place(Part part, String table, String name, Aspect aspect) { }
 
     /** One merge on its way; all in wanted names until the end. */
     private static final class Run {
         private final Wording words;
         private final Dialect dialect;
         private final Pairing pairing;
-        private final Set<String> taken;
+        private final Set<Place> taken;
         private final List<String> left = new ArrayList<>();
 
-        Run(Dialect dialect, Pairing pairing, Set<String> taken) {
+        Run(Dialect dialect, Pairing pairing, Set<Place> taken) {
             this.words = new Wording(dialect);
             this.dialect = dialect;
             this.pairing = pairing;
@@ -74,7 +77,7 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
         }
 
         private boolean takes(Part part, String table, String name, Aspect aspect) {
-            return taken.contains(part + "|" + table + "|" + name + "|" + aspect);
+            return !taken.isEmpty() && taken.contains(new Place(part, table, name, aspect));
         }
 
         Merge merge(Schema from, Schema to) {
@@ -172,6 +175,7 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
                 }
             }
             String before = "";
+            Set<String> there = new HashSet<>(words.folded(result.stream().map(Column::name).toList()));
             for (Column column : to.columns()) {
                 if (wanted.containsKey(words.folded(column.name())) && takes(Part.COLUMN, table, column.name(), Aspect.PRESENCE)) {
                     String neighbour = before;
@@ -180,8 +184,9 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
                         at = words.folded(result.get(i).name()).equals(neighbour) ? i + 1 : at;
                     }
                     result.add(at, column);
+                    there.add(words.folded(column.name()));
                 }
-                before = result.stream().anyMatch(own -> words.folded(own.name()).equals(words.folded(column.name()))) ? words.folded(column.name()) : before;
+                before = there.contains(words.folded(column.name())) ? words.folded(column.name()) : before;
             }
             return takes(Part.TABLE, table, "", Aspect.ORDER) ? ordered(result, to.columns()) : result;
         }

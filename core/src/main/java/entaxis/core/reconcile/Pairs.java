@@ -22,23 +22,45 @@ public record Pairs<T>(List<Pair<T>> pairs, List<T> gone, List<T> fresh) {
     /** Two that belong together. */
     public record Pair<T>(T from, T to) { }
 
+    private enum Round { STRUCTURE_AND_NAME, STRUCTURE, NAME }
+
+    /** What the items of a list are told by, worked out once. */
+    private record Keys(List<String> structures, List<String> names) {
+        static <T> Keys of(List<T> items, Function<T, String> structure, Function<T, String> name) {
+            return new Keys(items.stream().map(structure).toList(), items.stream().map(name).toList());
+        }
+
+        String of(Round round, int item) {
+            return switch (round) {
+                case STRUCTURE_AND_NAME -> structures.get(item) + "\n" + names.get(item);
+                case STRUCTURE -> structures.get(item);
+                case NAME -> names.get(item);
+            };
+        }
+    }
+
     /** Pairs by structure and name, then by structure, then by name; an empty structure or name pairs nothing. */
     public static <T> Pairs<T> of(List<T> from, List<T> to, Function<T, String> structure, Function<T, String> name) {
         if (from.isEmpty() || to.isEmpty()) {
             return new Pairs<>(List.of(), from, to);
         }
+        Keys ones = Keys.of(from, structure, name);
+        Keys others = Keys.of(to, structure, name);
         Set<Integer> used = new HashSet<>();
         Map<Integer, Integer> matched = new HashMap<>();
-        for (Function<T, String> key : List.<Function<T, String>>of(item -> structure.apply(item) + "\n" + name.apply(item), structure, name)) {
+        for (Round round : Round.values()) {
+            if (used.size() == from.size() || matched.size() == to.size()) {
+                break;
+            }
             Map<String, Deque<Integer>> open = new HashMap<>();
             for (int i = 0; i < from.size(); i++) {
-                String own = key.apply(from.get(i));
-                if (!used.contains(i) && !own.isEmpty()) {
+                String own = used.contains(i) ? "" : ones.of(round, i);
+                if (!own.isEmpty()) {
                     open.computeIfAbsent(own, any -> new ArrayDeque<>()).add(i);
                 }
             }
             for (int i = 0; i < to.size(); i++) {
-                String own = matched.containsKey(i) ? "" : key.apply(to.get(i));
+                String own = matched.containsKey(i) ? "" : others.of(round, i);
                 Deque<Integer> candidates = own.isEmpty() ? null : open.get(own);
                 if (candidates != null && !candidates.isEmpty()) {
                     int partner = candidates.poll();

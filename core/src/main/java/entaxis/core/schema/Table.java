@@ -37,7 +37,12 @@ public record Table(Optional<OwnerId> origin, String namespace, String name, Lis
 
     /** The column of a name. */
     public Optional<Column> column(String column) {
-        return columns.stream().filter(own -> own.name().equals(column)).findFirst();
+        for (Column own : columns) {
+            if (own.name().equals(column)) {
+                return Optional.of(own);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Names of the primary key's columns in rank order; empty without one. */
