@@ -5,6 +5,7 @@ import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.Target;
 import entaxis.core.reading.Drafts.QName;
 import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.TableIndex;
@@ -433,9 +434,16 @@ final class AlterTable {
     }
 
     private void dropConstraint(TableDraft table, String name, boolean ifThere, int at) {
+        boolean cascade = tokens.is(Word.CASCADE);
         if (table.primaryKey.filter(key -> table.same(key.name(), name)).isPresent()) {
+            if (cascade) {
+                drafts.dropReferencesTo(table, table.primaryKey.get().columns());
+            }
             table.primaryKey = Optional.empty();
             return;
+        }
+        if (cascade) {
+            table.uniqueKeys.stream().filter(key -> table.same(key.name(), name)).forEach(key -> drafts.dropReferencesTo(table, key.columns()));
         }
         boolean gone = table.uniqueKeys.removeIf(key -> table.same(key.name(), name)) | table.foreignKeys.removeIf(key -> table.same(key.name(), name))
                 | table.checks.removeIf(check -> table.same(check.name(), name)) | table.indexes.removeIf(index -> index.method().equals("exclude") && table.same(index.name(), name));
@@ -461,9 +469,26 @@ final class AlterTable {
         }
     }
 
+    /** PostgreSQL manual, ALTER TABLE ... ALTER CONSTRAINT: when a reference is checked. */
+    private void alterConstraint(TableDraft table) {
+        int at = tokens.at;
+        String name = tokens.name();
+        if (table.foreignKeys.stream().noneMatch(key -> table.same(key.name(), name))) {
+            throw Unreadable.amiss(at, "the table " + table.name + " has no foreign key " + name);
+        }
+        Optional<Deferral> deferral = definitions.deferral();
+        definitions.constraintEnd();
+        deferral.ifPresent(when -> table.foreignKeys.replaceAll(key -> !table.same(key.name(), name) ? key : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(),
+                key.referencedTable(), key.referencedColumns(), key.onDelete(), key.onUpdate(), when)));
+    }
+
     // ALTER COLUMN
 
     private boolean alterColumn(TableDraft table, int from) {
+        if (is(Target.POSTGRESQL) && tokens.accept(Word.CONSTRAINT)) {
+            alterConstraint(table);
+            return false;
+        }
         if (tokens.is(Word.INDEX) && mySql() || tokens.is(Word.CONSTRAINT) || tokens.is(Word.CHECK) && mySql()) {
             pass.over(from, "switching on and off");
             return true;

@@ -85,6 +85,7 @@ final class Definitions {
     /** Reads a column with its clauses into a table. */
     ColumnDraft column(TableDraft table) {
         int start = tokens.at;
+        boolean serial = mySql() && tokens.word(start + 1) == Word.SERIAL;
         ColumnDraft column = bare();
         if (table.column(column.name).isPresent()) {
             throw Unreadable.amiss(start, "the table " + table.name + " already has a column " + column.name);
@@ -94,6 +95,9 @@ final class Definitions {
         }
         table.add(column);
         clauses(table, column);
+        if (serial) {
+            addUnique(table, "", List.of(column.name));
+        }
         return column;
     }
 
@@ -639,10 +643,7 @@ final class Definitions {
                 index(table, false, method);
             }
             case EXCLUDE -> exclude(table, name);
-            case PERIOD -> {
-                tokens.at += 3;
-                tokens.skipRound();
-            }
+            case PERIOD -> period(table);
             case NOT -> {
                 tokens.at++;
                 tokens.expect(Word.NULL);
@@ -762,20 +763,52 @@ final class Definitions {
         return names;
     }
 
+    /** MariaDB manual, “Application-Time Periods”: both ends need a value, and the first comes before the second. */
+    private void period(TableDraft table) {
+        tokens.at += 2;
+        String name = tokens.name();
+        if (drafts.engine != Target.MARIADB || name.equalsIgnoreCase("system_time")) {
+            tokens.skipRound();
+            return;
+        }
+        List<String> ends = heldColumns(table, tokens.names());
+        ends.forEach(end -> table.column(end).ifPresent(column -> column.required = true));
+        table.checks.add(new CheckRule(name, "`" + ends.getFirst() + "` < `" + ends.getLast() + "`"));
+    }
+
     private void exclude(TableDraft table, String name) {
         int from = tokens.at;
         tokens.at++;
-        if (tokens.accept(Word.USING)) {
+        boolean method = tokens.accept(Word.USING);
+        if (method) {
             tokens.name();
         }
-        tokens.skipRound();
+        List<String> excluded = excluded();
         if (tokens.accept(Word.WHERE)) {
             tokens.skipRound();
         }
-        String text = tokens.text(from, tokens.at);
-        table.indexes.add(new TableIndex(name.isEmpty() ? implied.index(table, List.of("excl")) : name, false, List.of(new IndexColumn(text, false, true, OptionalInt.empty())),
+        String text = method ? tokens.text(from, tokens.at) : "EXCLUDE USING btree " + tokens.text(from + 1, tokens.at);
+        table.indexes.add(new TableIndex(name.isEmpty() ? implied.exclusion(table, excluded) : name, false, List.of(new IndexColumn(text, false, true, OptionalInt.empty())),
                 "exclude", Optional.empty()));
         constraintEnd();
+    }
+
+    /** The columns that an exclusion is about, for its name; an expression has none (PostgreSQL source, ChooseIndexColumnNames). */
+    private List<String> excluded() {
+        int open = tokens.at;
+        tokens.skipRound();
+        int close = tokens.at;
+        List<String> names = new ArrayList<>();
+        int depth = 0;
+        for (int i = open; i < close; i++) {
+            boolean first = depth == 1 && (tokens.sign(i - 1, ',') || i == open + 1);
+            if (first) {
+                boolean plain = tokens.isName(i) && !tokens.sign(i + 1, '(') && !tokens.sign(i + 1, '.');
+                names.add(plain ? tokens.nameAt(i) : tokens.isName(i) && tokens.sign(i + 1, '(') ? tokens.nameAt(i) : "expr");
+            }
+            depth += tokens.sign(i, '(') ? 1 : tokens.sign(i, ')') ? -1 : 0;
+        }
+        return names;
     }
 
     void setPrimaryKey(TableDraft table, String name, List<String> columns) {
@@ -861,10 +894,44 @@ final class Definitions {
         String parentName = drafts.table(parent).map(draft -> draft.name).orElse(parent.name());
         if (!table.keepsReferences) {
             table.passedReferences = true;
+            ownIndex(table, name, held);
             return;
         }
         table.foreignKeys.add(new ForeignKey(Optional.empty(), name.isEmpty() ? implied.foreignKey(table, held) : name, held, parent.namespace(), parentName, parentColumns, onDelete,
                 onUpdate, deferral));
+    }
+
+    /** MySQL manual, “FOREIGN KEY Constraint Differences”: where references are not kept, the index that they ask for is. */
+    private void ownIndex(TableDraft table, String name, List<String> columns) {
+        boolean covered = table.primaryKey.filter(key -> starts(key.columns(), columns)).isPresent() || table.uniqueKeys.stream().anyMatch(key -> starts(key.columns(), columns))
+                || table.indexes.stream().anyMatch(index -> starts(nameParts(index.columns()), columns));
+        if (!covered) {
+            addIndex(table, new TableIndex(name.isEmpty() ? implied.index(table, columns) : name, false, columns.stream().map(column -> new IndexColumn(column, false)).toList(), "", Optional.empty()));
+        }
+    }
+
+    private static boolean starts(List<String> columns, List<String> wanted) {
+        return columns.size() >= wanted.size() && columns.subList(0, wanted.size()).equals(wanted);
+    }
+
+    /** When a constraint is checked, if that is said here. */
+    Optional<Deferral> deferral() {
+        Optional<Deferral> said = Optional.empty();
+        boolean more = true;
+        while (more) {
+            if (tokens.accept(Word.NOT, Word.DEFERRABLE)) {
+                said = Optional.of(Deferral.NOT_DEFERRABLE);
+            } else if (tokens.accept(Word.DEFERRABLE)) {
+                said = said.or(() -> Optional.of(Deferral.INITIALLY_IMMEDIATE));
+            } else if (tokens.accept(Word.INITIALLY, Word.DEFERRED)) {
+                said = Optional.of(Deferral.INITIALLY_DEFERRED);
+            } else if (tokens.accept(Word.INITIALLY, Word.IMMEDIATE)) {
+                said = said.or(() -> Optional.of(Deferral.INITIALLY_IMMEDIATE));
+            } else {
+                more = false;
+            }
+        }
+        return said;
     }
 
     private ReferentialAction action() {
@@ -1085,7 +1152,9 @@ final class Definitions {
                 tokens.expectSign(')');
             }
         } else {
-            while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !(tokens.at > from && orderWord(tokens.at))) {
+            boolean called = false;
+            while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !called && !(tokens.at > from && orderWord(tokens.at))) {
+                called = drafts.engine == Target.POSTGRESQL && tokens.sign('(');
                 if (tokens.sign('(')) {
                     tokens.skipRound();
                 } else {

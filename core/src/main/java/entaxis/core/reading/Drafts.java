@@ -152,6 +152,14 @@ final class Drafts {
                 .anyMatch(name -> columns.stream().anyMatch(column -> table.same(column, name)))));
     }
 
+    /** Takes away the references of tables to a key that goes. */
+    void dropReferencesTo(TableDraft table, List<String> columns) {
+        QName self = new QName(table.namespace, table.name);
+        List<String> own = table.primaryKey.map(PrimaryKey::columns).orElse(List.of());
+        tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self)
+                && Set.copyOf(key.referencedColumns().isEmpty() ? own : key.referencedColumns()).equals(Set.copyOf(columns))));
+    }
+
     void index(String name, TableDraft table) {
         if (!name.isEmpty()) {
             indexed.put(name.toLowerCase(Locale.ROOT), table);

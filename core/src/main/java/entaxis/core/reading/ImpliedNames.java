@@ -51,6 +51,10 @@ final class ImpliedNames {
         return engine == Target.POSTGRESQL ? free(table.name, String.join("_", columns), "idx") : mySql() ? firstColumn(table, columns) : "";
     }
 
+    String exclusion(TableDraft table, List<String> columns) {
+        return free(table.name, String.join("_", columns), "excl");
+    }
+
     String foreignKey(TableDraft table, List<String> columns) {
         return engine == Target.POSTGRESQL ? free(table.name, String.join("_", columns), "fkey")
                 : mySql() ? table.name + "_ibfk_" + references.merge(table, 1, Integer::sum) : "";

@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** Reads statements on what stands beside tables: indexes, sequences, types, views and routines, comments. */
 final class ObjectStatements {
@@ -52,7 +53,7 @@ final class ObjectStatements {
     // indexes
 
     /** Reads CREATE INDEX from behind that word. */
-    void createIndex(boolean unique, String given) {
+    void createIndex(boolean unique, boolean replace, String given) {
         int from = 0;
         tokens.accept(Word.CONCURRENTLY);
         boolean ifAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
@@ -81,7 +82,13 @@ final class ObjectStatements {
         if (tokens.accept(Word.USING)) {
             method = method(tokens.name());
         }
-        if (ifAbsent && !name.name().isEmpty() && drafts.tableOfIndex(name.name()).isPresent()) {
+        if (replace) {
+            table.indexes.removeIf(index -> index.name().equalsIgnoreCase(name.name()));
+            table.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name()));
+        }
+        boolean there = mySql() ? table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name.name())) || table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name.name()))
+                : drafts.tableOfIndex(name.name()).isPresent();
+        if (ifAbsent && !name.name().isEmpty() && there) {
             pass.over(from, "index that is there already");
             return;
         }
@@ -450,9 +457,45 @@ final class ObjectStatements {
             drafts.types.put(key, new EnumDefinition(enumeration.name(), enumeration.values().stream().map(value -> value.equals(before) ? now : value).toList(), enumeration.comment()));
         } else if (tokens.accept(Word.RENAME, Word.TO)) {
             rename(key, type, new QName(name.namespace(), tokens.name()));
+        } else if (type instanceof StructureDefinition structure && tokens.reads(tokens.at + 1, "ATTRIBUTE")) {
+            drafts.types.put(key, new StructureDefinition(structure.name(), fields(structure), structure.comment()));
         } else {
             pass.over(from, "change of a type");
         }
+    }
+
+    /** PostgreSQL manual, ALTER TYPE: the fields of a structured type come, go, change and are renamed. */
+    private List<FieldDefinition> fields(StructureDefinition structure) {
+        List<FieldDefinition> fields = new ArrayList<>(structure.fields());
+        do {
+            Word verb = tokens.word();
+            tokens.at += 2;
+            boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
+            int at = tokens.at;
+            String field = tokens.name();
+            int place = IntStream.range(0, fields.size()).filter(i -> fields.get(i).name().equals(field)).findFirst().orElse(-1);
+            if (verb != Word.ADD && place < 0 && !ifThere) {
+                throw Unreadable.amiss(at, "the type " + structure.name() + " has no field " + field);
+            }
+            switch (verb) {
+                case ADD -> fields.add(new FieldDefinition(field, types.read().type()));
+                case DROP -> fields.removeIf(own -> own.name().equals(field));
+                case RENAME -> {
+                    tokens.expect(Word.TO);
+                    fields.set(place, new FieldDefinition(tokens.name(), fields.get(place).type()));
+                }
+                case ALTER -> {
+                    tokens.accept(Word.SET, Word.DATA);
+                    tokens.expect(Word.TYPE);
+                    fields.set(place, new FieldDefinition(field, types.read().type()));
+                }
+                default -> throw tokens.unreadable("ADD, DROP, ALTER or RENAME is expected here");
+            }
+            while (!tokens.atEnd() && !tokens.sign(',')) {
+                tokens.at++;
+            }
+        } while (tokens.acceptSign(','));
+        return fields;
     }
 
     private void addValue(String key, EnumDefinition enumeration) {
@@ -491,7 +534,14 @@ final class ObjectStatements {
             pass.over(from, "change of a type");
             return;
         }
-        if (tokens.accept(Word.SET, Word.DEFAULT)) {
+        if (tokens.accept(Word.RENAME, Word.TO)) {
+            rename(key, domain, new QName(name.namespace(), tokens.name()));
+        } else if (tokens.accept(Word.RENAME, Word.CONSTRAINT)) {
+            tokens.name();
+            tokens.expect(Word.TO);
+            String now = tokens.name();
+            drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check().map(check -> new CheckRule(now, check.condition())), domain.comment()));
+        } else if (tokens.accept(Word.SET, Word.DEFAULT)) {
             drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), Optional.of(definitions.expression()), domain.check(), domain.comment()));
         } else if (tokens.accept(Word.DROP, Word.DEFAULT)) {
             drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), Optional.empty(), domain.check(), domain.comment()));

@@ -350,10 +350,14 @@ final class Statements {
         boolean temporary = false;
         boolean unique = false;
         boolean materialized = false;
+        boolean replace = false;
         String method = "";
         for (; !tokens.atEnd(); tokens.at++) {
             switch (tokens.word()) {
-                case OR, AND -> tokens.at++;
+                case OR, AND -> {
+                    tokens.at++;
+                    replace |= tokens.is(Word.REPLACE);
+                }
                 case TEMP, TEMPORARY -> temporary = true;
                 case UNIQUE -> unique = true;
                 case GLOBAL, LOCAL, UNLOGGED, FOREIGN, EDITIONABLE, NONEDITIONABLE, FORCE, NO, CACHED, MEMORY, CLUSTERED, NONCLUSTERED, RECURSIVE, NOT, ALTER -> {
@@ -374,7 +378,7 @@ final class Statements {
                 }
                 case INDEX -> {
                     tokens.at++;
-                    objects.createIndex(unique, method);
+                    objects.createIndex(unique, replace, method);
                     return;
                 }
                 case VIEW -> {

@@ -8,10 +8,14 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Set;
 
 /** Reads CREATE TABLE and DROP TABLE. */
 final class TableStatements {
+    private static final Set<String> LIKENESS = Set.of("COMMENTS", "CONSTRAINTS", "DEFAULTS", "GENERATED", "IDENTITY", "INDEXES");
     private final Tokens tokens;
     private final Drafts drafts;
     private final Definitions definitions;
@@ -143,23 +147,26 @@ final class TableStatements {
             int at = tokens.at;
             QName model = definitions.qualified();
             TableDraft source = drafts.table(model).orElseThrow(() -> Unreadable.amiss(at, "no table " + model.name() + " is known here"));
-            boolean all = false;
-            boolean indexes = false;
-            boolean defaults = false;
-            boolean comments = false;
+            Set<String> taken = new HashSet<>();
             while (!tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd()) {
                 boolean including = tokens.accept(Word.INCLUDING);
                 if (!including) {
                     tokens.at++;
                 }
-                all |= including && tokens.is(Word.ALL);
-                indexes |= including && tokens.reads(tokens.at, "INDEXES");
-                defaults |= including && (tokens.reads(tokens.at, "DEFAULTS") || tokens.is(Word.IDENTITY) || tokens.is(Word.GENERATED));
-                comments |= including && tokens.reads(tokens.at, "COMMENTS");
+                String what = tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT);
+                Set<String> meant = what.equals("ALL") ? LIKENESS : Set.of(what);
+                if (including) {
+                    taken.addAll(meant);
+                } else {
+                    taken.removeAll(meant);
+                }
                 tokens.at++;
             }
-            copyColumns(source, table, all || defaults, all || comments);
-            if (all || indexes) {
+            copyColumns(source, table, taken);
+            if (taken.contains("CONSTRAINTS")) {
+                table.checks.addAll(source.checks);
+            }
+            if (taken.contains("INDEXES")) {
                 copyKeys(source, table);
             }
         } else if (definitions.atConstraint()) {
@@ -170,15 +177,14 @@ final class TableStatements {
         }
     }
 
-    private static void copyColumns(TableDraft source, TableDraft table, boolean defaults, boolean comments) {
+    /** PostgreSQL manual, CREATE TABLE ... LIKE: what may be taken along beside the columns. */
+    private static void copyColumns(TableDraft source, TableDraft table, Set<String> taken) {
         for (ColumnDraft column : source.columns) {
             ColumnDraft copy = column.copy();
-            if (!defaults) {
-                copy.defaultValue = "";
-                copy.generated = "";
-                copy.identity = Identity.NONE;
-            }
-            copy.comment = comments ? copy.comment : "";
+            copy.defaultValue = taken.contains("DEFAULTS") ? copy.defaultValue : "";
+            copy.generated = taken.contains("GENERATED") ? copy.generated : "";
+            copy.identity = taken.contains("IDENTITY") ? copy.identity : Identity.NONE;
+            copy.comment = taken.contains("COMMENTS") ? copy.comment : "";
             table.add(copy);
         }
     }
@@ -190,7 +196,6 @@ final class TableStatements {
             }
         });
         source.uniqueKeys.forEach(key -> definitions.addUnique(table, "", key.columns()));
-        source.checks.forEach(check -> table.checks.add(check));
         source.indexes.forEach(index -> definitions.copyIndex(table, index));
     }
 
@@ -205,7 +210,7 @@ final class TableStatements {
             tokens.expectSign(')');
         }
         TableDraft table = drafts.create(name);
-        copyColumns(source, table, true, true);
+        copyColumns(source, table, LIKENESS);
         table.primaryKey = source.primaryKey;
         table.uniqueKeys.addAll(source.uniqueKeys);
         table.checks.addAll(source.checks);
@@ -220,7 +225,7 @@ final class TableStatements {
         QName whole = definitions.qualified();
         TableDraft parent = drafts.table(whole).orElseThrow(() -> Unreadable.amiss(at, "no table " + whole.name() + " is known here"));
         TableDraft table = drafts.create(name);
-        copyColumns(parent, table, true, false);
+        copyColumns(parent, table, Set.of("DEFAULTS", "GENERATED", "IDENTITY"));
         if (tokens.sign('(')) {
             partitionElements(table);
         }
@@ -262,6 +267,7 @@ final class TableStatements {
 
     /** Gives a partition the keys of the whole. */
     void inheritKeys(TableDraft parent, TableDraft table) {
+        table.checks.addAll(parent.checks);
         copyKeys(parent, table);
         for (ForeignKey key : parent.foreignKeys) {
             table.foreignKeys.add(key);

@@ -275,7 +275,7 @@ final class Tokens {
         if (from >= to) {
             return "";
         }
-        boolean tidy = true;
+        boolean tidy = !markedTexts(from, to);
         for (int i = scanner.starts[from]; tidy && i + 1 < scanner.ends[to - 1]; i++) {
             char c = text[i];
             tidy = c != '\n' && c != '\r' && c != '\t' && !(c == ' ' && text[i + 1] == ' ') && !(c == '-' && text[i + 1] == '-') && !(c == '/' && text[i + 1] == '*')
@@ -289,9 +289,35 @@ final class Tokens {
             if (i > from && scanner.starts[i] > scanner.ends[i - 1]) {
                 words.append(' ');
             }
-            words.append(text, scanner.starts[i], scanner.ends[i] - scanner.starts[i]);
+            if (markedText(i)) {
+                words.append('\'').append(stringAt(i).replace("'", "''")).append('\'');
+            } else {
+                words.append(text, scanner.starts[i], scanner.ends[i] - scanner.starts[i]);
+            }
         }
         return words.toString();
+    }
+
+    private boolean markedTexts(int from, int to) {
+        boolean marked = false;
+        for (int i = from; i < to && !marked; i++) {
+            marked = markedText(i);
+        }
+        return marked;
+    }
+
+    /** A text that only this engine writes so: between dollars, with escapes, in Oracle's quotes. What it says can be written in plain quotes too. */
+    private boolean markedText(int token) {
+        if (scanner.kinds[token] != Scanner.STRING) {
+            return false;
+        }
+        char first = text[scanner.starts[token]];
+        return switch (lexis.engine()) {
+            case POSTGRESQL -> first == '$' || first == 'E' || first == 'e';
+            case ORACLE -> first == 'q' || first == 'Q';
+            case MYSQL, MARIADB -> first == '"';
+            default -> false;
+        };
     }
 
     /** The text from one token to another just as it stands, comments and lines included. */

@@ -158,8 +158,9 @@ final class Types {
             }
             return dimensions;
         }
+        // PostgreSQL manual, 8.15.1: how many dimensions are declared says nothing
         while (tokens.sign('[')) {
-            dimensions++;
+            dimensions = drafts.engine == Target.POSTGRESQL ? 1 : dimensions + 1;
             tokens.at++;
             if (!tokens.acceptSign(']')) {
                 tokens.at++;

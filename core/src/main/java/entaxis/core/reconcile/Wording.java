@@ -27,11 +27,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** How one engine words things, and what its wordings mean: two that mean the same are no difference. */
 public final class Wording {
+    private static final Pattern NEXT = Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?public\"?\\.)?\"?([\\w.$]+)\"?\\s*\\)?");
     private static final Pattern NUMBER_AS_TEXT = Pattern.compile("'(-?[0-9]+(\\.[0-9]+)?)'");
     private static final Map<Target, Pattern> MADE_UP = Map.of(Target.POSTGRESQL, Pattern.compile(".*_(pkey|key|fkey|check)[0-9]*"), Target.H2, Pattern.compile("CONSTRAINT_(INDEX_)?[0-9A-F]+(_[0-9A-F]+)*|PRIMARY_KEY_[0-9A-F_]+", Pattern.CASE_INSENSITIVE),
             Target.ORACLE, Pattern.compile("SYS_C[0-9]+", Pattern.CASE_INSENSITIVE), Target.SQLSERVER, Pattern.compile("(PK|UQ|FK|CK|DF)__.*__[0-9A-F]{8,16}", Pattern.CASE_INSENSITIVE),
@@ -114,7 +116,8 @@ public final class Wording {
         boolean numeric = column.type() instanceof SqlType.IntegerType || column.type() instanceof SqlType.DecimalType || column.type() instanceof SqlType.FloatType;
         String sense = Sense.of(numeric ? NUMBER_AS_TEXT.matcher(neutral.strip()).replaceFirst("$1") : neutral);
         sense = mySql() ? sense.replaceAll("^true$", "1").replaceAll("^false$", "0") : sense;
-        return sense.equals("null") ? "" : sense.replaceAll("^next value for ", "nextval ");
+        Matcher next = NEXT.matcher(neutral);
+        return sense.equals("null") ? "" : next.matches() ? "nextval " + folded(next.group(1)) : sense;
     }
 
     /** A type as it is spelled. */

@@ -28,7 +28,8 @@ import java.util.function.Function;
 /** H2 2.4, which is also the built-in engine. */
 final class H2Dialect extends Dialect {
     /** Longest CHAR and VARCHAR, and their length where none is given. H2 manual, Data Types. */
-    private static final int MAX_VARYING = 1_048_576;
+    private static final int MOST_DIGITS = 100_000;
+    private static final int MAX_VARYING = 1_000_000_000;
     /** Types that no other engine has. H2 manual, Data Types. */
     private static final List<String> OWN = List.of("geometry", "java_object", "decfloat", "varchar_ignorecase");
 
@@ -61,7 +62,7 @@ final class H2Dialect extends Dialect {
         return true;
     }
 
-    /** H2 manual, Data Types: no unsigned integers; text beyond 1 048 576 characters is a large object; a time has no fraction unless asked for. */
+    /** H2 manual, Data Types: no unsigned integers; text beyond 1 000 000 000 characters is a large object (1 048 576 before version 2.3.230); a time has no fraction unless asked for. */
     @Override
     public SqlType held(SqlType type, boolean keyed, Losses loss) {
         return switch (type) {
@@ -113,6 +114,8 @@ final class H2Dialect extends Dialect {
             case "mediumint", "signed" -> SqlType.integer();
             case "int8", "identity", "bigserial", "serial8" -> new IntegerType(IntegerSize.BIGINT, false);
             case "serial" -> SqlType.integer();
+            case "numeric", "decimal", "dec" -> spelling.number(0).isPresent() ? SpelledTypes.iso(spelling) : decimal(MOST_DIGITS, 0);
+            case "decfloat" -> new NativeType(spelling.number(0).orElse(MOST_DIGITS) == MOST_DIGITS ? "decfloat" : "decfloat(" + spelling.number(0).getAsInt() + ")");
             case "number" -> held(SpelledTypes.iso(new TypeSpelling("numeric", spelling.arguments(), false, spelling.text())), false, Losses.IGNORED);
             case "datetime", "smalldatetime" -> new TimestampType(spelling.number(0), false);
             default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own : held(SpelledTypes.iso(spelling), false, Losses.IGNORED);

@@ -8,6 +8,7 @@ import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.NameSpaces.Named;
 import entaxis.core.token.Identifiers;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -18,15 +19,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 
-/** Names as an engine holds them: cut where they are too long, constraints and indexes apart from each other where they share one space of names. */
+/** Names as an engine holds them: cut where they are too long, constraints and indexes apart from each other where they share one {@link NameSpaces space of names}. */
 final class HeldNames {
     private final Dialect dialect;
     private final List<Finding> findings;
-    private final Set<String> taken = new HashSet<>();
+    private final NameSpaces spaces;
+    private final Set<List<String>> taken = new HashSet<>();
 
     HeldNames(Dialect dialect, List<Finding> findings) {
         this.dialect = dialect;
         this.findings = findings;
+        this.spaces = new NameSpaces(dialect.target());
     }
 
     List<Table> named(List<Table> tables) {
@@ -37,7 +40,7 @@ final class HeldNames {
             if (other != null) {
                 findings.add(new Finding(Finding.Kind.CLASH, table.name(), "", "it has the same name as " + other + " in " + dialect.target().title()));
             }
-            taken.add(folded(held));
+            spaces.ofTable(table).forEach(space -> taken.add(List.of(space, folded(held))));
         }
         return tables.stream().map(this::named).toList();
     }
@@ -63,29 +66,38 @@ final class HeldNames {
         UnaryOperator<String> stored = dialect::stored;
         UnaryOperator<String> expression = sql -> Identifiers.exchanged(sql, cut);
         boolean mySql = dialect.target() == Target.MYSQL || dialect.target() == Target.MARIADB;
-        Optional<PrimaryKey> key = table.primaryKey().map(own -> new PrimaryKey(mySql ? "PRIMARY" : free(table, own.name()), own.columns().stream().map(stored).toList()));
-        List<UniqueKey> uniques = table.uniqueKeys().stream().map(own -> new UniqueKey(free(table, own.name()), own.columns().stream().map(stored).toList())).toList();
-        List<CheckRule> checks = table.checks().stream().map(own -> new CheckRule(free(table, own.name()), expression.apply(own.condition()))).toList();
-        List<ForeignKey> references = table.foreignKeys().stream().map(own -> new ForeignKey(own.origin(), free(table, own.name()), own.columns().stream().map(stored).toList(),
+        Optional<PrimaryKey> key = table.primaryKey().map(own -> new PrimaryKey(mySql ? "PRIMARY" : free(table, Named.PRIMARY_KEY, own.name()), own.columns().stream().map(stored).toList()));
+        List<UniqueKey> uniques = table.uniqueKeys().stream().map(own -> new UniqueKey(free(table, Named.UNIQUE_KEY, own.name()), own.columns().stream().map(stored).toList())).toList();
+        List<CheckRule> checks = table.checks().stream().map(own -> new CheckRule(free(table, Named.CHECK, own.name()), expression.apply(own.condition()))).toList();
+        List<ForeignKey> references = table.foreignKeys().stream().map(own -> new ForeignKey(own.origin(), free(table, Named.FOREIGN_KEY, own.name()), own.columns().stream().map(stored).toList(),
                 dialect.schemas() ? own.referencedNamespace() : "", dialect.stored(own.referencedTable()), own.referencedColumns().stream().map(stored).toList(), own.onDelete(),
                 own.onUpdate(), own.deferral())).toList();
-        List<TableIndex> indexes = table.indexes().stream().map(own -> new TableIndex(free(table, own.name()), own.unique(), own.columns().stream()
+        List<TableIndex> indexes = table.indexes().stream().map(own -> new TableIndex(free(table, Named.INDEX, own.name()), own.unique(), own.columns().stream()
                 .map(part -> part.named(part.expression() ? expression.apply(part.name()) : dialect.stored(part.name()))).toList(), own.method(),
                 own.predicate().map(expression))).toList();
         List<Column> columns = cut.isEmpty() ? table.columns() : table.columns().stream().map(column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression))).toList();
         return new Table(table.origin(), table.namespace(), dialect.stored(table.name()), columns, key, uniques, checks, references, indexes, table.comment());
     }
 
-    /** A name that no other constraint, index or table has; what has no name is left so. */
-    private String free(Table table, String name) {
-        if (name.isEmpty() || taken.add(folded(dialect.stored(name)))) {
+    /** A name that nothing else has in the spaces that it belongs to; what has no name is left so. */
+    private String free(Table table, Named kind, String name) {
+        List<String> shared = spaces.of(kind, table);
+        if (name.isEmpty() || take(shared, dialect.stored(name))) {
             return dialect.stored(name);
         }
         String base = table.name() + "_" + name;
         String proposed = dialect.stored(base);
-        for (int number = 2; !taken.add(folded(proposed)); number++) {
+        for (int number = 2; !take(shared, proposed); number++) {
             proposed = dialect.stored(base + "_" + number);
         }
         return proposed;
+    }
+
+    private boolean take(List<String> shared, String name) {
+        boolean free = shared.stream().noneMatch(space -> taken.contains(List.of(space, folded(name))));
+        if (free) {
+            shared.forEach(space -> taken.add(List.of(space, folded(name))));
+        }
+        return free;
     }
 }

@@ -117,7 +117,7 @@ class ScriptReaderTest {
     @Test
     void typesComeInTheEnginesOwnWords() {
         assertThat(spelled("create table a (a int4, b character varying(9), c timestamp(3) with time zone, d text[][], e \"char\", f pg_catalog.int8)", Target.POSTGRESQL))
-                .containsExactly("integer", "varchar(9)", "timestamp(3) with time zone", "text[][]", "\"char\"", "bigint");
+                .containsExactly("integer", "varchar(9)", "timestamp(3) with time zone", "text[]", "\"char\"", "bigint");
         assertThat(spelled("create table a (a int(11) unsigned, b tinyint(1), c datetime(6), d enum('x','y'), e double(8,2), f mediumtext, g national varchar(5))", Target.MYSQL))
                 .containsExactly("int unsigned", "boolean", "datetime(6)", "enum('x', 'y')", "double(8,2)", "mediumtext", "varchar(5)");
         assertThat(spelled("create table a (a integer primary key autoincrement, b, c unsigned big int, d varchar(9))", Target.SQLITE)).containsExactly("integer", "", "unsigned big int", "varchar(9)");

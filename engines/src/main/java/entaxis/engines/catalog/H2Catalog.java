@@ -37,7 +37,7 @@ import java.util.OptionalInt;
 /** Reads the tables of an H2 schema. H2 manual, “Information Schema”. Names that it folded are given in small letters. */
 final class H2Catalog {
     private static final Dialect DIALECT = Dialect.of(Target.H2);
-    private static final int UNLIMITED = 1_048_576;
+    private static final int UNLIMITED = 1_000_000_000;
     private static final String TYPE = """
             c.data_type, c.character_maximum_length, c.numeric_precision, c.numeric_scale, c.datetime_precision, c.interval_type, c.dtd_identifier, c.declared_data_type""";
     private static final String TABLES = "select table_name, coalesce(remarks, '') from information_schema.tables where table_schema = ? and table_type = 'BASE TABLE' order by table_name";
@@ -117,8 +117,9 @@ final class H2Catalog {
         OptionalInt length = row.getLong(from + 1) == 0 || row.getLong(from + 1) == UNLIMITED ? OptionalInt.empty() : OptionalInt.of((int) Math.min(Integer.MAX_VALUE, row.getLong(from + 1)));
         String fraction = row.getObject(from + 4) == null ? "" : "(" + row.getInt(from + 4) + ")";
         String spelled = switch (data) {
-            case "character varying", "binary varying" -> data + (length.isPresent() ? "(" + length.getAsInt() + ")" : "");
+            case "character varying", "binary varying", "varchar_ignorecase" -> data + (length.isPresent() ? "(" + length.getAsInt() + ")" : "");
             case "character", "binary" -> data + "(" + length.orElse(1) + ")";
+            case "decfloat" -> data + "(" + row.getInt(from + 2) + ")";
             case "numeric", "decimal" -> "numeric(" + row.getInt(from + 2) + "," + row.getInt(from + 3) + ")";
             case "time", "timestamp", "time with time zone", "timestamp with time zone" -> data.replaceFirst("^(time(?:stamp)?)", "$1" + fraction);
             case "interval" -> "interval " + Catalog.text(row, from + 5).toLowerCase(Locale.ROOT).replaceAll("\\([0-9]+\\)", "");

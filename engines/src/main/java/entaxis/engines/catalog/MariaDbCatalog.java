@@ -153,7 +153,7 @@ final class MariaDbCatalog {
             return Optional.empty();
         }
         boolean number = type.matches("(?i)(tinyint|smallint|mediumint|int|bigint|decimal|float|double|bit).*");
-        return Optional.of(mariaDb || number ? given : extra.contains("default_generated") ? plain(given) : dialect.literal(given));
+        return Optional.of(mariaDb || number ? given.replaceAll("(?i)\\bnextval\\(`[^`]+`\\.`", "nextval(`") : extra.contains("default_generated") ? plain(given) : dialect.literal(given));
     }
 
     private void references(Catalog catalog, String database, Map<String, TableParts> tables) throws SQLException {

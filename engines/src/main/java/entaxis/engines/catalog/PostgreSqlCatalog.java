@@ -78,9 +78,9 @@ final class PostgreSqlCatalog {
     private static final String TYPES = """
             select t.typname, t.typtype::text, format_type(t.typbasetype, t.typtypmod), t.typdefault, coalesce(obj_description(t.oid, 'pg_type'), ''),
                    array(select e.enumlabel::text from pg_enum e where e.enumtypid = t.oid order by e.enumsortorder), k.conname, pg_get_constraintdef(k.oid),
-                   array(select a.attname::text from pg_attribute a where a.attrelid = t.typrelid and a.attnum > 0 order by a.attnum),
+                   array(select a.attname::text from pg_attribute a where a.attrelid = t.typrelid and a.attnum > 0 and not a.attisdropped order by a.attnum),
                    array(select case when y.typnamespace = n.oid then '"' || y.typname else format_type(a.atttypid, a.atttypmod) end
-                         from pg_attribute a join pg_type y on y.oid = a.atttypid where a.attrelid = t.typrelid and a.attnum > 0 order by a.attnum)
+                         from pg_attribute a join pg_type y on y.oid = a.atttypid where a.attrelid = t.typrelid and a.attnum > 0 and not a.attisdropped order by a.attnum)
             from pg_type t join pg_namespace n on n.oid = t.typnamespace left join pg_class c on c.oid = t.typrelid
             left join lateral (select * from pg_constraint k where k.contypid = t.oid and k.contype = 'c' order by k.oid limit 1) k on true
             where n.nspname = ? and (t.typtype in ('d', 'e') or t.typtype = 'c' and c.relkind = 'c') order by t.oid""";
@@ -154,7 +154,7 @@ final class PostgreSqlCatalog {
     }
 
     private static String condition(String definition) {
-        return definition.replaceFirst("(?s)^CHECK \\((.*)\\)(?: NOT VALID| NO INHERIT)*$", "$1");
+        return definition.replaceFirst("(?s)^CHECK \\((.*)\\)(?: NOT VALID| NO INHERIT| NOT ENFORCED)*$", "$1");
     }
 
     /** A type of the schema's own comes marked by a quote in front. */

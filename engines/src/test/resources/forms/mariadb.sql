@@ -1,0 +1,114 @@
+-- == CREATE TABLE with options, keys and prefixes
+CREATE TABLE `lot` (`lot_no` int(11) unsigned NOT NULL AUTO_INCREMENT, label varchar(20) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin DEFAULT NULL COMMENT 'what is on it', body text, PRIMARY KEY (lot_no), KEY by_label (label(5)), UNIQUE KEY once (label), FULLTEXT KEY words (body)) ENGINE=InnoDB AUTO_INCREMENT=17 DEFAULT CHARSET=utf8mb4 COMMENT='the lots';
+-- == CREATE TABLE LIKE
+CREATE TABLE lot (lot_no integer PRIMARY KEY, label varchar(9) NOT NULL DEFAULT 'x', KEY (label));
+CREATE TABLE copy LIKE lot;
+CREATE TABLE again (LIKE lot);
+-- == Columns are placed, changed and renamed
+CREATE TABLE lot (lot_no integer, label varchar(9));
+ALTER TABLE lot ADD COLUMN first integer FIRST, ADD made date AFTER lot_no, ADD (a tinyint, b year);
+ALTER TABLE lot CHANGE COLUMN label title varchar(40) NOT NULL FIRST, MODIFY made datetime(3) NULL AFTER b;
+ALTER TABLE lot RENAME COLUMN a TO a2, ALTER COLUMN b SET DEFAULT 2026, ALTER title DROP DEFAULT;
+ALTER TABLE lot DROP COLUMN IF EXISTS nothing, DROP first;
+ALTER TABLE lot ADD COLUMN IF NOT EXISTS b integer;
+-- == Keys come and go
+CREATE TABLE taxon (code varchar(9) NOT NULL, PRIMARY KEY (code));
+CREATE TABLE lot (lot_no integer NOT NULL, taxon varchar(9), parent integer);
+ALTER TABLE lot ADD PRIMARY KEY (lot_no), ADD UNIQUE INDEX once (taxon, parent), ADD INDEX (parent), ADD CONSTRAINT kind FOREIGN KEY (taxon) REFERENCES taxon (code) ON DELETE SET NULL ON UPDATE CASCADE;
+ALTER TABLE lot ADD FOREIGN KEY (parent) REFERENCES lot (lot_no);
+ALTER TABLE lot ADD CONSTRAINT light CHECK (lot_no > 0), ADD CHECK (parent <> lot_no);
+ALTER TABLE lot DROP CONSTRAINT light, DROP FOREIGN KEY kind, DROP INDEX once;
+ALTER TABLE lot DROP FOREIGN KEY IF EXISTS nothing, RENAME INDEX parent TO by_parent;
+-- == The primary key is another one
+CREATE TABLE lot (lot_no integer NOT NULL PRIMARY KEY, label varchar(9) NOT NULL);
+ALTER TABLE lot DROP PRIMARY KEY, ADD PRIMARY KEY (label, lot_no);
+-- == A dropped column leaves the rest of its indexes
+CREATE TABLE lot (a integer, b integer, c integer, KEY abc (a, b, c), UNIQUE ab (a, b), KEY only_c (c));
+ALTER TABLE lot DROP COLUMN c;
+-- == Tables are renamed
+CREATE TABLE a (id integer PRIMARY KEY);
+CREATE TABLE b (id integer, CONSTRAINT up FOREIGN KEY (id) REFERENCES a (id));
+RENAME TABLE a TO c;
+ALTER TABLE b RENAME TO d;
+ALTER TABLE d RENAME AS e;
+-- == Indexes by themselves
+CREATE TABLE lot (lot_no integer, label varchar(40), place point NOT NULL);
+CREATE UNIQUE INDEX once USING BTREE ON lot (lot_no DESC, label(7)) COMMENT 'x';
+CREATE OR REPLACE INDEX once ON lot (label);
+CREATE INDEX IF NOT EXISTS once ON lot (lot_no);
+CREATE SPATIAL INDEX at ON lot (place);
+DROP INDEX IF EXISTS nothing ON lot;
+CREATE INDEX gone ON lot (lot_no);
+DROP INDEX gone ON lot;
+-- == Computed columns and invisible ones
+CREATE TABLE lot (a integer, b integer GENERATED ALWAYS AS (a + 1) VIRTUAL, c integer AS (a * 2) PERSISTENT, d integer AS (a - 1) STORED, e integer INVISIBLE DEFAULT 4, f timestamp NOT NULL DEFAULT current_timestamp() ON UPDATE current_timestamp());
+-- == Types as they are written
+CREATE TABLE every (a tinyint(1), b smallint unsigned, c mediumint(9) zerofill, d bigint(20), e float(7,3), f double unsigned, g dec(9,3), h fixed(5), i bool, j bit(3), k char(3), l national varchar(9), m tinytext, n mediumtext,
+  o longblob, p binary(4), q varbinary(16), r enum('a','it''s'), s set('x','y'), t year(4), u time(2), v datetime, w json, x uuid, y inet6, z serial);
+-- == Storage engines that keep no references
+CREATE TABLE taxon (code varchar(9) PRIMARY KEY) ENGINE=MyISAM;
+CREATE TABLE lot (taxon varchar(9), FOREIGN KEY (taxon) REFERENCES taxon (code)) ENGINE = MyISAM;
+-- == Comments that only some servers run
+CREATE TABLE /*!32312 IF NOT EXISTS*/ lot (id integer NOT NULL /*!50701 STORAGE DISK */ /*M!100201 COMMENT 'here' */, label varchar(9)) /*!40100 DEFAULT CHARACTER SET utf8mb4 */;
+/*!40000 ALTER TABLE lot DISABLE KEYS */;
+-- == Partitions
+CREATE TABLE reading (taken date NOT NULL, vault integer) PARTITION BY RANGE (YEAR(taken)) (PARTITION p0 VALUES LESS THAN (2025), PARTITION p1 VALUES LESS THAN MAXVALUE);
+ALTER TABLE reading DROP PARTITION p0;
+ALTER TABLE reading ENGINE=InnoDB, ADD COLUMN warmth decimal(4,1);
+ALTER TABLE reading COMMENT = 'what was read', CONVERT TO CHARACTER SET utf8mb4;
+-- == Rows do not matter here
+CREATE TABLE lot (id integer PRIMARY KEY, label varchar(30));
+LOCK TABLES lot WRITE;
+INSERT INTO lot (id, label) VALUES (1, 'a;b'), (2, 'it\'s'), (3, "two"), (4, NULL);
+REPLACE INTO lot VALUES (1, 'again');
+UNLOCK TABLES;
+ANALYZE TABLE lot;
+OPTIMIZE TABLE lot;
+-- == Sequences
+CREATE SEQUENCE counting START WITH 5 INCREMENT BY 2;
+CREATE OR REPLACE TABLE lot (id bigint DEFAULT NEXT VALUE FOR counting, label varchar(9));
+DROP TABLE IF EXISTS nothing;
+-- == Names in quotes, in capitals, with dollar and blanks
+CREATE TABLE `Seed Lot` (`Lot No` integer PRIMARY KEY, `select` text, UPPER integer, a$b integer, `q``t` integer);
+CREATE INDEX `Index One` ON `Seed Lot` (UPPER, `a$b`);
+ALTER TABLE `Seed Lot` CHANGE `select` choice varchar(10);
+-- == Names that the engine makes up
+CREATE TABLE taxon (a integer, b integer, PRIMARY KEY (a), UNIQUE (b));
+CREATE TABLE lot (a integer UNIQUE, b integer CHECK (b > 0), c integer, UNIQUE (b, c), UNIQUE (b), KEY (c), KEY (c, a), CHECK (b > c), CHECK (c > a), FOREIGN KEY (a) REFERENCES taxon (a), FOREIGN KEY (b) REFERENCES taxon (b) ON DELETE CASCADE);
+ALTER TABLE lot ADD FOREIGN KEY (c) REFERENCES taxon (a), ADD CHECK (a <> b), ADD UNIQUE (c), ADD KEY (c);
+-- == Keys in the column definition
+CREATE TABLE lot (a integer NOT NULL KEY, b integer UNIQUE KEY COMMENT 'b', c integer);
+-- == Defaults of every kind
+CREATE TABLE lot (a integer DEFAULT 5, b varchar(9) DEFAULT 'it''s', c varchar(9) DEFAULT "two", d datetime DEFAULT CURRENT_TIMESTAMP ON UPDATE CURRENT_TIMESTAMP, e timestamp NULL DEFAULT NULL, f integer DEFAULT (1 + 2), g bit(1) DEFAULT b'1', h decimal(5,2) DEFAULT 1.50, i uuid DEFAULT uuid(), j date DEFAULT '2026-01-01', k bool DEFAULT true, l text DEFAULT 'x', m double DEFAULT -1.5e3);
+-- == Sets of statements in one ALTER
+CREATE TABLE lot (a integer, b varchar(9), c date);
+ALTER TABLE lot ADD COLUMN d integer NOT NULL DEFAULT 1 AFTER b, ADD INDEX by_b (b), MODIFY COLUMN c datetime, DROP COLUMN a, RENAME TO lots, COMMENT 'all', AUTO_INCREMENT = 5;
+ALTER TABLE lots ALTER INDEX by_b IGNORED, ROW_FORMAT = DYNAMIC, ALGORITHM = INPLACE, LOCK = NONE;
+ALTER IGNORE TABLE lots ADD UNIQUE KEY IF NOT EXISTS once (b);
+ALTER TABLE lots DROP KEY IF EXISTS never, DROP KEY once, FORCE;
+-- == Views, routines, triggers and events
+CREATE TABLE lot (a integer, b varchar(9));
+DELIMITER //
+CREATE PROCEDURE p(IN x integer) BEGIN DECLARE y integer DEFAULT 1; IF x > y THEN UPDATE lot SET a = x; END IF; END//
+CREATE FUNCTION f() RETURNS integer DETERMINISTIC BEGIN RETURN 1; END//
+CREATE TRIGGER t BEFORE INSERT ON lot FOR EACH ROW BEGIN SET NEW.b = 'x;y'; END//
+DELIMITER ;
+CREATE OR REPLACE VIEW v AS SELECT a FROM lot;
+DROP VIEW v;
+DROP PROCEDURE IF EXISTS p;
+DROP FUNCTION f;
+DROP TRIGGER t;
+CREATE TABLE later (id integer PRIMARY KEY);
+-- == Periods and system versions
+CREATE TABLE lot (id integer PRIMARY KEY, valid_from date, valid_to date, PERIOD FOR valid (valid_from, valid_to));
+CREATE TABLE kept (id integer PRIMARY KEY, label varchar(9)) WITH SYSTEM VERSIONING;
+-- == Tables from queries and for a while
+CREATE TABLE lot (a integer PRIMARY KEY, b varchar(9));
+CREATE TEMPORARY TABLE passing (x integer);
+DROP TEMPORARY TABLE passing;
+CREATE TABLE IF NOT EXISTS lot (other integer);
+SET FOREIGN_KEY_CHECKS = 0;
+SET @saved = @@sql_mode, sql_mode = 'NO_AUTO_VALUE_ON_ZERO';
+SET NAMES utf8mb4;
+START TRANSACTION;
+COMMIT;

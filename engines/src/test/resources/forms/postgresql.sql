@@ -1,0 +1,262 @@
+-- == CREATE TABLE: inheritance, columns merged
+CREATE TABLE record (record_no integer NOT NULL, made date DEFAULT CURRENT_DATE);
+CREATE TABLE counted (amount integer, made date);
+CREATE TABLE lot (label varchar(20), made date NOT NULL) INHERITS (record, counted);
+-- == ALTER TABLE: what a parent gets, its heirs get
+CREATE TABLE record (record_no integer);
+CREATE TABLE lot (label varchar(20)) INHERITS (record);
+CREATE TABLE sublot (part integer) INHERITS (lot);
+ALTER TABLE record ADD COLUMN remark text DEFAULT 'none';
+ALTER TABLE record ALTER COLUMN remark SET NOT NULL;
+ALTER TABLE record RENAME COLUMN record_no TO number;
+ALTER TABLE record DROP COLUMN remark;
+-- == ALTER TABLE: INHERIT and NO INHERIT
+CREATE TABLE record (record_no integer NOT NULL);
+CREATE TABLE lot (record_no integer NOT NULL, label text);
+ALTER TABLE lot INHERIT record;
+ALTER TABLE record ADD COLUMN made date;
+ALTER TABLE lot NO INHERIT record;
+ALTER TABLE record ADD COLUMN later date;
+-- == ALTER TABLE ONLY leaves heirs alone
+CREATE TABLE record (record_no integer);
+CREATE TABLE lot (label text) INHERITS (record);
+ALTER TABLE ONLY record ALTER COLUMN record_no SET DEFAULT 7;
+ALTER TABLE record ALTER record_no SET NOT NULL;
+ALTER TABLE record ALTER COLUMN record_no DROP DEFAULT;
+-- == Partitions by range, list and hash
+CREATE TABLE reading (taken date NOT NULL, vault integer NOT NULL, warmth numeric(5,2)) PARTITION BY RANGE (taken);
+CREATE TABLE reading_2025 PARTITION OF reading FOR VALUES FROM ('2025-01-01') TO ('2026-01-01');
+CREATE TABLE reading_rest PARTITION OF reading DEFAULT;
+CREATE TABLE holder (code text NOT NULL, kind text) PARTITION BY LIST (kind);
+CREATE TABLE holder_a PARTITION OF holder (code DEFAULT 'x', CONSTRAINT short CHECK (length(code) < 9)) FOR VALUES IN ('a', 'b');
+CREATE TABLE spread (id bigint NOT NULL) PARTITION BY HASH (id);
+CREATE TABLE spread_0 PARTITION OF spread FOR VALUES WITH (MODULUS 2, REMAINDER 0);
+-- == Partitions are attached and detached
+CREATE TABLE vault (vault_no integer PRIMARY KEY);
+CREATE TABLE reading (taken date NOT NULL, vault integer NOT NULL REFERENCES vault, PRIMARY KEY (taken, vault)) PARTITION BY RANGE (taken);
+CREATE INDEX by_vault ON reading (vault);
+CREATE TABLE reading_2025 (taken date NOT NULL, vault integer NOT NULL);
+ALTER TABLE reading ATTACH PARTITION reading_2025 FOR VALUES FROM ('2025-01-01') TO ('2026-01-01');
+CREATE TABLE reading_2024 PARTITION OF reading FOR VALUES FROM ('2024-01-01') TO ('2025-01-01');
+ALTER TABLE reading DETACH PARTITION reading_2024;
+ALTER TABLE reading ADD COLUMN warmth numeric(4,1);
+-- == CREATE TABLE LIKE with what it takes along
+CREATE TABLE lot (lot_no integer PRIMARY KEY, label varchar(20) DEFAULT 'none' CHECK (label <> ''), made date GENERATED ALWAYS AS ('2026-01-01'::date) STORED, UNIQUE (label, lot_no));
+CREATE INDEX lot_label ON lot (lower(label));
+COMMENT ON COLUMN lot.label IS 'what is written on it';
+CREATE TABLE bare (LIKE lot);
+CREATE TABLE whole (LIKE lot INCLUDING ALL, more integer);
+CREATE TABLE partly (extra text, LIKE lot INCLUDING DEFAULTS INCLUDING COMMENTS);
+CREATE TABLE keyed (LIKE lot INCLUDING INDEXES EXCLUDING DEFAULTS);
+-- == Tables of a type
+CREATE TYPE place AS (shelf integer, slot varchar(9));
+CREATE TABLE stored OF place (shelf WITH OPTIONS NOT NULL, PRIMARY KEY (slot), CHECK (shelf > 0));
+-- == Constraints are added, checked later, renamed and dropped
+CREATE TABLE taxon (code varchar(9), parent varchar(9), rank text);
+ALTER TABLE taxon ADD PRIMARY KEY (code), ADD CONSTRAINT above FOREIGN KEY (parent) REFERENCES taxon ON DELETE SET NULL ON UPDATE CASCADE DEFERRABLE INITIALLY DEFERRED;
+ALTER TABLE taxon ADD CONSTRAINT ranked CHECK (rank IN ('family', 'genus', 'species')) NOT VALID;
+ALTER TABLE taxon VALIDATE CONSTRAINT ranked;
+ALTER TABLE taxon RENAME CONSTRAINT ranked TO known_rank;
+ALTER TABLE taxon ADD UNIQUE (rank, code);
+ALTER TABLE taxon ADD CONSTRAINT once UNIQUE NULLS NOT DISTINCT (parent, rank);
+ALTER TABLE taxon DROP CONSTRAINT once, DROP CONSTRAINT IF EXISTS never_there;
+ALTER TABLE taxon ALTER CONSTRAINT above NOT DEFERRABLE;
+-- == Dropping a key takes the references to it along
+CREATE TABLE taxon (code varchar(9) PRIMARY KEY);
+CREATE TABLE lot (lot_no integer, taxon varchar(9) REFERENCES taxon);
+ALTER TABLE taxon DROP CONSTRAINT taxon_pkey CASCADE;
+-- == Dropping a table takes the references to it along
+CREATE TABLE taxon (code varchar(9) PRIMARY KEY);
+CREATE TABLE lot (lot_no integer, taxon varchar(9) REFERENCES taxon);
+DROP TABLE IF EXISTS nothing, taxon CASCADE;
+-- == Keys made of indexes that are there
+CREATE TABLE lot (lot_no integer NOT NULL, label text NOT NULL);
+CREATE UNIQUE INDEX lot_numbers ON lot (lot_no);
+CREATE UNIQUE INDEX lot_labels ON lot (label);
+ALTER TABLE lot ADD CONSTRAINT lot_key PRIMARY KEY USING INDEX lot_numbers;
+ALTER TABLE lot ADD CONSTRAINT lot_once UNIQUE USING INDEX lot_labels DEFERRABLE;
+-- == Exclusion
+CREATE TABLE visit (room integer, during daterange, EXCLUDE USING gist (during WITH &&));
+ALTER TABLE visit ADD CONSTRAINT apart EXCLUDE USING btree (room WITH =) WHERE (room > 0);
+-- == Columns change their type, default, need and numbering
+CREATE TABLE lot (lot_no integer, label varchar(9) NOT NULL, weight text, span interval);
+ALTER TABLE lot ALTER COLUMN label TYPE varchar(40), ALTER label DROP NOT NULL, ALTER COLUMN label SET DEFAULT 'new';
+ALTER TABLE lot ALTER COLUMN weight SET DATA TYPE numeric(9,2) USING weight::numeric;
+ALTER TABLE lot ALTER COLUMN lot_no SET NOT NULL, ALTER COLUMN lot_no ADD GENERATED BY DEFAULT AS IDENTITY (START WITH 10 INCREMENT BY 5);
+ALTER TABLE lot ALTER COLUMN label SET STATISTICS 100, ALTER COLUMN label SET STORAGE EXTERNAL;
+ALTER TABLE lot ALTER COLUMN label SET (n_distinct = 5);
+-- == Numbering is taken away again
+CREATE TABLE lot (lot_no integer GENERATED ALWAYS AS IDENTITY, twice integer GENERATED ALWAYS AS (2 * 21) STORED);
+ALTER TABLE lot ALTER COLUMN lot_no DROP IDENTITY IF EXISTS;
+ALTER TABLE lot ALTER COLUMN twice DROP EXPRESSION IF EXISTS;
+-- == Columns come and go only if they are not there, or are
+CREATE TABLE lot (lot_no serial PRIMARY KEY);
+ALTER TABLE IF EXISTS lot ADD COLUMN IF NOT EXISTS label text, ADD COLUMN IF NOT EXISTS lot_no integer;
+ALTER TABLE lot DROP COLUMN IF EXISTS nothing, DROP COLUMN IF EXISTS label RESTRICT;
+ALTER TABLE IF EXISTS nothing ADD COLUMN x integer;
+-- == Sequences that columns count with
+CREATE SEQUENCE counting START WITH 100 INCREMENT BY 10 NO MINVALUE NO MAXVALUE CACHE 1;
+CREATE TABLE lot (lot_no integer DEFAULT nextval('counting') NOT NULL, other bigserial);
+ALTER SEQUENCE counting OWNED BY lot.lot_no;
+CREATE SEQUENCE IF NOT EXISTS free AS smallint MAXVALUE 99 CYCLE;
+ALTER SEQUENCE free RENAME TO freed;
+CREATE SEQUENCE gone;
+DROP SEQUENCE IF EXISTS gone, never_there;
+-- == Owned sequences of dumps, after the table
+CREATE TABLE lot (lot_no integer NOT NULL);
+CREATE SEQUENCE lot_lot_no_seq AS integer START WITH 1 INCREMENT BY 1;
+ALTER SEQUENCE lot_lot_no_seq OWNED BY lot.lot_no;
+ALTER TABLE ONLY lot ALTER COLUMN lot_no SET DEFAULT nextval('lot_lot_no_seq'::regclass);
+-- == Enumerations grow and are renamed
+CREATE TYPE rank AS ENUM ('family', 'species');
+ALTER TYPE rank ADD VALUE 'genus' BEFORE 'species';
+ALTER TYPE rank ADD VALUE IF NOT EXISTS 'form' AFTER 'species';
+ALTER TYPE rank RENAME VALUE 'form' TO 'forma';
+ALTER TYPE rank RENAME TO taxon_rank;
+CREATE TABLE taxon (code text, rank taxon_rank DEFAULT 'genus'::taxon_rank);
+-- == Domains
+CREATE DOMAIN weight AS numeric(9,2) DEFAULT 0 NOT NULL CONSTRAINT heavy CHECK (VALUE >= 0);
+CREATE DOMAIN short_text varchar(9) COLLATE "C" CHECK (VALUE <> '');
+ALTER DOMAIN weight DROP DEFAULT;
+ALTER DOMAIN weight RENAME TO mass;
+CREATE TABLE lot (lot_no integer, weight mass, label short_text);
+-- == Structured types
+CREATE TYPE place AS (shelf integer, slot varchar(9));
+ALTER TYPE place ADD ATTRIBUTE room text;
+CREATE TABLE stored (item integer, at place);
+-- == Indexes of every kind
+CREATE TABLE lot (lot_no integer, label text, tags text[], doc jsonb, made date);
+CREATE INDEX ON lot (label);
+CREATE INDEX ON lot (label, made DESC NULLS LAST);
+CREATE UNIQUE INDEX CONCURRENTLY IF NOT EXISTS by_number ON lot USING btree (lot_no ASC) INCLUDE (label) WITH (fillfactor = 70) WHERE made IS NOT NULL;
+CREATE INDEX by_tags ON lot USING gin (tags);
+CREATE INDEX by_doc ON lot USING gin (doc jsonb_path_ops);
+CREATE INDEX by_lower ON lot (lower(label) text_pattern_ops, (lot_no + 1));
+CREATE INDEX hashed ON lot USING hash (label);
+ALTER INDEX hashed RENAME TO by_hash;
+DROP INDEX IF EXISTS by_tags, never_there;
+ALTER INDEX by_number SET (fillfactor = 60);
+-- == Schemas with what is made in them
+CREATE TABLE plain (id integer);
+ALTER TABLE plain RENAME TO plainer;
+ALTER TABLE plainer SET (autovacuum_enabled = off), SET LOGGED;
+CREATE INDEX by_id ON plainer (id);
+ALTER TABLE plainer CLUSTER ON by_id;
+-- == Statements inside a block
+DO $$ BEGIN CREATE TABLE inside (id integer PRIMARY KEY); EXCEPTION WHEN duplicate_table THEN NULL; END $$;
+DO $$
+BEGIN
+  IF NOT EXISTS (SELECT 1 FROM pg_class WHERE relname = 'guarded') THEN
+    CREATE TABLE guarded (id integer);
+  END IF;
+END
+$$;
+-- == Types as dumps spell them
+CREATE TABLE every (a character varying(12), b character(3), c bpchar, d "char", e timestamp(3) without time zone, f timestamp with time zone, g time(0) with time zone, h interval year to month,
+  i bit(4), j bit varying(9), k double precision, l float(20), m float8, n decimal, o numeric(5), p bytea, q uuid, r jsonb, s xml, t inet, u integer[][], v text ARRAY, w int4range, x money, y oid, z smallserial);
+-- == Texts with escapes, dollars and Unicode
+CREATE TABLE texts (a text DEFAULT E'it\'s \\ here', b text DEFAULT $$it's$$, c text DEFAULT 'two''s', d text DEFAULT '--no comment', "Ü ü" text, "quo""ted" integer);
+COMMENT ON TABLE texts IS E'line one\nline two';
+COMMENT ON COLUMN texts.a IS $note$it's "kept"$note$;
+COMMENT ON COLUMN texts.b IS NULL;
+-- == References of every kind
+CREATE TABLE taxon (code text, version integer, PRIMARY KEY (code, version), UNIQUE (version, code));
+CREATE TABLE a (code text, version integer, FOREIGN KEY (code, version) REFERENCES taxon MATCH FULL ON DELETE RESTRICT);
+CREATE TABLE b (code text, version integer, CONSTRAINT up FOREIGN KEY (version, code) REFERENCES taxon (version, code) ON UPDATE SET DEFAULT ON DELETE NO ACTION NOT DEFERRABLE);
+CREATE TABLE c (id integer PRIMARY KEY, up integer REFERENCES c (id) DEFERRABLE INITIALLY IMMEDIATE);
+-- == Structured types change field by field
+CREATE TYPE place AS (shelf integer, slot varchar(9), room text);
+ALTER TYPE place DROP ATTRIBUTE room, ALTER ATTRIBUTE slot SET DATA TYPE varchar(20), ADD ATTRIBUTE level smallint;
+ALTER TYPE place RENAME ATTRIBUTE level TO floor;
+CREATE TABLE stored (item integer, at place);
+-- == Sequences come, change and go with their columns
+CREATE TABLE lot (lot_no serial, other integer);
+ALTER TABLE lot ALTER COLUMN other SET NOT NULL, ALTER COLUMN other ADD GENERATED ALWAYS AS IDENTITY;
+-- == A serial column without its default
+CREATE TABLE lot (lot_no serial, other integer);
+ALTER TABLE lot ALTER COLUMN lot_no DROP DEFAULT;
+-- == A column with its sequence is dropped
+CREATE TABLE lot (lot_no serial, other integer);
+ALTER TABLE lot DROP COLUMN lot_no;
+-- == Comments on all that has one
+CREATE TABLE lot (lot_no integer PRIMARY KEY, label text UNIQUE CHECK (label <> ''));
+CREATE INDEX by_label ON lot (label);
+CREATE TYPE rank AS ENUM ('a');
+CREATE DOMAIN weight AS integer;
+COMMENT ON TABLE lot IS 'the lots';
+COMMENT ON COLUMN lot.lot_no IS 'its number';
+COMMENT ON INDEX by_label IS 'to find it';
+COMMENT ON CONSTRAINT lot_pkey ON lot IS 'the key';
+COMMENT ON TYPE rank IS 'ranks';
+COMMENT ON DOMAIN weight IS 'weights';
+-- == Names in quotes, in capitals and too long
+CREATE TABLE "Seed Lot" ("Lot No" integer PRIMARY KEY, "SELECT" text, "a""b" integer, UPPER_CASE integer);
+CREATE INDEX "Index One" ON "Seed Lot" ("SELECT", upper_case);
+CREATE TABLE a_name_that_is_much_longer_than_the_sixty_three_characters_that_it_may_have (a_column_that_is_also_longer_than_the_sixty_three_characters_that_it_may integer UNIQUE);
+ALTER TABLE "Seed Lot" RENAME COLUMN "SELECT" TO choice;
+-- == Names that the engine makes up
+CREATE TABLE lot (a integer UNIQUE, b integer CHECK (b > 0) CHECK (b < 9), c integer, UNIQUE (b, c), CHECK (b > c), CHECK (c > a), EXCLUDE (a WITH =));
+CREATE INDEX ON lot (a, b);
+CREATE INDEX ON lot (a, b);
+CREATE INDEX ON lot ((a + b), lower('x'));
+ALTER TABLE lot ADD CHECK (a > 0), ADD UNIQUE (c), ADD FOREIGN KEY (c) REFERENCES lot (a);
+-- == Columns that are not null by a constraint with a name
+CREATE TABLE lot (a integer CONSTRAINT needed NOT NULL, b integer NOT NULL NO INHERIT, c integer, CONSTRAINT c_needed NOT NULL c);
+ALTER TABLE lot ADD CONSTRAINT again CHECK (c IS NOT NULL) NO INHERIT;
+ALTER TABLE lot ALTER b DROP NOT NULL;
+-- == Virtual and stored columns
+CREATE TABLE lot (a integer, b integer GENERATED ALWAYS AS (a * 2) VIRTUAL, c integer GENERATED ALWAYS AS (a + 1) STORED, d integer GENERATED ALWAYS AS (a + 3));
+-- == Checks that are not enforced and periods
+CREATE TABLE lot (a integer, CONSTRAINT soft CHECK (a > 0) NOT ENFORCED);
+-- == Tables with storage parameters
+CREATE UNLOGGED TABLE fast (id integer PRIMARY KEY WITH (fillfactor = 80), t text STORAGE EXTENDED COMPRESSION pglz) WITH (fillfactor = 70, autovacuum_enabled = false);
+CREATE TABLE spaced (id integer, CONSTRAINT pk PRIMARY KEY (id) INCLUDE (note) USING INDEX TABLESPACE pg_default, note text) USING heap TABLESPACE pg_default;
+ALTER TABLE fast SET LOGGED, SET (fillfactor = 90), RESET (autovacuum_enabled), ALTER COLUMN t SET COMPRESSION pglz;
+ALTER TABLE fast REPLICA IDENTITY FULL, ENABLE ROW LEVEL SECURITY, FORCE ROW LEVEL SECURITY, SET WITHOUT CLUSTER;
+ALTER TABLE fast OWNER TO CURRENT_USER;
+-- == Tables moved between statements
+CREATE TABLE a (id integer PRIMARY KEY);
+CREATE TABLE b (id integer REFERENCES a);
+ALTER TABLE a RENAME TO c;
+ALTER TABLE c RENAME COLUMN id TO number;
+ALTER TABLE c RENAME CONSTRAINT a_pkey TO c_key;
+ALTER INDEX c_key RENAME TO c_pk;
+-- == Rows, copies and what clients do
+CREATE TABLE lot (id integer, label text, doc jsonb);
+INSERT INTO lot VALUES (1, 'a;b', '{"a": 1}'), (2, E'c\'d', NULL) ON CONFLICT DO NOTHING;
+UPDATE lot SET label = 'x' WHERE id = 1;
+DELETE FROM lot WHERE id = 2;
+TRUNCATE TABLE lot RESTART IDENTITY CASCADE;
+ANALYZE lot;
+GRANT SELECT ON lot TO PUBLIC;
+REVOKE ALL ON TABLE lot FROM PUBLIC;
+SET statement_timeout = 0;
+SELECT pg_catalog.set_config('client_min_messages', 'warning', false);
+BEGIN;
+SAVEPOINT here;
+RELEASE SAVEPOINT here;
+COMMIT;
+-- == Functions, triggers, rules and views among the tables
+CREATE TABLE lot (id integer, label text);
+CREATE FUNCTION stamp() RETURNS trigger LANGUAGE plpgsql AS $f$ BEGIN NEW.label := 'x; y'; RETURN NEW; END; $f$;
+CREATE TRIGGER stamped BEFORE INSERT OR UPDATE OF label ON lot FOR EACH ROW WHEN (NEW.label IS NULL) EXECUTE FUNCTION stamp();
+CREATE FUNCTION twice(n integer) RETURNS integer RETURN n * 2;
+CREATE VIEW labels AS SELECT label FROM lot;
+CREATE MATERIALIZED VIEW counted AS SELECT count(*) AS n FROM lot WITH NO DATA;
+CREATE UNIQUE INDEX counted_once ON counted (n);
+CREATE RULE quiet AS ON DELETE TO labels DO INSTEAD NOTHING;
+ALTER TABLE lot DISABLE TRIGGER stamped, ENABLE TRIGGER ALL;
+ALTER VIEW labels RENAME TO labelled;
+DROP TRIGGER stamped ON lot;
+DROP MATERIALIZED VIEW counted;
+CREATE INDEX after ON lot (id);
+-- == Policies, publications, statistics and the like
+CREATE TABLE lot (id integer, label text);
+CREATE POLICY own ON lot FOR SELECT USING (id > 0);
+CREATE STATISTICS together ON id, label FROM lot;
+CREATE COLLATION german (provider = icu, locale = 'de');
+CREATE TABLE after (label text COLLATE german);
+CREATE CAST (integer AS text) WITH INOUT AS ASSIGNMENT;
+CREATE OPERATOR === (LEFTARG = integer, RIGHTARG = integer, FUNCTION = int4eq);
+DROP CAST (integer AS text);
+CREATE AGGREGATE all_of (integer) (SFUNC = int4pl, STYPE = integer, INITCOND = '0');
