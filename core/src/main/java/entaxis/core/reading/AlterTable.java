@@ -172,6 +172,10 @@ final class AlterTable {
             }
             case SET -> {
                 tokens.at++;
+                if (is(Target.ORACLE) && tokens.acceptReading("UNUSED")) {
+                    dropColumns(table);
+                    return false;
+                }
                 if (tokens.accept(Word.SCHEMA)) {
                     drafts.rename(table, name, new QName(tokens.name(), table.name));
                     return false;
@@ -518,7 +522,7 @@ final class AlterTable {
             case ADD -> {
                 tokens.at++;
                 if (is(Target.SQLSERVER)) {
-                    tokens.at++;
+                    property(column);
                 } else {
                     definitions.clauses(table, column);
                 }
@@ -676,8 +680,20 @@ final class AlterTable {
         } else if (tokens.acceptReading("EXPRESSION")) {
             tokens.accept(Word.IF, Word.EXISTS);
             column.generated = "";
+        } else if (is(Target.SQLSERVER)) {
+            property(column);
         } else {
             throw tokens.unreadable("DEFAULT, NOT NULL, IDENTITY or EXPRESSION is expected here");
+        }
+    }
+
+    /** Transact-SQL Reference, ALTER TABLE ... ALTER COLUMN ... ADD | DROP: what a column has beside its type; only whether a computed one is kept says something here. */
+    private void property(ColumnDraft column) {
+        boolean kept = tokens.is(Word.PERSISTED);
+        column.virtual = kept ? !column.virtual : column.virtual;
+        tokens.at += tokens.is(Word.NOT) ? 3 : 1;
+        if (tokens.accept(Word.WITH)) {
+            tokens.skipRound();
         }
     }
 
@@ -686,8 +702,11 @@ final class AlterTable {
     private void modify(TableDraft table) {
         tokens.accept(Word.COLUMN);
         tokens.accept(Word.IF, Word.EXISTS);
-        if (is(Target.ORACLE) && tokens.is(Word.CONSTRAINT)) {
-            tokens.at += 2;
+        if (is(Target.ORACLE) && (tokens.is(Word.CONSTRAINT) || tokens.is(Word.PRIMARY, Word.KEY) || tokens.is(Word.UNIQUE) && tokens.sign(tokens.at + 1, '('))) {
+            tokens.at += tokens.is(Word.UNIQUE) ? 1 : 2;
+            if (tokens.sign('(')) {
+                tokens.skipRound();
+            }
             definitions.constraintEnd();
             return;
         }

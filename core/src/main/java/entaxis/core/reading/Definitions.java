@@ -336,7 +336,10 @@ final class Definitions {
     private void defaultClause(ColumnDraft column) {
         tokens.at++;
         if (tokens.accept(Word.ON, Word.NULL)) {
-            tokens.accept(Word.FOR);
+            if (tokens.accept(Word.FOR, Word.INSERT)) {
+                tokens.at += tokens.accept(Word.AND) || tokens.is(Word.ONLY) ? 1 : 0;
+            }
+            column.required |= drafts.engine == Target.ORACLE;
         } else if (mySql() && tokens.accept(Word.ON, Word.UPDATE)) {
             column.onUpdate = expression();
             return;
@@ -983,6 +986,11 @@ final class Definitions {
             tokens.at += 3;
             return true;
         }
+        if (tokens.is(Word.EXCEPTION) || tokens.reads(tokens.at, "EXCEPTIONS")) {
+            tokens.at += 2;
+            qualified();
+            return true;
+        }
         if (tokens.is(Word.USING)) {
             return usingIndex();
         }
@@ -1084,6 +1092,10 @@ final class Definitions {
         }
         boolean isUnique = unique || drafts.engine == Target.SQLSERVER && tokens.accept(Word.UNIQUE);
         clustering();
+        if (drafts.engine == Target.SQLSERVER && tokens.acceptReading("COLUMNSTORE")) {
+            columnStore();
+            return;
+        }
         indexMethod();
         List<IndexColumn> columns = indexColumns();
         Optional<String> predicate = Optional.empty();
@@ -1096,6 +1108,18 @@ final class Definitions {
         constraintEnd();
         String named = name.isEmpty() ? implied.index(table, List.of(columns.getFirst().name())) : name;
         addIndex(table, new TableIndex(named, isUnique, columns, method, predicate));
+    }
+
+    /** Transact-SQL Reference, CREATE TABLE, table_index: a column store keeps rows, it orders nothing. */
+    private void columnStore() {
+        if (tokens.sign('(')) {
+            tokens.skipRound();
+        }
+        if (tokens.reads(tokens.at, "ORDER") || tokens.is(Word.ORDER)) {
+            tokens.at++;
+            tokens.skipRound();
+        }
+        constraintEnd();
     }
 
     /** Reads an index behind a column (Transact-SQL Reference, CREATE TABLE, column_index). */

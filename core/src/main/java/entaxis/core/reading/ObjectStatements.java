@@ -581,11 +581,10 @@ final class ObjectStatements {
     /** Carries a view, routine or trigger as its text. */
     void program(int from, ProgramKind kind, boolean materialized) {
         tokens.at++;
-        tokens.accept(Word.BODY);
+        String body = tokens.accept(Word.BODY) ? "\u0000body" : "";
         tokens.accept(Word.CONCURRENTLY);
         tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
         QName name = definitions.qualified();
-        String body = kind == ProgramKind.PACKAGE && tokens.word(from + 3) == Word.BODY || tokens.word(from + 2) == Word.BODY ? "\u0000body" : "";
         String overload = kind == ProgramKind.FUNCTION && tokens.sign('(') ? "\u0000" + kind : "\u0000" + (kind == ProgramKind.VIEW ? "" : kind);
         String key = kind == ProgramKind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "");
         drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), drafts.engine, tokens.verbatim(from, tokens.limit)));

@@ -262,7 +262,7 @@ final class Statements {
             case COMMIT, ROLLBACK, START, SAVEPOINT, RELEASE, TRANSACTION -> pass(from, "transaction");
             case GRANT, REVOKE -> pass(from, "permission");
             case SELECT, VALUES, WITH -> select(from);
-            case UPDATE, DELETE, TRUNCATE -> pass(from, "change of rows");
+            case UPDATE, DELETE, TRUNCATE -> pass(from, tokens.is(Word.UPDATE, Word.STATISTICS) ? "maintenance" : "change of rows");
             case PRAGMA -> pass(from, "setting");
             case LOCK, UNLOCK -> pass(from, "lock");
             case ANALYZE, VACUUM, CLUSTER -> pass(from, "maintenance");
@@ -274,8 +274,10 @@ final class Statements {
     private void other(int from) {
         String first = tokens.kind(from) == Scanner.WORD ? tokens.text(from, from + 1).toUpperCase(Locale.ROOT) : "";
         switch (first) {
-            case "MERGE", "UPSERT", "HANDLER", "LOAD" -> pass(from, "change of rows");
-            case "REINDEX", "OPTIMIZE", "REPAIR", "CHECKPOINT", "DISCARD", "FLUSH", "PURGE", "DBCC", "RECONFIGURE", "SHUTDOWN" -> pass(from, "maintenance");
+            case "MERGE" -> merge(from);
+            case "UPSERT", "HANDLER", "LOAD" -> pass(from, "change of rows");
+            case "BULK" -> pass(from + 1, "rows");
+            case "REINDEX", "OPTIMIZE", "REPAIR", "CHECKPOINT", "DISCARD", "FLUSH", "PURGE", "DBCC", "RECONFIGURE", "SHUTDOWN", "FLASHBACK" -> pass(from, "maintenance");
             case "EXPLAIN", "SHOW", "DESCRIBE", "HELP" -> pass(from, "query");
             case "LISTEN", "NOTIFY", "UNLISTEN", "RESET", "PREPARE", "DEALLOCATE", "SIGNAL" -> pass(from, "setting");
             case "SECURITY" -> pass(from, "permission");
@@ -286,6 +288,27 @@ final class Statements {
             case "AUDIT", "NOAUDIT", "ASSOCIATE", "DISASSOCIATE" -> pass(from, "setting");
             default -> throw new Unreadable(from, first.isEmpty() ? "no statement begins so" : "“" + tokens.text(from, from + 1) + "” begins no statement that is known here");
         }
+    }
+
+    /** Transact-SQL Reference, ALTER SCHEMA: what is named goes over into the schema. */
+    private void alterSchema(int from) {
+        String into = tokens.isName(tokens.at + 1) ? tokens.nameAt(tokens.at + 1) : "";
+        if (lexis.engine() != Target.SQLSERVER || !tokens.reads(tokens.at + 2, "TRANSFER")) {
+            pass(from, "schema");
+            return;
+        }
+        tokens.at += 3;
+        if (tokens.reads(tokens.at, "OBJECT") || tokens.is(Word.OBJECT)) {
+            tokens.at += 3;
+        }
+        Drafts.QName name = definitions.qualified();
+        drafts.table(name).ifPresent(table -> drafts.rename(table, name, new Drafts.QName(into, table.name)));
+    }
+
+    /** Transact-SQL Reference, MERGE: it goes on to its semicolon, whatever statements seem to begin inside. */
+    private void merge(int from) {
+        pass(from, "change of rows");
+        tokens.at = tokens.limit;
     }
 
     private void select(int from) {
@@ -382,6 +405,10 @@ final class Statements {
                     return;
                 }
                 case VIEW -> {
+                    if (materialized && tokens.reads(tokens.at + 1, "LOG") && tokens.word(tokens.at + 2) == Word.ON) {
+                        pass(from, "log of changes");
+                        return;
+                    }
                     objects.program(from, ProgramKind.VIEW, materialized);
                     return;
                 }
@@ -551,7 +578,7 @@ final class Statements {
             case TYPE -> objects.alterType(from);
             case DOMAIN -> objects.alterDomain(from);
             case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE -> objects.alterProgram(from);
-            case SCHEMA -> pass(from, "schema");
+            case SCHEMA -> alterSchema(from);
             default -> passObject(from);
         }
     }
