@@ -112,3 +112,43 @@ SET @saved = @@sql_mode, sql_mode = 'NO_AUTO_VALUE_ON_ZERO';
 SET NAMES utf8mb4;
 START TRANSACTION;
 COMMIT;
+-- == A type changes under keys, names change in references
+CREATE TABLE taxon (code varchar(9) PRIMARY KEY, rank varchar(9), KEY (rank));
+CREATE TABLE lot (id integer AUTO_INCREMENT PRIMARY KEY, taxon varchar(9) NOT NULL, rank varchar(9), CONSTRAINT kind FOREIGN KEY (taxon) REFERENCES taxon (code), FOREIGN KEY by_rank (rank) REFERENCES taxon (rank) ON UPDATE CASCADE);
+ALTER TABLE lot CHANGE rank grade varchar(9) DEFAULT 'x';
+ALTER TABLE taxon CHANGE rank level varchar(9);
+ALTER TABLE lot MODIFY id bigint unsigned NOT NULL AUTO_INCREMENT;
+ALTER TABLE taxon RENAME TO kinds;
+-- == Checks of every kind
+CREATE TABLE lot (a integer, b varchar(9), c date, d decimal(5,2) CHECK (d >= 0), CHECK (a BETWEEN 1 AND 9), CHECK (b LIKE 'a%' OR b IS NULL), CHECK (b IN ('x', 'y')), CHECK (c > '2020-01-01'), CHECK (length(b) <= 9), CHECK (b REGEXP '^[a-z]+$'), CHECK (NOT (a = 5)), CHECK (coalesce(a, 0) < 5), CHECK (a IS NOT NULL OR b IS NOT NULL), CHECK (CASE WHEN a > 5 THEN b <> '' ELSE true END), CHECK (a % 2 = 0), CHECK (a <=> 5), CHECK (a != 7 AND b), CHECK (json_valid(b)));
+-- == Dumps
+/*!40101 SET @OLD_CHARACTER_SET_CLIENT=@@CHARACTER_SET_CLIENT */;
+/*!40101 SET NAMES utf8mb4 */;
+/*!40014 SET @OLD_FOREIGN_KEY_CHECKS=@@FOREIGN_KEY_CHECKS, FOREIGN_KEY_CHECKS=0 */;
+DROP TABLE IF EXISTS `lot`;
+/*!40101 SET character_set_client = utf8 */;
+CREATE TABLE `lot` (
+  `id` int(11) NOT NULL AUTO_INCREMENT,
+  `label` varchar(255) NOT NULL DEFAULT '',
+  `made` timestamp NOT NULL DEFAULT current_timestamp() ON UPDATE current_timestamp(),
+  `kind` enum('a','b;c','d''e') DEFAULT 'a',
+  `price` decimal(10,2) unsigned DEFAULT 0.00,
+  `body` longtext CHARACTER SET utf8mb3 COLLATE utf8mb3_general_ci DEFAULT NULL,
+  PRIMARY KEY (`id`),
+  UNIQUE KEY `label` (`label`(191)),
+  KEY `kind_made` (`kind`,`made`) USING BTREE COMMENT 'both',
+  FULLTEXT KEY `body` (`body`)
+) ENGINE=InnoDB AUTO_INCREMENT=5 DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_general_ci ROW_FORMAT=DYNAMIC COMMENT='it''s the lots';
+LOCK TABLES `lot` WRITE;
+/*!40000 ALTER TABLE `lot` DISABLE KEYS */;
+INSERT INTO `lot` VALUES (1,'a\'b;','2020-01-01 00:00:00','b;c',1.50,NULL),(2,'-- no','2020-01-01 00:00:00','a',0,'x\\');
+/*!40000 ALTER TABLE `lot` ENABLE KEYS */;
+UNLOCK TABLES;
+/*!50003 DROP PROCEDURE IF EXISTS never */;
+-- == Keys that stand in for each other
+CREATE TABLE taxon (id integer PRIMARY KEY);
+CREATE TABLE lot (a integer, b integer, c integer, CONSTRAINT one FOREIGN KEY (a) REFERENCES taxon (id));
+ALTER TABLE lot ADD KEY mine (a, b);
+ALTER TABLE lot ADD CONSTRAINT two FOREIGN KEY (b) REFERENCES taxon (id), ADD UNIQUE KEY (c, b);
+ALTER TABLE lot DROP FOREIGN KEY two;
+ALTER TABLE lot DROP KEY two;

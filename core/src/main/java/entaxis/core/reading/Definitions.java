@@ -558,6 +558,8 @@ final class Definitions {
         while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
             if (tokens.sign('(')) {
                 tokens.skipRound();
+            } else if (tokens.sign('[') && drafts.engine == Target.POSTGRESQL) {
+                tokens.skipSquare();
             } else if (tokens.at > from && ends(tokens.word(), from)) {
                 break;
             } else {

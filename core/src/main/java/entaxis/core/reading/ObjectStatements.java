@@ -566,14 +566,27 @@ final class ObjectStatements {
     void dropType(int from) {
         tokens.at++;
         tokens.accept(Word.IF, Word.EXISTS);
+        List<String> gone = new ArrayList<>();
         do {
-            drafts.types.remove(drafts.key(definitions.qualified()));
+            Optional.ofNullable(drafts.types.remove(drafts.key(definitions.qualified()))).ifPresent(type -> gone.add(type.name()));
         } while (tokens.acceptSign(','));
         tokens.accept(Word.IF, Word.EXISTS);
-        if (!tokens.accept(Word.CASCADE)) {
+        if (tokens.accept(Word.CASCADE)) {
+            gone.forEach(this::withoutColumnsOf);
+        } else {
             tokens.accept(Word.RESTRICT);
         }
         tokens.accept(Word.FORCE);
+    }
+
+    /** PostgreSQL manual, DROP TYPE: columns of the type go with it. */
+    private void withoutColumnsOf(String type) {
+        if (is(Target.POSTGRESQL)) {
+            drafts.tables().forEach(table -> table.columns.stream().filter(column -> column.type.equals(new SqlType.UserType(type))).toList().forEach(column -> {
+                drafts.dropReferences(table, List.of(column.name));
+                table.drop(column, false);
+            }));
+        }
     }
 
     // what is carried as text

@@ -254,12 +254,21 @@ final class Tokens {
 
     /** Passes a bracketed run; the cursor stands before its opening bracket. */
     void skipRound() {
+        skip('(', ')');
+    }
+
+    /** The same in square brackets. */
+    void skipSquare() {
+        skip('[', ']');
+    }
+
+    private void skip(char opening, char closing) {
         int open = at;
         int depth = 0;
         do {
-            if (sign(at, '(')) {
+            if (sign(at, opening)) {
                 depth++;
-            } else if (sign(at, ')')) {
+            } else if (sign(at, closing)) {
                 depth--;
             }
             at++;

@@ -5,7 +5,6 @@ import entaxis.core.design.Target;
 import entaxis.core.expression.QuerySense;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Neutral;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
@@ -74,7 +73,7 @@ final class ProgramSense {
             return Optional.empty();
         }
         Dialect dialect = Dialect.of(wanted.target());
-        return QuerySense.sameView(Neutral.condition(wanted.text(), dialect), Neutral.condition(live.text(), dialect));
+        return QuerySense.sameView(Wording.neutral(wanted.text(), dialect), Wording.neutral(live.text(), dialect));
     }
 
     private static boolean spokenApart(String wanted, String live) {

@@ -34,6 +34,10 @@ import java.util.stream.Collectors;
 /** How one engine words things, and what its wordings mean: two that mean the same are no difference. */
 public final class Wording {
     private static final Pattern NEXT = Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?public\"?\\.)?\"?([\\w.$]+)\"?\\s*\\)?");
+    private static final Pattern TRUTH = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1|f|fa|fal|fals|false|n|no|of|off|0)\\s*'");
+    private static final Pattern TRUE = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1)\\s*'");
+    private static final Pattern BITS = Pattern.compile("(?i)b('[01]*')");
+    private static final Pattern OCTETS = Pattern.compile("(?i)\\boctet_length\\s*\\(");
     private static final Pattern NUMBER_AS_TEXT = Pattern.compile("'(-?[0-9]+(\\.[0-9]+)?)'");
     private static final Map<Target, Pattern> MADE_UP = Map.of(Target.POSTGRESQL, Pattern.compile(".*_(pkey|key|fkey|check)[0-9]*"), Target.H2, Pattern.compile("CONSTRAINT_(INDEX_)?[0-9A-F]+(_[0-9A-F]+)*|PRIMARY_KEY_[0-9A-F_]+", Pattern.CASE_INSENSITIVE),
             Target.ORACLE, Pattern.compile("SYS_C[0-9]+", Pattern.CASE_INSENSITIVE), Target.SQLSERVER, Pattern.compile("(PK|UQ|FK|CK|DF)__.*__[0-9A-F]{8,16}", Pattern.CASE_INSENSITIVE),
@@ -99,10 +103,17 @@ public final class Wording {
         return mySql() || dialect.target() == Target.SQLITE;
     }
 
+    /** A condition in ISO words. MariaDB keeps a length as one in octets, which it is (MariaDB manual, LENGTH). */
+    static String neutral(String text, Dialect dialect) {
+        String neutral = Neutral.condition(text, dialect);
+        boolean octets = dialect.target() == Target.MARIADB || dialect.target() == Target.MYSQL;
+        return octets ? OCTETS.matcher(neutral).replaceAll("length(") : neutral;
+    }
+
     /** What a condition means. */
     public String sense(String condition) {
         return senses.computeIfAbsent(condition, text -> {
-            String neutral = Neutral.condition(text, dialect);
+            String neutral = neutral(text, dialect);
             return mySql() ? Sense.ofNumericTruth(neutral) : Sense.of(neutral);
         });
     }
@@ -115,9 +126,19 @@ public final class Wording {
         String neutral = Neutral.defaultValue(column.defaultValue().get(), column.type(), dialect);
         boolean numeric = column.type() instanceof SqlType.IntegerType || column.type() instanceof SqlType.DecimalType || column.type() instanceof SqlType.FloatType;
         String sense = Sense.of(numeric ? NUMBER_AS_TEXT.matcher(neutral.strip()).replaceFirst("$1") : neutral);
+        sense = dialect.target() == Target.POSTGRESQL ? postgreSql(neutral.strip(), sense, column.type()) : sense;
         sense = mySql() ? sense.replaceAll("^true$", "1").replaceAll("^false$", "0") : sense;
         Matcher next = NEXT.matcher(neutral);
         return sense.equals("null") ? "" : next.matches() ? "nextval " + folded(next.group(1)) : sense;
+    }
+
+    /** PostgreSQL manual, 8.6 and 4.1.2.5: texts that stand for a truth value; a row of bits is kept as a text. */
+    private static String postgreSql(String neutral, String sense, SqlType type) {
+        if (type instanceof SqlType.BooleanType && TRUTH.matcher(neutral).matches()) {
+            return TRUE.matcher(neutral).matches() ? "true" : "false";
+        }
+        Matcher bits = BITS.matcher(neutral);
+        return bits.matches() ? Sense.of(bits.group(1)) : sense;
     }
 
     /** A type as it is spelled. */

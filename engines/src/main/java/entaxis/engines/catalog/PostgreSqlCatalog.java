@@ -113,7 +113,7 @@ final class PostgreSqlCatalog {
         SqlType type = row.getBoolean(11) ? new UserType(row.getString(12)) : row.getBoolean(15) ? SpelledTypes.array(new UserType(row.getString(16)), 1) : type(row.getString(3));
         boolean counted = row.getObject(13) != null;
         Identity identity = counted ? Identity.BY_DEFAULT : identity(row.getString(6));
-        Numbering numbers = counted ? new Numbering(row.getLong(13), row.getLong(14)) : new Numbering(row.getLong(8), row.getLong(9));
+        Numbering numbers = counted ? new Numbering(row.getLong(13), row.getLong(14)) : row.getObject(8) == null ? Numbering.USUAL : new Numbering(row.getLong(8), row.getLong(9));
         Optional<Numbering> numbering = identity == Identity.NONE || numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers);
         boolean virtual = row.getString(17).equals("v");
         return new Column(Optional.empty(), row.getString(2), type, row.getBoolean(4), counted ? Optional.empty() : defaultValue(row.getString(5)), identity, numbering,
