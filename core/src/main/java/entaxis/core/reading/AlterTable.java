@@ -494,8 +494,11 @@ final class AlterTable {
             return false;
         }
         if (tokens.is(Word.INDEX) && mySql() || tokens.is(Word.CONSTRAINT) || tokens.is(Word.CHECK) && mySql()) {
-            pass.over(from, "switching on and off");
-            return true;
+            boolean moreBehind = storageSetting();
+            if (!moreBehind) {
+                pass.over(from, "switching on and off");
+            }
+            return !moreBehind;
         }
         tokens.accept(Word.COLUMN);
         boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);

@@ -627,7 +627,8 @@ final class Definitions {
                 String own = tokens.sign('(') ? "" : tokens.name();
                 List<String> columns = tokens.names();
                 tokens.expect(Word.REFERENCES);
-                addForeignKey(table, name.isEmpty() ? own : name, columns);
+                // MySQL manual, “FOREIGN KEY Constraints”: the name of the index is none of the reference; MariaDB takes it for both
+                addForeignKey(table, !name.isEmpty() || drafts.engine == Target.MYSQL ? name : own, columns);
             }
             case CHECK -> {
                 tokens.at++;

@@ -273,7 +273,21 @@ final class Statements {
 
     private void other(int from) {
         String first = tokens.kind(from) == Scanner.WORD ? tokens.text(from, from + 1).toUpperCase(Locale.ROOT) : "";
+        String both = first + " " + (tokens.kind(from + 1) == Scanner.WORD ? tokens.text(from + 1, from + 2).toUpperCase(Locale.ROOT) : "");
+        switch (both) {
+            case "CHECK TABLE", "CHECKSUM TABLE", "REFRESH MATERIALIZED" -> pass(from, "maintenance");
+            case "CHANGE REPLICATION", "CHANGE MASTER", "STOP REPLICA", "STOP SLAVE" -> pass(from, "replication");
+            default -> other(from, first);
+        }
+    }
+
+    private void other(int from, String first) {
         switch (first) {
+            case "XA" -> pass(from, "transaction");
+            case "BINLOG" -> pass(from, "replication");
+            case "TABLE" -> pass(from, "query");
+            case "MOVE" -> pass(from, "procedural statement");
+            case "KILL", "RESTART", "CLONE" -> pass(from, "setting");
             case "MERGE" -> merge(from);
             case "UPSERT", "HANDLER", "LOAD" -> pass(from, "change of rows");
             case "BULK" -> pass(from + 1, "rows");
@@ -547,7 +561,7 @@ final class Statements {
             java.util.Map.entry("SYMMETRIC", "user"), java.util.Map.entry("ASYMMETRIC", "user"), java.util.Map.entry("CREDENTIAL", "user"), java.util.Map.entry("SECURITY", "row security"),
             java.util.Map.entry("APPLICATION", "role"), java.util.Map.entry("ENDPOINT", "setting"), java.util.Map.entry("EVENT", "event"), java.util.Map.entry("MATERIALIZED", "view log"),
             java.util.Map.entry("OUTLINE", "setting"), java.util.Map.entry("FLASHBACK", "storage"), java.util.Map.entry("RESTORE", "storage"), java.util.Map.entry("EDITION", "setting"),
-            java.util.Map.entry("DISKGROUP", "storage"), java.util.Map.entry("INDEXTYPE", "index type"), java.util.Map.entry("ASSERTION", "assertion"),
+            java.util.Map.entry("DISKGROUP", "storage"), java.util.Map.entry("INDEXTYPE", "index type"), java.util.Map.entry("ASSERTION", "assertion"), java.util.Map.entry("SPATIAL", "reference system"), java.util.Map.entry("REFERENCE", "reference system"), java.util.Map.entry("OWNED", "permission"),
             java.util.Map.entry("CHARACTER", "collation"), java.util.Map.entry("TRANSLATION", "collation"), java.util.Map.entry("RESOURCE", "setting"), java.util.Map.entry("PREPARE", "setting"));
 
     private void passObject(int from) {
