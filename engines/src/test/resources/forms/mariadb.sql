@@ -152,3 +152,23 @@ ALTER TABLE lot ADD KEY mine (a, b);
 ALTER TABLE lot ADD CONSTRAINT two FOREIGN KEY (b) REFERENCES taxon (id), ADD UNIQUE KEY (c, b);
 ALTER TABLE lot DROP FOREIGN KEY two;
 ALTER TABLE lot DROP KEY two;
+-- == Chains over years: columns come, move and go
+CREATE TABLE member (id int NOT NULL AUTO_INCREMENT, name varchar(50) NOT NULL, mail varchar(80), PRIMARY KEY (id), UNIQUE KEY mail (mail));
+ALTER TABLE member ADD active tinyint(1) AFTER name;
+UPDATE member SET active = 1;
+ALTER TABLE member MODIFY active tinyint(1) NOT NULL DEFAULT 1;
+RENAME TABLE member TO members;
+CREATE TABLE role (code varchar(9) PRIMARY KEY);
+ALTER TABLE members ADD role varchar(9) DEFAULT 'plain', ADD CONSTRAINT fk_role FOREIGN KEY (role) REFERENCES role (code) ON UPDATE CASCADE;
+ALTER TABLE members DROP FOREIGN KEY fk_role, DROP KEY fk_role;
+ALTER TABLE members ADD KEY role_active (role, active), DROP INDEX mail, ADD UNIQUE KEY mail_name (mail(20), name(10));
+ALTER TABLE members CHANGE mail email varchar(120) CHARACTER SET ascii NOT NULL DEFAULT '', DROP COLUMN active;
+ALTER TABLE members MODIFY id bigint NOT NULL FIRST;
+ALTER TABLE members DROP PRIMARY KEY, ADD COLUMN no int AUTO_INCREMENT PRIMARY KEY FIRST;
+DROP TABLE role;
+-- == Comments everywhere
+CREATE /* why */ TABLE # this
+lot ( -- that
+  id /* key */ int /* of all */ NOT NULL, -- first; really
+  label varchar(30) DEFAULT 'a -- b # c' COMMENT 'x;y' # last
+) /* z */ COMMENT='a;b'; -- end

@@ -343,3 +343,64 @@ CREATE TABLE m_1a PARTITION OF m_1 FOR VALUES FROM (MINVALUE) TO ('2019-01-01');
 ALTER TABLE m ADD CONSTRAINT short CHECK (length(label) < 5);
 ALTER TABLE m DROP COLUMN IF EXISTS never;
 DROP TABLE m_1a;
+-- == Chains over years: columns come, move and go
+CREATE TABLE member (id serial PRIMARY KEY, name varchar(50) NOT NULL, mail varchar(80));
+ALTER TABLE member ADD COLUMN active boolean;
+UPDATE member SET active = true;
+ALTER TABLE member ALTER COLUMN active SET DEFAULT true, ALTER COLUMN active SET NOT NULL;
+ALTER TABLE member RENAME TO members;
+ALTER SEQUENCE member_id_seq RENAME TO members_id_seq;
+ALTER INDEX member_pkey RENAME TO members_pkey;
+CREATE TABLE role (code text PRIMARY KEY);
+ALTER TABLE members ADD role text DEFAULT 'plain' REFERENCES role ON UPDATE CASCADE;
+ALTER TABLE members DROP CONSTRAINT members_role_fkey;
+ALTER TABLE members ADD CONSTRAINT members_role_fkey FOREIGN KEY (role) REFERENCES role (code) ON DELETE SET DEFAULT;
+CREATE UNIQUE INDEX members_mail ON members (lower(mail)) WHERE active;
+ALTER TABLE members DROP COLUMN mail;
+ALTER TABLE members ALTER id TYPE bigint;
+ALTER TABLE members ADD CONSTRAINT named CHECK (name <> '') NOT VALID;
+ALTER TABLE members VALIDATE CONSTRAINT named;
+DROP TABLE IF EXISTS role CASCADE;
+-- == The key becomes another one
+CREATE TABLE slot (vault char(2), shelf integer, place integer);
+ALTER TABLE slot ADD CONSTRAINT slot_key PRIMARY KEY (vault, shelf);
+CREATE TABLE held (vault char(2), shelf integer, FOREIGN KEY (vault, shelf) REFERENCES slot);
+ALTER TABLE held DROP CONSTRAINT held_vault_shelf_fkey;
+ALTER TABLE slot DROP CONSTRAINT slot_key;
+ALTER TABLE slot ADD COLUMN id bigint GENERATED ALWAYS AS IDENTITY, ADD PRIMARY KEY (id), ADD CONSTRAINT slot_place UNIQUE (vault, shelf, place);
+ALTER TABLE held ADD COLUMN slot bigint REFERENCES slot, DROP COLUMN vault, DROP COLUMN shelf;
+-- == Guarded changes
+DO $$
+DECLARE r record;
+BEGIN
+  CREATE TABLE IF NOT EXISTS lot (id integer);
+  BEGIN
+    ALTER TABLE lot ADD COLUMN label text;
+  EXCEPTION
+    WHEN duplicate_column THEN RAISE NOTICE 'there already';
+  END;
+  FOR r IN SELECT 1 LOOP
+    NULL;
+  END LOOP;
+  PERFORM 1;
+END $$;
+ALTER TABLE lot ADD COLUMN IF NOT EXISTS label integer;
+-- == Views that stand in the way are made again
+CREATE TABLE lot (id integer, label varchar(5));
+CREATE VIEW labels AS SELECT label FROM lot;
+DROP VIEW labels;
+ALTER TABLE lot ALTER COLUMN label TYPE varchar(50);
+CREATE OR REPLACE VIEW labels AS SELECT label FROM lot;
+CREATE RECURSIVE VIEW up (n) AS VALUES (1) UNION ALL SELECT n + 1 FROM up WHERE n < 5;
+CREATE TEMP VIEW passing AS SELECT 1;
+COMMENT ON VIEW labels IS 'x';
+-- == Arrays, ranges and types of extensions spelled in full
+CREATE TABLE lot (a pg_catalog.int4, b "pg_catalog"."varchar"(9), c text COLLATE "C" NOT NULL, d character varying[] DEFAULT '{}'::character varying[] NOT NULL, e timestamp(0) without time zone[], f numeric(5,2)[], g bit varying, h interval(3), i interval day to second(2), j tsvector, k point, l cidr, m macaddr, n pg_lsn, o regclass, p name, q daterange, r int4multirange);
+-- == Statements over several lines with comments everywhere
+CREATE /* why */ TABLE -- this
+lot ( -- that
+  id /* key */ integer /* of all */ NOT NULL, -- first; really
+  /* a comment, with a comma */
+  label text DEFAULT 'a -- b /* c */' -- last
+); -- end
+COMMENT /* x */ ON TABLE lot /* y */ IS /* z */ 'a;b';

@@ -58,3 +58,14 @@ CREATE TABLE lot (id INTEGER, taxon TEXT REFERENCES taxon (code), CHECK (id > 0)
 ALTER TABLE taxon RENAME TO kind;
 ALTER TABLE kind RENAME COLUMN code TO short;
 ALTER TABLE lot RENAME COLUMN id TO number;
+-- == Chains over years, and comments everywhere
+CREATE /* why */ TABLE -- this
+member ( -- that
+  id INTEGER /* key */ PRIMARY KEY, name TEXT NOT NULL, /* a, b */ mail TEXT
+);
+ALTER TABLE member ADD COLUMN active INTEGER NOT NULL DEFAULT 1 CHECK (active IN (0, 1));
+ALTER TABLE member RENAME TO members;
+CREATE UNIQUE INDEX members_mail ON members (lower(mail)) WHERE active = 1;
+CREATE TABLE held (id INTEGER PRIMARY KEY, member INTEGER NOT NULL CONSTRAINT owner REFERENCES members (id) ON DELETE CASCADE);
+ALTER TABLE members RENAME COLUMN name TO full_name;
+ALTER TABLE members ADD COLUMN made TEXT DEFAULT CURRENT_TIMESTAMP REFERENCES held (id);

@@ -178,7 +178,8 @@ final class Types {
             return new Read(new UserType(drafts.types.get(drafts.key(asked)).name()), false);
         }
         boolean square = tokens.quoted(from);
-        TypeSpelling spelling = SpelledTypes.cut(square && drafts.engine == Target.SQLSERVER ? unquoted(from, end) : spelled);
+        boolean system = drafts.engine == Target.POSTGRESQL && qualified && square && asked.namespace().equals("pg_catalog") && !name.equals("char");
+        TypeSpelling spelling = SpelledTypes.cut(system || square && drafts.engine == Target.SQLSERVER ? unquoted(from, end) : spelled);
         boolean counts = drafts.engine == Target.POSTGRESQL || drafts.engine == Target.H2;
         return new Read(dialect.read(spelling), counts && COUNTING.contains(spelling.name()));
     }
