@@ -172,3 +172,9 @@ lot ( -- that
   id /* key */ int /* of all */ NOT NULL, -- first; really
   label varchar(30) DEFAULT 'a -- b # c' COMMENT 'x;y' # last
 ) /* z */ COMMENT='a;b'; -- end
+-- == Exotic columns
+CREATE TABLE lot (id int PRIMARY KEY, a varchar(20) COMPRESSED, b int WITHOUT SYSTEM VERSIONING, d inet4, f long varchar, g int(3) zerofill, h varchar(5) BINARY, i nchar(4), j character varying(7), k double precision(8,2), l real, m int1, n int8, o middleint, p bit, q text(100), r blob(70000), s long) WITH SYSTEM VERSIONING;
+-- == Tables with row start and end of their own
+CREATE TABLE lot (id int PRIMARY KEY, f timestamp(6) GENERATED ALWAYS AS ROW START, t timestamp(6) GENERATED ALWAYS AS ROW END, PERIOD FOR SYSTEM_TIME (f, t)) WITH SYSTEM VERSIONING;
+SET system_versioning_alter_history = 1;
+ALTER TABLE lot DROP PERIOD FOR SYSTEM_TIME, DROP COLUMN f, DROP COLUMN t, DROP SYSTEM VERSIONING;

@@ -329,6 +329,10 @@ final class AlterTable {
     // DROP
 
     private boolean drop(TableDraft table, int from) {
+        if (mySql() && tokens.reads(tokens.at, "SYSTEM") && tokens.reads(tokens.at + 1, "VERSIONING")) {
+            tokens.at += 2;
+            return false;
+        }
         Word what = tokens.word();
         switch (what) {
             case CONSTRAINT -> {
@@ -382,7 +386,12 @@ final class AlterTable {
                 int at = tokens.at;
                 dropConstraint(table, tokens.name(), false, at);
             }
-            case PARTITION, PERIOD -> {
+            case PERIOD -> {
+                tokens.at += 2;
+                String name = tokens.name();
+                table.checks.removeIf(check -> table.same(check.name(), name));
+            }
+            case PARTITION -> {
                 pass.over(from, "partitioning");
                 return true;
             }

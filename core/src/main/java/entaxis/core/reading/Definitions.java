@@ -269,6 +269,12 @@ final class Definitions {
     }
 
     private boolean rareClause() {
+        if (mySql() && tokens.acceptReading("COMPRESSED")) {
+            if (tokens.acceptSign('=')) {
+                tokens.at++;
+            }
+            return true;
+        }
         if (tokens.acceptReading("ASCII") || tokens.acceptReading("UNICODE") || tokens.acceptReading("FILESTREAM") || tokens.acceptReading("HIDDEN") || tokens.acceptReading("SORT")
                 || tokens.acceptReading("ENCRYPT") || tokens.acceptReading("NOSORT")) {
             return true;

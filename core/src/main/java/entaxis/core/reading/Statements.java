@@ -581,7 +581,7 @@ final class Statements {
     private void alterStatement(int from) {
         tokens.at = from + 1;
         tokens.accept(Word.IGNORE);
-        tokens.accept(Word.FOREIGN);
+        foreignTable();
         switch (tokens.word()) {
             case TABLE -> {
                 tokens.at++;
@@ -597,10 +597,17 @@ final class Statements {
         }
     }
 
+    /** A foreign table is changed and dropped as a table is. */
+    private void foreignTable() {
+        if (tokens.word(tokens.at + 1) == Word.TABLE) {
+            tokens.accept(Word.FOREIGN);
+        }
+    }
+
     private void drop(int from) {
         tokens.at = from + 1;
         boolean temporary = tokens.accept(Word.TEMPORARY) || tokens.accept(Word.TEMP);
-        tokens.accept(Word.FOREIGN);
+        foreignTable();
         switch (tokens.word()) {
             case TABLE -> {
                 tokens.at++;

@@ -37,6 +37,7 @@ public final class Wording {
     private static final Pattern TRUTH = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1|f|fa|fal|fals|false|n|no|of|off|0)\\s*'");
     private static final Pattern TRUE = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1)\\s*'");
     private static final Pattern BITS = Pattern.compile("(?i)b('[01]*')");
+    private static final Pattern LENGTH = Pattern.compile("(?i)\\blength\\s*\\(");
     private static final Pattern OCTETS = Pattern.compile("(?i)\\boctet_length\\s*\\(");
     private static final Pattern NUMBER_AS_TEXT = Pattern.compile("'(-?[0-9]+(\\.[0-9]+)?)'");
     private static final Map<Target, Pattern> MADE_UP = Map.of(Target.POSTGRESQL, Pattern.compile(".*_(pkey|key|fkey|check)[0-9]*"), Target.H2, Pattern.compile("CONSTRAINT_(INDEX_)?[0-9A-F]+(_[0-9A-F]+)*|PRIMARY_KEY_[0-9A-F_]+", Pattern.CASE_INSENSITIVE),
@@ -103,11 +104,14 @@ public final class Wording {
         return mySql() || dialect.target() == Target.SQLITE;
     }
 
-    /** A condition in ISO words. MariaDB keeps a length as one in octets, which it is (MariaDB manual, LENGTH). */
+    /** A condition in ISO words. MariaDB keeps a length as one in octets, H2 as one in characters, which it is there (MariaDB and H2 manuals, LENGTH). */
     static String neutral(String text, Dialect dialect) {
         String neutral = Neutral.condition(text, dialect);
-        boolean octets = dialect.target() == Target.MARIADB || dialect.target() == Target.MYSQL;
-        return octets ? OCTETS.matcher(neutral).replaceAll("length(") : neutral;
+        return switch (dialect.target()) {
+            case MARIADB, MYSQL -> OCTETS.matcher(neutral).replaceAll("length(");
+            case H2 -> LENGTH.matcher(neutral).replaceAll("char_length(");
+            default -> neutral;
+        };
     }
 
     /** What a condition means. */

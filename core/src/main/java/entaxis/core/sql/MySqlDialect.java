@@ -156,6 +156,13 @@ sealed class MySqlDialect extends Dialect permits MariaDbDialect {
         return precision.orElse(0) == 0 ? "" : "(" + precision.getAsInt() + ")";
     }
 
+    /** MySQL manual, “String Data Type Syntax”: TEXT(M) and BLOB(M) become the smallest of their kind that holds so much; a character takes up to four bytes. */
+    private static SqlType sized(String kind, int length) {
+        long bytes = kind.equals("text") ? 4L * length : length;
+        String size = bytes < 1 << 8 ? "tiny" : bytes < 1 << 16 ? "" : bytes < 1 << 24 ? "medium" : "long";
+        return size.equals("long") ? kind.equals("text") ? SqlType.largeText() : new BinaryType(Form.LARGE, OptionalInt.empty()) : new NativeType(size + kind);
+    }
+
     /** MySQL manual, “Data Types”: display widths mean nothing, but for {@code tinyint(1)}, which stands for true or false. */
     @Override
     public SqlType read(TypeSpelling spelling) {
@@ -175,9 +182,11 @@ sealed class MySqlDialect extends Dialect permits MariaDbDialect {
             case "datetime" -> new TimestampType(OptionalInt.of(first.orElse(0)), false);
             case "timestamp" -> new TimestampType(OptionalInt.of(first.orElse(0) > 6 ? 0 : first.orElse(0)), true);
             case "time" -> new TimeType(OptionalInt.of(first.orElse(0)), false);
-            case "longtext", "long", "long varchar" -> SqlType.largeText();
+            case "longtext" -> SqlType.largeText();
+            case "long", "long varchar" -> new NativeType("mediumtext");
+            case "text", "blob" -> spelling.number(0).isEmpty() ? new NativeType(spelling.name()) : sized(spelling.name(), spelling.number(0).getAsInt());
             case "longblob", "long varbinary" -> new BinaryType(Form.LARGE, OptionalInt.empty());
-            case "text", "tinytext", "mediumtext", "blob", "tinyblob", "mediumblob", "year" -> new NativeType(spelling.name());
+            case "tinytext", "mediumtext", "tinyblob", "mediumblob", "year" -> new NativeType(spelling.name());
             case "bit" -> new NativeType("bit(" + first.orElse(1) + ")");
             case "set" -> new NativeType("set" + values(spelling.arguments()));
             case "varbinary" -> new BinaryType(Form.VARYING, first);

@@ -134,7 +134,7 @@ final class MariaDbCatalog {
 
     private Column column(ResultSet row) throws SQLException {
         String extra = Catalog.text(row, 6).toLowerCase(Locale.ROOT);
-        String spelled = row.getString(3);
+        String spelled = row.getString(3).replaceAll("\\s*/\\*.*?\\*/", "");
         SqlType type = documents.contains(row.getString(1) + "\u0000" + row.getString(2)) ? new SqlType.JsonType() : dialect.read(SpelledTypes.cut(spelled));
         String generated = plain(Catalog.text(row, 8));
         Optional<String> held = generated.isEmpty() ? defaultValue(row.getString(5), extra, spelled) : Optional.empty();

@@ -34,6 +34,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Reads the tables of a PostgreSQL schema. PostgreSQL manual, chapter “System Catalogs”: pg_class, pg_attribute, pg_constraint, pg_index, pg_type, pg_sequence. */
@@ -76,12 +77,15 @@ final class PostgreSqlCatalog {
             where n.nspname = ? and c.relkind in ('r', 'p') and c.relpersistence <> 't'
                   and not exists (select 1 from pg_constraint k where k.conindid = x.indexrelid and k.contype in ('p', 'u', 'x')) order by x.indexrelid""";
     private static final String TYPES = """
-            select t.typname, t.typtype::text, format_type(t.typbasetype, t.typtypmod), t.typdefault, coalesce(obj_description(t.oid, 'pg_type'), ''),
-                   array(select e.enumlabel::text from pg_enum e where e.enumtypid = t.oid order by e.enumsortorder), k.conname, pg_get_constraintdef(k.oid),
+            select t.typname, t.typtype::text,
+                   case when f.typnamespace = n.oid then '"' || f.typname || '[]' when b.typnamespace = n.oid then '"' || b.typname else format_type(t.typbasetype, t.typtypmod) end, t.typdefault, coalesce(obj_description(t.oid, 'pg_type'), ''),
+                   array(select e.enumlabel::text from pg_enum e where e.enumtypid = t.oid order by e.enumsortorder), k.conname,
+                   array(select pg_get_constraintdef(d.oid) from pg_constraint d where d.contypid = t.oid and d.contype = 'c' order by d.oid),
                    array(select a.attname::text from pg_attribute a where a.attrelid = t.typrelid and a.attnum > 0 and not a.attisdropped order by a.attnum),
-                   array(select case when y.typnamespace = n.oid then '"' || y.typname else format_type(a.atttypid, a.atttypmod) end
-                         from pg_attribute a join pg_type y on y.oid = a.atttypid where a.attrelid = t.typrelid and a.attnum > 0 and not a.attisdropped order by a.attnum)
-            from pg_type t join pg_namespace n on n.oid = t.typnamespace left join pg_class c on c.oid = t.typrelid
+                   array(select case when z.typnamespace = n.oid then '"' || z.typname || '[]' when y.typnamespace = n.oid then '"' || y.typname else format_type(a.atttypid, a.atttypmod) end
+                         from pg_attribute a join pg_type y on y.oid = a.atttypid left join pg_type z on z.oid = y.typelem and y.typcategory = 'A' where a.attrelid = t.typrelid and a.attnum > 0 and not a.attisdropped order by a.attnum)
+            from pg_type t join pg_namespace n on n.oid = t.typnamespace left join pg_class c on c.oid = t.typrelid left join pg_type b on b.oid = t.typbasetype
+            left join pg_type f on f.oid = b.typelem and b.typcategory = 'A'
             left join lateral (select * from pg_constraint k where k.contypid = t.oid and k.contype = 'c' order by k.oid limit 1) k on true
             where n.nspname = ? and (t.typtype in ('d', 'e') or t.typtype = 'c' and c.relkind = 'c') order by t.oid""";
     private static final String SEQUENCES = """
@@ -110,7 +114,7 @@ final class PostgreSqlCatalog {
     }
 
     private static Column column(ResultSet row) throws SQLException {
-        SqlType type = row.getBoolean(11) ? new UserType(row.getString(12)) : row.getBoolean(15) ? SpelledTypes.array(new UserType(row.getString(16)), 1) : type(row.getString(3));
+        SqlType type = row.getBoolean(15) ? SpelledTypes.array(new UserType(row.getString(16)), 1) : row.getBoolean(11) ? new UserType(row.getString(12)) : type(row.getString(3));
         boolean counted = row.getObject(13) != null;
         Identity identity = counted ? Identity.BY_DEFAULT : identity(row.getString(6));
         Numbering numbers = counted ? new Numbering(row.getLong(13), row.getLong(14)) : row.getObject(8) == null ? Numbering.USUAL : new Numbering(row.getLong(8), row.getLong(9));
@@ -140,8 +144,8 @@ final class PostgreSqlCatalog {
         String comment = row.getString(5);
         return switch (row.getString(2)) {
             case "d" -> {
-                Optional<CheckRule> check = row.getString(7) == null ? Optional.empty() : Optional.of(new CheckRule(row.getString(7), condition(row.getString(8))));
-                yield new DomainDefinition(name, type(row.getString(3)), Optional.ofNullable(row.getString(4)), check, comment);
+                Optional<CheckRule> check = row.getString(7) == null ? Optional.empty() : Optional.of(new CheckRule(row.getString(7), all(names(row.getArray(8)))));
+                yield new DomainDefinition(name, used(row.getString(3)), Optional.ofNullable(row.getString(4)), check, comment);
             }
             case "e" -> new EnumDefinition(name, names(row.getArray(6)), comment);
             default -> {
@@ -157,8 +161,17 @@ final class PostgreSqlCatalog {
         return definition.replaceFirst("(?s)^CHECK \\((.*)\\)(?: NOT VALID| NO INHERIT| NOT ENFORCED)*$", "$1");
     }
 
+    /** A domain may have several conditions; all of them hold. */
+    private static String all(List<String> definitions) {
+        List<String> conditions = definitions.stream().map(PostgreSqlCatalog::condition).toList();
+        return conditions.size() == 1 ? conditions.getFirst() : conditions.stream().map(condition -> "(" + condition + ")").collect(Collectors.joining(" AND "));
+    }
+
     /** A type of the schema's own comes marked by a quote in front. */
     private static SqlType used(String text) {
+        if (text.startsWith("\"") && text.endsWith("[]")) {
+            return SpelledTypes.array(new UserType(text.substring(1, text.length() - 2)), 1);
+        }
         return text.startsWith("\"") ? new UserType(text.substring(1)) : type(text);
     }
 
