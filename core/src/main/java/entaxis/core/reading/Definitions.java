@@ -138,7 +138,7 @@ final class Definitions {
             Word word = tokens.word();
             if (word == Word.CONSTRAINT) {
                 tokens.at++;
-                name = implied.given(tokens.name());
+                name = implied.given(qualified().name());
                 continue;
             }
             if (!clause(table, column, word, name)) {
@@ -182,7 +182,12 @@ final class Definitions {
             case CHECK -> {
                 tokens.at++;
                 notForReplication();
-                addCheck(table, name, tokens.inRound(), column.name);
+                String condition = tokens.inRound();
+                if (isDocument(column, condition)) {
+                    column.type = new SqlType.JsonType();
+                } else {
+                    addCheck(table, name, condition, column.name);
+                }
                 constraintEnd();
             }
             case FOREIGN -> {
@@ -261,6 +266,11 @@ final class Definitions {
             }
         }
         return true;
+    }
+
+    /** MariaDB manual, “JSON Data Type”: a document is a long text with a check, and is dumped so. */
+    private boolean isDocument(ColumnDraft column, String condition) {
+        return drafts.engine == Target.MARIADB && column.type.equals(SqlType.largeText()) && condition.replace("`", "").equalsIgnoreCase("json_valid(" + column.name + ")");
     }
 
     /** SQL Server takes a constraint of the table behind a column without the comma between them. */
@@ -619,7 +629,7 @@ final class Definitions {
             if (tokens.is(Word.FOREIGN, Word.KEY) || tokens.is(Word.PRIMARY, Word.KEY)) {
                 named = false;
             }
-            name = named ? implied.given(tokens.name()) : "";
+            name = named ? implied.given(qualified().name()) : "";
         }
         switch (tokens.word()) {
             case PRIMARY -> primaryKey(table, name);
@@ -988,7 +998,11 @@ final class Definitions {
     private boolean otherEnd() {
         if (tokens.accept(Word.NOT, Word.VALID) || tokens.accept(Word.NOT, Word.ENFORCED) || tokens.accept(Word.ENFORCED) || tokens.accept(Word.ENABLE) || tokens.accept(Word.DISABLE)
                 || tokens.accept(Word.VALIDATE) || tokens.accept(Word.NOVALIDATE) || tokens.accept(Word.RELY) || tokens.accept(Word.NORELY) || tokens.accept(Word.NO, Word.INHERIT)
-                || tokens.accept(Word.VISIBLE) || tokens.accept(Word.INVISIBLE)) {
+                || tokens.accept(Word.VISIBLE) || tokens.accept(Word.INVISIBLE) || drafts.engine == Target.H2 && tokens.accept(Word.NOCHECK)) {
+            return true;
+        }
+        if (mySql() && (tokens.acceptReading("IGNORED") || tokens.is(Word.NOT) && tokens.reads(tokens.at + 1, "IGNORED"))) {
+            tokens.at += tokens.is(Word.NOT) ? 2 : 0;
             return true;
         }
         if (tokens.is(Word.NOT, Word.FOR)) {

@@ -546,7 +546,7 @@ final class ObjectStatements {
         } else if (tokens.accept(Word.DROP, Word.DEFAULT)) {
             drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), Optional.empty(), domain.check(), domain.comment()));
         } else if (tokens.accept(Word.ADD)) {
-            String named = tokens.accept(Word.CONSTRAINT) ? tokens.name() : domain.name() + "_check";
+            String named = tokens.accept(Word.CONSTRAINT) ? definitions.qualified().name() : domain.name() + "_check";
             tokens.expect(Word.CHECK);
             CheckRule check = new CheckRule(named, tokens.inRound());
             definitions.constraintEnd();

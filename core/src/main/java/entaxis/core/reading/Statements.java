@@ -396,7 +396,11 @@ final class Statements {
                     replace |= tokens.is(Word.REPLACE);
                 }
                 case TEMP, TEMPORARY -> temporary = true;
-                case UNIQUE -> unique = true;
+                case UNIQUE -> {
+                    unique = true;
+                    // H2 manual, CREATE INDEX: UNIQUE NULLS DISTINCT
+                    tokens.at += tokens.is(Word.UNIQUE, Word.NULLS) ? tokens.word(tokens.at + 2) == Word.NOT ? 3 : 2 : 0;
+                }
                 case GLOBAL, LOCAL, UNLOGGED, FOREIGN, EDITIONABLE, NONEDITIONABLE, FORCE, NO, CACHED, MEMORY, CLUSTERED, NONCLUSTERED, RECURSIVE, NOT, ALTER -> {
                     if (tokens.is(Word.FOREIGN) && tokens.word(tokens.at + 1) != Word.TABLE) {
                         pass(from, "foreign data");

@@ -64,6 +64,9 @@ final class TableStatements {
             return;
         }
         TableDraft table = drafts.create(name);
+        if (drafts.engine == Target.H2 && tokens.accept(Word.COMMENT)) {
+            table.comment = tokens.string();
+        }
         List<Integer> constraints = new ArrayList<>(4);
         try {
             elements(table, constraints);

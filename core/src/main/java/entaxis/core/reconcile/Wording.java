@@ -19,6 +19,7 @@ import entaxis.core.sql.Neutral;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.TableWriter;
 import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.UserType;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -34,6 +35,8 @@ import java.util.stream.Collectors;
 /** How one engine words things, and what its wordings mean: two that mean the same are no difference. */
 public final class Wording {
     private static final Pattern NEXT = Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?public\"?\\.)?\"?([\\w.$]+)\"?\\s*\\)?");
+    /** MariaDB names the database too, which is what others call the usual schema. */
+    private static final Pattern NEXT_ANYWHERE = Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?[\\w$]+\"?\\.)?\"?([\\w$]+)\"?\\s*\\)?");
     private static final Pattern TRUTH = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1|f|fa|fal|fals|false|n|no|of|off|0)\\s*'");
     private static final Pattern TRUE = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1)\\s*'");
     private static final Pattern BITS = Pattern.compile("(?i)b('[01]*')");
@@ -132,7 +135,7 @@ public final class Wording {
         String sense = Sense.of(numeric ? NUMBER_AS_TEXT.matcher(neutral.strip()).replaceFirst("$1") : neutral);
         sense = dialect.target() == Target.POSTGRESQL ? postgreSql(neutral.strip(), sense, column.type()) : sense;
         sense = mySql() ? sense.replaceAll("^true$", "1").replaceAll("^false$", "0") : sense;
-        Matcher next = NEXT.matcher(neutral);
+        Matcher next = (mySql() ? NEXT_ANYWHERE : NEXT).matcher(neutral);
         return sense.equals("null") ? "" : next.matches() ? "nextval " + folded(next.group(1)) : sense;
     }
 
@@ -147,7 +150,8 @@ public final class Wording {
 
     /** A type as it is spelled. */
     public String type(SqlType type) {
-        return writer.type(type);
+        boolean folded = type instanceof UserType(String name) && dialect.foldsUp() && name.equals(name.toUpperCase(Locale.ROOT));
+        return folded ? writer.type(new UserType(((UserType) type).name().toLowerCase(Locale.ROOT))) : writer.type(type);
     }
 
     /** How a column numbers itself, as far as the catalog tells; empty if it does not. */

