@@ -15,6 +15,8 @@ import java.util.Optional;
 
 /** Reads ALTER TABLE: ISO/IEC 9075-2, 11.10 to 11.30, and what each engine's manual has beside. */
 final class AlterTable {
+    /** Whether the statement leaves heirs alone. */
+    private boolean only;
     private final Tokens tokens;
     private final Drafts drafts;
     private final Definitions definitions;
@@ -46,7 +48,7 @@ final class AlterTable {
             return;
         }
         boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
-        tokens.accept(Word.ONLY);
+        only = tokens.accept(Word.ONLY);
         int at = tokens.at;
         QName name = definitions.qualified();
         tokens.acceptSign('*');
@@ -162,7 +164,10 @@ final class AlterTable {
             case ATTACH -> attach(table);
             case DETACH -> {
                 tokens.at += 2;
-                drafts.table(definitions.qualified()).ifPresent(table.heirs::remove);
+                drafts.table(definitions.qualified()).ifPresent(part -> {
+                    table.heirs.remove(part);
+                    part.partition = false;
+                });
                 tokens.accept(Word.CONCURRENTLY);
                 tokens.accept(Word.FINALLY);
             }
@@ -275,10 +280,24 @@ final class AlterTable {
             return;
         }
         int before = table.checks.size();
+        int references = table.foreignKeys.size();
         definitions.constraint(table);
         if (is(Target.POSTGRESQL) && table.checks.size() > before) {
             table.heirs.forEach(heir -> heir.checks.add(table.checks.getLast()));
         }
+        if (!only && table.foreignKeys.size() > references) {
+            partitionsGet(table, table.foreignKeys.getLast());
+        }
+    }
+
+    /** PostgreSQL manual, 5.12: a reference of the whole is one of each partition. */
+    private static void partitionsGet(TableDraft whole, ForeignKey key) {
+        whole.heirs.stream().filter(heir -> heir.partition).forEach(part -> {
+            if (part.foreignKeys.stream().noneMatch(own -> own.columns().equals(key.columns()) && own.referencedTable().equals(key.referencedTable()))) {
+                part.foreignKeys.add(key);
+            }
+            partitionsGet(part, key);
+        });
     }
 
     private void inRound(TableDraft table) {
@@ -814,6 +833,7 @@ final class AlterTable {
         QName name = definitions.qualified();
         TableDraft part = drafts.table(name).orElseThrow(() -> Unreadable.amiss(at, "no table " + name.name() + " is known here"));
         whole.heirs.add(part);
+        part.partition = true;
         whole.primaryKey.ifPresent(key -> {
             if (part.primaryKey.isEmpty()) {
                 definitions.setPrimaryKey(part, "", key.columns());

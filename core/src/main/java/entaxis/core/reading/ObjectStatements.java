@@ -63,7 +63,7 @@ final class ObjectStatements {
             method = method(tokens.name());
         }
         tokens.expect(Word.ON);
-        tokens.accept(Word.ONLY);
+        boolean only = tokens.accept(Word.ONLY);
         int at = tokens.at;
         if (tokens.accept(Word.CLUSTER)) {
             pass.over(from, "storage");
@@ -119,14 +119,17 @@ final class ObjectStatements {
             }
         }
         definitions.addIndex(table, new TableIndex(named, unique, held, method, predicate));
-        table.heirs.forEach(heir -> partitionIndex(table, heir));
+        if (!only) {
+            partitionsGet(table, table.indexes.getLast());
+        }
     }
 
-    private void partitionIndex(TableDraft whole, TableDraft heir) {
-        boolean partition = heir.columns.size() == whole.columns.size() && heir.uniqueKeys.size() >= whole.uniqueKeys.size() && heir.primaryKey.isPresent() == whole.primaryKey.isPresent();
-        if (partition) {
-            definitions.copyIndex(heir, whole.indexes.getLast());
-        }
+    /** PostgreSQL manual, CREATE INDEX: each partition gets one like it. */
+    private void partitionsGet(TableDraft whole, TableIndex index) {
+        whole.heirs.stream().filter(heir -> heir.partition).forEach(part -> {
+            definitions.copyIndex(part, index);
+            partitionsGet(part, index);
+        });
     }
 
     private boolean option() {

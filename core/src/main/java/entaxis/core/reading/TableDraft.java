@@ -41,6 +41,8 @@ final class TableDraft {
     boolean passedReferences;
     /** Tables that have this one's columns beside their own, by inheritance or as its partitions. */
     final List<TableDraft> heirs = new ArrayList<>(0);
+    /** Whether it is a partition: it has the keys, references and indexes of the whole too. */
+    boolean partition;
     private Map<String, ColumnDraft> byName = Map.of();
     private final boolean exact;
 

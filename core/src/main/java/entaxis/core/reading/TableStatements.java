@@ -232,6 +232,7 @@ final class TableStatements {
         if (tokens.sign('(')) {
             partitionElements(table);
         }
+        table.partition = true;
         inheritKeys(parent, table);
         parent.heirs.add(table);
         options(table);
