@@ -3,14 +3,12 @@ package entaxis.core.expression;
 import entaxis.core.expression.Term.Kind;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 
 /** Whether two queries say the same, whatever way they are spelled: as an engine keeps a view in its catalog, and as it was asked for. */
 public final class QuerySense {
-    private static final Map<String, String> MIRRORED = Map.of("=", "=", "<>", "<>", "<", ">", ">", "<", "<=", ">=", ">=", "<=");
 
     private static final Set<String> UNORDERED = Set.of("and", "or", "tables", "group");
 
@@ -62,7 +60,7 @@ public final class QuerySense {
             return word && one.word().equals(other.word()) || truth(one, other) || truth(other, one);
         }
         boolean operators = one.kind() == Kind.OPERATOR && other.kind() == Kind.OPERATOR && one.parts().size() == 2 && other.parts().size() == 2;
-        if (operators && other.word().equals(MIRRORED.get(one.word())) && same(one.parts().getFirst(), other.parts().getLast()) && same(one.parts().getLast(), other.parts().getFirst())) {
+        if (operators && other.word().equals(Sense.MIRRORED.get(one.word())) && same(one.parts().getFirst(), other.parts().getLast()) && same(one.parts().getLast(), other.parts().getFirst())) {
             return true;
         }
         if (one.word().equals("items") && (all(one.parts()) || all(other.parts()))) {

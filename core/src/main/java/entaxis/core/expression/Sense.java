@@ -27,7 +27,8 @@ public final class Sense {
             Map.entry("newid", "gen_random_uuid"), Map.entry("regexp_like", "regexp"));
     private static final Map<String, String> SPELLED = Map.of("~~", "like", "~~*", "ilike", "~", "regexp", "~*", "iregexp");
     private static final Map<String, String> OPPOSITE = Map.of("=", "<>", "<>", "=", "<", ">=", ">=", "<", ">", "<=", "<=", ">");
-    private static final Map<String, String> MIRRORED = Map.of("=", "=", "<>", "<>", "<", ">", ">", "<", "<=", ">=", ">=", "<=");
+    /** Comparisons by what they are with their sides exchanged. */
+    static final Map<String, String> MIRRORED = Map.of("=", "=", "<>", "<>", "<", ">", ">", "<", "<=", ">=", ">=", "<=");
     /** Types into which engines turn values by themselves when they compare them, writing the cast into the catalog. */
     private static final Set<String> BY_ITSELF = Set.of("text", "character varying", "varchar", "bpchar", "character", "char", "character large object", "clob", "numeric", "decimal", "bigint",
             "double precision", "timestamp", "timestamp without time zone", "timestamp with time zone", "text[]", "character varying[]", "bpchar[]", "regclass", "oid", "name", "numeric[]", "bigint[]");

@@ -13,6 +13,7 @@ import entaxis.core.sql.Dialect;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -64,7 +65,7 @@ class FormsTest {
     @ParameterizedTest
     @EnumSource(names = {"SQLSERVER", "ORACLE", "MYSQL", "POSTGRESQL"})
     void formsOfTheManuals(Target engine) throws IOException {
-        String name = engine.name().toLowerCase(java.util.Locale.ROOT);
+        String name = engine.name().toLowerCase(Locale.ROOT);
         StringBuilder found = new StringBuilder();
         for (String form : parts(name + ".sql", "-- == ")) {
             int line = form.indexOf('\n');

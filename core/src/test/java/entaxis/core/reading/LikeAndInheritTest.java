@@ -2,6 +2,7 @@ package entaxis.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
@@ -29,7 +30,7 @@ class LikeAndInheritTest {
     void takesAlongWhatIsSaid(String words, int taken) {
         Table table = like(words == null ? "" : words);
         Column label = table.columns().get(1);
-        int found = (label.defaultValue().isPresent() ? 1 : 0) + (table.columns().get(2).generated().isPresent() ? 2 : 0) + (table.columns().getFirst().identity() == entaxis.core.design.Attribute.Identity.NONE ? 0 : 4)
+        int found = (label.defaultValue().isPresent() ? 1 : 0) + (table.columns().get(2).generated().isPresent() ? 2 : 0) + (table.columns().getFirst().identity() == Identity.NONE ? 0 : 4)
                 + (label.comment().isEmpty() ? 0 : 8) + (table.checks().isEmpty() ? 0 : 16) + (table.uniqueKeys().isEmpty() ? 0 : 32);
         assertThat(found).isEqualTo(taken);
         assertThat(table.columns()).extracting(Column::name).containsExactly("id", "label", "twice");

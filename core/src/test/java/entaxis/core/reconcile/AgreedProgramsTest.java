@@ -8,6 +8,7 @@ import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class AgreedProgramsTest {
@@ -47,7 +48,7 @@ class AgreedProgramsTest {
         Schema live = only(Target.POSTGRESQL, "CREATE VIEW p AS SELECT t.a FROM t NATURAL JOIN u WHERE t.a <= 1");
         assertThat(AgreedPrograms.NONE.apart(wanted.programs().getFirst(), live.programs().getFirst(), dialect)).isFalse();
         assertThat(AgreedPrograms.NONE.vague(wanted, live, dialect)).get().asString().startsWith("p was compared only by").contains("PostgreSQL");
-        assertThat(new AgreedPrograms(live.programs(), java.util.Map.of()).vague(wanted, live, dialect)).isEmpty();
+        assertThat(new AgreedPrograms(live.programs(), Map.of()).vague(wanted, live, dialect)).isEmpty();
         assertThat(AgreedPrograms.NONE.vague(only(Target.POSTGRESQL, "CREATE VIEW p AS SELECT a FROM t"), only(Target.POSTGRESQL, "CREATE VIEW p AS SELECT b FROM t"), dialect)).isEmpty();
         assertThat(AgreedPrograms.NONE.vague(wanted, live, Dialect.of(Target.SQLITE))).isEmpty();
     }
