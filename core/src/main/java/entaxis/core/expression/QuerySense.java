@@ -9,15 +9,13 @@ import java.util.stream.IntStream;
 
 /** Whether two queries say the same, whatever way they are spelled: as an engine keeps a view in its catalog, and as it was asked for. */
 public final class QuerySense {
-
     private static final Set<String> UNORDERED = Set.of("and", "or", "tables", "group");
 
     private QuerySense() { }
 
     /**
      * Whether two statements that make a view, in ISO quotes, make the same one. None if either cannot be read. What a star stands for is not known here, and a cast
-     * that stands on one side only says nothing.
-     * Linear but for what {@link PlainQuery} takes.
+     * that stands on one side only says nothing. Linear but for what {@link PlainQuery} takes.
      */
     public static Optional<Boolean> sameView(String one, String other) {
         Optional<Term> first = QueryReader.view(one).map(PlainQuery::of);
@@ -69,8 +67,9 @@ public final class QuerySense {
         if (one.isOperator("derived") && other.isOperator("derived") && (one.parts().getLast().parts().isEmpty() || other.parts().getLast().parts().isEmpty())) {
             return same(one.parts().getFirst(), other.parts().getFirst());
         }
-        if (one.word().equals("up") || one.word().equals("down")) {
-            return one.word().equals(other.word()) && (same(one.parts().getFirst(), other.parts().getFirst()) || placed(one) != placed(other));
+        boolean starred = one.word().equals("sorted") && other.word().equals("sorted") && (all(PlainQuery.items(one)) || all(PlainQuery.items(other)));
+        if (starred) {
+            return same(one.parts().getFirst(), other.parts().getFirst()) && sameOrder(one.parts().get(1).parts(), other.parts().get(1).parts()) && same(one.parts().getLast(), other.parts().getLast());
         }
         boolean alike = one.word().equals(other.word()) && one.parts().size() == other.parts().size();
         return alike && UNORDERED.contains(one.word()) ? sameInAnyOrder(one.parts(), other.parts()) : alike && IntStream.range(0, one.parts().size()).allMatch(i -> same(one.parts().get(i), other.parts().get(i)));
@@ -86,7 +85,12 @@ public final class QuerySense {
         return term.kind() == Kind.CAST ? uncast(term.parts().getFirst()) : term;
     }
 
-    /** What is sorted by is told by its place, which is not known where a star stands for the columns. */
+    /** What is sorted by is told by its place, which is not known where a star stands for the columns: there only the direction counts. */
+    private static boolean sameOrder(List<Term> ones, List<Term> others) {
+        return ones.size() == others.size() && IntStream.range(0, ones.size()).allMatch(i -> ones.get(i).word().equals(others.get(i).word())
+                && (same(ones.get(i), others.get(i)) || placed(ones.get(i)) != placed(others.get(i))));
+    }
+
     private static boolean placed(Term sorted) {
         return sorted.parts().getFirst().word().startsWith("#");
     }

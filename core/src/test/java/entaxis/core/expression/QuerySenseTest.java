@@ -61,6 +61,8 @@ class QuerySenseTest {
             SELECT t.a FROM t LEFT JOIN u ON t.a = u.a      | SELECT t.a FROM t FULL JOIN u ON t.a = u.a
             SELECT a FROM t ORDER BY a                      | SELECT a FROM t ORDER BY a DESC
             SELECT a FROM t ORDER BY a                      | SELECT a FROM t
+            SELECT a FROM t ORDER BY a                      | SELECT a FROM t ORDER BY b
+            SELECT * FROM t ORDER BY a                      | SELECT a, b FROM t ORDER BY 1 DESC
             SELECT a FROM t LIMIT 5                         | SELECT a FROM t LIMIT 5 OFFSET 5
             SELECT max(a) AS m FROM t                       | SELECT min(a) AS m FROM t
             SELECT count(a) AS n FROM t                     | SELECT count(DISTINCT a) AS n FROM t
