@@ -200,7 +200,7 @@ final class AlterTable {
                 table.columns.stream().filter(column -> column.identity != Identity.NONE).forEach(column -> column.numbering = new Numbering(first, 1));
             }
             default -> {
-                if (tokens.sign(start + 1, '=') || is(Target.ORACLE) && tokens.kind(start) == Scanner.WORD || mySql() && tokens.kind(start) == Scanner.WORD
+                if (tokens.sign(start + 1, '=') || is(Target.ORACLE) && tokens.kind(start) == CutStatement.WORD || mySql() && tokens.kind(start) == CutStatement.WORD
                         || tokens.reads(start, "REBUILD") || tokens.reads(start, "RESET")) {
                     pass.over(from, "storage options");
                     return true;
@@ -285,7 +285,7 @@ final class AlterTable {
         if (is(Target.POSTGRESQL) && table.checks.size() > before) {
             table.heirs.forEach(heir -> heir.checks.add(table.checks.getLast()));
         }
-        if (!only && table.foreignKeys.size() > references) {
+        if (!only && !table.heirs.isEmpty() && table.foreignKeys.size() > references) {
             partitionsGet(table, table.foreignKeys.getLast());
         }
     }
@@ -312,7 +312,7 @@ final class AlterTable {
     }
 
     private void addColumn(TableDraft table, boolean ifAbsent) {
-        if (ifAbsent && tokens.isName(tokens.at) && table.column(tokens.nameAt(tokens.at)).isPresent()) {
+        if (ifAbsent && tokens.isName(tokens.at) && table.has(tokens.nameAt(tokens.at))) {
             TableDraft scratch = new TableDraft("", table.name, drafts.exact);
             definitions.column(scratch);
             place(scratch, scratch.columns.getFirst());
@@ -324,7 +324,7 @@ final class AlterTable {
     }
 
     private static void heirGets(TableDraft heir, ColumnDraft column) {
-        if (heir.column(column.name).isEmpty()) {
+        if (!heir.has(column.name)) {
             heir.add(column.copy());
         }
         heir.heirs.forEach(next -> heirGets(next, column));
@@ -398,7 +398,7 @@ final class AlterTable {
                 if (!gone && !ifThere) {
                     throw Unreadable.amiss(at, "the table " + table.name + " has no foreign key " + name);
                 }
-                table.leftBehind.add(name.toLowerCase(java.util.Locale.ROOT));
+                table.leaveBehind(name);
             }
             case CHECK -> {
                 tokens.at++;
@@ -496,7 +496,7 @@ final class AlterTable {
         }
         boolean gone = table.indexes.removeIf(index -> index.name().equalsIgnoreCase(name)) | table.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name));
         boolean ofReference = table.foreignKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name) || key.columns().getFirst().equalsIgnoreCase(name));
-        if (!gone && !ifThere && !ofReference && !table.leftBehind.remove(name.toLowerCase(java.util.Locale.ROOT))) {
+        if (!gone && !ifThere && !ofReference && !table.takeLeftBehind(name)) {
             throw Unreadable.amiss(at, "the table " + table.name + " has no index " + name);
         }
     }
@@ -531,7 +531,7 @@ final class AlterTable {
         tokens.accept(Word.COLUMN);
         boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
         int at = tokens.at;
-        if (ifThere && tokens.isName(at) && table.column(tokens.nameAt(at)).isEmpty()) {
+        if (ifThere && tokens.isName(at) && !table.has(tokens.nameAt(at))) {
             pass.over(from, "change of what is not there");
             return true;
         }
@@ -763,7 +763,7 @@ final class AlterTable {
     private void redefine(TableDraft table, ColumnDraft column) {
         ColumnDraft now = definitions.bare();
         boolean inKey = table.primaryKey.filter(key -> key.columns().stream().anyMatch(name -> table.same(name, column.name))).isPresent();
-        if (!table.same(column.name, now.name) && table.column(now.name).isPresent()) {
+        if (!table.same(column.name, now.name) && table.has(now.name)) {
             throw tokens.amiss("the table " + table.name + " already has a column " + now.name);
         }
         if (!column.name.equals(now.name)) {

@@ -122,7 +122,7 @@ final class Blocks {
             if (tokens.word(i) != Word.EXECUTE || tokens.word(i + 1) != Word.IMMEDIATE) {
                 continue;
             }
-            if (tokens.kind(i + 2) == Scanner.STRING && (tokens.sign(i + 3, ';') || i + 3 >= tokens.limit)) {
+            if (tokens.kind(i + 2) == CutStatement.STRING && (tokens.sign(i + 3, ';') || i + 3 >= tokens.limit)) {
                 statements.nested(tokens.stringAt(i + 2), tokens.offset(i + 2) + 1);
                 any = true;
             } else {
@@ -139,7 +139,7 @@ final class Blocks {
     /** PostgreSQL manual, DO. */
     void anonymous(int from) {
         int body = from + 1;
-        while (body < tokens.limit && tokens.kind(body) != Scanner.STRING) {
+        while (body < tokens.limit && tokens.kind(body) != CutStatement.STRING) {
             body++;
         }
         if (body >= tokens.limit || lexis.engine() != Target.POSTGRESQL) {

@@ -36,6 +36,8 @@ final class Definitions {
     private final ImpliedNames implied;
     /** Whether a column's clauses are being read: a comment among them is the column's. */
     private boolean inColumn;
+    /** Whether the column that is being read says nothing but of itself, and nothing that hangs on its name or on what was read before. */
+    private boolean plain;
     /** Texts of checks, so that equal ones share one string. */
     private final Map<String, String> texts = new HashMap<>();
 
@@ -85,11 +87,17 @@ final class Definitions {
     /** Reads a column with its clauses into a table. */
     ColumnDraft column(TableDraft table) {
         int start = tokens.at;
+        Optional<Meaning> known = tokens.meaning(start);
+        if (known.isPresent() && known.get() instanceof Meaning.OfNamed same) {
+            refuseTwice(table, same.column(), start);
+            table.add(same.column());
+            tokens.at++;
+            return same.column();
+        }
         boolean serial = mySql() && tokens.word(start + 1) == Word.SERIAL;
         ColumnDraft column = bare();
-        if (table.column(column.name).isPresent()) {
-            throw Unreadable.amiss(start, "the table " + table.name + " already has a column " + column.name);
-        }
+        refuseTwice(table, column, start);
+        plain = column.identity == Identity.NONE && Types.settled(column.type);
         if (column.identity != Identity.NONE && drafts.engine == Target.POSTGRESQL) {
             column.counted = "nextval('" + implied.sequence(table, column.name) + "'::regclass)";
         }
@@ -98,7 +106,14 @@ final class Definitions {
         if (serial) {
             addUnique(table, "", List.of(column.name));
         }
+        learn(start, new Meaning.OfColumn(column));
         return column;
+    }
+
+    private static void refuseTwice(TableDraft table, ColumnDraft column, int start) {
+        if (table.has(column.name)) {
+            throw Unreadable.amiss(start, "the table " + table.name + " already has a column " + column.name);
+        }
     }
 
     /** Reads a column's name and type. */
@@ -141,12 +156,20 @@ final class Definitions {
                 name = implied.given(qualified().name());
                 continue;
             }
+            plain &= name.isEmpty() && speaksOfItself(word);
             if (!clause(table, column, word, name)) {
                 tokens.at = before;
                 return;
             }
             name = "";
         }
+    }
+
+    private static boolean speaksOfItself(Word word) {
+        return switch (word) {
+            case NOT, NULL, DEFAULT, COMMENT, COLLATE, CHARACTER, CHARSET -> true;
+            default -> false;
+        };
     }
 
     private boolean clause(TableDraft table, ColumnDraft column, Word word, String name) {
@@ -370,6 +393,7 @@ final class Definitions {
         if (call < 0 || expression.length() < 9 || !expression.regionMatches(true, 0, "nextval", 0, 7) && !expression.regionMatches(true, 0, "pg_catalog.nextval", 0, 18)) {
             return;
         }
+        plain = false;
         int quote = expression.indexOf('\'', call);
         int close = quote < 0 ? -1 : expression.indexOf('\'', quote + 1);
         if (close < 0) {
@@ -501,7 +525,7 @@ final class Definitions {
     /** Oracle's DBMS_METADATA writes the options of an identity without brackets (Oracle Database SQL Language Reference, identity_options). */
     private void bareNumbers(ColumnDraft column) {
         int from = tokens.at;
-        while (tokens.kind(tokens.at) == Scanner.NUMBER || tokens.sign('-') || SEQUENCE_WORDS.contains(tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT))) {
+        while (tokens.kind(tokens.at) == CutStatement.NUMBER || tokens.sign('-') || SEQUENCE_WORDS.contains(tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT))) {
             tokens.at++;
         }
         int end = tokens.at;
@@ -514,7 +538,7 @@ final class Definitions {
 
     private void numbers(ColumnDraft column) {
         int open = tokens.at;
-        if (tokens.kind(open + 1) == Scanner.NUMBER || tokens.sign(open + 1, '-')) {
+        if (tokens.kind(open + 1) == CutStatement.NUMBER || tokens.sign(open + 1, '-')) {
             tokens.at++;
             long start = wholeNumber();
             long step = tokens.acceptSign(',') ? wholeNumber() : 1;
@@ -550,13 +574,13 @@ final class Definitions {
     }
 
     private long number(long otherwise) {
-        return tokens.kind(tokens.at) == Scanner.NUMBER || tokens.sign('-') || tokens.sign('+') ? wholeNumber() : otherwise;
+        return tokens.kind(tokens.at) == CutStatement.NUMBER || tokens.sign('-') || tokens.sign('+') ? wholeNumber() : otherwise;
     }
 
     long wholeNumber() {
         boolean negative = tokens.acceptSign('-');
         tokens.acceptSign('+');
-        if (tokens.kind(tokens.at) != Scanner.NUMBER) {
+        if (tokens.kind(tokens.at) != CutStatement.NUMBER) {
             throw tokens.unreadable("a number is expected here");
         }
         try {
@@ -594,7 +618,7 @@ final class Definitions {
         return switch (word) {
             case NONE -> false;
             case NOT -> next == Word.NULL || next == Word.DEFERRABLE || next == Word.FOR || next == Word.ENFORCED || next == Word.VALID;
-            case NULL -> tokens.kind(tokens.at - 1) != Scanner.SYMBOL || tokens.sign(tokens.at - 1, ')') || tokens.sign(tokens.at - 1, ']')
+            case NULL -> tokens.kind(tokens.at - 1) != CutStatement.SYMBOL || tokens.sign(tokens.at - 1, ')') || tokens.sign(tokens.at - 1, ']')
                     ? before != Word.IS && before != Word.NOT && before != Word.THEN && before != Word.ELSE : false;
             case WITH -> next != Word.TIME;
             case WITHOUT -> next != Word.TIME;
@@ -621,6 +645,7 @@ final class Definitions {
             return;
         }
         String name = "";
+        plain = false;
         if (tokens.accept(Word.CONSTRAINT)) {
             boolean named = switch (tokens.word()) {
                 case PRIMARY, UNIQUE, FOREIGN, CHECK -> !tokens.isName(tokens.at + 1) && !tokens.sign(tokens.at + 1, '(');
@@ -630,10 +655,18 @@ final class Definitions {
                 named = false;
             }
             name = named ? implied.given(qualified().name()) : "";
+            plain = named;
         }
+        Optional<Meaning> known = tokens.meaning(tokens.at);
+        if (known.isPresent()) {
+            tokens.at++;
+            again(table, name, known.get());
+            return;
+        }
+        int named = tokens.at - 1;
         switch (tokens.word()) {
-            case PRIMARY -> primaryKey(table, name);
-            case UNIQUE -> unique(table, name);
+            case PRIMARY -> primaryKey(table, name, named);
+            case UNIQUE -> unique(table, name, named);
             case FOREIGN -> {
                 tokens.at++;
                 tokens.expect(Word.KEY);
@@ -649,7 +682,9 @@ final class Definitions {
             case CHECK -> {
                 tokens.at++;
                 notForReplication();
-                addCheck(table, name, tokens.inRound(), "");
+                String condition = tokens.inRound();
+                addCheck(table, name, condition, "");
+                learn(named, new Meaning.OfCheck(condition));
                 constraintEnd();
             }
             case KEY, INDEX -> {
@@ -669,7 +704,7 @@ final class Definitions {
             case NOT -> {
                 tokens.at++;
                 tokens.expect(Word.NULL);
-                table.column(tokens.name()).ifPresent(column -> column.required = true);
+                table.require(tokens.name());
                 constraintEnd();
             }
             case DEFAULT -> {
@@ -690,7 +725,29 @@ final class Definitions {
         return table.column(name).orElseThrow(() -> Unreadable.amiss(token, "the table " + table.name + " has no column " + name));
     }
 
-    private void primaryKey(TableDraft table, String name) {
+    /** Makes a constraint of what was read before behind the name of another. */
+    private void again(TableDraft table, String name, Meaning meaning) {
+        switch (meaning) {
+            case Meaning.OfKey key -> {
+                if (key.primary()) {
+                    setPrimaryKey(table, name, key.columns());
+                } else {
+                    addUnique(table, name, key.columns());
+                }
+            }
+            case Meaning.OfCheck check -> addCheck(table, name, check.condition(), "");
+            case Meaning.OfColumn column -> throw tokens.unreadable("a constraint is expected here");
+            case Meaning.OfNamed column -> throw tokens.unreadable("a constraint is expected here");
+        }
+    }
+
+    private void learn(int name, Meaning meaning) {
+        if (plain) {
+            tokens.remember(name, meaning);
+        }
+    }
+
+    private void primaryKey(TableDraft table, String name, int named) {
         tokens.at++;
         tokens.expect(Word.KEY);
         clustering();
@@ -703,11 +760,13 @@ final class Definitions {
             tokens.name();
             indexMethod();
         }
-        setPrimaryKey(table, name, keyColumns());
+        List<String> columns = keyColumns();
+        setPrimaryKey(table, name, columns);
+        learn(named, new Meaning.OfKey(true, columns));
         constraintEnd();
     }
 
-    private void unique(TableDraft table, String given) {
+    private void unique(TableDraft table, String given, int named) {
         tokens.at++;
         if (!tokens.accept(Word.KEY)) {
             tokens.accept(Word.INDEX);
@@ -738,7 +797,9 @@ final class Definitions {
             }
             return;
         }
-        addUnique(table, name, keyColumns());
+        List<String> columns = keyColumns();
+        addUnique(table, name, columns);
+        learn(named, new Meaning.OfKey(false, columns));
         constraintEnd();
     }
 
@@ -794,7 +855,7 @@ final class Definitions {
             return;
         }
         List<String> ends = heldColumns(table, tokens.names());
-        ends.forEach(end -> table.column(end).ifPresent(column -> column.required = true));
+        ends.forEach(table::require);
         table.checks.add(new CheckRule(name, "`" + ends.getFirst() + "` < `" + ends.getLast() + "`"));
     }
 
@@ -841,7 +902,7 @@ final class Definitions {
         String named = mySql() ? implied.primaryKey(table) : name.isEmpty() ? implied.primaryKey(table) : name;
         table.primaryKey = Optional.of(new PrimaryKey(named, held));
         if (drafts.engine != Target.SQLITE) {
-            held.forEach(column -> table.column(column).ifPresent(own -> own.required = true));
+            held.forEach(table::require);
         }
     }
 
@@ -857,8 +918,8 @@ final class Definitions {
 
     /** The column that a condition speaks of, if it is one only: PostgreSQL names the constraint after it. */
     private static String onlyColumn(TableDraft table, String condition) {
-        List<String> spoken = Lexer.tokens(condition).stream().filter(Token::isName).flatMap(token -> table.column(token.text().startsWith("\"") ? token.name()
-                : token.name().toLowerCase(Locale.ROOT)).stream()).map(own -> own.name).distinct().limit(2).toList();
+        List<String> spoken = Lexer.tokens(condition).stream().filter(Token::isName).flatMap(token -> table.spelled(token.text().startsWith("\"") ? token.name()
+                : token.name().toLowerCase(Locale.ROOT)).stream()).distinct().limit(2).toList();
         return spoken.size() == 1 ? spoken.getFirst() : "";
     }
 
@@ -878,11 +939,31 @@ final class Definitions {
 
     /** The names of columns as the table itself spells them. */
     List<String> heldColumns(TableDraft table, List<String> names) {
+        if (allHeld(table, names)) {
+            return names;
+        }
         List<String> held = new ArrayList<>(names.size());
         for (String name : names) {
-            held.add(table.column(name).map(column -> column.name).orElseThrow(() -> tokens.amiss("the table " + table.name + " has no column " + name)));
+            held.add(table.spelled(name).orElseThrow(() -> tokens.amiss("the table " + table.name + " has no column " + name)));
         }
         return held;
+    }
+
+    private static boolean allHeld(TableDraft table, List<String> names) {
+        for (int i = 0; i < names.size(); i++) {
+            if (!table.spells(names.get(i))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static List<String> asSpelled(TableDraft table, List<String> names) {
+        List<String> spelled = new ArrayList<>(names.size());
+        for (String name : names) {
+            spelled.add(table.spelled(name).orElse(name));
+        }
+        return spelled;
     }
 
     /** Reads a reference from the name of its table on. */
@@ -912,8 +993,9 @@ final class Definitions {
                 more = otherEnd();
             }
         }
-        List<String> parentColumns = drafts.table(parent).map(draft -> referenced.stream().map(column -> draft.column(column).map(own -> own.name).orElse(column)).toList()).orElse(referenced);
-        String parentName = drafts.table(parent).map(draft -> draft.name).orElse(parent.name());
+        Optional<TableDraft> whole = drafts.table(parent);
+        List<String> parentColumns = whole.isPresent() ? asSpelled(whole.get(), referenced) : referenced;
+        String parentName = whole.isPresent() ? whole.get().name : parent.name();
         if (!table.keepsReferences) {
             table.passedReferences = true;
             ownIndex(table, name, held);
@@ -1070,7 +1152,7 @@ final class Definitions {
                 more = tokens.accept(Word.LOGGING) || tokens.accept(Word.NOLOGGING) || tokens.accept(Word.LOCAL) || tokens.acceptReading("NOPARALLEL") || tokens.acceptReading("REVERSE");
             }
         }
-        if (drafts.engine == Target.ORACLE && tokens.kind(tokens.at) == Scanner.WORD && tokens.word() == Word.NONE) {
+        if (drafts.engine == Target.ORACLE && tokens.kind(tokens.at) == CutStatement.WORD && tokens.word() == Word.NONE) {
             qualified();
         }
         return true;
@@ -1162,7 +1244,7 @@ final class Definitions {
     }
 
     void addIndex(TableDraft table, TableIndex given) {
-        boolean prefixes = given.columns().stream().anyMatch(column -> column.prefix().isPresent());
+        boolean prefixes = mySql() && given.columns().stream().anyMatch(column -> column.prefix().isPresent());
         TableIndex index = prefixes ? new TableIndex(given.name(), given.unique(), given.columns().stream().map(column -> whole(table, column)).toList(), given.method(),
                 given.predicate()) : given;
         table.indexes.add(index);
@@ -1248,11 +1330,11 @@ final class Definitions {
     }
 
     private boolean prefixAt(int token) {
-        return mySql() && tokens.sign(token, '(') && tokens.kind(token + 1) == Scanner.NUMBER && tokens.sign(token + 2, ')');
+        return mySql() && tokens.sign(token, '(') && tokens.kind(token + 1) == CutStatement.NUMBER && tokens.sign(token + 2, ')');
     }
 
     private boolean columnEnds(int token) {
-        return token >= tokens.limit || tokens.sign(token, ',') || tokens.sign(token, ')') || orderWord(token) || tokens.kind(token) == Scanner.WORD;
+        return token >= tokens.limit || tokens.sign(token, ',') || tokens.sign(token, ')') || orderWord(token) || tokens.kind(token) == CutStatement.WORD;
     }
 
     private boolean orderWord(int token) {

@@ -26,6 +26,8 @@ final class Drafts {
     /** A name with the schema that it was said to be in; empty where none was said. */
     record QName(String namespace, String name) { }
 
+    private record NewIndex(String name, TableDraft table) { }
+
     /** A sequence, and the column that it counts for. */
     record SequenceDraft(QName name, long start, long step, Optional<TableDraft> table, Optional<ColumnDraft> column) {
         SequenceDraft ownedBy(TableDraft newTable, ColumnDraft newColumn) {
@@ -46,6 +48,8 @@ final class Drafts {
     private final Map<String, TableDraft> tables = new LinkedHashMap<>();
     /** Indexes by their name, with the table that they are on. */
     private final Map<String, TableDraft> indexed = new HashMap<>();
+    /** Indexes that nothing asked for by name yet. */
+    private final List<NewIndex> newIndexes = new ArrayList<>();
     final Map<String, TypeDefinition> types = new LinkedHashMap<>();
     final Map<String, SequenceDraft> sequences = new LinkedHashMap<>();
     final Map<String, Program> programs = new LinkedHashMap<>();
@@ -94,8 +98,9 @@ final class Drafts {
 
     TableDraft create(QName name) {
         TableDraft draft = new TableDraft(placed(name), name.name(), exact);
-        tables.put(key(name), draft);
-        passing.remove(key(name));
+        String key = key(name);
+        tables.put(key, draft);
+        passing.remove(key);
         return draft;
     }
 
@@ -104,7 +109,7 @@ final class Drafts {
         if (gone == null) {
             return;
         }
-        indexed.values().removeIf(owner -> owner == gone);
+        indexed().values().removeIf(owner -> owner == gone);
         tables.values().forEach(other -> other.heirs.remove(gone));
         sequences.values().removeIf(sequence -> sequence.table().filter(owner -> owner == gone).isPresent());
         programs.values().removeIf(program -> program.kind() == ProgramKind.TRIGGER && program.text().toLowerCase(Locale.ROOT).contains(" on " + gone.name.toLowerCase(Locale.ROOT)));
@@ -162,16 +167,22 @@ final class Drafts {
 
     void index(String name, TableDraft table) {
         if (!name.isEmpty()) {
-            indexed.put(name.toLowerCase(Locale.ROOT), table);
+            newIndexes.add(new NewIndex(name, table));
         }
     }
 
+    private Map<String, TableDraft> indexed() {
+        newIndexes.forEach(index -> indexed.put(index.name().toLowerCase(Locale.ROOT), index.table()));
+        newIndexes.clear();
+        return indexed;
+    }
+
     Optional<TableDraft> tableOfIndex(String name) {
-        return Optional.ofNullable(indexed.get(name.toLowerCase(Locale.ROOT)));
+        return Optional.ofNullable(indexed().get(name.toLowerCase(Locale.ROOT)));
     }
 
     void forgetIndex(String name) {
-        indexed.remove(name.toLowerCase(Locale.ROOT));
+        indexed().remove(name.toLowerCase(Locale.ROOT));
     }
 
     Optional<SequenceDraft> sequence(QName name) {

@@ -2,6 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Target;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -15,6 +16,8 @@ import java.util.Set;
 final class ImpliedNames {
     private static final int POSTGRESQL_LONGEST = 63;
     private final Target engine;
+    /** Names that were given, until one has to be made up and they are looked at. */
+    private final List<String> given = new ArrayList<>();
     private final Set<String> taken = new HashSet<>();
     private final Map<TableDraft, Integer> references = new HashMap<>();
     private final Map<TableDraft, Integer> conditions = new HashMap<>();
@@ -30,7 +33,7 @@ final class ImpliedNames {
     /** Takes note of a name that was given. */
     String given(String name) {
         if (engine == Target.POSTGRESQL) {
-            taken.add(name);
+            given.add(name);
         }
         return name;
     }
@@ -83,6 +86,8 @@ final class ImpliedNames {
     }
 
     private String free(String table, String columns, String label) {
+        taken.addAll(given);
+        given.clear();
         String name = cut(table, columns, label);
         for (int number = 1; !taken.add(name); number++) {
             name = cut(table, columns, label + number);

@@ -2,12 +2,12 @@ package entaxis.core.reading;
 
 /** Finds the line and column of a place in a text. Places are asked for in rising order mostly, so each line is counted once. */
 final class Lines {
-    private final char[] text;
+    private final String text;
     private int at;
     private int line = 1;
     private int lineStart;
 
-    Lines(char[] text) {
+    Lines(String text) {
         this.text = text;
     }
 
@@ -18,8 +18,8 @@ final class Lines {
             line = 1;
             lineStart = 0;
         }
-        while (at < offset && at < text.length) {
-            if (text[at++] == '\n') {
+        while (at < offset && at < text.length()) {
+            if (text.charAt(at++) == '\n') {
                 line++;
                 lineStart = at;
             }

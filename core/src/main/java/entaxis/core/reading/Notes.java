@@ -8,11 +8,11 @@ final class Notes {
     private final List<SteppedOver> steppedOver = new ArrayList<>();
     private final List<NotUnderstood> notUnderstood = new ArrayList<>();
     private String file = "";
-    private Lines lines = new Lines(new char[0]);
+    private Lines lines = new Lines("");
     private int shift;
 
     /** Begins a text. */
-    void begin(String name, char[] text) {
+    void begin(String name, String text) {
         file = name;
         lines = new Lines(text);
     }

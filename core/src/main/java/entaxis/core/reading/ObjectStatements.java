@@ -86,9 +86,7 @@ final class ObjectStatements {
             table.indexes.removeIf(index -> index.name().equalsIgnoreCase(name.name()));
             table.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name()));
         }
-        boolean there = mySql() ? table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name.name())) || table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name.name()))
-                : drafts.tableOfIndex(name.name()).isPresent();
-        if (ifAbsent && !name.name().isEmpty() && there) {
+        if (ifAbsent && !name.name().isEmpty() && isThere(table, name.name())) {
             pass.over(from, "index that is there already");
             return;
         }
@@ -112,16 +110,20 @@ final class ObjectStatements {
             }
         }
         String named = name.name().isEmpty() ? implied.index(table, Definitions.nameParts(columns)) : implied.given(name.name());
-        List<IndexColumn> held = columns.stream().map(column -> column.expression() ? column : column.named(table.column(column.name()).map(own -> own.name).orElse(column.name()))).toList();
-        for (IndexColumn column : held) {
-            if (!column.expression() && table.column(column.name()).isEmpty()) {
-                throw Unreadable.amiss(at, "the table " + table.name + " has no column " + column.name());
-            }
+        List<IndexColumn> held = new ArrayList<>(columns.size());
+        for (IndexColumn column : columns) {
+            held.add(column.expression() ? column : column.named(table.spelled(column.name())
+                    .orElseThrow(() -> Unreadable.amiss(at, "the table " + table.name + " has no column " + column.name()))));
         }
         definitions.addIndex(table, new TableIndex(named, unique, held, method, predicate));
-        if (!only) {
+        if (!only && !table.heirs.isEmpty()) {
             partitionsGet(table, table.indexes.getLast());
         }
+    }
+
+    private boolean isThere(TableDraft table, String name) {
+        return mySql() ? table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name)) || table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name))
+                : drafts.tableOfIndex(name).isPresent();
     }
 
     /** PostgreSQL manual, CREATE INDEX: each partition gets one like it. */
@@ -136,7 +138,7 @@ final class ObjectStatements {
         byte kind = tokens.kind(tokens.at);
         return switch (tokens.word()) {
             case CREATE, INSERT, DROP, ALTER, SELECT -> false;
-            default -> kind == Scanner.WORD || kind == Scanner.NAME || kind == Scanner.NUMBER || kind == Scanner.STRING || tokens.sign('=') || tokens.sign(',') || tokens.sign('.');
+            default -> kind == CutStatement.WORD || kind == CutStatement.NAME || kind == CutStatement.NUMBER || kind == CutStatement.STRING || tokens.sign('=') || tokens.sign(',') || tokens.sign('.');
         };
     }
 
@@ -393,7 +395,7 @@ final class ObjectStatements {
             return;
         }
         List<FieldDefinition> fields = fields();
-        while (!tokens.atEnd() && is(Target.ORACLE) && tokens.kind(tokens.at) == Scanner.WORD) {
+        while (!tokens.atEnd() && is(Target.ORACLE) && tokens.kind(tokens.at) == CutStatement.WORD) {
             tokens.at++;
         }
         define(name, new StructureDefinition(name.name(), fields, ""));
@@ -747,7 +749,7 @@ final class ObjectStatements {
     /** SQL Server documentation: sp_rename, sp_addextendedproperty; a text that is run is read. */
     void procedureCall(int from) {
         tokens.at++;
-        if (tokens.sign('(') && tokens.kind(tokens.at + 1) == Scanner.STRING && tokens.sign(tokens.at + 2, ')')) {
+        if (tokens.sign('(') && tokens.kind(tokens.at + 1) == CutStatement.STRING && tokens.sign(tokens.at + 2, ')')) {
             pass.over(from, "statement in a text");
             return;
         }
@@ -759,7 +761,7 @@ final class ObjectStatements {
         List<String> given = new ArrayList<>();
         List<String> labels = new ArrayList<>();
         while (!tokens.atEnd() && !startsNext()) {
-            if (tokens.kind(tokens.at) == Scanner.STRING) {
+            if (tokens.kind(tokens.at) == CutStatement.STRING) {
                 labels.add(tokens.sign(tokens.at - 1, '=') ? label() : "");
                 given.add(tokens.stringAt(tokens.at));
             } else if ((tokens.isName(tokens.at) || tokens.is(Word.NULL)) && !tokens.sign(tokens.at + 1, '=') && !tokens.sign(tokens.at - 1, '=')) {

@@ -2,45 +2,45 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Target;
 import java.util.Arrays;
+import java.util.Optional;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
 
 /**
  * Cuts a script into statements and each statement into tokens, which it keeps in arrays that are used again for the next statement: a script of any length takes the memory of
  * its longest statement. Every sign is looked at a bounded number of times, so it runs in linear time whatever it is given.
  */
 final class Scanner {
-    /** Kinds of token. */
-    static final byte WORD = 1;
-    static final byte NAME = 2;
-    static final byte STRING = 3;
-    static final byte NUMBER = 4;
-    static final byte SYMBOL = 5;
-    static final byte BROKEN = 6;
-    static final byte END = 0;
-
+    private static final int LONGEST_NAME = 64;
     private static final byte SPACE = 1;
     private static final byte LETTER = 2;
-    private static final byte DIGIT = 3;
+    private static final byte DIGIT = 4;
+    private static final byte CAPITAL = 8;
 
-    private final char[] text;
+    private final String text;
     private final Lexis lexis;
     private final byte[] classes = new byte[128];
     private int at;
     private String delimiter = ";";
+    /** Signs that begin what ends a statement, a comment or a line of its own rather than a token. */
+    private final boolean[] special = new boolean[128];
     private boolean backslash;
     private boolean doubleIsText;
     private int executed;
     private int slashLine = -2;
 
-    byte[] kinds = new byte[256];
-    Word[] words = new Word[256];
-    int[] starts = new int[256];
-    int[] ends = new int[256];
-    int count;
-    /** Whether the statement is a command of the engine's client rather than SQL. */
-    boolean client;
-    /** Whether something followed the statement that ends it. */
-    boolean ended;
-    private int start;
+    /** The statement that is being cut. */
+    private CutStatement cut = new CutStatement(new TokenRow());
+    private boolean ended;
+    private final Queue<Learnt> learnt = new ConcurrentLinkedQueue<>();
+    private final NamesRead names;
+    private final Phrases columns;
+    private final Phrases constraints;
+    private final ColumnsRead lastColumns;
+    /** How many brackets are open inside a table that is being created; negative outside of one. */
+    private int depth;
+    /** The token that names what is defined, or the CONSTRAINT before that name, once it is there; negative if none is expected. */
+    private int definition;
 
     private Body body = Body.UNKNOWN;
     private int bodySeen;
@@ -50,36 +50,72 @@ final class Scanner {
     /** What a statement's inner semicolons mean. */
     private enum Body { UNKNOWN, NONE, NESTED, COMPOUND, TO_SLASH, TO_GO, ROUND }
 
-    Scanner(char[] text, Lexis lexis) {
+    Scanner(String text, Lexis lexis) {
         this.text = text;
         this.lexis = lexis;
+        this.names = new NamesRead(text.length(), lexis.engine() == Target.POSTGRESQL);
+        this.columns = new Phrases(text);
+        this.constraints = new Phrases(text);
+        this.lastColumns = new ColumnsRead(text);
         this.backslash = lexis.backslash();
         this.doubleIsText = lexis.doubleIsText();
         for (char c = 0; c < 128; c++) {
             classes[c] = c <= ' ' ? SPACE : c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c == '_' ? LETTER : c >= '0' && c <= '9' ? DIGIT : 0;
         }
+        for (char c = 'A'; c <= 'Z'; c++) {
+            classes[c] |= CAPITAL;
+        }
         lexis.signs().chars().forEach(c -> classes[c] = LETTER);
         if (lexis.dollarTexts()) {
             classes['$'] = 0;
         }
-        if (text.length > 0 && text[0] == '\uFEFF') {
+        specialSigns();
+        if (text.length() > 0 && text.charAt(0) == '\uFEFF') {
             at = 1;
+        }
+    }
+
+    private void specialSigns() {
+        Arrays.fill(special, false);
+        String lines = switch (lexis.engine()) {
+            case SQLSERVER -> "Gg";
+            case POSTGRESQL -> "\\";
+            default -> "";
+        };
+        (lines + "-/#*").chars().forEach(c -> special[c] = true);
+        if (delimiter.charAt(0) < 128) {
+            special[delimiter.charAt(0)] = true;
         }
     }
 
     /** Makes backslashes escape in texts, or not: PostgreSQL manual, standard_conforming_strings; MySQL manual, NO_BACKSLASH_ESCAPES. */
     void backslashEscapes(boolean now) {
         backslash = now;
+        columns.forget();
+        lastColumns.forget();
+        constraints.forget();
     }
 
     /** Makes double quotes stand around names: MySQL manual, ANSI_QUOTES. */
     void doubleQuotesName() {
         doubleIsText = false;
+        columns.forget();
+        lastColumns.forget();
+        constraints.forget();
     }
 
-    /** Where the statement begins. */
-    int start() {
-        return start;
+    /** A definition that was read, from behind its name up to what ends it. */
+    private record Learnt(int from, int to, Meaning meaning) { }
+
+    /** Remembers what a definition means, for when the same is met again; may be called while another thread cuts on. */
+    void remember(int from, int to, Meaning meaning) {
+        learnt.add(new Learnt(from, to, meaning));
+    }
+
+    private void learn() {
+        for (Learnt next = learnt.poll(); next != null; next = learnt.poll()) {
+            (next.meaning() instanceof Meaning.OfColumn ? columns : constraints).remember(next.from(), next.to(), next.meaning());
+        }
     }
 
     /** Where the script has been read to. */
@@ -88,46 +124,58 @@ final class Scanner {
     }
 
     char signAt(int offset) {
-        return text[offset];
+        return text.charAt(offset);
     }
 
     String between(int from, int to) {
-        int end = to > from && text[to - 1] == '\r' ? to - 1 : to;
-        return new String(text, from, end - from);
+        int end = to > from && text.charAt(to - 1) == '\r' ? to - 1 : to;
+        return text.substring(from, end);
     }
 
-    /** Goes to the next statement that is not empty; false at the end of the script. */
-    boolean next() {
+    /** Cuts the next statement that is not empty; false at the end of the script. */
+    boolean next(CutStatement into) {
+        cut = into;
+        learn();
         do {
             if (!statement()) {
                 return false;
             }
-        } while (count == 0 && !client);
+        } while (cut.count == 0 && !cut.client);
+        cut.behind = at;
+        cut.unclosed = body == Body.COMPOUND && !ended && openCompound();
         return true;
     }
 
     private boolean statement() {
-        count = 0;
-        client = false;
         ended = false;
         body = Body.UNKNOWN;
         bodySeen = 0;
         bodyDepth = 0;
         bodyBegun = false;
+        depth = 0;
+        definition = -1;
+        cut.begin(at);
         skipSpace();
-        if (at >= text.length) {
+        if (at >= text.length()) {
             return false;
         }
-        start = at;
+        cut.start = at;
         if (clientCommand()) {
-            client = true;
+            cut.client = true;
             ended = true;
             return true;
         }
-        while (at < text.length) {
-            char c = text[at];
+        while (at < text.length()) {
+            char c = text.charAt(at);
             if (c < 128 && classes[c] == SPACE) {
                 at++;
+                continue;
+            }
+            if (c < 128 && !special[c]) {
+                token(c);
+                if (definition >= 0 && cut.count > definition) {
+                    phrase();
+                }
                 continue;
             }
             if (c == '-' || c == '/' || c == '#' || c == '*') {
@@ -148,8 +196,118 @@ final class Scanner {
                 return true;
             }
             token(c);
+            if (definition >= 0 && cut.count > definition) {
+                phrase();
+            }
         }
         return true;
+    }
+
+    /** Takes what was defined so before instead of cutting it up, behind the name that has just been read. */
+    private void phrase() {
+        int name = cut.count - 1;
+        if (cut.word(name) == Word.CONSTRAINT && name == definition) {
+            return;
+        }
+        boolean constraint = name > definition;
+        boolean word = cut.kind(name) == CutStatement.WORD;
+        boolean defined = (word || cut.kind(name) == CutStatement.NAME) && !namesNothing(cut.word(name));
+        definition = -1;
+        if (!defined) {
+            return;
+        }
+        int from = cut.from(name);
+        if (constraint) {
+            constraints.at(at, name).ifPresent(meaning -> take(CutStatement.PHRASE, at, constraints.end(), meaning));
+            return;
+        }
+        String spelled = word ? names.at(text, from, cut.to(name), cut.sum(name)) : names.quoted(text, from + 1, cut.to(name) - 1);
+        Optional<Meaning> meaning = spelled.isEmpty() ? Optional.empty() : columns.at(at, name);
+        if (meaning.isPresent() && meaning.get() instanceof Meaning.OfColumn column) {
+            Meaning.OfNamed known = column.named(spelled);
+            lastColumns.keep(from, columns.end(), sum(from), known);
+            cut.dropLast();
+            take(CutStatement.DEFINITION, from, columns.end(), known);
+        }
+    }
+
+    private void take(byte kind, int from, int to, Meaning meaning) {
+        cut.addMeaning(kind, from, to, meaning);
+        at = to;
+    }
+
+    /** A sum of the signs that stand together from a place on. */
+    private int sum(int from) {
+        int sum = 0;
+        int last = Math.min(text.length(), from + LONGEST_NAME);
+        for (int i = from; i < last && text.charAt(i) > ' '; i++) {
+            sum = sum * 31 + text.charAt(i);
+        }
+        return sum;
+    }
+
+    /** Whether a word begins something else than a column among the columns of a table. */
+    private static boolean namesNothing(Word word) {
+        return switch (word) {
+            case PRIMARY, UNIQUE, FOREIGN, CHECK, EXCLUDE, KEY, INDEX, FULLTEXT, SPATIAL, PERIOD, LIKE -> true;
+            default -> false;
+        };
+    }
+
+    /** Notes where definitions begin: behind the bracket of CREATE TABLE, and behind each comma in it. */
+    private void structure(char sign) {
+        if (sign == '(') {
+            if (depth == 0) {
+                int name = cut.count > 6 && cut.word(2) == Word.IF ? 5 : 2;
+                depth = cut.word(0) == Word.CREATE && cut.word(1) == Word.TABLE && delimiter.equals(";") && (cut.count - 1 - name == 1 || cut.count - 1 - name == 3) ? 1 : -1;
+                definition = depth == 1 ? cut.count : -1;
+            } else if (depth > 0) {
+                depth++;
+            }
+        } else if (depth > 0) {
+            depth -= sign == ')' ? 1 : 0;
+            depth = depth == 0 ? -1 : depth;
+            definition = sign == ',' && depth == 1 ? cut.count : definition;
+        }
+        if (definition == cut.count) {
+            definitions();
+        }
+    }
+
+    /** Cuts definitions as long as each is a name and what is known already. */
+    private void definitions() {
+        boolean known = true;
+        while (known) {
+            while (at < text.length() && text.charAt(at) < 128 && classes[text.charAt(at)] == SPACE) {
+                at++;
+            }
+            if (at >= text.length() || text.charAt(at) >= 128 || special[text.charAt(at)]) {
+                return;
+            }
+            int sum = sum(at);
+            Optional<Meaning.OfNamed> column = lastColumns.at(at, sum);
+            if (column.isPresent()) {
+                take(CutStatement.DEFINITION, at, at + lastColumns.length(sum), column.get());
+            } else if ((classes[text.charAt(at)] & LETTER) == 0) {
+                return;
+            } else {
+                word(at);
+                phrase();
+                known = definition >= 0;
+            }
+            byte last = cut.kind(cut.count - 1);
+            if (last >= CutStatement.PHRASE) {
+                boolean more = text.charAt(at) == ',';
+                if (more && last == CutStatement.DEFINITION) {
+                    at++;
+                } else {
+                    sign();
+                }
+                depth = more ? depth : -1;
+                definition = more ? cut.count : -1;
+                known = more;
+            }
+        }
     }
 
     private boolean atDelimiter(char c) {
@@ -159,7 +317,7 @@ final class Scanner {
     /** Whether what ends statements stands at a place; the client looks for it also inside words, as in {@code END$$} (MySQL manual, “Defining Stored Programs”). */
     private boolean delimiterAt(int place) {
         for (int i = 0; i < delimiter.length(); i++) {
-            if (place + i >= text.length || text[place + i] != delimiter.charAt(i)) {
+            if (place + i >= text.length() || text.charAt(place + i) != delimiter.charAt(i)) {
                 return false;
             }
         }
@@ -167,8 +325,8 @@ final class Scanner {
     }
 
     private void skipSpace() {
-        while (at < text.length) {
-            char c = text[at];
+        while (at < text.length()) {
+            char c = text.charAt(at);
             if (c < 128 ? classes[c] == SPACE : Character.isWhitespace(c) || c == '\uFEFF') {
                 at++;
             } else if (c == '-' || c == '/' || c == '#' || c == '*') {
@@ -183,9 +341,9 @@ final class Scanner {
 
     /** Passes a comment, if one begins here. Comments of MySQL that its server runs are entered rather than passed (MySQL manual, “Comments”). */
     private boolean comment(char c) {
-        char second = at + 1 < text.length ? text[at + 1] : 0;
+        char second = at + 1 < text.length() ? text.charAt(at + 1) : 0;
         if (c == '-' && second == '-') {
-            if (lexis.strictDashes() && at + 2 < text.length && text[at + 2] > ' ') {
+            if (lexis.strictDashes() && at + 2 < text.length() && text.charAt(at + 2) > ' ') {
                 return false;
             }
             toLineEnd();
@@ -209,37 +367,37 @@ final class Scanner {
         int open = at;
         int depth = 1;
         at += 2;
-        while (at < text.length && depth > 0) {
-            char inside = text[at++];
-            if (inside == '*' && at < text.length && text[at] == '/') {
+        while (at < text.length() && depth > 0) {
+            char inside = text.charAt(at++);
+            if (inside == '*' && at < text.length() && text.charAt(at) == '/') {
                 depth--;
                 at++;
-            } else if (lexis.nested() && inside == '/' && at < text.length && text[at] == '*') {
+            } else if (lexis.nested() && inside == '/' && at < text.length() && text.charAt(at) == '*') {
                 depth++;
                 at++;
             }
         }
         if (depth > 0) {
-            add(BROKEN, Word.NONE, open, text.length);
+            broken(open);
         }
         return true;
     }
 
     private boolean entersExecuted() {
         int from = at + 2;
-        if (from < text.length && text[from] == 'M' && from + 1 < text.length && text[from + 1] == '!') {
+        if (from < text.length() && text.charAt(from) == 'M' && from + 1 < text.length() && text.charAt(from + 1) == '!') {
             if (lexis.engine() != Target.MARIADB) {
                 return false;
             }
             from++;
-        } else if (from >= text.length || text[from] != '!') {
+        } else if (from >= text.length() || text.charAt(from) != '!') {
             return false;
         }
         from++;
         int digits = from;
         int version = 0;
-        while (digits < text.length && digits < from + 6 && text[digits] >= '0' && text[digits] <= '9') {
-            version = version * 10 + text[digits] - '0';
+        while (digits < text.length() && digits < from + 6 && text.charAt(digits) >= '0' && text.charAt(digits) <= '9') {
+            version = version * 10 + text.charAt(digits) - '0';
             digits++;
         }
         boolean onlyMySql = lexis.engine() == Target.MARIADB && version >= 50700 && version <= 50999;
@@ -252,7 +410,7 @@ final class Scanner {
     }
 
     private void toLineEnd() {
-        while (at < text.length && text[at] != '\n') {
+        while (at < text.length() && text.charAt(at) != '\n') {
             at++;
         }
     }
@@ -260,7 +418,7 @@ final class Scanner {
     /** Whether the semicolon here ends the statement, rather than a statement inside its body. */
     private boolean ends() {
         if (body == Body.UNKNOWN) {
-            body = count == 0 ? Body.NONE : classify();
+            body = cut.count == 0 ? Body.NONE : classify();
         }
         boolean inside = switch (body) {
             case NONE, UNKNOWN -> false;
@@ -270,8 +428,7 @@ final class Scanner {
             case ROUND -> openRound();
         };
         if (inside) {
-            add(SYMBOL, Word.NONE, at, at + 1);
-            at++;
+            sign();
         }
         return !inside;
     }
@@ -279,20 +436,20 @@ final class Scanner {
     private Body classify() {
         int i = 0;
         Target engine = lexis.engine();
-        if (engine == Target.ORACLE && (words[0] == Word.DECLARE || words[0] == Word.BEGIN)) {
+        if (engine == Target.ORACLE && (cut.word(0) == Word.DECLARE || cut.word(0) == Word.BEGIN)) {
             return hasSlashLine() ? Body.TO_SLASH : Body.NESTED;
         }
-        if (engine == Target.MARIADB && words[0] == Word.BEGIN && count > 1 && words[1] == Word.NOT) {
+        if (engine == Target.MARIADB && cut.word(0) == Word.BEGIN && cut.count > 1 && cut.word(1) == Word.NOT) {
             return Body.NESTED;
         }
-        if (engine == Target.MARIADB && compound(words[0])) {
+        if (engine == Target.MARIADB && compound(cut.word(0))) {
             return Body.COMPOUND;
         }
-        if (words[0] != Word.CREATE && !(engine == Target.SQLSERVER && words[0] == Word.ALTER)) {
+        if (cut.word(0) != Word.CREATE && !(engine == Target.SQLSERVER && cut.word(0) == Word.ALTER)) {
             return Body.NONE;
         }
-        for (i = 1; i < Math.min(count, 14); i++) {
-            switch (words[i]) {
+        for (i = 1; i < Math.min(cut.count, 14); i++) {
+            switch (cut.word(i)) {
                 case TRIGGER, FUNCTION, PROCEDURE, PROC, EVENT, PACKAGE -> {
                     return switch (engine) {
                         case SQLSERVER -> Body.TO_GO;
@@ -304,7 +461,7 @@ final class Scanner {
                     return engine == Target.ORACLE && hasSlashLine() ? Body.TO_SLASH : Body.NONE;
                 }
                 case TYPE -> {
-                    return engine == Target.ORACLE && i + 1 < count && words[i + 1] == Word.BODY ? hasSlashLine() ? Body.TO_SLASH : Body.NESTED : Body.NONE;
+                    return engine == Target.ORACLE && i + 1 < cut.count && cut.word(i + 1) == Word.BODY ? hasSlashLine() ? Body.TO_SLASH : Body.NESTED : Body.NONE;
                 }
                 case RULE -> {
                     return engine == Target.POSTGRESQL ? Body.ROUND : Body.NONE;
@@ -322,17 +479,17 @@ final class Scanner {
     }
 
     private boolean open() {
-        for (; bodySeen < count; bodySeen++) {
-            switch (words[bodySeen]) {
+        for (; bodySeen < cut.count; bodySeen++) {
+            switch (cut.word(bodySeen)) {
                 case BEGIN, CASE -> {
-                    boolean ending = bodySeen > 0 && words[bodySeen - 1] == Word.END;
+                    boolean ending = bodySeen > 0 && cut.word(bodySeen - 1) == Word.END;
                     if (!ending) {
                         bodyDepth++;
                     }
-                    bodyBegun |= words[bodySeen] == Word.BEGIN;
+                    bodyBegun |= cut.word(bodySeen) == Word.BEGIN;
                 }
                 case END -> {
-                    Word after = bodySeen + 1 < count ? words[bodySeen + 1] : Word.NONE;
+                    Word after = bodySeen + 1 < cut.count ? cut.word(bodySeen + 1) : Word.NONE;
                     if (after != Word.IF && after != Word.LOOP && after != Word.WHILE && after != Word.REPEAT) {
                         bodyDepth--;
                     }
@@ -352,20 +509,15 @@ final class Scanner {
         };
     }
 
-    /** Whether a compound statement is still open where the script ends. */
-    boolean unclosed() {
-        return body == Body.COMPOUND && !ended && openCompound();
-    }
-
     /** Every statement of several that begins inside is ended by an END, which says once more what it ends. */
     private boolean openCompound() {
-        for (; bodySeen < count; bodySeen++) {
-            Word before = bodySeen == 0 ? Word.NONE : words[bodySeen - 1];
-            boolean first = bodySeen == 0 || kinds[bodySeen - 1] == SYMBOL && text[starts[bodySeen - 1]] == ';' || before == Word.THEN || before == Word.ELSE || before == Word.DO || before == Word.BEGIN
+        for (; bodySeen < cut.count; bodySeen++) {
+            Word before = bodySeen == 0 ? Word.NONE : cut.word(bodySeen - 1);
+            boolean first = bodySeen == 0 || cut.is(bodySeen - 1, ';') || before == Word.THEN || before == Word.ELSE || before == Word.DO || before == Word.BEGIN
                     || before == Word.LOOP;
-            if (words[bodySeen] == Word.END) {
+            if (cut.word(bodySeen) == Word.END) {
                 bodyDepth--;
-            } else if (before != Word.END && (first && (compound(words[bodySeen]) || words[bodySeen] == Word.BEGIN) || words[bodySeen] == Word.CASE)) {
+            } else if (before != Word.END && (first && (compound(cut.word(bodySeen)) || cut.word(bodySeen) == Word.BEGIN) || cut.word(bodySeen) == Word.CASE)) {
                 bodyDepth++;
             }
         }
@@ -373,9 +525,9 @@ final class Scanner {
     }
 
     private boolean openRound() {
-        for (; bodySeen < count; bodySeen++) {
-            if (kinds[bodySeen] == SYMBOL) {
-                bodyDepth += text[starts[bodySeen]] == '(' ? 1 : text[starts[bodySeen]] == ')' ? -1 : 0;
+        for (; bodySeen < cut.count; bodySeen++) {
+            if (cut.kind(bodySeen) == CutStatement.SYMBOL) {
+                bodyDepth += text.charAt(cut.from(bodySeen)) == '(' ? 1 : text.charAt(cut.from(bodySeen)) == ')' ? -1 : 0;
             }
         }
         return bodyDepth > 0;
@@ -385,12 +537,12 @@ final class Scanner {
         if (slashLine == -2 || slashLine >= 0 && slashLine < at) {
             int line = at;
             slashLine = -1;
-            while (line < text.length && slashLine < 0) {
-                while (line < text.length && text[line] != '\n') {
+            while (line < text.length() && slashLine < 0) {
+                while (line < text.length() && text.charAt(line) != '\n') {
                     line++;
                 }
                 line++;
-                if (line < text.length && text[line] == '/' && restOfLineIsBlank(line + 1)) {
+                if (line < text.length() && text.charAt(line) == '/' && restOfLineIsBlank(line + 1)) {
                     slashLine = line;
                 }
             }
@@ -403,21 +555,21 @@ final class Scanner {
         return switch (lexis.engine()) {
             case SQLSERVER -> (c == 'G' || c == 'g') && goLine();
             case ORACLE -> c == '/' && atLineStart() && restOfLineIsBlank(at + 1) && pass(1);
-            case POSTGRESQL -> c == '\\' && at + 1 < text.length && text[at + 1] < 128 && classes[text[at + 1]] == LETTER && passLine();
+            case POSTGRESQL -> c == '\\' && at + 1 < text.length() && text.charAt(at + 1) < 128 && (classes[text.charAt(at + 1)] & LETTER) != 0 && passLine();
             default -> false;
         };
     }
 
     private boolean goLine() {
-        if (at + 1 >= text.length || (text[at + 1] & ~0x20) != 'O' || !atLineStart()) {
+        if (at + 1 >= text.length() || (text.charAt(at + 1) & ~0x20) != 'O' || !atLineStart()) {
             return false;
         }
         int after = at + 2;
-        while (after < text.length && (text[after] == ' ' || text[after] == '\t' || text[after] >= '0' && text[after] <= '9' || text[after] == ';')) {
+        while (after < text.length() && (text.charAt(after) == ' ' || text.charAt(after) == '\t' || text.charAt(after) >= '0' && text.charAt(after) <= '9' || text.charAt(after) == ';')) {
             after++;
         }
-        boolean go = (after >= text.length || text[after] == '\r' || text[after] == '\n' || text[after] == '-')
-                && (at + 2 >= text.length || classOf(text[at + 2]) != LETTER && classOf(text[at + 2]) != DIGIT);
+        boolean go = (after >= text.length() || text.charAt(after) == '\r' || text.charAt(after) == '\n' || text.charAt(after) == '-')
+                && (at + 2 >= text.length() || classOf(text.charAt(at + 2)) != LETTER && classOf(text.charAt(at + 2)) != DIGIT);
         return go && passLine();
     }
 
@@ -432,12 +584,12 @@ final class Scanner {
     }
 
     private byte classOf(char c) {
-        return c < 128 ? classes[c] : Character.isLetterOrDigit(c) || Character.isSurrogate(c) ? LETTER : Character.isWhitespace(c) ? SPACE : 0;
+        return c < 128 ? (byte) (classes[c] & ~CAPITAL) : Character.isLetterOrDigit(c) || Character.isSurrogate(c) ? LETTER : Character.isWhitespace(c) ? SPACE : 0;
     }
 
     private boolean atLineStart() {
-        for (int i = at - 1; i >= 0 && text[i] != '\n'; i--) {
-            if (text[i] > ' ') {
+        for (int i = at - 1; i >= 0 && text.charAt(i) != '\n'; i--) {
+            if (text.charAt(i) > ' ') {
                 return false;
             }
         }
@@ -445,8 +597,8 @@ final class Scanner {
     }
 
     private boolean restOfLineIsBlank(int from) {
-        for (int i = from; i < text.length && text[i] != '\n'; i++) {
-            if (text[i] > ' ') {
+        for (int i = from; i < text.length() && text.charAt(i) != '\n'; i++) {
+            if (text.charAt(i) > ' ') {
                 return false;
             }
         }
@@ -456,11 +608,11 @@ final class Scanner {
     /** Takes a command of the engine's client where a statement could begin; the script's own statements never begin so. */
     private boolean clientCommand() {
         return switch (lexis.engine()) {
-            case POSTGRESQL -> text[at] == '\\' && passLine();
-            case SQLITE -> text[at] == '.' && passLine();
-            case MYSQL, MARIADB -> text[at] == '\\' && passLine() || delimiterCommand() || begins("source ") && passLine();
-            case SQLSERVER -> text[at] == ':' && passLine() || goLine();
-            case ORACLE -> text[at] == '@' && passLine() || text[at] == '/' && restOfLineIsBlank(at + 1) && passLine() || sqlPlus();
+            case POSTGRESQL -> text.charAt(at) == '\\' && passLine();
+            case SQLITE -> text.charAt(at) == '.' && passLine();
+            case MYSQL, MARIADB -> text.charAt(at) == '\\' && passLine() || delimiterCommand() || begins("source ") && passLine();
+            case SQLSERVER -> text.charAt(at) == ':' && passLine() || goLine();
+            case ORACLE -> text.charAt(at) == '@' && passLine() || text.charAt(at) == '/' && restOfLineIsBlank(at + 1) && passLine() || sqlPlus();
             case H2, ISO -> false;
         };
     }
@@ -473,11 +625,11 @@ final class Scanner {
     }
 
     private boolean begins(String words) {
-        if (at + words.length() > text.length) {
+        if (at + words.length() > text.length()) {
             return false;
         }
         for (int i = 0; i < words.length(); i++) {
-            char c = text[at + i];
+            char c = text.charAt(at + i);
             char wanted = words.charAt(i);
             if (Character.toLowerCase(c) != wanted && !(wanted == ' ' && c == '\t')) {
                 return false;
@@ -493,25 +645,26 @@ final class Scanner {
         }
         int from = at + "delimiter".length();
         toLineEnd();
-        String sign = new String(text, from, at - from).strip();
+        String sign = text.substring(from, at).strip();
         int blank = sign.indexOf(' ');
         delimiter = sign.isEmpty() ? ";" : blank < 0 ? sign : sign.substring(0, blank);
+        specialSigns();
         return true;
     }
 
     /** Passes the lines that follow COPY ... FROM STDIN up to the one that ends them; gives the place where that one begins. PostgreSQL manual, COPY. */
     int data() {
         toLineEnd();
-        while (at < text.length) {
+        while (at < text.length()) {
             at++;
             int line = at;
             toLineEnd();
-            int length = at - line - (at > line && text[at - 1] == '\r' ? 1 : 0);
-            if (length == 2 && text[line] == '\\' && text[line + 1] == '.') {
+            int length = at - line - (at > line && text.charAt(at - 1) == '\r' ? 1 : 0);
+            if (length == 2 && text.charAt(line) == '\\' && text.charAt(line + 1) == '.') {
                 return line;
             }
         }
-        return text.length;
+        return text.length();
     }
 
     private void token(char c) {
@@ -519,56 +672,60 @@ final class Scanner {
         byte sort = classOf(c);
         if (sort == LETTER) {
             word(from);
-        } else if (sort == DIGIT || c == '.' && at + 1 < text.length && text[at + 1] >= '0' && text[at + 1] <= '9') {
+        } else if (sort == DIGIT || c == '.' && at + 1 < text.length() && text.charAt(at + 1) >= '0' && text.charAt(at + 1) <= '9') {
             number(from);
         } else if (c == '\'') {
-            quoted(from, from, '\'', STRING, backslash);
+            quoted(from, from, '\'', CutStatement.STRING, backslash);
         } else if (c == '"') {
-            quoted(from, from, '"', doubleIsText ? STRING : NAME, doubleIsText && backslash);
+            quoted(from, from, '"', doubleIsText ? CutStatement.STRING : CutStatement.NAME, doubleIsText && backslash);
         } else if (c == '`' && lexis.backticks()) {
-            quoted(from, from, '`', NAME, false);
+            quoted(from, from, '`', CutStatement.NAME, false);
         } else if (c == '[' && lexis.squares()) {
-            quoted(from, from, ']', NAME, false);
+            quoted(from, from, ']', CutStatement.NAME, false);
         } else if (c == '$' && lexis.dollarTexts() && dollar(from) || c == '@' && lexis.dollarTexts() && placeholder(from)) {
             return;
         } else if (sort == SPACE) {
             at++;
         } else {
-            at++;
-            add(SYMBOL, Word.NONE, from, at);
+            sign();
+            if (c == '(' || c == ')' || c == ',') {
+                structure(c);
+            }
         }
     }
 
     /** A name still to be filled in, such as that of an extension's schema: {@code @extschema@} (PostgreSQL manual, Packaging Related Objects into an Extension). */
     private boolean placeholder(int from) {
         int i = from + 1;
-        while (i < text.length && (classOf(text[i]) == LETTER || classOf(text[i]) == DIGIT || text[i] == ':' && i > from + 1)) {
+        while (i < text.length() && (classOf(text.charAt(i)) == LETTER || classOf(text.charAt(i)) == DIGIT || text.charAt(i) == ':' && i > from + 1)) {
             i++;
         }
-        if (i == from + 1 || i >= text.length || text[i] != '@') {
+        if (i == from + 1 || i >= text.length() || text.charAt(i) != '@') {
             return false;
         }
         at = i + 1;
-        add(WORD, Word.NONE, from, at);
+        add(CutStatement.WORD, Word.NONE, from, at);
         return true;
     }
 
     private void word(int from) {
         int sum = 0;
+        int sorts = 0;
         int i = from;
-        char[] signs = text;
-        char stop = delimiter.charAt(0);
-        while (i < signs.length) {
-            char c = signs[i];
+        int last = text.length();
+        char stop = delimiter.equals(";") ? '\0' : delimiter.charAt(0);
+        while (i < last) {
+            char c = text.charAt(i);
             if (c == stop && i > from && delimiterAt(i)) {
                 break;
             }
             if (c < 128) {
                 byte sort = classes[c];
-                if (sort != LETTER && sort != DIGIT && !(c == '$' && lexis.dollarTexts())) {
+                if ((sort & (LETTER | DIGIT)) == 0 && !(c == '$' && lexis.dollarTexts())) {
                     break;
                 }
-                sum = sum * 31 + (c & ~0x20);
+                sorts |= sort;
+                sum = Word.added(sum, c);
             } else if (Character.isLetterOrDigit(c) || Character.isSurrogate(c) || Character.getType(c) == Character.NON_SPACING_MARK) {
                 sum = sum * 31 + c;
             } else {
@@ -577,16 +734,16 @@ final class Scanner {
             i++;
         }
         at = i;
-        if (i < text.length && text[i] == '\'' && i - from <= 2 && prefix(from, i)) {
+        if (i < text.length() && text.charAt(i) == '\'' && i - from <= 2 && prefix(from, i)) {
             return;
         }
-        add(WORD, Word.at(text, from, i, sum), from, i);
+        cut.addWord(Word.at(text, from, i, sum), from, i, sum << 1 | sorts / CAPITAL & 1);
     }
 
     /** A text marked by letters before its quote: {@code N'', E'', B'', X'', q'[]'}. */
     private boolean prefix(int from, int quote) {
-        char mark = Character.toLowerCase(text[quote - 1]);
-        char first = Character.toLowerCase(text[from]);
+        char mark = Character.toLowerCase(text.charAt(quote - 1));
+        char first = Character.toLowerCase(text.charAt(from));
         if (quote - from == 2 && !(first == 'n' && mark == 'q')) {
             return false;
         }
@@ -597,13 +754,13 @@ final class Scanner {
         if (quote - from == 2 || "nbxe".indexOf(mark) < 0) {
             return false;
         }
-        quoted(from, quote, '\'', STRING, backslash || mark == 'e' && lexis.engine() == Target.POSTGRESQL);
+        quoted(from, quote, '\'', CutStatement.STRING, backslash || mark == 'e' && lexis.engine() == Target.POSTGRESQL);
         return true;
     }
 
     /** Oracle Database SQL Language Reference, “Text Literals”: {@code q'[...]'}. */
     private void oracleQuoted(int from, int quote) {
-        char open = quote + 1 < text.length ? text[quote + 1] : 0;
+        char open = quote + 1 < text.length() ? text.charAt(quote + 1) : 0;
         char close = switch (open) {
             case '[' -> ']';
             case '(' -> ')';
@@ -612,34 +769,38 @@ final class Scanner {
             default -> open;
         };
         at = quote + 2;
-        while (at + 1 < text.length && !(text[at] == close && text[at + 1] == '\'')) {
+        while (at + 1 < text.length() && !(text.charAt(at) == close && text.charAt(at + 1) == '\'')) {
             at++;
         }
-        boolean closed = at + 1 < text.length;
-        at = Math.min(text.length, at + 2);
-        add(closed ? STRING : BROKEN, Word.NONE, from, at);
+        boolean closed = at + 1 < text.length();
+        if (closed) {
+            at += 2;
+            add(CutStatement.STRING, Word.NONE, from, at);
+        } else {
+            broken(from);
+        }
     }
 
     private void number(int from) {
-        while (at < text.length) {
-            char c = text[at];
-            boolean sign = (c == '+' || c == '-') && at > from && (text[at - 1] & ~0x20) == 'E' && !(from + 1 < text.length && (text[from + 1] & ~0x20) == 'X');
-            if (c != '.' && !sign && (c >= 128 || classes[c] != DIGIT && classes[c] != LETTER)) {
+        while (at < text.length()) {
+            char c = text.charAt(at);
+            boolean sign = (c == '+' || c == '-') && at > from && (text.charAt(at - 1) & ~0x20) == 'E' && !(from + 1 < text.length() && (text.charAt(from + 1) & ~0x20) == 'X');
+            if (c != '.' && !sign && (c >= 128 || (classes[c] & (LETTER | DIGIT)) == 0)) {
                 break;
             }
             at++;
         }
-        add(NUMBER, Word.NONE, from, at);
+        add(CutStatement.NUMBER, Word.NONE, from, at);
     }
 
     private void quoted(int from, int quote, char close, byte kind, boolean escapes) {
         int i = quote + 1;
-        while (i < text.length) {
-            char c = text[i++];
+        while (i < text.length()) {
+            char c = text.charAt(i++);
             if (c == '\\' && escapes) {
                 i++;
             } else if (c == close) {
-                if (i >= text.length || text[i] != close) {
+                if (i >= text.length() || text.charAt(i) != close) {
                     at = i;
                     add(kind, Word.NONE, from, i);
                     return;
@@ -647,43 +808,42 @@ final class Scanner {
                 i++;
             }
         }
-        at = text.length;
-        add(BROKEN, Word.NONE, from, at);
+        broken(from);
     }
 
     private boolean dollar(int from) {
         int tagEnd = from + 1;
-        while (tagEnd < text.length && text[tagEnd] != '$' && (classOf(text[tagEnd]) == LETTER || classOf(text[tagEnd]) == DIGIT)) {
+        while (tagEnd < text.length() && text.charAt(tagEnd) != '$' && (classOf(text.charAt(tagEnd)) == LETTER || classOf(text.charAt(tagEnd)) == DIGIT)) {
             tagEnd++;
         }
-        if (tagEnd >= text.length || text[tagEnd] != '$') {
+        if (tagEnd >= text.length() || text.charAt(tagEnd) != '$') {
             return false;
         }
         int length = tagEnd + 1 - from;
-        for (int i = tagEnd + 1; i + length <= text.length; i++) {
-            if (text[i] == '$' && Arrays.equals(text, from, from + length, text, i, i + length)) {
+        for (int i = tagEnd + 1; i + length <= text.length(); i++) {
+            if (text.charAt(i) == '$' && text.regionMatches(from, text, i, length)) {
                 at = i + length;
-                add(STRING, Word.NONE, from, at);
+                add(CutStatement.STRING, Word.NONE, from, at);
                 return true;
             }
         }
-        at = text.length;
-        add(BROKEN, Word.NONE, from, at);
+        broken(from);
         return true;
     }
 
+    /** Adds the sign that stands here. */
+    private void sign() {
+        cut.addSign(text.charAt(at), at);
+        at++;
+    }
+
+    private void broken(int from) {
+        at = text.length();
+        cut.broken = true;
+        cut.add(CutStatement.BROKEN, Word.NONE, from, at);
+    }
+
     private void add(byte kind, Word word, int from, int to) {
-        if (count == kinds.length) {
-            int size = count * 2;
-            kinds = Arrays.copyOf(kinds, size);
-            words = Arrays.copyOf(words, size);
-            starts = Arrays.copyOf(starts, size);
-            ends = Arrays.copyOf(ends, size);
-        }
-        kinds[count] = kind;
-        words[count] = word;
-        starts[count] = from;
-        ends[count] = to;
-        count++;
+        cut.add(kind, word, from, to);
     }
 }

@@ -47,17 +47,19 @@ public final class ScriptReader {
      * @throws java.util.concurrent.CancellationException if who hears of the progress wants no more
      */
     public void add(String file, String script) {
-        char[] text = script.toCharArray();
-        Scanner scanner = new Scanner(text, lexis);
-        notes.begin(file, text);
-        Statements reader = new Statements(scanner, new Tokens(scanner, text, lexis), lexis, drafts, implied, notes, rows);
-        while (scanner.next()) {
-            if (statements++ % TOLD == 0 && !progress.at(before + scanner.position(), statements)) {
-                throw new CancellationException("reading was stopped");
+        Scanner scanner = new Scanner(script, lexis);
+        notes.begin(file, script);
+        Statements reader = new Statements(scanner, new Tokens(scanner, script, lexis), lexis, drafts, implied, notes, rows);
+        try (ScannedAhead ahead = new ScannedAhead(scanner, script.length())) {
+            while (ahead.next()) {
+                CutStatement statement = ahead.statement();
+                if (statements++ % TOLD == 0 && !progress.at(before + statement.behind, statements)) {
+                    throw new CancellationException("reading was stopped");
+                }
+                reader.read(statement);
             }
-            reader.read();
         }
-        before += text.length;
+        before += script.length();
     }
 
     /** What has been read. */

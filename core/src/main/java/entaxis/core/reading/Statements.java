@@ -10,6 +10,7 @@ import java.util.Locale;
 /** Tells statements apart and gives each to who reads its kind. What says nothing about tables is stepped over by name. */
 final class Statements {
     private final Scanner scanner;
+    private CutStatement cut = new CutStatement(new TokenRow());
     private final Tokens tokens;
     private final Lexis lexis;
     private final Drafts drafts;
@@ -44,20 +45,19 @@ final class Statements {
         this.blocks = new Blocks(tokens, this, lexis, this::pass);
     }
 
-    /** Reads the statement that the scanner stands at, or the several that SQL Server allows without a sign between them. */
-    void read() {
-        if (scanner.client) {
-            notes.steppedOver(scanner.start(), "client command");
+    /** Reads a statement, or the several that SQL Server allows without a sign between them. */
+    void read(CutStatement statement) {
+        cut = statement;
+        if (cut.client) {
+            notes.steppedOver(cut.start, "client command");
             return;
         }
-        tokens.rewind();
-        for (int i = 0; i < tokens.limit; i++) {
-            if (scanner.kinds[i] == Scanner.BROKEN) {
-                notes.notUnderstood(scanner.starts[i], tokens.excerpt(i), "a quote or comment that opens here is not closed");
-                return;
-            }
+        tokens.read(cut);
+        if (cut.broken) {
+            notes.notUnderstood(tokens.offset(tokens.broken()), tokens.excerpt(tokens.broken()), "a quote or comment that opens here is not closed");
+        } else {
+            readAll();
         }
-        readAll();
     }
 
     /** Reads what the cursor stands at, up to its limit. */
@@ -81,14 +81,14 @@ final class Statements {
         if (depth >= DEEPEST) {
             return;
         }
-        char[] signs = text.toCharArray();
-        Scanner inner = new Scanner(signs, lexis);
-        Statements reader = new Statements(inner, new Tokens(inner, signs, lexis), lexis, drafts, implied, notes, rowsRead);
+        Scanner inner = new Scanner(text, lexis);
+        Statements reader = new Statements(inner, new Tokens(inner, text, lexis), lexis, drafts, implied, notes, rowsRead);
         reader.depth = depth + 1;
         reader.lenient = true;
         notes.within(base, () -> {
-            while (inner.next()) {
-                reader.read();
+            ScannedAhead scanned = new ScannedAhead(inner, 0);
+            while (scanned.next()) {
+                reader.read(scanned.statement());
             }
         });
     }
@@ -102,26 +102,27 @@ final class Statements {
         if (depth >= DEEPEST) {
             return false;
         }
-        char[] signs = text.toCharArray();
-        Scanner inner = new Scanner(signs, lexis);
-        Statements reader = new Statements(inner, new Tokens(inner, signs, lexis), lexis, drafts, implied, notes, rowsRead);
+        Scanner inner = new Scanner(text, lexis);
+        Statements reader = new Statements(inner, new Tokens(inner, text, lexis), lexis, drafts, implied, notes, rowsRead);
         reader.depth = depth + 1;
         boolean guarded = text.toUpperCase(Locale.ROOT).contains("EXCEPTION");
         boolean[] all = {true};
         notes.within(base, () -> {
-            while (inner.next()) {
-                all[0] &= reader.inBlock(guarded);
+            ScannedAhead scanned = new ScannedAhead(inner, 0);
+            while (scanned.next()) {
+                all[0] &= reader.inBlock(scanned.statement(), guarded);
             }
         });
         return all[0];
     }
 
     /** Reads one statement of a block; false if it does something that is not known before it runs. */
-    private boolean inBlock(boolean guarded) {
-        if (scanner.client) {
+    private boolean inBlock(CutStatement statement, boolean guarded) {
+        cut = statement;
+        if (cut.client) {
             return false;
         }
-        tokens.rewind();
+        tokens.read(cut);
         boolean more = true;
         lenient = guarded || conditions > 0;
         while (more && !tokens.atEnd()) {
@@ -162,7 +163,7 @@ final class Statements {
                 return true;
             }
             case EXECUTE -> {
-                boolean plain = tokens.kind(tokens.at + 1) == Scanner.STRING && tokens.at + 2 >= tokens.limit;
+                boolean plain = tokens.kind(tokens.at + 1) == CutStatement.STRING && tokens.at + 2 >= tokens.limit;
                 if (plain) {
                     nested(tokens.stringAt(tokens.at + 1), tokens.offset(tokens.at + 1) + 1);
                 }
@@ -235,7 +236,7 @@ final class Statements {
     /** Reads one statement from where the cursor stands. */
     void statement(int from) {
         if (lexis.engine() == Target.MARIADB && Scanner.compound(tokens.word())) {
-            if (scanner.unclosed()) {
+            if (cut.unclosed) {
                 throw new Unreadable(from, "the block that begins here is not ended; nothing behind it could be read");
             }
             pass(from, "anonymous block");
@@ -272,8 +273,8 @@ final class Statements {
     }
 
     private void other(int from) {
-        String first = tokens.kind(from) == Scanner.WORD ? tokens.text(from, from + 1).toUpperCase(Locale.ROOT) : "";
-        String both = first + " " + (tokens.kind(from + 1) == Scanner.WORD ? tokens.text(from + 1, from + 2).toUpperCase(Locale.ROOT) : "");
+        String first = tokens.kind(from) == CutStatement.WORD ? tokens.text(from, from + 1).toUpperCase(Locale.ROOT) : "";
+        String both = first + " " + (tokens.kind(from + 1) == CutStatement.WORD ? tokens.text(from + 1, from + 2).toUpperCase(Locale.ROOT) : "");
         switch (both) {
             case "CHECK TABLE", "CHECKSUM TABLE", "REFRESH MATERIALIZED" -> pass(from, "maintenance");
             case "CHANGE REPLICATION", "CHANGE MASTER", "STOP REPLICA", "STOP SLAVE" -> pass(from, "replication");
@@ -328,8 +329,8 @@ final class Statements {
     private void select(int from) {
         boolean path = false;
         for (int i = from; i < tokens.limit && !path; i++) {
-            path = tokens.reads(i, "SET_CONFIG") && tokens.kind(i + 2) == Scanner.STRING && tokens.stringAt(i + 2).equals("search_path");
-            if (path && tokens.kind(i + 4) == Scanner.STRING) {
+            path = tokens.reads(i, "SET_CONFIG") && tokens.kind(i + 2) == CutStatement.STRING && tokens.stringAt(i + 2).equals("search_path");
+            if (path && tokens.kind(i + 4) == CutStatement.STRING) {
                 drafts.use(firstOf(tokens.stringAt(i + 4)));
             }
         }
@@ -358,23 +359,23 @@ final class Statements {
     private void set(int from) {
         if (tokens.word(from + 1) == Word.SCHEMA) {
             tokens.at = from + 2;
-            if (tokens.isName(tokens.at) || tokens.kind(tokens.at) == Scanner.STRING) {
-                drafts.use(tokens.kind(tokens.at) == Scanner.STRING ? tokens.stringAt(tokens.at) : tokens.nameAt(tokens.at));
+            if (tokens.isName(tokens.at) || tokens.kind(tokens.at) == CutStatement.STRING) {
+                drafts.use(tokens.kind(tokens.at) == CutStatement.STRING ? tokens.stringAt(tokens.at) : tokens.nameAt(tokens.at));
             }
         }
         int at = tokens.reads(from + 1, "SESSION") || tokens.word(from + 1) == Word.LOCAL ? from + 2 : from + 1;
         if (tokens.word(at) == Word.SEARCH_PATH) {
             int value = at + 2;
-            String first = tokens.isName(value) ? tokens.nameAt(value) : tokens.kind(value) == Scanner.STRING ? firstOf(tokens.stringAt(value)) : "";
+            String first = tokens.isName(value) ? tokens.nameAt(value) : tokens.kind(value) == CutStatement.STRING ? firstOf(tokens.stringAt(value)) : "";
             drafts.use(tokens.word(value) == Word.DEFAULT || first.equals("$user") || first.equals("pg_catalog") ? "" : first);
-        } else if (tokens.reads(at, "STANDARD_CONFORMING_STRINGS")) {
+        } else if (lexis.engine() == Target.POSTGRESQL && tokens.reads(at, "STANDARD_CONFORMING_STRINGS")) {
             scanner.backslashEscapes(tokens.reads(at + 2, "OFF") || tokens.word(at + 2) == Word.FALSE || tokens.text(at + 2, at + 3).equals("'off'"));
         } else if (lexis.isMySql()) {
             for (int i = from; i < tokens.limit; i++) {
-                if (tokens.kind(i) == Scanner.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("ANSI")) {
+                if (tokens.kind(i) == CutStatement.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("ANSI")) {
                     scanner.doubleQuotesName();
                 }
-                if (tokens.kind(i) == Scanner.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("NO_BACKSLASH_ESCAPES")) {
+                if (tokens.kind(i) == CutStatement.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("NO_BACKSLASH_ESCAPES")) {
                     scanner.backslashEscapes(false);
                 }
             }
@@ -569,7 +570,7 @@ final class Statements {
             java.util.Map.entry("CHARACTER", "collation"), java.util.Map.entry("TRANSLATION", "collation"), java.util.Map.entry("RESOURCE", "setting"), java.util.Map.entry("PREPARE", "setting"));
 
     private void passObject(int from) {
-        String what = tokens.kind(tokens.at) == Scanner.WORD ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT) : "";
+        String what = tokens.kind(tokens.at) == CutStatement.WORD ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT) : "";
         String kind = OBJECTS.get(what);
         if (kind == null) {
             throw tokens.unreadable("“" + tokens.excerpt(tokens.at) + "” is nothing known that could be created, changed or dropped");

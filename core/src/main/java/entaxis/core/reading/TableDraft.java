@@ -22,6 +22,7 @@ import java.util.function.UnaryOperator;
 /** A table while statements make and change it. */
 final class TableDraft {
     private static final int FEW = 24;
+    private static final long ANY = -1;
 
     String namespace;
     String name;
@@ -32,8 +33,7 @@ final class TableDraft {
     final List<CheckRule> checks = new ArrayList<>(2);
     final List<ForeignKey> foreignKeys = new ArrayList<>(2);
     final List<TableIndex> indexes = new ArrayList<>(2);
-    /** Names of references that are gone, whose own indexes may be there still (MySQL manual, “FOREIGN KEY Constraints”). */
-    final Set<String> leftBehind = new HashSet<>();
+    private Set<String> leftBehind = Set.of();
     String comment = "";
     /** Whether the storage engine keeps references; MyISAM reads past them (MySQL manual, “FOREIGN KEY Constraint Differences”). */
     boolean keepsReferences = true;
@@ -44,6 +44,8 @@ final class TableDraft {
     /** Whether it is a partition: it has the keys, references and indexes of the whole too. */
     boolean partition;
     private Map<String, ColumnDraft> byName = Map.of();
+    /** A bit for each column's name, so that most names that are no column's are told at once; all bits where that is not kept up. */
+    private long seen;
     private final boolean exact;
 
     TableDraft(String namespace, String name, boolean exact) {
@@ -54,22 +56,80 @@ final class TableDraft {
 
     void touched() {
         byName = Map.of();
+        seen = ANY;
+    }
+
+    /** Notes that a reference of a name is gone, whose own index may be there still (MySQL manual, “FOREIGN KEY Constraints”). */
+    void leaveBehind(String reference) {
+        if (leftBehind.isEmpty()) {
+            leftBehind = new HashSet<>();
+        }
+        leftBehind.add(reference.toLowerCase(Locale.ROOT));
+    }
+
+    /** Takes away the index that a reference left behind, if there is one of the name. */
+    boolean takeLeftBehind(String index) {
+        return !leftBehind.isEmpty() && leftBehind.remove(index.toLowerCase(Locale.ROOT));
     }
 
     void add(ColumnDraft column) {
         columns.add(column);
+        seen |= exact ? bit(column.name) : ANY;
         if (!byName.isEmpty()) {
             byName.put(key(column.name), column);
         }
+    }
+
+    private static long bit(String name) {
+        int hash = name.hashCode();
+        return 1L << (hash ^ hash >>> 6);
     }
 
     private String key(String column) {
         return exact ? column : column.toLowerCase(Locale.ROOT);
     }
 
+    /** The column of a name, which from here on is this table's alone and may be changed. */
     Optional<ColumnDraft> column(String wanted) {
+        Optional<ColumnDraft> found = found(wanted);
+        if (found.isEmpty() || !found.get().shared) {
+            return found;
+        }
+        ColumnDraft own = found.get().copy();
+        columns.set(columns.indexOf(found.get()), own);
+        touched();
+        return Optional.of(own);
+    }
+
+    boolean has(String column) {
+        return found(column).isPresent();
+    }
+
+    /** The name of a column as the table spells it. */
+    Optional<String> spelled(String column) {
+        return found(column).map(own -> own.name);
+    }
+
+    /** Whether a column has exactly this name. */
+    boolean spells(String column) {
+        Optional<ColumnDraft> own = found(column);
+        return own.isPresent() && own.get().name.equals(column);
+    }
+
+    /** Makes a column refuse null, if there is one of that name. */
+    void require(String column) {
+        if (found(column).filter(own -> !own.required).isPresent()) {
+            column(column).ifPresent(own -> own.required = true);
+        }
+    }
+
+    private Optional<ColumnDraft> found(String wanted) {
+        if (exact && (seen & bit(wanted)) == 0) {
+            return Optional.empty();
+        }
         if (columns.size() <= FEW) {
-            for (ColumnDraft column : columns) {
+            for (int i = 0; i < columns.size(); i++) {
+                ColumnDraft column = columns.get(i);
                 if (same(column.name, wanted)) {
                     return Optional.of(column);
                 }
@@ -84,7 +144,7 @@ final class TableDraft {
     }
 
     boolean same(String one, String other) {
-        return exact ? one.hashCode() == other.hashCode() && one.equals(other) : one.equalsIgnoreCase(other);
+        return one == other || (exact ? one.hashCode() == other.hashCode() && one.equals(other) : one.equalsIgnoreCase(other));
     }
 
     private boolean among(List<String> names, String wanted) {

@@ -110,6 +110,7 @@ final class TableStatements {
         if (tokens.acceptSign(')')) {
             return;
         }
+        boolean more;
         do {
             if (tokens.sign(')')) {
                 break;
@@ -117,14 +118,15 @@ final class TableStatements {
             int start = tokens.at;
             try {
                 element(table, constraints);
-                if (!tokens.sign(',') && !tokens.sign(')')) {
+                if (!tokens.behindDefinition() && !tokens.sign(',') && !tokens.sign(')')) {
                     throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed" : "this clause is not understood here");
                 }
             } catch (Unreadable reason) {
                 notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
                 toNextElement(start);
             }
-        } while (tokens.acceptSign(','));
+            more = tokens.acceptSign(',') || tokens.at > start && tokens.behindDefinition() && !tokens.sign(')');
+        } while (more);
         if (tokens.atEnd()) {
             return;
         }
@@ -134,6 +136,10 @@ final class TableStatements {
     /** Goes to the comma or bracket that ends the element which began at a token. */
     private void toNextElement(int start) {
         tokens.at = start;
+        if (tokens.kind(start) == CutStatement.DEFINITION) {
+            tokens.at++;
+            return;
+        }
         int depth = 0;
         while (!tokens.atEnd()) {
             if (depth == 0 && (tokens.sign(',') || tokens.sign(')'))) {
@@ -290,7 +296,8 @@ final class TableStatements {
                 copy.comment = "";
                 table.columns.add(place++, copy);
             } else {
-                ColumnDraft both = table.columns.remove(own);
+                ColumnDraft both = table.column(column.name).orElseThrow();
+                table.columns.remove(own);
                 both.required |= column.required;
                 both.defaultValue = both.defaultValue.isEmpty() ? column.defaultValue : both.defaultValue;
                 table.columns.add(own < place ? own : place, both);
@@ -438,7 +445,7 @@ final class TableStatements {
         if (strict() && word == Word.ON) {
             tokens.at++;
             tokens.expect(Word.COMMIT);
-            while (tokens.kind(tokens.at) == Scanner.WORD && !known(tokens.word())) {
+            while (tokens.kind(tokens.at) == CutStatement.WORD && !known(tokens.word())) {
                 tokens.at++;
             }
             return;

@@ -1,32 +1,40 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.Target;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 
 /** The tokens of the statement that a {@link Scanner} stands at, read one after the other. */
 final class Tokens {
-    private static final int LONGEST = 63;
+    private static final int SHOWN = 80;
     private final Scanner scanner;
-    private final char[] text;
+    private CutStatement cut = new CutStatement(new TokenRow());
+    private final String text;
     private final Lexis lexis;
     private final boolean lower;
+    private final NamesRead names;
     int at;
     int limit;
 
-    Tokens(Scanner scanner, char[] text, Lexis lexis) {
+    Tokens(Scanner scanner, String text, Lexis lexis) {
         this.scanner = scanner;
         this.text = text;
         this.lexis = lexis;
         this.lower = lexis.engine() == Target.POSTGRESQL;
+        this.names = new NamesRead(text.length(), lower);
     }
 
-    /** Goes to the first token of the statement. */
-    void rewind() {
+    /** Goes to the first token of a statement. */
+    void read(CutStatement statement) {
+        cut = statement;
         at = 0;
-        limit = scanner.count;
+        limit = statement.count;
+    }
+
+    /** The token that is a quote or comment without an end, which is the last one there is. */
+    int broken() {
+        return limit - 1;
     }
 
     boolean atEnd() {
@@ -34,7 +42,7 @@ final class Tokens {
     }
 
     byte kind(int token) {
-        return token < limit ? scanner.kinds[token] : Scanner.END;
+        return token < limit ? cut.kind(token) : CutStatement.END;
     }
 
     Word word() {
@@ -42,11 +50,11 @@ final class Tokens {
     }
 
     Word word(int token) {
-        return token < limit ? scanner.words[token] : Word.NONE;
+        return token < limit ? cut.word(token) : Word.NONE;
     }
 
     boolean is(Word word) {
-        return at < limit && scanner.words[at] == word;
+        return at < limit && cut.word(at) == word;
     }
 
     boolean is(Word first, Word second) {
@@ -54,7 +62,7 @@ final class Tokens {
     }
 
     boolean accept(Word word) {
-        if (at < limit && scanner.words[at] == word) {
+        if (at < limit && cut.word(at) == word) {
             at++;
             return true;
         }
@@ -85,7 +93,7 @@ final class Tokens {
 
     /** Whether the token at a place is this sign. */
     boolean sign(int token, char c) {
-        return token < limit && scanner.kinds[token] == Scanner.SYMBOL && text[scanner.starts[token]] == c;
+        return token < limit && cut.is(token, c);
     }
 
     boolean sign(char c) {
@@ -108,11 +116,11 @@ final class Tokens {
 
     /** Whether the token at a place is a word that reads so, in any case of letters; for words too rare to be a {@link Word}. */
     boolean reads(int token, String word) {
-        if (token >= limit || scanner.kinds[token] != Scanner.WORD || scanner.ends[token] - scanner.starts[token] != word.length()) {
+        if (token >= limit || cut.kind(token) != CutStatement.WORD || cut.to(token) - cut.from(token) != word.length()) {
             return false;
         }
         for (int i = 0; i < word.length(); i++) {
-            if (Character.toUpperCase(text[scanner.starts[token] + i]) != word.charAt(i)) {
+            if (Character.toUpperCase(text.charAt(cut.from(token) + i)) != word.charAt(i)) {
                 return false;
             }
         }
@@ -130,9 +138,9 @@ final class Tokens {
     /** Whether a name can stand at a place. */
     boolean isName(int token) {
         byte kind = kind(token);
-        return kind == Scanner.WORD || kind == Scanner.NAME
-                || kind == Scanner.STRING && (text[scanner.starts[token]] == '"' || lexis.engine() == Target.SQLITE)
-                || kind == Scanner.NUMBER && lexis.isMySql() && !sign(token - 1, '-') && Character.isLetter(text[scanner.ends[token] - 1]);
+        return kind == CutStatement.WORD || kind == CutStatement.NAME
+                || kind == CutStatement.STRING && (text.charAt(cut.from(token)) == '"' || lexis.engine() == Target.SQLITE)
+                || kind == CutStatement.NUMBER && lexis.isMySql() && !sign(token - 1, '-') && Character.isLetter(text.charAt(cut.to(token) - 1));
     }
 
     /** The name that stands here, as the engine holds it; passes it. */
@@ -145,44 +153,25 @@ final class Tokens {
 
     /** The name at a place. */
     String nameAt(int token) {
-        int from = scanner.starts[token];
-        int to = scanner.ends[token];
-        byte kind = scanner.kinds[token];
-        if (kind == Scanner.WORD || kind == Scanner.NUMBER) {
-            return lower ? cut(lowered(from, to)) : new String(text, from, to - from);
+        int from = cut.from(token);
+        int to = cut.to(token);
+        byte kind = cut.kind(token);
+        if (kind == CutStatement.WORD) {
+            return names.at(text, from, to, cut.sum(token));
         }
-        char close = text[to - 1];
-        String inside = new String(text, from + 1, to - from - 2);
+        if (kind == CutStatement.NUMBER) {
+            String name = text.substring(from, to);
+            return lower ? NamesRead.folded(name) : name;
+        }
+        char close = text.charAt(to - 1);
+        String inside = text.substring(from + 1, to - 1);
         String name = inside.indexOf(close) < 0 ? inside : inside.replace("" + close + close, "" + close);
-        return lower ? cut(name) : name;
-    }
-
-    /** A name as PostgreSQL holds it: cut at 63 bytes (PostgreSQL manual, 4.1.1). */
-    private static String cut(String name) {
-        if (name.length() <= LONGEST / 4) {
-            return name;
-        }
-        String cut = name;
-        while (cut.getBytes(StandardCharsets.UTF_8).length > LONGEST) {
-            int room = Math.min(cut.length() - 1, LONGEST);
-            cut = cut.substring(0, cut.offsetByCodePoints(0, cut.codePointCount(0, room)));
-        }
-        return cut;
-    }
-
-    private String lowered(int from, int to) {
-        for (int i = from; i < to; i++) {
-            char c = text[i];
-            if (c >= 'A' && c <= 'Z') {
-                return new String(text, from, to - from).toLowerCase(Locale.ROOT);
-            }
-        }
-        return new String(text, from, to - from);
+        return lower ? NamesRead.cut(name) : name;
     }
 
     /** Whether the token is a name in quotes. */
     boolean quoted(int token) {
-        return kind(token) == Scanner.NAME;
+        return kind(token) == CutStatement.NAME;
     }
 
     /** Names in brackets, with commas between. */
@@ -198,33 +187,33 @@ final class Tokens {
 
     /** The text of a quoted literal, passed; escapes are undone. */
     String string() {
-        if (kind(at) != Scanner.STRING) {
+        if (kind(at) != CutStatement.STRING) {
             throw unreadable("a text in quotes is expected here");
         }
         return stringAt(at++);
     }
 
     String stringAt(int token) {
-        int from = scanner.starts[token];
-        int to = scanner.ends[token];
-        if (text[from] == '$') {
+        int from = cut.from(token);
+        int to = cut.to(token);
+        if (text.charAt(from) == '$') {
             int tag = from + 1;
-            while (text[tag] != '$') {
+            while (text.charAt(tag) != '$') {
                 tag++;
             }
             int length = tag + 1 - from;
-            return new String(text, from + length, Math.max(0, to - from - 2 * length));
+            return text.substring(from + length, Math.max(from + length, to - length));
         }
         int quote = from;
-        while (text[quote] != '\'' && text[quote] != '"') {
+        while (text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
             quote++;
         }
-        if (lexis.engine() == Target.ORACLE && quote > from && (text[quote - 1] & ~0x20) == 'Q' && to - quote >= 4) {
-            return new String(text, quote + 2, to - quote - 4);
+        if (lexis.engine() == Target.ORACLE && quote > from && (text.charAt(quote - 1) & ~0x20) == 'Q' && to - quote >= 4) {
+            return text.substring(quote + 2, to - 2);
         }
-        char close = text[quote];
-        boolean escapes = lexis.backslash() || quote > from && (text[quote - 1] & ~0x20) == 'E';
-        String inside = new String(text, quote + 1, Math.max(0, to - quote - 2));
+        char close = text.charAt(quote);
+        boolean escapes = lexis.backslash() || quote > from && (text.charAt(quote - 1) & ~0x20) == 'E';
+        String inside = text.substring(quote + 1, Math.max(quote + 1, to - 1));
         if (inside.indexOf(close) >= 0) {
             inside = inside.replace("" + close + close, "" + close);
         }
@@ -285,23 +274,23 @@ final class Tokens {
             return "";
         }
         boolean tidy = !markedTexts(from, to);
-        for (int i = scanner.starts[from]; tidy && i + 1 < scanner.ends[to - 1]; i++) {
-            char c = text[i];
-            tidy = c != '\n' && c != '\r' && c != '\t' && !(c == ' ' && text[i + 1] == ' ') && !(c == '-' && text[i + 1] == '-') && !(c == '/' && text[i + 1] == '*')
-                    && !(c == '*' && text[i + 1] == '/') && c != '#';
+        for (int i = cut.from(from); tidy && i + 1 < cut.to(to - 1); i++) {
+            char c = text.charAt(i);
+            tidy = c != '\n' && c != '\r' && c != '\t' && !(c == ' ' && text.charAt(i + 1) == ' ') && !(c == '-' && text.charAt(i + 1) == '-') && !(c == '/' && text.charAt(i + 1) == '*')
+                    && !(c == '*' && text.charAt(i + 1) == '/') && c != '#';
         }
         if (tidy) {
-            return new String(text, scanner.starts[from], scanner.ends[to - 1] - scanner.starts[from]);
+            return text.substring(cut.from(from), cut.to(to - 1));
         }
         StringBuilder words = new StringBuilder();
         for (int i = from; i < to; i++) {
-            if (i > from && scanner.starts[i] > scanner.ends[i - 1]) {
+            if (i > from && cut.from(i) > cut.to(i - 1)) {
                 words.append(' ');
             }
             if (markedText(i)) {
                 words.append('\'').append(stringAt(i).replace("'", "''")).append('\'');
             } else {
-                words.append(text, scanner.starts[i], scanner.ends[i] - scanner.starts[i]);
+                words.append(text, cut.from(i), cut.to(i));
             }
         }
         return words.toString();
@@ -317,10 +306,10 @@ final class Tokens {
 
     /** A text that only this engine writes so: between dollars, with escapes, in Oracle's quotes. What it says can be written in plain quotes too. */
     private boolean markedText(int token) {
-        if (scanner.kinds[token] != Scanner.STRING) {
+        if (cut.kind(token) != CutStatement.STRING) {
             return false;
         }
-        char first = text[scanner.starts[token]];
+        char first = text.charAt(cut.from(token));
         return switch (lexis.engine()) {
             case POSTGRESQL -> first == '$' || first == 'E' || first == 'e';
             case ORACLE -> first == 'q' || first == 'Q';
@@ -331,7 +320,7 @@ final class Tokens {
 
     /** The text from one token to another just as it stands, comments and lines included. */
     String verbatim(int from, int to) {
-        return from >= to ? "" : new String(text, scanner.starts[from], scanner.ends[to - 1] - scanner.starts[from]);
+        return from >= to ? "" : text.substring(cut.from(from), cut.to(to - 1));
     }
 
     /** A condition or expression in round brackets, without them; passes both. */
@@ -346,18 +335,34 @@ final class Tokens {
 
     /** Where a token begins in the script; behind the last one, where the statement ends. */
     int offset(int token) {
-        return token < limit ? scanner.starts[token] : limit > 0 ? scanner.ends[limit - 1] : scanner.start();
+        return token < limit ? cut.from(token) : limit > 0 ? cut.to(limit - 1) : cut.start;
     }
 
-    /** A few words from a token on, to show where reading stopped. */
+    /** What the rest of a definition means, where it was read before and stands as one token here. */
+    Optional<Meaning> meaning(int token) {
+        return kind(token) >= CutStatement.PHRASE ? Optional.of(cut.meaning(token)) : Optional.empty();
+    }
+
+    /** Whether what was read last is a whole definition, which ends without a comma. */
+    boolean behindDefinition() {
+        return kind(at - 1) == CutStatement.DEFINITION;
+    }
+
+    /** Remembers what stands from behind a name up to the cursor. */
+    void remember(int name, Meaning meaning) {
+        if (sign(',') || sign(')')) {
+            scanner.remember(cut.to(name), cut.from(at), meaning);
+        }
+    }
+
+    /** What follows from a token on in its line, to show where reading stopped. */
     String excerpt(int token) {
         if (token >= limit) {
             return limit == 0 ? "" : verbatim(limit - 1, limit);
         }
-        int last = Math.min(limit, token + 12);
-        int from = scanner.starts[token];
-        int to = Math.min(scanner.ends[last - 1], from + 80);
-        return new String(text, from, to - from).lines().findFirst().orElse("").strip();
+        int from = cut.from(token);
+        int to = Math.min(cut.to(limit - 1), from + SHOWN);
+        return text.substring(from, to).lines().findFirst().orElse("").strip();
     }
 
     Unreadable amiss(String reason) {

@@ -60,7 +60,7 @@ final class Types {
             words();
         }
         if (drafts.engine == Target.SQLITE) {
-            while (tokens.kind(tokens.at) == Scanner.WORD && !endsSqlite(tokens.word())) {
+            while (tokens.kind(tokens.at) == CutStatement.WORD && !endsSqlite(tokens.word())) {
                 tokens.at++;
             }
         }
@@ -85,11 +85,21 @@ final class Types {
         Read read = known.get(spelled);
         if (read == null) {
             read = meant(spelled, from, end);
-            if (!(read.type() instanceof UserType)) {
+            if (settled(read.type())) {
                 known.put(spelled, read);
             }
         }
         return dimensions == 0 ? read : new Read(SpelledTypes.array(read.type(), dimensions), false);
+    }
+
+    /** Whether a spelling means the same wherever it stands; others may be those of types that the script makes, changes and drops. */
+    static boolean settled(SqlType type) {
+        return switch (type) {
+            case UserType user -> false;
+            case SqlType.NativeType other -> false;
+            case SqlType.ArrayType array -> settled(array.element());
+            default -> true;
+        };
     }
 
     private static boolean endsSqlite(Word word) {
@@ -145,7 +155,7 @@ final class Types {
     }
 
     private String fieldHere() {
-        return tokens.kind(tokens.at) == Scanner.WORD ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(java.util.Locale.ROOT) : "";
+        return tokens.kind(tokens.at) == CutStatement.WORD ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(java.util.Locale.ROOT) : "";
     }
 
     private int arrays() {

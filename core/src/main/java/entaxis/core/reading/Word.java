@@ -1,5 +1,7 @@
 package entaxis.core.reading;
 
+import java.util.Locale;
+
 /** Words that mean something to the reader. Which of them an engine reserves does not matter here: any of them can name something where a name is expected. */
 enum Word {
     NONE, ADD, AFTER, ALGORITHM, ALL, ALTER, ALWAYS, ANALYZE, AND, ARRAY, AS, ASC, ATOMIC, ATTACH, AUTHORIZATION, AUTO_INCREMENT, AUTOINCREMENT, BEFORE, BEGIN, BINARY, BIT, BODY, BY,
@@ -16,41 +18,51 @@ enum Word {
     VARBINARY, VARCHAR, VARYING, VACUUM, VIEW, VIRTUAL, VISIBLE, WHEN, WHERE, WHILE, WITH, WITHOUT, WORK, ZEROFILL, ZONE, NOCOMPRESS, LOGGING, NOLOGGING, NORELY, KEEP, CACHE, CURRENT;
 
     private static final int SIZE = 2048;
-    private static final Word[] BY_HASH = new Word[SIZE];
+    private static final Word[] BY_SUM = new Word[SIZE];
     private static final int LONGEST = 18;
 
     static {
         for (Word word : values()) {
             if (word != NONE) {
-                int place = hash(word.name());
-                while (BY_HASH[place] != null) {
+                int place = place(word.sum);
+                while (BY_SUM[place] != null) {
                     place = place + 1 & SIZE - 1;
                 }
-                BY_HASH[place] = word;
+                BY_SUM[place] = word;
             }
         }
     }
 
-    private static int hash(String name) {
-        int hash = 0;
+    private final String upper = name();
+    private final String lower = name().toLowerCase(Locale.ROOT);
+    private final int sum = sum(name());
+
+    private static int sum(String name) {
+        int sum = 0;
         for (int i = 0; i < name.length(); i++) {
-            hash = hash * 31 + (name.charAt(i) & ~0x20);
+            sum = added(sum, name.charAt(i));
         }
-        return spread(hash);
+        return sum;
     }
 
-    private static int spread(int hash) {
-        return (hash ^ hash >>> 11) & SIZE - 1;
+    /** A sum with one more sign, which is the same for a letter in either case. */
+    static int added(int sum, char sign) {
+        return sum * 31 + (sign & ~0x20);
+    }
+
+    private static int place(int sum) {
+        return (sum ^ sum >>> 11) & SIZE - 1;
     }
 
     /** The word that stands in a text from one place to another, in any case of letters, given the sum of its signs; {@link #NONE} if it is no word of these. */
-    static Word at(char[] text, int start, int end, int sum) {
-        if (end - start > LONGEST || end - start < 2) {
+    static Word at(String text, int start, int end, int sum) {
+        int length = end - start;
+        if (length > LONGEST || length < 2) {
             return NONE;
         }
-        int place = spread(sum);
-        for (Word word = BY_HASH[place]; word != null; word = BY_HASH[place]) {
-            if (word.spelledAs(text, start, end)) {
+        int place = place(sum);
+        for (Word word = BY_SUM[place]; word != null; word = BY_SUM[place]) {
+            if (word.sum == sum && word.upper.length() == length && word.spelledAs(text, start, length)) {
                 return word;
             }
             place = place + 1 & SIZE - 1;
@@ -58,15 +70,14 @@ enum Word {
         return NONE;
     }
 
-    private boolean spelledAs(char[] text, int start, int end) {
-        String name = name();
-        if (name.length() != end - start) {
-            return false;
-        }
-        for (int i = 0; i < name.length(); i++) {
-            char wanted = name.charAt(i);
-            char found = text[start + i];
-            if (found != wanted && (found & ~0x20) != wanted) {
+    private boolean spelledAs(String text, int start, int length) {
+        return text.regionMatches(start, upper, 0, length) || text.regionMatches(start, lower, 0, length) || mixed(text, start);
+    }
+
+    private boolean mixed(String text, int start) {
+        for (int i = 0; i < upper.length(); i++) {
+            char found = text.charAt(start + i);
+            if (found != upper.charAt(i) && found != lower.charAt(i)) {
                 return false;
             }
         }

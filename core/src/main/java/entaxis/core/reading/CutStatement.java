@@ -1,0 +1,109 @@
+package entaxis.core.reading;
+
+/** A statement cut into tokens, which stand in a row that several statements may share. Tokens are counted from 0 in each. */
+final class CutStatement {
+    /** Kinds of token. */
+    static final byte END = 0;
+    static final byte WORD = 1;
+    static final byte NAME = 2;
+    static final byte STRING = 3;
+    static final byte NUMBER = 4;
+    static final byte SYMBOL = 5;
+    static final byte BROKEN = 6;
+    /** The rest of a definition that was read before; see {@link Phrases}. */
+    static final byte PHRASE = 7;
+    /** A whole definition that was read before, with its name; the comma behind it may be left out. */
+    static final byte DEFINITION = 8;
+
+    private final TokenRow row;
+    private int first;
+    /** How many tokens it has. */
+    int count;
+    /** Where it begins. */
+    int start;
+    /** Where the next one may begin. */
+    int behind;
+    /** Whether it is a command of the engine's client rather than SQL. */
+    boolean client;
+    /** Whether a quote or comment in it has no end. */
+    boolean broken;
+    /** Whether a compound statement is still open where the script ends. */
+    boolean unclosed;
+
+    CutStatement(TokenRow row) {
+        this.row = row;
+    }
+
+    /** Begins anew at a place of the script, with tokens behind those that the row has. */
+    void begin(int place) {
+        first = row.count;
+        count = 0;
+        start = place;
+        client = false;
+        unclosed = false;
+        broken = false;
+    }
+
+    void add(byte kind, Word word, int from, int to) {
+        row.add(kind, word, from, to);
+        count++;
+    }
+
+    void addWord(Word word, int from, int to, int sum) {
+        add(WORD, word, from, to);
+        row.sums[first + count - 1] = sum;
+    }
+
+    void addSign(char sign, int at) {
+        add(SYMBOL, Word.NONE, at, at + 1);
+        row.sums[first + count - 1] = sign;
+    }
+
+    void addMeaning(byte kind, int from, int to, Meaning meaning) {
+        add(kind, Word.NONE, from, to);
+        row.meanings[first + count - 1] = meaning;
+    }
+
+    void dropLast() {
+        row.count--;
+        count--;
+    }
+
+    byte kind(int token) {
+        return row.kinds[first + token];
+    }
+
+    Word word(int token) {
+        return row.words[first + token];
+    }
+
+    /** Where a token begins in the script. */
+    int from(int token) {
+        return row.starts[first + token];
+    }
+
+    /** Where a token ends in the script. */
+    int to(int token) {
+        return row.ends[first + token];
+    }
+
+    /** For a word, a number that is the same for equal ones, even if there is no capital in it. */
+    int sum(int token) {
+        return row.sums[first + token];
+    }
+
+    /** Whether a token is a sign. */
+    boolean is(int token, char sign) {
+        return row.kinds[first + token] == SYMBOL && row.sums[first + token] == sign;
+    }
+
+    /** What a phrase or definition means. */
+    Meaning meaning(int token) {
+        return row.meanings[first + token];
+    }
+
+    /** Whether how the rest of the script is cut may hang on this statement. */
+    boolean turning() {
+        return count > 0 && (word(0) == Word.SET || word(0) == Word.COPY);
+    }
+}

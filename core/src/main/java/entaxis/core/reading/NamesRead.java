@@ -1,0 +1,88 @@
+package entaxis.core.reading;
+
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+
+/** Names that a script has used, each as one string however often it stands there. Keeps so many that a large schema has room; a name that falls out is only made anew. */
+final class NamesRead {
+    private static final int FEWEST = 1 << 5;
+    private static final int MOST = 1 << 14;
+    private static final int SIGNS_FOR_EACH = 64;
+    private static final int LONGEST = 63;
+    private final String[] kept;
+    private final int[] sums;
+    private final boolean lower;
+
+    /**
+     * For a script of an engine.
+     *
+     * @param length how long the script is
+     * @param lower  whether the engine folds names without quotes to lower case and cuts them
+     */
+    NamesRead(int length, boolean lower) {
+        int places = Integer.highestOneBit(Math.clamp(length / SIGNS_FOR_EACH, FEWEST, MOST));
+        this.kept = new String[places];
+        this.sums = new int[places];
+        this.lower = lower;
+    }
+
+    /** The name without quotes between two places of a text, given its number in {@link CutStatement#sums}. */
+    String at(String text, int from, int to, int sum) {
+        return lower && ((sum & 1) != 0 || to - from > LONGEST / 4) ? folded(text.substring(from, to)) : held(text, from, to, sum);
+    }
+
+    /** The name in quotes between two places; empty where a quote is part of it. */
+    String quoted(String text, int from, int to) {
+        int sum = 0;
+        for (int i = from; i < to; i++) {
+            if (text.charAt(i) == text.charAt(to)) {
+                return "";
+            }
+            sum = Word.added(sum, text.charAt(i));
+        }
+        return lower && to - from > LONGEST / 4 ? cut(text.substring(from, to)) : held(text, from, to, sum << 1);
+    }
+
+    /** A name as PostgreSQL holds it where no quotes stand around it. */
+    static String folded(String name) {
+        boolean capital = name.chars().anyMatch(c -> c >= 'A' && c <= 'Z');
+        return cut(capital ? name.toLowerCase(Locale.ROOT) : name);
+    }
+
+    /** A name as PostgreSQL holds it: cut at 63 bytes (PostgreSQL manual, 4.1.1). */
+    static String cut(String name) {
+        if (name.length() <= LONGEST / 4) {
+            return name;
+        }
+        String cut = name;
+        while (cut.getBytes(StandardCharsets.UTF_8).length > LONGEST) {
+            int room = Math.min(cut.length() - 1, LONGEST);
+            cut = cut.substring(0, cut.offsetByCodePoints(0, cut.codePointCount(0, room)));
+        }
+        return cut;
+    }
+
+    private String held(String text, int from, int to, int sum) {
+        int place = (sum * 0x9E3779B1 >>> 16) & kept.length - 1;
+        String known = kept[place];
+        if (known != null && sums[place] == sum && same(known, text, from, to)) {
+            return known;
+        }
+        String name = text.substring(from, to);
+        kept[place] = name;
+        sums[place] = sum;
+        return name;
+    }
+
+    private static boolean same(String known, String text, int from, int to) {
+        if (known.length() != to - from) {
+            return false;
+        }
+        for (int i = from, k = 0; i < to; i++, k++) {
+            if (known.charAt(k) != text.charAt(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

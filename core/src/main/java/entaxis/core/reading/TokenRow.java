@@ -1,0 +1,46 @@
+package entaxis.core.reading;
+
+import java.util.Arrays;
+
+/** Tokens one behind the other, in arrays that are used again: what is read together lies together. */
+final class TokenRow {
+    private static final int ROOM = 256;
+    private static final int MUCH = 1 << 15;
+
+    byte[] kinds = new byte[ROOM];
+    Word[] words = new Word[ROOM];
+    int[] starts = new int[ROOM];
+    int[] ends = new int[ROOM];
+    /** See {@link CutStatement#sum} and {@link CutStatement#is}. */
+    int[] sums = new int[ROOM];
+    Meaning[] meanings = new Meaning[ROOM];
+    int count;
+
+    /** Takes all tokens away; room that only a huge statement needed is given back. */
+    void clear() {
+        count = 0;
+        if (kinds.length > MUCH) {
+            resize(ROOM);
+        }
+    }
+
+    void add(byte kind, Word word, int from, int to) {
+        if (count == kinds.length) {
+            resize(count * 2);
+        }
+        kinds[count] = kind;
+        words[count] = word;
+        starts[count] = from;
+        ends[count] = to;
+        count++;
+    }
+
+    private void resize(int size) {
+        kinds = Arrays.copyOf(kinds, size);
+        words = Arrays.copyOf(words, size);
+        starts = Arrays.copyOf(starts, size);
+        ends = Arrays.copyOf(ends, size);
+        sums = Arrays.copyOf(sums, size);
+        meanings = Arrays.copyOf(meanings, size);
+    }
+}
