@@ -41,7 +41,7 @@ ALTER TABLE Lot WITH CHECK CHECK CONSTRAINT FK_Two;
 CREATE TYPE dbo.Weight FROM decimal(9, 2) NOT NULL;
 CREATE TYPE Phone FROM varchar(20);
 CREATE SEQUENCE dbo.Counting AS bigint START WITH 10 INCREMENT BY 5 NO CYCLE CACHE 50;
-CREATE TABLE Lot (Id bigint NOT NULL DEFAULT (NEXT VALUE FOR dbo.Counting), W dbo.Weight, P Phone NULL);
+CREATE TABLE Lot (Id bigint NOT NULL DEFAULT (NEXT VALUE FOR dbo.Counting), W dbo.Weight, P Phone NULL, V Weight NULL);
 DROP SEQUENCE IF EXISTS never;
 -- == Statements without semicolons
 CREATE TABLE A (Id int)

@@ -178,3 +178,6 @@ CREATE TABLE lot (id int PRIMARY KEY, a varchar(20) COMPRESSED, b int WITHOUT SY
 CREATE TABLE lot (id int PRIMARY KEY, f timestamp(6) GENERATED ALWAYS AS ROW START, t timestamp(6) GENERATED ALWAYS AS ROW END, PERIOD FOR SYSTEM_TIME (f, t)) WITH SYSTEM VERSIONING;
 SET system_versioning_alter_history = 1;
 ALTER TABLE lot DROP PERIOD FOR SYSTEM_TIME, DROP COLUMN f, DROP COLUMN t, DROP SYSTEM VERSIONING;
+-- == Text in the character set of bytes
+CREATE TABLE lot (id int PRIMARY KEY, a char(9) BYTE, b varchar(9) CHARACTER SET binary NOT NULL, c text CHARSET binary, d mediumtext CHARACTER SET binary, e varchar(5) CHARACTER SET ascii);
+ALTER TABLE lot ADD f varchar(7) BYTE DEFAULT 'x', MODIFY e varchar(5) CHARACTER SET binary;

@@ -434,3 +434,15 @@ CREATE INDEX reading_2025_vault ON reading_2025 USING btree (vault);
 ALTER INDEX by_vault ATTACH PARTITION reading_2025_vault;
 ALTER TABLE reading ADD CONSTRAINT at_vault FOREIGN KEY (vault) REFERENCES vault (vault_no);
 CREATE INDEX later ON reading (vault, taken);
+-- == Domains that refuse null
+CREATE DOMAIN code AS varchar(9) NOT NULL;
+CREATE DOMAIN weight AS numeric(9,2) NOT NULL DEFAULT 1 CONSTRAINT heavy CHECK (VALUE >= 0);
+CREATE DOMAIN share AS numeric(3,2) CHECK (VALUE >= 0) NOT NULL;
+CREATE DOMAIN note AS text;
+ALTER DOMAIN note SET NOT NULL;
+ALTER DOMAIN share DROP NOT NULL;
+ALTER DOMAIN share ADD CONSTRAINT less CHECK (VALUE <= 1);
+ALTER DOMAIN share SET NOT NULL;
+CREATE DOMAIN lot_id AS integer CHECK (VALUE > 0) NOT NULL;
+ALTER DOMAIN lot_id DROP CONSTRAINT lot_id_check;
+CREATE TABLE lot (id lot_id PRIMARY KEY, c code, w weight, s share, n note);

@@ -6,6 +6,7 @@ import entaxis.core.reconcile.Pairs.Pair;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.reconcile.TypeChange;
 import entaxis.core.reconcile.Wording;
+import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
@@ -111,9 +112,15 @@ final class TypePlan {
             if (!before.defaultValue().equals(now.defaultValue())) {
                 statements.add(alter + now.defaultValue().map(text -> "SET DEFAULT " + text).orElse("DROP DEFAULT"));
             }
-            if (!before.check().map(check -> words.sense(check.condition())).equals(now.check().map(check -> words.sense(check.condition())))) {
-                before.check().ifPresent(check -> statements.add(alter + "DROP CONSTRAINT " + engine.name(check.name())));
-                now.check().ifPresent(check -> statements.add(alter + "ADD " + engine.writer.check(check)));
+            boolean ownWord = dialect.target() == Target.POSTGRESQL;
+            Optional<CheckRule> was = ownWord ? before.rule() : before.check();
+            Optional<CheckRule> becomes = ownWord ? now.rule() : now.check();
+            if (!was.map(check -> words.sense(check.condition())).equals(becomes.map(check -> words.sense(check.condition())))) {
+                was.ifPresent(check -> statements.add(alter + "DROP CONSTRAINT " + engine.name(check.name())));
+                becomes.ifPresent(check -> statements.add(alter + "ADD " + engine.writer.check(check)));
+            }
+            if (ownWord && before.required() != now.required()) {
+                statements.add(alter + (now.required() ? "SET NOT NULL" : "DROP NOT NULL"));
             }
             steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Change the rules of the domain " + now.name(), statements, Optional.empty(), "Every column of this domain is checked.", true));
         }

@@ -197,7 +197,7 @@ final class AlterTable {
                 tokens.at++;
                 tokens.acceptSign('=');
                 long first = definitions.wholeNumber();
-                table.columns.stream().filter(column -> column.identity != Identity.NONE).forEach(column -> column.numbering = new Numbering(first, 1));
+                table.numberFrom(first);
             }
             default -> {
                 if (tokens.sign(start + 1, '=') || is(Target.ORACLE) && tokens.kind(start) == CutStatement.WORD || mySql() && tokens.kind(start) == CutStatement.WORD

@@ -3,42 +3,85 @@ package entaxis.core.reading;
 import java.util.Arrays;
 import java.util.Optional;
 
-/** The columns that a script defined last, by the signs of their definitions with the name: columns of one name mostly say the same in all tables. */
+/**
+ * The columns that a script defined last, by the signs of their definitions with the name: columns of one name mostly say the same in all tables, and mostly the same one follows.
+ * What is found is compared sign by sign, so a wrong guess costs time only.
+ */
 final class ColumnsRead {
     private static final int PLACES = 1 << 10;
 
     /** A column, and where its definition stands. */
-    private record Defined(int from, int length, Meaning.OfNamed column) { }
+    static final class Defined {
+        private final int from;
+        private final int length;
+        private final Meaning.OfNamed column;
+        private Optional<Defined> next = Optional.empty();
+
+        private Defined(int from, int length, Meaning.OfNamed column) {
+            this.from = from;
+            this.length = length;
+            this.column = column;
+        }
+
+        int length() {
+            return length;
+        }
+
+        Meaning.OfNamed column() {
+            return column;
+        }
+    }
 
     private final String text;
     private final Defined[] last = new Defined[PLACES];
+    private Optional<Defined> before = Optional.empty();
 
     ColumnsRead(String text) {
         this.text = text;
     }
 
-    /** The column that is defined from a place on, if it was defined with the same signs before; the sum is that of its name. */
-    Optional<Meaning.OfNamed> at(int from, int sum) {
-        Defined before = last[place(sum)];
-        if (before == null) {
-            return Optional.empty();
-        }
-        int behind = from + before.length;
-        boolean same = behind < text.length() && (text.charAt(behind) == ',' || text.charAt(behind) == ')') && text.regionMatches(from, text, before.from, before.length);
-        return same ? Optional.of(before.column) : Optional.empty();
+    /** Begins a table. */
+    void begin() {
+        before = Optional.empty();
     }
 
-    /** How many signs the definition has that a sum leads to. */
-    int length(int sum) {
-        return last[place(sum)].length;
+    /** What is defined from a place on, if it is what followed last time. */
+    Optional<Defined> next(int from) {
+        if (before.isPresent() && before.get().next.isPresent() && stands(before.get().next.get(), from)) {
+            before = before.get().next;
+            return before;
+        }
+        return Optional.empty();
+    }
+
+    /** What is defined from a place on, if it was defined with the same signs before; the sum is that of its name. */
+    Optional<Defined> at(int from, int sum) {
+        Defined guess = last[place(sum)];
+        if (guess == null || !stands(guess, from)) {
+            return Optional.empty();
+        }
+        return Optional.of(follows(guess));
+    }
+
+    private boolean stands(Defined guess, int from) {
+        int behind = from + guess.length;
+        return behind < text.length() && (text.charAt(behind) == ',' || text.charAt(behind) == ')') && text.regionMatches(from, text, guess.from, guess.length);
+    }
+
+    private Defined follows(Defined now) {
+        Optional<Defined> found = Optional.of(now);
+        before.ifPresent(earlier -> earlier.next = found);
+        before = found;
+        return now;
     }
 
     void keep(int from, int behind, int sum, Meaning.OfNamed column) {
-        last[place(sum)] = new Defined(from, behind - from, column);
+        last[place(sum)] = follows(new Defined(from, behind - from, column));
     }
 
     void forget() {
         Arrays.fill(last, null);
+        begin();
     }
 
     private static int place(int sum) {

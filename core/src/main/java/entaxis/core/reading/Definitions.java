@@ -101,12 +101,15 @@ final class Definitions {
         if (column.identity != Identity.NONE && drafts.engine == Target.POSTGRESQL) {
             column.counted = "nextval('" + implied.sequence(table, column.name) + "'::regclass)";
         }
+        column.required |= column.type instanceof SqlType.UserType(String type) && drafts.requiredTypes.contains(drafts.key(new QName("", type)));
         table.add(column);
         clauses(table, column);
         if (serial) {
             addUnique(table, "", List.of(column.name));
         }
-        learn(start, new Meaning.OfColumn(column));
+        if (plain && column.generated.isEmpty() && tokens.endsDefinition()) {
+            tokens.remember(start, new Meaning.OfColumn(column));
+        }
         return column;
     }
 
@@ -167,7 +170,7 @@ final class Definitions {
 
     private static boolean speaksOfItself(Word word) {
         return switch (word) {
-            case NOT, NULL, DEFAULT, COMMENT, COLLATE, CHARACTER, CHARSET -> true;
+            case NOT, NULL, DEFAULT, COMMENT, COLLATE, CHARACTER, CHARSET, AUTO_INCREMENT, IDENTITY, GENERATED -> true;
             default -> false;
         };
     }
@@ -253,6 +256,7 @@ final class Definitions {
                     tokens.expect(Word.SET);
                 }
                 tokens.acceptSign('=');
+                column.type = mySql() && tokens.is(Word.BINARY) ? inBytes(column.type) : column.type;
                 tokens.at++;
             }
             case ON -> {
@@ -285,7 +289,7 @@ final class Definitions {
                 column.virtual = word == Word.VIRTUAL;
             }
             default -> {
-                return rareClause();
+                return rareClause(column);
             }
         }
         return true;
@@ -301,7 +305,20 @@ final class Definitions {
         return drafts.engine == Target.SQLSERVER && tokens.sign('(');
     }
 
-    private boolean rareClause() {
+    /** MySQL manual, “The Binary Collation” and “Character Set Specification”: text in the character set binary is held in the type of bytes as long. */
+    private static SqlType inBytes(SqlType type) {
+        return switch (type) {
+            case SqlType.CharacterType text -> new SqlType.BinaryType(text.form(), text.length());
+            case SqlType.NativeType(String spelling) when spelling.endsWith("text") -> new SqlType.NativeType(spelling.replace("text", "blob"));
+            default -> type;
+        };
+    }
+
+    private boolean rareClause(ColumnDraft column) {
+        if (mySql() && tokens.acceptReading("BYTE")) {
+            column.type = inBytes(column.type);
+            return true;
+        }
         if (mySql() && tokens.acceptReading("COMPRESSED")) {
             if (tokens.acceptSign('=')) {
                 tokens.at++;
@@ -742,7 +759,7 @@ final class Definitions {
     }
 
     private void learn(int name, Meaning meaning) {
-        if (plain) {
+        if (plain && tokens.endsDefinition()) {
             tokens.remember(name, meaning);
         }
     }

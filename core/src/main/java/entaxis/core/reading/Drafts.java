@@ -51,6 +51,8 @@ final class Drafts {
     /** Indexes that nothing asked for by name yet. */
     private final List<NewIndex> newIndexes = new ArrayList<>();
     final Map<String, TypeDefinition> types = new LinkedHashMap<>();
+    /** Types whose columns refuse null where nothing else is said (Transact-SQL Reference, CREATE TYPE). */
+    final Set<String> requiredTypes = new HashSet<>();
     final Map<String, SequenceDraft> sequences = new LinkedHashMap<>();
     final Map<String, Program> programs = new LinkedHashMap<>();
     /** Names of temporary tables, and of tables that are known not to be known: what is said of them later is stepped over. */

@@ -1,29 +1,23 @@
 package entaxis.core.reading;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /** What a definition says apart from the name that it defines. */
 sealed interface Meaning {
 
-    /** A column's type and clauses, behind whatever name. */
-    final class OfColumn implements Meaning {
-        private final ColumnDraft model;
-        private final Map<String, OfNamed> byName = new HashMap<>();
-
-        OfColumn(ColumnDraft model) {
-            this.model = model.copy();
+    /** A column's type and clauses, behind whatever name; taken from a column that is shared from now on. */
+    record OfColumn(ColumnDraft model) implements Meaning {
+        /** Shares the column. */
+        public OfColumn {
+            model.shared = true;
         }
 
         /** The column that means this under a name. */
         OfNamed named(String name) {
-            return byName.computeIfAbsent(name, own -> {
-                ColumnDraft column = model.copy();
-                column.name = own;
-                column.shared = true;
-                return new OfNamed(column);
-            });
+            ColumnDraft column = model.copy();
+            column.name = name;
+            column.shared = true;
+            return new OfNamed(column);
         }
     }
 

@@ -324,11 +324,15 @@ final class ObjectStatements {
         SqlType base = types.read().type();
         if (base instanceof SqlType.EnumType(List<String> values)) {
             define(name, new EnumDefinition(name.name(), values, ""));
+            if (tokens.is(Word.DEFAULT)) {
+                pass.over(tokens.at, "default of an enumeration");
+            }
             return;
         }
         Optional<String> defaultValue = Optional.empty();
         Optional<CheckRule> check = Optional.empty();
         String constraint = "";
+        boolean required = false;
         boolean more = true;
         while (more) {
             if (tokens.accept(Word.DEFAULT)) {
@@ -338,16 +342,24 @@ final class ObjectStatements {
             } else if (tokens.accept(Word.CHECK)) {
                 String condition = tokens.inRound();
                 String checkName = constraint.isEmpty() && is(Target.POSTGRESQL) ? name.name() + "_check" : constraint;
-                check = Optional.of(check.map(first -> new CheckRule(first.name(), "(" + first.condition() + ") AND (" + condition + ")")).orElse(new CheckRule(checkName, condition)));
+                CheckRule rule = new CheckRule(checkName, condition);
+                check = Optional.of(check.map(before -> both(before, rule)).orElse(rule));
                 constraint = "";
                 definitions.constraintEnd();
             } else if (tokens.accept(Word.COLLATE)) {
                 definitions.qualified();
+            } else if (tokens.accept(Word.NOT, Word.NULL)) {
+                required = true;
             } else {
-                more = tokens.accept(Word.NOT, Word.NULL) || tokens.accept(Word.NULL);
+                more = tokens.accept(Word.NULL);
             }
         }
-        define(name, new DomainDefinition(name.name(), base, defaultValue, check, ""));
+        define(name, new DomainDefinition(name.name(), base, defaultValue, check, "").withRequired(required));
+    }
+
+    /** Two rules of a domain as one, under the name of the first. */
+    private static CheckRule both(CheckRule first, CheckRule second) {
+        return new CheckRule(first.name(), "(" + first.condition() + ") AND (" + second.condition() + ")");
     }
 
     private void define(QName name, TypeDefinition type) {
@@ -369,7 +381,9 @@ final class ObjectStatements {
         if (tokens.accept(Word.FROM)) {
             SqlType base = types.read().type();
             define(name, new DomainDefinition(name.name(), base, Optional.empty(), Optional.empty(), ""));
-            if (!tokens.accept(Word.NOT, Word.NULL)) {
+            if (tokens.accept(Word.NOT, Word.NULL)) {
+                drafts.requiredTypes.add(drafts.key(name));
+            } else {
                 tokens.accept(Word.NULL);
             }
             return;
@@ -545,24 +559,28 @@ final class ObjectStatements {
             tokens.name();
             tokens.expect(Word.TO);
             String now = tokens.name();
-            drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check().map(check -> new CheckRule(now, check.condition())), domain.comment()));
+            drafts.types.put(key, domain.withRule(domain.rule().map(check -> new CheckRule(now, check.condition()))));
         } else if (tokens.accept(Word.SET, Word.DEFAULT)) {
-            drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), Optional.of(definitions.expression()), domain.check(), domain.comment()));
+            drafts.types.put(key, domain.withDefault(Optional.of(definitions.expression())));
         } else if (tokens.accept(Word.DROP, Word.DEFAULT)) {
-            drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), Optional.empty(), domain.check(), domain.comment()));
+            drafts.types.put(key, domain.withDefault(Optional.empty()));
+        } else if (tokens.accept(Word.SET, Word.NOT, Word.NULL) || tokens.accept(Word.ADD, Word.NOT, Word.NULL)) {
+            drafts.types.put(key, domain.withRequired(true));
+        } else if (tokens.accept(Word.DROP, Word.NOT, Word.NULL)) {
+            drafts.types.put(key, domain.withRequired(false));
         } else if (tokens.accept(Word.ADD)) {
             String named = tokens.accept(Word.CONSTRAINT) ? definitions.qualified().name() : domain.name() + "_check";
             tokens.expect(Word.CHECK);
             CheckRule check = new CheckRule(named, tokens.inRound());
             definitions.constraintEnd();
-            drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), Optional.of(check), domain.comment()));
+            drafts.types.put(key, domain.withRule(Optional.of(domain.rule().map(before -> both(before, check)).orElse(check))));
         } else if (tokens.accept(Word.DROP, Word.CONSTRAINT)) {
             tokens.accept(Word.IF, Word.EXISTS);
             tokens.name();
             if (!tokens.accept(Word.CASCADE)) {
                 tokens.accept(Word.RESTRICT);
             }
-            drafts.types.put(key, new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), Optional.empty(), domain.comment()));
+            drafts.types.put(key, domain.withRule(Optional.empty()));
         } else {
             pass.over(from, "change of a type");
         }

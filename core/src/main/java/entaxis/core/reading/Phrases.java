@@ -90,7 +90,7 @@ final class Phrases {
 
     /** Remembers what stands between two places, if it can be found again. */
     void remember(int from, int to, Meaning meaning) {
-        if (count >= MOST || !measured(from) || end != to || found(from).isPresent()) {
+        if (!hasRoom() || !measured(from) || end != to || found(from).isPresent()) {
             return;
         }
         if (2 * (count + 1) > kept.length) {
@@ -112,6 +112,10 @@ final class Phrases {
             place = place + 1 & kept.length - 1;
         }
         kept[place] = phrase;
+    }
+
+    boolean hasRoom() {
+        return count < MOST;
     }
 
     /** Forgets everything: from here on the same signs may mean something else. */

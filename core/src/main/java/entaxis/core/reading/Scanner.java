@@ -33,6 +33,7 @@ final class Scanner {
     private CutStatement cut = new CutStatement(new TokenRow());
     private boolean ended;
     private final Queue<Learnt> learnt = new ConcurrentLinkedQueue<>();
+    private volatile boolean learns = true;
     private final NamesRead names;
     private final Phrases columns;
     private final Phrases constraints;
@@ -112,9 +113,15 @@ final class Scanner {
         learnt.add(new Learnt(from, to, meaning));
     }
 
+    /** Whether there is room to remember more. */
+    boolean learns() {
+        return learns;
+    }
+
     private void learn() {
         for (Learnt next = learnt.poll(); next != null; next = learnt.poll()) {
             (next.meaning() instanceof Meaning.OfColumn ? columns : constraints).remember(next.from(), next.to(), next.meaning());
+            learns = columns.hasRoom() && constraints.hasRoom();
         }
     }
 
@@ -261,6 +268,7 @@ final class Scanner {
                 int name = cut.count > 6 && cut.word(2) == Word.IF ? 5 : 2;
                 depth = cut.word(0) == Word.CREATE && cut.word(1) == Word.TABLE && delimiter.equals(";") && (cut.count - 1 - name == 1 || cut.count - 1 - name == 3) ? 1 : -1;
                 definition = depth == 1 ? cut.count : -1;
+                lastColumns.begin();
             } else if (depth > 0) {
                 depth++;
             }
@@ -284,10 +292,12 @@ final class Scanner {
             if (at >= text.length() || text.charAt(at) >= 128 || special[text.charAt(at)]) {
                 return;
             }
-            int sum = sum(at);
-            Optional<Meaning.OfNamed> column = lastColumns.at(at, sum);
+            Optional<ColumnsRead.Defined> column = lastColumns.next(at);
+            if (column.isEmpty()) {
+                column = lastColumns.at(at, sum(at));
+            }
             if (column.isPresent()) {
-                take(CutStatement.DEFINITION, at, at + lastColumns.length(sum), column.get());
+                take(CutStatement.DEFINITION, at, at + column.get().length(), column.get().column());
             } else if ((classes[text.charAt(at)] & LETTER) == 0) {
                 return;
             } else {

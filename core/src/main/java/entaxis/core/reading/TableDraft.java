@@ -1,5 +1,7 @@
 package entaxis.core.reading;
 
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -108,6 +110,11 @@ final class TableDraft {
     /** The name of a column as the table spells it. */
     Optional<String> spelled(String column) {
         return found(column).map(own -> own.name);
+    }
+
+    /** Makes the columns that count by themselves begin with a number. */
+    void numberFrom(long first) {
+        List.copyOf(columns).stream().filter(column -> column.identity != Identity.NONE).forEach(column -> column(column.name).ifPresent(own -> own.numbering = new Numbering(first, 1)));
     }
 
     /** Whether a column has exactly this name. */

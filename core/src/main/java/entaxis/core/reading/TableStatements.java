@@ -367,8 +367,7 @@ final class TableStatements {
                     tokens.at++;
                     tokens.acceptSign('=');
                     long first = definitions.wholeNumber();
-                    table.columns.stream().filter(column -> column.identity != Identity.NONE)
-                            .forEach(column -> column.numbering = new Numbering(first, 1));
+                    table.numberFrom(first);
                     continue;
                 }
                 case ENGINE, TYPE -> storageEngine(table);

@@ -348,11 +348,14 @@ final class Tokens {
         return kind(at - 1) == CutStatement.DEFINITION;
     }
 
+    /** Whether what stands here ends a definition that can be remembered. */
+    boolean endsDefinition() {
+        return scanner.learns() && (sign(',') || sign(')'));
+    }
+
     /** Remembers what stands from behind a name up to the cursor. */
     void remember(int name, Meaning meaning) {
-        if (sign(',') || sign(')')) {
-            scanner.remember(cut.to(name), cut.from(at), meaning);
-        }
+        scanner.remember(cut.to(name), cut.from(at), meaning);
     }
 
     /** What follows from a token on in its line, to show where reading stopped. */

@@ -2,6 +2,7 @@ package entaxis.core.sql;
 
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
+import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
@@ -267,7 +268,12 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
     /** A domain definition (ISO/IEC 9075-2, 11.34). */
     String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {
         return "CREATE DOMAIN " + qualifiedName + " AS " + spelled.apply(domain.base()) + domain.defaultValue().map(expression -> " DEFAULT " + expression).orElse("")
-                + domain.check().map(check -> " CONSTRAINT " + name(check.name()) + " CHECK (" + check.condition() + ")").orElse("");
+                + domain.check().map(this::domainRule).orElse("");
+    }
+
+    /** A rule behind a domain definition. */
+    final String domainRule(CheckRule rule) {
+        return (rule.name().isEmpty() ? "" : " CONSTRAINT " + name(rule.name())) + " CHECK (" + rule.condition() + ")";
     }
 
     /** Fields of a structured type, in brackets. */

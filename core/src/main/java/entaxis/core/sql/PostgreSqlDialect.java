@@ -3,6 +3,7 @@ package entaxis.core.sql;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.ArrayType;
@@ -18,6 +19,7 @@ import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.TypeSpelling;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
@@ -39,6 +41,14 @@ final class PostgreSqlDialect extends Dialect {
             "jsonpath", "\"char\"");
     /** Most digits of a number that is declared with digits. PostgreSQL manual, 8.1.2. */
     private static final int MAX_DIGITS = 1000;
+
+    /** PostgreSQL manual, CREATE DOMAIN: that no value may be null is no rule with a name. */
+    @Override
+    String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {
+        DomainDefinition free = domain.withRequired(false);
+        return super.createDomain(new DomainDefinition(free.name(), free.base(), free.defaultValue(), Optional.empty(), ""), qualifiedName, spelled)
+                + (domain.required() ? " NOT NULL" : "") + free.check().map(this::domainRule).orElse("");
+    }
 
     @Override
     public Target target() {

@@ -48,4 +48,20 @@ class MigrationTextTest {
     void aPlainColumnThatBecomesComputedLosesItsValuesWhicheverPartOfItIsTaken() {
         assertThat(differences("create table t (d date);", "create table t (d uuid generated always as (null::uuid) stored);")).extracting(Difference::risk).containsOnly(Risk.LOSES_DATA);
     }
+
+    /** PostgreSQL manual, ALTER DOMAIN: refusing null is set and dropped in its own words; the rule beside it stays. */
+    @Test
+    void aDomainRefusesNullInItsOwnWords() {
+        String free = "create domain code as varchar(9) check (value <> ''); create table t (c code);";
+        String refuses = "create domain code as varchar(9) not null check (value <> ''); create table t (c code);";
+        assertThat(statements(free, refuses)).containsExactly("ALTER DOMAIN code SET NOT NULL");
+        assertThat(statements(refuses, free)).containsExactly("ALTER DOMAIN code DROP NOT NULL");
+        assertThat(statements("create domain code as varchar(9) not null; create table t (c code);", refuses)).containsExactly("ALTER DOMAIN code ADD CONSTRAINT code_check CHECK (value <> '')");
+        assertThat(differences(refuses, "create domain code as varchar(9) check (value <> '') check (value is not null); create table t (c code);")).isEmpty();
+    }
+
+    private static List<String> statements(String from, String to) {
+        return Migration.of(read(from, Target.POSTGRESQL), read(to, Target.POSTGRESQL), Dialect.of(Target.POSTGRESQL), Pairing.NONE, Fills.NONE).statements().stream()
+                .filter(statement -> statement.startsWith("ALTER")).toList();
+    }
 }

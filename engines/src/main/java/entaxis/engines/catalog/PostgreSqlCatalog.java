@@ -83,7 +83,8 @@ final class PostgreSqlCatalog {
                    array(select pg_get_constraintdef(d.oid) from pg_constraint d where d.contypid = t.oid and d.contype = 'c' order by d.oid),
                    array(select a.attname::text from pg_attribute a where a.attrelid = t.typrelid and a.attnum > 0 and not a.attisdropped order by a.attnum),
                    array(select case when z.typnamespace = n.oid then '"' || z.typname || '[]' when y.typnamespace = n.oid then '"' || y.typname else format_type(a.atttypid, a.atttypmod) end
-                         from pg_attribute a join pg_type y on y.oid = a.atttypid left join pg_type z on z.oid = y.typelem and y.typcategory = 'A' where a.attrelid = t.typrelid and a.attnum > 0 and not a.attisdropped order by a.attnum)
+                         from pg_attribute a join pg_type y on y.oid = a.atttypid left join pg_type z on z.oid = y.typelem and y.typcategory = 'A' where a.attrelid = t.typrelid and a.attnum > 0 and not a.attisdropped order by a.attnum),
+                   t.typnotnull
             from pg_type t join pg_namespace n on n.oid = t.typnamespace left join pg_class c on c.oid = t.typrelid left join pg_type b on b.oid = t.typbasetype
             left join pg_type f on f.oid = b.typelem and b.typcategory = 'A'
             left join lateral (select * from pg_constraint k where k.contypid = t.oid and k.contype = 'c' order by k.oid limit 1) k on true
@@ -145,7 +146,7 @@ final class PostgreSqlCatalog {
         return switch (row.getString(2)) {
             case "d" -> {
                 Optional<CheckRule> check = row.getString(7) == null ? Optional.empty() : Optional.of(new CheckRule(row.getString(7), all(names(row.getArray(8)))));
-                yield new DomainDefinition(name, used(row.getString(3)), Optional.ofNullable(row.getString(4)), check, comment);
+                yield new DomainDefinition(name, used(row.getString(3)), Optional.ofNullable(row.getString(4)), check, comment).withRequired(row.getBoolean(11));
             }
             case "e" -> new EnumDefinition(name, names(row.getArray(6)), comment);
             default -> {
