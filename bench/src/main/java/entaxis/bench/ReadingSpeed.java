@@ -33,10 +33,8 @@ public final class ReadingSpeed {
         for (int tables : new int[] {1000, 5000}) {
             String script = script(tables);
             System.out.printf("%d tables, %d statements, %.1f MB%n", tables, 3 * tables - 1, script.length() / 1e6);
-            double own = Median.of(() -> ScriptReader.read(script, Target.POSTGRESQL));
-            double druid = Median.of(() -> SQLUtils.parseStatements(script, DbType.postgresql));
-            double jsql = Median.of(() -> CCJSqlParserUtil.parseStatements(script));
-            System.out.printf("  reading: entaxis %.1f ms, druid %.1f ms (%.1f times), jsqlparser %.1f ms (%.1f times)%n", own, druid, druid / own, jsql, jsql / own);
+            sideBySide("reading", script);
+            sideBySide("reading where no two columns are alike", VariedScript.of(tables));
             Schema schema = Neutral.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
             for (Target engine : Target.values()) {
                 System.out.printf("  writing for %s: %.1f ms%n", engine.title(), Median.of(() -> new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(schema, "speed").text()));
@@ -46,6 +44,13 @@ public final class ReadingSpeed {
         TextMeasure measure = new TextMeasure();
         System.out.printf("lifting 300 tables: %.1f ms; lifting and arranging: %.1f ms%n", Median.of(() -> lift(some)), Median.of(() -> FirstSheet.arranged(lift(some).design(), measure)));
         System.out.printf("deriving them again: %.1f ms%n", Median.of(() -> Derivation.of(lift(some).design())));
+    }
+
+    private static void sideBySide(String what, String script) throws Exception {
+        double own = Median.of(() -> ScriptReader.read(script, Target.POSTGRESQL));
+        double druid = Median.of(() -> SQLUtils.parseStatements(script, DbType.postgresql));
+        double jsql = Median.of(() -> CCJSqlParserUtil.parseStatements(script));
+        System.out.printf("  %s: entaxis %.1f ms, druid %.1f ms (%.1f times), jsqlparser %.1f ms (%.1f times)%n", what, own, druid, druid / own, jsql, jsql / own);
     }
 
     private static Lifted lift(Schema schema) {

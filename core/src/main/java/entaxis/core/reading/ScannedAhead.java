@@ -95,6 +95,7 @@ final class ScannedAhead implements AutoCloseable {
 
     /** One thread's work, from where the scanner stands to where it has to stop. */
     private static final class Run {
+        private static final int LOOKS = 400;
         private final BlockingQueue<Batch> empty = new ArrayBlockingQueue<>(BATCHES);
         private final BlockingQueue<Batch> full = new ArrayBlockingQueue<>(BATCHES);
         private final Thread thread;
@@ -112,7 +113,7 @@ final class ScannedAhead implements AutoCloseable {
             try {
                 boolean last = false;
                 while (!last) {
-                    Batch next = empty.take();
+                    Batch next = soon(empty);
                     try {
                         next.fill(scanner);
                     } catch (RuntimeException | Error failed) {
@@ -127,6 +128,18 @@ final class ScannedAhead implements AutoCloseable {
             }
         }
 
+        /** The next of a queue; a short wait is passed awake, because falling asleep and being woken takes longer than a batch. */
+        private static Batch soon(BlockingQueue<Batch> queue) throws InterruptedException {
+            for (int look = 0; look < LOOKS; look++) {
+                Batch next = queue.poll();
+                if (next != null) {
+                    return next;
+                }
+                Thread.onSpinWait();
+            }
+            return queue.take();
+        }
+
         boolean next() {
             at++;
             while (at >= batch.count) {
@@ -138,7 +151,7 @@ final class ScannedAhead implements AutoCloseable {
                 }
                 try {
                     empty.put(batch);
-                    batch = full.take();
+                    batch = soon(full);
                 } catch (InterruptedException stopped) {
                     Thread.currentThread().interrupt();
                     throw new CancellationException("reading was stopped");

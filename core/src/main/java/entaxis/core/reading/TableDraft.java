@@ -24,12 +24,13 @@ import java.util.function.UnaryOperator;
 /** A table while statements make and change it. */
 final class TableDraft {
     private static final int FEW = 24;
+    private static final int USUAL = 16;
     private static final long ANY = -1;
 
     String namespace;
     String name;
     /** The columns in order; who adds or renames says so to {@link #touched}. */
-    final List<ColumnDraft> columns = new ArrayList<>();
+    final List<ColumnDraft> columns = new ArrayList<>(USUAL);
     Optional<PrimaryKey> primaryKey = Optional.empty();
     final List<UniqueKey> uniqueKeys = new ArrayList<>(2);
     final List<CheckRule> checks = new ArrayList<>(2);
