@@ -73,3 +73,28 @@ RESET MASTER;
 PREPARE s FROM 'SELECT 1';
 EXECUTE s;
 DEALLOCATE PREPARE s;
+-- == Modes that change what quotes and backslashes mean
+SET sql_mode = 'ANSI_QUOTES,NO_BACKSLASH_ESCAPES';
+CREATE TABLE "lot" ("id" int DEFAULT 5, note varchar(9) DEFAULT 'a\', KEY "by note" ("note"));
+CREATE TABLE second (note varchar(9) DEFAULT 'a\', "id" int);
+-- == Escapes in texts
+CREATE TABLE lot (a varchar(9) DEFAULT 'a\tb', b varchar(9) DEFAULT "it's", c int COMMENT 'one\ntwo\'s \\ \0');
+-- == What is not there
+ALTER TABLE lot ADD a int;
+CREATE TABLE lot (id int, a int, PRIMARY KEY (id), KEY k (a));
+ALTER TABLE lot DROP FOREIGN KEY nowhere;
+ALTER TABLE lot DROP INDEX nowhere;
+ALTER TABLE lot DROP INDEX `PRIMARY`;
+ALTER TABLE lot CHANGE a id int;
+RENAME TABLE nowhere TO somewhere, lot TO lots;
+ALTER TABLE lots RENAME TO other.lots;
+DROP PREPARE q;
+-- == Engines that keep no references, and are changed
+CREATE TABLE parent (id int PRIMARY KEY) ENGINE=InnoDB;
+CREATE TABLE lot (id int PRIMARY KEY, p int, FOREIGN KEY (p) REFERENCES parent (id)) COMMENT 'x' ENGINE=MyISAM KEY_BLOCK_SIZE=8 STATS_PERSISTENT=1;
+CREATE TABLE other (id int PRIMARY KEY, p int, FOREIGN KEY mine (p) REFERENCES parent (id), INDEX a (p) KEY_BLOCK_SIZE = 4 COMMENT 'y', UNIQUE INDEX b (p) USING HASH);
+-- == Binlog and groups
+BINLOG 'x';
+SET GLOBAL read_only = 1;
+SET NAMES utf8mb4;
+START GROUP_REPLICATION;

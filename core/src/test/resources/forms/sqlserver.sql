@@ -92,3 +92,34 @@ CREATE TABLE dbo.Lot (Id int NOT NULL);
 EXEC sys.sp_addextendedproperty N'MS_Description', N'the number', N'SCHEMA', N'dbo', N'TABLE', N'Lot', N'COLUMN', N'Id';
 EXEC sp_addextendedproperty @name = N'MS_Description', @value = N'the lots', @level0type = N'SCHEMA', @level0name = N'dbo', @level1type = N'TABLE', @level1name = N'Lot';
 EXEC sp_updateextendedproperty @name = N'MS_Description', @value = N'all lots', @level0type = N'SCHEMA', @level0name = N'dbo', @level1type = N'TABLE', @level1name = N'Lot';
+-- == Schemas, and what moves between them
+CREATE SCHEMA deep AUTHORIZATION dbo;
+GO
+CREATE TABLE dbo.Lot (Id int);
+ALTER SCHEMA deep TRANSFER OBJECT::dbo.Lot;
+ALTER SCHEMA deep TRANSFER dbo.Nowhere;
+ALTER TABLE deep.Lot ADD Note varchar(9);
+GO
+ALTER AUTHORIZATION ON SCHEMA::deep TO dbo;
+-- == Blocks under conditions
+IF OBJECT_ID('Lot') IS NULL
+BEGIN TRY
+  BEGIN TRANSACTION;
+  CREATE TABLE Lot (Id int);
+  COMMIT;
+END TRY
+BEGIN CATCH
+  ROLLBACK;
+END CATCH
+ELSE
+  CREATE TABLE Other (Id int);
+IF 1 = 1
+GO
+CREATE TABLE Behind (Id int);
+-- == Computed and indexed in the column
+CREATE TABLE Lot (Id int IDENTITY(5, 5) NOT NULL, A int INDEX ix_a UNIQUE NONCLUSTERED WHERE (A > 0), B AS Id * 2 NOT NULL, C AS (CAST(Id AS bigint)) PERSISTED NOT NULL, D varchar(9) MASKED WITH (FUNCTION = 'default()') NULL, E int SPARSE ON [PRIMARY],
+  INDEX ix_c CLUSTERED COLUMNSTORE ORDER (Id) WITH (DROP_EXISTING = OFF), INDEX ix_d (A DESC) INCLUDE (D) WHERE A > 1 WITH (PAD_INDEX = ON));
+CREATE XML INDEX x ON Lot (D);
+EXEC sp_rename 'Lot.ix_d', 'ix_e', 'INDEX';
+EXEC sp_rename 'Lot.D', 'F', 'COLUMN';
+EXEC sp_rename 'nowhere';

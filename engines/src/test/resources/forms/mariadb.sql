@@ -181,3 +181,9 @@ ALTER TABLE lot DROP PERIOD FOR SYSTEM_TIME, DROP COLUMN f, DROP COLUMN t, DROP 
 -- == Text in the character set of bytes
 CREATE TABLE lot (id int PRIMARY KEY, a char(9) BYTE, b varchar(9) CHARACTER SET binary NOT NULL, c text CHARSET binary, d mediumtext CHARACTER SET binary, e varchar(5) CHARACTER SET ascii);
 ALTER TABLE lot ADD f varchar(7) BYTE DEFAULT 'x', MODIFY e varchar(5) CHARACTER SET binary;
+-- == Escapes in texts
+CREATE TABLE lot (a varchar(9) DEFAULT 'a\tb', b varchar(9) DEFAULT "it's", c int COMMENT 'one two\'s \\', d varchar(9) DEFAULT 'it''s');
+-- == Keys with settings of their own
+CREATE TABLE parent (id int PRIMARY KEY) ENGINE=InnoDB;
+CREATE TABLE lot (id int PRIMARY KEY, p int, FOREIGN KEY mine (p) REFERENCES parent (id), INDEX a (p) KEY_BLOCK_SIZE = 4 COMMENT 'y', UNIQUE INDEX b (p) USING HASH) COMMENT 'x' STATS_PERSISTENT=1;
+CREATE TABLE plain (id int PRIMARY KEY, p int, FOREIGN KEY (p) REFERENCES parent (id)) ENGINE=MyISAM COMMENT 'x';

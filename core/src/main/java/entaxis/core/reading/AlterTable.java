@@ -636,10 +636,11 @@ final class AlterTable {
                 tokens.at++;
                 column.required = false;
             }
-            case GENERATED, INCREMENT, START -> numbering(column);
-            case RESTART, CACHE, CYCLE, NO, MAXVALUE, MINVALUE -> {
-                pass.over(from, "numbering");
-                return true;
+            case GENERATED, INCREMENT, START, RESTART, CACHE, CYCLE, NO, MAXVALUE, MINVALUE -> {
+                if (!numbering(column)) {
+                    pass.over(from, "numbering");
+                    return true;
+                }
             }
 
             default -> {
@@ -653,11 +654,14 @@ final class AlterTable {
         return false;
     }
 
-    /** ISO/IEC 9075-2, 11.20: what an identity becomes, each part behind its own SET. */
-    private void numbering(ColumnDraft column) {
+    /** ISO/IEC 9075-2, 11.20: what an identity becomes, each part behind its own SET; false if none of them says anything that is kept. */
+    private boolean numbering(ColumnDraft column) {
+        boolean kept = false;
         boolean more = true;
         while (more) {
+            kept |= tokens.is(Word.GENERATED) || tokens.is(Word.START) || tokens.is(Word.INCREMENT);
             Numbering before = column.numbering;
+            int start = tokens.at;
             if (tokens.accept(Word.GENERATED)) {
                 column.identity = tokens.accept(Word.ALWAYS) ? Identity.ALWAYS : Identity.BY_DEFAULT;
                 if (column.identity == Identity.BY_DEFAULT) {
@@ -671,10 +675,13 @@ final class AlterTable {
                 tokens.accept(Word.BY);
                 column.numbering = new Numbering(before.start(), definitions.wholeNumber());
             } else {
-                tokens.at++;
+                while (!tokens.atEnd() && !tokens.sign(',') && !tokens.is(Word.SET) && !(tokens.at > start && tokens.is(Word.RESTART))) {
+                    tokens.at++;
+                }
             }
-            more = tokens.accept(Word.SET);
+            more = tokens.accept(Word.SET) || tokens.is(Word.RESTART);
         }
+        return kept;
     }
 
     /** Passes SET STORAGE, SET STATISTICS and the like; true if another change follows. */
@@ -818,7 +825,7 @@ final class AlterTable {
         if (!known && !before.endsWith("_not_null")) {
             throw Unreadable.amiss(at, "the table " + table.name + " has no constraint " + before);
         }
-        implied.given(now);
+        implied.given(table, now);
         table.primaryKey = table.primaryKey.map(key -> primary ? new PrimaryKey(now, key.columns()) : key);
         table.uniqueKeys.replaceAll(key -> table.same(key.name(), before) ? new UniqueKey(now, key.columns()) : key);
         table.foreignKeys.replaceAll(key -> table.same(key.name(), before) ? key.named(now) : key);

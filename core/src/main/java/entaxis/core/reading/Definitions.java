@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Reads what stands in the brackets of CREATE TABLE and behind ADD of ALTER TABLE: columns with their clauses, and constraints (ISO/IEC 9075-2, 11.3 to 11.9; the engines' manuals). */
 final class Definitions {
@@ -156,7 +157,7 @@ final class Definitions {
             Word word = tokens.word();
             if (word == Word.CONSTRAINT) {
                 tokens.at++;
-                name = implied.given(qualified().name());
+                name = implied.given(table, qualified().name());
                 continue;
             }
             plain &= name.isEmpty() && speaksOfItself(word);
@@ -393,7 +394,8 @@ final class Definitions {
         tokens.at++;
         if (tokens.accept(Word.ON, Word.NULL)) {
             if (tokens.accept(Word.FOR, Word.INSERT)) {
-                tokens.at += tokens.accept(Word.AND) || tokens.is(Word.ONLY) ? 1 : 0;
+                boolean longer = tokens.accept(Word.AND) || tokens.is(Word.ONLY);
+                tokens.at += longer ? 1 : 0;
             }
             column.required |= drafts.engine == Target.ORACLE;
         } else if (mySql() && tokens.accept(Word.ON, Word.UPDATE)) {
@@ -671,7 +673,7 @@ final class Definitions {
             if (tokens.is(Word.FOREIGN, Word.KEY) || tokens.is(Word.PRIMARY, Word.KEY)) {
                 named = false;
             }
-            name = named ? implied.given(qualified().name()) : "";
+            name = named ? implied.given(table, qualified().name()) : "";
             plain = named;
         }
         Optional<Meaning> known = tokens.meaning(tokens.at);
@@ -1156,6 +1158,9 @@ final class Definitions {
             tokens.skipRound();
             return true;
         }
+        if (drafts.engine == Target.ORACLE && tokens.kind(tokens.at) == CutStatement.WORD && tokens.word() == Word.NONE && !indexProperty()) {
+            qualified();
+        }
         boolean more = true;
         while (more) {
             if (tokens.accept(Word.TABLESPACE)) {
@@ -1169,10 +1174,12 @@ final class Definitions {
                 more = tokens.accept(Word.LOGGING) || tokens.accept(Word.NOLOGGING) || tokens.accept(Word.LOCAL) || tokens.acceptReading("NOPARALLEL") || tokens.acceptReading("REVERSE");
             }
         }
-        if (drafts.engine == Target.ORACLE && tokens.kind(tokens.at) == CutStatement.WORD && tokens.word() == Word.NONE) {
-            qualified();
-        }
         return true;
+    }
+
+    /** Whether one of the properties of an index stands here, rather than its name (Oracle Database SQL Language Reference, using_index_clause). */
+    private boolean indexProperty() {
+        return Stream.of("PCTFREE", "INITRANS", "MAXTRANS", "NOPARALLEL", "PARALLEL", "REVERSE", "COMPUTE", "SORT", "NOSORT", "ONLINE", "EXCEPTIONS").anyMatch(word -> tokens.reads(tokens.at, word));
     }
 
     private void clustering() {

@@ -30,42 +30,42 @@ final class ImpliedNames {
         return engine == Target.MYSQL || engine == Target.MARIADB;
     }
 
-    /** Takes note of a name that was given. */
-    String given(String name) {
+    /** Takes note of a name that was given to something of a table. */
+    String given(TableDraft table, String name) {
         if (engine == Target.POSTGRESQL) {
-            given.add(name);
+            given.add(within(table, name));
         }
         return name;
     }
 
     String sequence(TableDraft table, String column) {
-        return free(table.name, column, "seq");
+        return free(table, column, "seq");
     }
 
     String primaryKey(TableDraft table) {
-        return engine == Target.POSTGRESQL ? free(table.name, "", "pkey") : mySql() ? "PRIMARY" : "";
+        return engine == Target.POSTGRESQL ? free(table, "", "pkey") : mySql() ? "PRIMARY" : "";
     }
 
     String unique(TableDraft table, List<String> columns) {
-        return engine == Target.POSTGRESQL ? free(table.name, String.join("_", columns), "key") : mySql() ? firstColumn(table, columns) : "";
+        return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "key") : mySql() ? firstColumn(table, columns) : "";
     }
 
     String index(TableDraft table, List<String> columns) {
-        return engine == Target.POSTGRESQL ? free(table.name, String.join("_", columns), "idx") : mySql() ? firstColumn(table, columns) : "";
+        return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "idx") : mySql() ? firstColumn(table, columns) : "";
     }
 
     String exclusion(TableDraft table, List<String> columns) {
-        return free(table.name, String.join("_", columns), "excl");
+        return free(table, String.join("_", columns), "excl");
     }
 
     String foreignKey(TableDraft table, List<String> columns) {
-        return engine == Target.POSTGRESQL ? free(table.name, String.join("_", columns), "fkey")
+        return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "fkey")
                 : mySql() ? table.name + "_ibfk_" + references.merge(table, 1, Integer::sum) : "";
     }
 
     String check(TableDraft table, String column) {
         return switch (engine) {
-            case POSTGRESQL -> free(table.name, column, "check");
+            case POSTGRESQL -> free(table, column, "check");
             case MYSQL -> table.name + "_chk_" + conditions.merge(table, 1, Integer::sum);
             case MARIADB -> column.isEmpty() ? "CONSTRAINT_" + conditions.merge(table, 1, Integer::sum) : column;
             default -> "";
@@ -85,12 +85,17 @@ final class ImpliedNames {
         return table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name)) || table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name));
     }
 
-    private String free(String table, String columns, String label) {
+    /** A name in the schema of a table; the usual one is named or not. */
+    private static String within(TableDraft table, String name) {
+        return table.namespace.isEmpty() || table.namespace.equals("public") ? name : table.namespace + "\0" + name;
+    }
+
+    private String free(TableDraft table, String columns, String label) {
         taken.addAll(given);
         given.clear();
-        String name = cut(table, columns, label);
-        for (int number = 1; !taken.add(name); number++) {
-            name = cut(table, columns, label + number);
+        String name = cut(table.name, columns, label);
+        for (int number = 1; !taken.add(within(table, name)); number++) {
+            name = cut(table.name, columns, label + number);
         }
         return name;
     }

@@ -109,7 +109,7 @@ final class ObjectStatements {
                 throw tokens.unreadable("this is not understood behind an index");
             }
         }
-        String named = name.name().isEmpty() ? implied.index(table, Definitions.nameParts(columns)) : implied.given(name.name());
+        String named = name.name().isEmpty() ? implied.index(table, Definitions.nameParts(columns)) : implied.given(table, name.name());
         List<IndexColumn> held = new ArrayList<>(columns.size());
         for (IndexColumn column : columns) {
             held.add(column.expression() ? column : column.named(table.spelled(column.name())
@@ -207,7 +207,7 @@ final class ObjectStatements {
             owner.uniqueKeys.replaceAll(key -> key.name().equals(name.name()) ? new UniqueKey(now, key.columns()) : key);
             owner.primaryKey = owner.primaryKey.map(key -> key.name().equals(name.name()) ? new PrimaryKey(now, key.columns()) : key);
             drafts.forgetIndex(name.name());
-            drafts.index(implied.given(now), owner);
+            drafts.index(implied.given(owner, now), owner);
         });
     }
 

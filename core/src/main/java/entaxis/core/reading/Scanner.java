@@ -97,6 +97,11 @@ final class Scanner {
         constraints.forget();
     }
 
+    /** Whether backslashes escape in texts, for the statements cut last: a statement that changes it is read before the next is cut. */
+    boolean escapes() {
+        return backslash;
+    }
+
     /** Makes double quotes stand around names: MySQL manual, ANSI_QUOTES. */
     void doubleQuotesName() {
         doubleIsText = false;

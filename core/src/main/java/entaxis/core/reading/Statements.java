@@ -317,7 +317,7 @@ final class Statements {
             tokens.at += 3;
         }
         Drafts.QName name = definitions.qualified();
-        drafts.table(name).ifPresent(table -> drafts.rename(table, name, new Drafts.QName(into, table.name)));
+        drafts.table(name).ifPresentOrElse(table -> drafts.rename(table, name, new Drafts.QName(into, table.name)), () -> pass(from, "change of what is not kept"));
     }
 
     /** Transact-SQL Reference, MERGE: it goes on to its semicolon, whatever statements seem to begin inside. */
@@ -571,7 +571,7 @@ final class Statements {
 
     private void passObject(int from) {
         String what = tokens.kind(tokens.at) == CutStatement.WORD ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT) : "";
-        String kind = OBJECTS.get(what);
+        String kind = what.equals("XML") && tokens.word(tokens.at + 1) == Word.INDEX ? "XML index" : OBJECTS.get(what);
         if (kind == null) {
             throw tokens.unreadable("“" + tokens.excerpt(tokens.at) + "” is nothing known that could be created, changed or dropped");
         }

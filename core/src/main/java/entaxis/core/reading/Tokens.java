@@ -212,7 +212,7 @@ final class Tokens {
             return text.substring(quote + 2, to - 2);
         }
         char close = text.charAt(quote);
-        boolean escapes = lexis.backslash() || quote > from && (text.charAt(quote - 1) & ~0x20) == 'E';
+        boolean escapes = scanner.escapes() || quote > from && (text.charAt(quote - 1) & ~0x20) == 'E';
         String inside = text.substring(quote + 1, Math.max(quote + 1, to - 1));
         if (inside.indexOf(close) >= 0) {
             inside = inside.replace("" + close + close, "" + close);
@@ -313,9 +313,23 @@ final class Tokens {
         return switch (lexis.engine()) {
             case POSTGRESQL -> first == '$' || first == 'E' || first == 'e';
             case ORACLE -> first == 'q' || first == 'Q';
-            case MYSQL, MARIADB -> first == '"';
+            case MYSQL, MARIADB -> first == '"' || plainEscapes(cut.from(token), cut.to(token));
             default -> false;
         };
+    }
+
+    /** Whether a text has escapes, and only such as stand for one sign that needs none. */
+    private boolean plainEscapes(int from, int to) {
+        boolean any = false;
+        for (int i = from; i < to - 1; i++) {
+            if (text.charAt(i) == '\\') {
+                any = true;
+                if ("tnr'\"".indexOf(text.charAt(++i)) < 0) {
+                    return false;
+                }
+            }
+        }
+        return any && scanner.escapes();
     }
 
     /** The text from one token to another just as it stands, comments and lines included. */
