@@ -27,7 +27,7 @@ final class Scanner {
     private boolean backslash;
     private boolean doubleIsText;
     private int executed;
-    private int slashLine = -2;
+    private final StatementBody body;
 
     /** The statement that is being cut. */
     private CutStatement cut = new CutStatement(new TokenRow());
@@ -43,17 +43,10 @@ final class Scanner {
     /** The token that names what is defined, or the CONSTRAINT before that name, once it is there; negative if none is expected. */
     private int definition;
 
-    private Body body = Body.UNKNOWN;
-    private int bodySeen;
-    private int bodyDepth;
-    private boolean bodyBegun;
-
-    /** What a statement's inner semicolons mean. */
-    private enum Body { UNKNOWN, NONE, NESTED, COMPOUND, TO_SLASH, TO_GO, ROUND }
-
     Scanner(String text, Lexis lexis) {
         this.text = text;
         this.lexis = lexis;
+        this.body = new StatementBody(text, lexis.engine());
         this.names = new NamesRead(text.length(), lexis.engine() == Target.POSTGRESQL);
         this.columns = new Phrases(text);
         this.constraints = new Phrases(text);
@@ -154,16 +147,13 @@ final class Scanner {
             }
         } while (cut.count == 0 && !cut.client);
         cut.behind = at;
-        cut.unclosed = body == Body.COMPOUND && !ended && openCompound();
+        cut.unclosed = !ended && body.isUnclosed(cut);
         return true;
     }
 
     private boolean statement() {
         ended = false;
-        body = Body.UNKNOWN;
-        bodySeen = 0;
-        bodyDepth = 0;
-        bodyBegun = false;
+        body.begin();
         depth = 0;
         definition = -1;
         cut.begin(at);
@@ -432,144 +422,18 @@ final class Scanner {
 
     /** Whether the semicolon here ends the statement, rather than a statement inside its body. */
     private boolean ends() {
-        if (body == Body.UNKNOWN) {
-            body = cut.count == 0 ? Body.NONE : classify();
-        }
-        boolean inside = switch (body) {
-            case NONE, UNKNOWN -> false;
-            case TO_SLASH, TO_GO -> true;
-            case NESTED -> open();
-            case COMPOUND -> openCompound();
-            case ROUND -> openRound();
-        };
+        boolean inside = body.isOpen(cut, at);
         if (inside) {
             sign();
         }
         return !inside;
     }
 
-    private Body classify() {
-        int i = 0;
-        Target engine = lexis.engine();
-        if (engine == Target.ORACLE && (cut.word(0) == Word.DECLARE || cut.word(0) == Word.BEGIN)) {
-            return hasSlashLine() ? Body.TO_SLASH : Body.NESTED;
-        }
-        if (engine == Target.MARIADB && cut.word(0) == Word.BEGIN && cut.count > 1 && cut.word(1) == Word.NOT) {
-            return Body.NESTED;
-        }
-        if (engine == Target.MARIADB && compound(cut.word(0))) {
-            return Body.COMPOUND;
-        }
-        if (cut.word(0) != Word.CREATE && !(engine == Target.SQLSERVER && cut.word(0) == Word.ALTER)) {
-            return Body.NONE;
-        }
-        for (i = 1; i < Math.min(cut.count, 14); i++) {
-            switch (cut.word(i)) {
-                case TRIGGER, FUNCTION, PROCEDURE, PROC, EVENT, PACKAGE -> {
-                    return switch (engine) {
-                        case SQLSERVER -> Body.TO_GO;
-                        case ORACLE -> hasSlashLine() ? Body.TO_SLASH : Body.NESTED;
-                        default -> Body.NESTED;
-                    };
-                }
-                case JAVA -> {
-                    return engine == Target.ORACLE && hasSlashLine() ? Body.TO_SLASH : Body.NONE;
-                }
-                case TYPE -> {
-                    return engine == Target.ORACLE && i + 1 < cut.count && cut.word(i + 1) == Word.BODY ? hasSlashLine() ? Body.TO_SLASH : Body.NESTED : Body.NONE;
-                }
-                case RULE -> {
-                    return engine == Target.POSTGRESQL ? Body.ROUND : Body.NONE;
-                }
-                case VIEW -> {
-                    return engine == Target.SQLSERVER ? Body.TO_GO : Body.NONE;
-                }
-                case TABLE, INDEX, DATABASE, SCHEMA, SEQUENCE, USER, ROLE, DOMAIN, EXTENSION -> {
-                    return Body.NONE;
-                }
-                default -> { }
-            }
-        }
-        return Body.NONE;
-    }
-
-    private boolean open() {
-        for (; bodySeen < cut.count; bodySeen++) {
-            switch (cut.word(bodySeen)) {
-                case BEGIN, CASE -> {
-                    boolean ending = bodySeen > 0 && cut.word(bodySeen - 1) == Word.END;
-                    if (!ending) {
-                        bodyDepth++;
-                    }
-                    bodyBegun |= cut.word(bodySeen) == Word.BEGIN;
-                }
-                case END -> {
-                    Word after = bodySeen + 1 < cut.count ? cut.word(bodySeen + 1) : Word.NONE;
-                    if (after != Word.IF && after != Word.LOOP && after != Word.WHILE && after != Word.REPEAT) {
-                        bodyDepth--;
-                    }
-                }
-                default -> { }
-            }
-        }
-        boolean oracleHead = lexis.engine() == Target.ORACLE && !bodyBegun;
-        return bodyDepth > 0 || oracleHead;
-    }
-
-    /** Whether a statement that begins so goes on to its END (MariaDB manual, “Using Compound Statements Outside of Stored Programs”). */
-    static boolean compound(Word word) {
-        return switch (word) {
-            case IF, WHILE, LOOP, FOR, CASE, REPEAT -> true;
-            default -> false;
-        };
-    }
-
-    /** Every statement of several that begins inside is ended by an END, which says once more what it ends. */
-    private boolean openCompound() {
-        for (; bodySeen < cut.count; bodySeen++) {
-            Word before = bodySeen == 0 ? Word.NONE : cut.word(bodySeen - 1);
-            boolean first = bodySeen == 0 || cut.is(bodySeen - 1, ';') || before == Word.THEN || before == Word.ELSE || before == Word.DO || before == Word.BEGIN
-                    || before == Word.LOOP;
-            if (cut.word(bodySeen) == Word.END) {
-                bodyDepth--;
-            } else if (before != Word.END && (first && (compound(cut.word(bodySeen)) || cut.word(bodySeen) == Word.BEGIN) || cut.word(bodySeen) == Word.CASE)) {
-                bodyDepth++;
-            }
-        }
-        return bodyDepth > 0;
-    }
-
-    private boolean openRound() {
-        for (; bodySeen < cut.count; bodySeen++) {
-            if (cut.kind(bodySeen) == CutStatement.SYMBOL) {
-                bodyDepth += text.charAt(cut.from(bodySeen)) == '(' ? 1 : text.charAt(cut.from(bodySeen)) == ')' ? -1 : 0;
-            }
-        }
-        return bodyDepth > 0;
-    }
-
-    private boolean hasSlashLine() {
-        if (slashLine == -2 || slashLine >= 0 && slashLine < at) {
-            int line = at;
-            slashLine = -1;
-            while (line < text.length() && slashLine < 0) {
-                while (line < text.length() && text.charAt(line) != '\n') {
-                    line++;
-                }
-                line++;
-                if (line < text.length() && text.charAt(line) == '/' && restOfLineIsBlank(line + 1)) {
-                    slashLine = line;
-                }
-            }
-        }
-        return slashLine >= 0;
-    }
-
     /** Ends a statement at GO (SQL Server documentation, “GO”), a slash (Oracle SQL*Plus, “/”) or a backslash command (PostgreSQL manual, psql) on a line of its own. */
     private boolean lineOfItsOwn(char c) {
         return switch (lexis.engine()) {
             case SQLSERVER -> (c == 'G' || c == 'g') && goLine();
-            case ORACLE -> c == '/' && atLineStart() && restOfLineIsBlank(at + 1) && pass(1);
+            case ORACLE -> c == '/' && atLineStart() && StatementBody.restOfLineIsBlank(text, at + 1) && pass(1);
             case POSTGRESQL -> c == '\\' && at + 1 < text.length() && text.charAt(at + 1) < 128 && (classes[text.charAt(at + 1)] & LETTER) != 0 && passLine();
             default -> false;
         };
@@ -611,15 +475,6 @@ final class Scanner {
         return true;
     }
 
-    private boolean restOfLineIsBlank(int from) {
-        for (int i = from; i < text.length() && text.charAt(i) != '\n'; i++) {
-            if (text.charAt(i) > ' ') {
-                return false;
-            }
-        }
-        return true;
-    }
-
     /** Takes a command of the engine's client where a statement could begin; the script's own statements never begin so. */
     private boolean clientCommand() {
         return switch (lexis.engine()) {
@@ -627,7 +482,7 @@ final class Scanner {
             case SQLITE -> text.charAt(at) == '.' && passLine();
             case MYSQL, MARIADB -> text.charAt(at) == '\\' && passLine() || delimiterCommand() || begins("source ") && passLine();
             case SQLSERVER -> text.charAt(at) == ':' && passLine() || goLine();
-            case ORACLE -> text.charAt(at) == '@' && passLine() || text.charAt(at) == '/' && restOfLineIsBlank(at + 1) && passLine() || sqlPlus();
+            case ORACLE -> text.charAt(at) == '@' && passLine() || text.charAt(at) == '/' && StatementBody.restOfLineIsBlank(text, at + 1) && passLine() || sqlPlus();
             case H2, ISO -> false;
         };
     }

@@ -235,7 +235,7 @@ final class Statements {
 
     /** Reads one statement from where the cursor stands. */
     void statement(int from) {
-        if (lexis.engine() == Target.MARIADB && Scanner.compound(tokens.word())) {
+        if (lexis.engine() == Target.MARIADB && StatementBody.compound(tokens.word())) {
             if (cut.unclosed) {
                 throw new Unreadable(from, "the block that begins here is not ended; nothing behind it could be read");
             }
