@@ -18,6 +18,7 @@ import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.drawing.layout.FirstSheet;
 import entaxis.drawing.text.TextMeasure;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -47,10 +48,10 @@ public final class ReadingSpeed {
     }
 
     private static void sideBySide(String what, String script) throws Exception {
-        double own = Median.of(() -> ScriptReader.read(script, Target.POSTGRESQL));
-        double druid = Median.of(() -> SQLUtils.parseStatements(script, DbType.postgresql));
-        double jsql = Median.of(() -> CCJSqlParserUtil.parseStatements(script));
-        System.out.printf("  %s: entaxis %.1f ms, druid %.1f ms (%.1f times), jsqlparser %.1f ms (%.1f times)%n", what, own, druid, druid / own, jsql, jsql / own);
+        double[] medians = Median.sideBySide(List.of(() -> ScriptReader.read(script, Target.POSTGRESQL), () -> SQLUtils.parseStatements(script, DbType.postgresql),
+                () -> CCJSqlParserUtil.parseStatements(script)));
+        System.out.printf("  %s: entaxis %.1f ms, druid %.1f ms (%.1f times), jsqlparser %.1f ms (%.1f times)%n", what, medians[0], medians[1], medians[1] / medians[0], medians[2],
+                medians[2] / medians[0]);
     }
 
     private static Lifted lift(Schema schema) {
