@@ -26,7 +26,7 @@ final class NamesRead {
         this.lower = lower;
     }
 
-    /** The name without quotes between two places of a text, given its number in {@link CutStatement#sums}. */
+    /** The name without quotes between two places of a text, given its number in {@link CutStatement#sum}. */
     String at(String text, int from, int to, int sum) {
         return lower && ((sum & 1) != 0 || to - from > LONGEST / 4) ? folded(text.substring(from, to)) : held(text, from, to, sum);
     }
