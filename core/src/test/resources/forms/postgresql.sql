@@ -104,3 +104,10 @@ CREATE TABLE lot (w weight DEFAULT 6, p place);
 -- == Rows only as long as a transaction
 CREATE GLOBAL TEMPORARY TABLE t (a int) ON COMMIT DELETE ROWS;
 CREATE UNLOGGED TABLE u (a int) ON COMMIT PRESERVE ROWS WITH (fillfactor = 70) TABLESPACE fast;
+-- == Columns computed otherwise, and changes that are none
+CREATE TABLE lot (id integer, twice integer GENERATED ALWAYS AS (id * 2) STORED, note text);
+CREATE TABLE heir () INHERITS (lot);
+ALTER TABLE lot ALTER COLUMN twice SET EXPRESSION AS (id * 3);
+ALTER TABLE lot ALTER COLUMN note SET WHATEVER 3;
+ALTER TABLE lot ALTER COLUMN note SET STORAGE MAIN;
+ALTER TABLE lot ALTER COLUMN note SET EXPRESSION id * 2;

@@ -123,3 +123,8 @@ CREATE XML INDEX x ON Lot (D);
 EXEC sp_rename 'Lot.ix_d', 'ix_e', 'INDEX';
 EXEC sp_rename 'Lot.D', 'F', 'COLUMN';
 EXEC sp_rename 'nowhere';
+-- == Types under another name
+CREATE TYPE dbo.Code FROM varchar(9) NOT NULL;
+EXEC sp_rename 'dbo.Code', 'Mark', 'USERDATATYPE';
+CREATE TABLE Lot (A Mark, B Mark NULL, C dbo.Code);
+EXEC sp_rename 'dbo.Never', 'Mark', 'USERDATATYPE';

@@ -467,3 +467,21 @@ CREATE TYPE spot AS (lat int, lon int);
 ALTER TYPE spot RENAME TO place;
 CREATE TABLE lot (w weight DEFAULT 6, p place);
 CREATE UNLOGGED TABLE fast (a int) WITH (fillfactor = 70);
+-- == Rules of a domain one by one
+CREATE DOMAIN share AS numeric(5,2) CONSTRAINT least CHECK (VALUE >= 0) CONSTRAINT most CHECK (VALUE <= 1);
+ALTER DOMAIN share ADD CONSTRAINT exact CHECK (VALUE <> 0.5);
+ALTER DOMAIN share DROP CONSTRAINT most;
+ALTER DOMAIN share RENAME CONSTRAINT exact TO not_half;
+CREATE DOMAIN mark AS integer CHECK (VALUE > 0) CHECK (VALUE < 9) NOT NULL;
+ALTER DOMAIN mark DROP CONSTRAINT mark_check1;
+ALTER DOMAIN mark DROP CONSTRAINT IF EXISTS never;
+CREATE DOMAIN gone AS integer CHECK (VALUE > 0);
+ALTER DOMAIN gone DROP CONSTRAINT gone_check CASCADE;
+ALTER DOMAIN gone ADD CHECK (VALUE > 5);
+CREATE DOMAIN moved AS integer CONSTRAINT one CHECK (VALUE > 0) CONSTRAINT two CHECK (VALUE < 9);
+ALTER DOMAIN moved RENAME TO there;
+ALTER DOMAIN there DROP CONSTRAINT one;
+CREATE TABLE lot (id share, no mark, what gone, room there);
+-- == Settings of columns
+CREATE TABLE lot (id integer, note text);
+ALTER TABLE lot ALTER COLUMN id SET STATISTICS 100, ALTER COLUMN note SET STORAGE EXTERNAL, ALTER COLUMN note SET COMPRESSION pglz, ALTER COLUMN note SET (n_distinct = 5), ALTER COLUMN id SET NOT NULL;

@@ -85,7 +85,8 @@ final class AlterTable {
         }
     }
 
-    private static boolean isVerb(Word word) {
+    /** Whether a word begins a change of a table. */
+    static boolean isVerb(Word word) {
         return switch (word) {
             case ADD, DROP, ALTER, MODIFY, CHANGE, RENAME, ENABLE, DISABLE -> true;
             default -> false;
@@ -642,8 +643,15 @@ final class AlterTable {
                     return true;
                 }
             }
-
             default -> {
+                if (tokens.acceptReading("EXPRESSION")) {
+                    tokens.accept(Word.AS);
+                    expression(table, column, tokens.inRound());
+                    return false;
+                }
+                if (is(Target.POSTGRESQL) && !tokens.sign('(') && !tokens.is(Word.STATISTICS) && !tokens.is(Word.STORAGE) && !tokens.is(Word.COMPRESSION)) {
+                    throw tokens.unreadable("this change of a column is not known here");
+                }
                 boolean moreBehind = storageSetting();
                 if (!moreBehind) {
                     pass.over(from, "storage options");
@@ -695,6 +703,12 @@ final class AlterTable {
             }
         }
         return false;
+    }
+
+    /** PostgreSQL manual, ALTER TABLE: SET EXPRESSION AS. */
+    private static void expression(TableDraft table, ColumnDraft column, String now) {
+        column.generated = now;
+        table.heirs.forEach(heir -> heir.column(column.name).ifPresent(inherited -> expression(heir, inherited, now)));
     }
 
     private void require(TableDraft table, ColumnDraft column) {

@@ -9,18 +9,26 @@ import java.util.Optional;
  */
 final class ColumnsRead {
     private static final int PLACES = 1 << 10;
+    private static final int WIDEST = 40;
 
     /** A column, and where its definition stands. */
     static final class Defined {
+        private final int gap;
         private final int from;
         private final int length;
         private final Meaning.OfNamed column;
         private Optional<Defined> next = Optional.empty();
 
-        private Defined(int from, int length, Meaning.OfNamed column) {
+        private Defined(int gap, int from, int length, Meaning.OfNamed column) {
+            this.gap = gap;
             this.from = from;
             this.length = length;
             this.column = column;
+        }
+
+        /** How much white space stood before it. */
+        int gap() {
+            return gap;
         }
 
         int length() {
@@ -45,9 +53,9 @@ final class ColumnsRead {
         before = Optional.empty();
     }
 
-    /** What is defined from a place on, if it is what followed last time. */
+    /** What is defined from a place on, if it is what followed last time, with the same white space before it. */
     Optional<Defined> next(int from) {
-        if (before.isPresent() && before.get().next.isPresent() && stands(before.get().next.get(), from)) {
+        if (before.isPresent() && before.get().next.isPresent() && stands(before.get().next.get(), before.get().next.get().gap, from)) {
             before = before.get().next;
             return before;
         }
@@ -57,15 +65,16 @@ final class ColumnsRead {
     /** What is defined from a place on, if it was defined with the same signs before; the sum is that of its name. */
     Optional<Defined> at(int from, int sum) {
         Defined guess = last[place(sum)];
-        if (guess == null || !stands(guess, from)) {
+        if (guess == null || !stands(guess, 0, from)) {
             return Optional.empty();
         }
         return Optional.of(follows(guess));
     }
 
-    private boolean stands(Defined guess, int from) {
-        int behind = from + guess.length;
-        return behind < text.length() && (text.charAt(behind) == ',' || text.charAt(behind) == ')') && text.regionMatches(from, text, guess.from, guess.length);
+    private boolean stands(Defined guess, int gap, int from) {
+        int length = gap + guess.length;
+        int behind = from + length;
+        return behind < text.length() && (text.charAt(behind) == ',' || text.charAt(behind) == ')') && text.regionMatches(from, text, guess.from - gap, length);
     }
 
     private Defined follows(Defined now) {
@@ -76,7 +85,11 @@ final class ColumnsRead {
     }
 
     void keep(int from, int behind, int sum, Meaning.OfNamed column) {
-        last[place(sum)] = follows(new Defined(from, behind - from, column));
+        int gap = 0;
+        while (gap < from && gap < WIDEST && text.charAt(from - gap - 1) <= ' ') {
+            gap++;
+        }
+        last[place(sum)] = follows(new Defined(gap, from, behind - from, column));
     }
 
     void forget() {

@@ -1,5 +1,7 @@
 package entaxis.core.reading;
 
+import java.util.Optional;
+
 /** A statement cut into tokens, which stand in a row that several statements may share. Tokens are counted from 0 in each. */
 final class CutStatement {
     /** Kinds of token. */
@@ -29,6 +31,8 @@ final class CutStatement {
     boolean broken;
     /** Whether a compound statement is still open where the script ends. */
     boolean unclosed;
+    /** What it does, if it is of a known form; then its tokens are its names only. */
+    Optional<Deed> deed = Optional.empty();
 
     CutStatement(TokenRow row) {
         this.row = row;
@@ -42,6 +46,13 @@ final class CutStatement {
         client = false;
         unclosed = false;
         broken = false;
+        deed = Optional.empty();
+    }
+
+    /** Takes all tokens away. */
+    void drop() {
+        row.count = first;
+        count = 0;
     }
 
     void add(byte kind, Word word, int from, int to) {
@@ -100,6 +111,11 @@ final class CutStatement {
     /** What a phrase or definition means. */
     Meaning meaning(int token) {
         return row.meanings[first + token];
+    }
+
+    /** The column of a definition. */
+    ColumnDraft column(int token) {
+        return ((Meaning.OfNamed) row.meanings[first + token]).column();
     }
 
     /** Whether how the rest of the script is cut may hang on this statement. */

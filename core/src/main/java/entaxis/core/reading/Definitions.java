@@ -67,6 +67,11 @@ final class Definitions {
         return new QName(namespace, name);
     }
 
+    /** The name that a constraint is given, which may say its schema too. */
+    private String newName() {
+        return tokens.isName(tokens.at) && !tokens.sign(tokens.at + 1, '.') ? tokens.newNameAt(tokens.at++) : qualified().name();
+    }
+
     /** Whether a constraint of the table, rather than a column, begins here. */
     boolean atConstraint() {
         Word next = tokens.word(tokens.at + 1);
@@ -85,15 +90,23 @@ final class Definitions {
         return drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "SUPPLEMENTAL") && tokens.reads(tokens.at + 1, "LOG");
     }
 
+    /** Takes the columns that were read before, up to what else is defined. */
+    void knownColumns(TableDraft table) {
+        while (tokens.kind(tokens.at) == CutStatement.DEFINITION && table.addNew(tokens.column(tokens.at))) {
+            tokens.at++;
+            tokens.acceptSign(',');
+        }
+    }
+
     /** Reads a column with its clauses into a table. */
     ColumnDraft column(TableDraft table) {
         int start = tokens.at;
-        Optional<Meaning> known = tokens.meaning(start);
-        if (known.isPresent() && known.get() instanceof Meaning.OfNamed same) {
-            refuseTwice(table, same.column(), start);
-            table.add(same.column());
+        if (tokens.kind(start) == CutStatement.DEFINITION) {
+            ColumnDraft known = tokens.column(start);
+            refuseTwice(table, known, start);
+            table.add(known);
             tokens.at++;
-            return same.column();
+            return known;
         }
         boolean serial = mySql() && tokens.word(start + 1) == Word.SERIAL;
         ColumnDraft column = bare();
@@ -673,7 +686,7 @@ final class Definitions {
             if (tokens.is(Word.FOREIGN, Word.KEY) || tokens.is(Word.PRIMARY, Word.KEY)) {
                 named = false;
             }
-            name = named ? implied.given(table, qualified().name()) : "";
+            name = named ? implied.given(table, newName()) : "";
             plain = named;
         }
         Optional<Meaning> known = tokens.meaning(tokens.at);
@@ -915,7 +928,7 @@ final class Definitions {
 
     void setPrimaryKey(TableDraft table, String name, List<String> columns) {
         if (table.primaryKey.isPresent()) {
-            throw tokens.amiss("the table " + table.name + " already has a primary key");
+            throw Unreadable.amiss(tokens.constraint(), "the table " + table.name + " already has a primary key");
         }
         List<String> held = heldColumns(table, columns);
         String named = mySql() ? implied.primaryKey(table) : name.isEmpty() ? implied.primaryKey(table) : name;
@@ -963,12 +976,12 @@ final class Definitions {
         }
         List<String> held = new ArrayList<>(names.size());
         for (String name : names) {
-            held.add(table.spelled(name).orElseThrow(() -> tokens.amiss("the table " + table.name + " has no column " + name)));
+            held.add(table.spelled(name).orElseThrow(() -> Unreadable.amiss(tokens.constraint(), "the table " + table.name + " has no column " + name)));
         }
         return held;
     }
 
-    private static boolean allHeld(TableDraft table, List<String> names) {
+    static boolean allHeld(TableDraft table, List<String> names) {
         for (int i = 0; i < names.size(); i++) {
             if (!table.spells(names.get(i))) {
                 return false;
@@ -1012,16 +1025,23 @@ final class Definitions {
                 more = otherEnd();
             }
         }
-        Optional<TableDraft> whole = drafts.table(parent);
-        List<String> parentColumns = whole.isPresent() ? asSpelled(whole.get(), referenced) : referenced;
-        String parentName = whole.isPresent() ? whole.get().name : parent.name();
+        addReference(table, new ForeignKey(Optional.empty(), name, held, parent.namespace(), parent.name(), referenced, onDelete, onUpdate, deferral));
+    }
+
+    /** Adds a reference as it is said; the other table may be one that comes later. */
+    void addReference(TableDraft table, ForeignKey said) {
         if (!table.keepsReferences) {
             table.passedReferences = true;
-            ownIndex(table, name, held);
+            ownIndex(table, said.name(), said.columns());
             return;
         }
-        table.foreignKeys.add(new ForeignKey(Optional.empty(), name.isEmpty() ? implied.foreignKey(table, held) : name, held, parent.namespace(), parentName, parentColumns, onDelete,
-                onUpdate, deferral));
+        ForeignKey named = said.name().isEmpty() ? said.named(implied.foreignKey(table, said.columns())) : said;
+        table.foreignKeys.add(drafts.table(new QName(said.referencedNamespace(), said.referencedTable())).map(other -> spelled(named, other)).orElse(named));
+    }
+
+    private static ForeignKey spelled(ForeignKey key, TableDraft other) {
+        return other.name.equals(key.referencedTable()) && allHeld(other, key.referencedColumns()) ? key : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(),
+                other.name, asSpelled(other, key.referencedColumns()), key.onDelete(), key.onUpdate(), key.deferral());
     }
 
     /** MySQL manual, “FOREIGN KEY Constraint Differences”: where references are not kept, the index that they ask for is. */

@@ -22,7 +22,7 @@ import java.util.Set;
 /** What the statements read so far have made. */
 final class Drafts {
     /** From how many tables on it pays to put them together on all processors. */
-    private static final int MANY = 500;
+    private static final int MANY = 2000;
     /** A name with the schema that it was said to be in; empty where none was said. */
     record QName(String namespace, String name) { }
 
@@ -53,6 +53,7 @@ final class Drafts {
     final Map<String, TypeDefinition> types = new LinkedHashMap<>();
     /** Types whose columns refuse null where nothing else is said (Transact-SQL Reference, CREATE TYPE). */
     final Set<String> requiredTypes = new HashSet<>();
+    final DomainRules domainRules;
     final Map<String, SequenceDraft> sequences = new LinkedHashMap<>();
     final Map<String, Program> programs = new LinkedHashMap<>();
     /** Names of temporary tables, and of tables that are known not to be known: what is said of them later is stepped over. */
@@ -61,6 +62,7 @@ final class Drafts {
     Drafts(Target engine) {
         this.engine = engine;
         this.exact = engine == Target.POSTGRESQL;
+        this.domainRules = new DomainRules(exact);
         this.usual = switch (engine) {
             case POSTGRESQL, H2 -> "public";
             case SQLSERVER -> "dbo";
@@ -197,14 +199,16 @@ final class Drafts {
 
     /** The schema as it now is; references that name no columns refer to the key of their table. */
     Schema done() {
-        for (TableDraft table : tables.values()) {
-            table.foreignKeys.replaceAll(key -> key.referencedColumns().isEmpty() ? completed(table, key) : key);
-        }
         List<TableDraft> drafts = List.copyOf(tables.values());
-        List<Table> done = (drafts.size() < MANY ? drafts.stream() : drafts.parallelStream()).map(TableDraft::done).toList();
+        List<Table> done = (drafts.size() < MANY ? drafts.stream() : drafts.parallelStream()).map(this::done).toList();
         List<Sequence> free = sequences.values().stream().filter(sequence -> sequence.column().isEmpty())
                 .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(), sequence.step())).toList();
         return new Schema(List.copyOf(types.values()), free, done, List.copyOf(programs.values()));
+    }
+
+    private Table done(TableDraft table) {
+        table.foreignKeys.replaceAll(key -> key.referencedColumns().isEmpty() ? completed(table, key) : key);
+        return table.done();
     }
 
     private ForeignKey completed(TableDraft table, ForeignKey key) {

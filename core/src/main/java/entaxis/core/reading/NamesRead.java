@@ -3,7 +3,10 @@ package entaxis.core.reading;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 
-/** Names that a script has used, each as one string however often it stands there. Keeps so many that a large schema has room; a name that falls out is only made anew. */
+/**
+ * Names that a script has used, each as one string however often it stands there. Keeps so many that a large schema has room; a name that falls out is only made anew. Whoever
+ * cuts the script and whoever reads it may ask at once: what is found is compared sign by sign, and strings do not change.
+ */
 final class NamesRead {
     private static final int FEWEST = 1 << 5;
     private static final int MOST = 1 << 14;
@@ -28,7 +31,13 @@ final class NamesRead {
 
     /** The name without quotes between two places of a text, given its number in {@link CutStatement#sum}. */
     String at(String text, int from, int to, int sum) {
-        return lower && ((sum & 1) != 0 || to - from > LONGEST / 4) ? folded(text.substring(from, to)) : held(text, from, to, sum);
+        return lower && ((sum & 1) != 0 || to - from > LONGEST / 4) ? given(text, from, to, sum) : held(text, from, to, sum);
+    }
+
+    /** The same for a name that is given to something here and is hardly spoken of again: no room is taken for it. */
+    String given(String text, int from, int to, int sum) {
+        String name = text.substring(from, to);
+        return lower && ((sum & 1) != 0 || to - from > LONGEST / 4) ? folded(name) : name;
     }
 
     /** The name in quotes between two places; empty where a quote is part of it. */
@@ -65,24 +74,12 @@ final class NamesRead {
     private String held(String text, int from, int to, int sum) {
         int place = (sum * 0x9E3779B1 >>> 16) & kept.length - 1;
         String known = kept[place];
-        if (known != null && sums[place] == sum && same(known, text, from, to)) {
+        if (known != null && sums[place] == sum && known.length() == to - from && text.regionMatches(from, known, 0, known.length())) {
             return known;
         }
         String name = text.substring(from, to);
         kept[place] = name;
         sums[place] = sum;
         return name;
-    }
-
-    private static boolean same(String known, String text, int from, int to) {
-        if (known.length() != to - from) {
-            return false;
-        }
-        for (int i = from, k = 0; i < to; i++, k++) {
-            if (known.charAt(k) != text.charAt(i)) {
-                return false;
-            }
-        }
-        return true;
     }
 }

@@ -330,7 +330,8 @@ final class ObjectStatements {
             return;
         }
         Optional<String> defaultValue = Optional.empty();
-        Optional<CheckRule> check = Optional.empty();
+        String key = drafts.key(name);
+        drafts.domainRules.begin(key);
         String constraint = "";
         boolean required = false;
         boolean more = true;
@@ -342,8 +343,7 @@ final class ObjectStatements {
             } else if (tokens.accept(Word.CHECK)) {
                 String condition = tokens.inRound();
                 String checkName = constraint.isEmpty() && is(Target.POSTGRESQL) ? name.name() + "_check" : constraint;
-                CheckRule rule = new CheckRule(checkName, condition);
-                check = Optional.of(check.map(before -> both(before, rule)).orElse(rule));
+                drafts.domainRules.add(key, new CheckRule(checkName, condition));
                 constraint = "";
                 definitions.constraintEnd();
             } else if (tokens.accept(Word.COLLATE)) {
@@ -354,12 +354,7 @@ final class ObjectStatements {
                 more = tokens.accept(Word.NULL);
             }
         }
-        define(name, new DomainDefinition(name.name(), base, defaultValue, check, "").withRequired(required));
-    }
-
-    /** Two rules of a domain as one, under the name of the first. */
-    private static CheckRule both(CheckRule first, CheckRule second) {
-        return new CheckRule(first.name(), "(" + first.condition() + ") AND (" + second.condition() + ")");
+        define(name, new DomainDefinition(name.name(), base, defaultValue, drafts.domainRules.all(key), "").withRequired(required));
     }
 
     private void define(QName name, TypeDefinition type) {
@@ -536,6 +531,10 @@ final class ObjectStatements {
 
     private void rename(String key, TypeDefinition type, QName now) {
         drafts.types.remove(key);
+        drafts.domainRules.move(key, drafts.key(now));
+        if (drafts.requiredTypes.remove(key)) {
+            drafts.requiredTypes.add(drafts.key(now));
+        }
         define(now, switch (type) {
             case DomainDefinition domain -> new DomainDefinition(now.name(), domain.base(), domain.defaultValue(), domain.check(), domain.comment());
             case EnumDefinition enumeration -> new EnumDefinition(now.name(), enumeration.values(), enumeration.comment());
@@ -556,10 +555,10 @@ final class ObjectStatements {
         if (tokens.accept(Word.RENAME, Word.TO)) {
             rename(key, domain, new QName(name.namespace(), tokens.name()));
         } else if (tokens.accept(Word.RENAME, Word.CONSTRAINT)) {
-            tokens.name();
+            String before = tokens.name();
             tokens.expect(Word.TO);
-            String now = tokens.name();
-            drafts.types.put(key, domain.withRule(domain.rule().map(check -> new CheckRule(now, check.condition()))));
+            drafts.domainRules.rename(key, before, tokens.name());
+            drafts.types.put(key, domain.withRule(drafts.domainRules.all(key)));
         } else if (tokens.accept(Word.SET, Word.DEFAULT)) {
             drafts.types.put(key, domain.withDefault(Optional.of(definitions.expression())));
         } else if (tokens.accept(Word.DROP, Word.DEFAULT)) {
@@ -573,14 +572,15 @@ final class ObjectStatements {
             tokens.expect(Word.CHECK);
             CheckRule check = new CheckRule(named, tokens.inRound());
             definitions.constraintEnd();
-            drafts.types.put(key, domain.withRule(Optional.of(domain.rule().map(before -> both(before, check)).orElse(check))));
+            drafts.domainRules.add(key, check);
+            drafts.types.put(key, domain.withRule(drafts.domainRules.all(key)));
         } else if (tokens.accept(Word.DROP, Word.CONSTRAINT)) {
             tokens.accept(Word.IF, Word.EXISTS);
-            tokens.name();
+            drafts.domainRules.drop(key, tokens.name());
             if (!tokens.accept(Word.CASCADE)) {
                 tokens.accept(Word.RESTRICT);
             }
-            drafts.types.put(key, domain.withRule(Optional.empty()));
+            drafts.types.put(key, domain.withRule(drafts.domainRules.all(key)));
         } else {
             pass.over(from, "change of a type");
         }
@@ -823,6 +823,11 @@ final class ObjectStatements {
             return table.isPresent();
         }
         QName name = new QName(path.size() > 1 ? path.get(path.size() - 2) : "", path.getLast());
+        if (given.size() > 2 && given.get(2).equalsIgnoreCase("userdatatype")) {
+            Optional<TypeDefinition> type = Optional.ofNullable(drafts.types.get(drafts.key(name)));
+            type.ifPresent(known -> rename(drafts.key(name), known, new QName(name.namespace(), now)));
+            return type.isPresent();
+        }
         Optional<TableDraft> table = drafts.table(name);
         if (table.isEmpty() && given.size() > 2 && given.get(2).equalsIgnoreCase("object")) {
             return renamedConstraint(path.getLast(), now);

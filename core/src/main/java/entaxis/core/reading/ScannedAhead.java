@@ -14,7 +14,7 @@ import java.util.concurrent.CancellationException;
 final class ScannedAhead implements AutoCloseable {
     /** How many statements in a row have to leave the scanner as it is, and how much of the script has to be left, before it pays to start a thread. */
     private static final int CALM = 8;
-    private static final int LONG = 1 << 17;
+    private static final int LONG = 1 << 20;
     private static final int BATCHES = 4;
 
     private final Scanner scanner;

@@ -16,12 +16,16 @@ final class Scanner {
     private static final byte LETTER = 2;
     private static final byte DIGIT = 4;
     private static final byte CAPITAL = 8;
+    /** How most scripts write what comes most often. */
+    private static final String TABLE = "CREATE TABLE ";
+    private static final String CONSTRAINT = "CONSTRAINT ";
 
     private final String text;
     private final Lexis lexis;
     private final byte[] classes = new byte[128];
     private int at;
     private String delimiter = ";";
+    private boolean semicolon = true;
     /** Signs that begin what ends a statement, a comment or a line of its own rather than a token. */
     private final boolean[] special = new boolean[128];
     private boolean backslash;
@@ -38,6 +42,10 @@ final class Scanner {
     private final Phrases columns;
     private final Phrases constraints;
     private final ColumnsRead lastColumns;
+    private final StatementForms forms;
+    private final Queue<StatementForm> formsLearnt = new ConcurrentLinkedQueue<>();
+    private volatile boolean learnsForms = true;
+    private Optional<Scanner> beside = Optional.empty();
     /** How many brackets are open inside a table that is being created; negative outside of one. */
     private int depth;
     /** The token that names what is defined, or the CONSTRAINT before that name, once it is there; negative if none is expected. */
@@ -51,6 +59,7 @@ final class Scanner {
         this.columns = new Phrases(text);
         this.constraints = new Phrases(text);
         this.lastColumns = new ColumnsRead(text);
+        this.forms = new StatementForms(text);
         this.backslash = lexis.backslash();
         this.doubleIsText = lexis.doubleIsText();
         for (char c = 0; c < 128; c++) {
@@ -85,9 +94,14 @@ final class Scanner {
     /** Makes backslashes escape in texts, or not: PostgreSQL manual, standard_conforming_strings; MySQL manual, NO_BACKSLASH_ESCAPES. */
     void backslashEscapes(boolean now) {
         backslash = now;
+        forget();
+    }
+
+    private void forget() {
         columns.forget();
         lastColumns.forget();
         constraints.forget();
+        forms.forget();
     }
 
     /** Whether backslashes escape in texts, for the statements cut last: a statement that changes it is read before the next is cut. */
@@ -98,9 +112,7 @@ final class Scanner {
     /** Makes double quotes stand around names: MySQL manual, ANSI_QUOTES. */
     void doubleQuotesName() {
         doubleIsText = false;
-        columns.forget();
-        lastColumns.forget();
-        constraints.forget();
+        forget();
     }
 
     /** A definition that was read, from behind its name up to what ends it. */
@@ -116,11 +128,42 @@ final class Scanner {
         return learns;
     }
 
+    /** Remembers the form of a statement, for when it is met again with other names; may be called while another thread cuts on. */
+    void remember(StatementForm form) {
+        formsLearnt.add(form);
+    }
+
+    /** Whether there is room to remember more forms of statements. */
+    boolean learnsForms() {
+        return learnsForms;
+    }
+
+    /** Cuts the statement that begins at a place once more, word for word, whatever is known of its form. */
+    CutStatement wordForWord(int from) {
+        Scanner plain = beside.orElseGet(() -> new Scanner(text, lexis));
+        beside = Optional.of(plain);
+        plain.backslash = backslash;
+        plain.doubleIsText = doubleIsText;
+        plain.at = from;
+        CutStatement statement = new CutStatement(new TokenRow());
+        plain.next(statement);
+        return statement;
+    }
+
     private void learn() {
+        for (StatementForm next = formsLearnt.poll(); next != null; next = formsLearnt.poll()) {
+            forms.remember(next);
+            learnsForms = forms.hasRoom();
+        }
         for (Learnt next = learnt.poll(); next != null; next = learnt.poll()) {
             (next.meaning() instanceof Meaning.OfColumn ? columns : constraints).remember(next.from(), next.to(), next.meaning());
             learns = columns.hasRoom() && constraints.hasRoom();
         }
+    }
+
+    /** The names of the script. */
+    NamesRead names() {
+        return names;
     }
 
     /** Where the script has been read to. */
@@ -167,6 +210,17 @@ final class Scanner {
             ended = true;
             return true;
         }
+        int end = semicolon ? forms.cut(at, cut) : -1;
+        if (end >= 0) {
+            at = end;
+            ended = true;
+            return true;
+        }
+        if (semicolon && text.regionMatches(at, TABLE, 0, TABLE.length())) {
+            cut.addWord(Word.CREATE, at, at + "CREATE".length(), Word.CREATE.sumInCapitals());
+            cut.addWord(Word.TABLE, at + "CREATE ".length(), at + TABLE.length() - 1, Word.TABLE.sumInCapitals());
+            at += TABLE.length();
+        }
         while (at < text.length()) {
             char c = text.charAt(at);
             if (c < 128 && classes[c] == SPACE) {
@@ -186,7 +240,7 @@ final class Scanner {
                 }
             }
             if (atDelimiter(c)) {
-                if (delimiter.equals(";") && !ends()) {
+                if (semicolon && !ends()) {
                     continue;
                 }
                 at += delimiter.length();
@@ -220,7 +274,10 @@ final class Scanner {
         }
         int from = cut.from(name);
         if (constraint) {
-            constraints.at(at, name).ifPresent(meaning -> take(CutStatement.PHRASE, at, constraints.end(), meaning));
+            constraints.at(at, name).ifPresent(meaning -> {
+                skipBlanks();
+                take(CutStatement.PHRASE, at, constraints.end(), meaning);
+            });
             return;
         }
         String spelled = word ? names.at(text, from, cut.to(name), cut.sum(name)) : names.quoted(text, from + 1, cut.to(name) - 1);
@@ -261,7 +318,7 @@ final class Scanner {
         if (sign == '(') {
             if (depth == 0) {
                 int name = cut.count > 6 && cut.word(2) == Word.IF ? 5 : 2;
-                depth = cut.word(0) == Word.CREATE && cut.word(1) == Word.TABLE && delimiter.equals(";") && (cut.count - 1 - name == 1 || cut.count - 1 - name == 3) ? 1 : -1;
+                depth = cut.word(0) == Word.CREATE && cut.word(1) == Word.TABLE && semicolon && (cut.count - 1 - name == 1 || cut.count - 1 - name == 3) ? 1 : -1;
                 definition = depth == 1 ? cut.count : -1;
                 lastColumns.begin();
             } else if (depth > 0) {
@@ -281,19 +338,25 @@ final class Scanner {
     private void definitions() {
         boolean known = true;
         while (known) {
-            while (at < text.length() && text.charAt(at) < 128 && classes[text.charAt(at)] == SPACE) {
-                at++;
-            }
-            if (at >= text.length() || text.charAt(at) >= 128 || special[text.charAt(at)]) {
-                return;
-            }
             Optional<ColumnsRead.Defined> column = lastColumns.next(at);
-            if (column.isEmpty()) {
-                column = lastColumns.at(at, sum(at));
+            if (column.isPresent()) {
+                at += column.get().gap();
+            } else {
+                skipBlanks();
+                if (at >= text.length() || text.charAt(at) >= 128 || special[text.charAt(at)]) {
+                    return;
+                }
+                if (text.regionMatches(at, CONSTRAINT, 0, CONSTRAINT.length())) {
+                    cut.addWord(Word.CONSTRAINT, at, at + CONSTRAINT.length() - 1, Word.CONSTRAINT.sumInCapitals());
+                    at += CONSTRAINT.length();
+                    skipBlanks();
+                } else {
+                    column = lastColumns.at(at, sum(at));
+                }
             }
             if (column.isPresent()) {
                 take(CutStatement.DEFINITION, at, at + column.get().length(), column.get().column());
-            } else if ((classes[text.charAt(at)] & LETTER) == 0) {
+            } else if (at >= text.length() || text.charAt(at) >= 128 || (classes[text.charAt(at)] & LETTER) == 0) {
                 return;
             } else {
                 word(at);
@@ -312,6 +375,12 @@ final class Scanner {
                 definition = more ? cut.count : -1;
                 known = more;
             }
+        }
+    }
+
+    private void skipBlanks() {
+        while (at < text.length() && text.charAt(at) < 128 && classes[text.charAt(at)] == SPACE) {
+            at++;
         }
     }
 
@@ -518,6 +587,7 @@ final class Scanner {
         String sign = text.substring(from, at).strip();
         int blank = sign.indexOf(' ');
         delimiter = sign.isEmpty() ? ";" : blank < 0 ? sign : sign.substring(0, blank);
+        semicolon = delimiter.equals(";");
         specialSigns();
         return true;
     }
@@ -583,7 +653,7 @@ final class Scanner {
         int sorts = 0;
         int i = from;
         int last = text.length();
-        char stop = delimiter.equals(";") ? '\0' : delimiter.charAt(0);
+        char stop = semicolon ? '\0' : delimiter.charAt(0);
         while (i < last) {
             char c = text.charAt(i);
             if (c == stop && i > from && delimiterAt(i)) {

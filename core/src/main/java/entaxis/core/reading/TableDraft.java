@@ -83,6 +83,15 @@ final class TableDraft {
         }
     }
 
+    /** Adds a column if there is none of its name. */
+    boolean addNew(ColumnDraft column) {
+        boolean is = !has(column.name);
+        if (is) {
+            add(column);
+        }
+        return is;
+    }
+
     private static long bit(String name) {
         int hash = name.hashCode();
         return 1L << (hash ^ hash >>> 6);

@@ -112,6 +112,7 @@ final class TableStatements {
         }
         boolean more;
         do {
+            definitions.knownColumns(table);
             if (tokens.sign(')')) {
                 break;
             }
@@ -138,6 +139,10 @@ final class TableStatements {
         tokens.at = start;
         if (tokens.kind(start) == CutStatement.DEFINITION) {
             tokens.at++;
+            return;
+        }
+        if (tokens.kind(start + 2) == CutStatement.PHRASE) {
+            tokens.at = start + 3;
             return;
         }
         int depth = 0;

@@ -29,7 +29,9 @@ final class TokenRow {
             resize(count * 2);
         }
         kinds[count] = kind;
-        words[count] = word;
+        if (words[count] != word) {
+            words[count] = word;
+        }
         starts[count] = from;
         ends[count] = to;
         count++;

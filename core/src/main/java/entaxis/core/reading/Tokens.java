@@ -22,7 +22,7 @@ final class Tokens {
         this.text = text;
         this.lexis = lexis;
         this.lower = lexis.engine() == Target.POSTGRESQL;
-        this.names = new NamesRead(text.length(), lower);
+        this.names = scanner.names();
     }
 
     /** Goes to the first token of a statement. */
@@ -149,6 +149,11 @@ final class Tokens {
             throw unreadable(atEnd() ? "a name is expected, but the statement ends" : "a name is expected here");
         }
         return nameAt(at++);
+    }
+
+    /** The name at a place, which is given to something here rather than known before. */
+    String newNameAt(int token) {
+        return cut.kind(token) == CutStatement.WORD ? names.given(text, cut.from(token), cut.to(token), cut.sum(token)) : nameAt(token);
     }
 
     /** The name at a place. */
@@ -357,6 +362,28 @@ final class Tokens {
         return kind(token) >= CutStatement.PHRASE ? Optional.of(cut.meaning(token)) : Optional.empty();
     }
 
+    /** The column of a whole definition that was read before. */
+    ColumnDraft column(int token) {
+        return cut.column(token);
+    }
+
+    /** Where the constraint begins that was read last, behind its name; the cursor if there is none. */
+    int constraint() {
+        for (int token = Math.min(at, limit - 1); token >= 0; token--) {
+            switch (cut.word(token)) {
+                case PRIMARY, UNIQUE, FOREIGN, PERIOD -> {
+                    return token;
+                }
+                default -> {
+                    if (cut.kind(token) == CutStatement.PHRASE) {
+                        return token;
+                    }
+                }
+            }
+        }
+        return Math.min(at, limit);
+    }
+
     /** Whether what was read last is a whole definition, which ends without a comma. */
     boolean behindDefinition() {
         return kind(at - 1) == CutStatement.DEFINITION;
@@ -370,6 +397,21 @@ final class Tokens {
     /** Remembers what stands from behind a name up to the cursor. */
     void remember(int name, Meaning meaning) {
         scanner.remember(cut.to(name), cut.from(at), meaning);
+    }
+
+    /** Whether nothing but white space stands between the tokens, and the statement ends in a semicolon behind them. */
+    boolean bare() {
+        boolean bare = limit > 0 && text.charAt(cut.behind - 1) == ';';
+        for (int token = 0; token < limit && bare; token++) {
+            bare = text.substring(cut.to(token), token + 1 < limit ? cut.from(token + 1) : cut.behind - 1).isBlank();
+        }
+        return bare;
+    }
+
+    /** Remembers that a statement such as this one does something to what some of its tokens name. */
+    void remember(List<Integer> names, Deed deed) {
+        int[][] places = names.stream().map(token -> new int[] {cut.from(token), cut.to(token)}).toArray(int[][]::new);
+        scanner.remember(new StatementForm(text, cut.start, cut.behind, places, deed));
     }
 
     /** What follows from a token on in its line, to show where reading stopped. */

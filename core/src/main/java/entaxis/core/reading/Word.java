@@ -50,6 +50,11 @@ enum Word {
         return sum * 31 + (sign & ~0x20);
     }
 
+    /** For this word in capital letters, what {@link CutStatement#sum} holds. */
+    int sumInCapitals() {
+        return sum << 1 | 1;
+    }
+
     private static int place(int sum) {
         return (sum ^ sum >>> 11) & SIZE - 1;
     }

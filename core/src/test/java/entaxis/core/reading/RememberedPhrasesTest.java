@@ -57,6 +57,42 @@ class RememberedPhrasesTest {
 
     @ParameterizedTest
     @EnumSource(Target.class)
+    void statementsThatComeAgain(Target engine) {
+        Random random = new Random(43);
+        List<String> names = List.of("id", "name", "Note", "\"id\"", "\"Odd one\"", "`id`", "[id]", "nowhere", "user", "\"a\"\"b\"", "größe", "_x1", "a$b", "ONLY");
+        List<String> tables = List.of("t0", "t1", "T2", "t3", "t4", "\"t5\"", "\"Odd\"", "`t1`", "s.t0", "s.t6", "public.t1", "missing", "view", "t3 /* told */", "m");
+        List<String> tails = List.of("", "", "", " ON DELETE CASCADE", " ON UPDATE SET NULL ON DELETE RESTRICT", " DEFERRABLE INITIALLY DEFERRED", " NOT VALID", " ENABLE", ", ADD more int", " -- told\n", " WHAT IS THIS");
+        List<String> others = List.of("DROP TABLE t4", "ALTER TABLE t3 RENAME TO t9", "CREATE TABLE heir () INHERITS (t1)", "DROP INDEX i1", "ALTER TABLE t0 DROP COLUMN name",
+                "CREATE VIEW view AS SELECT 1 AS id", "CREATE TABLE m (id int, name int) ENGINE=MyISAM", "ALTER TABLE t1 RENAME COLUMN name TO label", "CREATE TABLE t4 (id int, name int, note int)",
+                "ALTER TABLE t0 DROP CONSTRAINT c1", "CREATE UNIQUE INDEX IF NOT EXISTS i1 ON t1 (id)", "CREATE INDEX i2 ON t1 (lower(name))", "CREATE INDEX i3 ON t1 (name(3))",
+                "CREATE INDEX i4 ON t1 (id) WHERE id > 0");
+        for (int script = 0; script < SCRIPTS; script++) {
+            List<String> statements = new ArrayList<>();
+            for (String table : List.of("t0", "t1", "T2", "t3", "t4", "\"t5\"", "\"Odd\"", "s.t0", "s.t6")) {
+                statements.add("CREATE TABLE " + table + " (id int, name int, Note int, \"Odd one\" int)");
+            }
+            String lead = random.nextBoolean() ? "ALTER TABLE " : "alter table only ";
+            for (int i = 0; i < 30; i++) {
+                String table = any(tables, random);
+                String column = any(names.subList(0, random.nextInt(5) == 0 ? names.size() : 3), random);
+                String own = random.nextInt(6) == 0 ? any(names, random) : "c" + random.nextInt(12);
+                String tail = any(tails, random);
+                statements.add(switch (random.nextInt(9)) {
+                    case 0, 1 -> lead + table + " ADD CONSTRAINT " + own + " FOREIGN KEY (" + column + ") REFERENCES " + any(tables, random) + " (id)" + tail;
+                    case 2 -> lead + table + "\n  ADD CONSTRAINT " + own + " FOREIGN KEY (" + column + ", name) REFERENCES " + any(tables, random) + tail;
+                    case 3 -> lead + table + " ADD CONSTRAINT " + own + " PRIMARY KEY (" + column + ")";
+                    case 4 -> lead + table + " ADD CONSTRAINT " + own + " UNIQUE (" + column + ", name)";
+                    case 5, 6 -> "CREATE INDEX " + own + " ON " + table + " (" + column + ")";
+                    case 7 -> "CREATE UNIQUE INDEX " + own + " ON " + table + " USING btree (" + column + " DESC, name)";
+                    default -> any(others, random);
+                });
+            }
+            assertThat(alike(statements, engine, between(engine))).isPositive();
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(Target.class)
     void writtenSchemas(Target engine) {
         List<String> statements = new ArrayList<>();
         for (int seed = 0; seed < 40; seed++) {
@@ -66,7 +102,11 @@ class RememberedPhrasesTest {
                 statements.addAll(own);
             }
         }
-        assertThat(alike(statements, engine, engine == Target.SQLSERVER ? ";\nGO\n" : ";\n")).isGreaterThan(40);
+        assertThat(alike(statements, engine, between(engine))).isGreaterThan(40);
+    }
+
+    private static String between(Target engine) {
+        return engine == Target.SQLSERVER ? ";\nGO\n" : ";\n";
     }
 
     /** How many columns there were in both readings, which have to be equal. */
@@ -79,7 +119,9 @@ class RememberedPhrasesTest {
         assertThat(whole.schema().equals(parts.schema())).as(script).isTrue();
         assertThat(whole.notUnderstood().stream().map(missed -> missed.text() + ": " + missed.reason()).toList()).as(script)
                 .isEqualTo(parts.notUnderstood().stream().map(missed -> missed.text() + ": " + missed.reason()).toList());
-        assertThat(whole.notUnderstood()).as(script).allSatisfy(missed -> assertThat(script.substring(missed.offset())).startsWith(missed.text()));
+        assertThat(whole.steppedOver().stream().map(SteppedOver::kind).toList()).as(script).isEqualTo(parts.steppedOver().stream().map(SteppedOver::kind).toList());
+        assertThat(whole.notUnderstood()).as(script).allSatisfy(missed -> assertThat(script.startsWith(missed.text(), missed.offset())
+                || script.substring(0, missed.offset()).endsWith(missed.text())).isTrue());
         return whole.schema().tables().stream().mapToInt(table -> table.columns().size()).sum();
     }
 

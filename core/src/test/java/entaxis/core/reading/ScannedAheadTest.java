@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 
 /** Long scripts are cut by one thread and read by another; what they mean does not change by that. */
 class ScannedAheadTest {
-    private static final int STATEMENTS = 9_000;
+    private static final int STATEMENTS = 60_000;
 
     @Test
     void settingsAndRowsInBetweenChangeHowTheRestIsCut() {
@@ -23,13 +23,13 @@ class ScannedAheadTest {
         List<String> defaults = new ArrayList<>();
         boolean escapes = false;
         for (int i = 0; i < STATEMENTS; i++) {
-            switch (random.nextInt(60)) {
+            switch (random.nextInt(400)) {
                 case 0 -> {
                     escapes = !escapes;
                     script.append("SET standard_conforming_strings = ").append(escapes ? "off" : "on").append(";\n");
                 }
                 case 1 -> script.append("CREATE TABLE c").append(i).append(" (id int, told text);\nCOPY c").append(i).append(" (id, told) FROM stdin;\n1\tit's; (\n\\.\n");
-                case 2 -> script.append("INSERT INTO none VALUES ('").append("x;".repeat(random.nextInt(9000))).append("');\n");
+                case 2 -> script.append("INSERT INTO none VALUES ('").append("x;".repeat(random.nextInt(6000))).append("');\n");
                 case 3 -> script.append("CREATE FUNCTION f").append(i).append("() RETURNS int AS $$ BEGIN; END; $$ LANGUAGE plpgsql;\n");
                 default -> {
                     script.append("CREATE TABLE t").append(i).append(" (id bigint NOT NULL, note varchar(9) DEFAULT '").append(escapes ? "a\\';" : "a\\").append("', CONSTRAINT p").append(i)
@@ -64,7 +64,7 @@ class ScannedAheadTest {
 
     @Test
     void whoWantsNoMoreIsLeftWithNoThread() {
-        String script = "CREATE TABLE t (id int);\n".repeat(20_000);
+        String script = "CREATE TABLE t (id int);\n".repeat(90_000);
         List<Long> told = new ArrayList<>();
         ScriptReader reader = new ScriptReader(Target.H2, (signs, statements) -> {
             told.add(signs);
