@@ -2,7 +2,7 @@ package entaxis.core.reading;
 
 import java.util.Optional;
 
-/** A statement cut into tokens, which stand in a row that several statements may share. Tokens are counted from 0 in each. */
+/** A statement cut into tokens, which stand in a row that is used again for the next one. Tokens are counted from 0. */
 final class CutStatement {
     /** Kinds of token. */
     static final byte END = 0;
@@ -18,7 +18,6 @@ final class CutStatement {
     static final byte DEFINITION = 8;
 
     private final TokenRow row;
-    private int first;
     /** How many tokens it has. */
     int count;
     /** Where it begins. */
@@ -38,9 +37,9 @@ final class CutStatement {
         this.row = row;
     }
 
-    /** Begins anew at a place of the script, with tokens behind those that the row has. */
+    /** Begins anew at a place of the script. */
     void begin(int place) {
-        first = row.count;
+        row.clear();
         count = 0;
         start = place;
         client = false;
@@ -51,7 +50,7 @@ final class CutStatement {
 
     /** Takes all tokens away. */
     void drop() {
-        row.count = first;
+        row.clear();
         count = 0;
     }
 
@@ -62,17 +61,17 @@ final class CutStatement {
 
     void addWord(Word word, int from, int to, int sum) {
         add(WORD, word, from, to);
-        row.sums[first + count - 1] = sum;
+        row.sums[count - 1] = sum;
     }
 
     void addSign(char sign, int at) {
         add(SYMBOL, Word.NONE, at, at + 1);
-        row.sums[first + count - 1] = sign;
+        row.sums[count - 1] = sign;
     }
 
     void addMeaning(byte kind, int from, int to, Meaning meaning) {
         add(kind, Word.NONE, from, to);
-        row.meanings[first + count - 1] = meaning;
+        row.mean(meaning);
     }
 
     void dropLast() {
@@ -81,45 +80,40 @@ final class CutStatement {
     }
 
     byte kind(int token) {
-        return row.kinds[first + token];
+        return row.kinds[token];
     }
 
     Word word(int token) {
-        return row.words[first + token];
+        return row.words[token];
     }
 
     /** Where a token begins in the script. */
     int from(int token) {
-        return row.starts[first + token];
+        return row.starts[token];
     }
 
     /** Where a token ends in the script. */
     int to(int token) {
-        return row.ends[first + token];
+        return row.ends[token];
     }
 
     /** For a word, a number that is the same for equal ones, even if there is no capital in it. */
     int sum(int token) {
-        return row.sums[first + token];
+        return row.sums[token];
     }
 
     /** Whether a token is a sign. */
     boolean is(int token, char sign) {
-        return row.kinds[first + token] == SYMBOL && row.sums[first + token] == sign;
+        return row.kinds[token] == SYMBOL && row.sums[token] == sign;
     }
 
     /** What a phrase or definition means. */
     Meaning meaning(int token) {
-        return row.meanings[first + token];
+        return row.meanings[token];
     }
 
     /** The column of a definition. */
     ColumnDraft column(int token) {
-        return ((Meaning.OfNamed) row.meanings[first + token]).column();
-    }
-
-    /** Whether how the rest of the script is cut may hang on this statement. */
-    boolean turning() {
-        return count > 0 && (word(0) == Word.SET || word(0) == Word.COPY);
+        return ((Meaning.OfNamed) row.meanings[token]).column();
     }
 }

@@ -21,8 +21,8 @@ import java.util.Set;
 
 /** What the statements read so far have made. */
 final class Drafts {
-    /** From how many tables on it pays to put them together on all processors. */
-    private static final int MANY = 2000;
+    private static final int ROOM = 1 << 10;
+
     /** A name with the schema that it was said to be in; empty where none was said. */
     record QName(String namespace, String name) { }
 
@@ -45,7 +45,7 @@ final class Drafts {
     /** The schema that names without one belong to at present; empty for the usual one. */
     private String current = "";
     private String first = "";
-    private final Map<String, TableDraft> tables = new LinkedHashMap<>();
+    private final Map<String, TableDraft> tables = new LinkedHashMap<>(ROOM);
     /** Indexes by their name, with the table that they are on. */
     private final Map<String, TableDraft> indexed = new HashMap<>();
     /** Indexes that nothing asked for by name yet. */
@@ -104,7 +104,9 @@ final class Drafts {
         TableDraft draft = new TableDraft(placed(name), name.name(), exact);
         String key = key(name);
         tables.put(key, draft);
-        passing.remove(key);
+        if (!passing.isEmpty()) {
+            passing.remove(key);
+        }
         return draft;
     }
 
@@ -199,8 +201,7 @@ final class Drafts {
 
     /** The schema as it now is; references that name no columns refer to the key of their table. */
     Schema done() {
-        List<TableDraft> drafts = List.copyOf(tables.values());
-        List<Table> done = (drafts.size() < MANY ? drafts.stream() : drafts.parallelStream()).map(this::done).toList();
+        List<Table> done = tables.values().stream().map(this::done).toList();
         List<Sequence> free = sequences.values().stream().filter(sequence -> sequence.column().isEmpty())
                 .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(), sequence.step())).toList();
         return new Schema(List.copyOf(types.values()), free, done, List.copyOf(programs.values()));

@@ -3,10 +3,7 @@ package entaxis.core.reading;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 
-/**
- * Names that a script has used, each as one string however often it stands there. Keeps so many that a large schema has room; a name that falls out is only made anew. Whoever
- * cuts the script and whoever reads it may ask at once: what is found is compared sign by sign, and strings do not change.
- */
+/** Names that a script has used, each as one string however often it stands there. Keeps so many that a large schema has room; a name that falls out is only made anew. */
 final class NamesRead {
     private static final int FEWEST = 1 << 5;
     private static final int MOST = 1 << 14;

@@ -3,8 +3,6 @@ package entaxis.core.reading;
 import entaxis.core.design.Target;
 import java.util.Arrays;
 import java.util.Optional;
-import java.util.Queue;
-import java.util.concurrent.ConcurrentLinkedQueue;
 
 /**
  * Cuts a script into statements and each statement into tokens, which it keeps in arrays that are used again for the next statement: a script of any length takes the memory of
@@ -36,15 +34,11 @@ final class Scanner {
     /** The statement that is being cut. */
     private CutStatement cut = new CutStatement(new TokenRow());
     private boolean ended;
-    private final Queue<Learnt> learnt = new ConcurrentLinkedQueue<>();
-    private volatile boolean learns = true;
     private final NamesRead names;
     private final Phrases columns;
     private final Phrases constraints;
     private final ColumnsRead lastColumns;
     private final StatementForms forms;
-    private final Queue<StatementForm> formsLearnt = new ConcurrentLinkedQueue<>();
-    private volatile boolean learnsForms = true;
     private Optional<Scanner> beside = Optional.empty();
     /** How many brackets are open inside a table that is being created; negative outside of one. */
     private int depth;
@@ -115,27 +109,24 @@ final class Scanner {
         forget();
     }
 
-    /** A definition that was read, from behind its name up to what ends it. */
-    private record Learnt(int from, int to, Meaning meaning) { }
-
-    /** Remembers what a definition means, for when the same is met again; may be called while another thread cuts on. */
+    /** Remembers what a definition means, from behind its name up to what ends it, for when the same is met again. */
     void remember(int from, int to, Meaning meaning) {
-        learnt.add(new Learnt(from, to, meaning));
+        (meaning instanceof Meaning.OfColumn ? columns : constraints).remember(from, to, meaning);
     }
 
     /** Whether there is room to remember more. */
     boolean learns() {
-        return learns;
+        return columns.hasRoom() && constraints.hasRoom();
     }
 
-    /** Remembers the form of a statement, for when it is met again with other names; may be called while another thread cuts on. */
+    /** Remembers the form of a statement, for when it is met again with other names. */
     void remember(StatementForm form) {
-        formsLearnt.add(form);
+        forms.remember(form);
     }
 
     /** Whether there is room to remember more forms of statements. */
     boolean learnsForms() {
-        return learnsForms;
+        return forms.hasRoom();
     }
 
     /** Cuts the statement that begins at a place once more, word for word, whatever is known of its form. */
@@ -148,17 +139,6 @@ final class Scanner {
         CutStatement statement = new CutStatement(new TokenRow());
         plain.next(statement);
         return statement;
-    }
-
-    private void learn() {
-        for (StatementForm next = formsLearnt.poll(); next != null; next = formsLearnt.poll()) {
-            forms.remember(next);
-            learnsForms = forms.hasRoom();
-        }
-        for (Learnt next = learnt.poll(); next != null; next = learnt.poll()) {
-            (next.meaning() instanceof Meaning.OfColumn ? columns : constraints).remember(next.from(), next.to(), next.meaning());
-            learns = columns.hasRoom() && constraints.hasRoom();
-        }
     }
 
     /** The names of the script. */
@@ -183,7 +163,6 @@ final class Scanner {
     /** Cuts the next statement that is not empty; false at the end of the script. */
     boolean next(CutStatement into) {
         cut = into;
-        learn();
         do {
             if (!statement()) {
                 return false;
@@ -677,7 +656,9 @@ final class Scanner {
         if (i < text.length() && text.charAt(i) == '\'' && i - from <= 2 && prefix(from, i)) {
             return;
         }
-        cut.addWord(Word.at(text, from, i, sum), from, i, sum << 1 | sorts / CAPITAL & 1);
+        // no word of SQL that is known here has a digit in it
+        Word word = (sorts & DIGIT) != 0 ? Word.NONE : Word.at(text, from, i, sum);
+        cut.addWord(word, from, i, sum << 1 | sorts / CAPITAL & 1);
     }
 
     /** A text marked by letters before its quote: {@code N'', E'', B'', X'', q'[]'}. */

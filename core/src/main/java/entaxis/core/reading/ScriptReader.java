@@ -50,14 +50,12 @@ public final class ScriptReader {
         Scanner scanner = new Scanner(script, lexis);
         notes.begin(file, script);
         Statements reader = new Statements(scanner, new Tokens(scanner, script, lexis), lexis, drafts, implied, notes, rows);
-        try (ScannedAhead ahead = new ScannedAhead(scanner, script.length())) {
-            while (ahead.next()) {
-                CutStatement statement = ahead.statement();
-                if (statements++ % TOLD == 0 && !progress.at(before + statement.behind, statements)) {
-                    throw new CancellationException("reading was stopped");
-                }
-                reader.read(statement);
+        CutStatement statement = new CutStatement(new TokenRow());
+        while (scanner.next(statement)) {
+            if (statements++ % TOLD == 0 && !progress.at(before + scanner.position(), statements)) {
+                throw new CancellationException("reading was stopped");
             }
+            reader.read(statement);
         }
         before += script.length();
     }

@@ -75,17 +75,20 @@ final class StatementForm {
     private static int word(String text, int from, CutStatement into) {
         int sum = 0;
         int capital = 0;
+        boolean digits = false;
         int i = from;
         while (i < text.length()) {
             char c = text.charAt(i);
-            if (!letter(c) && !(c >= '0' && c <= '9' && i > from)) {
+            boolean digit = c >= '0' && c <= '9' && i > from;
+            if (!letter(c) && !digit) {
                 break;
             }
+            digits |= digit;
             capital |= c >= 'A' && c <= 'Z' ? 1 : 0;
             sum = Word.added(sum, c);
             i++;
         }
-        if (i == from || Word.at(text, from, i, sum) != Word.NONE) {
+        if (i == from || !digits && Word.at(text, from, i, sum) != Word.NONE) {
             return from;
         }
         into.addWord(Word.NONE, from, i, sum << 1 | capital);

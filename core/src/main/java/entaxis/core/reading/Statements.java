@@ -99,9 +99,9 @@ final class Statements {
         reader.depth = depth + 1;
         reader.lenient = true;
         notes.within(base, () -> {
-            ScannedAhead scanned = new ScannedAhead(inner, 0);
-            while (scanned.next()) {
-                reader.read(scanned.statement());
+            CutStatement statement = new CutStatement(new TokenRow());
+            while (inner.next(statement)) {
+                reader.read(statement);
             }
         });
     }
@@ -121,9 +121,9 @@ final class Statements {
         boolean guarded = text.toUpperCase(Locale.ROOT).contains("EXCEPTION");
         boolean[] all = {true};
         notes.within(base, () -> {
-            ScannedAhead scanned = new ScannedAhead(inner, 0);
-            while (scanned.next()) {
-                all[0] &= reader.inBlock(scanned.statement(), guarded);
+            CutStatement statement = new CutStatement(new TokenRow());
+            while (inner.next(statement)) {
+                all[0] &= reader.inBlock(statement, guarded);
             }
         });
         return all[0];

@@ -29,12 +29,20 @@ final class TokenRow {
             resize(count * 2);
         }
         kinds[count] = kind;
+        // tables look alike, so the same mostly stands there from the statement before; looking is cheaper than storing a reference
         if (words[count] != word) {
             words[count] = word;
         }
         starts[count] = from;
         ends[count] = to;
         count++;
+    }
+
+    /** Says what the last token means. */
+    void mean(Meaning meaning) {
+        if (meanings[count - 1] != meaning) {
+            meanings[count - 1] = meaning;
+        }
     }
 
     private void resize(int size) {

@@ -77,6 +77,12 @@ class StatementFormsTest {
         assertThat(b.foreignKeys()).isEmpty();
     }
 
+    /** What lets names with digits pass as names without being looked up. */
+    @Test
+    void noWordHasADigit() {
+        assertThat(Word.values()).noneMatch(word -> word.name().matches(".*[0-9].*"));
+    }
+
     @Test
     void keepsAFewForms() {
         StringBuilder script = new StringBuilder("CREATE TABLE a (id int, up int, PRIMARY KEY (id));\n");
