@@ -63,7 +63,8 @@ final class NamesRead {
         String cut = name;
         while (cut.getBytes(StandardCharsets.UTF_8).length > LONGEST) {
             int room = Math.min(cut.length() - 1, LONGEST);
-            cut = cut.substring(0, cut.offsetByCodePoints(0, cut.codePointCount(0, room)));
+            boolean half = room > 0 && Character.isHighSurrogate(cut.charAt(room - 1));
+            cut = cut.substring(0, half ? room - 1 : room);
         }
         return cut;
     }
