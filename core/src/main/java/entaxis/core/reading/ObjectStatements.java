@@ -313,8 +313,16 @@ final class ObjectStatements {
     // types
 
     void createDomain() {
-        tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        boolean ifAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        int at = tokens.at;
         QName name = definitions.qualified();
+        if (drafts.types.containsKey(drafts.key(name))) {
+            if (ifAbsent) {
+                pass.over(at, "type that is there already");
+                return;
+            }
+            throw Unreadable.amiss(at, "a type " + name.name() + " is there already");
+        }
         tokens.accept(Word.AS);
         if (tokens.is(Word.ROW) && tokens.sign(tokens.at + 1, '(')) {
             tokens.at++;
@@ -548,13 +556,16 @@ final class ObjectStatements {
         tokens.at++;
         QName name = definitions.qualified();
         String key = drafts.key(name);
+        Optional<TypeDefinition> type = Optional.ofNullable(drafts.types.get(key));
+        if (type.isPresent() && tokens.accept(Word.RENAME, Word.TO)) {
+            rename(key, type.get(), new QName(name.namespace(), tokens.name()));
+            return;
+        }
         if (!(drafts.types.get(key) instanceof DomainDefinition domain)) {
             pass.over(from, "change of a type");
             return;
         }
-        if (tokens.accept(Word.RENAME, Word.TO)) {
-            rename(key, domain, new QName(name.namespace(), tokens.name()));
-        } else if (tokens.accept(Word.RENAME, Word.CONSTRAINT)) {
+        if (tokens.accept(Word.RENAME, Word.CONSTRAINT)) {
             String before = tokens.name();
             tokens.expect(Word.TO);
             drafts.domainRules.rename(key, before, tokens.name());

@@ -95,6 +95,22 @@ class DomainRulesTest {
                 .contains(new CheckRule("zip_check", "char_length(VALUE) = 5"));
     }
 
+    /** H2 manual, CREATE DOMAIN: with IF NOT EXISTS one that is there stays as it is. */
+    @Test
+    void oneThatIsThereStays() {
+        Reading reading = ScriptReader.read("""
+                CREATE DOMAIN share AS integer CHECK (VALUE > 0);
+                CREATE DOMAIN IF NOT EXISTS share AS varchar(9);
+                CREATE DOMAIN share AS date;
+                """, Target.H2);
+        assertThat(reading.schema().types()).singleElement().isInstanceOfSatisfying(DomainDefinition.class, share -> assertThat(share.rule().orElseThrow().condition()).isEqualTo("VALUE > 0"));
+        assertThat(reading.steppedOver()).singleElement().isEqualTo(new SteppedOver("", 2, "type that is there already"));
+        assertThat(reading.notUnderstood()).singleElement().satisfies(missed -> {
+            assertThat(missed.line()).isEqualTo(3);
+            assertThat(missed.reason()).isEqualTo("a type share is there already");
+        });
+    }
+
     private static DomainDefinition domain(String script) {
         Reading reading = ScriptReader.read(script, Target.POSTGRESQL);
         assertThat(reading.notUnderstood()).isEmpty();
