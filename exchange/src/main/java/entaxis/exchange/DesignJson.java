@@ -28,6 +28,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -79,6 +80,11 @@ public final class DesignJson {
     /** A change as JSON text. */
     public static String write(Change change) {
         return MAPPER.writerFor(Change.class).writeValueAsString(change);
+    }
+
+    /** A change as a tree of JSON. */
+    static JsonNode tree(Change change) {
+        return MAPPER.readTree(write(change));
     }
 
     /**

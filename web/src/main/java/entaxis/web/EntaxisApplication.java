@@ -26,6 +26,8 @@ public class EntaxisApplication {
         if (done.isPresent()) {
             System.exit(done.getAsInt());
         }
-        SpringApplication.run(EntaxisApplication.class, args);
+        SpringApplication application = new SpringApplication(EntaxisApplication.class);
+        application.addListeners(new BeforeStart());
+        application.run(args);
     }
 }

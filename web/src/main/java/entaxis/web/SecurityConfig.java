@@ -1,14 +1,16 @@
 package entaxis.web;
 
 import jakarta.servlet.DispatcherType;
+import java.nio.file.Path;
 import java.util.Set;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.firewall.HttpFirewall;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 
@@ -19,12 +21,14 @@ class SecurityConfig {
     private static final String POLICY = "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; "
             + "form-action 'self'; frame-ancestors 'none'";
 
-    /** The token that forms carry lives in a cookie, not in a session, so that a page stays usable when the server is restarted. */
+    /** Where a request comes from and the token that it carries both tell whether it is the designer's own. */
     @Bean
-    SecurityFilterChain chain(HttpSecurity http) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, @Value("${entaxis.data:./data}") String folder) throws Exception {
+        BoundTokens tokens = BoundTokens.of(Path.of(folder));
         return http
+                .addFilterBefore(new SameOrigin(), CsrfFilter.class)
                 .authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD).permitAll().anyRequest().permitAll())
-                .csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository()))
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens))
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY)).cacheControl(Customizer.withDefaults()))
                 .build();

@@ -1,5 +1,8 @@
 package entaxis.web;
 
+import entaxis.web.store.StoreFiles;
+import java.io.IOException;
+import java.nio.file.Path;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -10,7 +13,8 @@ import org.springframework.stereotype.Component;
 @Component
 class Started {
     @EventListener
-    void ready(ApplicationReadyEvent event) {
+    void ready(ApplicationReadyEvent event) throws IOException {
+        StoreFiles.own(Path.of(event.getApplicationContext().getEnvironment().getProperty("entaxis.data", "./data")));
         ConfigurableApplicationContext context = event.getApplicationContext();
         if (context instanceof WebServerApplicationContext web) {
             System.out.println("Entaxis is at http://127.0.0.1:" + web.getWebServer().getPort() + "/  (Ctrl+C stops it)");

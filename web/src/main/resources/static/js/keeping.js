@@ -2,11 +2,14 @@
 (function () {
   "use strict";
   const desk = () => document.getElementById("desk");
+  // tells this window's edits from those of others
+  const windowId = Array.from(crypto.getRandomValues(new Uint8Array(9)), byte => (byte % 36).toString(36)).join("");
 
   document.addEventListener("htmx:configRequest", event => {
     const page = desk();
     if (!page || event.detail.verb !== "post") return;
     const keeping = document.getElementById("keeping");
+    event.detail.parameters.window = windowId;
     event.detail.parameters.seen = keeping ? keeping.dataset.revision : "";
     event.detail.parameters.lens = page.dataset.lens || "";
     event.detail.parameters.desk = page.dataset.desk || "diagram";
@@ -34,7 +37,9 @@
   document.addEventListener("htmx:beforeSwap", event => {
     const field = event.detail.requestConfig.elt;
     delete field.dataset.pending;
-    if (event.detail.xhr.status === 422 && field.id) {
+    // a store that cannot take the edit at this moment says so at the top of the page, and what was typed stays too
+    if (event.detail.xhr.status === 503) lost("Not kept: the store takes no edits");
+    if ((event.detail.xhr.status === 422 || event.detail.xhr.status === 503) && field.id) {
       field.dataset.refused = "true";
       field.setAttribute("aria-invalid", "true");
     }

@@ -15,8 +15,11 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.Exclusion;
 import entaxis.core.design.ExclusionId;
 import entaxis.core.design.Facts;
+import entaxis.core.design.LineShape;
 import entaxis.core.design.NamedType;
+import entaxis.core.design.Note;
 import entaxis.core.design.OwnerId;
+import entaxis.core.design.Picture;
 import entaxis.core.design.Place;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
@@ -27,13 +30,10 @@ import entaxis.core.design.SheetId;
 import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.TypeId;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /** Elements exchanged for others: the difference between two designs, as undo and redo apply it. Refused where an element is no longer what it was. */
 public record Patch(List<Swap> swaps) implements Change {
@@ -62,8 +62,14 @@ public record Patch(List<Swap> swaps) implements Change {
 
     public record RelationshipSwap(Optional<Relationship> was, Optional<Relationship> becomes, int index) implements Swap { }
 
-    /** A sheet without its places, which are swapped one by one. */
+    /** A sheet without its places, lines, notes and pictures, which are swapped one by one. (Journals of before have the lines, notes and pictures here.) */
     public record SheetSwap(Optional<Sheet> was, Optional<Sheet> becomes, int index) implements Swap { }
+
+    public record LineSwap(SheetId sheet, String line, Optional<LineShape> was, Optional<LineShape> becomes) implements Swap { }
+
+    public record NoteSwap(SheetId sheet, Optional<Note> was, Optional<Note> becomes, int index) implements Swap { }
+
+    public record PictureSwap(SheetId sheet, Optional<Picture> was, Optional<Picture> becomes, int index) implements Swap { }
 
     public record PlaceSwap(SheetId sheet, OwnerId card, Optional<Place> was, Optional<Place> becomes) implements Swap { }
 
@@ -88,7 +94,7 @@ public record Patch(List<Swap> swaps) implements Change {
         differ(from.assumptions(), to.assumptions(), AssumptionSwap::new, swaps);
         if (from.sheets() != to.sheets()) {
             differ(bare(from), bare(to), SheetSwap::new, swaps);
-            places(from, to, swaps);
+            SheetSwaps.between(from, to, swaps);
         }
         differ(from.rows(), to.rows(), RowSwap::new, swaps);
         differ(from.dependencies(), to.dependencies(), DependenciesSwap::new, swaps);
@@ -96,11 +102,11 @@ public record Patch(List<Swap> swaps) implements Change {
         return new Patch(swaps);
     }
 
-    private interface SwapOf<V> {
+    interface SwapOf<V> {
         Swap swap(Optional<V> was, Optional<V> becomes, int index);
     }
 
-    private static <K, V extends Elements.Element<K>> void differ(Elements<K, V> from, Elements<K, V> to, SwapOf<V> swap, List<Swap> swaps) {
+    static <K, V extends Elements.Element<K>> void differ(Elements<K, V> from, Elements<K, V> to, SwapOf<V> swap, List<Swap> swaps) {
         if (from == to) {
             return;
         }
@@ -120,26 +126,7 @@ public record Patch(List<Swap> swaps) implements Change {
     }
 
     private static Elements<SheetId, Sheet> bare(Design design) {
-        return Elements.of(design.sheets().stream().map(sheet -> sheet.withPlaces(Map.of())).toList());
-    }
-
-    private static void places(Design from, Design to, List<Swap> swaps) {
-        Set<SheetId> sheets = new LinkedHashSet<>();
-        from.sheets().forEach(sheet -> sheets.add(sheet.id()));
-        to.sheets().forEach(sheet -> sheets.add(sheet.id()));
-        for (SheetId sheet : sheets) {
-            Map<OwnerId, Place> was = from.sheets().find(sheet).map(Sheet::places).orElse(Map.of());
-            Map<OwnerId, Place> now = to.sheets().find(sheet).map(Sheet::places).orElse(Map.of());
-            Set<OwnerId> cards = new LinkedHashSet<>(was.keySet());
-            cards.addAll(now.keySet());
-            for (OwnerId card : cards) {
-                Optional<Place> before = Optional.ofNullable(was.get(card));
-                Optional<Place> after = Optional.ofNullable(now.get(card));
-                if (!before.equals(after)) {
-                    swaps.add(new PlaceSwap(sheet, card, before, after));
-                }
-            }
-        }
+        return Elements.of(design.sheets().stream().map(SheetSwaps::bare).toList());
     }
 
     Step applyTo(Design design) {
@@ -210,26 +197,11 @@ public record Patch(List<Swap> swaps) implements Change {
                         ? Step.done(design.withRelationships(exchange(design.relationships(), id, becomes, index)))
                         : changed(design, "a relationship " + name(was.map(relationship -> relationship.first().verb())));
             }
-            case SheetSwap(Optional<Sheet> was, Optional<Sheet> becomes, int index) -> {
-                SheetId id = was.or(() -> becomes).orElseThrow().id();
-                Optional<Sheet> present = design.sheets().find(id);
-                Map<OwnerId, Place> places = present.map(Sheet::places).orElse(Map.of());
-                yield present.map(sheet -> sheet.withPlaces(Map.of())).equals(was)
-                        ? Step.done(design.withSheets(exchange(design.sheets(), id, becomes.map(sheet -> sheet.withPlaces(places)), index)))
-                        : changed(design, "the sheet " + name(was.map(Sheet::name)));
-            }
-            case PlaceSwap(SheetId sheet, OwnerId card, Optional<Place> was, Optional<Place> becomes) -> {
-                Optional<Sheet> present = design.sheets().find(sheet);
-                if (present.isEmpty() && becomes.isEmpty()) {
-                    yield Step.done(design);
-                }
-                if (present.isEmpty() || !Optional.ofNullable(present.get().places().get(card)).equals(was)) {
-                    yield changed(design, "the place of a card");
-                }
-                Map<OwnerId, Place> places = new HashMap<>(present.get().places());
-                becomes.ifPresentOrElse(place -> places.put(card, place), () -> places.remove(card));
-                yield Step.done(design.with(present.get().withPlaces(places)));
-            }
+            case SheetSwap sheet -> SheetSwaps.apply(design, sheet);
+            case PlaceSwap place -> SheetSwaps.apply(design, place);
+            case LineSwap line -> SheetSwaps.apply(design, line);
+            case NoteSwap note -> SheetSwaps.apply(design, note);
+            case PictureSwap picture -> SheetSwaps.apply(design, picture);
             case DependenciesSwap(Optional<StatedDependencies> was, Optional<StatedDependencies> becomes, int index) -> {
                 EntityId id = was.or(() -> becomes).orElseThrow().id();
                 yield design.dependencies().find(id).equals(was) ? Step.done(design.withDependencies(exchange(design.dependencies(), id, becomes, index)))
@@ -244,15 +216,15 @@ public record Patch(List<Swap> swaps) implements Change {
         };
     }
 
-    private static <K, V extends Elements.Element<K>> Elements<K, V> exchange(Elements<K, V> elements, K id, Optional<V> becomes, int index) {
+    static <K, V extends Elements.Element<K>> Elements<K, V> exchange(Elements<K, V> elements, K id, Optional<V> becomes, int index) {
         return becomes.map(value -> elements.with(value, index)).orElseGet(() -> elements.without(id));
     }
 
-    private static String name(Optional<String> name) {
+    static String name(Optional<String> name) {
         return name.map(text -> "“" + text + "”").orElse("that it would add");
     }
 
-    private static Step changed(Design design, String what) {
+    static Step changed(Design design, String what) {
         return Step.refused(design, "", "This cannot be taken back: " + what + " has been changed since. Change it by hand.");
     }
 }

@@ -14,8 +14,9 @@ import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.engines.catalog.LiveCatalog;
+import entaxis.engines.sandbox.Sandbox;
+import entaxis.engines.sandbox.SandboxFailure;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -32,8 +33,6 @@ import java.util.Optional;
  * @param translated whether the script was written anew for the built-in engine, because it is for another
  */
 public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, List<Difference> left, boolean translated) {
-    private static final int SECONDS = 20;
-
     /** Copies the differences. */
     public Rehearsal {
         left = List.copyOf(left);
@@ -47,25 +46,20 @@ public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, Li
     /**
      * Makes the tables in memory, puts rows in, migrates, and reads back.
      *
-     * @param rows INSERT statements in the words of the built-in engine; those that it refuses are passed over
-     * @throws SQLException if the built-in engine cannot hold the schema to begin with
+     * @param sandbox a fresh one, in which all of it runs
+     * @param rows    INSERT statements in the words of the built-in engine; those that it refuses are passed over
+     * @throws SQLException   if the built-in engine cannot hold the schema to begin with
+     * @throws SandboxFailure if the sandbox has met its limits
      */
-    public static Rehearsal of(Schema from, Schema to, Target engine, Pairing pairing, Fills fills, List<String> rows) throws SQLException {
+    public static Rehearsal of(Sandbox sandbox, Schema from, Schema to, Target engine, Pairing pairing, Fills fills, List<String> rows) throws SQLException {
         Dialect dialect = Dialect.of(Target.H2);
         Schema start = Held.of(from, engine, dialect).withoutPrograms();
         Schema goal = Held.of(to, engine, dialect).withoutPrograms();
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:mem:"); Statement statement = connection.createStatement()) {
-            statement.setQueryTimeout(SECONDS);
+        try (Connection connection = sandbox.connection(); Statement statement = connection.createStatement()) {
             for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.USUAL).write(start, "rehearsal").statements()) {
                 statement.execute(one.text());
             }
-            for (String row : rows) {
-                try {
-                    statement.execute(row);
-                } catch (SQLException refused) {
-                    continue;
-                }
-            }
+            sandbox.run(rows);
             long before = rows(statement, start);
             Execution execution = Execution.of(connection, Migration.of(tables(connection), goal, dialect, pairing, fills));
             Schema reached = tables(connection);

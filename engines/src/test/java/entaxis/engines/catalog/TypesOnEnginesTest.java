@@ -7,12 +7,13 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
+import entaxis.engines.sandbox.Sandbox;
+import entaxis.engines.sandbox.SandboxLimits;
 import entaxis.engines.trial.StatementOutcome;
-import entaxis.engines.trial.Trial;
-import entaxis.engines.trial.TrialLimits;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -48,7 +49,7 @@ class TypesOnEnginesTest {
     @Test
     void theBuiltInEngineTakesThemAll() {
         Dialect dialect = Dialect.of(Target.H2);
-        try (Trial trial = new Trial(TrialLimits.USUAL)) {
+        try (Sandbox trial = Sandbox.start(SandboxLimits.USUAL, Path.of("target/sandbox"))) {
             int number = 0;
             for (SqlType type : types()) {
                 StatementOutcome outcome = trial.run("create table t" + ++number + " (a " + dialect.type(dialect.held(type, false, words -> { })) + ")");
@@ -61,7 +62,7 @@ class TypesOnEnginesTest {
     @Test
     void keyWordsCanBeColumnsInTheBuiltInEngine() {
         Dialect dialect = Dialect.of(Target.H2);
-        try (Trial trial = new Trial(TrialLimits.USUAL)) {
+        try (Sandbox trial = Sandbox.start(SandboxLimits.USUAL, Path.of("target/sandbox"))) {
             for (String word : ("select from where order group having by user value values key year month day hour minute second interval timestamp date time row rows range window "
                     + "limit offset fetch table column primary foreign references check constraint default unique index view trigger function procedure schema database grant revoke role "
                     + "rank level count sum min max avg type name position condition domain identity generated always sequence start with as is in not null and or between like exists "

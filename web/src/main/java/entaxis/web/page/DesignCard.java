@@ -6,14 +6,20 @@ import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
 import java.util.Locale;
 
 /** A design as its card on the first page tells it. */
 record DesignCard(String id, String name, String target, long revision, String size, String changed) {
 
     static DesignCard of(DesignRow row) {
-        return new DesignCard(row.id(), row.name(), Target.valueOf(row.target()).title(), row.revision(),
+        return new DesignCard(row.id(), row.name(), title(row.target()), row.revision(),
                 counted(row.entities(), "entity", "entities") + ", " + counted(row.relationships(), "relationship", "relationships"), changed(row.changedAt()));
+    }
+
+    /** The engine's title; its name as it stands in the row where this version does not know it. */
+    private static String title(String target) {
+        return Arrays.stream(Target.values()).filter(known -> known.name().equals(target)).findFirst().map(Target::title).orElse(target);
     }
 
     private static String counted(int count, String one, String many) {

@@ -12,6 +12,7 @@ import entaxis.web.edit.EditReading;
 import entaxis.web.edit.EditReading.Faulty;
 import entaxis.web.edit.EditReading.Read;
 import entaxis.web.store.DesignStore;
+import entaxis.web.store.EditOrigin;
 import entaxis.web.store.EditResult;
 import entaxis.web.store.NewId;
 import entaxis.web.store.OpenDesign;
@@ -51,7 +52,7 @@ class EditController {
         EditReading reading = form.kind().equals("entities.paste") ? paste(now, form) : EditReader.read(now.design(), form);
         return switch (reading) {
             case Faulty(List<Problem> problems) -> answers.refused(problems, trigger, form, now, model, response);
-            case Read(Change change, Optional<String> select) -> answers.answer(store.edit(id, change), form, select, trigger, model, response);
+            case Read(Change change, Optional<String> select) -> answers.answer(store.edit(id, change, new EditOrigin(form.text("window"), Answers.seen(form))), form, select, trigger, model, response);
         };
     }
 

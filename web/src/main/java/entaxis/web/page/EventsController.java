@@ -4,13 +4,16 @@ import entaxis.web.edit.EditForm;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.Kept;
 import java.io.IOException;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicLong;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.MediaType;
@@ -27,46 +30,88 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 class EventsController {
     private static final long HALF_AN_HOUR = 30 * 60 * 1000L;
     private static final int MAX_WINDOWS = 500;
+    private static final long HEARTBEAT_SECONDS = 10;
 
     private final DesignStore store;
     private final Answers answers;
-    private final Map<String, Set<SseEmitter>> windows = new ConcurrentHashMap<>();
-    private final ExecutorService sender = Executors.newSingleThreadExecutor(Thread.ofPlatform().name("events").daemon().factory());
+    private final Map<String, Set<Window>> windows = new ConcurrentHashMap<>();
+    private final ExecutorService sender = Executors.newVirtualThreadPerTaskExecutor();
+    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("event-clock").factory());
 
     EventsController(DesignStore store, Answers answers) {
         this.store = store;
         this.answers = answers;
+        clock.scheduleWithFixedDelay(this::ask, HEARTBEAT_SECONDS, HEARTBEAT_SECONDS, TimeUnit.SECONDS);
+    }
+
+    /** A stream to a window; one thing is sent at a time, and of several revisions that wait only the newest. */
+    private static final class Window {
+        private final SseEmitter stream = new SseEmitter(HALF_AN_HOUR);
+        private final AtomicLong newest = new AtomicLong(-1);
+        private final AtomicBoolean sending = new AtomicBoolean();
+        private volatile long sent = -1;
     }
 
     @GetMapping(value = "/designs/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter events(@PathVariable String id) {
         long revision = store.open(id).revision();
-        SseEmitter window = new SseEmitter(HALF_AN_HOUR);
+        Window window = new Window();
         if (windows.values().stream().mapToInt(Set::size).sum() >= MAX_WINDOWS) {
-            window.complete();
-            return window;
+            ask();
+            window.stream.complete();
+            return window.stream;
         }
-        Set<SseEmitter> open = windows.computeIfAbsent(id, any -> ConcurrentHashMap.newKeySet());
+        Set<Window> open = windows.computeIfAbsent(id, any -> ConcurrentHashMap.newKeySet());
         open.add(window);
         Runnable gone = () -> open.remove(window);
-        window.onCompletion(gone);
-        window.onTimeout(gone);
-        window.onError(error -> gone.run());
-        sender.execute(() -> send(open, window, revision));
-        return window;
+        window.stream.onCompletion(gone);
+        window.stream.onTimeout(gone);
+        window.stream.onError(error -> gone.run());
+        tell(open, window, revision);
+        return window.stream;
     }
 
     @EventListener
     void kept(Kept kept) {
-        Set<SseEmitter> open = windows.getOrDefault(kept.design(), Set.of());
-        if (!open.isEmpty()) {
-            sender.execute(() -> List.copyOf(open).forEach(window -> send(open, window, kept.revision())));
+        Set<Window> open = windows.getOrDefault(kept.design(), Set.of());
+        open.forEach(window -> tell(open, window, kept.revision()));
+    }
+
+    /** A window that has been closed is noticed only when something is sent to it. */
+    private void ask() {
+        windows.values().forEach(open -> open.forEach(window -> send(open, window, SseEmitter.event().comment("here"))));
+        windows.values().removeIf(Set::isEmpty);
+    }
+
+    private void tell(Set<Window> open, Window window, long revision) {
+        window.newest.accumulateAndGet(revision, Math::max);
+        if (window.sending.compareAndSet(false, true)) {
+            sender.execute(() -> {
+                do {
+                    long now = window.newest.get();
+                    if (now > window.sent) {
+                        deliver(open, window, SseEmitter.event().name("revision").data(Long.toString(now)));
+                        window.sent = now;
+                    }
+                    window.sending.set(false);
+                } while (window.newest.get() > window.sent && open.contains(window) && window.sending.compareAndSet(false, true));
+            });
         }
     }
 
-    private static void send(Set<SseEmitter> open, SseEmitter window, long revision) {
+    private void send(Set<Window> open, Window window, SseEmitter.SseEventBuilder event) {
+        if (window.sending.compareAndSet(false, true)) {
+            sender.execute(() -> {
+                deliver(open, window, event);
+                window.sending.set(false);
+                tell(open, window, -1);
+            });
+        }
+    }
+
+    private static void deliver(Set<Window> open, Window window, SseEmitter.SseEventBuilder event) {
         try {
-            window.send(SseEmitter.event().name("revision").data(Long.toString(revision)));
+            window.stream.send(event);
         } catch (IOException | IllegalStateException e) {
             open.remove(window);
         }
@@ -81,7 +126,8 @@ class EventsController {
     /** Before the server waits for its last requests to end: these would not. */
     @EventListener(ContextClosedEvent.class)
     void close() {
-        windows.values().forEach(open -> open.forEach(SseEmitter::complete));
+        clock.shutdownNow();
+        windows.values().forEach(open -> open.forEach(window -> window.stream.complete()));
         sender.shutdownNow();
     }
 }

@@ -11,6 +11,7 @@ import entaxis.engines.trial.StatementOutcome;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
 import entaxis.web.store.OpenDesign;
+import entaxis.web.trial.TrialBusy;
 import entaxis.web.trial.TrialSession;
 import entaxis.web.trial.Trials;
 import java.util.HashMap;
@@ -54,7 +55,11 @@ class TrialController {
     @PostMapping("/designs/{id}/trial/run")
     String run(@PathVariable String id, @RequestParam(defaultValue = "") String table, Model model) {
         OpenDesign open = store.open(id);
-        trials.run(open);
+        try {
+            trials.run(open);
+        } catch (TrialBusy e) {
+            model.addAttribute("trouble", e.getMessage());
+        }
         page(model, open, table, Map.of());
         return "trial :: answered";
     }
@@ -75,7 +80,14 @@ class TrialController {
                 values.put(ColumnPath.of(field.substring(VALUE.length())), value.strip());
             }
         });
-        Trials.RowOutcome outcome = trials.insert(open, OwnerId.of(table), values);
+        Trials.RowOutcome outcome;
+        try {
+            outcome = trials.insert(open, OwnerId.of(table), values);
+        } catch (TrialBusy e) {
+            model.addAttribute("trouble", e.getMessage());
+            page(model, open, table, values);
+            return "trial :: answered";
+        }
         Optional<EditResult.Refused> refused = outcome.edit().filter(EditResult.Refused.class::isInstance).map(EditResult.Refused.class::cast);
         boolean kept = outcome.statement().accepted() && refused.isEmpty();
         page(model, store.open(id), table, kept ? Map.of() : values);
@@ -86,7 +98,11 @@ class TrialController {
 
     @PostMapping("/designs/{id}/trial/rows/{row}/remove")
     String remove(@PathVariable String id, @PathVariable String row, @RequestParam(defaultValue = "") String table, Model model) {
-        trials.remove(store.open(id), new RowId(row));
+        try {
+            trials.remove(store.open(id), new RowId(row));
+        } catch (TrialBusy e) {
+            model.addAttribute("trouble", e.getMessage());
+        }
         page(model, store.open(id), table, Map.of());
         return "trial :: answered";
     }
@@ -98,9 +114,13 @@ class TrialController {
         } else if (question.length() > MAX_QUESTION) {
             model.addAttribute("failed", "This question is longer than " + MAX_QUESTION + " characters. Shorten it.");
         } else {
-            switch (trials.query(store.open(id), question)) {
-                case QueryOutcome.Rows rows -> model.addAttribute("result", rows);
-                case QueryOutcome.Failed(String reason) -> model.addAttribute("failed", reason);
+            try {
+                switch (trials.query(store.open(id), question)) {
+                    case QueryOutcome.Rows rows -> model.addAttribute("result", rows);
+                    case QueryOutcome.Failed(String reason) -> model.addAttribute("failed", reason);
+                }
+            } catch (TrialBusy e) {
+                model.addAttribute("failed", e.getMessage());
             }
         }
         return "trial :: answer";

@@ -1,6 +1,7 @@
 package entaxis.web.reconcile;
 
 import java.time.OffsetDateTime;
+import java.util.Arrays;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -11,8 +12,17 @@ import org.apache.ibatis.annotations.Select;
 /** SQL of what is noted while a design and another side are reconciled. */
 @Mapper
 interface NoteMapper {
+    /** A note as it stands in its row; of a kind perhaps that this version does not know. */
+    record Row(String kind, String about, String answer) { }
+
     @Select("select kind, about, answer from reconcile_note where design_id = #{design} and side = #{side}")
-    List<Note> notes(@Param("design") String design, @Param("side") String side);
+    List<Row> rows(@Param("design") String design, @Param("side") String side);
+
+    /** The notes of kinds that are known. */
+    default List<Note> notes(String design, String side) {
+        return rows(design, side).stream().filter(row -> Arrays.stream(Note.Kind.values()).anyMatch(kind -> kind.name().equals(row.kind())))
+                .map(row -> new Note(Note.Kind.valueOf(row.kind()), row.about(), row.answer())).toList();
+    }
 
     @Select("select distinct side from reconcile_note where design_id = #{design} and kind = 'SCRIPT' order by side")
     List<String> scripts(String design);

@@ -34,6 +34,9 @@ import entaxis.core.update.DesignUpdate;
 import entaxis.core.update.Updated;
 import entaxis.engines.migration.Execution;
 import entaxis.engines.migration.Rehearsal;
+import entaxis.engines.sandbox.Sandbox;
+import entaxis.engines.sandbox.SandboxFailure;
+import entaxis.engines.sandbox.Sandboxes;
 import entaxis.web.reading.Connections;
 import entaxis.web.reading.SiteDatabase;
 import entaxis.web.reconcile.ReconcileView.Group;
@@ -71,9 +74,11 @@ public class Reconciling {
     private final Recent<TakenOver> updates = new Recent<>();
     private final Recent<Agreed> lastAgreed = new Recent<>();
     private final Agreements agreements;
+    private final Sandboxes sandboxes;
     private final Map<String, Progress> running = new ConcurrentHashMap<>();
 
-    Reconciling(Sides sides, NoteMapper mapper, Connections connections, Agreements agreements) {
+    Reconciling(Sides sides, NoteMapper mapper, Connections connections, Agreements agreements, Sandboxes sandboxes) {
+        this.sandboxes = sandboxes;
         this.agreements = agreements;
         this.sides = sides;
         this.mapper = mapper;
@@ -287,7 +292,14 @@ public class Reconciling {
         Work work = work(open, key, false);
         Merge merge = view(open, work).merge();
         List<String> rows = InsertStatements.of(open.derivation().tables(), open.design().rows(), Dialect.of(Target.H2)).stream().map(Script.Statement::text).toList();
-        return Rehearsal.of(work.have(), merge.schema(), work.side().engine(), merge.pairing(), fills(work), rows);
+        Sandbox sandbox = sandboxes.take().orElseThrow(() -> new Connections.Unreachable("All trial databases are at work at the moment. Rehearse again in a few seconds."));
+        try {
+            return Rehearsal.of(sandbox, work.have(), merge.schema(), work.side().engine(), merge.pairing(), fills(work), rows);
+        } catch (SandboxFailure e) {
+            throw new Connections.Unreachable("The rehearsal was not finished. " + e.getMessage());
+        } finally {
+            sandboxes.giveBack(sandbox);
+        }
     }
 
     /**

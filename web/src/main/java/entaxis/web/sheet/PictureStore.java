@@ -14,6 +14,7 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps the bytes of pictures, each under a key made of them, so that they never change and are kept once. */
 @Component
@@ -52,6 +53,7 @@ public class PictureStore {
      *
      * @throws NoPicture if it is none of these, or too large
      */
+    @Transactional
     public Kept keep(byte[] bytes) {
         if (bytes.length > MAX_BYTES) {
             throw new NoPicture("The picture has " + bytes.length / 1024 + " kB; " + MAX_BYTES / 1000 + " kB is the most. Make it smaller.");

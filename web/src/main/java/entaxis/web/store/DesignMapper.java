@@ -42,8 +42,8 @@ public interface DesignMapper {
             values (#{designId}, #{revision}, #{kind}, #{changeJson}, #{inverseJson}, #{author}, #{madeAt})""")
     void insertJournal(JournalRow row);
 
-    @Select("select revision, kind from journal where design_id = #{id} order by revision")
-    List<JournalStep> history(String id);
+    @Select("select revision, kind from journal where design_id = #{id} and revision <= #{upTo} order by revision")
+    List<JournalStep> history(@Param("id") String id, @Param("upTo") long upTo);
 
     @Select("select inverse_json from journal where design_id = #{id} and revision = #{revision}")
     Optional<String> inverse(@Param("id") String id, @Param("revision") long revision);
@@ -54,8 +54,11 @@ public interface DesignMapper {
     @Select("select revision, design_json as designJson from snapshot where design_id = #{id} order by revision desc fetch first row only")
     Optional<SnapshotRow> lastSnapshot(String id);
 
-    @Select("select revision, design_json as designJson from snapshot where design_id = #{id} and revision <= #{upTo} order by revision desc fetch first row only")
-    Optional<SnapshotRow> snapshotBefore(@Param("id") String id, @Param("upTo") long upTo);
+    @Select("select revision from snapshot where design_id = #{id} and revision <= #{upTo} order by revision desc")
+    List<Long> snapshots(@Param("id") String id, @Param("upTo") long upTo);
+
+    @Select("select revision, design_json as designJson from snapshot where design_id = #{id} and revision = #{revision}")
+    Optional<SnapshotRow> snapshot(@Param("id") String id, @Param("revision") long revision);
 
     @Select("""
             select design_id as designId, revision, kind, change_json as changeJson, inverse_json as inverseJson, author, made_at as madeAt

@@ -35,6 +35,7 @@ public class DesignStore {
     private static final class Slot {
         private final ReentrantLock lock = new ReentrantLock();
         private volatile Optional<OpenDesign> open = Optional.empty();
+        private final RecentStates recent = new RecentStates();
     }
 
     private final DesignMapper mapper;
@@ -77,7 +78,17 @@ public class DesignStore {
 
     /** Applies an edit to the newest revision, if it still can be. */
     public EditResult edit(String id, Change change) {
-        return change(id, Kind.EDIT, change);
+        return edit(id, change, EditOrigin.NONE);
+    }
+
+    /** Applies an edit to the newest revision, if it still can be, and if it does not undo without a word what another window has just made of the same field. */
+    public EditResult edit(String id, Change change, EditOrigin origin) {
+        Slot slot = slot(id);
+        return locked(slot, () -> {
+            OpenDesign now = current(slot, id);
+            Optional<String> overlap = slot.recent.seenBeforeOthers(origin).flatMap(seen -> Overlap.of(seen, now.design(), change));
+            return overlap.<EditResult>map(words -> new EditResult.Refused(List.of(new Problem("value", words)), now)).orElseGet(() -> apply(slot, now, Kind.EDIT, change, origin.window()));
+        });
     }
 
     /** Takes the last edit back. */
@@ -134,7 +145,11 @@ public class DesignStore {
         if (revision > open(id).revision()) {
             throw new NoSuchDesign(id);
         }
-        return replayed(id, mapper.snapshotBefore(id, revision).orElseThrow(() -> new NoSuchDesign(id)), revision);
+        Replay replay = Replay.of(mapper, id, revision);
+        if (replay.revision() != revision) {
+            throw new DamagedDesign("Revision " + revision + " of design " + id + " cannot be read. " + replay.damage().orElse(""));
+        }
+        return replay.design();
     }
 
     /** The named versions of a design, the newest first. */
@@ -169,25 +184,29 @@ public class DesignStore {
                 return new EditResult.Refused(List.of(new Problem("", nothing)), now);
             }
             String inverse = mapper.inverse(id, revision.getAsLong()).orElseThrow();
-            return apply(slot, now, kind, DesignJson.readPatch(inverse));
+            return apply(slot, now, kind, DesignJson.readPatch(inverse), "");
         });
     }
 
-    private EditResult change(String id, Kind kind, Change change) {
-        Slot slot = slot(id);
-        return locked(slot, () -> apply(slot, current(slot, id), kind, change));
-    }
-
-    private EditResult apply(Slot slot, OpenDesign now, Kind kind, Change change) {
+    private EditResult apply(Slot slot, OpenDesign now, Kind kind, Change change, String window) {
+        if (now.damage().isPresent()) {
+            return new EditResult.Refused(List.of(new Problem("", now.damage().get() + " This design can be read and copied, not edited.")), now);
+        }
         return switch (Editor.apply(now.design(), change)) {
             case Refused(List<Problem> problems) -> new EditResult.Refused(problems, now);
             case Applied(Design design, var inverse) -> {
                 long revision = now.revision() + 1;
-                JournalRow entry = new JournalRow(now.id(), revision, kind, DesignJson.write(change), DesignJson.write(inverse), AUTHOR, now());
+                JournalRow entry = new JournalRow(now.id(), revision, kind.name(), DesignJson.write(change), DesignJson.write(inverse), AUTHOR, now());
                 slot.open = Optional.empty();
-                transaction.executeWithoutResult(status -> keep(entry, design, now));
+                try {
+                    transaction.executeWithoutResult(status -> keep(entry, design, now));
+                } catch (StoreUnavailable full) {
+                    slot.open = Optional.of(now);
+                    throw full;
+                }
                 OpenDesign after = new OpenDesign(now.id(), revision, design, Derivation.after(now.derivation(), design), now.history().after(revision, kind));
                 slot.open = Optional.of(after);
+                slot.recent.add(revision, design, window);
                 events.publishEvent(new Kept(now.id(), revision));
                 yield new EditResult.Kept(now, after);
             }
@@ -206,27 +225,18 @@ public class DesignStore {
 
     private OpenDesign current(Slot slot, String id) {
         if (slot.open.isEmpty()) {
-            slot.open = Optional.of(load(id));
+            OpenDesign loaded = load(id);
+            slot.open = Optional.of(loaded);
+            slot.recent.add(loaded.revision(), loaded.design(), "");
         }
         return slot.open.get();
     }
 
     private OpenDesign load(String id) {
         DesignRow row = mapper.design(id).orElseThrow(() -> new NoSuchDesign(id));
-        SnapshotRow snapshot = mapper.lastSnapshot(id).orElseThrow(() -> new NoSuchDesign(id));
-        Design design = replayed(id, snapshot, row.revision());
-        return new OpenDesign(id, row.revision(), design, Derivation.of(design), UndoHistory.of(mapper.history(id)));
-    }
-
-    private Design replayed(String id, SnapshotRow snapshot, long upTo) {
-        Design design = DesignJson.readDesign(snapshot.designJson());
-        for (JournalRow entry : mapper.journalBetween(id, snapshot.revision(), upTo)) {
-            if (!(Editor.apply(design, DesignJson.readChange(entry.changeJson())) instanceof Applied(Design next, var inverse))) {
-                throw new IllegalStateException("revision " + entry.revision() + " of design " + id + " cannot be replayed");
-            }
-            design = next;
-        }
-        return design;
+        Replay replay = Replay.of(mapper, id, row.revision());
+        Optional<String> damage = replay.damage().map(words -> words + " Shown is revision " + replay.revision() + ", the last good one of " + row.revision() + ".");
+        return new OpenDesign(id, replay.revision(), replay.design(), Derivation.of(replay.design()), UndoHistory.of(mapper.history(id, replay.revision())), damage);
     }
 
     private Slot slot(String id) {

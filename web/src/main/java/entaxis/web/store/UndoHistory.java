@@ -18,11 +18,15 @@ public record UndoHistory(Link done, Link undone) {
     /** Nothing to take back. */
     public static final UndoHistory NONE = new UndoHistory(BOTTOM, BOTTOM);
 
-    /** The history that a journal amounts to. */
+    /** The history that a journal amounts to, as far as its kinds are known. */
     public static UndoHistory of(List<JournalStep> journal) {
         UndoHistory history = NONE;
         for (JournalStep step : journal) {
-            history = history.after(step.revision(), step.kind());
+            Optional<JournalRow.Kind> kind = JournalRow.Kind.of(step.kind());
+            if (kind.isEmpty()) {
+                return history;
+            }
+            history = history.after(step.revision(), kind.get());
         }
         return history;
     }

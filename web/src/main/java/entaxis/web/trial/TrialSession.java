@@ -2,28 +2,28 @@ package entaxis.web.trial;
 
 import entaxis.core.design.RowId;
 import entaxis.core.schema.Schema;
+import entaxis.engines.sandbox.Sandbox;
 import entaxis.engines.trial.StatementOutcome;
-import entaxis.engines.trial.Trial;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** A database of the built-in engine with the tables of a design and its sample rows. */
 public final class TrialSession {
-    private final Trial trial;
+    private final Sandbox sandbox;
     private final Schema schema;
     private final List<StatementOutcome> script;
-    private final Map<RowId, StatementOutcome> rows = new LinkedHashMap<>();
+    private final Map<RowId, StatementOutcome> rows = new ConcurrentHashMap<>();
 
-    TrialSession(Trial trial, Schema schema, List<StatementOutcome> script) {
-        this.trial = trial;
+    TrialSession(Sandbox sandbox, Schema schema, List<StatementOutcome> script) {
+        this.sandbox = sandbox;
         this.schema = schema;
         this.script = List.copyOf(script);
     }
 
-    Trial trial() {
-        return trial;
+    Sandbox sandbox() {
+        return sandbox;
     }
 
     /** The tables that it was made with. */

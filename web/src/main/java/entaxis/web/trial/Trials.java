@@ -12,88 +12,211 @@ import entaxis.core.sql.InsertWriter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.engines.sandbox.Sandbox;
+import entaxis.engines.sandbox.SandboxFailure;
+import entaxis.engines.sandbox.Sandboxes;
 import entaxis.engines.trial.QueryOutcome;
 import entaxis.engines.trial.StatementOutcome;
-import entaxis.engines.trial.Trial;
-import entaxis.engines.trial.TrialLimits;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
 import entaxis.web.store.NewId;
 import entaxis.web.store.OpenDesign;
 import jakarta.annotation.PreDestroy;
-import java.util.LinkedHashMap;
+import java.time.Duration;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
-/** Keeps a trial database for each design that was tried lately. A sample row goes into the design only when the engine took it. */
+/**
+ * Keeps a trial database for each design that was tried lately, each in a process of its own. A sample row goes into the design only when the engine took it. A design's
+ * calls are served one after the other; nobody waits for those of another design.
+ */
 @Service
 public class Trials {
-    private static final int MAX_SESSIONS = 6;
+    private static final Logger LOG = LoggerFactory.getLogger(Trials.class);
     private static final Dialect DIALECT = Dialect.of(Target.H2);
+    /** So many wait for one design's trial at most; whoever comes then is asked to come again. */
+    private static final int MOST_WAITING = 12;
 
     /** What came of a row: the engine's word, and the edit that keeps the row if it was taken. */
     public record RowOutcome(StatementOutcome statement, Optional<EditResult> edit) { }
 
+    /** One design's trial; whoever uses the engine holds the lock. */
+    private static final class Bench {
+        private final ReentrantLock lock = new ReentrantLock();
+        private volatile Optional<TrialSession> session = Optional.empty();
+        private volatile long used = System.nanoTime();
+    }
+
     private final DesignStore store;
-    private final Map<String, TrialSession> sessions = new LinkedHashMap<>(8, 0.75f, true);
+    private final Sandboxes sandboxes;
+    private final Duration idle;
+    private final Map<String, Bench> benches = new ConcurrentHashMap<>();
+    private final ScheduledExecutorService sweeper = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("trial-sweeper").factory());
 
-    Trials(DesignStore store) {
+    Trials(DesignStore store, Sandboxes sandboxes, @Value("${entaxis.trial.idle:10m}") Duration idle) {
         this.store = store;
+        this.sandboxes = sandboxes;
+        this.idle = idle;
+        long every = Math.max(100, idle.toMillis() / 10);
+        sweeper.scheduleWithFixedDelay(this::sweep, every, every, TimeUnit.MILLISECONDS);
     }
 
-    /** The session of a design, if it was run and its tables are still the design's. */
-    public synchronized Optional<TrialSession> session(OpenDesign open) {
-        return Optional.ofNullable(sessions.get(open.id())).filter(session -> session.schema().equals(open.derivation().schema()));
+    /** The session of a design, if it was run, its tables are still the design's, and its process has met no limit. */
+    public Optional<TrialSession> session(OpenDesign open) {
+        return Optional.ofNullable(benches.get(open.id())).flatMap(bench -> session(bench, open));
     }
 
-    /** Makes the tables anew and puts the sample rows in. */
-    public synchronized TrialSession run(OpenDesign open) {
-        close(open.id());
+    private static Optional<TrialSession> session(Bench bench, OpenDesign open) {
+        return bench.session.filter(session -> session.sandbox().alive() && session.schema().equals(open.derivation().schema()));
+    }
+
+    /**
+     * Makes the tables anew and puts the sample rows in.
+     *
+     * @throws TrialBusy if all processes are at work, or too many wait for this one
+     */
+    public TrialSession run(OpenDesign open) {
+        return at(open, bench -> run(bench, open));
+    }
+
+    private TrialSession run(Bench bench, OpenDesign open) {
+        end(bench);
         Script script = new ScriptWriter(DIALECT, ScriptOptions.USUAL).write(open.derivation().schema().withoutPrograms(), open.design().facts().name());
-        Trial trial = new Trial(TrialLimits.USUAL);
-        TrialSession session = new TrialSession(trial, open.derivation().schema(), trial.run(script.statements().stream().map(Script.Statement::text).toList()));
-        for (SampleRow row : open.design().rows()) {
-            open.derivation().table(row.table()).filter(table -> !table.columns().isEmpty()).ifPresent(table -> session.keep(row.id(), trial.run(insert(table, row))));
-        }
-        sessions.put(open.id(), session);
-        if (sessions.size() > MAX_SESSIONS) {
-            close(sessions.keySet().iterator().next());
+        Sandbox sandbox = sandbox();
+        TrialSession session = new TrialSession(sandbox, open.derivation().schema(), sandbox.run(script.statements().stream().map(Script.Statement::text).toList()));
+        bench.session = Optional.of(session);
+        List<SampleRow> rows = open.design().rows().stream().filter(row -> open.derivation().table(row.table()).filter(table -> !table.columns().isEmpty()).isPresent()).toList();
+        List<StatementOutcome> outcomes = sandbox.run(rows.stream().map(row -> insert(open.derivation().table(row.table()).orElseThrow(), row)).toList());
+        for (int i = 0; i < rows.size(); i++) {
+            session.keep(rows.get(i).id(), outcomes.get(i));
         }
         return session;
     }
 
-    /** Offers a row to the engine, and keeps it in the design if it is taken. */
-    public synchronized RowOutcome insert(OpenDesign open, OwnerId owner, Map<ColumnPath, String> values) {
+    /** A fresh process; where all are taken, the one that was not used for longest is ended. */
+    private Sandbox sandbox() {
+        return sandboxes.take().or(() -> {
+            benches.values().stream().filter(bench -> bench.session.isPresent() && !bench.lock.isLocked()).min(Comparator.comparingLong(bench -> bench.used)).ifPresent(bench -> {
+                if (bench.lock.tryLock()) {
+                    try {
+                        end(bench);
+                    } finally {
+                        bench.lock.unlock();
+                    }
+                }
+            });
+            return sandboxes.take();
+        }).orElseThrow(() -> new TrialBusy("All trial databases are at work for other designs at the moment. Try again in a few seconds."));
+    }
+
+    /**
+     * Offers a row to the engine, and keeps it in the design if it is taken.
+     *
+     * @throws TrialBusy if all processes are at work, or too many wait for this one
+     */
+    public RowOutcome insert(OpenDesign open, OwnerId owner, Map<ColumnPath, String> values) {
         Table table = open.derivation().table(owner).orElseThrow();
-        TrialSession session = session(open).orElseGet(() -> run(open));
-        SampleRow row = new SampleRow(new RowId(NewId.of('w')), owner, values);
-        StatementOutcome outcome = session.trial().run(insert(table, row));
-        if (!outcome.accepted()) {
-            return new RowOutcome(outcome, Optional.empty());
-        }
-        EditResult edit = store.edit(open.id(), new Change.AddRow(row));
-        if (edit instanceof EditResult.Kept) {
-            session.keep(row.id(), outcome);
-        } else {
-            close(open.id());
-        }
-        return new RowOutcome(outcome, Optional.of(edit));
+        return at(open, bench -> {
+            TrialSession session = session(bench, open).orElseGet(() -> run(bench, open));
+            SampleRow row = new SampleRow(new RowId(NewId.of('w')), owner, values);
+            StatementOutcome outcome = session.sandbox().run(insert(table, row));
+            if (!outcome.accepted()) {
+                return new RowOutcome(outcome, Optional.empty());
+            }
+            EditResult edit = store.edit(open.id(), new Change.AddRow(row));
+            if (edit instanceof EditResult.Kept) {
+                session.keep(row.id(), outcome);
+            } else {
+                end(bench);
+            }
+            return new RowOutcome(outcome, Optional.of(edit));
+        });
     }
 
-    /** Takes a row out of the design; the tables are made anew without it. */
-    public synchronized EditResult remove(OpenDesign open, RowId row) {
-        EditResult edit = store.edit(open.id(), new Change.RemoveRow(row));
-        if (edit instanceof EditResult.Kept(OpenDesign before, OpenDesign after)) {
-            run(after);
-        }
-        return edit;
+    /**
+     * Takes a row out of the design; the tables are made anew without it.
+     *
+     * @throws TrialBusy if all processes are at work, or too many wait for this one
+     */
+    public EditResult remove(OpenDesign open, RowId row) {
+        return at(open, bench -> {
+            EditResult edit = store.edit(open.id(), new Change.RemoveRow(row));
+            if (edit instanceof EditResult.Kept(OpenDesign before, OpenDesign after)) {
+                run(bench, after);
+            }
+            return edit;
+        });
     }
 
-    /** Asks the tables a question; makes them first if need be. */
-    public synchronized QueryOutcome query(OpenDesign open, String sql) {
-        return session(open).orElseGet(() -> run(open)).trial().query(sql);
+    /**
+     * Asks the tables a question; makes them first if need be.
+     *
+     * @throws TrialBusy if all processes are at work, or too many wait for this one
+     */
+    public QueryOutcome query(OpenDesign open, String sql) {
+        return at(open, bench -> session(bench, open).orElseGet(() -> run(bench, open)).sandbox().ask(sql));
+    }
+
+    private <T> T at(OpenDesign open, Function<Bench, T> work) {
+        Bench bench = benches.computeIfAbsent(open.id(), any -> new Bench());
+        try {
+            long wait = sandboxes.limits().statementTime().toMillis() + 2_000;
+            if (bench.lock.getQueueLength() >= MOST_WAITING || !bench.lock.tryLock(wait, TimeUnit.MILLISECONDS)) {
+                throw new TrialBusy("This design's trial is busy with statements of others. Try again in a few seconds.");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new TrialBusy("Entaxis is stopping.");
+        }
+        try {
+            bench.used = System.nanoTime();
+            return work.apply(bench);
+        } catch (SandboxFailure e) {
+            LOG.warn("a trial could not be served: {}", e.getMessage());
+            throw new TrialBusy(e.getMessage());
+        } finally {
+            bench.used = System.nanoTime();
+            bench.lock.unlock();
+        }
+    }
+
+    private void end(Bench bench) {
+        bench.session.ifPresent(session -> sandboxes.giveBack(session.sandbox()));
+        bench.session = Optional.empty();
+    }
+
+    /** Ends trials that nobody used for a while, and the process that stands ready when there are no others. */
+    private void sweep() {
+        long before = System.nanoTime() - idle.toNanos();
+        benches.values().stream().filter(bench -> bench.used - before < 0 && bench.lock.tryLock()).forEach(bench -> {
+            try {
+                end(bench);
+            } finally {
+                bench.lock.unlock();
+            }
+        });
+        benches.values().removeIf(bench -> bench.session.isEmpty() && bench.used - before < 0 && !bench.lock.isLocked());
+        if (benches.isEmpty()) {
+            sandboxes.rest();
+        }
+    }
+
+    @PreDestroy
+    void close() {
+        sweeper.shutdownNow();
+        sandboxes.close();
     }
 
     /** The INSERT statement of a sample row. */
@@ -112,14 +235,5 @@ public class Trials {
             }
             return join.toString();
         }).orElse(from);
-    }
-
-    @PreDestroy
-    synchronized void closeAll() {
-        List.copyOf(sessions.keySet()).forEach(this::close);
-    }
-
-    private void close(String id) {
-        Optional.ofNullable(sessions.remove(id)).ifPresent(session -> session.trial().close());
     }
 }

@@ -12,13 +12,14 @@ import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.engines.catalog.RealPostgreSql;
+import entaxis.engines.sandbox.Sandbox;
+import entaxis.engines.sandbox.SandboxLimits;
 import entaxis.engines.trial.StatementOutcome;
-import entaxis.engines.trial.Trial;
-import entaxis.engines.trial.TrialLimits;
 import entaxis.web.trial.Trials;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Map;
@@ -53,7 +54,7 @@ class DemoTest {
     void itsScriptAndSampleRowsAreTakenByTheBuiltInEngine() {
         Derivation derivation = Derivation.of(design);
         Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.USUAL).write(derivation.schema(), "demo");
-        try (Trial trial = new Trial(TrialLimits.USUAL)) {
+        try (Sandbox trial = Sandbox.start(SandboxLimits.USUAL, Path.of("target/sandbox/work"))) {
             assertThat(trial.run(script.statements().stream().map(Script.Statement::text).toList())).allMatch(StatementOutcome::accepted);
             assertThat(design.rows()).isNotEmpty().allSatisfy(row -> assertThat(trial.run(Trials.insert(derivation.table(row.table()).orElseThrow(), row)).accepted()).isTrue());
         }

@@ -56,7 +56,7 @@ class ConnectionsTest {
 
     @Test
     void theSiteDatabaseOfTheDemoHasDriftedFromItsDesign() throws Connections.Unreachable {
-        Connections connections = new Connections(folder, Optional.of(new SiteDatabase()));
+        Connections connections = new Connections(folder, Optional.of(new SiteDatabase("target/site")));
         Reading reading = connections.read(SiteDatabase.NAME);
         Set<String> tables = reading.schema().tables().stream().map(Table::name).collect(Collectors.toSet());
         assertThat(tables).contains("accession", "freezer_log").hasSize(20);
