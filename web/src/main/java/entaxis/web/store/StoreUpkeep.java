@@ -15,7 +15,6 @@ import java.util.concurrent.atomic.AtomicLong;
 import javax.sql.DataSource;
 import org.h2.engine.SessionLocal;
 import org.h2.jdbc.JdbcConnection;
-import org.h2.mvstore.MVStore;
 import org.h2.mvstore.MVStoreException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -30,9 +29,10 @@ import org.springframework.stereotype.Component;
 @Component
 class StoreUpkeep {
     private static final Logger LOG = LoggerFactory.getLogger(StoreUpkeep.class);
-    private static final long LOOK_MILLIS = 1000;
-    /** The longest that edits may have to wait for it. */
-    private static final int SLICE_MILLIS = 120;
+    private static final long LOOK_MILLIS = 500;
+    private static final int FILL_PERCENT = 90;
+    /** How much is written anew at a time, so that edits do not wait for it. */
+    private static final int SLICE_BYTES = 4 << 20;
     private static final long SMALL = 2L << 20;
 
     private final DataSource source;
@@ -44,7 +44,7 @@ class StoreUpkeep {
     private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("store-upkeep").factory());
 
     StoreUpkeep(DataSource source, ObjectProvider<StoreHealth> health, @Value("${spring.datasource.url}") String url, @Value("${entaxis.data:./data}") String folder,
-            @Value("${entaxis.store.tidy-after:200}") int every) {
+            @Value("${entaxis.store.tidy-after:50}") int every) {
         this.source = source;
         this.health = health;
         this.every = every;
@@ -60,7 +60,8 @@ class StoreUpkeep {
     private void look() {
         try {
             health.ifAvailable(StoreHealth::look);
-            if (file.isPresent() && (commits.get() >= every || commits.get() > 0 && size() > 2 * tidied + SMALL)) {
+            boolean full = health.stream().anyMatch(store -> store.trouble().isPresent());
+            if (file.isPresent() && (commits.get() >= every || commits.get() > 0 && (full || size() > 2 * tidied + SMALL))) {
                 commits.set(0);
                 tidy();
             }
@@ -69,11 +70,17 @@ class StoreUpkeep {
         }
     }
 
+    /**
+     * Live pages of chunks that are mostly dead are written anew, so that the engine can use the room of the old chunks again. (Moving chunks as well, which would make
+     * the file shorter at once, fails inside the engine while it is in use.) What was written is brought to the disk before and after, because the engine writes over
+     * chunks that have been dead for longer than the retention time of the address in application.yml.
+     */
     private void tidy() throws SQLException {
-        try (Connection connection = source.getConnection()) {
+        try (Connection connection = source.getConnection(); Statement statement = connection.createStatement()) {
             if (connection.unwrap(JdbcConnection.class).getSession() instanceof SessionLocal session) {
-                MVStore store = session.getDatabase().getStore().getMvStore();
-                store.compactFile(SLICE_MILLIS);
+                statement.execute("checkpoint sync");
+                session.getDatabase().getStore().getMvStore().compact(FILL_PERCENT, SLICE_BYTES);
+                statement.execute("checkpoint sync");
                 tidied = Math.max(SMALL, size());
             }
         } catch (MVStoreException e) {
