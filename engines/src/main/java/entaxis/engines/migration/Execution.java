@@ -4,10 +4,10 @@ import entaxis.core.migration.Migration;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.IntConsumer;
 
 /**
  * What came of running a migration.
@@ -31,17 +31,36 @@ public record Execution(List<String> done, Optional<String> failed, String messa
 
     /** Runs statement after statement and stops at the first that is refused; what the engine can undo then is undone. */
     public static Execution of(Connection connection, Migration migration) {
-        return of(connection, migration, number -> { });
+        return of(connection, migration, Duration.ZERO, new Course() { });
     }
 
-    /** The same, telling before each statement which one it is, from 0. */
-    public static Execution of(Connection connection, Migration migration, IntConsumer begins) {
+    /** Who hears how a script goes on, and can stop it. */
+    public interface Course {
+        /** A statement begins; its number counts from 0. It can be cancelled through what is handed over. */
+        default void begins(int number, Statement statement) { }
+
+        /** Whether no further statement is to be run. */
+        default boolean stopped() {
+            return false;
+        }
+    }
+
+    /**
+     * The same, telling how it goes on.
+     *
+     * @param statementTime the longest that one statement may run; zero for no limit
+     */
+    public static Execution of(Connection connection, Migration migration, Duration statementTime, Course course) {
         List<String> statements = migration.statements();
         List<String> done = new ArrayList<>();
         try (Statement statement = connection.createStatement()) {
+            statement.setQueryTimeout((int) statementTime.toSeconds());
             for (int i = 0; i < statements.size(); i++) {
                 try {
-                    begins.accept(i);
+                    if (course.stopped()) {
+                        throw new SQLException("It was stopped before this statement.");
+                    }
+                    course.begins(i, statement);
                     statement.execute(statements.get(i));
                     done.add(statements.get(i));
                 } catch (SQLException e) {

@@ -12,12 +12,13 @@ import java.sql.SQLException;
 import java.sql.Statement;
 
 /** A MariaDB server of the tests' own. */
-final class RealMariaDb implements AutoCloseable {
+public final class RealMariaDb implements AutoCloseable {
     private final DB server;
     private final File home;
     private final int port;
 
-    RealMariaDb(String folder) throws ManagedProcessException {
+    /** Starts one below {@code target}. */
+    public RealMariaDb(String folder) throws ManagedProcessException {
         home = new File("target/" + folder).getAbsoluteFile();
         DBConfigurationBuilder settings = DBConfigurationBuilder.newBuilder();
         settings.setPort(0);
@@ -36,12 +37,17 @@ final class RealMariaDb implements AutoCloseable {
     }
 
     /** A connection to a new, empty database. */
-    Connection fresh(String database) throws SQLException {
+    public Connection fresh(String database) throws SQLException {
         try (Connection connection = connect("test"); Statement statement = connection.createStatement()) {
             statement.execute("drop database if exists " + database);
             statement.execute("create database " + database + " character set utf8mb4");
         }
         return connect(database);
+    }
+
+    /** The port that it serves. */
+    public int port() {
+        return port;
     }
 
     /** Routines, views and triggers belong to an account, which there is only once the grants are looked at. */

@@ -58,6 +58,7 @@ class ReadController {
         model.addAttribute("engine", engine);
         model.addAttribute("script", script);
         model.addAttribute("connections", connections.list());
+        model.addAttribute("connectionProblems", connections.problems());
         fault.ifPresent(message -> model.addAttribute("fault", message));
         return "read";
     }
@@ -118,6 +119,13 @@ class ReadController {
             return "/read/" + token;
         });
         return job.fault().isPresent() ? asked(model, Target.POSTGRESQL, "", job.fault()) : WorkController.next(job);
+    }
+
+    /** Tries what is needed of a database that the operator configured. */
+    @PostMapping("/read/database/try")
+    String attempt(@RequestParam String connection, Model model) {
+        model.addAttribute("attempt", connections.attempt(connection));
+        return "read :: attempt";
     }
 
     /** What was read, and what can be chosen of it. */

@@ -278,6 +278,13 @@ class ReconcileController {
         return "fragments/reconcile :: progress";
     }
 
+    /** Stops a script that runs: cancels its statement and begins none after it. */
+    @PostMapping("/designs/{id}/reconcile/stop")
+    String stop(@PathVariable String id, @RequestParam String side, Model model) {
+        reconciling.stop(id, side);
+        return progress(id, side, model);
+    }
+
     @PostMapping("/designs/{id}/reconcile/agree")
     String agree(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show, Model model) {
         try {

@@ -5,54 +5,62 @@ import entaxis.core.reading.Reading;
 import entaxis.core.schema.Schema;
 import entaxis.engines.catalog.CatalogProgress;
 import entaxis.engines.catalog.LiveCatalog;
+import entaxis.engines.sandbox.SandboxFailure;
+import entaxis.web.reading.Attempt.Step;
 import entaxis.web.work.Job;
-import java.io.IOException;
-import java.io.Reader;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
+import java.sql.DatabaseMetaData;
 import java.sql.SQLException;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Properties;
-import java.util.TreeSet;
+import java.util.function.BooleanSupplier;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * The databases that the operator lets Entaxis read. They stand in the file {@code connections.properties} of the data folder, with {@code NAME.url}, {@code NAME.engine} and, where
- * wanted, {@code NAME.user}, {@code NAME.password} and {@code NAME.schema}; nothing of this ever comes from a page.
+ * The databases that the operator lets Entaxis use. They stand in the file {@code connections.properties} of the data folder (docs/connections.md); nothing of this ever
+ * comes from a page, and neither addresses nor passwords ever get onto one, into a log or into a message.
  */
 @Component
 public class Connections {
-    private static final int SECONDS = 10;
-    private final Path file;
+    private static final BooleanSupplier GOES_ON = () -> false;
+    private static final Duration FOR_READING = Duration.ofMinutes(10);
+    private final Path folder;
     private final Optional<SiteDatabase> site;
+    private final Map<String, String> environment;
+    private final Duration connecting;
+    private final Duration answering;
 
     @Autowired
-    Connections(@Value("${entaxis.data:./data}") String folder, ObjectProvider<SiteDatabase> site) {
-        this(Path.of(folder), Optional.ofNullable(site.getIfAvailable()));
+    Connections(@Value("${entaxis.data:./data}") String folder, ObjectProvider<SiteDatabase> site, @Value("${entaxis.connections.connect-time:10s}") Duration connecting,
+            @Value("${entaxis.connections.answer-time:60s}") Duration answering) {
+        this(Path.of(folder), Optional.ofNullable(site.getIfAvailable()), System.getenv(), connecting, answering);
     }
 
-    Connections(Path folder, Optional<SiteDatabase> site) {
-        this.file = folder.resolve("connections.properties");
+    Connections(Path folder, Optional<SiteDatabase> site, Map<String, String> environment, Duration connecting, Duration answering) {
+        this.folder = folder;
         this.site = site;
+        this.environment = Map.copyOf(environment);
+        this.connecting = connecting;
+        this.answering = answering;
     }
 
     /** The databases that a data folder names, without one of a demo. */
     public static Connections of(Path folder) {
-        return new Connections(folder, Optional.empty());
+        return new Connections(folder, Optional.empty(), System.getenv(), Duration.ofSeconds(10), Duration.ofSeconds(60));
     }
 
-    /** A database that can be read. */
+    /** A database that can be used. */
     public record Configured(String name, Target engine) { }
 
-    /** Says why a database could not be read. */
+    /** Says why a database could not be used. */
     public static final class Unreachable extends Exception {
         private static final long serialVersionUID = 1;
 
@@ -62,27 +70,21 @@ public class Connections {
         }
     }
 
-    /** The databases, by name; the demo's own first. Lines that name no engine known here are left out. */
+    private ConnectionsFile file() {
+        return ConnectionsFile.read(folder, environment);
+    }
+
+    /** The databases, by name; the demo's own first. */
     public List<Configured> list() {
         List<Configured> all = new ArrayList<>();
         site.ifPresent(database -> all.add(new Configured(SiteDatabase.NAME, Target.H2)));
-        Properties properties = properties();
-        TreeSet<String> names = new TreeSet<>();
-        properties.stringPropertyNames().stream().filter(key -> key.endsWith(".url")).forEach(key -> names.add(key.substring(0, key.length() - ".url".length())));
-        names.forEach(name -> Target.of(properties.getProperty(name + ".engine", "").strip()).ifPresent(engine -> all.add(new Configured(name, engine))));
+        file().connections().forEach(connection -> all.add(new Configured(connection.name(), connection.engine())));
         return all;
     }
 
-    private Properties properties() {
-        Properties properties = new Properties();
-        if (Files.isRegularFile(file)) {
-            try (Reader reader = Files.newBufferedReader(file)) {
-                properties.load(reader);
-            } catch (IOException | IllegalArgumentException e) {
-                properties.clear();
-            }
-        }
-        return properties;
+    /** What is wrong with the file that names them, for the operator. */
+    public List<String> problems() {
+        return file().problems();
     }
 
     /**
@@ -91,7 +93,7 @@ public class Connections {
      * @throws Unreachable if there is no such database, or it does not answer
      */
     public Reading read(String name) throws Unreachable {
-        return read(name, CatalogProgress.NONE);
+        return read(name, CatalogProgress.NONE, GOES_ON);
     }
 
     /**
@@ -105,23 +107,20 @@ public class Connections {
             return read(name, rows -> {
                 job.tell(String.format(Locale.ROOT, "%,d rows of the catalog read", rows));
                 return !job.stopped();
-            });
+            }, job::stopped);
         } catch (Unreachable e) {
             throw new Job.Failed(job.stopped() ? "Reading was stopped; nothing was made of it." : e.getMessage());
         }
     }
 
-    private Reading read(String name, CatalogProgress progress) throws Unreachable {
-        Configured configured = list().stream().filter(database -> database.name().equals(name)).findFirst()
-                .orElseThrow(() -> new Unreachable("No database “" + name + "” is configured; the operator names them in connections.properties."));
-        Properties properties = properties();
-        try (Connection connection = open(name, properties)) {
-            Optional<String> schema = Optional.ofNullable(properties.getProperty(name + ".schema")).map(String::strip).filter(text -> !text.isEmpty());
-            Schema read = LiveCatalog.read(connection, configured.engine(), schema, progress);
-            return new Reading(configured.engine(), read, List.of(), List.of(), List.of(), 0);
-        } catch (SQLException e) {
-            throw new Unreachable("The database “" + name + "” could not be read: " + e.getMessage());
+    private Reading read(String name, CatalogProgress progress, BooleanSupplier stopped) throws Unreachable {
+        if (isSite(name)) {
+            Schema read = use(name, stopped, "read", FOR_READING, connection -> LiveCatalog.read(connection, Target.H2, Optional.empty(), progress));
+            return new Reading(Target.H2, read, List.of(), List.of(), List.of(), 0);
         }
+        ConnectionSettings settings = settings(name);
+        Schema read = use(name, stopped, "read", FOR_READING, connection -> LiveCatalog.read(connection, settings.engine(), settings.schema(), progress));
+        return new Reading(settings.engine(), read, List.of(), List.of(), List.of(), 0);
     }
 
     /** What is done with a connection. */
@@ -131,28 +130,120 @@ public class Connections {
     }
 
     /**
-     * Does something on a database.
+     * Does something on a database; each statement has the time that the operator gave, and all of it ends when it is stopped.
      *
-     * @throws Unreachable if there is no such database, or it does not answer
+     * @throws Unreachable if there is no such database, it does not answer, or the work was stopped
      */
-    public <T> T run(String name, Use<T> use) throws Unreachable {
-        if (list().stream().noneMatch(database -> database.name().equals(name))) {
-            throw new Unreachable("No database “" + name + "” is configured; the operator names them in connections.properties.");
+    public <T> T run(String name, BooleanSupplier stopped, Use<T> use) throws Unreachable {
+        return use(name, stopped, "reached", Duration.ofDays(1), use);
+    }
+
+    /** The longest that one statement of a script may run on a database. */
+    public Duration statementTime(String name) throws Unreachable {
+        return isSite(name) ? answering : settings(name).statementTime();
+    }
+
+    private <T> T use(String name, BooleanSupplier stopped, String what, Duration all, Use<T> use) throws Unreachable {
+        if (isSite(name)) {
+            try (Connection connection = site.orElseThrow().open()) {
+                return use.on(connection);
+            } catch (SQLException | SandboxFailure e) {
+                throw new Unreachable("The database “" + name + "” could not be " + what + ": " + e.getMessage());
+            }
         }
-        try (Connection connection = open(name, properties())) {
-            return use.on(connection);
+        ConnectionSettings settings = settings(name);
+        Optional<String> missing = settings.address().missing();
+        if (missing.isPresent()) {
+            throw new Unreachable("The database “" + name + "” could not be " + what + ". " + missing.get());
+        }
+        try {
+            return LimitedUse.of(settings, connecting, what.equals("read") ? answering : settings.statementTime().plus(answering), all, stopped, use::on);
         } catch (SQLException e) {
-            throw new Unreachable("The database “" + name + "” could not be reached: " + e.getMessage());
+            throw new Unreachable("The database “" + name + "” could not be " + what + ": " + settings.scrubbed(e.getMessage()));
         }
     }
 
-    private Connection open(String name, Properties properties) throws SQLException {
-        if (site.isPresent() && name.equals(SiteDatabase.NAME)) {
-            return site.get().open();
+    private boolean isSite(String name) {
+        return site.isPresent() && name.equals(SiteDatabase.NAME);
+    }
+
+    private ConnectionSettings settings(String name) throws Unreachable {
+        ConnectionsFile file = file();
+        return file.connections().stream().filter(one -> one.name().equals(name)).findFirst().orElseThrow(() -> new Unreachable("No database “" + name
+                + "” can be used; the operator names them in connections.properties."
+                + file.problems().stream().filter(problem -> problem.contains("“" + name + "”")).findFirst().map(problem -> " " + problem).orElse("")));
+    }
+
+    /** Tries what Entaxis needs of a database, one thing after the other. */
+    public Attempt attempt(String name) {
+        List<Step> steps = new ArrayList<>();
+        if (isSite(name)) {
+            steps.add(new Step("Settings", true, "the database of the demo; it needs none"));
+            tried(name, Target.H2, Optional.empty(), steps);
+            return new Attempt(name, steps);
         }
-        DriverManager.setLoginTimeout(SECONDS);
-        String user = properties.getProperty(name + ".user");
-        String url = properties.getProperty(name + ".url").strip();
-        return user == null ? DriverManager.getConnection(url) : DriverManager.getConnection(url, user.strip(), properties.getProperty(name + ".password", ""));
+        try {
+            ConnectionSettings settings = settings(name);
+            steps.add(new Step("Settings", true, "a driver for " + settings.engine().title() + " takes the address"));
+            Optional<String> missing = settings.address().missing();
+            if (missing.isPresent()) {
+                steps.add(new Step("Address", false, missing.get()));
+            } else {
+                tried(name, settings.engine(), settings.schema(), steps);
+            }
+        } catch (Unreachable e) {
+            steps.add(new Step("Settings", false, e.getMessage()));
+        }
+        return new Attempt(name, steps);
+    }
+
+    private void tried(String name, Target engine, Optional<String> schema, List<Step> steps) {
+        List<Step> found = new ArrayList<>();
+        try {
+            use(name, GOES_ON, "tried", FOR_READING, connection -> {
+                found.add(new Step("Address", true, "the server answers"));
+                found.add(new Step("Sign-in", true, "accepted"));
+                found.add(version(connection, engine));
+                try {
+                    Schema read = LiveCatalog.read(connection, engine, schema);
+                    found.add(new Step("Catalog", true, read.tables().size() + (read.tables().size() == 1 ? " table" : " tables") + " can be read"));
+                } catch (SQLException e) {
+                    found.add(new Step("Catalog", false, "it may not be read: " + scrubbed(name, e.getMessage()) + " Grant the account the right to read the catalog."));
+                }
+                return true;
+            });
+        } catch (Unreachable e) {
+            boolean signIn = e.getMessage().matches("(?is).*(password|authentication|access denied|login failed|ORA-01017|user name|28000).*");
+            if (found.isEmpty()) {
+                found.add(new Step("Address", signIn, signIn ? "the server answers" : e.getMessage()));
+            }
+            if (signIn) {
+                found.add(new Step("Sign-in", false, e.getMessage() + " Check the account and its password."));
+            }
+        }
+        steps.addAll(found);
+    }
+
+    private String scrubbed(String name, String message) {
+        try {
+            return isSite(name) ? message : settings(name).scrubbed(message);
+        } catch (Unreachable gone) {
+            return "it is no longer configured.";
+        }
+    }
+
+    private static Step version(Connection connection, Target engine) throws SQLException {
+        Optional<DatabaseMetaData> data = Optional.ofNullable(connection.getMetaData());
+        if (data.isEmpty()) {
+            return new Step("Version", true, engine.title() + ", built in");
+        }
+        String product = data.get().getDatabaseProductName();
+        String words = product + " " + data.get().getDatabaseProductVersion();
+        boolean same = product.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", "").contains(switch (engine) {
+            case SQLSERVER -> "sqlserver";
+            case MYSQL, MARIADB -> product.toLowerCase(Locale.ROOT).contains("mysql") ? "mysql" : "mariadb";
+            default -> engine.name().toLowerCase(Locale.ROOT);
+        });
+        return new Step("Version", same, same ? words : words + " answers, and " + engine.title() + " is configured. Change the engine in connections.properties.");
     }
 }

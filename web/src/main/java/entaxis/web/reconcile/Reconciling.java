@@ -47,6 +47,7 @@ import entaxis.web.store.OpenDesign;
 import entaxis.web.store.Recent;
 import entaxis.web.work.Job;
 import java.sql.SQLException;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -75,7 +76,7 @@ public class Reconciling {
     private final Recent<Agreed> lastAgreed = new Recent<>();
     private final Agreements agreements;
     private final Sandboxes sandboxes;
-    private final Map<String, Progress> running = new ConcurrentHashMap<>();
+    private final Map<String, RunningScript> running = new ConcurrentHashMap<>();
 
     Reconciling(Sides sides, NoteMapper mapper, Connections connections, Agreements agreements, Sandboxes sandboxes) {
         this.sandboxes = sandboxes;
@@ -315,10 +316,12 @@ public class Reconciling {
             throw new Connections.Unreachable("The database or the design has changed since this script was shown. Look at the new one; nothing was run.");
         }
         List<String> statements = view.migration().statements();
+        RunningScript course = new RunningScript(statements);
+        running.put(open.id() + " " + key, course);
         Execution execution;
         try {
-            execution = connections.run(name, connection -> Execution.of(connection, view.migration(),
-                    number -> running.put(open.id() + " " + key, new Progress(number + 1, statements.size(), statements.get(number)))));
+            Duration statementTime = connections.statementTime(name);
+            execution = connections.run(name, () -> false, connection -> Execution.of(connection, view.migration(), statementTime, course));
         } finally {
             running.remove(open.id() + " " + key);
         }
@@ -335,7 +338,12 @@ public class Reconciling {
 
     /** How far the script has come that runs on a side at this moment. */
     public Optional<Progress> progress(String design, String key) {
-        return Optional.ofNullable(running.get(design + " " + key));
+        return Optional.ofNullable(running.get(design + " " + key)).flatMap(RunningScript::progress);
+    }
+
+    /** Stops the script that runs on a side: the statement that runs is cancelled, and none is begun after it. */
+    public void stop(String design, String key) {
+        Optional.ofNullable(running.get(design + " " + key)).ifPresent(RunningScript::stop);
     }
 
     /** Remembers the other side as it is now as what both agree on. */
