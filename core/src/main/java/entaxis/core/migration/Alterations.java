@@ -162,7 +162,7 @@ abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations,
             statements.add(alter(table, column + "SET NOT NULL"));
         }
         if (defaultChanges && to.defaultValue().isPresent()) {
-            statements.add(alter(table, column + "SET DEFAULT " + to.defaultValue().get()));
+            statements.add(alter(table, column + "SET DEFAULT " + dialect.written(to.defaultValue().get())));
         }
         if (to.identity() != Identity.NONE && !(from.identity() == to.identity() && from.numbering().equals(to.numbering()))) {
             statements.addAll(number(table, from, to));

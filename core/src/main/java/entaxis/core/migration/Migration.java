@@ -72,6 +72,7 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
         if (engine == Target.SQLITE && !rest.isEmpty()) {
             statements.add("PRAGMA foreign_keys = on");
         }
+        Dialect.of(engine).preparation(statements.stream()).ifPresent(statements::addFirst);
         return statements;
     }
 

@@ -68,7 +68,7 @@ final class Questions {
         }
         Map<String, String> exchanged = new HashMap<>();
         change.oldNames().forEach((now, before) -> exchanged.put(now.toLowerCase(Locale.ROOT), engine.name(before)));
-        return Optional.of("SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE NOT (" + Identifiers.exchanged(check.condition(), exchanged) + ")");
+        return Optional.of("SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE NOT (" + words.dialect().written(Identifiers.exchanged(check.condition(), exchanged)) + ")");
     }
 
     /** How many rows refer to nothing, as the tables are before the script; none where a column of either side is not there yet. */

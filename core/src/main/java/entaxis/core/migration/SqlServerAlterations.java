@@ -105,7 +105,7 @@ final class SqlServerAlterations extends Alterations {
             statements.add(alter(table, "ALTER COLUMN " + name(to.name()) + " " + writer.type(to.type()) + (to.required() ? " NOT NULL" : " NULL")));
         }
         if (to.defaultValue().isPresent() && (defaultChanges || shape)) {
-            statements.add(add(table, "DEFAULT " + to.defaultValue().get() + " FOR " + name(to.name())));
+            statements.add(add(table, "DEFAULT " + dialect.written(to.defaultValue().get()) + " FOR " + name(to.name())));
         }
         return statements;
     }

@@ -110,7 +110,7 @@ final class TypePlan {
             List<String> statements = new ArrayList<>();
             String alter = "ALTER DOMAIN " + name + " ";
             if (!before.defaultValue().equals(now.defaultValue())) {
-                statements.add(alter + now.defaultValue().map(text -> "SET DEFAULT " + text).orElse("DROP DEFAULT"));
+                statements.add(alter + now.defaultValue().map(text -> "SET DEFAULT " + dialect.written(text)).orElse("DROP DEFAULT"));
             }
             boolean ownWord = dialect.target() == Target.POSTGRESQL;
             Optional<CheckRule> was = ownWord ? before.rule() : before.check();

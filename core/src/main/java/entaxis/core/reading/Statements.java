@@ -389,7 +389,8 @@ final class Statements {
                     scanner.doubleQuotesName();
                 }
                 if (tokens.kind(i) == CutStatement.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("NO_BACKSLASH_ESCAPES")) {
-                    scanner.backslashEscapes(false);
+                    // a mode that takes the word out of those that are set: MySQL manual, “Server SQL Modes”
+                    scanner.backslashEscapes(tokens.text(from, i).toUpperCase(Locale.ROOT).contains("REPLACE"));
                 }
             }
         }

@@ -1,6 +1,7 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.Target;
+import entaxis.core.sql.TextLiterals;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -225,23 +226,19 @@ final class Tokens {
         return escapes && inside.indexOf('\\') >= 0 ? unescaped(inside) : inside;
     }
 
-    private static String unescaped(String inside) {
+    private String unescaped(String inside) {
+        return lexis.isMySql() ? unescapedInMySql(inside) : PostgreSqlEscapes.undone(inside);
+    }
+
+    private static String unescapedInMySql(String inside) {
         StringBuilder plain = new StringBuilder(inside.length());
         for (int i = 0; i < inside.length(); i++) {
             char c = inside.charAt(i);
-            if (c != '\\' || i + 1 == inside.length()) {
+            if (c == '\\' && i + 1 < inside.length()) {
+                plain.append(TextLiterals.escapedInMySql(inside.charAt(++i)));
+            } else {
                 plain.append(c);
-                continue;
             }
-            char escaped = inside.charAt(++i);
-            plain.append(switch (escaped) {
-                case 'n' -> '\n';
-                case 't' -> '\t';
-                case 'r' -> '\r';
-                case '0' -> '\0';
-                case 'b' -> '\b';
-                default -> escaped;
-            });
         }
         return plain.toString();
     }
@@ -293,12 +290,21 @@ final class Tokens {
                 words.append(' ');
             }
             if (markedText(i)) {
-                words.append('\'').append(stringAt(i).replace("'", "''")).append('\'');
+                words.append(introducer(i)).append('\'').append(stringAt(i).replace("'", "''")).append('\'');
             } else {
                 words.append(text, cut.from(i), cut.to(i));
             }
         }
         return words.toString();
+    }
+
+    /** What stands before the quote of a text of MySQL and says which characters it is made of. */
+    private String introducer(int token) {
+        int quote = cut.from(token);
+        while (lexis.isMySql() && text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
+            quote++;
+        }
+        return text.substring(cut.from(token), quote);
     }
 
     private boolean markedTexts(int from, int to) {
@@ -318,23 +324,9 @@ final class Tokens {
         return switch (lexis.engine()) {
             case POSTGRESQL -> first == '$' || first == 'E' || first == 'e';
             case ORACLE -> first == 'q' || first == 'Q';
-            case MYSQL, MARIADB -> first == '"' || plainEscapes(cut.from(token), cut.to(token));
+            case MYSQL, MARIADB -> first == '"' || scanner.escapes() && text.substring(cut.from(token), cut.to(token)).indexOf('\\') >= 0;
             default -> false;
         };
-    }
-
-    /** Whether a text has escapes, and only such as stand for one sign that needs none. */
-    private boolean plainEscapes(int from, int to) {
-        boolean any = false;
-        for (int i = from; i < to - 1; i++) {
-            if (text.charAt(i) == '\\') {
-                any = true;
-                if ("tnr'\"".indexOf(text.charAt(++i)) < 0) {
-                    return false;
-                }
-            }
-        }
-        return any && scanner.escapes();
     }
 
     /** The text from one token to another just as it stands, comments and lines included. */

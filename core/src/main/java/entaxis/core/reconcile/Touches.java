@@ -37,7 +37,7 @@ public final class Touches {
             tables.putIfAbsent(Names.of(table), table);
             table.foreignKeys().forEach(key -> references.computeIfAbsent(Names.of(key.referencedNamespace(), key.referencedTable()), any -> new ArrayList<>()).add(new Reference(table, key)));
         }
-        schema.programs().forEach(program -> programs.add(new Spoken(program, Neutral.names(program.text(), dialect))));
+        schema.programs().forEach(program -> programs.add(new Spoken(program, Neutral.namesOfProgram(program.text(), dialect))));
     }
 
     /** What depends on what in a schema. */

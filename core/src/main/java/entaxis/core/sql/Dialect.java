@@ -27,6 +27,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** How an engine writes names, types and expressions, and what it can hold: ISO/IEC 9075-2 unless a subclass says otherwise. Immutable. */
 public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySqlDialect, SqliteDialect, SqlServerDialect, OracleDialect, H2Dialect {
@@ -267,13 +268,13 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
 
     /** A domain definition (ISO/IEC 9075-2, 11.34). */
     String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {
-        return "CREATE DOMAIN " + qualifiedName + " AS " + spelled.apply(domain.base()) + domain.defaultValue().map(expression -> " DEFAULT " + expression).orElse("")
+        return "CREATE DOMAIN " + qualifiedName + " AS " + spelled.apply(domain.base()) + domain.defaultValue().map(expression -> " DEFAULT " + written(expression)).orElse("")
                 + domain.check().map(this::domainRule).orElse("");
     }
 
     /** A rule behind a domain definition. */
     final String domainRule(CheckRule rule) {
-        return (rule.name().isEmpty() ? "" : " CONSTRAINT " + name(rule.name())) + " CHECK (" + rule.condition() + ")";
+        return (rule.name().isEmpty() ? "" : " CONSTRAINT " + name(rule.name())) + " CHECK (" + written(rule.condition()) + ")";
     }
 
     /** Fields of a structured type, in brackets. */
@@ -282,8 +283,8 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
     }
 
     /** Values of an enumeration, in brackets. */
-    static String values(java.util.List<String> values) {
-        return values.stream().map(Dialect::quotedText).collect(Collectors.joining(", ", "(", ")"));
+    final String values(java.util.List<String> values) {
+        return values.stream().map(this::literal).collect(Collectors.joining(", ", "(", ")"));
     }
 
     /** An expression of ISO SQL or of an engine that is close to it, as this engine spells it. */
@@ -302,6 +303,16 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
 
     /** What gives the present moment; as it was written, if left out. */
     Optional<String> now() {
+        return Optional.empty();
+    }
+
+    /** An expression of a schema as it stands in a statement: its texts, which a schema holds as ISO SQL writes them, as this engine writes texts. Linear. */
+    public String written(String expression) {
+        return expression;
+    }
+
+    /** What is said before statements so that they mean what they say, whatever the session is set to; nothing, if they mean it anyway. */
+    public Optional<String> preparation(Stream<String> statements) {
         return Optional.empty();
     }
 

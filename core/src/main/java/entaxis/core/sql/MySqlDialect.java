@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** MySQL 8.0.16 and later, with InnoDB tables. */
 sealed class MySqlDialect extends Dialect permits MariaDbDialect {
@@ -250,6 +251,17 @@ sealed class MySqlDialect extends Dialect permits MariaDbDialect {
     @Override
     public String literal(String text) {
         return super.literal(text).replace("\\", "\\\\");
+    }
+
+    @Override
+    public String written(String expression) {
+        return expression.indexOf('\\') < 0 ? expression : TextLiterals.respelled(expression, this::literal);
+    }
+
+    /** MySQL manual, “Server SQL Modes”: with NO_BACKSLASH_ESCAPES a backslash is a sign like any other, so a script that has one says that it is not. */
+    @Override
+    public Optional<String> preparation(Stream<String> statements) {
+        return statements.anyMatch(statement -> statement.indexOf('\\') >= 0) ? Optional.of("SET SESSION sql_mode = REPLACE(@@sql_mode, 'NO_BACKSLASH_ESCAPES', '')") : Optional.empty();
     }
 
     /** MySQL manual, “Miscellaneous Functions”. */

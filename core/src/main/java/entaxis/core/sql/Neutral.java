@@ -54,6 +54,12 @@ public final class Neutral {
         return new Neutral(dialect).condition(text);
     }
 
+    /** The names that the text of a view, routine or trigger speaks of, in small letters. */
+    public static Set<String> namesOfProgram(String text, Dialect dialect) {
+        boolean mySql = dialect.target() == Target.MYSQL || dialect.target() == Target.MARIADB;
+        return names(mySql ? TextLiterals.ofMySql(text) : text, dialect);
+    }
+
     /** The columns and other names that an expression of an engine speaks of, in small letters. */
     public static Set<String> names(String text, Dialect dialect) {
         return Sense.names(new Neutral(dialect).condition(text));
@@ -159,20 +165,20 @@ public final class Neutral {
     private String condition(String text) {
         String plain = switch (source) {
             case POSTGRESQL -> NEXT.matcher(CAST.matcher(NUMBER.matcher(text).replaceAll("$1")).replaceAll("$1")).replaceAll(found -> Matcher.quoteReplacement("next value for " + found.group(1)));
-            case MYSQL, MARIADB -> requoted(text, '`', '`', true);
-            case SQLSERVER -> requoted(text, '[', ']', false);
-            case SQLITE -> requoted(requoted(text, '[', ']', false), '`', '`', false);
+            case MYSQL, MARIADB -> requoted(text, '`', '`');
+            case SQLSERVER -> requoted(text, '[', ']');
+            case SQLITE -> requoted(requoted(text, '[', ']'), '`', '`');
             case ORACLE, H2, ISO -> text;
         };
         return plain;
     }
 
-    /** Names in an engine's own quotes put into those of ISO, texts in an engine's own way into those of ISO. Linear. */
-    private static String requoted(String text, char open, char close, boolean mySql) {
+    /** Names in an engine's own quotes put into those of ISO, and marks before texts left out. Linear. */
+    private static String requoted(String text, char open, char close) {
         StringBuilder plain = new StringBuilder(text.length());
         for (int i = 0; i < text.length();) {
             char c = text.charAt(i);
-            boolean string = c == '\'' || mySql && c == '"';
+            boolean string = c == '\'';
             if (!string && c != open) {
                 boolean mark = (c == 'N' || c == 'n') && i + 1 < text.length() && text.charAt(i + 1) == '\'' && (i == 0 || !Character.isLetterOrDigit(text.charAt(i - 1)));
                 if (!mark) {
@@ -186,9 +192,7 @@ public final class Neutral {
             i++;
             while (i < text.length()) {
                 char next = text.charAt(i++);
-                if (mySql && string && next == '\\' && i < text.length()) {
-                    inside.append(text.charAt(i++));
-                } else if (next != end) {
+                if (next != end) {
                     inside.append(next);
                 } else if (i < text.length() && text.charAt(i) == end) {
                     inside.append(next);

@@ -21,7 +21,7 @@ import java.util.stream.Collectors;
 public record Script(Target engine, String head, List<Statement> statements, List<Finding> findings) {
 
     /** What a statement does. */
-    public enum Kind { DROP, SCHEMA, TYPE, SEQUENCE, TABLE, FOREIGN_KEY, INDEX, PROGRAM, COMMENT, ROWS }
+    public enum Kind { DROP, SCHEMA, TYPE, SEQUENCE, TABLE, FOREIGN_KEY, INDEX, PROGRAM, COMMENT, ROWS, SETTING }
 
     /**
      * One statement.
@@ -84,6 +84,7 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
             case INDEX -> "index";
             case COMMENT -> "comment";
             case ROWS -> "row";
+            case SETTING -> "setting";
         };
         return count == 0 ? "" : count + " " + (count == 1 ? word : Words.plural(word));
     }

@@ -65,6 +65,7 @@ public final class ScriptWriter {
         if (options.comments()) {
             comments(fitted.schema(), tables, statements);
         }
+        dialect.preparation(statements.stream().map(Statement::text)).ifPresent(words -> statements.addFirst(new Statement(Kind.SETTING, Optional.empty(), words)));
         return new Script(dialect.target(), head(schema, title), statements, findings);
     }
 

@@ -211,6 +211,11 @@ final class SqlServerDialect extends Dialect {
     }
 
     @Override
+    public String written(String expression) {
+        return expression.chars().allMatch(c -> c < 128) ? expression : TextLiterals.respelled(expression, this::literal);
+    }
+
+    @Override
     public String literal(String text) {
         return (text.chars().allMatch(c -> c < 128) ? "" : "N") + super.literal(text);
     }

@@ -100,7 +100,7 @@ public final class TableWriter {
 
     /** The clause of a check. */
     public String check(CheckRule check) {
-        return spelling.constraint(check.name()) + "CHECK (" + check.condition() + ")";
+        return spelling.constraint(check.name()) + "CHECK (" + dialect.written(check.condition()) + ")";
     }
 
     /** The clause of a foreign key. */
@@ -164,7 +164,7 @@ public final class TableWriter {
 
     private String type(Column column) {
         if (is(Target.SQLSERVER) && column.generated().isPresent()) {
-            return "AS (" + column.generated().get() + ")";
+            return "AS (" + dialect.written(column.generated().get()) + ")";
         }
         return column.type() instanceof NativeType(String spelled) && spelled.isEmpty() ? "" : spelling.type(column.type());
     }
@@ -173,11 +173,11 @@ public final class TableWriter {
         List<String> parts = new ArrayList<>();
         column.details().collation().ifPresent(collation -> parts.add("COLLATE " + (is(Target.POSTGRESQL) ? dialect.quoted(collation) : collation)));
         boolean whole = is(Target.SQLITE) && column.identity() != Identity.NONE;
-        column.defaultValue().ifPresent(expression -> parts.add("DEFAULT " + expression));
+        column.defaultValue().ifPresent(expression -> parts.add("DEFAULT " + dialect.written(expression)));
         if (column.identity() != Identity.NONE && !whole) {
             parts.add(identity(column));
         }
-        column.generated().ifPresent(expression -> parts.add(computed(column, expression)));
+        column.generated().ifPresent(expression -> parts.add(computed(column, dialect.written(expression))));
         column.details().onUpdate().ifPresent(expression -> parts.add("ON UPDATE " + expression));
         if (column.required()) {
             parts.add("NOT NULL");
@@ -242,7 +242,7 @@ public final class TableWriter {
     /** CREATE INDEX. */
     public String createIndex(Table table, TableIndex index) {
         if (index.method().equals("exclude")) {
-            return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD " + spelling.constraint(index.name()) + index.columns().getFirst().name();
+            return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD " + spelling.constraint(index.name()) + dialect.written(index.columns().getFirst().name());
         }
         String columns = index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"));
         String leading = LEADING.contains(index.method()) ? index.method().toUpperCase(java.util.Locale.ROOT) + " " : "";
@@ -251,11 +251,11 @@ public final class TableWriter {
         boolean ifAbsent = options.onlyIfAbsent() && (is(Target.POSTGRESQL) || is(Target.SQLITE) || is(Target.MARIADB) || is(Target.H2));
         return "CREATE " + (index.unique() ? "UNIQUE " : "") + leading + "INDEX " + (ifAbsent ? "IF NOT EXISTS " : "")
                 + (dialect.qualifiesIndexes() ? spelling.qualified(table.namespace(), index.name()) : spelling.name(index.name())) + " " + (usingInFront ? using : "")
-                + "ON " + spelling.qualified(table.namespace(), table.name()) + " " + (usingInFront ? "" : using) + columns + index.predicate().map(rows -> " WHERE " + rows).orElse("");
+                + "ON " + spelling.qualified(table.namespace(), table.name()) + " " + (usingInFront ? "" : using) + columns + index.predicate().map(rows -> " WHERE " + dialect.written(rows)).orElse("");
     }
 
     private String indexed(IndexColumn part) {
-        String what = part.expression() ? "(" + part.name() + ")" : spelling.name(part.name());
+        String what = part.expression() ? "(" + dialect.written(part.name()) + ")" : spelling.name(part.name());
         return what + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "") + (part.descending() ? " DESC" : "");
     }
 

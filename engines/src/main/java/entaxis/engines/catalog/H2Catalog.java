@@ -71,7 +71,7 @@ final class H2Catalog {
             left join information_schema.check_constraints k on k.constraint_schema = d.constraint_schema and k.constraint_name = d.constraint_name
             where c.domain_schema = ? order by c.domain_name""";
     private static final String VALUES = "select object_name, object_type, enum_identifier, value_name from information_schema.enum_values where object_schema = ? "
-            + "order by object_name, enum_identifier, value_ordinal";
+            + "order by object_name, enum_identifier, cast(value_ordinal as integer)";
     private static final String FIELDS = "select f.object_name, f.field_name, " + TYPE.replace("c.declared_data_type", "''").replace("c.", "f.")
             + " from information_schema.fields f where f.object_schema = ? and f.object_type = 'DOMAIN' order by f.object_name, f.ordinal_position";
     private static final String ELEMENTS = "select e.object_name, e.collection_type_identifier, " + TYPE.replace("c.declared_data_type", "''").replace("c.", "e.")

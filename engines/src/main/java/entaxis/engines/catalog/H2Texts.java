@@ -5,14 +5,40 @@ import java.util.regex.Pattern;
 
 /** The texts of H2's catalog, in which signs beyond ASCII stand as their numbers (H2 manual, Grammar, “Unicode String” and “Quoted Name”). */
 final class H2Texts {
-    private static final Pattern UNICODE = Pattern.compile("U&('(?:[^']|'')*'|\"(?:[^\"]|\"\")*\")");
     private static final Pattern NUMBER = Pattern.compile("\\\\(?:\\+([0-9a-fA-F]{6})|([0-9a-fA-F]{4})|\\\\)");
 
     private H2Texts() { }
 
-    /** A condition or expression with those signs as themselves. Linear. */
+    /** A condition or expression with those signs as themselves; texts and names that only look so are left alone. Linear. */
     static String plain(String text) {
-        return !text.contains("U&") ? text : UNICODE.matcher(text).replaceAll(found -> Matcher.quoteReplacement(NUMBER.matcher(found.group(1)).replaceAll(number -> Matcher.quoteReplacement(sign(number.group(1), number.group(2))))));
+        if (!text.contains("U&")) {
+            return text;
+        }
+        StringBuilder whole = new StringBuilder(text.length());
+        for (int i = 0; i < text.length();) {
+            boolean marked = text.startsWith("U&'", i) || text.startsWith("U&\"", i);
+            int quote = marked ? i + 2 : i;
+            char c = text.charAt(quote);
+            int end = c == '\'' || c == '"' ? closing(text, quote) : i + 1;
+            String run = text.substring(quote, end);
+            whole.append(!marked ? text.substring(i, end)
+                    : NUMBER.matcher(run).replaceAll(number -> Matcher.quoteReplacement(sign(number.group(1), number.group(2)))));
+            i = end;
+        }
+        return whole.toString();
+    }
+
+    /** The place behind the quote that closes the run which begins here. */
+    private static int closing(String text, int from) {
+        for (int i = from + 1; i < text.length(); i++) {
+            if (text.charAt(i) == text.charAt(from)) {
+                if (i + 1 == text.length() || text.charAt(i + 1) != text.charAt(from)) {
+                    return i + 1;
+                }
+                i++;
+            }
+        }
+        return text.length();
     }
 
     private static String sign(String six, String four) {

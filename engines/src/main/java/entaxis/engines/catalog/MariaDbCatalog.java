@@ -18,6 +18,7 @@ import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
+import entaxis.core.sql.TextLiterals;
 import entaxis.core.type.SqlType;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -29,6 +30,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.OptionalInt;
 import java.util.Set;
 
@@ -37,6 +39,7 @@ import java.util.Set;
  * CHECK_CONSTRAINTS. JSON is a checked text there; the indexes that the engine adds for references are left out.
  */
 final class MariaDbCatalog {
+    private static final Pattern ESCAPED = Pattern.compile("\\\\(['\\\\])");
     private static final String TABLES = """
             select table_name, table_comment from information_schema.tables where table_schema = ? and table_type in ('BASE TABLE', 'SYSTEM VERSIONED') order by create_time, table_name""";
     private static final String SEQUENCES = "select table_name from information_schema.tables where table_schema = ? and table_type = 'SEQUENCE' order by table_name";
@@ -129,12 +132,13 @@ final class MariaDbCatalog {
 
     /** MySQL gives expressions with the character set before each text, and the quotes of texts escaped (MySQL manual, “Character Set Introducers”). */
     private String plain(String expression) {
-        return mariaDb ? expression : expression.replace("\\'", "'").replaceAll("\\b_[a-z0-9]+'", "'");
+        return TextLiterals.ofMySql(mariaDb ? expression : ESCAPED.matcher(expression).replaceAll("$1").replaceAll("\\b_[a-z0-9]+'", "'"));
     }
 
     private Column column(ResultSet row) throws SQLException {
         String extra = Catalog.text(row, 6).toLowerCase(Locale.ROOT);
-        String spelled = row.getString(3).replaceAll("\\s*/\\*.*?\\*/", "");
+        String given = row.getString(3);
+        String spelled = given.indexOf('\'') >= 0 ? TextLiterals.ofMySql(given) : given.replaceAll("\\s*/\\*.*?\\*/", "");
         SqlType type = documents.contains(row.getString(1) + "\u0000" + row.getString(2)) ? new SqlType.JsonType() : dialect.read(SpelledTypes.cut(spelled));
         String generated = plain(Catalog.text(row, 8));
         Optional<String> held = generated.isEmpty() ? defaultValue(row.getString(5), extra, spelled) : Optional.empty();
@@ -153,7 +157,7 @@ final class MariaDbCatalog {
             return Optional.empty();
         }
         boolean number = type.matches("(?i)(tinyint|smallint|mediumint|int|bigint|decimal|float|double|bit).*");
-        return Optional.of(mariaDb || number ? given.replaceAll("(?i)\\bnextval\\(`[^`]+`\\.`", "nextval(`") : extra.contains("default_generated") ? plain(given) : dialect.literal(given));
+        return Optional.of(mariaDb || number ? plain(given).replaceAll("(?i)\\bnextval\\(`[^`]+`\\.`", "nextval(`") : extra.contains("default_generated") ? plain(given) : "'" + given.replace("'", "''") + "'");
     }
 
     private void references(Catalog catalog, String database, Map<String, TableParts> tables) throws SQLException {

@@ -65,7 +65,8 @@ public final class RealMariaDb implements AutoCloseable {
         return new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     }
 
-    private Connection connect(String database) throws SQLException {
+    /** A connection to a database that is there. */
+    public Connection connect(String database) throws SQLException {
         return DriverManager.getConnection("jdbc:mariadb://127.0.0.1:" + port + "/" + database + "?user=root&allowMultiQueries=true");
     }
 

@@ -1,6 +1,7 @@
 package entaxis.web.cli;
 
 import entaxis.core.design.Target;
+import entaxis.core.expression.SingleExpression;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.migration.Step;
@@ -118,6 +119,11 @@ final class ReconcileCommand {
             int equals = fill.indexOf('=');
             if (equals < 1 || !fill.substring(0, equals).contains(".")) {
                 err.println("--fill is followed by TABLE.COLUMN=EXPRESSION, not “" + fill + "”.");
+                return Optional.empty();
+            }
+            Optional<String> fault = SingleExpression.fault(fill.substring(equals + 1));
+            if (fault.isPresent()) {
+                err.println("--fill " + fill.substring(0, equals) + ": the value is no single expression. " + fault.get());
                 return Optional.empty();
             }
             expressions.put(fill.substring(0, equals).strip(), fill.substring(equals + 1).strip());

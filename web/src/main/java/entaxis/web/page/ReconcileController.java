@@ -217,7 +217,7 @@ class ReconcileController {
     @PostMapping("/designs/{id}/reconcile/fill")
     String fill(@PathVariable String id, @RequestParam String side, @RequestParam String key, @RequestParam(defaultValue = "") String value, @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "all") String show, Model model) {
-        reconciling.fill(store.open(id), side, key, value);
+        reconciling.fill(store.open(id), side, key, value).ifPresent(message -> model.addAttribute("said", message));
         return again(id, side, q, show, model);
     }
 

@@ -4,6 +4,7 @@ import entaxis.core.change.Change;
 import entaxis.core.change.Patch;
 import entaxis.core.design.Design;
 import entaxis.core.design.Target;
+import entaxis.core.expression.SingleExpression;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.reading.ScriptReader;
@@ -253,10 +254,15 @@ public class Reconciling {
         put(open, key, new Note(Note.Kind.RENAME, rename, same ? "same" : "two"));
     }
 
-    /** Notes the value for rows that have none. */
+    /** Notes the value for rows that have none; says why not, if it is no single expression. */
     @Transactional
-    public void fill(OpenDesign open, String key, String place, String expression) {
+    public Optional<String> fill(OpenDesign open, String key, String place, String expression) {
+        Optional<String> fault = expression.isBlank() ? Optional.empty() : SingleExpression.fault(expression);
+        if (fault.isPresent()) {
+            return Optional.of("The value for rows that are there is no single expression. " + fault.get());
+        }
         put(open, key, new Note(Note.Kind.FILL, place, expression.strip()));
+        return Optional.empty();
     }
 
     /** Notes that values may be lost. */

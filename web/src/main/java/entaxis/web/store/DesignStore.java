@@ -2,6 +2,7 @@ package entaxis.web.store;
 
 import entaxis.core.change.Change;
 import entaxis.core.change.Editor;
+import entaxis.core.change.ExpressionRules;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.Outcome.Refused;
 import entaxis.core.change.Problem;
@@ -86,6 +87,10 @@ public class DesignStore {
         Slot slot = slot(id);
         return locked(slot, () -> {
             OpenDesign now = current(slot, id);
+            Optional<Problem> fault = ExpressionRules.fault(change);
+            if (fault.isPresent()) {
+                return new EditResult.Refused(List.of(fault.get()), now);
+            }
             Optional<String> overlap = slot.recent.seenBeforeOthers(origin).flatMap(seen -> Overlap.of(seen, now.design(), change));
             return overlap.<EditResult>map(words -> new EditResult.Refused(List.of(new Problem("value", words)), now)).orElseGet(() -> apply(slot, now, Kind.EDIT, change, origin.window()));
         });
