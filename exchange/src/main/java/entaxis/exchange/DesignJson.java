@@ -24,9 +24,11 @@ import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
 import entaxis.core.type.TypeReading.Unknown;
+import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -109,8 +111,16 @@ public final class DesignJson {
         try {
             return MAPPER.readValue(json, type);
         } catch (JacksonException e) {
-            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT) + ": " + e.getOriginalMessage(), e);
+            String place = e instanceof DatabindException bind && !bind.getPath().isEmpty() ? " at " + path(bind) : "";
+            String line = e.getLocation() != null && e.getLocation().getLineNr() > 0 ? " (line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr() + ")" : "";
+            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT) + place + line + ": " + e.getOriginalMessage(), e);
+        } catch (IllegalArgumentException | NullPointerException | IndexOutOfBoundsException | StackOverflowError e) {
+            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT) + ": " + e.getMessage(), e);
         }
+    }
+
+    private static String path(DatabindException e) {
+        return e.getPath().stream().map(step -> step.getPropertyName() == null ? "[" + step.getIndex() + "]" : step.getPropertyName()).collect(Collectors.joining("."));
     }
 
     private static SqlType type(String text) {

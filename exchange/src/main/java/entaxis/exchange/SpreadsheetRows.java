@@ -1,24 +1,34 @@
 package entaxis.exchange;
 
-import entaxis.core.dependency.Rows;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
-import org.apache.poi.ss.usermodel.Cell;
-import org.apache.poi.ss.usermodel.CellType;
-import org.apache.poi.ss.usermodel.DataFormatter;
-import org.apache.poi.ss.usermodel.DateUtil;
-import org.apache.poi.ss.usermodel.Row;
-import org.apache.poi.ss.usermodel.Sheet;
-import org.apache.poi.xssf.usermodel.XSSFWorkbook;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Iterator;
+import javax.xml.parsers.ParserConfigurationException;
+import org.apache.poi.openxml4j.exceptions.OpenXML4JException;
+import org.apache.poi.openxml4j.opc.OPCPackage;
+import org.apache.poi.openxml4j.opc.PackageAccess;
+import org.apache.poi.openxml4j.util.ZipSecureFile;
+import org.apache.poi.util.XMLHelper;
+import org.apache.poi.xssf.eventusermodel.ReadOnlySharedStringsTable;
+import org.apache.poi.xssf.eventusermodel.XSSFReader;
+import org.apache.poi.xssf.eventusermodel.XSSFSheetXMLHandler;
+import org.xml.sax.InputSource;
+import org.xml.sax.SAXException;
+import org.xml.sax.XMLReader;
 
-/** Rows from the first sheet of an Office Open XML workbook (ISO/IEC 29500), with the names of the columns in its first filled row. Formulas give their stored values. */
+/**
+ * Rows from the first sheet of an Office Open XML workbook (ISO/IEC 29500), with the names of the columns in its first filled row. Formulas give their stored values. Rows are
+ * read one by one, so that a limit counts before the rest is unpacked; memory is in proportion to the rows that are kept and to the texts of the workbook, which are limited too.
+ */
 public final class SpreadsheetRows {
-    private static final int MOST_COLUMNS = 1000;
+    private static final long MOST_UNPACKED = 400L << 20;
+    private static final long MOST_TEXT = 64L << 20;
+
+    static {
+        ZipSecureFile.setMaxEntrySize(MOST_UNPACKED);
+    }
 
     private SpreadsheetRows() { }
 
@@ -29,63 +39,56 @@ public final class SpreadsheetRows {
 
     /** Reads at most so many rows; more are a fault. Archives that swell beyond measure are refused. */
     public static CsvRows.Result read(byte[] bytes, int most) {
-        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(bytes))) {
-            return book.getNumberOfSheets() == 0 ? CsvRows.fault(1, "the workbook has no sheet") : read(book.getSheetAt(0), most);
-        } catch (IOException | RuntimeException e) {
+        try {
+            // a file, because the library unpacks a stream as a whole before it looks at it
+            Path file = Files.createTempFile("workbook", ".xlsx");
+            try {
+                Files.write(file, bytes);
+                return read(file, most);
+            } finally {
+                Files.deleteIfExists(file);
+            }
+        } catch (SheetRows.TooMuch e) {
+            return CsvRows.fault(e.line(), e.getMessage());
+        } catch (IOException | OpenXML4JException | SAXException | ParserConfigurationException | RuntimeException e) {
             // the library throws many kinds for broken files
-            return CsvRows.fault(1, "this is no workbook that can be read; save it as .xlsx or as CSV");
+            return e.getCause() instanceof SheetRows.TooMuch much ? CsvRows.fault(much.line(), much.getMessage())
+                    : CsvRows.fault(1, "this is no workbook that can be read; save it as .xlsx or as CSV");
         }
     }
 
-    private static CsvRows.Result read(Sheet sheet, int most) {
-        DataFormatter formatter = new DataFormatter(Locale.ROOT);
-        List<String> columns = new ArrayList<>();
-        List<List<String>> values = new ArrayList<>();
-        int first = 0;
-        for (Row row : sheet) {
-            long line = row.getRowNum() + 1L;
-            if (columns.isEmpty()) {
-                first = Math.max(0, row.getFirstCellNum());
-                if (row.getLastCellNum() - first > MOST_COLUMNS) {
-                    return CsvRows.fault(line, "more than " + MOST_COLUMNS + " columns are not read");
-                }
-                Optional<String> fault = CsvRows.names(cells(row, first, row.getLastCellNum() - first, formatter), columns);
-                if (fault.isPresent()) {
-                    return CsvRows.fault(line, fault.get());
-                }
-                continue;
+    private static CsvRows.Result read(Path file, int most) throws IOException, OpenXML4JException, SAXException, ParserConfigurationException {
+        try (OPCPackage book = OPCPackage.open(file.toFile(), PackageAccess.READ)) {
+            XSSFReader reader = new XSSFReader(book);
+            Iterator<InputStream> sheets = reader.getSheetsData();
+            if (!sheets.hasNext()) {
+                return CsvRows.fault(1, "the workbook has no sheet");
             }
-            List<String> cells = cells(row, first, columns.size(), formatter);
-            if (cells.stream().allMatch(String::isEmpty)) {
-                continue;
+            SheetRows rows = new SheetRows(most);
+            try (InputStream sheet = sheets.next()) {
+                XMLReader xml = XMLHelper.newXMLReader();
+                xml.setContentHandler(new XSSFSheetXMLHandler(reader.getStylesTable(), new LimitedTexts(book), rows, new PlainValues(), false));
+                xml.parse(new InputSource(sheet));
             }
-            if (values.size() == most) {
-                return CsvRows.fault(line, "more than " + most + " rows are not read; take a part of them");
-            }
-            values.add(cells);
+            return rows.result();
         }
-        return columns.isEmpty() ? CsvRows.fault(1, "there is nothing; the first row names the columns") : new CsvRows.Result(Rows.of(columns, values), Optional.empty());
     }
 
-    private static List<String> cells(Row row, int first, int count, DataFormatter formatter) {
-        List<String> cells = new ArrayList<>(Math.max(0, count));
-        for (int i = 0; i < count; i++) {
-            Cell cell = row.getCell(first + i);
-            cells.add(cell == null ? "" : text(cell, formatter).strip());
-        }
-        return cells;
-    }
+    /** The texts of a workbook, up to a limit. */
+    private static final class LimitedTexts extends ReadOnlySharedStringsTable {
+        private long read;
 
-    private static String text(Cell cell, DataFormatter formatter) {
-        CellType type = cell.getCellType() == CellType.FORMULA ? cell.getCachedFormulaResultType() : cell.getCellType();
-        if (type == CellType.NUMERIC && DateUtil.isCellDateFormatted(cell)) {
-            return cell.getLocalDateTimeCellValue().format(cell.getNumericCellValue() % 1 == 0 ? DateTimeFormatter.ISO_LOCAL_DATE : DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss"));
+        LimitedTexts(OPCPackage book) throws IOException, SAXException {
+            super(book);
         }
-        return switch (type) {
-            case NUMERIC -> java.math.BigDecimal.valueOf(cell.getNumericCellValue()).stripTrailingZeros().toPlainString();
-            case STRING -> cell.getRichStringCellValue().getString();
-            case BOOLEAN -> String.valueOf(cell.getBooleanCellValue());
-            default -> formatter.formatCellValue(cell);
-        };
+
+        @Override
+        public void characters(char[] characters, int start, int length) throws SAXException {
+            read += length;
+            if (read > MOST_TEXT) {
+                throw new SheetRows.TooMuch(1, "its texts are longer than " + (MOST_TEXT >> 20) + " million characters together; take a part of it");
+            }
+            super.characters(characters, start, length);
+        }
     }
 }

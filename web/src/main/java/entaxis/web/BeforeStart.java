@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.context.ApplicationListener;
@@ -27,7 +28,13 @@ class BeforeStart implements ApplicationListener<ApplicationEnvironmentPreparedE
             throw new Refused("Entaxis has no sign-in yet and serves this machine only; “" + address + "” could be reached from others. Leave server.address out, or give 127.0.0.1.");
         }
         try {
-            StoreFiles.own(Path.of(event.getEnvironment().getProperty("entaxis.data", "./data")));
+            Path data = Path.of(event.getEnvironment().getProperty("entaxis.data", "./data"));
+            StoreFiles.own(data);
+            Path store = data.resolve(StoreFiles.DATABASE);
+            if (Files.exists(store) && Files.size(store) == 0) {
+                throw new Refused("The store " + store + " is empty: its content is lost, perhaps because a disk was full. Move the file away, then bring a backup back with ./entaxis restore FILE, or start "
+                        + "without one to begin anew.");
+            }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

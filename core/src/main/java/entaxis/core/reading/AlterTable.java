@@ -814,6 +814,7 @@ final class AlterTable {
             String now = tokens.name();
             table.indexes.replaceAll(index -> index.name().equalsIgnoreCase(before) ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index);
             table.uniqueKeys.replaceAll(key -> key.name().equalsIgnoreCase(before) ? new UniqueKey(now, key.columns()) : key);
+            table.indexRenames++;
             drafts.index(now, table);
             return;
         }

@@ -19,6 +19,9 @@ final class ImpliedNames {
     /** Names that were given, until one has to be made up and they are looked at. */
     private final List<String> given = new ArrayList<>();
     private final Set<String> taken = new HashSet<>();
+    /** The number that is tried next for a name made of these words; those before are taken, and names that were taken stay so. */
+    private final Map<List<String>, Integer> numbers = new HashMap<>();
+    private final Map<TableDraft, KeyNames> keyNames = new HashMap<>();
     private final Map<TableDraft, Integer> references = new HashMap<>();
     private final Map<TableDraft, Integer> conditions = new HashMap<>();
 
@@ -72,17 +75,8 @@ final class ImpliedNames {
         };
     }
 
-    private static String firstColumn(TableDraft table, List<String> columns) {
-        String base = columns.getFirst();
-        String name = base;
-        for (int number = 2; taken(table, name); number++) {
-            name = base + "_" + number;
-        }
-        return name;
-    }
-
-    private static boolean taken(TableDraft table, String name) {
-        return table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name)) || table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name));
+    private String firstColumn(TableDraft table, List<String> columns) {
+        return keyNames.computeIfAbsent(table, KeyNames::new).free(columns.getFirst());
     }
 
     /** A name in the schema of a table; the usual one is named or not. */
@@ -93,10 +87,14 @@ final class ImpliedNames {
     private String free(TableDraft table, String columns, String label) {
         taken.addAll(given);
         given.clear();
-        String name = cut(table.name, columns, label);
-        for (int number = 1; !taken.add(within(table, name)); number++) {
+        List<String> base = List.of(table.namespace, table.name, columns, label);
+        int number = numbers.getOrDefault(base, 0);
+        String name = cut(table.name, columns, number == 0 ? label : label + number);
+        while (!taken.add(within(table, name))) {
+            number++;
             name = cut(table.name, columns, label + number);
         }
+        numbers.put(base, number + 1);
         return name;
     }
 

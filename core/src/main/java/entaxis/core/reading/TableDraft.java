@@ -36,6 +36,8 @@ final class TableDraft {
     final List<CheckRule> checks = new ArrayList<>(2);
     final List<ForeignKey> foreignKeys = new ArrayList<>(2);
     final List<TableIndex> indexes = new ArrayList<>(2);
+    /** How often an index or key was given another name. */
+    int indexRenames;
     private Set<String> leftBehind = Set.of();
     String comment = "";
     /** Whether the storage engine keeps references; MyISAM reads past them (MySQL manual, “FOREIGN KEY Constraint Differences”). */

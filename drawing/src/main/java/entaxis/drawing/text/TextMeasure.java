@@ -16,17 +16,23 @@ public final class TextMeasure {
     private static final int MAX_CACHED = 50_000;
     private static final FontRenderContext CONTEXT = new FontRenderContext(null, true, true);
 
-    private final Map<TextStyle, Font> fonts = new EnumMap<>(TextStyle.class);
+    private final Map<TextStyle, Font> fonts = Loaded.FONTS;
     private final Map<TextStyle, Map<String, Double>> widths = new EnumMap<>(TextStyle.class);
 
-    /**
-     * Loads the bundled fonts.
-     *
-     * @throws IllegalStateException if one of them is not there or cannot be read
-     */
+    /** The bundled fonts, loaded once for all: Java copies each to the disk when it is loaded. */
+    private static final class Loaded {
+        private static final Map<TextStyle, Font> FONTS = new EnumMap<>(TextStyle.class);
+
+        static {
+            for (TextStyle style : TextStyle.values()) {
+                FONTS.put(style, load(style));
+            }
+        }
+    }
+
+    /** Loads the bundled fonts, if that was not done before; they come with the application, so that one that cannot be read is a fault of the package. */
     public TextMeasure() {
         for (TextStyle style : TextStyle.values()) {
-            fonts.put(style, load(style));
             widths.put(style, new ConcurrentHashMap<>());
         }
     }

@@ -79,6 +79,11 @@ public final class Sandbox implements AutoCloseable {
         return process.isAlive();
     }
 
+    /** Whether its process has ended although it has met no limit, as when somebody kills it; what was asked may then be asked of a fresh one. */
+    public boolean endedUnexpectedly() {
+        return !process.isAlive() && !overdue && process.exitValue() != EXIT_OUT_OF_MEMORY;
+    }
+
     /** The number of its process. */
     public long pid() {
         return process.pid();

@@ -16,7 +16,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
 
-/** Carries out commands: {@code normalize}, {@code discover}, {@code read}, {@code sql}, {@code draw} and {@code reconcile}. Exit 0; 2 with what is wrong, and where, on bad input. */
+/** Carries out commands: {@code normalize}, {@code discover}, {@code read}, {@code sql}, {@code draw}, {@code reconcile}, {@code verify}, {@code backup} and
+ * {@code restore}. Exit 0; 2 with what is wrong, and where, on bad input. */
 public final class CommandLine {
     private static final int BAD_INPUT = 2;
     private static final int MOST_ROWS = 2_000_000;
@@ -41,6 +42,9 @@ public final class CommandLine {
                 case "sql" -> commands.sql(words);
                 default -> commands.draw(words);
             });
+        }
+        if (arguments.length > 0 && List.of("verify", "backup", "restore").contains(arguments[0])) {
+            return OptionalInt.of(new StoreCommands(out, err).run(arguments[0], List.of(arguments).subList(1, arguments.length)));
         }
         if (arguments.length > 0 && arguments[0].equals("reconcile")) {
             return OptionalInt.of(new ReconcileCommand(out, err).run(List.of(arguments).subList(1, arguments.length)));

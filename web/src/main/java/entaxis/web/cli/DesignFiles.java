@@ -21,7 +21,13 @@ final class DesignFiles {
 
     /** The schema that follows from a saved design; none if it cannot be read, which is said. */
     Optional<Schema> schema(String file) {
-        return design(file).map(design -> Derivation.of(design).schema());
+        try {
+            return design(file).map(design -> Derivation.of(design).schema());
+        } catch (RuntimeException e) {
+            // every part of it can be read, but not all of them fit together
+            err.println(file + ": this design does not hold together: " + (e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage()));
+            return Optional.empty();
+        }
     }
 
     Optional<Design> design(String file) {
@@ -29,7 +35,7 @@ final class DesignFiles {
             return Optional.of(DesignJson.readDesign(Files.readString(Path.of(file))));
         } catch (IOException e) {
             err.println(file + ": the file cannot be read: " + (Files.exists(Path.of(file)) ? e.getMessage() : "there is no such file"));
-        } catch (UnreadableJson e) {
+        } catch (UnreadableJson | IllegalArgumentException e) {
             err.println(file + ": " + e.getMessage());
         }
         return Optional.empty();

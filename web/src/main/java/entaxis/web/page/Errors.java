@@ -8,11 +8,13 @@ import jakarta.servlet.http.HttpServletRequest;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.TransactionException;
 import org.springframework.ui.Model;
+import org.springframework.util.unit.DataSize;
 import org.springframework.web.HttpMediaTypeNotAcceptableException;
 import org.springframework.web.HttpMediaTypeNotSupportedException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
@@ -32,8 +34,13 @@ class Errors {
     private static final Logger LOG = LoggerFactory.getLogger(Errors.class);
     private final StoreHealth health;
 
-    Errors(StoreHealth health) {
+    private final DataSize mostForm;
+    private final DataSize mostFile;
+
+    Errors(StoreHealth health, @Value("${server.tomcat.max-http-form-post-size}") DataSize mostForm, @Value("${spring.servlet.multipart.max-file-size}") DataSize mostFile) {
         this.health = health;
+        this.mostForm = mostForm;
+        this.mostFile = mostFile;
     }
 
     /** What every page says at its top while the store takes no edits. */
@@ -58,7 +65,7 @@ class Errors {
     @ExceptionHandler({InvalidParameterException.class, MaxUploadSizeExceededException.class})
     @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
     String tooMuch(HttpServletRequest request, Model model) {
-        return page(request, model, "That was too much at once", "Nothing was changed. Send less: two megabytes is the most for one edit.");
+        return page(request, model, "That was too much at once", "Nothing was changed. Send less: an edit has " + mostForm.toMegabytes() + " MB at most, a file " + mostFile.toMegabytes() + " MB.");
     }
 
     /** The field that sent the edit keeps what was typed; the word is put beside it by the page, as for everything that is refused. */

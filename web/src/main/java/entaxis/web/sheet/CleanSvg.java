@@ -71,12 +71,11 @@ record CleanSvg(String text, int width, int height) {
         NamedNodeMap attributes = element.getAttributes();
         for (int i = attributes.getLength() - 1; i >= 0; i--) {
             Attr attribute = (Attr) attributes.item(i);
-            String name = attribute.getName().toLowerCase(Locale.ROOT);
-            String value = attribute.getValue().replaceAll("\\s+", "").toLowerCase(Locale.ROOT);
-            boolean link = name.equals("href") || name.endsWith(":href");
-            boolean outside = link && !value.startsWith("#") || value.contains("url(") && !value.contains("url(#") || value.contains("javascript:") || value.contains("expression(");
-            if (name.startsWith("on") || outside || name.equals("xml:base")) {
+            Optional<String> safe = SafeSvgValues.value(attribute.getName(), attribute.getValue());
+            if (safe.isEmpty()) {
                 element.removeAttributeNode(attribute);
+            } else if (!safe.get().equals(attribute.getValue())) {
+                attribute.setValue(safe.get());
             }
         }
         Node child = element.getFirstChild();

@@ -17,6 +17,10 @@ public interface DesignMapper {
     @Select("select " + COLUMNS + " from design where deleted_at is null order by changed_at desc, id")
     List<DesignRow> designs();
 
+    /** Deleted ones too. */
+    @Select("select " + COLUMNS + " from design order by changed_at desc, id")
+    List<DesignRow> allDesigns();
+
     @Select("select " + COLUMNS + " from design where id = #{id} and deleted_at is null")
     Optional<DesignRow> design(String id);
 

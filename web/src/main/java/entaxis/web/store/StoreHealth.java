@@ -20,6 +20,8 @@ import org.springframework.stereotype.Component;
 public class StoreHealth {
     private static final Logger LOG = LoggerFactory.getLogger(StoreHealth.class);
     private static final long KILOBYTE = 1024;
+    /** With less room than this it is not said that all is well again. */
+    private static final long ENOUGH = 512 * KILOBYTE;
 
     private final Path folder;
     private final long leastFree;
@@ -80,7 +82,7 @@ public class StoreHealth {
 
     /** Whether the disk has room again, asked while there is trouble. */
     public void look() {
-        if (trouble.isPresent() && free() >= leastFree) {
+        if (trouble.isPresent() && free() >= Math.max(leastFree, ENOUGH)) {
             try (var connection = source.getConnection(); var statement = connection.createStatement()) {
                 statement.execute("checkpoint sync");
                 afterWrite();

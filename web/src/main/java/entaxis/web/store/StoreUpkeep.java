@@ -60,12 +60,15 @@ class StoreUpkeep {
     private void look() {
         try {
             health.ifAvailable(StoreHealth::look);
+            if (file.isPresent()) {
+                Backup.serve(file.get().getParent(), source);
+            }
             boolean full = health.stream().anyMatch(store -> store.trouble().isPresent());
             if (file.isPresent() && (commits.get() >= every || commits.get() > 0 && (full || size() > 2 * tidied + SMALL))) {
                 commits.set(0);
                 tidy();
             }
-        } catch (SQLException | RuntimeException e) {
+        } catch (SQLException | IOException | RuntimeException e) {
             LOG.debug("the store could not be tidied", e);
         }
     }

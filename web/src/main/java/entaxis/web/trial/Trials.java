@@ -48,6 +48,7 @@ public class Trials {
     private static final Dialect DIALECT = Dialect.of(Target.H2);
     /** So many wait for one design's trial at most; whoever comes then is asked to come again. */
     private static final int MOST_WAITING = 12;
+    private static final int MOST_ATTEMPTS = 2;
 
     /** What came of a row: the engine's word, and the edit that keeps the row if it was taken. */
     public record RowOutcome(StatementOutcome statement, Optional<EditResult> edit) { }
@@ -88,7 +89,7 @@ public class Trials {
      * @throws TrialBusy if all processes are at work, or too many wait for this one
      */
     public TrialSession run(OpenDesign open) {
-        return at(open, bench -> run(bench, open));
+        return at(open, true, bench -> run(bench, open));
     }
 
     private TrialSession run(Bench bench, OpenDesign open) {
@@ -128,7 +129,7 @@ public class Trials {
      */
     public RowOutcome insert(OpenDesign open, OwnerId owner, Map<ColumnPath, String> values) {
         Table table = open.derivation().table(owner).orElseThrow();
-        return at(open, bench -> {
+        return at(open, true, bench -> {
             TrialSession session = session(bench, open).orElseGet(() -> run(bench, open));
             SampleRow row = new SampleRow(new RowId(NewId.of('w')), owner, values);
             StatementOutcome outcome = session.sandbox().run(insert(table, row));
@@ -151,7 +152,7 @@ public class Trials {
      * @throws TrialBusy if all processes are at work, or too many wait for this one
      */
     public EditResult remove(OpenDesign open, RowId row) {
-        return at(open, bench -> {
+        return at(open, false, bench -> {
             EditResult edit = store.edit(open.id(), new Change.RemoveRow(row));
             if (edit instanceof EditResult.Kept(OpenDesign before, OpenDesign after)) {
                 run(bench, after);
@@ -166,10 +167,11 @@ public class Trials {
      * @throws TrialBusy if all processes are at work, or too many wait for this one
      */
     public QueryOutcome query(OpenDesign open, String sql) {
-        return at(open, bench -> session(bench, open).orElseGet(() -> run(bench, open)).sandbox().ask(sql));
+        return at(open, true, bench -> session(bench, open).orElseGet(() -> run(bench, open)).sandbox().ask(sql));
     }
 
-    private <T> T at(OpenDesign open, Function<Bench, T> work) {
+    /** Does something with a design's trial; once more in a fresh process where one was killed from outside, if it may be done twice. */
+    private <T> T at(OpenDesign open, boolean again, Function<Bench, T> work) {
         Bench bench = benches.computeIfAbsent(open.id(), any -> new Bench());
         try {
             long wait = sandboxes.limits().statementTime().toMillis() + 2_000;
@@ -182,7 +184,12 @@ public class Trials {
         }
         try {
             bench.used = System.nanoTime();
-            return work.apply(bench);
+            T result = work.apply(bench);
+            for (int i = 0; again && i < MOST_ATTEMPTS && bench.session.filter(session -> session.sandbox().endedUnexpectedly()).isPresent(); i++) {
+                end(bench);
+                result = work.apply(bench);
+            }
+            return result;
         } catch (SandboxFailure e) {
             LOG.warn("a trial could not be served: {}", e.getMessage());
             throw new TrialBusy(e.getMessage());

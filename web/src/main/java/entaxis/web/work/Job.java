@@ -3,6 +3,7 @@ package entaxis.web.work;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -10,6 +11,8 @@ import org.slf4j.LoggerFactory;
 /** Work on its way, in a thread of its own. */
 public final class Job {
     private static final Logger LOG = LoggerFactory.getLogger(Job.class);
+    /** So many may work at once; each may take all of a processor and much memory. */
+    private static final Semaphore AT_ONCE = new Semaphore(3, true);
     private final String token;
     private final String title;
     private final CountDownLatch ended = new CountDownLatch(1);
@@ -65,18 +68,37 @@ public final class Job {
 
     static Job start(String token, String title, Work work) {
         Job job = new Job(token, title);
-        Thread.ofPlatform().daemon().name("job " + token).start(() -> job.run(work));
+        Thread.ofPlatform().daemon().name("job " + token).start(() -> job.runInTurn(work));
         return job;
+    }
+
+    /** Waits until few enough others are at work. */
+    private void runInTurn(Work work) {
+        if (!AT_ONCE.tryAcquire()) {
+            step = new Step("It waits for other work to end.", Optional.empty());
+            AT_ONCE.acquireUninterruptibly();
+        }
+        try {
+            run(work);
+        } finally {
+            AT_ONCE.release();
+        }
     }
 
     private void run(Work work) {
         try {
+            if (stopped) {
+                throw new Failed("It was stopped before it began.");
+            }
             end = new End.Well(work.on(this));
         } catch (Failed e) {
             end = new End.Ill(e.getMessage());
         } catch (RuntimeException e) {
             LOG.error("{} failed", title, e);
             end = new End.Ill("Something went wrong on the server; nothing was changed. Its log says more.");
+        } catch (OutOfMemoryError e) {
+            LOG.error("{} needed more memory than there is", title);
+            end = new End.Ill("This needed more memory than Entaxis has; nothing was changed. Take a part of it, or give Entaxis more memory (docs/performance.md).");
         } finally {
             ended.countDown();
         }

@@ -56,8 +56,8 @@ public final class PackagedServer implements AutoCloseable {
         try (ServerSocket free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
-        List<String> command = new ArrayList<>(List.of(java(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-XX:SharedArchiveFile=" + CLASSES, "-jar",
-                APP.resolve("entaxis.jar").toString(), "--entaxis.demo=true", "--entaxis.data=" + data.toAbsolutePath(), "--server.port=" + port));
+        List<String> command = new ArrayList<>(List.of(java(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-XX:SharedArchiveFile=" + CLASSES,
+                "-Djava.io.tmpdir=" + Files.createDirectories(data.toAbsolutePath().resolve("temporary")), "-jar", APP.resolve("entaxis.jar").toString(), "--entaxis.demo=true", "--entaxis.data=" + data.toAbsolutePath(), "--server.port=" + port));
         command.addAll(List.of(options));
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile()));
         builder.environment().putAll(environment);
@@ -92,13 +92,18 @@ public final class PackagedServer implements AutoCloseable {
         assertThat(process.waitFor(180, TimeUnit.SECONDS)).as("it ends; see %s", LOG).isTrue();
     }
 
+    /** The option that makes a start quick. */
+    static String sharedClasses() {
+        return "-XX:SharedArchiveFile=" + CLASSES;
+    }
+
     /** What a command of the packaged application came to. */
     public record Ended(int code, String out, String err) { }
 
     /** Runs a command of the packaged application. */
     public static Ended command(String... words) throws IOException, InterruptedException {
         prepare();
-        List<String> command = new ArrayList<>(List.of(java(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1", "-jar", APP.resolve("entaxis.jar").toString()));
+        List<String> command = new ArrayList<>(List.of(java(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", sharedClasses(), "-jar", APP.resolve("entaxis.jar").toString()));
         command.addAll(List.of(words));
         File out = File.createTempFile("out", ".txt", new File("target/it"));
         File err = File.createTempFile("err", ".txt", new File("target/it"));
