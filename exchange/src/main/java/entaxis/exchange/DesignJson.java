@@ -24,6 +24,7 @@ import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
 import entaxis.core.type.TypeReading.Unknown;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
@@ -109,7 +110,12 @@ public final class DesignJson {
 
     private static <T> T read(String json, Class<T> type) {
         try {
-            return MAPPER.readValue(json, type);
+            T value = MAPPER.readValue(json, type);
+            Optional<String> missing = type == Design.class ? MissingValues.path(value, "") : Optional.empty();
+            if (missing.isPresent()) {
+                throw new UnreadableJson("This is not a readable design at " + missing.get() + ": a value is missing there.", new IllegalArgumentException(missing.get()));
+            }
+            return value;
         } catch (JacksonException e) {
             String place = e instanceof DatabindException bind && !bind.getPath().isEmpty() ? " at " + path(bind) : "";
             String line = e.getLocation() != null && e.getLocation().getLineNr() > 0 ? " (line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr() + ")" : "";

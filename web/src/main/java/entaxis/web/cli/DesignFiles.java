@@ -25,7 +25,8 @@ final class DesignFiles {
             return design(file).map(design -> Derivation.of(design).schema());
         } catch (RuntimeException e) {
             // every part of it can be read, but not all of them fit together
-            err.println(file + ": this design does not hold together: " + (e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage()));
+            err.println(file + ": this design does not hold together: " + (e instanceof NullPointerException || e.getMessage() == null
+                    || e.getMessage().equals("No value present") ? "one of its parts speaks of another that is not in it" : e.getMessage()));
             return Optional.empty();
         }
     }

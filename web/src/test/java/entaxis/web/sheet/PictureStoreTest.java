@@ -37,10 +37,25 @@ class PictureStoreTest {
     @ParameterizedTest
     @ValueSource(strings = {"<script>alert(1)</script>", "<foreignObject><b/></foreignObject>", "<image href='http://elsewhere.example/x.png'/>",
         "<a href='javascript:alert(1)'><rect/></a>", "<style>@import url(http://elsewhere.example)</style>", "<rect onload='x()'/>", "<rect fill='url(http://elsewhere.example#a)'/>",
-        "<use href='other.svg#a'/>", "<animate attributeName='href' values='javascript:alert(1)'/>"})
+        "<use href='other.svg#a'/>", "<animate attributeName='href' values='javascript:alert(1)'/>", "<rect style=\"fill:image-set('http://elsewhere.example/a.png' 1x)\"/>",
+        "<rect fill=\"\\75rl(http://elsewhere.example/a)\"/>", "<rect style=\"background:u\\rl(//elsewhere.example)\"/>", "<rect style='fill:url(#a);cursor:url(http://elsewhere.example/c.cur),auto'/>",
+        "<rect fill='src(\"http://elsewhere.example\")'/>", "<rect style='mask-image:-webkit-image-set(url(//elsewhere.example) 1x)'/>", "<rect filter='url(http://elsewhere.example#f)'/>",
+        "<text style='font-family:x;src:url(//elsewhere.example/f.woff)'>t</text>", "<rect fill='element(#x) url(&#x2F;&#x2F;elsewhere.example)'/>", "<rect style='--x:url(//elsewhere.example);fill:var(--x)'/>",
+        "<rect style='/**/fill:ur/**/l(//elsewhere.example)'/>", "<rect width='attr(x url, \"//elsewhere.example\")'/>", "<use xlink:href='http://elsewhere.example/x.svg#a' xmlns:xlink='http://www.w3.org/1999/xlink'/>",
+        "<rect data-x='//elsewhere.example' class='elsewhere'/>", "<g xmlns:e='http://elsewhere.example'><e:x/></g>"})
     void nothingActiveAndNothingFromElsewhereIsLeft(String inside) {
         String clean = cleaned("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 20'>" + inside + "<circle r='4'/></svg>");
         assertThat(clean).contains("<circle").doesNotContain("elsewhere").doesNotContain("alert").doesNotContain("onload").doesNotContain("foreignObject").doesNotContain("other.svg");
+    }
+
+    /** What drawings are made of stays as it is. */
+    @Test
+    void shapesPaintAndReferencesInsideStay() {
+        String inside = "<defs><linearGradient id=\"g\" gradientTransform=\"rotate(45)\"><stop offset=\"0\" stop-color=\"rgb(1, 2, 3)\"/></linearGradient></defs>"
+                + "<rect x=\"1\" fill=\"url(#g)\" style=\"stroke:#abc;stroke-width:2px\" transform=\"translate(3 4) scale(.5)\"/><use href=\"#g\"/><path d=\"M0 0L1-1.5e3z\"/>";
+        String clean = cleaned("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 20'>" + inside + "</svg>");
+        assertThat(clean).contains("fill=\"url(#g)\"", "style=\"stroke:#abc;stroke-width:2px\"", "transform=\"translate(3 4) scale(.5)\"", "gradientTransform=\"rotate(45)\"", "stop-color=\"rgb(1, 2, 3)\"",
+                "href=\"#g\"", "d=\"M0 0L1-1.5e3z\"", "viewBox=\"0 0 30 20\"");
     }
 
     @Test
