@@ -199,7 +199,6 @@ public final class EditLoad {
                           const field = document.getElementById('f-' + document.querySelector('#ledger tr[data-part]').dataset.part + '-name');
                           const start = performance.now();
                           const settled = event => {
-                            if (event.detail.target?.id !== 'verdict') return;
                             document.removeEventListener('htmx:afterSettle', settled);
                             requestAnimationFrame(() => done(performance.now() - start));
                           };
