@@ -202,7 +202,7 @@ class SandboxTest {
     @Timeout(240)
     void killsAreToldAndLeaveNothingBehind() throws Exception {
         Random random = new Random(5);
-        int kills = Integer.getInteger("sandbox.kills", 12);
+        int kills = Integer.getInteger("sandbox.kills", 10);
         try (Sandboxes sandboxes = new Sandboxes(SandboxLimits.USUAL, FOLDER, 2)) {
             for (int kill = 0; kill < kills; kill++) {
                 Sandbox sandbox = sandboxes.take().orElseThrow();
