@@ -1,8 +1,10 @@
 package entaxis.web.page;
 
 import entaxis.web.edit.EditForm;
+import entaxis.web.ledger.Contents;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.Kept;
+import entaxis.web.store.OpenDesign;
 import java.io.IOException;
 import java.util.Map;
 import java.util.Optional;
@@ -120,7 +122,10 @@ class EventsController {
     /** What another window changed since the revision that a page shows. */
     @PostMapping("/designs/{id}/since")
     String since(@PathVariable String id, @RequestParam Map<String, String> fields, Model model) {
-        return answers.changed(store.open(id), new EditForm(fields), Optional.empty(), false, model);
+        EditForm form = new EditForm(fields);
+        OpenDesign now = store.open(id);
+        boolean sameContents = store.recent(id, Answers.seen(form)).map(Contents::of).equals(Optional.of(Contents.of(now.design())));
+        return answers.changed(now, form, Optional.empty(), sameContents, model);
     }
 
     /** Before the server waits for its last requests to end: these would not. */

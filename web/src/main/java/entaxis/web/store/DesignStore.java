@@ -77,6 +77,12 @@ public class DesignStore {
         return open.orElseGet(() -> locked(slot, () -> current(slot, id)));
     }
 
+    /** A design as it was at one of its last revisions, if it is still at hand. */
+    public Optional<Design> recent(String id, long revision) {
+        Slot slot = slot(id);
+        return locked(slot, () -> slot.recent.at(revision));
+    }
+
     /** Applies an edit to the newest revision, if it still can be. */
     public EditResult edit(String id, Change change) {
         return edit(id, change, EditOrigin.NONE);

@@ -27,6 +27,11 @@ final class RecentStates {
     Optional<Design> seenBeforeOthers(EditOrigin origin) {
         boolean others = states.stream().anyMatch(state -> state.revision() > origin.seen() && !state.window().equals(origin.window()));
         return !others || origin.window().isEmpty() ? Optional.empty()
-                : states.stream().filter(state -> state.revision() == origin.seen()).findFirst().map(State::design);
+                : at(origin.seen());
+    }
+
+    /** The design at one of the last revisions. */
+    Optional<Design> at(long revision) {
+        return states.stream().filter(state -> state.revision() == revision).findFirst().map(State::design);
     }
 }
