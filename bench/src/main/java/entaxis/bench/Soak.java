@@ -20,8 +20,10 @@ import java.io.ByteArrayOutputStream;
 import javax.imageio.ImageIO;
 
 /**
- * Ten people at work for a long time: edits of every kind, undo, redo, all desks, trials, rehearsals, pictures, notes, versions. Prints each minute what the server takes,
- * and at the end what went wrong. Arguments: address, process, data folder, minutes, and the longest pause between two requests of one person in milliseconds.
+ * Ten people at work for a long time: edits of every kind, undo, redo, all desks, trials, rehearsals, pictures, notes,
+ * versions. Prints each minute what the server takes,
+ * and at the end what went wrong. Arguments: address, process, data folder, minutes, and the longest pause between two
+ * requests of one person in milliseconds.
  */
 public final class Soak {
     private static final Pattern DESIGN = Pattern.compile("href=\"/designs/(d[0-9a-z]{10})\"");

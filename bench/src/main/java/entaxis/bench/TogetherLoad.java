@@ -18,7 +18,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * Twenty windows on one design: each edits every second or so, hears of the others' edits through its stream of events, and asks for what changed, as the page does.
+ * Twenty windows on one design: each edits every second or so, hears of the others' edits through its stream of
+ * events, and asks for what changed, as the page does.
  * Prints how long edits took. Arguments: address, people, seconds.
  */
 public final class TogetherLoad {

@@ -6,7 +6,10 @@ import java.util.Map;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 
-/** The fields that a patch changes, each under its path: the element, then the names of properties and the identities of parts. */
+/**
+ * The fields that a patch changes, each under its path: the element, then the names of properties and the identities
+ * of parts.
+ */
 public final class ChangedFields {
     private static final int LONGEST = 60;
 

@@ -10,7 +10,10 @@ import java.nio.file.Path;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.context.ApplicationListener;
 
-/** What must be so before anything is opened: the data folder is its owner's alone, and nobody outside this machine is served, since there is no sign-in. */
+/**
+ * What must be so before anything is opened: the data folder is its owner's alone, and nobody outside this machine is
+ * served, since there is no sign-in.
+ */
 class BeforeStart implements ApplicationListener<ApplicationEnvironmentPreparedEvent> {
     /** A start that was refused; the message says why and what to do. */
     static final class Refused extends RuntimeException {

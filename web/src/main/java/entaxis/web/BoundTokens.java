@@ -22,8 +22,10 @@ import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.csrf.DefaultCsrfToken;
 
 /**
- * Tokens of forms, each bound to the session of a browser: the session's number in a cookie that no script reads, and the token made of it with a secret of this data
- * folder (OWASP Cross-Site Request Forgery Prevention, “Signed Double-Submit Cookie”). The server keeps no list, so that a page stays usable when it is started again.
+ * Tokens of forms, each bound to the session of a browser: the session's number in a cookie that no script reads, and
+ * the token made of it with a secret of this data
+ * folder (OWASP Cross-Site Request Forgery Prevention, “Signed Double-Submit Cookie”). The server keeps no list, so
+ * that a page stays usable when it is started again.
  */
 final class BoundTokens implements CsrfTokenRepository {
     private static final String COOKIE = "entaxis-session";

@@ -9,8 +9,10 @@ import java.util.Set;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Refuses requests that change something and come from a page of elsewhere, another port of this machine included: browsers say where a request comes from in
- * {@code Origin} and {@code Sec-Fetch-Site} (Fetch Standard, “Origin header”; W3C Fetch Metadata Request Headers). What sends neither is no browser.
+ * Refuses requests that change something and come from a page of elsewhere, another port of this machine included:
+ * browsers say where a request comes from in
+ * {@code Origin} and {@code Sec-Fetch-Site} (Fetch Standard, “Origin header”; W3C Fetch Metadata Request Headers).
+ * What sends neither is no browser.
  */
 final class SameOrigin extends OncePerRequestFilter {
     private static final Set<String> SAFE = Set.of("GET", "HEAD", "OPTIONS", "TRACE");

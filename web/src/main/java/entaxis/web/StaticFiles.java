@@ -7,7 +7,8 @@ import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
- * Where styles, scripts and fonts are found. The places are named one by one, not as everything below the root: each address on a page is looked up among them when the page
+ * Where styles, scripts and fonts are found. The places are named one by one, not as everything below the root: each
+ * address on a page is looked up among them when the page
  * is written, and would otherwise be searched for in all archives of the class path.
  */
 @Configuration

@@ -13,7 +13,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * That defaults, conditions and computations which an edit brings are single expressions. Asked when an edit comes in, not when a journal is replayed: what was once
+ * That defaults, conditions and computations which an edit brings are single expressions. Asked when an edit comes in,
+ * not when a journal is replayed: what was once
  * accepted stays readable.
  */
 public final class ExpressionRules {

@@ -8,8 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Whether a text is one expression and nothing else, so that it can stand in a statement without ending it or adding to it. One that the reader of expressions knows is; of
- * others, which engines have more of than any grammar, each bracket must be closed, and neither a comma, a semicolon, a comment nor a word that begins another clause may stand
+ * Whether a text is one expression and nothing else, so that it can stand in a statement without ending it or adding
+ * to it. One that the reader of expressions knows is; of
+ * others, which engines have more of than any grammar, each bracket must be closed, and neither a comma, a semicolon,
+ * a comment nor a word that begins another clause may stand
  * outside of brackets. Linear.
  */
 public final class SingleExpression {

@@ -9,7 +9,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** The names of a table's unique keys and indexes as MySQL makes them up: the first column's, with a number from 2 where that is taken (MySQL manual, CREATE TABLE). */
+/**
+ * The names of a table's unique keys and indexes as MySQL makes them up: the first column's, with a number from 2
+ * where that is taken (MySQL manual, CREATE TABLE).
+ */
 final class KeyNames {
     private final TableDraft table;
     private Set<String> taken = new HashSet<>();

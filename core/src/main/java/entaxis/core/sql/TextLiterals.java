@@ -3,15 +3,20 @@ package entaxis.core.sql;
 import java.util.function.UnaryOperator;
 
 /**
- * The texts in an expression. A schema holds them as ISO SQL writes them, whatever its engine: in single quotes, in which only a quote is doubled (ISO/IEC 9075-2, 5.3). What
- * an engine gives otherwise is turned into that when it is read, and into the engine's own when it is written, so that a text means the same in every engine.
+ * The texts in an expression. A schema holds them as ISO SQL writes them, whatever its engine: in single quotes, in
+ * which only a quote is doubled (ISO/IEC 9075-2, 5.3). What
+ * an engine gives otherwise is turned into that when it is read, and into the engine's own when it is written, so that
+ * a text means the same in every engine.
  */
 public final class TextLiterals {
     private static final String NAME_QUOTES = "`\"";
 
     private TextLiterals() { }
 
-    /** The expression with each of its texts written anew; names in double quotes, brackets after them and all else stay. Linear. */
+    /**
+     * The expression with each of its texts written anew; names in double quotes, brackets after them and all else
+     * stay. Linear.
+     */
     static String respelled(String expression, UnaryOperator<String> literal) {
         StringBuilder whole = new StringBuilder(expression.length() + 8);
         for (int i = 0; i < expression.length();) {
@@ -44,7 +49,10 @@ public final class TextLiterals {
         return text.length() + 1;
     }
 
-    /** An expression of MySQL or MariaDB, in whose texts backslashes escape, with its texts as ISO SQL writes them (MySQL manual, “String Literals”). Linear. */
+    /**
+     * An expression of MySQL or MariaDB, in whose texts backslashes escape, with its texts as ISO SQL writes them
+     * (MySQL manual, “String Literals”). Linear.
+     */
     public static String ofMySql(String expression) {
         if (expression.indexOf('\\') < 0 && expression.indexOf('"') < 0) {
             return expression;
@@ -87,7 +95,10 @@ public final class TextLiterals {
         return i;
     }
 
-    /** What a sign behind a backslash stands for; before those that patterns know, the backslash stays (MySQL manual, “String Literals”, Table 11.1). */
+    /**
+     * What a sign behind a backslash stands for; before those that patterns know, the backslash stays (MySQL manual,
+     * “String Literals”, Table 11.1).
+     */
     public static String escapedInMySql(char sign) {
         return switch (sign) {
             case 'n' -> "\n";

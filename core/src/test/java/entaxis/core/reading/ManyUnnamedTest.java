@@ -29,7 +29,10 @@ class ManyUnnamedTest {
         assertThat(table.uniqueKeys().stream().map(UniqueKey::name).filter(name -> !name.isEmpty())).doesNotHaveDuplicates();
     }
 
-    /** MySQL manual, CREATE TABLE: a key without a name takes that of its first column, with a number from 2 where that is taken; one that was dropped or renamed frees its own. */
+    /**
+     * MySQL manual, CREATE TABLE: a key without a name takes that of its first column, with a number from 2 where that
+     * is taken; one that was dropped or renamed frees its own.
+     */
     @Test
     void namesThatWereFreedAreTakenAgain() {
         Table table = ScriptReader.read("""

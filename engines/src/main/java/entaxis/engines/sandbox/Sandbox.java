@@ -25,9 +25,12 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
 
 /**
- * A database of the built-in engine in a process of its own, for statements that users wrote. Statements run as a user who may make schemas and tables and nothing
- * else: no files, no other databases, no Java. A statement that takes too long is cancelled, and the process killed where the engine does not give up at once; a
- * process that runs out of memory ends. After either, the sandbox is no longer {@link #alive}. Calls are served one after the other.
+ * A database of the built-in engine in a process of its own, for statements that users wrote. Statements run as a user
+ * who may make schemas and tables and nothing
+ * else: no files, no other databases, no Java. A statement that takes too long is cancelled, and the process killed
+ * where the engine does not give up at once; a
+ * process that runs out of memory ends. After either, the sandbox is no longer {@link #alive}. Calls are served one
+ * after the other.
  */
 public final class Sandbox implements AutoCloseable {
     /** What the process ends with when it is out of memory, whether the virtual machine or the engine says so. */
@@ -79,7 +82,10 @@ public final class Sandbox implements AutoCloseable {
         return process.isAlive();
     }
 
-    /** Whether its process has ended although it has met no limit, as when somebody kills it; what was asked may then be asked of a fresh one. */
+    /**
+     * Whether its process has ended although it has met no limit, as when somebody kills it; what was asked may then
+     * be asked of a fresh one.
+     */
     public boolean endedUnexpectedly() {
         return !process.isAlive() && !overdue && process.exitValue() != EXIT_OUT_OF_MEMORY;
     }
@@ -89,7 +95,30 @@ public final class Sandbox implements AutoCloseable {
         return process.pid();
     }
 
-    /** Runs statements in order, going on after one that is refused; those after the end of the process are refused with the reason of its end. */
+    /**
+     * Begins anew with an empty database, in the same process, which is quicker than a fresh one.
+     *
+     * @return whether it could; a process that has ended cannot
+     */
+    public boolean reset() {
+        lock.lock();
+        try {
+            ready();
+            out.writeByte(Wire.RESET);
+            out.flush();
+            return inTime(in::readByte) == Wire.DONE;
+        } catch (IOException e) {
+            reason();
+            return false;
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    /**
+     * Runs statements in order, going on after one that is refused; those after the end of the process are refused
+     * with the reason of its end.
+     */
     public List<StatementOutcome> run(List<String> statements) {
         lock.lock();
         try {
@@ -207,7 +236,10 @@ public final class Sandbox implements AutoCloseable {
         }
     }
 
-    /** A connection to it, as far as reading a catalog and running a migration need one; closing it leaves the sandbox open. */
+    /**
+     * A connection to it, as far as reading a catalog and running a migration need one; closing it leaves the sandbox
+     * open.
+     */
     public Connection connection() {
         return SandboxConnection.to(this);
     }

@@ -16,7 +16,10 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
-/** The command that starts the process of a sandbox: the same virtual machine, with the engine and nothing else of this application on its class path. */
+/**
+ * The command that starts the process of a sandbox: the same virtual machine, with the engine and nothing else of this
+ * application on its class path.
+ */
 final class SandboxCommand {
     private static final Pattern NESTED = Pattern.compile("jar:nested:(.+?)/?!(/?BOOT-INF/lib/[^!]+\\.jar)!/?");
 
@@ -32,7 +35,10 @@ final class SandboxCommand {
         return command;
     }
 
-    /** The file or folder that a class comes from; a library inside of a packed application is unpacked beside the working folder. */
+    /**
+     * The file or folder that a class comes from; a library inside of a packed application is unpacked beside the
+     * working folder.
+     */
     private static Path place(Class<?> type, Path folder) throws IOException {
         String location = Stream.ofNullable(type.getProtectionDomain().getCodeSource()).map(CodeSource::getLocation).findFirst()
                 .orElseThrow(() -> new IOException("it is not known where " + type.getName() + " comes from")).toString();

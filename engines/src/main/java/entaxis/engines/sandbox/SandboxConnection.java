@@ -15,7 +15,10 @@ import java.util.Optional;
 import java.util.TreeMap;
 import org.h2.tools.SimpleResultSet;
 
-/** A sandbox behind the JDBC interfaces, as far as catalogs are read and migrations run through them. Values come as texts, which the result set converts. */
+/**
+ * A sandbox behind the JDBC interfaces, as far as catalogs are read and migrations run through them. Values come as
+ * texts, which the result set converts.
+ */
 final class SandboxConnection {
     private SandboxConnection() { }
 

@@ -8,7 +8,10 @@ import java.util.Set;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 
-/** Sandboxes to be had: a bounded number at a time, with one started ahead so that nobody waits for a process to come up. Safe for use by several threads. */
+/**
+ * Sandboxes to be had: a bounded number at a time, with one started ahead so that nobody waits for a process to come
+ * up. Safe for use by several threads.
+ */
 public final class Sandboxes implements AutoCloseable {
     private final SandboxLimits limits;
     private final Path folder;

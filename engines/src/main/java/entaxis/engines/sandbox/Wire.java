@@ -8,7 +8,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** How the two ends of a sandbox write texts and rows to each other. A text is its length in bytes and its bytes in UTF-8; -1 stands for no value. */
+/**
+ * How the two ends of a sandbox write texts and rows to each other. A text is its length in bytes and its bytes in
+ * UTF-8; -1 stands for no value.
+ */
 final class Wire {
     /** Run statements in order; answered one by one. */
     static final byte RUN = 1;
@@ -16,6 +19,8 @@ final class Wire {
     static final byte ASK = 2;
     /** Put a query of our own with parameters; answered whole. */
     static final byte READ = 3;
+    /** Begin anew with an empty database. */
+    static final byte RESET = 4;
     /** The answer is what was asked for. */
     static final byte DONE = 10;
     /** The engine refused; its reason follows. */

@@ -26,6 +26,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
@@ -38,6 +39,7 @@ class RealVersionsTest {
 
     @BeforeAll
     static void fetched() throws IOException, InterruptedException {
+        Assumptions.assumeTrue(RealScriptsTest.allToBeHad(), "the scripts are those of Debian 12");
         if (!Files.isDirectory(FOLDER.resolve("gnokii"))) {
             Process process = new ProcessBuilder("bash", "src/test/scripts/fetch-real-scripts", FOLDER.toString()).redirectErrorStream(true).redirectOutput(new File("target/fetch.log")).start();
             assertThat(process.waitFor(5, TimeUnit.MINUTES)).isTrue();

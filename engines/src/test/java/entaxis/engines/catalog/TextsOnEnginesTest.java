@@ -41,8 +41,10 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /**
- * Texts that would end a quote, a comment or a statement in some engine, in every place of a schema that takes a text: the script runs, makes what was meant and nothing else, and
- * each text comes back as it was typed. PostgreSQL manual 4.1.2, MySQL manual “String Literals” and “Server SQL Modes”, SQLite documentation “Literal Values”, H2 manual “String”.
+ * Texts that would end a quote, a comment or a statement in some engine, in every place of a schema that takes a text:
+ * the script runs, makes what was meant and nothing else, and
+ * each text comes back as it was typed. PostgreSQL manual 4.1.2, MySQL manual “String Literals” and “Server SQL
+ * Modes”, SQLite documentation “Literal Values”, H2 manual “String”.
  */
 class TextsOnEnginesTest {
     private static final List<String> TEXTS = List.of("C:\\new\\' -- x'); DROP TABLE z; --", "C:\\new", "\\", "\\\\", "'", "''", "\\'", "\"", "`", "``;`", "[]]", "$$", "$a$;", "-- x", "/* x", "*/",

@@ -170,6 +170,23 @@ class SandboxTest {
     }
 
     @Test
+    void itBeginsAnewWithNothingOfBefore() {
+        try (Sandbox sandbox = usual()) {
+            sandbox.run(List.of("create schema other", "create table other.t (a integer)", "create table t (a integer)", "insert into t values (1)"));
+            long process = sandbox.pid();
+            assertThat(sandbox.reset()).isTrue();
+            assertThat(sandbox.pid()).isEqualTo(process);
+            assertThat(sandbox.run(List.of("create table t (b integer)", "create schema other", "create alias x for 'java.lang.System.exit'")))
+                    .extracting(StatementOutcome::accepted).containsExactly(true, true, false);
+            ProcessHandle.of(process).orElseThrow().destroyForcibly();
+            while (sandbox.alive()) {
+                Thread.onSpinWait();
+            }
+            assertThat(sandbox.reset()).isFalse();
+        }
+    }
+
+    @Test
     void catalogsAreReadThroughItsConnection() throws SQLException {
         try (Sandbox sandbox = usual(); Connection connection = sandbox.connection(); Statement statement = connection.createStatement()) {
             statement.execute("create table t (a integer default 7, b varchar(3) check (b in ('x', 'y')))");

@@ -13,7 +13,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
-/** The commands {@code verify}, {@code backup} and {@code restore}. Exit 0; 1 if something kept is not whole; 2 for wrong input. */
+/**
+ * The commands {@code verify}, {@code backup} and {@code restore}. Exit 0; 1 if something kept is not whole; 2 for
+ * wrong input.
+ */
 final class StoreCommands {
     private static final int NOT_WHOLE = 1;
     private static final int WRONG = 2;

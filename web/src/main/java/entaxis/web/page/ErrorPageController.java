@@ -8,7 +8,10 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.RequestMapping;
 
-/** What is shown for requests that no page serves or that failed on their way: always words for people, whatever kind of answer was asked for. */
+/**
+ * What is shown for requests that no page serves or that failed on their way: always words for people, whatever kind
+ * of answer was asked for.
+ */
 @Controller
 class ErrorPageController implements ErrorController {
     private static final int NOT_FOUND = 404;

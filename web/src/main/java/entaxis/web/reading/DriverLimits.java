@@ -4,7 +4,9 @@ import entaxis.core.design.Target;
 import java.time.Duration;
 import java.util.Map;
 
-/** How each engine's driver is told the longest that it may wait, in its own words and units, as its manual has them. */
+/**
+ * How each engine's driver is told the longest that it may wait, in its own words and units, as its manual has them.
+ */
 final class DriverLimits {
     private DriverLimits() { }
 

@@ -26,7 +26,8 @@ record JdbcAddress(String given, String url) {
     private static final Pattern SECRET = Pattern.compile("(?i)(?:password|pwd|passphrase|secret|token)\\s*=\\s*([^&;)\\s]+)|://[^/@:]*:([^/@]+)@|jdbc:oracle:thin:[^/@]+/([^@]+)@");
 
     /**
-     * Makes an address ready for the drivers that come along: MySQL is spoken to by MariaDB's driver, which speaks the same protocol (MariaDB Connector/J,
+     * Makes an address ready for the drivers that come along: MySQL is spoken to by MariaDB's driver, which speaks the
+     * same protocol (MariaDB Connector/J,
      * “permitMysqlScheme”); a file of H2 or SQLite is opened, never made.
      */
     static JdbcAddress of(String given) {

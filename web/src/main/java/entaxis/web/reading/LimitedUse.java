@@ -16,7 +16,8 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.BooleanSupplier;
 
 /**
- * A connection opened and used in a thread of its own, so that nobody waits for a server longer than they want to: whatever the driver is doing, whoever asked goes on
+ * A connection opened and used in a thread of its own, so that nobody waits for a server longer than they want to:
+ * whatever the driver is doing, whoever asked goes on
  * when the time is over or the work is stopped. The connection is then broken off.
  */
 final class LimitedUse {

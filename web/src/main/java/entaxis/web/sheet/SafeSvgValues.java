@@ -9,8 +9,10 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Which attributes of an SVG stay, and with which values: those that shape, place and paint, with values that are numbers, words, colours and references inside of the picture.
- * What is not known to be harmless goes: other functions than those listed, whatever CSS invents, and escapes, behind which any of them could stand (SVG 2, W3C; CSS Syntax
+ * Which attributes of an SVG stay, and with which values: those that shape, place and paint, with values that are
+ * numbers, words, colours and references inside of the picture.
+ * What is not known to be harmless goes: other functions than those listed, whatever CSS invents, and escapes, behind
+ * which any of them could stand (SVG 2, W3C; CSS Syntax
  * Module Level 3, 4.3.7).
  */
 final class SafeSvgValues {

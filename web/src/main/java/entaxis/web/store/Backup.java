@@ -19,7 +19,8 @@ import javax.sql.DataSource;
 import org.h2.api.ErrorCode;
 
 /**
- * Backups of a store: a ZIP archive with its database file, as the engine makes it while the store is in use (H2 manual, “BACKUP TO”). A command asks a server that runs for
+ * Backups of a store: a ZIP archive with its database file, as the engine makes it while the store is in use (H2
+ * manual, “BACKUP TO”). A command asks a server that runs for
  * one through a file in the data folder, which nobody but its owner can write.
  */
 public final class Backup {

@@ -9,7 +9,9 @@ import entaxis.exchange.ChangedFields;
 import java.util.Map;
 import java.util.Optional;
 
-/** Whether an edit would undo what somebody else has made of the very same field since the page that sent it was shown. */
+/**
+ * Whether an edit would undo what somebody else has made of the very same field since the page that sent it was shown.
+ */
 final class Overlap {
     private Overlap() { }
 

@@ -5,7 +5,10 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
 
-/** The last states of a design and the windows that made them, so that an edit can be compared with what its window showed. Guarded by who holds the design. */
+/**
+ * The last states of a design and the windows that made them, so that an edit can be compared with what its window
+ * showed. Guarded by who holds the design.
+ */
 final class RecentStates {
     private static final int MOST = 100;
 

@@ -17,7 +17,8 @@ import java.util.Optional;
 record Replay(Design design, long revision, Optional<String> damage) {
 
     /**
-     * The state at a revision, or the last good one before it. A snapshot that cannot be read is passed over for an older one.
+     * The state at a revision, or the last good one before it. A snapshot that cannot be read is passed over for an
+     * older one.
      *
      * @throws DamagedDesign if no snapshot can be read
      */

@@ -20,7 +20,8 @@ public final class StoreFiles {
     private StoreFiles() { }
 
     /**
-     * Makes the data folder if it is not there, and takes the rights of others to it away, where the file system knows such rights.
+     * Makes the data folder if it is not there, and takes the rights of others to it away, where the file system knows
+     * such rights.
      *
      * @throws IOException if it cannot be made or changed
      */
@@ -36,7 +37,8 @@ public final class StoreFiles {
     }
 
     /**
-     * Takes away what a server that was killed has left in the temporary folder of a data folder: fonts, uploads, libraries. Only to be called by who has the store open.
+     * Takes away what a server that was killed has left in the temporary folder of a data folder: fonts, uploads,
+     * libraries. Only to be called by who has the store open.
      *
      * @param before what is younger stays
      */

@@ -13,8 +13,10 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * Whether the store takes edits, and if not, why. A disk that is nearly full is noticed before the engine meets it, because the engine closes a database that it
- * cannot write; a database that was closed is opened again at the next use. The log has each trouble once, when it begins, and once when it is over.
+ * Whether the store takes edits, and if not, why. A disk that is nearly full is noticed before the engine meets it,
+ * because the engine closes a database that it
+ * cannot write; a database that was closed is opened again at the next use. The log has each trouble once, when it
+ * begins, and once when it is over.
  */
 @Component
 public class StoreHealth {

@@ -13,7 +13,10 @@ import org.springframework.transaction.TransactionSystemException;
 import org.springframework.transaction.support.DefaultTransactionStatus;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
-/** Transactions that are on the disk when they have ended, not only in the operating system's memory: what was acknowledged survives a loss of power. */
+/**
+ * Transactions that are on the disk when they have ended, not only in the operating system's memory: what was
+ * acknowledged survives a loss of power.
+ */
 @Component
 @Primary
 class StoreTransactions extends JdbcTransactionManager {

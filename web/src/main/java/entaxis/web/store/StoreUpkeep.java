@@ -23,8 +23,10 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * Keeps the file of the store small. The engine writes changed pages anew at each commit and leaves the old ones behind; it tidies up by itself only where commits are
- * not written at once, which ours are. So it is asked to, a moment at a time, after so many commits; and once more, thoroughly, when Entaxis stops.
+ * Keeps the file of the store small. The engine writes changed pages anew at each commit and leaves the old ones
+ * behind; it tidies up by itself only where commits are
+ * not written at once, which ours are. So it is asked to, a moment at a time, after so many commits; and once more,
+ * thoroughly, when Entaxis stops.
  */
 @Component
 class StoreUpkeep {
@@ -74,8 +76,10 @@ class StoreUpkeep {
     }
 
     /**
-     * Live pages of chunks that are mostly dead are written anew, so that the engine can use the room of the old chunks again. (Moving chunks as well, which would make
-     * the file shorter at once, fails inside the engine while it is in use.) What was written is brought to the disk before and after, because the engine writes over
+     * Live pages of chunks that are mostly dead are written anew, so that the engine can use the room of the old
+     * chunks again. (Moving chunks as well, which would make
+     * the file shorter at once, fails inside the engine while it is in use.) What was written is brought to the disk
+     * before and after, because the engine writes over
      * chunks that have been dead for longer than the retention time of the address in application.yml.
      */
     private void tidy() throws SQLException {

@@ -93,9 +93,12 @@ public class Trials {
     }
 
     private TrialSession run(Bench bench, OpenDesign open) {
-        end(bench);
+        Optional<Sandbox> same = bench.session.map(TrialSession::sandbox).filter(Sandbox::reset);
+        if (same.isEmpty()) {
+            end(bench);
+        }
         Script script = new ScriptWriter(DIALECT, ScriptOptions.USUAL).write(open.derivation().schema().withoutPrograms(), open.design().facts().name());
-        Sandbox sandbox = sandbox();
+        Sandbox sandbox = same.orElseGet(this::sandbox);
         TrialSession session = new TrialSession(sandbox, open.derivation().schema(), sandbox.run(script.statements().stream().map(Script.Statement::text).toList()));
         bench.session = Optional.of(session);
         List<SampleRow> rows = open.design().rows().stream().filter(row -> open.derivation().table(row.table()).filter(table -> !table.columns().isEmpty()).isPresent()).toList();

@@ -15,7 +15,10 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Saved designs in which something was changed by accident or on purpose: a command says what is wrong, and never shows the inside of the program. */
+/**
+ * Saved designs in which something was changed by accident or on purpose: a command says what is wrong, and never
+ * shows the inside of the program.
+ */
 class MutatedDesignsTest {
     private static final List<String> PIECES = List.of("null", "[]", "{}", "\"\"", "-1", "99999999999999999999", "true", "\"e1\"", "\"@t9\"", "\"varchar(\"", "\"nosuchtype\"", "\u0000", "\"is\"", ",", "]", "}");
     @TempDir

@@ -26,7 +26,10 @@ class DiskFullIT {
         return matcher.group(1);
     }
 
-    /** Once with the room that is asked for before a write, once without, so that the engine itself meets the end of the disk. */
+    /**
+     * Once with the room that is asked for before a write, once without, so that the engine itself meets the end of
+     * the disk.
+     */
     @ParameterizedTest
     @ValueSource(ints = {2048, 0})
     void editsAreRefusedReadingGoesOnAndItRecovers(int least) throws Exception {

@@ -25,7 +25,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Live databases, as the packaged application reaches them: with its own drivers and nothing of the tests' class path. */
+/**
+ * Live databases, as the packaged application reaches them: with its own drivers and nothing of the tests' class path.
+ */
 class PackagedConnectionsIT {
     private static final String PASSWORD = "bell-heather-93";
     private static final Pattern FINGERPRINT = Pattern.compile("&quot;shown&quot;:&quot;(-?\\d+)&quot;");

@@ -65,7 +65,8 @@ public final class PackagedServer implements AutoCloseable {
         for (int i = 0; i < 600; i++) {
             assertThat(server.process.isAlive()).as("the server starts; see %s", LOG).isTrue();
             try {
-                if (server.get("/").body().contains("design-card")) {
+                // both designs of the demo; they are stored a moment after the first page can be had
+                if (server.get("/").body().split("design-card", -1).length > 2) {
                     return server;
                 }
             } catch (IOException notYet) {
@@ -75,7 +76,10 @@ public final class PackagedServer implements AutoCloseable {
         throw new AssertionError("the server did not start");
     }
 
-    /** Unpacks the application once, and lets it write down which classes it needs, so that each of the many starts is quick. */
+    /**
+     * Unpacks the application once, and lets it write down which classes it needs, so that each of the many starts is
+     * quick.
+     */
     public static synchronized void prepare() throws IOException, InterruptedException {
         Path jar = Path.of("target/entaxis.jar");
         if (Files.exists(CLASSES) && Files.getLastModifiedTime(CLASSES).compareTo(Files.getLastModifiedTime(jar)) > 0) {

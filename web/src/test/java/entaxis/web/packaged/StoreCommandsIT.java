@@ -15,7 +15,10 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
-/** Backups, looking through a store, and what is said of stores that cannot be opened; all with the packaged application. */
+/**
+ * Backups, looking through a store, and what is said of stores that cannot be opened; all with the packaged
+ * application.
+ */
 class StoreCommandsIT {
     private static Path fresh(String name) throws Exception {
         return Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), name).toAbsolutePath();

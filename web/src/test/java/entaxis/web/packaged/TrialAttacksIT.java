@@ -20,7 +20,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.Timeout;
 
-/** SQL of users that is meant to run programs, read files or take all there is, through every door by which SQL comes in; with the packaged application. */
+/**
+ * SQL of users that is meant to run programs, read files or take all there is, through every door by which SQL comes
+ * in; with the packaged application.
+ */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class TrialAttacksIT {
     private static final String RUNS_AWAY = "select regexp_like(repeat('a', 60) || '!', '^(a+)+\\1$')";
@@ -70,7 +73,10 @@ class TrialAttacksIT {
         assertThat(ask(vault, "select count(*) from taxon")).contains("1 row");
     }
 
-    /** One design's trial runs away again and again; other designs and all pages are served meanwhile, and 200 who wait stop nobody. */
+    /**
+     * One design's trial runs away again and again; other designs and all pages are served meanwhile, and 200 who wait
+     * stop nobody.
+     */
     @Test
     @Order(2)
     @Timeout(120)
@@ -101,7 +107,10 @@ class TrialAttacksIT {
         assertThat(served).hasValue(200);
     }
 
-    /** Scripts that are read in, with expressions that would run a program where the engine has rights: nothing is made, nothing runs. */
+    /**
+     * Scripts that are read in, with expressions that would run a program where the engine has rights: nothing is
+     * made, nothing runs.
+     */
     @Test
     @Order(3)
     void importedScriptsRunNothing() throws Exception {
@@ -130,6 +139,37 @@ class TrialAttacksIT {
         String body = "--x\r\nContent-Disposition: form-data; name=\"engine\"\r\n\r\nH2\r\n--x\r\nContent-Disposition: form-data; name=\"file\"; filename=\"bait.sql\"\r\n\r\n" + script + "\r\n--x--\r\n";
         return server.followed(java.net.http.HttpClient.newHttpClient().send(server.request("/read").header("Content-Type", "multipart/form-data; boundary=x")
                 .POST(java.net.http.HttpRequest.BodyPublishers.ofString(body)).build(), java.net.http.HttpResponse.BodyHandlers.ofString()));
+    }
+
+    /** Cells of a sheet that look like SQL are texts in the rows that they become. */
+    @Test
+    @Order(4)
+    void sheetsThatAreBroughtInRunNothing() throws Exception {
+        String csv = "name,note\r\n\"'||FILE_WRITE('x','" + canary + "')||'\",\"row(1); CREATE ALIAS X AS 'int x() { return 1; }'\"\r\n=cmd|' /C calc'!A0,\"\\'); DROP TABLE z; --\"\r\n";
+        HttpResponse<String> brought = file("/designs/" + sheet + "/flat", "bait.csv", csv.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        assertThat(brought.headers().firstValue("HX-Redirect")).as(brought.body()).isPresent();
+        java.io.ByteArrayOutputStream book = new java.io.ByteArrayOutputStream();
+        try (var workbook = new org.apache.poi.xssf.usermodel.XSSFWorkbook()) {
+            var rows = workbook.createSheet("bait 2");
+            rows.createRow(0).createCell(0).setCellValue("label");
+            rows.createRow(1).createCell(0).setCellValue("'||FILE_WRITE('x','" + canary + "')||'");
+            workbook.write(book);
+        }
+        HttpResponse<String> second = file("/designs/" + sheet + "/flat", "bait2.xlsx", book.toByteArray());
+        assertThat(second.headers().firstValue("HX-Redirect")).as(second.body()).isPresent();
+        server.page("/designs/" + sheet);
+        assertThat(server.post("/designs/" + sheet + "/trial/run").statusCode()).isEqualTo(200);
+        assertThat(ask(sheet, "select label from bait2")).contains("FILE_WRITE");
+        server.post("/designs/" + sheet + "/reconcile/rehearse", "side", "database:Fenmoor site");
+        assertThat(canary).doesNotExist();
+    }
+
+    private static HttpResponse<String> file(String path, String name, byte[] content) throws Exception {
+        byte[] head = ("--x\r\nContent-Disposition: form-data; name=\"x\"\r\n\r\n10\r\n--x\r\nContent-Disposition: form-data; name=\"y\"\r\n\r\n10\r\n--x\r\nContent-Disposition: form-data; name=\"seen\"\r\n\r\n0\r\n"
+                + "--x\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name + "\"\r\n\r\n").getBytes(java.nio.charset.StandardCharsets.UTF_8);
+        return java.net.http.HttpClient.newHttpClient().send(server.request(path).header("Content-Type", "multipart/form-data; boundary=x").header("HX-Request", "true")
+                .POST(java.net.http.HttpRequest.BodyPublishers.ofByteArrays(List.of(head, content, "\r\n--x--\r\n".getBytes(java.nio.charset.StandardCharsets.UTF_8)))).build(),
+                java.net.http.HttpResponse.BodyHandlers.ofString());
     }
 
     /** Defaults and conditions that end a statement are refused where they are typed. */

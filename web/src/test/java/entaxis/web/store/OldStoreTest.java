@@ -18,7 +18,10 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 
-/** A data folder of before: 226 edits of the seed vault, with notes made, changed and removed, undo and redo, written when patches carried whole sheets. */
+/**
+ * A data folder of before: 226 edits of the seed vault, with notes made, changed and removed, undo and redo, written
+ * when patches carried whole sheets.
+ */
 @SpringBootTest
 class OldStoreTest {
     @Autowired
@@ -63,7 +66,10 @@ class OldStoreTest {
         assertThat(store.redo(vault.id())).isInstanceOf(EditResult.Refused.class);
     }
 
-    /** One design whose journal is damaged can still be read as it was before the damage; it cannot be edited, and the others are not touched by it. */
+    /**
+     * One design whose journal is damaged can still be read as it was before the damage; it cannot be edited, and the
+     * others are not touched by it.
+     */
     @Test
     void aDamagedJournalOpensAtTheLastGoodRevision() {
         DesignRow vault = store.list().stream().filter(row -> row.name().startsWith("Fenmoor") && !row.id().startsWith("dbroken")).findFirst().orElseThrow();

@@ -30,7 +30,10 @@ import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** The store in a file, through many lifetimes of its connections: all of them are retired again and again, as the pool does after half an hour. */
+/**
+ * The store in a file, through many lifetimes of its connections: all of them are retired again and again, as the pool
+ * does after half an hour.
+ */
 @SpringBootTest
 class StoreLifetimesTest {
     private static final Path DATA = folder();
