@@ -20,7 +20,9 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.concurrent.locks.ReentrantLock;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps designs. An edit is in the journal, committed, before it is acknowledged; the designs in memory are only a cache. */
@@ -36,6 +38,8 @@ public class DesignStore {
     private static final class Slot {
         private final ReentrantLock lock = new ReentrantLock();
         private volatile Optional<OpenDesign> open = Optional.empty();
+        /** What was shown when the store failed, to be read on as long as it does. */
+        private volatile Optional<OpenDesign> lastGood = Optional.empty();
         private final RecentStates recent = new RecentStates();
     }
 
@@ -214,6 +218,9 @@ public class DesignStore {
                 } catch (StoreUnavailable full) {
                     slot.open = Optional.of(now);
                     throw full;
+                } catch (RuntimeException failed) {
+                    slot.lastGood = Optional.of(now);
+                    throw failed;
                 }
                 OpenDesign after = new OpenDesign(now.id(), revision, design, Derivation.after(now.derivation(), design), now.history().after(revision, kind));
                 slot.open = Optional.of(after);
@@ -236,7 +243,13 @@ public class DesignStore {
 
     private OpenDesign current(Slot slot, String id) {
         if (slot.open.isEmpty()) {
-            OpenDesign loaded = load(id);
+            OpenDesign loaded;
+            try {
+                loaded = load(id);
+            } catch (DataAccessException | TransactionException failed) {
+                return slot.lastGood.orElseThrow(() -> new StoreUnavailable("The store does not answer at this moment, so this design cannot be shown. It is tried again when you reload the page."));
+            }
+            slot.lastGood = Optional.empty();
             slot.open = Optional.of(loaded);
             slot.recent.add(loaded.revision(), loaded.design(), "");
         }
