@@ -142,7 +142,7 @@ public final class Soak {
             case 17 -> checked(visitor.post(place + "/trial/query", "question", random.nextBoolean() ? "select 1" : "select count(*) from system_range(1, 100000)"), "question");
             case 18 -> checked(visitor.post(place + "/reconcile/rehearse", "side", "database:Fenmoor site"), "rehearsal");
             case 19 -> checked(visitor.upload(place + "/pictures", "p.png", picture(random), "x", "10", "y", "10", "seen", "" + visitor.revision()), "picture");
-            case 20 -> checked(visitor.post(place + "/versions", "name", "v" + random.nextInt(1_000_000)), "version");
+            case 20 -> checked(visitor.post(place + "/versions", "version", "v" + random.nextInt(1_000_000)), "version");
             case 21 -> checked(visitor.post("/designs/" + place.substring(9) + "/arrange"), "arrange");
             default -> {
                 String[] desks = {"", "?lens=tables", "/normalize", "/sentences", "/sql", "/trial", "/reconcile", "/picture.svg", "/sheet.svg", "/script.sql?engine=MARIADB"};
