@@ -8,11 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Whether a text is one expression and nothing else, so that it can stand in a statement without ending it or adding
- * to it. One that the reader of expressions knows is; of
- * others, which engines have more of than any grammar, each bracket must be closed, and neither a comma, a semicolon,
- * a comment nor a word that begins another clause may stand
- * outside of brackets. Linear.
+ * Checks that a text is exactly one SQL expression, so that a statement in which it is placed keeps its meaning. An
+ * expression that {@link ExpressionReader} can parse is accepted. Engines know more expressions than that grammar; of
+ * those, all brackets must be closed, there may be no semicolon and no comment, and outside of brackets no comma and
+ * no keyword that starts another clause. Linear.
  */
 public final class SingleExpression {
     private static final Set<String> CLAUSES = Set.of("references", "check", "primary", "foreign", "unique", "constraint", "default", "generated", "comment", "auto_increment",

@@ -7,7 +7,7 @@ final class PostgreSqlEscapes {
 
     private PostgreSqlEscapes() { }
 
-    /** The text that is meant; escapes that are cut short stand for their sign. */
+    /** Replaces each escape by the character that it stands for; an incomplete escape becomes the character behind the backslash. */
     static String undone(String inside) {
         StringBuilder plain = new StringBuilder(inside.length());
         for (int i = 0; i < inside.length();) {

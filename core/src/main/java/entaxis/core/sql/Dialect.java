@@ -306,12 +306,15 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
         return Optional.empty();
     }
 
-    /** An expression of a schema as it stands in a statement: its texts, which a schema holds as ISO SQL writes them, as this engine writes texts. Linear. */
+    /**
+     * Writes an expression of a schema for this engine. A schema holds string literals in ISO SQL form; here they are
+     * spelled by the engine's own rules. Linear.
+     */
     public String written(String expression) {
         return expression;
     }
 
-    /** What is said before statements so that they mean what they say, whatever the session is set to; nothing, if they mean it anyway. */
+    /** The statement that must run before these so that the settings of the session cannot change their meaning; empty if none is needed. */
     public Optional<String> preparation(Stream<String> statements) {
         return Optional.empty();
     }

@@ -36,7 +36,7 @@ public final class TextLiterals {
     }
 
     /** The place behind the quote that closes the run that begins here; beyond the end where none does. */
-    private static int closing(String text, int from) {
+    public static int closing(String text, int from) {
         char quote = text.charAt(from);
         for (int i = from + 1; i < text.length(); i++) {
             if (text.charAt(i) == quote) {

@@ -1,5 +1,6 @@
 package entaxis.engines.catalog;
 
+import entaxis.core.sql.TextLiterals;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -19,26 +20,13 @@ final class H2Texts {
             boolean marked = text.startsWith("U&'", i) || text.startsWith("U&\"", i);
             int quote = marked ? i + 2 : i;
             char c = text.charAt(quote);
-            int end = c == '\'' || c == '"' ? closing(text, quote) : i + 1;
+            int end = c == '\'' || c == '"' ? Math.min(text.length(), TextLiterals.closing(text, quote)) : i + 1;
             String run = text.substring(quote, end);
             whole.append(!marked ? text.substring(i, end)
                     : NUMBER.matcher(run).replaceAll(number -> Matcher.quoteReplacement(sign(number.group(1), number.group(2)))));
             i = end;
         }
         return whole.toString();
-    }
-
-    /** The place behind the quote that closes the run which begins here. */
-    private static int closing(String text, int from) {
-        for (int i = from + 1; i < text.length(); i++) {
-            if (text.charAt(i) == text.charAt(from)) {
-                if (i + 1 == text.length() || text.charAt(i + 1) != text.charAt(from)) {
-                    return i + 1;
-                }
-                i++;
-            }
-        }
-        return text.length();
     }
 
     private static String sign(String six, String four) {

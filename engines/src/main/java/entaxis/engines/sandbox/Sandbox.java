@@ -10,7 +10,6 @@ import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -325,10 +324,5 @@ public final class Sandbox implements AutoCloseable {
     @Override
     public void close() {
         process.destroyForcibly();
-        try {
-            process.getOutputStream().close();
-        } catch (IOException ended) {
-            throw new UncheckedIOException(ended);
-        }
     }
 }
