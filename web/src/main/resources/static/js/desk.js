@@ -245,6 +245,7 @@
       }
       case "find": window.entaxisFind(); break;
       case "legend": document.getElementById("legend").showModal(); break;
+      case "picture": window.entaxisPicture(); break;
       case "resolve": {
         const field = document.getElementById("resolve-name");
         if (field) field.select(); else say("Select a many-to-many first: a line with many at both ends.");
@@ -355,7 +356,7 @@
   }
   snapping(localStorage.getItem("entaxis.snap") !== "off");
 
-  const KEYS = { i: "snap", m: "resolve", d: "duplicate", p: "pin", h: "hide", b: "neighbours", s: "connected", w: "note", e: "entity", r: "relate", g: "arrange", 0: "fit", "+": "closer", "=": "closer", "-": "farther", t: "turn", n: "rename", l: "lens", a: "add", "?": "keys", c: "contents", Delete: "delete" };
+  const KEYS = { f: "picture", i: "snap", m: "resolve", d: "duplicate", p: "pin", h: "hide", b: "neighbours", s: "connected", w: "note", e: "entity", r: "relate", g: "arrange", 0: "fit", "+": "closer", "=": "closer", "-": "farther", t: "turn", n: "rename", l: "lens", a: "add", "?": "keys", c: "contents", Delete: "delete" };
   const ARROWS = { ArrowLeft: [1, 0], ArrowRight: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
   document.addEventListener("keydown", event => {
     const field = event.target.closest("input, textarea, select");

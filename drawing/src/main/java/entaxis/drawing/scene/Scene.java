@@ -2,8 +2,10 @@ package entaxis.drawing.scene;
 
 import entaxis.core.design.Notation;
 import entaxis.drawing.geometry.Box;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** Everything that a sheet shows. */
@@ -25,5 +27,20 @@ public record Scene(Lens lens, Notation notation, List<Card> cards, List<Line> l
     private Optional<Box> content() {
         return Stream.of(cards.stream().map(Card::box), lines.stream().flatMap(line -> line.points().stream()).map(point -> new Box(point.x(), point.y(), 0, 0)),
                 notes.stream().map(NoteBox::box), pictures.stream().map(PictureBox::box)).flatMap(boxes -> boxes).reduce(Box::union);
+    }
+
+    /** The same without the edges of its paper. */
+    public Scene withoutFrame() {
+        return new Scene(lens, notation, cards, lines, notes, pictures, Optional.empty());
+    }
+
+    /** Only some cards, notes and pictures, by their identities, and what joins them. */
+    public Scene only(Set<String> some) {
+        Set<String> shown = new HashSet<>(some);
+        lines.stream().filter(line -> line.sign().isPresent() && some.contains(line.first().card())).forEach(line -> shown.add(line.second().card()));
+        return new Scene(lens, notation, cards.stream().filter(card -> some.contains(card.owner().value())).toList(),
+                lines.stream().filter(line -> shown.contains(line.first().card()) && shown.contains(line.second().card())).toList(),
+                notes.stream().filter(note -> some.contains(note.id().value())).toList(), pictures.stream().filter(picture -> some.contains(picture.id().value())).toList(),
+                Optional.empty());
     }
 }

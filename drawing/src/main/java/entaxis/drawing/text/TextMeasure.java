@@ -80,10 +80,7 @@ public final class TextMeasure {
     }
 
     private static Font load(TextStyle style) {
-        try (InputStream file = TextMeasure.class.getResourceAsStream("/entaxis/drawing/fonts/" + style.file())) {
-            if (file == null) {
-                throw new IllegalStateException("The font " + style.file() + " is missing from the application");
-            }
+        try (InputStream file = style.open()) {
             return Font.createFont(Font.TRUETYPE_FONT, file).deriveFont((float) style.size())
                     .deriveFont(Map.of(TextAttribute.KERNING, TextAttribute.KERNING_ON, TextAttribute.LIGATURES, TextAttribute.LIGATURES_ON));
         } catch (IOException e) {

@@ -1,5 +1,7 @@
 package entaxis.drawing.text;
 
+import java.io.InputStream;
+
 /** The styles in which text stands on a sheet; sizes in sheet units. */
 public enum TextStyle {
     NAME("SourceSans3-Bold.ttf", "Source Sans 3", 14, 700, false),
@@ -23,8 +25,18 @@ public enum TextStyle {
         this.italic = italic;
     }
 
-    String file() {
+    /** Name of the font file. */
+    public String file() {
         return file;
+    }
+
+    /** The bytes of the font file, which comes with the application; one that is not there is a fault of the package. */
+    public InputStream open() {
+        InputStream bytes = TextStyle.class.getResourceAsStream("/entaxis/drawing/fonts/" + file);
+        if (bytes == null) {
+            throw new IllegalStateException("The font " + file + " is missing from the application");
+        }
+        return bytes;
     }
 
     /** Name of the font family. */

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.drawing.dependency.DependencyDiagram.Drawn;
 import entaxis.drawing.dependency.DependencyDiagram.Pattern;
-import entaxis.drawing.picture.DependencyPainter;
-import entaxis.drawing.svg.DependencyPen;
+import entaxis.drawing.paint.Drawing;
+import entaxis.drawing.paint.PictureSource;
+import entaxis.drawing.picture.Pixels;
+import entaxis.drawing.svg.SvgWriter;
 import entaxis.drawing.text.TextMeasure;
 import java.awt.Color;
 import java.awt.image.BufferedImage;
@@ -44,13 +46,13 @@ class DependencyDiagramTest {
 
     @Test
     void everyPatternIsToldApartByItsDashesAndNamesAreEscaped() {
-        String svg = new DependencyPen(measure).document(diagram);
+        String svg = new SvgWriter(measure).document(diagram);
         assertThat(svg).contains("stroke-dasharray=\"8 4\"", "stroke-dasharray=\"2 3\"", "taxon &lt;b&gt;", "whole key", "part of the key", "by way of taxon").doesNotContain("<b>");
     }
 
     @Test
     void inPixelsItIsTheSamePicture() throws IOException {
-        BufferedImage image = ImageIO.read(new ByteArrayInputStream(new DependencyPainter(measure).png(diagram, 2)));
+        BufferedImage image = ImageIO.read(new ByteArrayInputStream(png(diagram, 2)));
         assertThat(image.getWidth()).isEqualTo((int) Math.ceil(diagram.width() * 2));
         assertThat(image.getHeight()).isEqualTo((int) Math.ceil(diagram.height() * 2));
         for (DependencyDiagram.Arrow arrow : diagram.arrows()) {
@@ -58,7 +60,11 @@ class DependencyDiagramTest {
             assertThat(dot).as(arrow.label()).isEqualTo(Color.decode(PatternLook.of(arrow.pattern()).colour()));
         }
         DependencyDiagram wide = DependencyDiagram.of(IntStream.range(0, 400).mapToObj(i -> "attribute_" + i).toList(), List.of(0), List.of(new Drawn(List.of(0), List.of(399), Pattern.FULL, "all")), measure);
-        BufferedImage limited = ImageIO.read(new ByteArrayInputStream(new DependencyPainter(measure).png(wide, 20)));
+        BufferedImage limited = ImageIO.read(new ByteArrayInputStream(png(wide, 20)));
         assertThat((double) limited.getWidth() * limited.getHeight()).isLessThan(41_000_000);
+    }
+
+    private byte[] png(DependencyDiagram of, double scale) {
+        return new Pixels(measure, PictureSource.NONE).png(Drawing.of(of, measure), scale, false);
     }
 }

@@ -41,7 +41,7 @@ class NotationTest {
         assertThat(words(drawn(Notation.IDEF1X, Cardinality.EXACTLY_ONE, Cardinality.ZERO_OR_ONE))).containsExactly("Z");
         assertThat(words(drawn(Notation.IDEF1X, Cardinality.EXACTLY_ONE, new Cardinality(4, 4)))).containsExactly("4");
         String optional = drawn(Notation.IDEF1X, Cardinality.ZERO_OR_ONE, Cardinality.ZERO_OR_MORE);
-        assertThat(optional).contains("z\"/>").contains("stroke-dasharray").containsOnlyOnce("r=\"4.5\"");
+        assertThat(optional).contains("z\" fill=\"#FBF9F4\"").contains("stroke-dasharray").containsOnlyOnce("r=\"4.5\"");
     }
 
     /** ISO/IEC 19505 (from memory): lower and upper bound with two dots, * for unlimited. */

@@ -34,14 +34,13 @@ public final class CommandLine {
 
     /** Carries out a command and gives the exit code; none if the arguments are those of the server. */
     public OptionalInt run(String... arguments) {
-        if (arguments.length > 0 && List.of("read", "sql", "draw").contains(arguments[0])) {
+        if (arguments.length > 0 && List.of("read", "sql").contains(arguments[0])) {
             List<String> words = List.of(arguments).subList(1, arguments.length);
             SqlCommands commands = new SqlCommands(out, err);
-            return OptionalInt.of(switch (arguments[0]) {
-                case "read" -> commands.read(words);
-                case "sql" -> commands.sql(words);
-                default -> commands.draw(words);
-            });
+            return OptionalInt.of(arguments[0].equals("read") ? commands.read(words) : commands.sql(words));
+        }
+        if (arguments.length > 0 && arguments[0].equals("draw")) {
+            return OptionalInt.of(new DrawCommand(err).run(List.of(arguments).subList(1, arguments.length)));
         }
         if (arguments.length > 0 && List.of("verify", "backup", "restore").contains(arguments[0])) {
             return OptionalInt.of(new StoreCommands(out, err).run(arguments[0], List.of(arguments).subList(1, arguments.length)));

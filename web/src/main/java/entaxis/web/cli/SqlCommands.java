@@ -4,21 +4,14 @@ import entaxis.core.design.Target;
 import entaxis.core.reading.NotUnderstood;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
-import entaxis.core.lift.Lifted;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Neutral;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
-import entaxis.drawing.layout.FirstSheet;
-import entaxis.drawing.scene.Lens;
-import entaxis.drawing.svg.SvgWriter;
-import entaxis.drawing.text.TextMeasure;
 import entaxis.exchange.ReadingJson;
 import entaxis.exchange.ScriptText;
-import entaxis.web.reading.Lifts;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.file.Files;
@@ -30,10 +23,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** The commands on scripts: {@code read}, {@code sql} and {@code draw}. */
+/** The commands on scripts: {@code read} and {@code sql}. */
 final class SqlCommands {
     static final int WRONG = 2;
-    private static final int INCOMPLETE = 1;
+    static final int INCOMPLETE = 1;
     private final PrintStream out;
     private final PrintStream err;
 
@@ -93,36 +86,6 @@ final class SqlCommands {
     /** What a script is written of. */
     record Source(Schema schema, List<NotUnderstood> missed) { }
 
-    /** {@code draw FILE... --engine E OUT.svg}: the diagram of a script, tables with their types. */
-    int draw(List<String> words) {
-        Arguments arguments = Arguments.of(words, Set.of("--engine"), Set.of("--concept"));
-        Optional<Target> engine = engine(arguments, "--engine");
-        int files = arguments.files().size();
-        if (arguments.wrong().isPresent() || files < 2 || engine.isEmpty() || !arguments.files().getLast().endsWith(".svg")) {
-            return usage(arguments, "./entaxis draw FILE... --engine E OUT.svg [--concept]");
-        }
-        Optional<Reading> read = reading(arguments.files().subList(0, files - 1), engine.get());
-        if (read.isEmpty()) {
-            return WRONG;
-        }
-        Set<String> tables = read.get().schema().tables().stream().map(Table::name).collect(Collectors.toSet());
-        Schema neutral = Neutral.of(read.get().schema(), Dialect.of(engine.get()));
-        neutral.tables().forEach(table -> tables.add(table.name()));
-        String name = Path.of(arguments.files().getFirst()).getFileName().toString();
-        Lifted lifted = Lifts.design(read.get(), name, tables, Set.of(), Set.of());
-        TextMeasure measure = new TextMeasure();
-        String svg = new SvgWriter(measure).document(FirstSheet.scene(lifted.design(), arguments.has("--concept") ? Lens.CONCEPT : Lens.TABLES, measure), picture -> "");
-        try {
-            Files.writeString(Path.of(arguments.files().getLast()), svg);
-        } catch (IOException | InvalidPathException e) {
-            err.println(arguments.files().getLast() + ": the file cannot be written: " + e.getMessage());
-            return WRONG;
-        }
-        lifted.remarks().forEach(err::println);
-        read.get().notUnderstood().forEach(missed -> err.println(place(missed)));
-        return read.get().complete() ? 0 : INCOMPLETE;
-    }
-
     private Optional<Source> source(Arguments arguments, Target to) {
         if (arguments.files().size() == 1 && arguments.files().getFirst().endsWith(".json")) {
             return new DesignFiles(err).schema(arguments.files().getFirst()).map(schema -> new Source(schema, List.of()));
@@ -173,7 +136,7 @@ final class SqlCommands {
         return arguments.value(option).flatMap(Target::of);
     }
 
-    private int usage(Arguments arguments, String usage) {
+    int usage(Arguments arguments, String usage) {
         arguments.wrong().ifPresent(err::println);
         arguments.value("--engine").filter(word -> Target.of(word).isEmpty()).ifPresent(word -> err.println("There is no engine “" + word + "” here."));
         err.println("Usage: " + usage);

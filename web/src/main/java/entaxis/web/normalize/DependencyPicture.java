@@ -10,8 +10,10 @@ import entaxis.core.normalize.EntityRelation;
 import entaxis.drawing.dependency.DependencyDiagram;
 import entaxis.drawing.dependency.DependencyDiagram.Drawn;
 import entaxis.drawing.dependency.DependencyDiagram.Pattern;
-import entaxis.drawing.picture.DependencyPainter;
-import entaxis.drawing.svg.DependencyPen;
+import entaxis.drawing.paint.Drawing;
+import entaxis.drawing.paint.PictureSource;
+import entaxis.drawing.picture.Pixels;
+import entaxis.drawing.svg.SvgWriter;
 import entaxis.drawing.text.TextMeasure;
 import java.util.ArrayList;
 import java.util.List;
@@ -50,11 +52,11 @@ public record DependencyPicture(DependencyDiagram diagram) {
 
     /** As an SVG document. */
     public String svg() {
-        return new DependencyPen(MEASURE).document(diagram);
+        return new SvgWriter(MEASURE).document(diagram);
     }
 
     /** As a PNG file. */
     public byte[] png() {
-        return new DependencyPainter(MEASURE).png(diagram, PIXELS_A_UNIT);
+        return new Pixels(MEASURE, PictureSource.NONE).png(Drawing.of(diagram, MEASURE), PIXELS_A_UNIT, false);
     }
 }

@@ -44,6 +44,7 @@ class DiagramController {
         DeskModel.ledger(model, open, shown, sel, leaf);
         model.addAttribute("lens", through.name().toLowerCase(Locale.ROOT));
         model.addAttribute("patch", sheets.whole(open, through, shown));
+        SheetFileController.offer(model);
         model.addAttribute("others", store.list().stream().filter(other -> !other.id().equals(id)).toList());
         return "diagram";
     }

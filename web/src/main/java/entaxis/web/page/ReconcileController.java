@@ -10,7 +10,7 @@ import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.sql.ScriptLines;
 import entaxis.drawing.scene.Lens;
-import entaxis.drawing.svg.Mark;
+import entaxis.drawing.paint.Mark;
 import entaxis.engines.migration.Rehearsal;
 import entaxis.exchange.ScriptText;
 import entaxis.web.reading.Connections;

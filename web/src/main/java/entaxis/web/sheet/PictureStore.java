@@ -1,11 +1,11 @@
 package entaxis.web.sheet;
 
+import entaxis.drawing.paint.PictureSource;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
-import java.util.Base64;
 import java.util.HexFormat;
 import java.util.Iterator;
 import java.util.Locale;
@@ -18,15 +18,12 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps the bytes of pictures, each under a key made of them, so that they never change and are kept once. */
 @Component
-public class PictureStore {
+public class PictureStore implements PictureSource {
     private static final int MAX_BYTES = 2_000_000;
     private static final int MAX_SIDE = 8000;
 
     /** A picture that was taken in. */
     public record Kept(String content, int width, int height) { }
-
-    /** A picture's bytes. */
-    public record Bytes(String type, byte[] bytes) { }
 
     /** A file that is no picture that can be shown, with the reason. */
     public static final class NoPicture extends RuntimeException {
@@ -104,13 +101,8 @@ public class PictureStore {
         }
     }
 
-    /** The bytes of a picture, if it was kept. */
+    @Override
     public Optional<Bytes> find(String content) {
         return mapper.picture(content).map(row -> new Bytes(row.type(), row.bytes()));
-    }
-
-    /** A picture as an address that holds it whole. */
-    String inline(String content) {
-        return find(content).map(picture -> "data:" + picture.type() + ";base64," + Base64.getEncoder().encodeToString(picture.bytes())).orElse("data:,");
     }
 }

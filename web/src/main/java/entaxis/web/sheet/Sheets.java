@@ -11,7 +11,10 @@ import entaxis.drawing.scene.Lens;
 import entaxis.drawing.scene.Line;
 import entaxis.drawing.scene.Scene;
 import entaxis.drawing.scene.SceneMaker;
-import entaxis.drawing.svg.Mark;
+import entaxis.drawing.file.SheetFiles;
+import entaxis.drawing.file.SheetPicture;
+import entaxis.drawing.file.SheetPictures;
+import entaxis.drawing.paint.Mark;
 import entaxis.drawing.svg.SvgWriter;
 import entaxis.drawing.text.TextMeasure;
 import entaxis.web.store.OpenDesign;
@@ -101,6 +104,16 @@ public class Sheets {
     /** A sheet as a document of its own, its pictures in it. */
     public String document(OpenDesign design, Lens lens, Sheet sheet) {
         return writer.document(render(design, lens, sheet).scene(), pictures::inline);
+    }
+
+    /** A sheet on its way into a file: all of it, or only some of its cards, notes and pictures. */
+    public SheetPicture picture(OpenDesign design, Lens lens, Sheet sheet, Optional<Notation> notation, Set<String> some) {
+        return SheetPictures.of(design.design(), design.derivation(), sheet, lens, notation, some, measure);
+    }
+
+    /** What writes sheets into files. */
+    public SheetFiles files() {
+        return new SheetFiles(measure, pictures);
     }
 
     /** A small picture of the first sheet. */

@@ -1,4 +1,4 @@
-package entaxis.drawing.svg;
+package entaxis.drawing.paint;
 
 /**
  * A mark on a card.

@@ -1,0 +1,77 @@
+package entaxis.web.cli;
+
+import entaxis.core.design.Design;
+import entaxis.core.design.Target;
+import entaxis.core.lift.Lifted;
+import entaxis.core.reading.NotUnderstood;
+import entaxis.core.reading.Reading;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Neutral;
+import entaxis.web.reading.Connections;
+import entaxis.web.reading.Lifts;
+import java.io.PrintStream;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Where commands take a design from: a saved design, scripts of an engine, or a configured database. */
+final class DesignSource {
+    private final PrintStream err;
+
+    DesignSource(PrintStream err) {
+        this.err = err;
+    }
+
+    /** A design, and what of its source was not understood. */
+    record Taken(Design design, List<NotUnderstood> missed) { }
+
+    /** The design of a source; none if it cannot be had, which is said. */
+    Optional<Taken> take(List<String> names, Optional<Target> engine, Optional<String> data) {
+        String first = names.getFirst();
+        if (names.size() == 1 && first.endsWith(".json")) {
+            return new DesignFiles(err).design(first).map(design -> new Taken(design, List.of()));
+        }
+        if (names.size() == 1 && !exists(first)) {
+            Connections connections = Connections.of(Path.of(data.orElse(System.getProperty("user.home") + "/.entaxis")));
+            if (connections.list().stream().noneMatch(configured -> configured.name().equals(first))) {
+                err.println(first + ": there is no such file, and no database of this name in connections.properties");
+                return Optional.empty();
+            }
+            try {
+                return Optional.of(lifted(connections.read(first), first));
+            } catch (Connections.Unreachable e) {
+                err.println(first + ": " + e.getMessage());
+                return Optional.empty();
+            }
+        }
+        if (engine.isEmpty()) {
+            err.println(first + ": a script needs --engine, one of: postgresql mysql mariadb sqlite sqlserver oracle h2 iso");
+            return Optional.empty();
+        }
+        return new SqlCommands(err, err).reading(names, engine.get()).map(reading -> lifted(reading, Path.of(first).getFileName().toString()));
+    }
+
+    private Taken lifted(Reading reading, String name) {
+        Set<String> tables = new HashSet<>();
+        reading.schema().tables().stream().map(Table::name).forEach(tables::add);
+        Schema neutral = Neutral.of(reading.schema(), Dialect.of(reading.engine()));
+        neutral.tables().forEach(table -> tables.add(table.name()));
+        Lifted lifted = Lifts.design(reading, name, tables, Set.of(), Set.of());
+        lifted.remarks().forEach(err::println);
+        return new Taken(lifted.design(), reading.notUnderstood());
+    }
+
+    private static boolean exists(String name) {
+        try {
+            return Files.exists(Path.of(name));
+        } catch (InvalidPathException e) {
+            return false;
+        }
+    }
+}
