@@ -28,11 +28,6 @@
 
   form.addEventListener("change", settle);
   document.getElementById("picture-close").addEventListener("click", () => dialog.close());
-  document.body.addEventListener("htmx:afterSettle", () => {
-    const ready = document.querySelector(".file-ready:not([data-fetched])");
-    if (ready) { ready.dataset.fetched = "true"; ready.click(); }
-  });
-
   const pause = time => new Promise(done => { setTimeout(done, time); });
   async function copied() {
     const body = new FormData(form);

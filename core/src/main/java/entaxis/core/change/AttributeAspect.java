@@ -28,4 +28,7 @@ public sealed interface AttributeAspect {
     record Generated(Optional<String> expression) implements AttributeAspect { }
 
     record Meaning(String words) implements AttributeAspect { }
+
+    /** A value such as it has, for readers of the dictionary. */
+    record Example(String value) implements AttributeAspect { }
 }

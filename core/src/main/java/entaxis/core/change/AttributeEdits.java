@@ -85,6 +85,7 @@ final class AttributeEdits {
             case AttributeAspect.Numbers(Attribute.Identity identity, Optional<Attribute.Numbering> numbering) -> now.numbered(identity, numbering);
             case AttributeAspect.Generated(Optional<String> expression) -> now.computed(expression);
             case AttributeAspect.Meaning(String words) -> now.meaning(words.strip());
+            case AttributeAspect.Example(String value) -> now.example(value.strip());
         };
         if (edit.aspect() instanceof AttributeAspect.Required(boolean required) && !required && inKey(design, edit)) {
             return Step.refused(design, "required", "“" + now.name() + "” is part of the primary key, which always has a value. Take it out of the key first.");

@@ -13,6 +13,8 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.PathIterator;
 import java.awt.geom.Rectangle2D;
 import java.awt.geom.RoundRectangle2D;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
@@ -25,22 +27,31 @@ final class SvgSurface implements Surface {
     private final TextMeasure measure;
     private final UnaryOperator<String> address;
     private final boolean live;
+    private final UnaryOperator<String> links;
+    private final Deque<Boolean> linked = new ArrayDeque<>();
     private final FontFaces fonts = new FontFaces();
 
     /**
      * A surface that appends to a text.
      *
      * @param address where the bytes of a picture are
+     * @param links   where a group leads, by its identity; nowhere if empty
      */
-    SvgSurface(StringBuilder svg, TextMeasure measure, UnaryOperator<String> address, boolean live) {
+    SvgSurface(StringBuilder svg, TextMeasure measure, UnaryOperator<String> address, boolean live, UnaryOperator<String> links) {
         this.svg = svg;
         this.measure = measure;
         this.address = address;
         this.live = live;
+        this.links = links;
     }
 
     @Override
     public void open(Group group) {
+        String link = group.id().isEmpty() ? "" : links.apply(group.id());
+        linked.push(!link.isEmpty());
+        if (!link.isEmpty()) {
+            svg.append("<a href=\"").append(escaped(link)).append("\">");
+        }
         svg.append("<g");
         attribute("id", group.id());
         attribute("class", group.kind());
@@ -54,7 +65,7 @@ final class SvgSurface implements Surface {
 
     @Override
     public void close() {
-        svg.append("</g>");
+        svg.append(linked.pop() ? "</g></a>" : "</g>");
     }
 
     @Override

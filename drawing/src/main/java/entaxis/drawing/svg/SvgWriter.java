@@ -69,13 +69,23 @@ public final class SvgWriter {
 
     /** A file of its own, its pictures in it, on paper or on nothing. */
     public String file(Drawing drawing, boolean transparent, PictureSource pictures) {
-        return document(drawing.box(), "", transparent ? Optional.empty() : Optional.of(Ink.PAPER), pictures::inline, false, drawing.paint());
+        return file(drawing, transparent, pictures, group -> "");
+    }
+
+    /** The same with links: where a group leads, by its identity; nowhere if empty. */
+    public String file(Drawing drawing, boolean transparent, PictureSource pictures, UnaryOperator<String> links) {
+        StringBuilder svg = new StringBuilder();
+        return whole(drawing.box(), "", transparent ? Optional.empty() : Optional.of(Ink.PAPER), new SvgSurface(svg, measure, pictures::inline, false, links), svg, drawing.paint());
     }
 
     private String document(Box box, String attributes, Optional<String> ground, UnaryOperator<String> address, boolean live, Consumer<Surface> paint) {
-        StringBuilder svg = new StringBuilder(8192).append("<svg xmlns=\"http://www.w3.org/2000/svg\"").append(attributes).append(" viewBox=\"").append(view(box))
+        StringBuilder svg = new StringBuilder(8192);
+        return whole(box, attributes, ground, surface(svg, address, live), svg, paint);
+    }
+
+    private String whole(Box box, String attributes, Optional<String> ground, SvgSurface on, StringBuilder svg, Consumer<Surface> paint) {
+        svg.append("<svg xmlns=\"http://www.w3.org/2000/svg\"").append(attributes).append(" viewBox=\"").append(view(box))
                 .append("\" width=\"").append(number(box.width())).append("\" height=\"").append(number(box.height())).append("\">");
-        SvgSurface on = surface(svg, address, live);
         int head = svg.length();
         ground.ifPresent(colour -> on.draw(new Rectangle2D.Double(box.x(), box.y(), box.width(), box.height()), Look.filled(colour)));
         paint.accept(on);
@@ -87,7 +97,7 @@ public final class SvgWriter {
     }
 
     private SvgSurface surface(StringBuilder svg, UnaryOperator<String> address, boolean live) {
-        return new SvgSurface(svg, measure, address, live);
+        return new SvgSurface(svg, measure, address, live, group -> "");
     }
 
     private String part(Consumer<Surface> paint, UnaryOperator<String> address) {

@@ -42,6 +42,9 @@ public final class CommandLine {
         if (arguments.length > 0 && arguments[0].equals("draw")) {
             return OptionalInt.of(new DrawCommand(err).run(List.of(arguments).subList(1, arguments.length)));
         }
+        if (arguments.length > 0 && arguments[0].equals("dictionary")) {
+            return OptionalInt.of(new DictionaryCommand(err).run(List.of(arguments).subList(1, arguments.length)));
+        }
         if (arguments.length > 0 && List.of("verify", "backup", "restore").contains(arguments[0])) {
             return OptionalInt.of(new StoreCommands(out, err).run(arguments[0], List.of(arguments).subList(1, arguments.length)));
         }

@@ -2,6 +2,7 @@ package entaxis.web.page;
 
 import entaxis.core.change.Problem;
 import entaxis.core.design.Sheet;
+import entaxis.core.dictionary.Dictionary;
 import entaxis.web.edit.EditForm;
 import entaxis.web.ledger.Contents;
 import entaxis.web.ledger.ReadAloud;
@@ -33,6 +34,11 @@ class Answers {
                     DeskModel.strip(model, after, "sentences", form.text("sel"));
                     model.addAttribute("list", ReadAloud.of(after.design(), after.derivation(), form.text("leaf").equals("open")));
                     yield "fragments/sentences-response";
+                }
+                if (form.kind().startsWith("dictionary.")) {
+                    DeskModel.strip(model, after, "dictionary", form.text("sel"));
+                    model.addAttribute("dictionary", Dictionary.of(after.design(), after.derivation()));
+                    yield "fragments/dictionary :: response";
                 }
                 if (!form.text("desk").isEmpty() && !form.text("desk").equals("diagram")) {
                     response.setHeader("HX-Refresh", "true");

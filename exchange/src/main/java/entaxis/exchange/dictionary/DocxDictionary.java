@@ -1,0 +1,164 @@
+package entaxis.exchange.dictionary;
+
+import entaxis.core.dictionary.Dictionary;
+import entaxis.core.dictionary.Dictionary.AttributeEntry;
+import entaxis.core.dictionary.Dictionary.EntityEntry;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.math.BigInteger;
+import java.util.List;
+import org.apache.poi.xwpf.usermodel.XWPFDocument;
+import org.apache.poi.xwpf.usermodel.XWPFParagraph;
+import org.apache.poi.xwpf.usermodel.XWPFRun;
+import org.apache.poi.xwpf.usermodel.XWPFStyle;
+import org.apache.poi.xwpf.usermodel.XWPFStyles;
+import org.apache.poi.xwpf.usermodel.XWPFTable;
+import org.apache.poi.xwpf.usermodel.XWPFTableRow;
+import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTPageSz;
+import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTSectPr;
+import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTStyle;
+import org.openxmlformats.schemas.wordprocessingml.x2006.main.STPageOrientation;
+import org.openxmlformats.schemas.wordprocessingml.x2006.main.STStyleType;
+
+/** A dictionary as an Office Open XML document (ISO/IEC 29500): headings that an outline shows, and tables whose heads are repeated on each page. */
+public final class DocxDictionary {
+    private static final List<String> HEADINGS = List.of("Key", "Attribute", "Type", "Value", "Default", "Allowed", "Meaning", "Example");
+    private static final BigInteger LONG_SIDE = BigInteger.valueOf(16_838);
+    private static final BigInteger SHORT_SIDE = BigInteger.valueOf(11_906);
+    private static final int SMALL = 9;
+
+    private final XWPFDocument document = new XWPFDocument();
+
+    private DocxDictionary() { }
+
+    /** The bytes of the file. */
+    public static byte[] write(Dictionary dictionary, String edition) {
+        DocxDictionary file = new DocxDictionary();
+        file.page();
+        file.styles();
+        file.paragraph("Title", dictionary.title());
+        file.paragraph("", "Data dictionary" + (dictionary.author().isBlank() ? "" : " · " + dictionary.author()) + " · for " + dictionary.target() + " · " + edition);
+        dictionary.parts().forEach(part -> {
+            file.paragraph("Heading1", part.name());
+            part.entities().forEach(file::entity);
+        });
+        if (!dictionary.types().isEmpty()) {
+            file.paragraph("Heading1", "Types");
+            file.table(List.of("Name", "Kind", "Made of", "Meaning"), dictionary.types().stream().map(type -> List.of(type.name(), type.kind(), type.definition(), type.meaning())).toList());
+        }
+        if (!dictionary.programs().isEmpty()) {
+            file.paragraph("Heading1", "Views, routines and sequences");
+            dictionary.programs().forEach(program -> {
+                file.paragraph("Heading2", program.name() + ", " + program.kind());
+                program.text().lines().forEach(line -> file.paragraph("", line));
+            });
+        }
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (XWPFDocument document = file.document) {
+            document.getProperties().getCoreProperties().setTitle(dictionary.title());
+            document.getProperties().getCoreProperties().setCreator(dictionary.author().isBlank() ? "Entaxis" : dictionary.author());
+            document.write(bytes);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
+
+    /** A4 lying, so that the tables have room. */
+    private void page() {
+        CTSectPr section = document.getDocument().getBody().addNewSectPr();
+        CTPageSz size = section.addNewPgSz();
+        size.setW(LONG_SIDE);
+        size.setH(SHORT_SIDE);
+        size.setOrient(STPageOrientation.LANDSCAPE);
+    }
+
+    private void styles() {
+        XWPFStyles styles = document.createStyles();
+        style(styles, "Title", "Title", 26, -1);
+        style(styles, "Heading1", "heading 1", 18, 0);
+        style(styles, "Heading2", "heading 2", 14, 1);
+    }
+
+    private static void style(XWPFStyles styles, String id, String name, int points, int level) {
+        CTStyle style = CTStyle.Factory.newInstance();
+        style.setStyleId(id);
+        style.addNewName().setVal(name);
+        style.setType(STStyleType.PARAGRAPH);
+        style.addNewQFormat();
+        if (level >= 0) {
+            style.addNewPPr().addNewOutlineLvl().setVal(BigInteger.valueOf(level));
+            style.getPPr().addNewKeepNext();
+        }
+        style.addNewRPr().addNewB();
+        style.getRPr().addNewSz().setVal(BigInteger.valueOf(2L * points));
+        styles.addStyle(new XWPFStyle(style));
+    }
+
+    private XWPFParagraph paragraph(String style, String text) {
+        XWPFParagraph paragraph = document.createParagraph();
+        if (!style.isEmpty()) {
+            paragraph.setStyle(style);
+        }
+        paragraph.createRun().setText(safe(text));
+        return paragraph;
+    }
+
+    private void entity(EntityEntry entity) {
+        paragraph("Heading2", entity.name());
+        if (!entity.meaning().isBlank()) {
+            paragraph("", entity.meaning()).getRuns().getFirst().setItalic(true);
+        }
+        if (!entity.attributes().isEmpty()) {
+            table(HEADINGS, entity.attributes().stream().map(DocxDictionary::row).toList());
+        }
+        entity.readings().forEach(reading -> {
+            XWPFParagraph line = paragraph("", "• Each " + reading.subject() + " ");
+            XWPFRun verb = line.createRun();
+            verb.setBold(true);
+            verb.setText(safe(reading.verb()));
+            line.createRun().setText(safe(" " + reading.number() + " " + reading.object() + "."
+                    + String.join("", reading.assumptions().stream().map(assumed -> " (" + assumed.number() + ") " + assumed.text()).toList())));
+        });
+        entity.keys().forEach(key -> paragraph("", "• " + key));
+        entity.rules().forEach(rule -> paragraph("", "• condition: " + rule));
+        entity.indexes().forEach(index -> paragraph("", "• " + index));
+        entity.accepted().forEach(fault -> paragraph("", "• accepted: " + fault));
+    }
+
+    private static List<String> row(AttributeEntry attribute) {
+        return List.of(attribute.keyText(), attribute.name(), attribute.type(), attribute.required() ? "required" : "may be empty", attribute.defaultValue(), attribute.values(),
+                attribute.source().isPresent() ? attribute.origin() : attribute.meaning(), attribute.example());
+    }
+
+    private void table(List<String> headings, List<List<String>> rows) {
+        XWPFTable table = document.createTable(rows.size() + 1, headings.size());
+        table.setWidth("100%");
+        XWPFTableRow head = table.getRow(0);
+        head.setRepeatHeader(true);
+        List<XWPFTableRow> all = table.getRows();
+        fill(all.get(0), headings, true);
+        for (int i = 0; i < rows.size(); i++) {
+            fill(all.get(i + 1), rows.get(i), false);
+        }
+        paragraph("", "");
+    }
+
+    private static void fill(XWPFTableRow row, List<String> values, boolean bold) {
+        for (int i = 0; i < values.size(); i++) {
+            if (!values.get(i).isEmpty()) {
+                XWPFRun run = row.getCell(i).getParagraphs().getFirst().createRun();
+                run.setFontSize(SMALL);
+                run.setBold(bold);
+                run.setText(safe(values.get(i)));
+            }
+        }
+    }
+
+    /** Without what XML forbids. */
+    private static String safe(String text) {
+        return text.codePoints().filter(point -> point >= 0x20 && point != 0xFFFE && point != 0xFFFF && !(point >= 0xD800 && point <= 0xDFFF))
+                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
+    }
+}

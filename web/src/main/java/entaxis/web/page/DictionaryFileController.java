@@ -1,0 +1,47 @@
+package entaxis.web.page;
+
+import entaxis.exchange.dictionary.DictionaryFormat;
+import entaxis.web.dictionary.DictionaryFiles;
+import entaxis.web.sheet.PictureStore;
+import entaxis.web.store.DesignStore;
+import entaxis.web.store.OpenDesign;
+import entaxis.web.work.FinishedFile;
+import entaxis.web.work.FinishedFiles;
+import entaxis.web.work.Job;
+import entaxis.web.work.Jobs;
+import java.time.LocalDate;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Saves the dictionary of a design as a file. */
+@Controller
+class DictionaryFileController {
+    private final DesignStore store;
+    private final PictureStore pictures;
+    private final Jobs jobs;
+    private final FinishedFiles files;
+
+    DictionaryFileController(DesignStore store, PictureStore pictures, Jobs jobs, FinishedFiles files) {
+        this.store = store;
+        this.pictures = pictures;
+        this.jobs = jobs;
+        this.files = files;
+    }
+
+    @PostMapping("/designs/{id}/dictionary-files")
+    String save(@PathVariable String id, @RequestParam DictionaryFormat format, Model model) {
+        OpenDesign open = store.open(id);
+        Job job = jobs.start("Saving the dictionary", token -> own -> {
+            own.tell("Writing the dictionary");
+            byte[] bytes = new DictionaryFiles(open.design(), open.derivation(), pictures).write(format, "revision " + open.revision() + ", " + LocalDate.now());
+            if (own.stopped()) {
+                throw new Job.Failed("It was stopped; no file was made.");
+            }
+            return files.keep(token, new FinishedFile(FileName.of(open.design().facts().name() + " dictionary", format.extension()), format.type(), bytes));
+        });
+        return FilesController.shown(job, model);
+    }
+}
