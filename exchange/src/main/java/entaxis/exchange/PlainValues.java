@@ -8,10 +8,11 @@ import org.apache.poi.ss.usermodel.DataFormatter;
 import org.apache.poi.ss.usermodel.DateUtil;
 
 /** Numbers of a workbook as numbers, whatever digits it shows of them, and moments as ISO 8601 writes them. */
-final class PlainValues extends DataFormatter {
+public final class PlainValues extends DataFormatter {
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss");
 
-    PlainValues() {
+    /** For every language the same. */
+    public PlainValues() {
         super(Locale.ROOT);
     }
 

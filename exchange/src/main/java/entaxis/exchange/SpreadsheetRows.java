@@ -11,7 +11,6 @@ import org.apache.poi.openxml4j.opc.OPCPackage;
 import org.apache.poi.openxml4j.opc.PackageAccess;
 import org.apache.poi.openxml4j.util.ZipSecureFile;
 import org.apache.poi.util.XMLHelper;
-import org.apache.poi.xssf.eventusermodel.ReadOnlySharedStringsTable;
 import org.apache.poi.xssf.eventusermodel.XSSFReader;
 import org.apache.poi.xssf.eventusermodel.XSSFSheetXMLHandler;
 import org.xml.sax.InputSource;
@@ -24,7 +23,6 @@ import org.xml.sax.XMLReader;
  */
 public final class SpreadsheetRows {
     private static final long MOST_UNPACKED = 400L << 20;
-    private static final long MOST_TEXT = 64L << 20;
 
     static {
         ZipSecureFile.setMaxEntrySize(MOST_UNPACKED);
@@ -71,24 +69,6 @@ public final class SpreadsheetRows {
                 xml.parse(new InputSource(sheet));
             }
             return rows.result();
-        }
-    }
-
-    /** The texts of a workbook, up to a limit. */
-    private static final class LimitedTexts extends ReadOnlySharedStringsTable {
-        private long read;
-
-        LimitedTexts(OPCPackage book) throws IOException, SAXException {
-            super(book);
-        }
-
-        @Override
-        public void characters(char[] characters, int start, int length) throws SAXException {
-            read += length;
-            if (read > MOST_TEXT) {
-                throw new SheetRows.TooMuch(1, "its texts are longer than " + (MOST_TEXT >> 20) + " million characters together; take a part of it");
-            }
-            super.characters(characters, start, length);
         }
     }
 }
