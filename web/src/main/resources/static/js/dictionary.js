@@ -110,7 +110,7 @@
     const address = "?" + new URLSearchParams(new FormData(options)), answer = await fetch(location.pathname + address);
     if (!answer.ok) return;
     close(true);
-    Idiomorph.morph(book, new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("book"), { morphStyle: "innerHTML" });
+    book.replaceChildren(...document.adoptNode(new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("book")).childNodes);
     history.replaceState(null, "", address);
   }
   options.addEventListener("input", event => { clearTimeout(soon); soon = setTimeout(again, event.target.type === "search" ? 200 : 0); });

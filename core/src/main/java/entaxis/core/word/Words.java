@@ -46,6 +46,11 @@ public final class Words {
         return Character.isUpperCase(like.charAt(0)) ? word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1) : word;
     }
 
+    /** A count with its noun: “1 entity”, “2 entities”. */
+    public static String counted(long count, String noun) {
+        return count + " " + (count == 1 ? noun : plural(noun));
+    }
+
     /** The plural of the last word of a name. */
     public static String plural(String name) {
         int cut = lastWord(name);

@@ -3,7 +3,7 @@ package entaxis.web.cli;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.schema.Schema;
-import entaxis.exchange.DesignJson;
+import entaxis.exchange.DesignFile;
 import entaxis.exchange.UnreadableJson;
 import java.io.IOException;
 import java.io.PrintStream;
@@ -33,7 +33,7 @@ final class DesignFiles {
 
     Optional<Design> design(String file) {
         try {
-            return Optional.of(DesignJson.readDesign(Files.readString(Path.of(file))));
+            return Optional.of(DesignFile.read(Files.readString(Path.of(file))).design());
         } catch (IOException e) {
             err.println(file + ": the file cannot be read: " + (Files.exists(Path.of(file)) ? e.getMessage() : "there is no such file"));
         } catch (UnreadableJson | IllegalArgumentException e) {

@@ -3,7 +3,7 @@ package entaxis.web.cli;
 import entaxis.core.dictionary.reading.DictionaryDesign;
 import entaxis.core.dictionary.reading.DictionaryReader;
 import entaxis.core.dictionary.reading.ReadDictionary;
-import entaxis.exchange.DesignJson;
+import entaxis.exchange.DesignFile;
 import entaxis.exchange.dictionary.DictionaryJson;
 import entaxis.exchange.dictionary.DictionaryTables;
 import entaxis.web.dictionary.ReadDictionaries;
@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** The command {@code import}: a design from a data dictionary in a spreadsheet. */
@@ -45,7 +46,7 @@ final class ImportCommand {
             }
             DictionaryDesign.Made made = ReadDictionaries.design(read, Path.of(from).getFileName().toString().replaceFirst("\\.[^.]*$", ""));
             try {
-                Files.writeString(Path.of(to), DesignJson.write(made.design()));
+                Files.writeString(Path.of(to), DesignFile.write(made.design(), content -> Optional.empty()));
             } catch (IOException | InvalidPathException e) {
                 err.println(to + ": the file cannot be written: " + e.getMessage());
                 return SqlCommands.WRONG;

@@ -9,6 +9,7 @@ import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.Target;
+import entaxis.web.demo.SeedVault;
 import entaxis.web.sheet.Sheets;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
@@ -64,6 +65,12 @@ class HomeController {
             return page(model);
         }
         return "redirect:/designs/" + store.create(design);
+    }
+
+    /** The example, as a design of one's own. */
+    @PostMapping("/example")
+    String example() {
+        return "redirect:/designs/" + store.create(SeedVault.design());
     }
 
     /** Renames a design from its card; the card comes back, with what was wrong if anything was. */

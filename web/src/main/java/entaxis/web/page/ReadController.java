@@ -53,7 +53,7 @@ class ReadController {
         return asked(model, Target.POSTGRESQL, "", Optional.empty());
     }
 
-    private String asked(Model model, Target engine, String script, Optional<String> fault) {
+    String asked(Model model, Target engine, String script, Optional<String> fault) {
         model.addAttribute("targets", Target.values());
         model.addAttribute("engine", engine);
         model.addAttribute("script", script);

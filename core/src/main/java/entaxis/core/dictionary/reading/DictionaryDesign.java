@@ -165,7 +165,7 @@ public final class DictionaryDesign {
         }
     }
 
-    private static Attribute attribute(AttributeId id, ReadAttribute read, Map<String, SqlType> types) {
+    static Attribute attribute(AttributeId id, ReadAttribute read, Map<String, SqlType> types) {
         SqlType type = read.type().or(() -> Optional.ofNullable(types.get(SqlName.of(read.named())))).orElse(UNKNOWN);
         boolean required = read.rank() > 0 || read.required().orElse(false);
         return new Attribute(id, read.name(), type, required, defaultOf(read), Optional.empty(), read.numbered() ? Attribute.Identity.BY_DEFAULT : Attribute.Identity.NONE, read.meaning())
@@ -173,7 +173,7 @@ public final class DictionaryDesign {
     }
 
     /** A default is an expression; what is plainly a word stands in quotes in SQL, whatever people write. */
-    private static Optional<String> defaultOf(ReadAttribute read) {
+    static Optional<String> defaultOf(ReadAttribute read) {
         String text = read.defaultValue();
         if (text.isEmpty() || text.equalsIgnoreCase("none") || text.startsWith(COMPUTED)) {
             return Optional.empty();
