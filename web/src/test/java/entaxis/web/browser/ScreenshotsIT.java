@@ -47,6 +47,15 @@ class ScreenshotsIT extends BrowserTest {
         page.keyboard().press("0");
         page.waitForTimeout(400);
         picture("sheet-idef1x");
+        page.locator("#sheet").focus();
+        page.keyboard().press("f");
+        page.waitForTimeout(300);
+        picture("save-picture");
+        go(design + "/dictionary");
+        page.locator("#book h3", new Page.LocatorOptions().setHasText("Accession")).scrollIntoViewIfNeeded();
+        page.locator("#book").evaluate("book => book.scrollBy(0, 420)");
+        page.waitForTimeout(300);
+        picture("dictionary");
         page.evaluate("() => localStorage.setItem('entaxis.theme', 'dark')");
         go(design);
         page.locator("#contents .entry", new Page.LocatorOptions().setHasText("Accession")).click();
