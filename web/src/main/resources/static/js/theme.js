@@ -9,6 +9,14 @@
   };
   show();
   dark.addEventListener("change", show);
+  // in a narrow window the desks fold into a menu
+  document.addEventListener("click", event => {
+    const button = document.getElementById("desks-button"), desks = document.getElementById("desks");
+    if (!button || !desks) return;
+    const open = Boolean(event.target.closest("#desks-button")) && !desks.classList.contains("open");
+    desks.classList.toggle("open", open);
+    button.setAttribute("aria-expanded", String(open));
+  });
   document.addEventListener("click", event => {
     if (!event.target.closest("#theme")) return;
     localStorage.setItem("entaxis.theme", document.documentElement.getAttribute("data-theme") === "dark" ? "light" : "dark");

@@ -73,7 +73,7 @@ final class ResolveEdits {
     /** From a parent to the associative entity: each row belongs to exactly one parent; the other end keeps the minimum that the many-to-many had. */
     private static Relationship half(Relationship was, Side side, RelationshipId id, EntityId associative) {
         return new Relationship(id, "", was.end(side).with(Cardinality.EXACTLY_ONE).agreed(""),
-                End.of(associative, many(was.end(side.other()).cardinality()), "belongs to"), Side.SECOND, was.onDelete(), was.onUpdate(), List.of());
+                End.of(associative, many(was.end(side.other()).cardinality()), End.BELONGS_TO), Side.SECOND, was.onDelete(), was.onUpdate(), List.of());
     }
 
     private static Cardinality many(Cardinality cardinality) {

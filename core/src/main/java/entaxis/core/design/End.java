@@ -12,6 +12,11 @@ import java.util.Map;
  * @param agreed      the sentence read from this end as it was agreed; empty while it was not
  */
 public record End(EntityId entity, Cardinality cardinality, String verb, String role, Map<ColumnPath, String> columnNames, String agreed) {
+    /** The verb phrase that is proposed at the end of a parent. */
+    public static final String HAS = "has";
+    /** The verb phrase that is proposed at the end of a child. */
+    public static final String BELONGS_TO = "belongs to";
+
     /** Copies the names. */
     public End {
         columnNames = Map.copyOf(columnNames);
@@ -50,5 +55,10 @@ public record End(EntityId entity, Cardinality cardinality, String verb, String 
     /** The same with the sentence that was agreed, or an empty one. */
     public End agreed(String sentence) {
         return new End(entity, cardinality, verb, role, columnNames, sentence);
+    }
+
+    /** Whether its verb phrase is the proposed one, which nobody wrote or agreed to. */
+    public boolean proposed() {
+        return agreed.isEmpty() && (verb.equals(HAS) || verb.equals(BELONGS_TO));
     }
 }

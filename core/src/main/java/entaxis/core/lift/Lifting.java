@@ -286,8 +286,8 @@ public final class Lifting {
         boolean required = key.columns().stream().allMatch(name -> table.column(name).filter(Column::required).isPresent());
         Set<String> columns = new HashSet<>(key.columns());
         boolean unique = columns.equals(new HashSet<>(table.keyColumns())) || table.uniqueKeys().stream().anyMatch(other -> columns.equals(new HashSet<>(other.columns())));
-        End first = End.of(entities.get(parent.get().name()), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, "has").role(role(table, key, parent.get()));
-        End second = End.of(entities.get(table.name()), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, "belongs to");
+        End first = End.of(entities.get(parent.get().name()), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS).role(role(table, key, parent.get()));
+        End second = End.of(entities.get(table.name()), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
         return Optional.of(new Relationship(id, "", first, second, Side.SECOND, key.onDelete(), key.onUpdate(), List.of()));
     }
 

@@ -427,8 +427,8 @@ public final class CarryOut {
             boolean required = identifying || parent.key().members().stream().allMatch(this::required);
             Map<ColumnPath, String> names = new HashMap<>();
             parent.key().forEach(column -> names.put(path(reference.to(), column), about.relation().attributes().get(column)));
-            End first = new End(ids.get(reference.to()), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, "has", "", names, "");
-            End second = End.of(ids.get(reference.from()), one ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, "belongs to");
+            End first = new End(ids.get(reference.to()), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS, "", names, "");
+            End second = End.of(ids.get(reference.from()), one ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
             next = next.withRelationships(next.relationships().with(Relationship.between(reference.id(), first, second)));
         }
         return next;

@@ -90,7 +90,7 @@ public final class FirstForm {
                 .flatMap(text -> list ? List.of(text.split("\\s*[;|,]\\s*")).stream() : List.of(text).stream()).filter(text -> !text.isBlank()).toList()));
         Design next = without(design, entity, attributes);
         next = next.withEntities(next.entities().with(made)).withRelationships(next.relationships().with(Relationship.between(relationship,
-                End.of(entity.id(), Cardinality.EXACTLY_ONE, "has"), End.of(id, Cardinality.ZERO_OR_MORE, "belongs to"))));
+                End.of(entity.id(), Cardinality.EXACTLY_ONE, End.HAS), End.of(id, Cardinality.ZERO_OR_MORE, End.BELONGS_TO))));
         List<SampleRow> rows = new ArrayList<>(next.rows().list());
         for (SampleRow row : about.samples()) {
             List<String> here = values.get(row.id());

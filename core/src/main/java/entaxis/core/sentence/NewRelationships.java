@@ -20,16 +20,13 @@ import java.util.Map;
 
 /** What a new relationship starts with: what was said, and for the rest what is usual. */
 public final class NewRelationships {
-    private static final String HAS = "has";
-    private static final String BELONGS = "belongs to";
-
     private NewRelationships() { }
 
     /** The usual one: one to many from the first entity to the second (common practice); with itself, from an optional parent to its children. */
     public static Relationship between(RelationshipId id, EntityId first, EntityId second) {
         boolean recursive = first.equals(second);
-        return Relationship.between(id, End.of(first, recursive ? Cardinality.ZERO_OR_ONE : Cardinality.EXACTLY_ONE, HAS).role(recursive ? "parent" : ""),
-                End.of(second, Cardinality.ZERO_OR_MORE, BELONGS));
+        return Relationship.between(id, End.of(first, recursive ? Cardinality.ZERO_OR_ONE : Cardinality.EXACTLY_ONE, End.HAS).role(recursive ? "parent" : ""),
+                End.of(second, Cardinality.ZERO_OR_MORE, End.BELONGS_TO));
     }
 
     /**
@@ -54,7 +51,7 @@ public final class NewRelationships {
             EntityId object = known.get(SqlName.of(pair.said().object()));
             Cardinality there = pair.said().cardinality();
             Cardinality back = pair.back().map(SentenceReader.Said::cardinality).orElse(there.many() ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_MORE);
-            String backVerb = pair.back().map(SentenceReader.Said::verb).orElse(there.many() ? BELONGS : HAS);
+            String backVerb = pair.back().map(SentenceReader.Said::verb).orElse(there.many() ? End.BELONGS_TO : End.HAS);
             changes.add(new Change.AddRelationship(Relationship.between(new RelationshipId(fresh.id('r')),
                     End.of(subject, back, pair.said().verb()).role(subject.equals(object) && !back.many() ? "parent" : ""), End.of(object, there, backVerb)), false));
         }

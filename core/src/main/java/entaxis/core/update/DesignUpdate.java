@@ -699,8 +699,8 @@ public final class DesignUpdate {
             parentTable.get().column(key.referencedColumns().get(i)).flatMap(Column::origin).ifPresent(path -> names.put(path, column));
         }
         RelationshipId id = new RelationshipId(fresh.id('r'));
-        End first = End.of(parent.get().id(), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, "has").columnNames(names);
-        End second = End.of(child.get().id(), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, "belongs to");
+        End first = End.of(parent.get().id(), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS).columnNames(names);
+        End second = End.of(child.get().id(), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
         Relationship relationship = new Relationship(id, "", first, second, Side.SECOND, key.onDelete(), key.onUpdate(), List.of());
         Design before = design;
         Entity entity = child.get();

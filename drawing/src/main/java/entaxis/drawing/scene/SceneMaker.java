@@ -5,8 +5,10 @@ import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Category;
 import entaxis.core.design.Design;
+import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.Facts;
+import entaxis.core.design.Notation;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
@@ -266,7 +268,12 @@ public final class SceneMaker {
         String own = relationship.attributes().isEmpty() ? "" : " (" + String.join(", ", relationship.attributes().stream().map(Attribute::name).toList()) + ")";
         return List.of(new Draft(new Link(id, first.owner().value(), first.box(), second.owner().value(), second.box(), sheet.line(id)), stated,
                 design.identifying(relationship), false, ending(relationship, Side.FIRST), ending(relationship, Side.SECOND),
-                relationship.end(reader).verb() + own));
+                ((unsaid(relationship.end(reader), sheet) ? "" : relationship.end(reader).verb()) + own).strip()));
+    }
+
+    /** A verb phrase that nobody wrote says nothing, save where the notation draws the relationship as a sign with its name (Chen 1976). */
+    private static boolean unsaid(End end, Sheet sheet) {
+        return end.proposed() && sheet.shows().notation() != Notation.CHEN;
     }
 
     private Ending ending(Relationship relationship, Side side) {

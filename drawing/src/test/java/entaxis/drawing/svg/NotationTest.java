@@ -72,4 +72,16 @@ class NotationTest {
         Function<Notation, String> way = notation -> drawn(notation, Cardinality.EXACTLY_ONE, Cardinality.ZERO_OR_MORE).replaceFirst("(?s).*class=\"grip\" d=\"([^\"]*)\".*", "$1");
         assertThat(Stream.of(Notation.values()).map(way).distinct()).hasSize(1);
     }
+
+    /** What was only proposed is not drawn; a relationship in Chen's notation is a sign with its name all the same. */
+    @Test
+    void aVerbThatNobodyWroteIsNotDrawn() {
+        Small small = new Small().entity("Site", "site_code char(4) primary key").entity("Visit", "visit_no integer primary key")
+                .relate("Site", "has", Cardinality.EXACTLY_ONE, "Visit", "belongs to", Cardinality.ZERO_OR_MORE, false);
+        for (Notation notation : Notation.values()) {
+            Scene scene = new SceneMaker(Lens.CONCEPT, MEASURE).make(small.design(), Derivation.of(small.design()), small.design().sheet().showing(small.design().sheet().shows().with(notation)),
+                    Dialect.of(Target.POSTGRESQL));
+            assertThat(scene.lines().getFirst().labels()).as("%s", notation).hasSize(notation == Notation.CHEN ? 1 : 0);
+        }
+    }
 }

@@ -30,6 +30,7 @@ import entaxis.web.edit.EditForm;
 import entaxis.web.normalize.DependencyPicture;
 import entaxis.web.normalize.Judged;
 import entaxis.web.normalize.NormalizeDesk;
+import entaxis.web.normalize.NormalizePaper;
 import entaxis.web.normalize.RemedyView;
 import entaxis.web.normalize.Standing;
 import entaxis.web.store.DesignStore;
@@ -69,11 +70,13 @@ class NormalizeController {
 
     private final DesignStore store;
     private final Answers answers;
+    private final NormalizePaper paper;
     private final Recent<Standing> standings = new Recent<>();
 
-    NormalizeController(DesignStore store, Answers answers) {
+    NormalizeController(DesignStore store, Answers answers, NormalizePaper paper) {
         this.store = store;
         this.answers = answers;
+        this.paper = paper;
     }
 
     @GetMapping("/designs/{id}/normalize")
@@ -290,6 +293,15 @@ class NormalizeController {
     @GetMapping("/designs/{id}/dependencies.png")
     ResponseEntity<byte[]> pixels(@PathVariable String id, @RequestParam(defaultValue = "") String sel) {
         return picture(id, sel, "png", MediaType.IMAGE_PNG, DependencyPicture::png);
+    }
+
+    /** The diagram, the verdict and the remedy with its proof, for paper. */
+    @GetMapping("/designs/{id}/dependencies.pdf")
+    ResponseEntity<byte[]> paper(@PathVariable String id, @RequestParam(defaultValue = "") String sel) {
+        OpenDesign open = store.open(id);
+        return chosen(open.design(), sel).map(entity -> ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header(HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment().filename(FileName.of(entity.name() + " dependencies", "pdf"), StandardCharsets.UTF_8).build().toString())
+                .body(paper.pdf(Judged.of(standing(open, entity.id()), Optional.empty())))).orElseGet(() -> ResponseEntity.notFound().build());
     }
 
     private ResponseEntity<byte[]> picture(String id, String sel, String ending, MediaType type, Function<DependencyPicture, byte[]> file) {

@@ -85,6 +85,29 @@ class AccessibilityIT extends BrowserTest {
         }
     }
 
+    /** A window of 1280 by 800 at 200 %, and a tablet held upright: the page is no wider than the window, and the sheet has room (WCAG 2.2, 1.4.4 and 1.4.10). */
+    @Test
+    void narrowWindows() {
+        String design = demo();
+        String sheet = "/designs/" + store.create(SowingSheet.design());
+        for (int[] size : new int[][] {{640, 400}, {768, 1024}}) {
+            page.setViewportSize(size[0], size[1]);
+            for (String path : List.of("/", design, sheet + "/normalize", design + "/sentences", design + "/dictionary", design + "/sql", design + "/trial", design + "/reconcile")) {
+                go(path);
+                int over = (int) page.evaluate("() => document.documentElement.scrollWidth - innerWidth");
+                Assertions.assertThat(over).as("%s at %d", path, size[0]).isLessThanOrEqualTo(0);
+            }
+            go(design);
+            Assertions.assertThat((int) page.evaluate("() => document.getElementById('sheet').offsetHeight")).isGreaterThan(size[1] * 2 / 5);
+            page.locator("#desks-button").click();
+            page.locator("#to-dictionary").click();
+            page.locator("#book").waitFor();
+        }
+        page.locator("#options [name=words]").fill("slot");
+        page.waitForFunction("() => document.querySelectorAll('#book .entry-of').length < 8");
+        check("dictionary");
+    }
+
     private void check(String what) {
         List<Rule> violations = new AxeBuilder(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")).analyze().getViolations();
         Assertions.assertThat(violations).as(what).extracting(rule -> rule.getId() + ": " + rule.getHelp() + " " + rule.getNodes().stream().map(node -> node.getHtml()).limit(4).toList()).isEmpty();

@@ -188,4 +188,14 @@ class NormalizeIT extends BrowserTest {
         double width = ((Number) page.evaluate("() => document.querySelector('#dependency-diagram svg').width.baseVal.value")).doubleValue();
         Assertions.assertThat((double) image.getWidth()).isCloseTo(2 * width, Assertions.within(1.0));
     }
+
+    /** A teacher hands it out: the diagram, the verdict, the remedy and its proof as pages. */
+    @Test
+    void theProofIsSavedAsPdf() throws Exception {
+        begin();
+        Download download = page.waitForDownload(() -> page.locator("#save-pdf").click());
+        Process process = new ProcessBuilder("pdftotext", "-layout", download.path().toString(), "-").start();
+        String text = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        Assertions.assertThat(text).contains("Proof by the chase", "Lossless", "by way of taxon_code", "tray_no", "Part of the key decides");
+    }
 }

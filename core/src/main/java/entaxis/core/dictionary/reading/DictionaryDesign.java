@@ -195,8 +195,8 @@ public final class DictionaryDesign {
         boolean identifying = read.rank() > 0 && !parent.equals(child);
         Cardinality one = read.required() || identifying ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE;
         RelationshipId id = new RelationshipId(fresh.id('r'));
-        Relationship relationship = Relationship.between(id, End.of(parent, one, read.verb().isBlank() ? "has" : read.verb()),
-                End.of(child, read.unique() ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, "belongs to"));
+        Relationship relationship = Relationship.between(id, End.of(parent, one, read.verb().isBlank() ? End.HAS : read.verb()),
+                End.of(child, read.unique() ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO));
         return apply(new Change.AddRelationship(relationship, identifying)) ? Optional.of(id) : Optional.empty();
     }
 
