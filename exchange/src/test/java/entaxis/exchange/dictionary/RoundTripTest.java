@@ -33,7 +33,8 @@ import org.junit.jupiter.api.Test;
 
 /** Dictionaries of random designs, out and in again: the same entities, attributes, types, keys, meanings and relationships. */
 class RoundTripTest {
-    private static final int DESIGNS = 200;
+    /** More by -Dentaxis.roundtrips. */
+    private static final int DESIGNS = Integer.getInteger("entaxis.roundtrips", 100);
 
     private static Design back(List<SheetTable> tables, String what) {
         ReadDictionary read = DictionaryReader.read(tables);
