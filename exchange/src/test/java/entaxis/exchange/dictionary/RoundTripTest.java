@@ -34,7 +34,7 @@ import org.junit.jupiter.api.Test;
 /** Dictionaries of random designs, out and in again: the same entities, attributes, types, keys, meanings and relationships. */
 class RoundTripTest {
     /** More by -Dentaxis.roundtrips. */
-    private static final int DESIGNS = Integer.getInteger("entaxis.roundtrips", 100);
+    private static final int DESIGNS = Integer.getInteger("entaxis.roundtrips", 50);
 
     private static Design back(List<SheetTable> tables, String what) {
         ReadDictionary read = DictionaryReader.read(tables);

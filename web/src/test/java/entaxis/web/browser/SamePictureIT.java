@@ -49,7 +49,7 @@ class SamePictureIT extends BrowserTest {
     private static final double FAR_OFF = 0.003;
     private static final int QUARTER = 64;
     /** Random designs to compare; more by -Dentaxis.pictures. */
-    private static final int RANDOM = Integer.getInteger("entaxis.pictures", 6);
+    private static final int RANDOM = Integer.getInteger("entaxis.pictures", 4);
     /** Poppler makes thin lines a whole pixel wide; its pixels are made so much smaller, and joined. */
     private static final int FINER = 2;
     private static final double POINTS_A_MILLIMETRE = 72 / 25.4;
