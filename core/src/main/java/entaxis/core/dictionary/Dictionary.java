@@ -41,7 +41,7 @@ public record Dictionary(String title, String author, String target, List<Part> 
     /**
      * An entity, or a many-to-many with the table that it becomes.
      *
-     * @param table     name of its table; empty where its facts stand in other tables
+     * @param table     name of its table; empty if it has none of its own
      * @param keys      alternate keys, each with its columns
      * @param readings  its relationships, read from it
      * @param rules     conditions on more than one attribute
@@ -91,6 +91,21 @@ public record Dictionary(String title, String author, String target, List<Part> 
         /** Where a migrated column comes from, in words; empty for an own attribute. */
         public String origin() {
             return source.map(from -> "from “" + from.verb() + "”: " + from.entity()).orElse("");
+        }
+
+        /** Whether it must have a value, in words. */
+        public String valueText() {
+            return required ? "required" : "may be empty";
+        }
+
+        /** What it means, or where it comes from. */
+        public String says() {
+            return source.isPresent() ? origin() : meaning;
+        }
+
+        /** Its cells in the tables of documents: key, name, type, value, default, allowed values, meaning, example. */
+        public List<String> cells() {
+            return List.of(keyText(), name, type, valueText(), defaultValue, values, says(), example);
         }
 
         /** Key marks as one text: the rank, then the others. */

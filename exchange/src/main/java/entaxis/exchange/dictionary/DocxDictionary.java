@@ -111,7 +111,7 @@ public final class DocxDictionary {
             paragraph("", entity.meaning()).getRuns().getFirst().setItalic(true);
         }
         if (!entity.attributes().isEmpty()) {
-            table(HEADINGS, entity.attributes().stream().map(DocxDictionary::row).toList());
+            table(HEADINGS, entity.attributes().stream().map(AttributeEntry::cells).toList());
         }
         entity.readings().forEach(reading -> {
             XWPFParagraph line = paragraph("", "• Each " + reading.subject() + " ");
@@ -125,11 +125,6 @@ public final class DocxDictionary {
         entity.rules().forEach(rule -> paragraph("", "• condition: " + rule));
         entity.indexes().forEach(index -> paragraph("", "• " + index));
         entity.accepted().forEach(fault -> paragraph("", "• accepted: " + fault));
-    }
-
-    private static List<String> row(AttributeEntry attribute) {
-        return List.of(attribute.keyText(), attribute.name(), attribute.type(), attribute.required() ? "required" : "may be empty", attribute.defaultValue(), attribute.values(),
-                attribute.source().isPresent() ? attribute.origin() : attribute.meaning(), attribute.example());
     }
 
     private void table(List<String> headings, List<List<String>> rows) {

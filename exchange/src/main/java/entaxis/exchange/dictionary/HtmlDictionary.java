@@ -115,11 +115,11 @@ public final class HtmlDictionary {
         for (String text : List.of(attribute.type(), attribute.targetType())) {
             page.append("<td class=\"code\">").append(escaped(text)).append("</td>");
         }
-        page.append("<td>").append(attribute.required() ? "required" : "may be empty").append("</td>");
+        page.append("<td>").append(attribute.valueText()).append("</td>");
         for (String text : List.of(attribute.defaultValue(), attribute.values())) {
             page.append("<td class=\"code\">").append(escaped(text)).append("</td>");
         }
-        page.append("<td>").append(escaped(attribute.source().isPresent() ? attribute.origin() : attribute.meaning())).append("</td><td class=\"code\">")
+        page.append("<td>").append(escaped(attribute.says())).append("</td><td class=\"code\">")
                 .append(escaped(attribute.example())).append("</td></tr>");
     }
 

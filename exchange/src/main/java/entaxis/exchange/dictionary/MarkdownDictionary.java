@@ -36,7 +36,7 @@ public final class MarkdownDictionary {
             text.append(plain(entity.meaning())).append("\n\n");
         }
         if (!entity.attributes().isEmpty()) {
-            table(text, List.of("Key", "Attribute", "Type", "Value", "Default", "Allowed", "Meaning", "Example"), entity.attributes().stream().map(MarkdownDictionary::row).toList());
+            table(text, List.of("Key", "Attribute", "Type", "Value", "Default", "Allowed", "Meaning", "Example"), entity.attributes().stream().map(AttributeEntry::cells).toList());
         }
         if (!entity.readings().isEmpty()) {
             text.append('\n');
@@ -50,11 +50,6 @@ public final class MarkdownDictionary {
         entity.rules().forEach(rule -> text.append("- condition: ").append(plain(rule)).append('\n'));
         entity.indexes().forEach(index -> text.append("- ").append(plain(index)).append('\n'));
         entity.accepted().forEach(fault -> text.append("- accepted: ").append(plain(fault)).append('\n'));
-    }
-
-    private static List<String> row(AttributeEntry attribute) {
-        return List.of(attribute.keyText(), attribute.name(), attribute.type(), attribute.required() ? "required" : "may be empty", attribute.defaultValue(), attribute.values(),
-                attribute.source().isPresent() ? attribute.origin() : attribute.meaning(), attribute.example());
     }
 
     private static void table(StringBuilder text, List<String> headings, List<List<String>> rows) {

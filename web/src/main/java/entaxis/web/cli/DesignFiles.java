@@ -32,8 +32,13 @@ final class DesignFiles {
     }
 
     Optional<Design> design(String file) {
+        return opened(file).map(DesignFile.Opened::design);
+    }
+
+    /** A saved design with its pictures; none if it cannot be read, which is said. */
+    Optional<DesignFile.Opened> opened(String file) {
         try {
-            return Optional.of(DesignFile.read(Files.readString(Path.of(file))).design());
+            return Optional.of(DesignFile.read(Files.readString(Path.of(file))));
         } catch (IOException e) {
             err.println(file + ": the file cannot be read: " + (Files.exists(Path.of(file)) ? e.getMessage() : "there is no such file"));
         } catch (UnreadableJson | IllegalArgumentException e) {

@@ -9,11 +9,11 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Neutral;
+import entaxis.drawing.paint.PictureSource;
+import entaxis.exchange.DesignFile;
 import entaxis.web.reading.Connections;
 import entaxis.web.reading.Lifts;
 import java.io.PrintStream;
-import java.nio.file.Files;
-import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
@@ -28,16 +28,16 @@ final class DesignSource {
         this.err = err;
     }
 
-    /** A design, and what of its source was not understood. */
-    record Taken(Design design, List<NotUnderstood> missed) { }
+    /** A design, the pictures on its sheets, and what of its source was not understood. */
+    record Taken(Design design, PictureSource pictures, List<NotUnderstood> missed) { }
 
     /** The design of a source; none if it cannot be had, which is said. */
     Optional<Taken> take(List<String> names, Optional<Target> engine, Optional<String> data) {
         String first = names.getFirst();
         if (names.size() == 1 && first.endsWith(".json")) {
-            return new DesignFiles(err).design(first).map(design -> new Taken(design, List.of()));
+            return new DesignFiles(err).opened(first).map(opened -> new Taken(opened.design(), pictures(opened), List.of()));
         }
-        if (names.size() == 1 && !exists(first)) {
+        if (names.size() == 1 && !SqlCommands.exists(first)) {
             Connections connections = Connections.of(Path.of(data.orElse(System.getProperty("user.home") + "/.entaxis")));
             if (connections.list().stream().noneMatch(configured -> configured.name().equals(first))) {
                 err.println(first + ": there is no such file, and no database of this name in connections.properties");
@@ -57,6 +57,10 @@ final class DesignSource {
         return new SqlCommands(err, err).reading(names, engine.get()).map(reading -> lifted(reading, Path.of(first).getFileName().toString()));
     }
 
+    private static PictureSource pictures(DesignFile.Opened opened) {
+        return content -> Optional.ofNullable(opened.pictures().get(content)).map(picture -> new PictureSource.Bytes(picture.type(), picture.bytes()));
+    }
+
     private Taken lifted(Reading reading, String name) {
         Set<String> tables = new HashSet<>();
         reading.schema().tables().stream().map(Table::name).forEach(tables::add);
@@ -64,14 +68,6 @@ final class DesignSource {
         neutral.tables().forEach(table -> tables.add(table.name()));
         Lifted lifted = Lifts.design(reading, name, tables, Set.of(), Set.of());
         lifted.remarks().forEach(err::println);
-        return new Taken(lifted.design(), reading.notUnderstood());
-    }
-
-    private static boolean exists(String name) {
-        try {
-            return Files.exists(Path.of(name));
-        } catch (InvalidPathException e) {
-            return false;
-        }
+        return new Taken(lifted.design(), PictureSource.NONE, reading.notUnderstood());
     }
 }

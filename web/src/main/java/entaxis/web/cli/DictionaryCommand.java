@@ -3,7 +3,6 @@ package entaxis.web.cli;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.design.Target;
-import entaxis.drawing.paint.PictureSource;
 import entaxis.exchange.dictionary.DictionaryFormat;
 import entaxis.web.dictionary.DictionaryFiles;
 import java.io.IOException;
@@ -43,7 +42,7 @@ final class DictionaryCommand {
         }
         Design design = taken.get().design();
         try {
-            Files.write(Path.of(out), new DictionaryFiles(design, Derivation.of(design), PictureSource.NONE).write(format.get(), LocalDate.now().toString()));
+            Files.write(Path.of(out), new DictionaryFiles(design, Derivation.of(design), taken.get().pictures()).write(format.get(), LocalDate.now().toString()));
         } catch (IOException | InvalidPathException e) {
             err.println(out + ": the file cannot be written: " + e.getMessage());
             return SqlCommands.WRONG;

@@ -11,7 +11,6 @@ import entaxis.drawing.file.Format;
 import entaxis.drawing.file.SheetFiles;
 import entaxis.drawing.file.SheetPicture;
 import entaxis.drawing.file.SheetPictures;
-import entaxis.drawing.paint.PictureSource;
 import entaxis.drawing.pdf.TitleBlock;
 import entaxis.drawing.scene.Lens;
 import entaxis.drawing.text.TextMeasure;
@@ -65,7 +64,7 @@ final class DrawCommand {
             return SqlCommands.WRONG;
         }
         try {
-            Files.write(Path.of(out), bytes(design, sheets, arguments, Format.ofFile(out).orElseThrow()));
+            Files.write(Path.of(out), bytes(taken.get(), sheets, arguments, Format.ofFile(out).orElseThrow()));
         } catch (IOException | InvalidPathException e) {
             err.println(out + ": the file cannot be written: " + e.getMessage());
             return SqlCommands.WRONG;
@@ -104,7 +103,8 @@ final class DrawCommand {
         return out.toLowerCase(Locale.ROOT).endsWith(".pdf") ? all : List.of(design.sheet());
     }
 
-    private static byte[] bytes(Design design, List<Sheet> sheets, Arguments arguments, Format format) {
+    private static byte[] bytes(DesignSource.Taken taken, List<Sheet> sheets, Arguments arguments, Format format) {
+        Design design = taken.design();
         TextMeasure measure = new TextMeasure();
         Lens lens = arguments.has("--concept") || arguments.value("--lens").equals(Optional.of("concept")) ? Lens.CONCEPT : Lens.TABLES;
         Optional<Notation> notation = arguments.value("--notation").map(NOTATIONS::get);
@@ -113,7 +113,7 @@ final class DrawCommand {
         FileOptions options = new FileOptions(format, arguments.value("--scale").map(Double::parseDouble).orElse(1.0), arguments.has("--transparent"), arguments.has("--legend"),
                 arguments.has("--title-block"), arguments.has("--tiles"),
                 arguments.value("--paper").flatMap(DrawCommand::size).map(size -> new Paper(size, !arguments.has("--upright"))));
-        SheetFiles files = new SheetFiles(measure, PictureSource.NONE);
+        SheetFiles files = new SheetFiles(measure, taken.pictures());
         if (format != Format.PDF) {
             return files.picture(pictures.getFirst(), options);
         }

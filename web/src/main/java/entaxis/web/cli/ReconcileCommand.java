@@ -26,8 +26,6 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -141,7 +139,7 @@ final class ReconcileCommand {
             err.println("There is no engine “" + word.orElse("") + "” here.");
             return Optional.empty();
         }
-        if (!exists(name)) {
+        if (!SqlCommands.exists(name)) {
             Connections connections = Connections.of(Path.of(arguments.value("--data").orElse(System.getProperty("user.home") + "/.entaxis")));
             if (connections.list().stream().anyMatch(configured -> configured.name().equals(name))) {
                 return connected(name, connections, dialect);
@@ -165,14 +163,6 @@ final class ReconcileCommand {
         } catch (Connections.Unreachable e) {
             err.println(e.getMessage());
             return Optional.empty();
-        }
-    }
-
-    private static boolean exists(String file) {
-        try {
-            return Files.exists(Path.of(file));
-        } catch (InvalidPathException e) {
-            return false;
         }
     }
 

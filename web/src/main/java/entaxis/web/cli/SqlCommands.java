@@ -120,7 +120,8 @@ final class SqlCommands {
         return Optional.of(reader.done());
     }
 
-    private static boolean exists(String file) {
+    /** Whether there is a file of this name; a name that no file can have is none. */
+    static boolean exists(String file) {
         try {
             return Files.exists(Path.of(file));
         } catch (InvalidPathException e) {

@@ -2,8 +2,14 @@ package entaxis.web.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import entaxis.core.design.Design;
+import entaxis.core.design.Picture;
+import entaxis.core.design.PictureId;
+import entaxis.core.design.Place;
+import entaxis.core.design.Sheet;
 import entaxis.exchange.DesignFile;
 import entaxis.web.demo.SeedVault;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
@@ -11,6 +17,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -64,6 +72,23 @@ class HandOverCommandsTest {
             assertThat(document.getNumberOfPages()).isGreaterThan(3);
             assertThat(new PDFTextStripper().getText(document)).contains("germination_test", "Fenmoor seed vault", "Store");
         }
+    }
+
+    /** The pictures of a saved design are drawn with it. */
+    @Test
+    void picturesInTheFileAreDrawn() throws IOException {
+        Design design = SeedVault.design();
+        Sheet sheet = design.sheet();
+        Picture picture = new Picture(new PictureId("i1"), "mark", "mark", new Place(0, 0), 40, 30);
+        byte[] svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 40 30'><rect width='40' height='30' fill='#123456'/></svg>".getBytes(StandardCharsets.UTF_8);
+        String saved = DesignFile.write(design.with(sheet.withPictures(sheet.pictures().with(picture))), content -> Optional.of(new DesignFile.PictureBytes("image/svg+xml", svg)));
+        Files.writeString(folder.resolve("p.json"), saved);
+        assertThat(run("draw", at("p.json"), at("p.svg"))).as(said()).isZero();
+        assertThat(Files.readString(folder.resolve("p.svg"))).contains("data:image/svg+xml;base64,");
+        assertThat(run("draw", at("p.json"), at("p.png"))).isZero();
+        BufferedImage image = ImageIO.read(folder.resolve("p.png").toFile());
+        assertThat(IntStream.range(0, image.getWidth() * Math.min(200, image.getHeight())).filter(i -> (image.getRGB(i % image.getWidth(), i / image.getWidth()) & 0xFFFFFF) == 0x123456).count())
+                .isGreaterThan(1000);
     }
 
     @Test

@@ -48,6 +48,14 @@ class PictureStoreTest {
         assertThat(clean).contains("<circle").doesNotContain("elsewhere").doesNotContain("alert").doesNotContain("onload").doesNotContain("foreignObject").doesNotContain("other.svg");
     }
 
+    /** A picture that comes back with a saved design is found under the key that its sheet has. */
+    @Test
+    void whatWasCleanedOnceKeepsItsKey() {
+        String svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 20'><g id='a' style='fill:#abc'><rect width='3' height='4'/></g>\n<text>a &amp; b</text></svg>";
+        String key = store.keep(svg.getBytes(StandardCharsets.UTF_8)).content();
+        assertThat(store.keep(kept.get(key).bytes()).content()).isEqualTo(key);
+    }
+
     /** What drawings are made of stays as it is. */
     @Test
     void shapesPaintAndReferencesInsideStay() {
