@@ -108,7 +108,7 @@ public final class LayoutQuality {
                 .map(line -> new Link(line.id(), line.first().card(), boxes.get(line.first().card()), line.second().card(), boxes.get(line.second().card()))).toList();
         Map<String, List<Point>> ours = new LinkedHashMap<>();
         new Router().route(boxes, links).forEach((id, route) -> ours.put(id, route.points()));
-        Map<String, LineShape> kept = AutoLayout.ways(new Scene(Lens.TABLES, Notation.CROWS_FOOT, cards, lines, List.of(), List.of(), Optional.empty()));
+        Map<String, LineShape> kept = AutoLayout.ways(new Scene(Lens.TABLES, Notation.CROWS_FOOT, cards, lines, List.of(), List.of(), List.of(), Optional.empty()));
         Map<String, List<Point>> keeping = new LinkedHashMap<>();
         new Router().route(boxes, links.stream().map(link -> new Link(link.id(), link.firstCard(), link.first(), link.secondCard(), link.second(),
                 kept.getOrDefault(link.id(), LineShape.FREE))).toList()).forEach((id, route) -> keeping.put(id, route.points()));

@@ -5,7 +5,7 @@
   desk.dataset.selected = desk.dataset.selected || "";
   const address = "/designs/" + desk.dataset.design;
   const namer = document.getElementById("namer"), namerName = document.getElementById("namer-name");
-  let relating = false, focusAfter = "", keepLeaf = false;
+  let relating = false, focusAfter = "", keepLeaf = false, revealing = 0, revealed = null;
 
   const kept = event => event.detail.successful && event.detail.xhr.status < 400;
   const post = (path, values, source) => htmx.ajax("POST", address + path, { source: source || sheet, target: "#ledger", swap: "morph:innerHTML", values });
@@ -20,8 +20,22 @@
     drawing.mark(id);
     mirror();
     focusAfter = focus || "";
-    htmx.ajax("GET", `${address}/ledger?sel=${encodeURIComponent(id)}&sheet=${desk.dataset.sheet}&leaf=${desk.dataset.leaf}`, { source: sheet, target: "#ledger", swap: "innerHTML" });
+    keepInSight(id, htmx.ajax("GET", `${address}/ledger?sel=${encodeURIComponent(id)}&sheet=${desk.dataset.sheet}&leaf=${desk.dataset.leaf}`,
+      { source: sheet, target: "#ledger", swap: "innerHTML" }));
     remember();
+  }
+  // What is selected comes out from behind the ledger that opens, but not before a second click could have made a double one. A sheet that was
+  // seen whole is so again when nothing is selected any more, unless one has moved it meanwhile.
+  const same = (one, other) => one.x === other.x && one.y === other.y && one.scale === other.scale;
+  function keepInSight(id, shown) {
+    const whole = revealed !== null && same(revealed, drawing.state()) || drawing.wholeSeen(), from = performance.now();
+    const look = () => {
+      if (desk.dataset.selected !== id) return;
+      if (id) drawing.reveal(id); else if (whole && !drawing.wholeSeen()) drawing.fit();
+      revealed = id && whole ? drawing.state() : null;
+    };
+    clearTimeout(revealing);
+    shown.then(() => { revealing = setTimeout(look, Math.max(0, 400 + from - performance.now())); }).catch(() => {});
   }
   // One card more or less among the selected ones.
   function toggle(id) {
@@ -65,7 +79,7 @@
       if (event.shiftKey && chooser.closest("#contents")) toggle(chooser.dataset.select); else { select(chooser.dataset.select); drawing.reveal(chooser.dataset.select); }
     }
     const other = event.target.closest(".leaves [data-leaf]");
-    if (other) leaf(other.dataset.leaf);
+    if (other) leaf(other.closest("#about-design") && other.getAttribute("aria-pressed") === "true" ? "" : other.dataset.leaf);
     const tab = event.target.closest(".sheet-tabs button[data-sheet]");
     if (tab) show(tab.dataset.sheet);
     const line = event.target.closest("[data-align]");
@@ -83,7 +97,9 @@
   function look(lens) {
     desk.dataset.lens = lens;
     document.querySelectorAll(".lens button").forEach(button => button.setAttribute("aria-pressed", String(button.dataset.lens === lens)));
-    htmx.ajax("GET", `${address}/sheet?lens=${lens}&sheet=${desk.dataset.sheet}`, { source: sheet, target: "#sheet-patch", swap: "none" });
+    const whole = drawing.wholeSeen();
+    htmx.ajax("GET", `${address}/sheet?lens=${lens}&sheet=${desk.dataset.sheet}`, { source: sheet, target: "#sheet-patch", swap: "none" })
+      .then(() => { if (whole && !drawing.wholeSeen()) drawing.fit(); });
     remember();
   }
 
@@ -133,6 +149,7 @@
     desk.dataset.leaf = "";
     drawing.mark(id);
     drawing.reveal(id.split(",")[0]);
+    keepInSight(id, Promise.resolve());
     mirror();
     remember();
     if (id.startsWith("e")) document.getElementById("add-line")?.focus();
@@ -279,6 +296,7 @@
         break;
       case "lens": look(desk.dataset.lens === "tables" ? "concept" : "tables"); break;
       case "add": document.getElementById("add-line")?.focus(); break;
+      case "fold": leaf(""); sheet.focus(); break;
       case "keys": document.getElementById("keys").showModal(); break;
       case "contents": (document.querySelector("#contents .chosen") || document.querySelector("#contents .entry"))?.focus(); break;
       case "undo": post("/undo", {}); break;
@@ -483,14 +501,20 @@
   });
   function grow(area) { area.rows = Math.min(8, area.value.split("\n").length); }
 
-  // height of the ledger
+  // height of the ledger: kept for each kind of thing that it is about; without a selection it is one line until a part of it is opened
   const sash = document.getElementById("sash"), ledger = sash.parentElement;
   const height = () => ledger.offsetHeight;
+  const about = () => (document.querySelector("#ledger .about")?.id || "about-design").slice("about-".length);
   function size(h) {
     const limited = Math.max(90, Math.min(window.innerHeight - 220, h));
     document.documentElement.style.setProperty("--ledger", limited + "px");
     sash.setAttribute("aria-valuenow", String(Math.round(limited)));
-    localStorage.setItem("entaxis.ledger", String(limited));
+    localStorage.setItem("entaxis.ledger." + about(), String(limited));
+  }
+  // Gives the ledger the height that it had when it was last about such a thing.
+  function sized() {
+    const remembered = Number(localStorage.getItem("entaxis.ledger." + about()));
+    if (remembered) size(remembered); else document.documentElement.style.removeProperty("--ledger");
   }
   sash.addEventListener("pointerdown", event => {
     sash.setPointerCapture(event.pointerId);
@@ -499,10 +523,10 @@
     sash.addEventListener("pointermove", move);
     sash.addEventListener("pointerup", () => sash.removeEventListener("pointermove", move), { once: true });
   });
+  document.addEventListener("htmx:afterSwap", event => { if (event.detail.target.id === "ledger") sized(); });
 
   // start
-  const remembered = Number(localStorage.getItem("entaxis.ledger"));
-  if (remembered) size(remembered);
+  sized();
   mirror();
   window.entaxisDesk = { act, select };
   // the drawing comes out of its template when the page's own parts have been looked through, which would else take in every card

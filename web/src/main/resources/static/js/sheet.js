@@ -4,12 +4,15 @@ window.entaxisSheet = (function () {
   const sheet = document.getElementById("sheet");
   const view = document.getElementById("view");
   const drawing = document.getElementById("drawing");
-  const layers = { paper: document.getElementById("paper"), lines: document.getElementById("lines"), cards: document.getElementById("cards"), overlay: document.getElementById("overlay") };
+  const layers = { paper: document.getElementById("paper"), lines: document.getElementById("lines"), cards: document.getElementById("cards"), areas: document.getElementById("areas"), overlay: document.getElementById("overlay") };
   const groups = new Map();
   const cards = new Map();
   const linesOf = new Map();
   const NS = "http://www.w3.org/2000/svg";
-  const FAR = 0.34, CULL_FROM = 120;
+  // below FAR the rows of cards (13 units high) would be smaller than 9 px, so that only names are shown; below FARTHER those of the areas
+  const FAR = 9 / 13, FARTHER = 0.3, CULL_FROM = 120;
+  // room that is kept free beside, above and below a sheet that is shown whole
+  const SIDE = 16, HEAD = 38, FOOT = 34;
   let x = 0, y = 0, scale = 1, frame = 0, chosen = "", extent = null;
   const several = () => chosen.split(",").filter(Boolean);
   // the window's size is kept here: asking the browser after each answer would make it lay the page out at once
@@ -18,6 +21,7 @@ window.entaxisSheet = (function () {
   const turn = () => {
     view.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
     drawing.classList.toggle("far", scale < FAR);
+    drawing.classList.toggle("farther", scale < FARTHER && layers.areas.childElementCount > 1);
   };
   const apply = () => {
     if (frame) return;
@@ -104,11 +108,12 @@ window.entaxisSheet = (function () {
   // Takes the groups out of the holder that came with an answer and puts them in their layers.
   function patch(holder) {
     if (!holder || !holder.firstElementChild) return;
-    const [lines, boxes, paper] = holder.firstElementChild.children;
+    const [lines, boxes, paper, areas] = holder.firstElementChild.children;
     extent = (holder.dataset.bounds || "").split(" ").map(Number);
     // the first cards go straight to where they will be seen, so that none is styled twice or asked for in full for nothing
     if (!groups.size) { whole(); turn(); }
     layers.paper.replaceChildren(...paper.children);
+    layers.areas.replaceChildren(...areas.children);
     if (holder.dataset.full === "true") [...groups.keys()].forEach(drop);
     (holder.dataset.removed || "").split(" ").filter(Boolean).forEach(drop);
     [...lines.children].forEach(node => put(layers.lines, node));
@@ -152,11 +157,17 @@ window.entaxisSheet = (function () {
   function whole() {
     const b = bounds();
     if (!b) { x = 0; y = 0; scale = 1; return; }
-    const pad = 24, head = 40;
-    scale = Math.min(1, (sheet.clientWidth - 2 * pad) / (b.right - b.left), (sheet.clientHeight - pad - head) / (b.bottom - b.top));
-    scale = Math.max(scale, 0.05);
-    x = (sheet.clientWidth - (b.right - b.left) * scale) / 2 - b.left * scale;
-    y = head + (sheet.clientHeight - head - pad - (b.bottom - b.top) * scale) / 2 - b.top * scale;
+    // the tools above and the tabs and the paper's label below keep clear of the cards
+    const wide = sheet.clientWidth - 2 * SIDE, high = sheet.clientHeight - HEAD - FOOT;
+    scale = Math.max(0.05, Math.min(1, wide / (b.right - b.left), high / (b.bottom - b.top)));
+    x = SIDE + (wide - (b.right - b.left) * scale) / 2 - b.left * scale;
+    y = HEAD + (high - (b.bottom - b.top) * scale) / 2 - b.top * scale;
+  }
+
+  // Whether everything can be seen as the view is now.
+  function wholeSeen() {
+    const b = bounds();
+    return !b || b.left * scale + x >= 0 && b.top * scale + y >= HEAD - 6 && b.right * scale + x <= sheet.clientWidth && b.bottom * scale + y <= sheet.clientHeight;
   }
 
   function zoom(factor, atX, atY) {
@@ -169,17 +180,16 @@ window.entaxisSheet = (function () {
 
   function pan(dx, dy) { x += dx; y += dy; apply(); }
 
-  // Brings a card into the window if it is not there.
+  // Moves the view as little as needed to show a card whole, if there is room for all of it; else its upper left.
   function reveal(id) {
     const card = cards.get(id);
     if (!card) return;
-    const b = box(card), pad = 30;
+    const b = box(card), pad = 12;
     const left = b.x * scale + x, top = b.y * scale + y, right = left + b.w * scale, bottom = top + b.h * scale;
-    if (left < 0 || top < 30 || right > sheet.clientWidth || bottom > sheet.clientHeight) {
-      x = sheet.clientWidth / 2 - (b.x + b.w / 2) * scale;
-      y = Math.max(pad - b.y * scale, sheet.clientHeight / 2 - (b.y + b.h / 2) * scale);
-      apply();
-    }
+    const dx = Math.max(pad - left, Math.min(0, sheet.clientWidth - pad - right)), dy = Math.max(HEAD - top, Math.min(0, sheet.clientHeight - FOOT - bottom));
+    if (left < 0 || right > sheet.clientWidth) x += dx;
+    if (top < HEAD || bottom > sheet.clientHeight) y += dy;
+    apply();
   }
 
   const place = event => {
@@ -231,7 +241,7 @@ window.entaxisSheet = (function () {
     if (event.target.closest("button, form, dialog, input")) return;
     sheet.focus({ preventScroll: true });
     pointers.set(event.pointerId, event);
-    if (pointers.size === 2) { gesture = null; pinch = spread(); return; }
+    if (pointers.size === 2) { letGo(); pinch = spread(); return; }
     if (event.button !== 0 && event.button !== 1) return;
     const card = event.target.closest(".card"), line = event.target.closest(".line"), at = place(event);
     sheet.setPointerCapture(event.pointerId);
@@ -248,6 +258,14 @@ window.entaxisSheet = (function () {
       gesture = { kind: "pan", at, x, y, far: false };
     }
   });
+  // Ends a gesture without effect: what was moved goes back.
+  function letGo() {
+    if (gesture && gesture.kind === "move") gesture.ids.forEach(id => { const part = groups.get("c-" + id); if (part) part.held = false; back(id); });
+    if (gesture && gesture.kind === "line") unbend(gesture.line);
+    layers.overlay.querySelectorAll(".band, .thread").forEach(mark => mark.remove());
+    sheet.classList.remove("dragging");
+    gesture = null;
+  }
   const spread = () => {
     const [a, b] = [...pointers.values()];
     return Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY);
@@ -359,9 +377,13 @@ window.entaxisSheet = (function () {
   sheet.addEventListener("pointerup", end);
   sheet.addEventListener("pointercancel", event => {
     pointers.delete(event.pointerId);
-    if (gesture && gesture.kind === "move") gesture.ids.forEach(back);
-    gesture = null;
+    pinch = 0;
+    letGo();
   });
+  function unbend(line) {
+    const g = gesture;
+    if (g && g.segment && g.bent) line.querySelector(".way").setAttribute("d", "M" + g.segment.points.map(p => p.join(" ")).join("L"));
+  }
 
   // Puts a card back where the server last said that it lies.
   function back(id) {
@@ -399,6 +421,6 @@ window.entaxisSheet = (function () {
     cull();
   }).observe(sheet);
 
-  return { patch, detail, mark, several, moveBy, placed, linesOf, fit, zoom, pan, reveal, back, toScreen, toSheet, on, cards, centre: () => ({ x: sheet.clientWidth / 2, y: sheet.clientHeight / 2 }), unfollow,
+  return { patch, detail, mark, several, moveBy, placed, linesOf, fit, wholeSeen, zoom, pan, reveal, back, toScreen, toSheet, on, cards, centre: () => ({ x: sheet.clientWidth / 2, y: sheet.clientHeight / 2 }), unfollow,
     state: () => ({ x, y, scale }), restore(s) { x = s.x; y = s.y; scale = s.scale; apply(); } };
 })();

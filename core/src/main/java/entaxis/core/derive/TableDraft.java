@@ -18,7 +18,13 @@ final class TableDraft {
 
     /** Takes a column name that is still free, made of the wanted one. */
     String claim(String wanted) {
-        return Names.free(wanted, names);
+        return claim(List.of(wanted));
+    }
+
+    /** Takes the first of some column names that is still free; if all are taken, one made of the first. */
+    String claim(List<String> wanted) {
+        return wanted.stream().filter(name -> !names.contains(name)).findFirst().map(name -> Names.free(name, names))
+                .orElseGet(() -> Names.free(wanted.getFirst(), names));
     }
 
     void addKey(KeyPart part, List<Column> columns) {

@@ -17,6 +17,11 @@ public record Facts(String name, Target target, String title, String author, Opt
         this(name, target, title, author, Optional.empty());
     }
 
+    /** What holds for a design that is begun now. */
+    public static Facts begun(String name, Target target, String title, String author) {
+        return new Facts(name, target, title, author, Optional.of(Naming.BEGUN));
+    }
+
     /** How names are made. */
     public Naming names() {
         return naming.orElse(Naming.USUAL);

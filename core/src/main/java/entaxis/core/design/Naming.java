@@ -22,6 +22,9 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
     /** What names were before anybody decided. */
     public static final Naming USUAL = new Naming(Grammar.AS_TYPED, Grammar.AS_TYPED, Letters.LOWER, "_", "", Map.of());
 
+    /** What names are in a design that is begun now: foreign-key columns tell whose key they are where the key's own name does not. */
+    public static final Naming BEGUN = USUAL.with(Template.FOREIGN_COLUMN, "{parent?}_{key}");
+
     /** Copies the templates. */
     public Naming {
         templates = Map.copyOf(templates);
@@ -29,7 +32,8 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
 
     /**
      * What is named after a template. Its words in braces are replaced: {@code {table}}, {@code {parent}} (the table referred to, or the role it plays), {@code {key}}
-     * (the key column referred to), {@code {part}} (the columns, or the number of the key).
+     * (the key column referred to), {@code {part}} (the columns, or the number of the key). {@code {parent?}} is the same as {@code {parent}} where the
+     * key's own name does not tell whose key it is, and nothing where it does.
      */
     public enum Template {
         FOREIGN_COLUMN("foreign-key columns", ""), PRIMARY_KEY("primary keys", "pk_{table}"), UNIQUE("alternate keys", "uq_{table}_{part}"),

@@ -6,6 +6,7 @@ import entaxis.core.reconcile.Risk;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Ending;
+import entaxis.core.word.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -131,6 +132,6 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
         return steps.isEmpty() ? "nothing to do" : Stream.of(Risk.values()).map(risk -> {
             long count = steps.stream().filter(step -> step.risk() == risk).count();
             return count == 0 ? "" : count + " " + risk.word();
-        }).filter(words -> !words.isEmpty()).collect(java.util.stream.Collectors.joining(", ", steps.size() == 1 ? "1 step: " : steps.size() + " steps: ", ""));
+        }).filter(words -> !words.isEmpty()).collect(java.util.stream.Collectors.joining(", ", Words.counted(steps.size(), "step") + ": ", ""));
     }
 }

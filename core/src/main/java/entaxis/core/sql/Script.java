@@ -86,6 +86,6 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
             case ROWS -> "row";
             case SETTING -> "setting";
         };
-        return count == 0 ? "" : count + " " + (count == 1 ? word : Words.plural(word));
+        return count == 0 ? "" : Words.counted(count, word);
     }
 }

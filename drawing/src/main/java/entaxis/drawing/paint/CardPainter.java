@@ -12,6 +12,7 @@ final class CardPainter {
     private static final double ROUND = 9;
     private static final double SQUARE = 1.5;
     private static final double TEXT = Card.SPINE + Card.PAD;
+    private static final double FAR_GAP = 5;
     private static final String NUMERAL = "#FFFFFF";
 
     private final TextMeasure measure;
@@ -20,13 +21,18 @@ final class CardPainter {
         this.measure = measure;
     }
 
-    void paint(Card card, Surface on) {
+    /** Paints a card, for a live drawing also its name as it is read from afar. */
+    void paint(Card card, boolean live, Surface on) {
         double radius = card.rounded() ? ROUND : SQUARE;
         Box ground = new Box(0, 0, card.box().width(), card.box().height());
         on.open(ScenePainter.placed(card.owner().value(), "card", card.box(), radius, card.name()));
         on.draw(Outlines.rounded(ground, radius), Look.filled(Ink.CARD));
         on.draw(Outlines.spine(Card.SPINE, ground.height(), radius), Look.filled(Ink.hue(card.hue())).as("spine"));
         on.text(card.name(), TextStyle.NAME, TEXT, 18, Ink.INK, "");
+        if (live) {
+            Box room = new Box(Card.SPINE + FAR_GAP, FAR_GAP, ground.width() - Card.SPINE - 2 * FAR_GAP, ground.height() - 2 * FAR_GAP);
+            FarName.in(room, card.name(), measure).paint(room, "far-name", Ink.INK, measure, on);
+        }
         if (card.pinned()) {
             on.open(Group.of("").titled("pinned"));
             on.draw(Outlines.circle(ground.width() - 9, 9, 3), Look.filled(Ink.SECOND).as("pin"));

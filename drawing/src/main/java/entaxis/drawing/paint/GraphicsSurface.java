@@ -50,6 +50,9 @@ public final class GraphicsSurface implements Surface {
     public void open(Group group) {
         outer.push(on.getTransform());
         group.offset().ifPresent(by -> on.translate(by.x(), by.y()));
+        if (group.scale() != 1) {
+            on.scale(group.scale(), group.scale());
+        }
     }
 
     @Override

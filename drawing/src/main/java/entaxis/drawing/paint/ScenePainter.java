@@ -5,6 +5,7 @@ import static entaxis.drawing.geometry.Numbers.number;
 import entaxis.core.design.Notation;
 import entaxis.core.design.OwnerId;
 import entaxis.drawing.geometry.Box;
+import entaxis.drawing.scene.AreaLabel;
 import entaxis.drawing.scene.Card;
 import entaxis.drawing.scene.Line;
 import entaxis.drawing.scene.NoteBox;
@@ -15,6 +16,7 @@ import entaxis.drawing.text.TextMeasure;
 import entaxis.drawing.text.TextStyle;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 
 /** Paints scenes, whole or part by part, on any surface. */
 public final class ScenePainter {
@@ -44,7 +46,19 @@ public final class ScenePainter {
 
     /** A card, in a group {@code c-} and its owner. */
     public void paint(Card card, Surface on) {
-        cards.paint(card, on);
+        cards.paint(card, false, on);
+    }
+
+    /** The same for a drawing that is looked at from near and far: with its name in a group {@code far-name}. */
+    public void paintLive(Card card, Surface on) {
+        cards.paint(card, true, on);
+    }
+
+    /** The names of the subject areas over their cards, for a drawing that is looked at from far off. */
+    public void paintAreas(Scene scene, Surface on) {
+        for (AreaLabel area : scene.areas()) {
+            FarName.in(area.box(), area.name(), measure).paint(area.box(), "area-name", Ink.hue(OptionalInt.of(area.hue())), measure, on);
+        }
     }
 
     /** A line, in a group {@code l-} and its identity; it tells its two ends' cards and sides, so that it can follow while one is dragged. */

@@ -17,6 +17,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntConsumer;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /** Pages of text as PDF, from well-formed HTML with a style for paper. Drawings stand where the text has {@code <object type="application/x-sheet" data="sheet:0">}. */
 public final class PageDocument {
@@ -30,8 +33,12 @@ public final class PageDocument {
         this.pictures = pictures;
     }
 
-    /** The bytes of the file. Nothing outside the text is ever loaded. */
-    public byte[] pdf(String html, List<Drawing> drawings) {
+    /**
+     * The bytes of the file. Nothing outside the text is ever loaded.
+     *
+     * @param begun is told the number of each page before it is painted, from 1; what it throws ends the work
+     */
+    public byte[] pdf(String html, List<Drawing> drawings, IntConsumer begun) {
         ByteArrayOutputStream file = new ByteArrayOutputStream();
         XRLog.setLoggingEnabled(false);
         PdfRendererBuilder builder = new PdfRendererBuilder();
@@ -45,6 +52,12 @@ public final class PageDocument {
         objects.registerDrawer(SHEET, drawer(drawings));
         builder.useObjectDrawerFactory(objects);
         builder.withProducer("Entaxis");
+        builder.usePageSupplier((document, width, height, number, shadow) -> {
+            begun.accept(document.getNumberOfPages() + 1);
+            PDPage page = new PDPage(new PDRectangle(width, height));
+            document.addPage(page);
+            return page;
+        });
         builder.toStream(file);
         try {
             builder.run();

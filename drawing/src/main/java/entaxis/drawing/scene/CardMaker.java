@@ -3,6 +3,7 @@ package entaxis.drawing.scene;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Area;
 import entaxis.core.design.Attribute;
+import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
@@ -20,6 +21,7 @@ import entaxis.drawing.text.TextMeasure;
 import entaxis.drawing.text.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
 
@@ -41,18 +43,25 @@ final class CardMaker {
         this.measure = measure;
     }
 
-    /** An entity as the concept has it: own attributes only. */
-    Card concept(Design design, Entity entity, SheetView view) {
+    /** An entity as the concept has it: own attributes only, key attributes with their rank among all key columns of its table. */
+    Card concept(Design design, Entity entity, Table table, SheetView view) {
         List<Attribute> key = entity.primaryKey().stream().filter(OwnPart.class::isInstance).map(OwnPart.class::cast)
                 .flatMap(part -> entity.attribute(part.attribute()).stream()).toList();
         boolean typed = view.types() == SheetView.Types.ALWAYS;
         List<Row> keyRows = new ArrayList<>();
-        key.forEach(attribute -> keyRows.add(new Row(attribute.name(), key.size() > 1 ? keyRows.size() + 1 : 0, alternates(entity, attribute), false,
+        key.forEach(attribute -> keyRows.add(new Row(attribute.name(), rank(table, attribute), alternates(entity, attribute), false,
                 typed ? design.text(attribute.type()) : "", comment(view, attribute.meaning()))));
         List<Row> rows = entity.attributes().stream().filter(attribute -> !key.contains(attribute)).map(attribute -> new Row(attribute.name(), 0, alternates(entity, attribute),
                 !attribute.required(), typed ? design.text(attribute.type()) : "", comment(view, attribute.meaning()))).toList();
         return card(entity.id(), entity.name(), hue(design, entity), entity.dependent(), shownKey(view, keyRows), shown(view, rows),
                 view.comments() ? wrapped(entity.meaning()) : List.of(), List.of());
+    }
+
+    private static int rank(Table table, Attribute attribute) {
+        List<String> key = table.keyColumns();
+        Optional<ColumnPath> own = Optional.of(ColumnPath.own(attribute.id()));
+        return key.size() < 2 ? 0 : table.columns().stream().filter(column -> column.origin().equals(own)).findFirst()
+                .map(column -> key.indexOf(column.name()) + 1).orElse(0);
     }
 
     /** A table as it will be created. */

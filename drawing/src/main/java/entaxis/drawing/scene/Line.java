@@ -25,6 +25,11 @@ public record Line(String id, String stated, boolean solid, boolean plain, boole
         labels = List.copyOf(labels);
     }
 
+    /** The same with a text along it. */
+    Line with(Label label) {
+        return new Line(id, stated, solid, plain, bent, points, first, second, List.of(label), sign);
+    }
+
     /** A text with its box; the baseline is at the box's foot. */
     public record Label(String text, Box box) { }
 

@@ -1,12 +1,14 @@
 package entaxis.drawing.scene;
 
 import entaxis.core.derive.Derivation;
+import entaxis.core.design.AreaId;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Category;
 import entaxis.core.design.Design;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
 import entaxis.core.design.Facts;
 import entaxis.core.design.Notation;
 import entaxis.core.design.OwnerId;
@@ -15,6 +17,7 @@ import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetView;
 import entaxis.core.design.Side;
+import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.drawing.geometry.Box;
 import entaxis.drawing.geometry.Edge;
@@ -23,7 +26,6 @@ import entaxis.drawing.geometry.SpatialIndex;
 import entaxis.drawing.route.Link;
 import entaxis.drawing.route.Route;
 import entaxis.drawing.route.Router;
-import entaxis.drawing.scene.Line.Label;
 import entaxis.drawing.scene.Line.Sign;
 import entaxis.drawing.text.TextMeasure;
 import java.util.ArrayList;
@@ -47,7 +49,7 @@ public final class SceneMaker {
     private static final double SIGN_AWAY = 30;
     private static final double SIGN_ROOM = 26;
 
-    private record CardSource(Object stated, Object derived, OptionalInt hue, Dialect dialect, SheetView view, Object types) { }
+    private record CardSource(Object stated, Table derived, OptionalInt hue, Dialect dialect, SheetView view, Object types) { }
 
     private record Known(CardSource source, Card card) { }
 
@@ -55,9 +57,9 @@ public final class SceneMaker {
     private record Draft(Link link, String stated, boolean solid, boolean plain, Ending first, Ending second, String text) { }
 
     /** What the lines of a scene were drawn from; the ways are those among the cards where they lay. */
-    private record Drawn(List<Draft> drafts, List<Line> toSigns, Map<String, Route> routes) {
+    private record Drawn(List<Draft> drafts, List<Line> toSigns, Map<String, Route> routes, Notation notation) {
         boolean sameAs(Drawn other) {
-            return routes == other.routes && drafts.equals(other.drafts) && toSigns.equals(other.toSigns);
+            return routes == other.routes && notation == other.notation && drafts.equals(other.drafts) && toSigns.equals(other.toSigns);
         }
     }
 
@@ -74,7 +76,7 @@ public final class SceneMaker {
     private final CardMaker cards;
     private final Router router = new Router();
     private Map<OwnerId, Known> known = new HashMap<>();
-    private Drawn drawn = new Drawn(List.of(), List.of(), Map.of());
+    private Drawn drawn = new Drawn(List.of(), List.of(), Map.of(), Notation.CROWS_FOOT);
     private List<Line> lines = List.of();
     private Map<String, List<Integer>> assumptions = Map.of();
     private Set<RelationshipId> excluding = Set.of();
@@ -110,19 +112,29 @@ public final class SceneMaker {
         toSigns.forEach(line -> boxes.put(line.id(), line.sign().orElseThrow().box()));
         Map<String, Route> routes = routed ? router.route(boxes, drafts.stream().map(Draft::link).toList()) : straight(drafts);
         List<Card> all = List.copyOf(laid.values());
-        Drawn now = new Drawn(drafts, toSigns, routes);
+        Drawn now = new Drawn(drafts, toSigns, routes, sheet.shows().notation());
         if (!now.sameAs(drawn)) {
-            LabelPlacer labels = new LabelPlacer(measure, all);
-            lines = new ArrayList<>(toSigns);
-            drafts.forEach(draft -> lines.add(line(draft, routes.get(draft.link().id()), labels)));
+            lines = labelled(drafts, routes, toSigns, all, sheet.shows().notation());
             drawn = now;
         }
         List<NoteBox> notes = sheet.notes().stream().map(new NoteLayout(measure)::lay).toList();
         List<PictureBox> pictures = sheet.pictures().stream().map(picture -> new PictureBox(picture.id(),
                 new Box(picture.place().x(), picture.place().y(), picture.width(), picture.height()), picture.content(), picture.title())).toList();
-        Scene scene = new Scene(lens, sheet.shows().notation(), all, lines, notes, pictures, Optional.empty());
-        return sheet.shows().frame() ? new Scene(lens, scene.notation(), all, lines, notes, pictures,
-                Optional.of(PaperFrame.around(scene.bounds().orElse(new Box(0, 0, 10, 10)), sheet.paper(), sheet.shows().titleBlock(), titles(stated, sheet), measure))) : scene;
+        Scene scene = new Scene(lens, sheet.shows().notation(), all, lines, notes, pictures, areas(design, all), Optional.empty());
+        return sheet.shows().frame() ? scene.on(PaperFrame.around(scene.bounds().orElse(new Box(0, 0, 10, 10)), sheet.paper(), sheet.shows().titleBlock(),
+                titles(stated, sheet), measure)) : scene;
+    }
+
+    /** The boxes that the cards of each subject area take together. */
+    private static List<AreaLabel> areas(Design design, List<Card> cards) {
+        Map<AreaId, Box> boxes = new HashMap<>();
+        for (Card card : cards) {
+            if (card.owner() instanceof EntityId id) {
+                design.entities().get(id).area().ifPresent(area -> boxes.merge(area, card.box(), Box::union));
+            }
+        }
+        return design.areas().stream().filter(area -> boxes.containsKey(area.id()))
+                .map(area -> new AreaLabel(area.name(), area.hue(), boxes.get(area.id()))).toList();
     }
 
     private static Point middle(Box box) {
@@ -179,13 +191,12 @@ public final class SceneMaker {
     private Card sized(Design design, OwnerId owner, Object stated, Derivation derivation, Dialect dialect, SheetView view, Map<OwnerId, Known> next) {
         OptionalInt hue = stated instanceof Entity entity
                 ? entity.area().flatMap(design.areas()::find).map(area -> OptionalInt.of(area.hue())).orElse(OptionalInt.empty()) : OptionalInt.empty();
-        Object derived = lens == Lens.TABLES ? derivation.table(owner).orElseThrow() : "";
+        Table derived = (lens == Lens.TABLES ? derivation : derivation.stated()).table(owner).orElseThrow();
         Known old = known.get(owner);
         boolean same = old != null && old.source().stated() == stated && old.source().derived() == derived && old.source().hue().equals(hue)
                 && old.source().dialect().target() == dialect.target() && old.source().view().equals(view) && old.source().types() == design.types();
         Known now = same ? old : new Known(new CardSource(stated, derived, hue, dialect, view, design.types()),
-                lens == Lens.TABLES ? cards.table(design, owner, derivation.table(owner).orElseThrow(), dialect, view)
-                        : cards.concept(design, (Entity) stated, view));
+                lens == Lens.TABLES ? cards.table(design, owner, derived, dialect, view) : cards.concept(design, (Entity) stated, derived, view));
         next.put(owner, now);
         return now.card();
     }
@@ -290,11 +301,24 @@ public final class SceneMaker {
                 new Ending(Cardinality.EXACTLY_ONE, false, List.of(), false), new Ending(inner, true, List.of(), false), "");
     }
 
-    private static Line line(Draft draft, Route route, LabelPlacer labels) {
-        List<Label> texts = draft.text().isEmpty() ? List.of() : List.of(labels.place(draft.text(), route.points()));
+    private List<Line> labelled(List<Draft> drafts, Map<String, Route> routes, List<Line> toSigns, List<Card> all, Notation notation) {
+        List<Line> bare = new ArrayList<>(toSigns);
+        drafts.forEach(draft -> bare.add(line(draft, routes.get(draft.link().id()))));
+        LabelPlacer labels = new LabelPlacer(measure, all, bare, notation);
+        for (int i = 0; i < drafts.size(); i++) {
+            String text = drafts.get(i).text();
+            Line line = bare.get(toSigns.size() + i);
+            if (!text.isEmpty()) {
+                bare.set(toSigns.size() + i, line.with(labels.place(text, line.points())));
+            }
+        }
+        return bare;
+    }
+
+    private static Line line(Draft draft, Route route) {
         return new Line(draft.link().id(), draft.stated(), draft.solid(), draft.plain(), !draft.link().shape().bends().isEmpty() && !draft.link().shape().found(), route.points(),
                 end(draft.link().firstCard(), route.firstSide(), draft.first(), draft.second()), end(draft.link().secondCard(), route.secondSide(), draft.second(), draft.first()),
-                texts, Optional.empty());
+                List.of(), Optional.empty());
     }
 
     private static LineEnd end(String card, Edge side, Ending own, Ending other) {

@@ -56,7 +56,8 @@ final class SvgSurface implements Surface {
         attribute("id", group.id());
         attribute("class", group.kind());
         group.facts().forEach(fact -> attribute("data-" + fact.name(), fact.value()));
-        group.offset().ifPresent(by -> svg.append(" transform=\"translate(").append(number(by.x())).append(' ').append(number(by.y())).append(")\""));
+        group.offset().ifPresent(by -> svg.append(" transform=\"translate(").append(number(by.x())).append(' ')
+                .append(number(by.y())).append(group.scale() == 1 ? ")\"" : ") scale(" + number(group.scale()) + ")\""));
         svg.append('>');
         if (!group.title().isEmpty()) {
             svg.append("<title>").append(escaped(group.title())).append("</title>");

@@ -106,9 +106,9 @@ public final class SvgWriter {
         return svg.toString();
     }
 
-    /** The group of a card, {@code id="c-" + owner}. */
+    /** The group of a card, {@code id="c-" + owner}, with its name for looking from afar. */
     public String card(Card card) {
-        return part(on -> painter.paint(card, on), NO_ADDRESS);
+        return part(on -> painter.paintLive(card, on), NO_ADDRESS);
     }
 
     /** The group of a line, {@code id="l-" + line}. */
@@ -124,6 +124,11 @@ public final class SvgWriter {
     /** The group of a picture, {@code id="c-" + picture}; the address tells where its bytes are. */
     public String picture(PictureBox picture, UnaryOperator<String> address) {
         return part(on -> painter.paint(picture, on), address);
+    }
+
+    /** The names of a sheet's subject areas, to be shown from far off. */
+    public String areas(Scene scene) {
+        return part(on -> painter.paintAreas(scene, on), NO_ADDRESS);
     }
 
     /** The paper below everything: the edges of its pages and the title. */

@@ -43,7 +43,7 @@ class LayoutTest {
     }
 
     private static Scene scene(Card... cards) {
-        return new Scene(Lens.CONCEPT, Notation.CROWS_FOOT, List.of(cards), List.of(), List.of(), List.of(), Optional.empty());
+        return new Scene(Lens.CONCEPT, Notation.CROWS_FOOT, List.of(cards), List.of(), List.of(), List.of(), List.of(), Optional.empty());
     }
 
     @Test

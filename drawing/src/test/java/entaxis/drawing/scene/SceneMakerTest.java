@@ -8,6 +8,7 @@ import entaxis.core.change.Outcome.Applied;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
 import entaxis.core.design.Target;
@@ -15,6 +16,8 @@ import entaxis.core.random.RandomChanges;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.small.Small;
 import entaxis.core.sql.Dialect;
+import entaxis.drawing.geometry.Box;
+import entaxis.drawing.geometry.Point;
 import entaxis.drawing.layout.AutoLayout;
 import entaxis.drawing.svg.SvgWriter;
 import entaxis.drawing.text.TextMeasure;
@@ -24,7 +27,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Random;
+import java.util.Set;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.Document;
@@ -60,6 +65,46 @@ class SceneMakerTest {
         assertThat(tables.lines()).hasSize(2).allMatch(Line::solid);
         // the inner ends keep the minima of the many-to-many: common practice
         assertThat(tables.lines()).extracting(line -> line.second().optional()).containsExactly(true, false);
+    }
+
+    /** The rank is that of the column, as the Tables lens has it, though the columns of the relationship are not shown. */
+    @Test
+    void ranksOfAKeyCountTheColumnsOfRelationships() {
+        Small small = new Small().entity("Shelf", "vault char(2) primary key", "shelf smallint primary key").entity("Slot", "slot_no smallint primary key")
+                .relate("Shelf", "has", Cardinality.EXACTLY_ONE, "Slot", "is part of", Cardinality.ZERO_OR_MORE, true);
+        SceneMaker concept = new SceneMaker(Lens.CONCEPT, MEASURE);
+        assertThat(scene(concept, small.design()).cards()).extracting(card -> card.keyRows().getLast().rank()).containsExactly(2, 3);
+        small.done(new Change.SetKeys(small.id("Shelf"), new KeyPart.OwnPart(small.attribute("Shelf", "shelf")), OptionalInt.empty(), Set.of()));
+        assertThat(scene(concept, small.design()).cards()).extracting(card -> card.keyRows().getLast().rank()).containsExactly(0, 2);
+    }
+
+    /** Random designs, arranged: hardly a text lies on a line. */
+    @Test
+    void textsLieOnNoLineWhereThereIsRoom() {
+        long on = 0;
+        long all = 0;
+        for (int seed = 0; seed < 60; seed++) {
+            Design design = RandomDesigns.design(seed, 12);
+            Map<OwnerId, Place> places = AutoLayout.arrange(scene(design, Lens.CONCEPT));
+            Design arranged = ((Applied) Editor.apply(design, new Change.PlaceCards(design.sheet().id(), places))).design();
+            Scene scene = scene(arranged, Lens.CONCEPT);
+            on += scene.lines().stream().flatMap(line -> line.labels().stream())
+                    .filter(label -> scene.lines().stream().anyMatch(line -> crosses(line, label.box()))).count();
+            all += scene.lines().stream().mapToLong(line -> line.labels().size()).sum();
+        }
+        assertThat(all).isGreaterThan(100);
+        assertThat(on * 20).as("%d texts on lines, of %d", on, all).isLessThanOrEqualTo(all);
+    }
+
+    private static boolean crosses(Line line, Box box) {
+        for (int i = 0; i + 1 < line.points().size(); i++) {
+            Point a = line.points().get(i);
+            Point b = line.points().get(i + 1);
+            if (new Box(Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.abs(a.x() - b.x()), Math.abs(a.y() - b.y())).grown(0.1).overlaps(box)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     @Test

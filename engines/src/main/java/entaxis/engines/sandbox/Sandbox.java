@@ -3,6 +3,7 @@ package entaxis.engines.sandbox;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
+import entaxis.core.word.Words;
 import entaxis.engines.trial.QueryOutcome;
 import entaxis.engines.trial.StatementOutcome;
 import java.io.BufferedInputStream;
@@ -158,7 +159,7 @@ public final class Sandbox implements AutoCloseable {
         byte kind = in.readByte();
         if (kind == Wire.DONE) {
             int count = in.readInt();
-            return new StatementOutcome(sql, true, count <= 0 ? "done" : count == 1 ? "1 row" : count + " rows", in.readLong());
+            return new StatementOutcome(sql, true, count <= 0 ? "done" : Words.counted(count, "row"), in.readLong());
         }
         String reason = Wire.text(in, MOST_TEXT);
         in.readInt();

@@ -3,11 +3,15 @@ package entaxis.exchange.dictionary;
 import entaxis.core.dictionary.Dictionary;
 import entaxis.core.dictionary.Dictionary.AttributeEntry;
 import entaxis.core.dictionary.Dictionary.EntityEntry;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigInteger;
 import java.util.List;
+import org.apache.poi.common.usermodel.PictureType;
+import org.apache.poi.openxml4j.exceptions.InvalidFormatException;
+import org.apache.poi.util.Units;
 import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.apache.poi.xwpf.usermodel.XWPFParagraph;
 import org.apache.poi.xwpf.usermodel.XWPFRun;
@@ -28,20 +32,30 @@ public final class DocxDictionary {
     private static final BigInteger SHORT_SIDE = BigInteger.valueOf(11_906);
     private static final int SMALL = 9;
 
+    /** Room for a picture between the margins of the page, in points. */
+    private static final double PICTURE_WIDTH = 697;
+    private static final double PICTURE_HEIGHT = 400;
+
     private final XWPFDocument document = new XWPFDocument();
+    private int written;
 
     private DocxDictionary() { }
 
     /** The bytes of the file. */
-    public static byte[] write(Dictionary dictionary, String edition) {
+    public static byte[] write(Dictionary dictionary, List<SheetPicture> sheets, String edition, WritingProgress progress) {
         DocxDictionary file = new DocxDictionary();
         file.page();
         file.styles();
         file.paragraph("Title", dictionary.title());
         file.paragraph("", "Data dictionary" + (dictionary.author().isBlank() ? "" : " · " + dictionary.author()) + " · for " + dictionary.target() + " · " + edition);
+        sheets.forEach(file::sheet);
+        int all = (int) dictionary.entities().count();
         dictionary.parts().forEach(part -> {
             file.paragraph("Heading1", part.name());
-            part.entities().forEach(file::entity);
+            part.entities().forEach(entity -> {
+                progress.at(file.written++, all);
+                file.entity(entity);
+            });
         });
         if (!dictionary.types().isEmpty()) {
             file.paragraph("Heading1", "Types");
@@ -103,6 +117,18 @@ public final class DocxDictionary {
         }
         paragraph.createRun().setText(safe(text));
         return paragraph;
+    }
+
+    /** A picture as large as fits on the page below its heading. */
+    private void sheet(SheetPicture sheet) {
+        paragraph("Heading1", sheet.name());
+        double scale = Math.min(PICTURE_WIDTH / sheet.width(), PICTURE_HEIGHT / sheet.height());
+        try {
+            document.createParagraph().createRun().addPicture(new ByteArrayInputStream(sheet.png()), PictureType.PNG, safe(sheet.name()) + ".png",
+                    Units.toEMU(sheet.width() * scale), Units.toEMU(sheet.height() * scale)).getCTPicture().getNvPicPr().getCNvPr().setDescr("Diagram: " + safe(sheet.name()));
+        } catch (InvalidFormatException | IOException e) {
+            throw new IllegalStateException("The picture of the sheet " + sheet.name() + " cannot be put into the document", e);
+        }
     }
 
     private void entity(EntityEntry entity) {

@@ -18,22 +18,27 @@ public final class HtmlDictionary {
     private final Dictionary dictionary;
     private final Addresses addresses;
     private final boolean paper;
+    private final WritingProgress progress;
     private final StringBuilder page = new StringBuilder(1 << 16);
+    private final int all;
+    private int written;
 
-    private HtmlDictionary(Dictionary dictionary, boolean paper) {
+    private HtmlDictionary(Dictionary dictionary, boolean paper, WritingProgress progress) {
+        this.progress = progress;
+        this.all = (int) dictionary.entities().count();
         this.dictionary = dictionary;
         this.addresses = new Addresses(dictionary);
         this.paper = paper;
     }
 
     /** The page, with sheets and a line that says from when it is. */
-    public static String write(Dictionary dictionary, List<SheetImage> sheets, String edition) {
-        return new HtmlDictionary(dictionary, false).page(sheets, edition);
+    public static String write(Dictionary dictionary, List<SheetImage> sheets, String edition, WritingProgress progress) {
+        return new HtmlDictionary(dictionary, false, progress).page(sheets, edition);
     }
 
     /** The same for paper: with contents and page numbers, without search. Each sheet is only named, by {@code <object data="sheet:0"/>}. */
-    public static String forPaper(Dictionary dictionary, List<String> sheets, String edition) {
-        return new HtmlDictionary(dictionary, true).page(sheets.stream().map(name -> new SheetImage(name, "")).toList(), edition);
+    public static String forPaper(Dictionary dictionary, List<String> sheets, String edition, WritingProgress progress) {
+        return new HtmlDictionary(dictionary, true, progress).page(sheets.stream().map(name -> new SheetImage(name, "")).toList(), edition);
     }
 
     private String page(List<SheetImage> sheets, String edition) {
@@ -79,6 +84,7 @@ public final class HtmlDictionary {
     }
 
     private void entity(EntityEntry entity) {
+        progress.at(written++, all);
         String address = addresses.of(entity);
         page.append("<section class=\"entity\" id=\"").append(address).append("\"><h3><a href=\"#").append(address).append("\">").append(escaped(entity.name())).append("</a></h3>");
         if (!entity.meaning().isBlank()) {

@@ -27,7 +27,10 @@ public final class XlsxDictionary {
     private final CellStyle head = book.createCellStyle();
     private final CellStyle body = book.createCellStyle();
 
-    private XlsxDictionary() {
+    private final WritingProgress progress;
+
+    private XlsxDictionary(WritingProgress progress) {
+        this.progress = progress;
         Font bold = book.createFont();
         bold.setBold(true);
         head.setFont(bold);
@@ -37,8 +40,8 @@ public final class XlsxDictionary {
     }
 
     /** The bytes of the file. */
-    public static byte[] write(Dictionary dictionary) {
-        XlsxDictionary file = new XlsxDictionary();
+    public static byte[] write(Dictionary dictionary, WritingProgress progress) {
+        XlsxDictionary file = new XlsxDictionary(progress);
         file.sheet("Entities", List.of("Area", "Entity", "Table", "Meaning", "Number of attributes", "Alternate keys", "Conditions", "Indexes"), new int[] {18, 24, 24, 50, 11, 30, 40, 40},
                 entities(dictionary));
         file.sheet("Attributes", AttributeRows.HEADINGS, new int[] {18, 24, 34, 26, 12, 20, 20, 10, 20, 30, 20, 20, 50, 20}, AttributeRows.of(dictionary));
@@ -76,6 +79,7 @@ public final class XlsxDictionary {
         }
         row(sheet, 0, headings, head);
         for (int i = 0; i < rows.size(); i++) {
+            progress.at(i, rows.size());
             row(sheet, i + 1, rows.get(i), body);
         }
         sheet.setAutoFilter(new CellRangeAddress(0, Math.max(1, rows.size()), 0, headings.size() - 1));

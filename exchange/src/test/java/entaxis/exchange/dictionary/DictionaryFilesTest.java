@@ -8,14 +8,18 @@ import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
 import entaxis.core.dictionary.Dictionary;
 import entaxis.core.small.Small;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.CellType;
@@ -38,7 +42,7 @@ class DictionaryFilesTest {
 
     @Test
     void theWorkbookHasFrozenHeadsFiltersAndNoFormula() throws IOException {
-        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(XlsxDictionary.write(dictionary())))) {
+        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(XlsxDictionary.write(dictionary(), WritingProgress.UNWATCHED)))) {
             List<String> names = new ArrayList<>();
             for (Sheet sheet : book) {
                 names.add(sheet.getSheetName());
@@ -66,7 +70,7 @@ class DictionaryFilesTest {
 
     @Test
     void thePageIsWellFormedLoadsNothingAndEscapesEverything() throws Exception {
-        String page = HtmlDictionary.write(dictionary(), List.of(), "revision 1");
+        String page = HtmlDictionary.write(dictionary(), List.of(), "revision 1", WritingProgress.UNWATCHED);
         Document document = DocumentBuilderFactory.newDefaultInstance().newDocumentBuilder().parse(new ByteArrayInputStream(page.getBytes(StandardCharsets.UTF_8)));
         assertThat(document.getElementsByTagName("b").getLength()).isEqualTo(2);
         assertThat(page).contains("default-src 'none'", "id=\"jar\"", "id=\"jar.filled_on\"", "painted &lt;b&gt;on&lt;/b&gt;").doesNotContain("http://").doesNotContain("https://");
@@ -74,11 +78,33 @@ class DictionaryFilesTest {
 
     @Test
     void theDocumentHasHeadingsAndTables() throws IOException {
-        try (XWPFDocument document = new XWPFDocument(new ByteArrayInputStream(DocxDictionary.write(dictionary(), "revision 1")))) {
+        try (XWPFDocument document = new XWPFDocument(new ByteArrayInputStream(DocxDictionary.write(dictionary(), List.of(sheet()), "revision 1", WritingProgress.UNWATCHED)))) {
             assertThat(document.getParagraphs().stream().filter(paragraph -> "Heading2".equals(paragraph.getStyle())).map(paragraph -> paragraph.getText())).containsExactly("Jar", "Shelf");
             assertThat(document.getTables()).hasSize(2);
+            assertThat(document.getAllPictures()).singleElement().satisfies(picture -> assertThat(picture.getData()).isEqualTo(sheet().png()));
             assertThat(document.getTables().getFirst().getRow(1).getCell(6).getText()).isEqualTo("painted <b>on</b> the lid | really");
         }
+    }
+
+    private static SheetPicture sheet() throws IOException {
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(40, 20, BufferedImage.TYPE_INT_RGB), "png", png);
+        return new SheetPicture("Sheet 1", png.toByteArray(), 40, 20);
+    }
+
+    /** Who watches the writing is told of each entity and can end it at any. */
+    @Test
+    void theWritingCanBeEnded() throws IOException {
+        List<SheetPicture> sheets = List.of(sheet());
+        Map<String, Consumer<WritingProgress>> writers = Map.of("html", progress -> HtmlDictionary.write(dictionary(), List.of(), "1", progress),
+                "paper", progress -> HtmlDictionary.forPaper(dictionary(), List.of(), "1", progress),
+                "docx", progress -> DocxDictionary.write(dictionary(), sheets, "1", progress), "xlsx", progress -> XlsxDictionary.write(dictionary(), progress));
+        writers.forEach((format, writer) -> assertThatThrownBy(() -> writer.accept((done, all) -> {
+            assertThat(all).isGreaterThanOrEqualTo(2);
+            if (done == 1) {
+                throw new IllegalStateException("ended");
+            }
+        })).as(format).hasMessage("ended"));
     }
 
     @Test

@@ -13,6 +13,7 @@ import entaxis.core.design.Target;
 import entaxis.core.dictionary.Dictionary;
 import entaxis.core.dictionary.reading.DictionaryDesign;
 import entaxis.core.dictionary.reading.DictionaryReader;
+import entaxis.core.dictionary.reading.DictionaryUpdate;
 import entaxis.core.dictionary.reading.ReadDictionary;
 import entaxis.core.dictionary.reading.SheetTable;
 import entaxis.core.random.RandomDesigns;
@@ -84,8 +85,22 @@ class RoundTripTest {
     void xlsx() throws DictionaryTables.Unreadable {
         for (int seed = 0; seed < DESIGNS; seed++) {
             Design design = design(seed);
-            byte[] file = XlsxDictionary.write(Dictionary.of(design, Derivation.of(design)));
+            byte[] file = XlsxDictionary.write(Dictionary.of(design, Derivation.of(design)), WritingProgress.UNWATCHED);
             assertThat(facts(back(DictionaryTables.read("dictionary.xlsx", file), "seed " + seed))).as("seed %d", seed).isEqualTo(facts(design));
+        }
+    }
+
+    /** A dictionary that comes back as it went out says nothing otherwise, in either kind of file. */
+    @Test
+    void nothingIsDifferentInWhatWasOnlySentOut() throws DictionaryTables.Unreadable {
+        List<Design> designs = listed();
+        for (int seed = 0; seed < designs.size(); seed++) {
+            Design design = designs.get(seed);
+            Dictionary now = Dictionary.of(design, Derivation.of(design));
+            ReadDictionary csv = DictionaryReader.read(DictionaryTables.read("dictionary.csv", CsvDictionary.write(now)));
+            assertThat(DictionaryUpdate.of(design, now, csv, kind -> kind + "x")).as("csv, seed %d", seed).isEmpty();
+            ReadDictionary xlsx = DictionaryReader.read(DictionaryTables.read("dictionary.xlsx", XlsxDictionary.write(now, WritingProgress.UNWATCHED)));
+            assertThat(DictionaryUpdate.of(design, now, xlsx, kind -> kind + "x")).as("xlsx, seed %d", seed).isEmpty();
         }
     }
 

@@ -4,6 +4,7 @@ import entaxis.core.dependency.Discovery;
 import entaxis.core.dependency.Relation;
 import entaxis.core.dependency.RelationReader;
 import entaxis.core.dependency.Rows;
+import entaxis.core.word.Words;
 import entaxis.exchange.CsvRows;
 import entaxis.exchange.NormalizeJson;
 import java.io.IOException;
@@ -109,7 +110,7 @@ public final class CommandLine {
             return OptionalInt.of(0);
         }
         Relation relation = new Relation(file, rows.columns(), List.of(), List.of());
-        out.println(rows.size() + " rows. Rows can refute a dependency, never prove one; these refute none of the following.");
+        out.println(Words.counted(rows.size(), "row") + ". Rows can refute a dependency, never prove one; these refute none of the following.");
         discovery.keys().forEach(key -> out.println("key  " + relation.text(key)));
         discovery.dependencies().forEach(dependency -> out.println("     " + relation.text(dependency)));
         return OptionalInt.of(0);

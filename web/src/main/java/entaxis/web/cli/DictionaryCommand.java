@@ -4,6 +4,7 @@ import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.design.Target;
 import entaxis.exchange.dictionary.DictionaryFormat;
+import entaxis.exchange.dictionary.WritingProgress;
 import entaxis.web.dictionary.DictionaryFiles;
 import java.io.IOException;
 import java.io.PrintStream;
@@ -42,7 +43,8 @@ final class DictionaryCommand {
         }
         Design design = taken.get().design();
         try {
-            Files.write(Path.of(out), new DictionaryFiles(design, Derivation.of(design), taken.get().pictures()).write(format.get(), LocalDate.now().toString()));
+            Files.write(Path.of(out), new DictionaryFiles(design, Derivation.of(design), taken.get().pictures()).write(format.get(), LocalDate.now().toString(),
+                    WritingProgress.UNWATCHED));
         } catch (IOException | InvalidPathException e) {
             err.println(out + ": the file cannot be written: " + e.getMessage());
             return SqlCommands.WRONG;

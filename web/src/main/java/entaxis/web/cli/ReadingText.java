@@ -19,8 +19,8 @@ final class ReadingText {
     static List<String> lines(Reading reading) {
         Dialect dialect = Dialect.of(reading.engine());
         List<String> lines = new ArrayList<>();
-        lines.add(counted(reading.schema().tables().size(), "table") + ", " + counted(reading.schema().foreignKeys(), "foreign key") + " from "
-                + counted(reading.statements(), "statement"));
+        lines.add(Words.counted(reading.schema().tables().size(), "table") + ", " + Words.counted(reading.schema().foreignKeys(), "foreign key") + " from "
+                + Words.counted(reading.statements(), "statement"));
         for (Table table : reading.schema().tables()) {
             lines.add("");
             lines.add((table.namespace().isEmpty() ? "" : table.namespace() + ".") + table.name());
@@ -41,9 +41,5 @@ final class ReadingText {
             reading.notUnderstood().forEach(missed -> lines.add(SqlCommands.place(missed)));
         }
         return lines;
-    }
-
-    private static String counted(int number, String word) {
-        return number + " " + (number == 1 ? word : Words.plural(word));
     }
 }

@@ -1,5 +1,6 @@
 package entaxis.web.cli;
 
+import entaxis.core.word.Words;
 import entaxis.web.store.Backup;
 import entaxis.web.store.StoreCheck;
 import entaxis.web.store.StoreFiles;
@@ -133,7 +134,7 @@ final class StoreCommands {
         boolean whole = true;
         for (StoreCheck.Finding finding : findings) {
             whole &= finding.faults().isEmpty();
-            out.println(finding.name() + " (" + finding.id() + "): " + finding.edits() + (finding.edits() == 1 ? " edit" : " edits") + (finding.faults().isEmpty() ? ", whole" : ""));
+            out.println(finding.name() + " (" + finding.id() + "): " + Words.counted(finding.edits(), "edit") + (finding.faults().isEmpty() ? ", whole" : ""));
             finding.faults().forEach(fault -> out.println("    " + fault));
         }
         out.println(whole ? "All is whole." : "Something is not whole. A design opens at its last good revision and can be copied there; a backup may have more.");

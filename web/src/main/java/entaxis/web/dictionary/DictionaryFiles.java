@@ -8,6 +8,7 @@ import entaxis.drawing.file.SheetPictures;
 import entaxis.drawing.paint.Drawing;
 import entaxis.drawing.paint.PictureSource;
 import entaxis.drawing.pdf.PageDocument;
+import entaxis.drawing.picture.Pixels;
 import entaxis.drawing.scene.Lens;
 import entaxis.drawing.svg.SvgWriter;
 import entaxis.drawing.text.TextMeasure;
@@ -18,6 +19,8 @@ import entaxis.exchange.dictionary.DocxDictionary;
 import entaxis.exchange.dictionary.HtmlDictionary;
 import entaxis.exchange.dictionary.MarkdownDictionary;
 import entaxis.exchange.dictionary.SheetImage;
+import entaxis.exchange.dictionary.SheetPicture;
+import entaxis.exchange.dictionary.WritingProgress;
 import entaxis.exchange.dictionary.XlsxDictionary;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -29,6 +32,7 @@ import java.util.Set;
 public final class DictionaryFiles {
     private static final TextMeasure MEASURE = new TextMeasure();
     private static final String CARD = "c-";
+    private static final double WIDEST = 3200;
 
     private final Design design;
     private final Derivation derivation;
@@ -46,17 +50,32 @@ public final class DictionaryFiles {
     /**
      * The bytes of the file.
      *
-     * @param edition says from when it is, such as its revision and date
+     * @param edition  says from when it is, such as its revision and date
+     * @param progress is told how far the writing is, and may end it by throwing
      */
-    public byte[] write(DictionaryFormat format, String edition) {
+    public byte[] write(DictionaryFormat format, String edition, WritingProgress progress) {
         return switch (format) {
-            case HTML -> HtmlDictionary.write(dictionary, images(), edition).getBytes(StandardCharsets.UTF_8);
-            case PDF -> new PageDocument(MEASURE, pictures).pdf(HtmlDictionary.forPaper(dictionary, design.sheets().stream().map(Sheet::name).toList(), edition), drawings());
-            case DOCX -> DocxDictionary.write(dictionary, edition);
-            case XLSX -> XlsxDictionary.write(dictionary);
+            case HTML -> HtmlDictionary.write(dictionary, images(), edition, progress).getBytes(StandardCharsets.UTF_8);
+            case PDF -> new PageDocument(MEASURE, pictures).pdf(HtmlDictionary.forPaper(dictionary, design.sheets().stream().map(Sheet::name).toList(), edition,
+                    progress), drawings(), page -> progress.at(0, 0));
+            case DOCX -> DocxDictionary.write(dictionary, pixels(), edition, progress);
+            case XLSX -> XlsxDictionary.write(dictionary, progress);
             case MARKDOWN -> MarkdownDictionary.write(dictionary).getBytes(StandardCharsets.UTF_8);
             case CSV -> CsvDictionary.write(dictionary);
         };
+    }
+
+    /** The sheets in pixels, as many as a printed page can show. */
+    private List<SheetPicture> pixels() {
+        List<SheetPicture> made = new ArrayList<>();
+        List<Drawing> drawings = drawings();
+        for (int i = 0; i < drawings.size(); i++) {
+            Drawing drawing = drawings.get(i);
+            double scale = Math.min(2, WIDEST / Math.max(drawing.box().width(), drawing.box().height()));
+            made.add(new SheetPicture(design.sheets().list().get(i).name(), new Pixels(MEASURE, pictures).png(drawing, scale, false),
+                    (int) Math.ceil(drawing.box().width() * scale), (int) Math.ceil(drawing.box().height() * scale)));
+        }
+        return made;
     }
 
     private List<Drawing> drawings() {

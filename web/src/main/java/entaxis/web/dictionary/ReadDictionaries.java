@@ -22,7 +22,7 @@ public final class ReadDictionaries {
     /** The design, and what could not be made as the dictionary says. */
     public static DictionaryDesign.Made design(ReadDictionary read, String name) {
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.USUAL, Map.of());
-        DictionaryDesign.Made made = DictionaryDesign.of(read, Design.empty(new Facts(name, Target.POSTGRESQL, name, ""), sheet), NewId::of);
+        DictionaryDesign.Made made = DictionaryDesign.of(read, Design.empty(Facts.begun(name, Target.POSTGRESQL, name, ""), sheet), NewId::of);
         return new DictionaryDesign.Made(FirstSheet.arranged(made.design(), MEASURE), made.problems());
     }
 }

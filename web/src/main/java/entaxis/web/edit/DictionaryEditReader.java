@@ -5,6 +5,7 @@ import entaxis.core.change.Change;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.OwnerId;
+import entaxis.core.word.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -26,7 +27,7 @@ final class DictionaryEditReader {
         List<String> cells = List.of(form.text("cells").split(","));
         List<String> lines = cells.size() == 1 ? List.of(form.value().replaceAll("\\s*\\R\\s*", " ")) : form.value().stripTrailing().lines().toList();
         if (lines.size() > cells.size()) {
-            return EditReading.Faulty.of("value", lines.size() + " lines were pasted, and there are only " + cells.size() + " cells from here on. Paste fewer lines, or begin further up.");
+            return EditReading.Faulty.of("value", Words.counted(lines.size(), "line") + " were pasted, and there are only " + Words.counted(cells.size(), "cell") + " from here on. Paste fewer lines, or begin further up.");
         }
         List<Change> changes = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {

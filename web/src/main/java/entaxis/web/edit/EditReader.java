@@ -13,6 +13,7 @@ import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Facts;
+import entaxis.core.design.KeyRanks;
 import entaxis.core.design.Note;
 import entaxis.core.design.NoteId;
 import entaxis.core.design.OwnerId;
@@ -241,7 +242,8 @@ public final class EditReader {
         if (!matcher.matches()) {
             return Faulty.of("key", "“" + form.value().strip() + "” is no place in a key. Type the rank in the primary key (1, 2, ...), AK1 for the first alternate key, or nothing.");
         }
-        OptionalInt rank = matcher.group(1) == null ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(matcher.group(1)));
+        OptionalInt rank = matcher.group(1) == null ? OptionalInt.empty() : OptionalInt.of(design.entities().find(form.entity())
+                .map(entity -> new KeyRanks(design).partRank(entity, form.part(), Integer.parseInt(matcher.group(1)))).orElse(1));
         Set<Integer> alternates = new TreeSet<>();
         ALTERNATE.matcher(matcher.group(2)).results().forEach(found -> alternates.add(Integer.parseInt(found.group(1))));
         return plain(new Change.SetKeys(form.entity(), form.part(), rank, alternates));

@@ -47,25 +47,26 @@ public record EntityLedger(String id, String name, String meaning, String area, 
     private static List<LedgerRow> rows(Design design, Table table, OwnerId owner, Entity entity) {
         return table.columns().stream().map(column -> {
             ColumnPath path = column.origin().orElseThrow();
-            return path.migrated() ? foreign(design, entity, column, path) : own(design, entity, column, design.attribute(owner, path.attribute()).orElseThrow());
+            int rank = table.keyColumns().indexOf(column.name()) + 1;
+            return path.migrated() ? foreign(design, entity, column, path, rank)
+                    : own(design, entity, column, design.attribute(owner, path.attribute()).orElseThrow(), rank);
         }).toList();
     }
 
-    private static LedgerRow own(Design design, Entity entity, Column column, Attribute attribute) {
-        return LedgerRow.own(design, attribute, column.required(), keys(entity, new OwnPart(attribute.id())));
+    private static LedgerRow own(Design design, Entity entity, Column column, Attribute attribute, int rank) {
+        return LedgerRow.own(design, attribute, column.required(), keys(entity, new OwnPart(attribute.id()), rank));
     }
 
-    private static LedgerRow foreign(Design design, Entity entity, Column column, ColumnPath path) {
+    private static LedgerRow foreign(Design design, Entity entity, Column column, ColumnPath path, int rank) {
         RelationshipId id = path.hops().getFirst().relationship();
         Relationship relationship = design.relationships().get(id);
         Side parent = path.hops().getFirst().parent();
         ColumnPath keyColumn = new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute());
         return LedgerRow.foreign(id, parent, keyColumn, column, design.entities().get(relationship.end(parent).entity()).name(), relationship.end(parent).verb(),
-                keys(entity, new InheritedPart(id)));
+                keys(entity, new InheritedPart(id), rank));
     }
 
-    private static String keys(Entity entity, KeyPart part) {
-        int rank = entity.primaryKey().indexOf(part) + 1;
+    private static String keys(Entity entity, KeyPart part, int rank) {
         String alternates = entity.alternateKeys().stream().filter(key -> key.parts().contains(part)).map(AlternateKey::number)
                 .map(number -> "AK" + number).collect(Collectors.joining(" "));
         return (rank > 0 ? rank + " " : "") + alternates;

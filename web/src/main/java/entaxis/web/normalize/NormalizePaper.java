@@ -37,6 +37,6 @@ public class NormalizePaper {
         context.setVariable("facts", judged.standing().open().design().facts());
         context.setVariable("lines", judged.text().lines().filter(line -> !line.isBlank()).toList());
         context.setVariable("height", Math.min(HIGHEST, Math.ceil(WIDTH * drawing.box().height() / drawing.box().width())));
-        return new PageDocument(MEASURE, PictureSource.NONE).pdf(templates.process("normalize-paper", context), List.of(drawing));
+        return new PageDocument(MEASURE, PictureSource.NONE).pdf(templates.process("normalize-paper", context), List.of(drawing), page -> { });
     }
 }

@@ -1,6 +1,7 @@
 package entaxis.web.page;
 
 import entaxis.core.design.Target;
+import entaxis.core.word.Words;
 import entaxis.web.store.DesignRow;
 import java.time.Duration;
 import java.time.OffsetDateTime;
@@ -14,16 +15,12 @@ record DesignCard(String id, String name, String target, long revision, String s
 
     static DesignCard of(DesignRow row) {
         return new DesignCard(row.id(), row.name(), title(row.target()), row.revision(),
-                counted(row.entities(), "entity", "entities") + ", " + counted(row.relationships(), "relationship", "relationships"), changed(row.changedAt()));
+                Words.counted(row.entities(), "entity") + ", " + Words.counted(row.relationships(), "relationship"), changed(row.changedAt()));
     }
 
     /** The engine's title; its name as it stands in the row where this version does not know it. */
     private static String title(String target) {
         return Arrays.stream(Target.values()).filter(known -> known.name().equals(target)).findFirst().map(Target::title).orElse(target);
-    }
-
-    private static String counted(int count, String one, String many) {
-        return count + " " + (count == 1 ? one : many);
     }
 
     private static String changed(OffsetDateTime at) {
@@ -32,9 +29,9 @@ record DesignCard(String id, String name, String target, long revision, String s
             return "just now";
         }
         if (ago.toHours() < 1) {
-            return counted((int) ago.toMinutes(), "minute", "minutes") + " ago";
+            return Words.counted((int) ago.toMinutes(), "minute") + " ago";
         }
-        return ago.toHours() < 24 ? counted((int) ago.toHours(), "hour", "hours") + " ago"
+        return ago.toHours() < 24 ? Words.counted((int) ago.toHours(), "hour") + " ago"
                 : at.atZoneSameInstant(ZoneId.systemDefault()).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
     }
 }

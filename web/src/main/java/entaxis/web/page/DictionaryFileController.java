@@ -36,12 +36,24 @@ class DictionaryFileController {
         OpenDesign open = store.open(id);
         Job job = jobs.start("Saving the dictionary", token -> own -> {
             own.tell("Writing the dictionary");
-            byte[] bytes = new DictionaryFiles(open.design(), open.derivation(), pictures).write(format, "revision " + open.revision() + ", " + LocalDate.now());
-            if (own.stopped()) {
+            try {
+                byte[] bytes = new DictionaryFiles(open.design(), open.derivation(), pictures).write(format, "revision " + open.revision() + ", " + LocalDate.now(),
+                        (done, all) -> going(own, done, all));
+                return files.keep(token, new FinishedFile(FileName.of(open.design().facts().name() + " dictionary", format.extension()), format.type(), bytes));
+            } catch (Stopped e) {
                 throw new Job.Failed("It was stopped; no file was made.");
             }
-            return files.keep(token, new FinishedFile(FileName.of(open.design().facts().name() + " dictionary", format.extension()), format.type(), bytes));
         });
         return FilesController.shown(job, model);
+    }
+
+    /** Tells how far the writing is, and ends it when it is to stop. */
+    private static void going(Job job, int done, int all) {
+        if (job.stopped()) {
+            throw new Stopped();
+        }
+        if (all > 0) {
+            job.tell("Writing " + (done + 1) + " of " + all, (double) done / all);
+        }
     }
 }

@@ -57,7 +57,7 @@ class HomeController {
     String create(@RequestParam String name, @RequestParam Target target, @RequestParam(defaultValue = "") String title, @RequestParam Paper.Size size,
             @RequestParam boolean landscape, Model model) {
         NewDesign form = new NewDesign(name, target, title, size, landscape);
-        Facts facts = new Facts(name.strip(), target, title.isBlank() ? name.strip() : title.strip(), "");
+        Facts facts = Facts.begun(name.strip(), target, title.isBlank() ? name.strip() : title.strip(), "");
         Design design = Design.empty(facts, new Sheet(new SheetId(NewId.of('p')), "Sheet 1", new Paper(size, landscape), Map.of()));
         if (Editor.apply(design, new Change.SetFacts(facts)) instanceof Refused refused) {
             model.addAttribute("form", form);

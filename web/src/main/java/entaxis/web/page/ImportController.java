@@ -142,8 +142,8 @@ class ImportController {
             return differences(id, token, model);
         }
         List<DictionaryUpdate.Difference> all = differences(open, read.get());
-        List<Change> changes = taken.stream().filter(at -> at >= 0 && at < all.size()).map(at -> all.get(at).change()).toList();
-        if (store.edit(id, new Change.Several(changes)) instanceof EditResult.Refused refused) {
+        Change change = DictionaryUpdate.taking(taken.stream().filter(at -> at >= 0 && at < all.size()).map(all::get).toList());
+        if (store.edit(id, change) instanceof EditResult.Refused refused) {
             model.addAttribute("fault", "Nothing was changed. " + refused.problems().getFirst().message());
             return differences(id, token, model);
         }

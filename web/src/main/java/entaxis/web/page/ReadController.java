@@ -6,6 +6,7 @@ import entaxis.core.normalize.FlatSheet;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reading.SteppedOver;
+import entaxis.core.word.Words;
 import entaxis.exchange.ScriptText;
 import entaxis.web.reading.Connections;
 import entaxis.web.reading.Lifts;
@@ -168,7 +169,7 @@ class ReadController {
             return preview(model, token, read.get());
         }
         Job job = jobs.start("Making “" + name.strip() + "”", any -> own -> {
-            own.tell(chosen.size() + " tables become entities and are arranged.");
+            own.tell(Words.counted(chosen.size(), "table") + (chosen.size() == 1 ? " becomes an entity and is" : " become entities and are") + " arranged.");
             Lifted lifted = Lifts.design(read.get().reading(), name.strip(), chosen, bridges == null ? Set.of() : bridges, proposals == null ? Set.of() : proposals);
             if (own.stopped()) {
                 throw new Job.Failed("It was stopped; no design was made.");

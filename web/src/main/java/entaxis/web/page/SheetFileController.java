@@ -3,6 +3,7 @@ package entaxis.web.page;
 import entaxis.core.design.Notation;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
+import entaxis.core.word.Words;
 import entaxis.drawing.file.FileOptions;
 import entaxis.drawing.file.Format;
 import entaxis.drawing.file.SheetPicture;
@@ -68,7 +69,7 @@ class SheetFileController {
             FileOptions options = asked.options();
             List<Sheet> chosen = asked.part() == Part.ALL ? open.design().sheets().list() : List.of(DiagramController.shown(open, asked.sheet() == null ? "" : asked.sheet()));
             Lens lens = DeskModel.lens(asked.lens() == null ? "" : asked.lens());
-            own.tell("Drawing " + (chosen.size() == 1 ? "the sheet" : chosen.size() + " sheets"), 0);
+            own.tell("Drawing " + (chosen.size() == 1 ? "the sheet" : Words.counted(chosen.size(), "sheet")), 0);
             List<SheetPicture> pictures = chosen.stream().map(sheet -> sheets.picture(open, lens, sheet, Optional.ofNullable(asked.notation()), known(open, sheet, asked.some()))).toList();
             try {
                 return files.keep(token, file(open, pictures, options, progress(own)));
@@ -77,11 +78,6 @@ class SheetFileController {
             }
         });
         return FilesController.shown(job, model);
-    }
-
-    /** Ends the writing of a file that nobody wants any more. */
-    private static final class Stopped extends RuntimeException {
-        private static final long serialVersionUID = 1;
     }
 
     private static PdfWriter.Progress progress(Job job) {

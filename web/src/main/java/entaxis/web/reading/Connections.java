@@ -3,6 +3,7 @@ package entaxis.web.reading;
 import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.schema.Schema;
+import entaxis.core.word.Words;
 import entaxis.engines.catalog.CatalogProgress;
 import entaxis.engines.catalog.LiveCatalog;
 import entaxis.engines.sandbox.SandboxFailure;
@@ -206,7 +207,7 @@ public class Connections {
                 found.add(version(connection, engine));
                 try {
                     Schema read = LiveCatalog.read(connection, engine, schema);
-                    found.add(new Step("Catalog", true, read.tables().size() + (read.tables().size() == 1 ? " table" : " tables") + " can be read"));
+                    found.add(new Step("Catalog", true, Words.counted(read.tables().size(), "table") + " can be read"));
                 } catch (SQLException e) {
                     found.add(new Step("Catalog", false, "it may not be read: " + scrubbed(name, e.getMessage()) + " Grant the account the right to read the catalog."));
                 }

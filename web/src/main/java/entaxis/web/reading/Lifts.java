@@ -50,7 +50,7 @@ public final class Lifts {
         Schema schema = choices.schema();
         Schema accepted = References.accepted(schema, choices.proposals().stream().filter(proposal -> proposals.contains(proposal.id()) && tables.contains(proposal.table())).toList());
         Schema chosen = new Schema(accepted.types(), accepted.sequences(), accepted.tables().stream().filter(table -> tables.contains(table.name())).toList(), accepted.programs());
-        Facts facts = new Facts(name, reading.engine(), name, "");
+        Facts facts = Facts.begun(name, reading.engine(), name, "");
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.USUAL, Map.of());
         Lifted lifted = Lifting.lift(chosen, facts, sheet, bridges, NewId::of);
         Design arranged = FirstSheet.arranged(Subjects.assigned(lifted.design(), NewId::of), MEASURE);

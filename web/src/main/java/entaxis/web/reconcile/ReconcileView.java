@@ -38,7 +38,8 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, M
         /** The kinds among some groups, in the order in which an engine makes such things. */
         public static List<Kind> of(List<Group> groups) {
             Map<Part, Long> counts = groups.stream().flatMap(group -> group.rows().stream()).collect(Collectors.groupingBy(row -> row.difference().part(), TreeMap::new, Collectors.counting()));
-            return counts.entrySet().stream().map(entry -> new Kind(entry.getKey(), entry.getValue() + " " + (entry.getValue() == 1 ? entry.getKey().word() : Words.plural(entry.getKey().word())), entry.getValue())).toList();
+            return counts.entrySet().stream().map(entry -> new Kind(entry.getKey(),
+                    Words.counted(entry.getValue(), entry.getKey().word()), entry.getValue())).toList();
         }
     }
 

@@ -14,9 +14,11 @@ import java.util.regex.Pattern;
  * @param full    whether it holds everything, so that the page starts over
  * @param lines   SVG of changed lines
  * @param cards   SVG of changed cards
+ * @param paper   SVG of the paper below everything
+ * @param areas   SVG of the names of subject areas
  * @param removed identities of groups that go
  */
-public record SheetPatch(long revision, boolean full, String lines, String cards, String paper, String removed, Optional<Box> bounds) {
+public record SheetPatch(long revision, boolean full, String lines, String cards, String paper, String areas, String removed, Optional<Box> bounds) {
     /** From so many cards on, a page first gets only what is legible from afar, and the rest where one looks closer. */
     static final int FAR_FROM = 150;
     private static final Pattern ROWS = Pattern.compile("<g class=\"rows\">.*?</g>(?=<rect class=\"edge\")", Pattern.DOTALL);
@@ -30,7 +32,7 @@ public record SheetPatch(long revision, boolean full, String lines, String cards
     static SheetPatch whole(Rendering now) {
         boolean far = now.cards().size() > FAR_FROM;
         return new SheetPatch(now.revision(), true, far ? outlines(now.lines().values(), ENDS) : String.join("", now.lines().values()),
-                far ? outlines(now.cards().values(), ROWS) : String.join("", now.cards().values()), now.paper(), "", now.scene().bounds());
+                far ? outlines(now.cards().values(), ROWS) : String.join("", now.cards().values()), now.paper(), now.areas(), "", now.scene().bounds());
     }
 
     /** Groups without their details, marked so that a page knows that there is more. */
@@ -48,7 +50,7 @@ public record SheetPatch(long revision, boolean full, String lines, String cards
     static SheetPatch between(Rendering seen, Rendering now) {
         List<String> removed = new ArrayList<>();
         return new SheetPatch(now.revision(), false, changed("l-", seen.lines(), now.lines(), removed), changed("c-", seen.cards(), now.cards(), removed),
-                now.paper(), String.join(" ", removed), now.scene().bounds());
+                now.paper(), now.areas(), String.join(" ", removed), now.scene().bounds());
     }
 
     private static String changed(String prefix, Map<String, String> seen, Map<String, String> now, List<String> removed) {

@@ -136,7 +136,7 @@ public class Sheets {
         scene.cards().forEach(card -> draw(track, cards, card.owner().value(), card, () -> writer.card(card)));
         track.lines.keySet().retainAll(lines.keySet());
         track.cards.keySet().retainAll(cards.keySet());
-        Rendering rendering = new Rendering(design.revision(), scene, lines, cards, writer.paper(scene.frame()));
+        Rendering rendering = new Rendering(design.revision(), scene, lines, cards, writer.paper(scene.frame()), writer.areas(scene));
         track.past.addFirst(rendering);
         if (track.past.size() > REMEMBERED) {
             track.past.removeLast();

@@ -32,7 +32,7 @@ abstract class BrowserTest {
     /** The data folder of the application that all these tests share. */
     private static final String DATA = folder();
     private static Playwright playwright;
-    private static Browser browser;
+    protected static Browser browser;
 
     @LocalServerPort
     private int port;
@@ -81,10 +81,15 @@ abstract class BrowserTest {
         page = context.newPage();
         page.onPageError(troubles::add);
         page.onConsoleMessage(message -> {
-            if (message.type().equals("error") && !message.text().contains("422") && (expected.isEmpty() || !message.text().contains(expected))) {
+            if (message.type().equals("error") && !message.text().contains("422") && !abandoned(message.text()) && (expected.isEmpty() || !message.text().contains(expected))) {
                 troubles.add(message.text());
             }
         });
+    }
+
+    /** Whether a page tells that it was left while an answer was on its way, as people do; an answer that failed is told in other words. */
+    private static boolean abandoned(String message) {
+        return message.startsWith("htmx:sendAbort") || message.startsWith("htmx:afterRequest");
     }
 
     /** Lets the browser report answers of this status. */

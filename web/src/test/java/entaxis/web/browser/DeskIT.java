@@ -164,6 +164,7 @@ class DeskIT extends BrowserTest {
     @Test
     void typedSentencesMakeRelationshipsOrSayWhereTheyFail() {
         begin();
+        leaf("say");
         page.locator("#say-text").fill("Each vault is guarded by zero or more wardens.\nVaults are cold.");
         page.locator("#say button").click();
         assertThat(page.locator("#say-fault")).containsText("Line 2, character 1");
@@ -245,7 +246,7 @@ class DeskIT extends BrowserTest {
         page.keyboard().down("Shift");
         page.mouse().move(box.x + 8, box.y + 60);
         page.mouse().down();
-        page.mouse().move(box.x + 200, box.y + box.height - 60, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
+        page.mouse().move(box.x + 200, box.y + box.height * 0.7, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
         page.mouse().up();
         page.keyboard().up("Shift");
         assertThat(page.locator("#about-selection")).containsText("3 selected");

@@ -56,6 +56,7 @@ class HomeIT extends BrowserTest {
         page.locator("body[data-ready]").waitFor();
         assertThat(page.locator("#design-target")).hasValue("H2");
         assertThat(page.locator("#title-block")).hasText("Orchard of the mill · Sheet 1 · upright A2");
+        page.locator(".leaves [data-leaf=facts]").click();
         page.locator("#facts-title").fill("Orchard behind the mill");
         page.locator("#facts-title").press("Tab");
         page.locator(".leaves [data-leaf=sheet]").click();

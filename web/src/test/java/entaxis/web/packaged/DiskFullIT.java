@@ -5,12 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A data folder on a small file system of its own, which only root may make; elsewhere these tests are left out. */
 class DiskFullIT {
@@ -24,11 +28,14 @@ class DiskFullIT {
         return matcher.group(1);
     }
 
-    @Test
-    void editsAreRefusedReadingGoesOnAndItRecovers() throws Exception {
+    /** With the room that is kept free by default, and without, so that the engine itself meets the end of the disk. */
+    @ParameterizedTest
+    @ValueSource(ints = {2048, 0})
+    @Timeout(180)
+    void editsAreRefusedReadingGoesOnAndItRecovers(int kept) throws Exception {
         Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "small").toAbsolutePath();
         Assumptions.assumeTrue(ran("mount", "-t", "tmpfs", "-o", "size=8m", "tmpfs", data.toString()), "no file system can be mounted here");
-        try (PackagedServer server = PackagedServer.start(data)) {
+        try (PackagedServer server = PackagedServer.start(data, "--entaxis.store.least-free-kilobytes=" + kept)) {
             String design = first(server.page("/"), "/designs/(d[0-9a-z]+)\"");
             String page = server.page("/designs/" + design);
             String entity = first(page, "data-select=\"(e[0-9a-z]+)");
@@ -53,15 +60,18 @@ class DiskFullIT {
                 assertThat(read.body()).as("%s says it at its top", path).contains("All that was kept");
             }
             for (int i = 0; i < 5; i++) {
-                assertThat(server.post(edits, "kind", "entity.meaning", "entity", entity, "value", "again " + i, "seen", "1", "lens", "concept").statusCode()).isEqualTo(503);
+                int status = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", "again " + i, "seen", "1", "lens", "concept").statusCode();
+                // the engine may still find room inside of its file; what it acknowledges counts
+                assertThat(status).isIn(kept > 0 ? List.of(503) : List.of(200, 503));
+                revision += status == 200 ? 1 : 0;
             }
             Files.delete(ballast);
-            HttpResponse<String> kept = refused;
-            for (int i = 0; i < 40 && kept.statusCode() != 200; i++) {
+            HttpResponse<String> again = refused;
+            for (int i = 0; i < 40 && again.statusCode() != 200; i++) {
                 TimeUnit.MILLISECONDS.sleep(250);
-                kept = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", "room again", "seen", "1", "lens", "concept");
+                again = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", "room again", "seen", "1", "lens", "concept");
             }
-            assertThat(kept.statusCode()).isEqualTo(200);
+            assertThat(again.statusCode()).isEqualTo(200);
             assertThat(server.get("/designs/" + design).body()).doesNotContain("All that was kept").contains("data-revision=\"" + (revision + 1) + "\"");
             server.stop();
         } finally {

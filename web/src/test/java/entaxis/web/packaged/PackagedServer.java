@@ -11,9 +11,12 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -78,14 +81,20 @@ public final class PackagedServer implements AutoCloseable {
 
     /**
      * Unpacks the application once, and lets it write down which classes it needs, so that each of the many starts is
-     * quick.
+     * quick. Tests in another process wait until that is done.
      */
     public static synchronized void prepare() throws IOException, InterruptedException {
+        Files.createDirectories(Path.of("target/it"));
+        try (FileChannel file = FileChannel.open(Path.of("target/it/preparing"), StandardOpenOption.CREATE, StandardOpenOption.WRITE); FileLock lock = file.lock()) {
+            prepareOnce();
+        }
+    }
+
+    private static void prepareOnce() throws IOException, InterruptedException {
         Path jar = Path.of("target/entaxis.jar");
         if (Files.exists(CLASSES) && Files.getLastModifiedTime(CLASSES).compareTo(Files.getLastModifiedTime(jar)) > 0) {
             return;
         }
-        Files.createDirectories(Path.of("target/it"));
         ended(new ProcessBuilder(java(), "-Djarmode=tools", "-jar", jar.toString(), "extract", "--destination", APP.toString(), "--force"));
         ended(new ProcessBuilder(java(), "-XX:ArchiveClassesAtExit=" + CLASSES, "-Djava.awt.headless=true", "-XX:+UseSerialGC", "-Dentaxis.training=server", "-jar", APP.resolve("entaxis.jar").toString(),
                 "--entaxis.demo=true", "--entaxis.data=" + Files.createTempDirectory("training").toAbsolutePath(), "--server.port=0"));

@@ -133,6 +133,26 @@ class TrialAttacksIT {
         assertThat(rehearsed).doesNotContain("root:x:");
         server.post("/designs/" + design + "/reconcile/fill", "side", "database:Fenmoor site", "key", "taxon.code", "value", "1; CREATE ALIAS X AS 'int x() { return 1; }'");
         assertThat(canary).doesNotExist();
+        savedDesignsRunNothing(server.get("/designs/" + design + "/design.json").body());
+    }
+
+    /** The same design as a saved file, in which moreover one expression goes on with statements of its own. */
+    private static void savedDesignsRunNothing(String saved) throws Exception {
+        assertThat(saved).contains("FILE_WRITE");
+        String onward = saved.replaceFirst("FILE_WRITE\\('x', '[^']*'\\)", Matcher.quoteReplacement("1); CREATE ALIAS X AS 'int x() { return 1; }'; SELECT FILE_WRITE('x', '" + canary + "'"));
+        assertThat(onward).isNotEqualTo(saved);
+        for (String file : List.of(saved, onward)) {
+            HttpResponse<String> opened = file("/open", "bait.json", file.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+            if (opened.statusCode() == 302) {
+                String design = first(server.followed(opened), "data-design=\"(d[0-9a-z]+)\"");
+                assertThat(server.post("/designs/" + design + "/trial/run").statusCode()).isEqualTo(200);
+                ask(design, "insert into bait (id) values (1)");
+                assertThat(server.post("/designs/" + design + "/reconcile/rehearse", "side", "database:Fenmoor site").body()).doesNotContain("root:x:");
+            } else {
+                assertThat(opened.body()).contains("bait.json");
+            }
+            assertThat(canary).doesNotExist();
+        }
     }
 
     private static String upload(String script) throws Exception {

@@ -1,0 +1,10 @@
+package entaxis.exchange.dictionary;
+
+/**
+ * A sheet as a document of text shows it.
+ *
+ * @param png    the picture as a PNG file
+ * @param width  in pixels
+ * @param height in pixels
+ */
+public record SheetPicture(String name, byte[] png, int width, int height) { }
