@@ -11,7 +11,7 @@ import java.util.Locale;
 import java.util.Set;
 
 /** What the name of a key tells its reader in another table. */
-final class ForeignNames {
+public final class ForeignNames {
     private static final int ABBREVIATION = 3;
     /** Words that begin a verb phrase and say nothing by themselves. */
     private static final Set<String> AUXILIARY = Set.of("is", "are", "was", "were", "be", "been", "has", "have", "had", "can", "may", "must", "will", "the", "a", "an");
@@ -19,7 +19,7 @@ final class ForeignNames {
     private ForeignNames() { }
 
     /** Whether the name of a key column speaks of its own table: they share a word, or the key abbreviates one (common practice). */
-    static boolean tells(String keyColumn, String table) {
+    public static boolean tells(String keyColumn, String table) {
         List<String> ofTable = words(table);
         return words(keyColumn).stream().anyMatch(word -> ofTable.stream().anyMatch(owner -> owner.equals(word) || abbreviates(word, owner)));
     }
@@ -41,7 +41,7 @@ final class ForeignNames {
     }
 
     /** Words by which a child tells one parent from another: of its own verb phrase, else of the parent's; empty where nobody wrote either. */
-    static String verb(Relationship relationship, Side parent) {
+    public static String verb(Relationship relationship, Side parent) {
         End child = relationship.end(parent.other());
         End other = relationship.end(parent);
         return !child.proposed() ? spoken(child.verb()) : !other.proposed() ? spoken(other.verb()) : "";

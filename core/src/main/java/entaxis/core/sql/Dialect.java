@@ -232,6 +232,16 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
         return true;
     }
 
+    /** Whether it makes an index for each foreign key by itself. */
+    public boolean indexesReferences() {
+        return false;
+    }
+
+    /** Whether it refuses values that do not fit a column's type. */
+    public boolean holdsTypes() {
+        return true;
+    }
+
     /** Whether the engine has sequences. */
     boolean sequences() {
         return true;

@@ -46,6 +46,12 @@ final class H2Dialect extends Dialect {
         return Target.H2;
     }
 
+    /** H2 documentation, referential constraint: the required indexes are created if there are none. */
+    @Override
+    public boolean indexesReferences() {
+        return true;
+    }
+
     /** H2 manual, Limits: 256 characters. */
     @Override
     int maxName() {

@@ -237,6 +237,12 @@ sealed class MySqlDialect extends Dialect permits MariaDbDialect {
         return true;
     }
 
+    /** MySQL manual, FOREIGN KEY constraints: an index on the referencing columns is created if there is none. */
+    @Override
+    public boolean indexesReferences() {
+        return true;
+    }
+
     @Override
     boolean sequences() {
         return false;

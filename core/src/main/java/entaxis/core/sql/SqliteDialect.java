@@ -145,6 +145,12 @@ final class SqliteDialect extends Dialect {
         return true;
     }
 
+    /** SQLite documentation, “Datatypes in SQLite”: types are affinities, and any value is taken. */
+    @Override
+    public boolean holdsTypes() {
+        return false;
+    }
+
     @Override
     boolean sequences() {
         return false;

@@ -18,12 +18,15 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageOutputStream;
+import javax.imageio.stream.MemoryCacheImageOutputStream;
 
 /** Paints pictures in pixels. */
 public final class Pixels {
     /** Pixels of one picture at most, so that a very large sheet does not exhaust the memory. */
     public static final double MOST = 40_000_000;
     private static final float JPEG_QUALITY = 0.92f;
+    /** Flat colours compress well enough at the lowest level. */
+    private static final float PNG_SPEED = 0.9f;
 
     private final TextMeasure measure;
     private final PictureSource pictures;
@@ -41,26 +44,23 @@ public final class Pixels {
      * @param transparent whether nothing lies below what is painted, instead of paper
      */
     public byte[] png(Drawing drawing, double scale, boolean transparent) {
-        BufferedImage image = image(drawing, scale, transparent);
-        ByteArrayOutputStream file = new ByteArrayOutputStream();
-        try {
-            ImageIO.write(image, "png", file);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return file.toByteArray();
+        return encoded(image(drawing, scale, transparent), "png", PNG_SPEED);
     }
 
     /** A drawing on paper as a JPEG file. */
     public byte[] jpeg(Drawing drawing, double scale) {
-        BufferedImage image = image(drawing, scale, false);
+        return encoded(image(drawing, scale, false), "jpeg", JPEG_QUALITY);
+    }
+
+    /** The bytes of a picture file; for PNG, which loses nothing, quality is speed at the cost of size. */
+    private static byte[] encoded(BufferedImage image, String format, float quality) {
         ByteArrayOutputStream file = new ByteArrayOutputStream();
-        ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
-        try (ImageOutputStream out = ImageIO.createImageOutputStream(file)) {
+        ImageWriter writer = ImageIO.getImageWritersByFormatName(format).next();
+        try (ImageOutputStream out = new MemoryCacheImageOutputStream(file)) {
             writer.setOutput(out);
             ImageWriteParam how = writer.getDefaultWriteParam();
             how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-            how.setCompressionQuality(JPEG_QUALITY);
+            how.setCompressionQuality(quality);
             writer.write(null, new IIOImage(image, null, null), how);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -17,7 +17,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
 
-/** Carries out commands: {@code normalize}, {@code discover}, {@code read}, {@code sql}, {@code draw}, {@code dictionary}, {@code import}, {@code reconcile}, {@code verify}, {@code backup} and
+/** Carries out commands: {@code normalize}, {@code discover}, {@code read}, {@code sql}, {@code draw}, {@code dictionary}, {@code import}, {@code check}, {@code reconcile}, {@code verify}, {@code backup} and
  * {@code restore}. Exit 0; 2 with what is wrong, and where, on bad input. */
 public final class CommandLine {
     private static final int BAD_INPUT = 2;
@@ -48,6 +48,9 @@ public final class CommandLine {
         }
         if (arguments.length > 0 && arguments[0].equals("dictionary")) {
             return OptionalInt.of(new DictionaryCommand(err).run(List.of(arguments).subList(1, arguments.length)));
+        }
+        if (arguments.length > 0 && arguments[0].equals("check")) {
+            return OptionalInt.of(new CheckCommand(out, err).run(List.of(arguments).subList(1, arguments.length)));
         }
         if (arguments.length > 0 && List.of("verify", "backup", "restore").contains(arguments[0])) {
             return OptionalInt.of(new StoreCommands(out, err).run(arguments[0], List.of(arguments).subList(1, arguments.length)));

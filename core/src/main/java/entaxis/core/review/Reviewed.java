@@ -1,0 +1,133 @@
+package entaxis.core.review;
+
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.Domain;
+import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.Relationship;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.SampleRow;
+import entaxis.core.design.Side;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.Dialect;
+import entaxis.core.type.SqlType;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** A design under review, with what follows from it and what rules ask of it again and again. */
+public final class Reviewed {
+    private final Design design;
+    private final Derivation derivation;
+    private final Dialect dialect;
+    private final Map<EntityId, List<Relationship>> touching = new HashMap<>();
+    private final Map<OwnerId, List<SampleRow>> rows = new HashMap<>();
+
+    /** A design with its schema, for an engine. Linear in the design. */
+    public Reviewed(Design design, Derivation derivation, Dialect dialect) {
+        this.design = design;
+        this.derivation = derivation;
+        this.dialect = dialect;
+        for (Relationship relationship : design.relationships()) {
+            touching.computeIfAbsent(relationship.first().entity(), any -> new ArrayList<>()).add(relationship);
+            if (!relationship.recursive()) {
+                touching.computeIfAbsent(relationship.second().entity(), any -> new ArrayList<>()).add(relationship);
+            }
+        }
+        design.rows().forEach(row -> rows.computeIfAbsent(row.table(), any -> new ArrayList<>()).add(row));
+    }
+
+    /** The design. */
+    public Design design() {
+        return design;
+    }
+
+    /** What follows from it. */
+    public Derivation derivation() {
+        return derivation;
+    }
+
+    /** The engine that it is for. */
+    public Dialect dialect() {
+        return dialect;
+    }
+
+    /** The table of an entity, as stated. */
+    public Table table(EntityId entity) {
+        return derivation.stated().table(entity).orElseThrow();
+    }
+
+    /** The relationships of an entity. */
+    public List<Relationship> relationships(EntityId entity) {
+        return touching.getOrDefault(entity, List.of());
+    }
+
+    /** The relationships in which an entity's table refers to others. */
+    public List<Relationship> references(EntityId child) {
+        return relationships(child).stream().filter(relationship -> relationship.childEntity().equals(Optional.of(child))).toList();
+    }
+
+    /** The sample rows of an entity or many-to-many. */
+    public List<SampleRow> rows(OwnerId table) {
+        return rows.getOrDefault(table, List.of());
+    }
+
+    /** The column of an own attribute. */
+    public Column column(EntityId entity, Attribute attribute) {
+        Optional<ColumnPath> path = Optional.of(ColumnPath.own(attribute.id()));
+        return table(entity).columns().stream().filter(column -> column.origin().equals(path)).findFirst().orElseThrow();
+    }
+
+    /** The columns that a relationship brings into its child's table. */
+    public List<Column> columns(Relationship reference) {
+        RelationshipId id = reference.id();
+        return table(reference.childEntity().orElseThrow()).columns().stream()
+                .filter(column -> column.origin().filter(path -> path.migrated() && path.hops().getFirst().relationship().equals(id)).isPresent()).toList();
+    }
+
+    /** A type without the domain that may be around it. */
+    public SqlType plain(SqlType type) {
+        return design.definition(type).map(named -> named instanceof Domain domain ? domain.base() : type).orElse(type);
+    }
+
+    /** An entity, as findings are about it. */
+    public About about(Entity entity) {
+        return new About(About.Kind.ENTITY, entity.id().value(), table(entity.id()).name());
+    }
+
+    /** An attribute, as findings are about it. */
+    public About about(Entity entity, Attribute attribute) {
+        return new About(About.Kind.ATTRIBUTE, entity.id().value(), table(entity.id()).name() + "." + column(entity.id(), attribute).name());
+    }
+
+    /** A relationship, as findings are about it: its tables with the verb phrase between them. */
+    public About about(Relationship relationship) {
+        Side reader = relationship.parent().orElse(Side.FIRST);
+        return new About(About.Kind.RELATIONSHIP, relationship.id().value(), table(relationship.end(reader).entity()).name() + " " + relationship.end(reader).verb() + " "
+                + table(relationship.end(reader.other()).entity()).name());
+    }
+
+    /** The name of the entity at an end. */
+    public String name(EntityId entity) {
+        return design.entities().get(entity).name();
+    }
+
+    /** A text for an identity that is not in use; the same for the same design and seed, so that a review stays a pure function. */
+    public String unused(char kind, String seed) {
+        for (int number = 0;; number++) {
+            String id = kind + seed.replaceAll("[^0-9a-z]", "") + (number == 0 ? "" : "x" + number);
+            boolean taken = kind == 'a' ? design.entities().stream().anyMatch(entity -> entity.attributes().stream().anyMatch(own -> own.id().value().equals(id)))
+                    : kind == 'r' && design.relationships().contains(new RelationshipId(id));
+            if (!taken) {
+                return id;
+            }
+        }
+    }
+}

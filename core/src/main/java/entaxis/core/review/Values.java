@@ -1,0 +1,130 @@
+package entaxis.core.review;
+
+import entaxis.core.change.AttributeAspect;
+import entaxis.core.change.Change;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Entity;
+import entaxis.core.design.Enumeration;
+import entaxis.core.design.NamedType;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.BooleanType;
+import entaxis.core.type.SqlType.CharacterType;
+import entaxis.core.type.SqlType.DateType;
+import entaxis.core.type.SqlType.DecimalType;
+import entaxis.core.type.SqlType.EnumType;
+import entaxis.core.type.SqlType.FloatType;
+import entaxis.core.type.SqlType.Form;
+import entaxis.core.type.SqlType.IntegerType;
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Whether plain values fit the types of columns, as ISO/IEC 9075-2 has it (4.2 to 4.6). Only what is certain is said: what is not understood fits. */
+public final class Values {
+    private static final Pattern TEXT = Pattern.compile("(?is)(?:date\\s+)?'((?:[^']|'')*)'");
+    private static final Pattern NUMBER = Pattern.compile("[-+]?(?:\\d+(?:\\.\\d*)?|\\.\\d+)(?:[eE][-+]?\\d+)?");
+    private static final Set<String> TRUTH = Set.of("true", "false", "t", "f", "yes", "no", "y", "n", "on", "off", "1", "0");
+    private static final int LONGEST_NUMBER = 60;
+
+    private Values() { }
+
+    /** The value that an expression states, if it is a single literal. */
+    public static Optional<String> literal(String expression) {
+        String text = expression.strip();
+        Matcher quoted = TEXT.matcher(text);
+        return quoted.matches() ? Optional.of(quoted.group(1).replace("''", "'")) : NUMBER.matcher(text).matches() ? Optional.of(text) : Optional.empty();
+    }
+
+    /** Why a value does not fit a type, in words that follow a colon; nothing if it fits. */
+    public static Optional<String> unfit(Reviewed of, SqlType type, String value) {
+        Optional<NamedType> named = of.design().definition(type);
+        if (named.isPresent() && named.get() instanceof Enumeration enumeration) {
+            return listed(enumeration.values(), value);
+        }
+        return switch (of.plain(type)) {
+            case EnumType(List<String> values) -> listed(values, value);
+            case CharacterType(Form form, OptionalInt length) -> tooLong(form, length, value);
+            case IntegerType integer -> whole(integer, value);
+            case DecimalType(OptionalInt precision, OptionalInt scale) -> exact(precision, scale, value);
+            case FloatType any -> number(value).isEmpty() ? Optional.of("“" + value + "” is no number") : Optional.empty();
+            case DateType any -> day(value);
+            case BooleanType any -> TRUTH.contains(value.strip().toLowerCase(Locale.ROOT)) ? Optional.empty() : Optional.of("“" + value + "” is neither true nor false");
+            default -> Optional.empty();
+        };
+    }
+
+    /** The remedy that gives an attribute another type; none where its default or a sample value would not fit. */
+    public static List<Remedy> retyped(Reviewed of, Entity entity, Attribute own, SqlType type) {
+        return !allFit(of, entity, own, type) ? List.of() : List.of(new Remedy("Make it " + of.design().text(type),
+                new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Type(type))));
+    }
+
+    /** Whether the default and all sample values of an attribute would fit another type. */
+    public static boolean allFit(Reviewed of, Entity entity, Attribute own, SqlType type) {
+        ColumnPath path = ColumnPath.own(own.id());
+        return own.defaultValue().flatMap(Values::literal).flatMap(value -> unfit(of, type, value)).isEmpty() && of.rows(entity.id()).stream()
+                .map(row -> row.values().getOrDefault(path, "").strip()).filter(value -> !value.isEmpty() && !value.equalsIgnoreCase("null"))
+                .allMatch(value -> unfit(of, type, value).isEmpty());
+    }
+
+    private static Optional<String> listed(List<String> values, String value) {
+        return values.contains(value) ? Optional.empty() : Optional.of("“" + value + "” is not among " + String.join(", ", values));
+    }
+
+    /** Spaces at the end may be cut (ISO/IEC 9075-2, 9.2). */
+    private static Optional<String> tooLong(Form form, OptionalInt length, String value) {
+        int most = length.orElse(form == Form.FIXED ? 1 : Integer.MAX_VALUE);
+        int characters = value.stripTrailing().codePointCount(0, value.stripTrailing().length());
+        return form == Form.LARGE || characters <= most ? Optional.empty() : Optional.of("“" + value + "” has " + characters + " characters, of which " + most + " fit");
+    }
+
+    private static Optional<BigDecimal> number(String value) {
+        String text = value.strip();
+        return text.length() <= LONGEST_NUMBER && NUMBER.matcher(text).matches() ? Optional.of(new BigDecimal(text)) : Optional.empty();
+    }
+
+    private static Optional<String> whole(IntegerType type, String value) {
+        Optional<BigDecimal> number = number(value);
+        if (number.isEmpty() || number.get().scale() < -LONGEST_NUMBER || number.get().precision() - number.get().scale() > LONGEST_NUMBER) {
+            return Optional.of("“" + value + "” is no whole number that fits");
+        }
+        BigInteger given = number.get().setScale(0, java.math.RoundingMode.HALF_UP).toBigInteger();
+        int bits = type.size().bytes() * 8;
+        BigInteger most = BigInteger.ONE.shiftLeft(type.unsigned() ? bits : bits - 1).subtract(BigInteger.ONE);
+        BigInteger least = type.unsigned() ? BigInteger.ZERO : most.add(BigInteger.ONE).negate();
+        return given.compareTo(most) > 0 || given.compareTo(least) < 0 ? Optional.of(value.strip() + " is not between " + least + " and " + most) : Optional.empty();
+    }
+
+    /** Digits behind the point may be cut, those before it may not. */
+    private static Optional<String> exact(OptionalInt precision, OptionalInt scale, String value) {
+        Optional<BigDecimal> number = number(value);
+        if (number.isEmpty()) {
+            return Optional.of("“" + value + "” is no number");
+        }
+        int before = number.get().precision() - number.get().scale();
+        int room = precision.orElse(LONGEST_NUMBER) - scale.orElse(0);
+        return number.get().signum() != 0 && before > Math.max(0, room)
+                ? Optional.of(value.strip() + " has " + before + " digits before the point, of which " + Math.max(0, room) + " fit") : Optional.empty();
+    }
+
+    private static Optional<String> day(String value) {
+        if (!value.strip().matches("\\d{4}-\\d{2}-\\d{2}")) {
+            return value.isBlank() || value.matches(".*[^\\p{L} ].*") ? value.isBlank() ? Optional.of("an empty text is no date") : Optional.empty() : Optional.empty();
+        }
+        try {
+            LocalDate.parse(value.strip());
+            return Optional.empty();
+        } catch (DateTimeException e) {
+            return Optional.of("there is no " + value.strip());
+        }
+    }
+}

@@ -1,0 +1,35 @@
+package entaxis.core.review.agreement;
+
+import entaxis.core.design.Side;
+import entaxis.core.review.Basis;
+import entaxis.core.review.Finding;
+import entaxis.core.review.Level;
+import entaxis.core.review.Reviewed;
+import entaxis.core.review.Rule;
+import entaxis.core.review.RuleInfo;
+import entaxis.core.sentence.Sentence;
+import entaxis.core.word.Words;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+
+/** Sentences that were not agreed yet. */
+public final class NotAgreed implements Rule {
+    private static final RuleInfo INFO = new RuleInfo("not-agreed", Level.HINT, Basis.PRACTICE, "not agreed yet",
+            "A sentence that nobody agreed to is a guess.",
+            "common practice: relationships are read aloud to those who know");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void judge(Reviewed of, Consumer<Finding> found) {
+        long open = of.design().relationships().stream().flatMap(one -> Stream.of(Side.values()).filter(side -> !Sentence.of(of.design(), one, side).text().equals(one.end(side).agreed()))).count();
+        if (open > 0) {
+            found.accept(new Finding(INFO.id(), INFO.level(), List.of(), Words.counted(open, "sentence") + (open == 1 ? " is" : " are") + " not agreed yet: read them aloud.",
+                    List.of(), List.of()));
+        }
+    }
+}

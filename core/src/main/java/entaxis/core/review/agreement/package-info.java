@@ -1,0 +1,2 @@
+/** Rules about sheets, meanings and agreement. */
+package entaxis.core.review.agreement;

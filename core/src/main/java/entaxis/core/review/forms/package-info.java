@@ -1,0 +1,2 @@
+/** Rules about normal forms. */
+package entaxis.core.review.forms;

@@ -1,0 +1,2 @@
+/** Rules about indexes. */
+package entaxis.core.review.indexes;

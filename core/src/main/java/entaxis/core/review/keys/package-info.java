@@ -1,0 +1,2 @@
+/** Rules about keys. */
+package entaxis.core.review.keys;

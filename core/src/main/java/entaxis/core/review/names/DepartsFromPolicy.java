@@ -1,0 +1,42 @@
+package entaxis.core.review.names;
+
+import entaxis.core.change.Change;
+import entaxis.core.change.Renaming;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.OwnerId;
+import entaxis.core.review.About;
+import entaxis.core.review.Basis;
+import entaxis.core.review.Finding;
+import entaxis.core.review.Level;
+import entaxis.core.review.Remedy;
+import entaxis.core.review.Reviewed;
+import entaxis.core.review.Rule;
+import entaxis.core.review.RuleInfo;
+import entaxis.core.word.Words;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** Names that do not follow the design’s own policy. */
+public final class DepartsFromPolicy implements Rule {
+    private static final RuleInfo INFO = new RuleInfo("policy", Level.HINT, Basis.PRACTICE, "departs from the naming policy",
+            "A policy that some names do not follow tells nobody anything.",
+            "the design’s own naming policy");
+    private static final int MOST = 8;
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void judge(Reviewed of, Consumer<Finding> found) {
+        List<Renaming.Proposal> proposals = Renaming.proposals(of.design());
+        if (!proposals.isEmpty()) {
+            List<About> about = of.design().entities().stream().filter(entity -> proposals.stream().anyMatch(one -> one.change() instanceof Change.RenameEntity(EntityId id, String name)
+                    ? id.equals(entity.id()) : one.change() instanceof Change.AlterAttribute(OwnerId owner, var attribute, var aspect) && owner.equals(entity.id()))).map(of::about).toList();
+            found.accept(new Finding(INFO.id(), INFO.level(), about, Words.counted(proposals.size(), "name") + (proposals.size() == 1 ? " does" : " do")
+                    + " not follow the naming policy of the design.", proposals.stream().limit(MOST).map(one -> one.was() + " would be " + one.becomes()).toList(),
+                    List.of(new Remedy("Rename all of them", new Change.Several(proposals.stream().map(Renaming.Proposal::change).toList())))));
+        }
+    }
+}

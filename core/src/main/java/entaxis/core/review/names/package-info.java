@@ -1,0 +1,2 @@
+/** Rules about names. */
+package entaxis.core.review.names;

@@ -1,0 +1,2 @@
+/** Rules about relationships. */
+package entaxis.core.review.relationships;

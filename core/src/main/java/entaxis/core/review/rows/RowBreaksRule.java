@@ -1,0 +1,126 @@
+package entaxis.core.review.rows;
+
+import entaxis.core.change.Change;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.Relationship;
+import entaxis.core.design.SampleRow;
+import entaxis.core.review.About;
+import entaxis.core.review.Basis;
+import entaxis.core.review.EntityRule;
+import entaxis.core.review.Finding;
+import entaxis.core.review.Level;
+import entaxis.core.review.Remedy;
+import entaxis.core.review.Reviewed;
+import entaxis.core.review.RuleInfo;
+import entaxis.core.review.Values;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Table;
+import entaxis.core.type.SqlType;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+
+/** A sample row that the table would not take: required, type, length, enumeration, key or reference. */
+public final class RowBreaksRule implements EntityRule {
+    private static final RuleInfo INFO = new RuleInfo("row-breaks-rule", Level.FAULT, Basis.MANUAL, "row that breaks a rule",
+            "An engine refuses such a row; either the row is wrong or the rule is.",
+            "ISO/IEC 9075-2, 4.18 (integrity constraints)");
+    private static final int MOST = 500;
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
+        List<SampleRow> rows = of.rows(entity.id());
+        if (rows.isEmpty()) {
+            return;
+        }
+        Table table = of.table(entity.id());
+        for (int i = 0; i < rows.size() && i < MOST; i++) {
+            for (Column column : table.columns()) {
+                Optional<String> why = value(of, column, rows.get(i));
+                if (why.isPresent()) {
+                    found.accept(finding(of, entity, rows.get(i), i + 1, column.name(), why.get()));
+                }
+            }
+        }
+        List<List<String>> keys = new ArrayList<>(table.primaryKey().map(key -> List.of(key.columns())).orElse(List.of()));
+        table.uniqueKeys().forEach(key -> keys.add(key.columns()));
+        keys.forEach(key -> twice(of, entity, table, key, rows, found));
+        table.foreignKeys().forEach(key -> orphans(of, entity, table, key, rows, found));
+    }
+
+    private static String of(Table table, SampleRow row, String column) {
+        return table.column(column).flatMap(Column::origin).map(path -> row.values().getOrDefault(path, "")).map(RowBreaksRule::plain).orElse("");
+    }
+
+    /** A value as it is typed: {@code null} for none, {@code ''} for an empty text. */
+    private static String plain(String typed) {
+        return typed.strip().equalsIgnoreCase("null") ? "" : typed.strip();
+    }
+
+    private static Optional<String> value(Reviewed of, Column column, SampleRow row) {
+        String typed = column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("").strip();
+        boolean made = column.defaultValue().isPresent() || column.identity() != Attribute.Identity.NONE || column.generated().isPresent();
+        if (typed.equalsIgnoreCase("null") || typed.isEmpty()) {
+            return column.required() && !(made && typed.isEmpty()) ? Optional.of("it is required and has no value") : Optional.empty();
+        }
+        return Values.unfit(of, type(of, column), typed.equals("''") ? "" : typed);
+    }
+
+    /** The type as the design has it: a domain or enumeration is known there by its definition. */
+    private static SqlType type(Reviewed of, Column column) {
+        return column.origin().flatMap(path -> of.design().entities().stream().flatMap(one -> one.attribute(path.attribute()).stream()).findFirst()).map(Attribute::type)
+                .orElse(column.type());
+    }
+
+    private static void twice(Reviewed of, Entity entity, Table table, List<String> key, List<SampleRow> rows, Consumer<Finding> found) {
+        Map<List<String>, Integer> seen = new HashMap<>();
+        for (int i = 0; i < rows.size(); i++) {
+            SampleRow row = rows.get(i);
+            List<String> values = key.stream().map(column -> of(table, row, column)).toList();
+            Integer before = values.contains("") ? null : seen.putIfAbsent(values, i + 1);
+            if (before != null) {
+                found.accept(finding(of, entity, row, i + 1, String.join(", ", key), "row " + before + " has the same key " + String.join(", ", values)));
+            }
+        }
+    }
+
+    private static void orphans(Reviewed of, Entity entity, Table table, ForeignKey key, List<SampleRow> rows, Consumer<Finding> found) {
+        Optional<EntityId> parent = key.origin().flatMap(of.design().relationships()::find).flatMap(Relationship::parentEntity);
+        if (parent.isEmpty()) {
+            return;
+        }
+        Table referenced = of.table(parent.get());
+        Set<List<String>> there = of.rows(parent.get()).stream().map(row -> key.referencedColumns().stream().map(column -> of(referenced, row, column)).toList()).collect(Collectors.toSet());
+        for (int i = 0; i < rows.size(); i++) {
+            SampleRow row = rows.get(i);
+            List<String> values = key.columns().stream().map(column -> of(table, row, column)).toList();
+            if (!values.contains("") && !there.contains(values)) {
+                found.accept(finding(of, entity, row, i + 1, String.join(", ", key.columns()), "there is no row of “" + of.name(parent.get()) + "” with the key " + String.join(", ", values)));
+            }
+        }
+    }
+
+    private static Finding finding(Reviewed of, Entity entity, SampleRow row, int number, String column, String why) {
+        String table = of.table(entity.id()).name();
+        return new Finding(INFO.id(), INFO.level(), List.of(new About(About.Kind.ROW, entity.id().value(), table + " row " + number), new About(About.Kind.ATTRIBUTE, entity.id().value(), table + "." + column)),
+                "Sample row " + number + " of “" + entity.name() + "” breaks a rule of " + column + ": " + why + ".", List.of(values(of, entity, row)),
+                List.of(new Remedy("Remove the row", new Change.RemoveRow(row.id()))));
+    }
+
+    private static String values(Reviewed of, Entity entity, SampleRow row) {
+        return of.table(entity.id()).columns().stream().map(column -> column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("")).collect(Collectors.joining(" | "));
+    }
+}

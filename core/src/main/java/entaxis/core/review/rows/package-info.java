@@ -1,0 +1,2 @@
+/** Rules about sample rows. */
+package entaxis.core.review.rows;

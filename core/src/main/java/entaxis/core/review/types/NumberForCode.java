@@ -1,0 +1,51 @@
+package entaxis.core.review.types;
+
+import entaxis.core.design.Attribute;
+import entaxis.core.design.Entity;
+import entaxis.core.design.Naming;
+import entaxis.core.review.Basis;
+import entaxis.core.review.EntityRule;
+import entaxis.core.review.Finding;
+import entaxis.core.review.Level;
+import entaxis.core.review.Reviewed;
+import entaxis.core.review.RuleInfo;
+import entaxis.core.review.Values;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.DecimalType;
+import entaxis.core.type.SqlType.IntegerType;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.function.Consumer;
+
+/** A phone, postal or serial number that is stored as a number. */
+public final class NumberForCode implements EntityRule {
+    private static final RuleInfo INFO = new RuleInfo("number-for-code", Level.CAUTION, Basis.PRACTICE, "number for a code",
+            "A number loses leading zeros, plus signs and hyphens, and nobody adds codes up.",
+            "common practice: codes with leading zeros and phone numbers are character strings");
+    private static final Set<String> CODES = Set.of("phone", "telephone", "tel", "fax", "mobile", "zip", "postcode", "postal", "isbn", "issn", "iban", "ean", "vat", "barcode", "serial");
+    private static final int LENGTH = 20;
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
+        for (Attribute own : entity.attributes()) {
+            boolean number = switch (of.plain(own.type())) {
+                case IntegerType any -> true;
+                case DecimalType(OptionalInt precision, OptionalInt scale) -> scale.orElse(0) == 0;
+                default -> false;
+            };
+            boolean code = Naming.words(own.name()).stream().map(word -> word.toLowerCase(Locale.ROOT)).anyMatch(CODES::contains);
+            if (number && code && own.identity() == Attribute.Identity.NONE) {
+                found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity, own)), "“" + own.name() + "” of “" + entity.name()
+                        + "” is a code and is stored as a number: leading zeros and signs in it are lost.", List.of(of.design().text(own.type())),
+                        Values.retyped(of, entity, own, SqlType.varchar(LENGTH))));
+            }
+        }
+    }
+}

@@ -1,0 +1,64 @@
+package entaxis.core.review.types;
+
+import entaxis.core.change.AttributeAspect;
+import entaxis.core.change.Change;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.Entity;
+import entaxis.core.design.SqlName;
+import entaxis.core.review.Basis;
+import entaxis.core.review.Finding;
+import entaxis.core.review.Level;
+import entaxis.core.review.Remedy;
+import entaxis.core.review.Reviewed;
+import entaxis.core.review.Rule;
+import entaxis.core.review.RuleInfo;
+import entaxis.core.review.Values;
+import entaxis.core.word.Words;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+
+/** Attributes of one name and different types. */
+public final class SameNameOtherType implements Rule {
+    private static final RuleInfo INFO = new RuleInfo("same-name-other-type", Level.HINT, Basis.PRACTICE, "same name, other type",
+            "What is called the same is taken for the same; with other types it cannot be compared or joined without converting.",
+            "common practice");
+    private static final Set<String> COMMON = Set.of("name", "title", "description", "remark", "note", "comment", "status", "type", "code", "number", "date", "value", "amount", "label", "text", "id");
+
+    private record Owned(Entity entity, Attribute own) { }
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void judge(Reviewed of, Consumer<Finding> found) {
+        Map<String, List<Owned>> byName = new LinkedHashMap<>();
+        of.design().entities().forEach(entity -> entity.attributes().forEach(own ->
+                byName.computeIfAbsent(SqlName.of(own.name()), any -> new ArrayList<>()).add(new Owned(entity, own))));
+        byName.forEach((name, all) -> {
+            Map<String, List<Owned>> byType = new LinkedHashMap<>();
+            all.forEach(one -> byType.computeIfAbsent(of.design().text(one.own().type()), any -> new ArrayList<>()).add(one));
+            if (byType.size() > 1 && !COMMON.contains(name)) {
+                found.accept(finding(of, name, all, byType));
+            }
+        });
+    }
+
+    private static Finding finding(Reviewed of, String name, List<Owned> all, Map<String, List<Owned>> byType) {
+        List<String> evidence = byType.entrySet().stream().map(type -> type.getKey() + ": " + type.getValue().stream().map(one -> one.entity().name())
+                .collect(Collectors.joining(", "))).toList();
+        List<Remedy> remedies = byType.entrySet().stream().sorted(Comparator.comparing(type -> -type.getValue().size())).filter(type -> all.stream()
+                .allMatch(one -> Values.allFit(of, one.entity(), one.own(), type.getValue().getFirst().own().type()))).map(type -> new Remedy("Make all of them " + type.getKey(),
+                new Change.Several(all.stream().filter(one -> !type.getValue().contains(one)).<Change>map(one -> new Change.AlterAttribute(one.entity().id(), one.own().id(),
+                        new AttributeAspect.Type(type.getValue().getFirst().own().type()))).toList()))).toList();
+        return new Finding(INFO.id(), INFO.level(), all.stream().map(one -> of.about(one.entity(), one.own())).toList(), "“" + name + "” has "
+                + Words.counted(byType.size(), "different type") + " in " + Words.counted(all.size(), "entity") + ".", evidence, remedies);
+    }
+}

@@ -1,0 +1,2 @@
+/** Rules about types and values. */
+package entaxis.core.review.types;

@@ -1,0 +1,263 @@
+package entaxis.core.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import entaxis.core.change.Change;
+import entaxis.core.change.Editor;
+import entaxis.core.change.Outcome.Applied;
+import entaxis.core.change.RelationshipAspect;
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Cardinality;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.End;
+import entaxis.core.design.Index;
+import entaxis.core.design.Index.IndexPart;
+import entaxis.core.design.KeyPart;
+import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.ReferentialAction;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.RowId;
+import entaxis.core.design.SampleRow;
+import entaxis.core.design.Side;
+import entaxis.core.design.StatedDependencies;
+import entaxis.core.design.StatedDependencies.Stated;
+import entaxis.core.design.Target;
+import entaxis.core.small.Small;
+import entaxis.core.sql.Dialect;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** For each rule a design in which it speaks and one beside it in which it must not; each remedy ends what it remedies and makes nothing worse. */
+class RulesTest {
+    private static final Cardinality ONE = Cardinality.EXACTLY_ONE;
+    private static final Cardinality MANY = Cardinality.ZERO_OR_MORE;
+
+    private record Case(String rule, Supplier<Design> speaks, Supplier<Design> silent) {
+        @Override
+        public String toString() {
+            return rule;
+        }
+    }
+
+    private static Case of(String rule, Supplier<Small> speaks, Supplier<Small> silent) {
+        return new Case(rule, () -> speaks.get().design(), () -> silent.get().design());
+    }
+
+    private static List<Finding> findings(Design design) {
+        return Review.of(new Reviewed(design, Derivation.of(design), Dialect.of(design.facts().target())), Policy.USUAL).findings();
+    }
+
+    private static Small two() {
+        return new Small().entity("Collector", "collector_no integer primary key", "full_label varchar(80) not null")
+                .entity("Trip", "trip_no integer primary key", "left_on date not null");
+    }
+
+    private static Small one(String... lines) {
+        return new Small().entity("Jar", lines);
+    }
+
+    private static Small joined(String verb, Cardinality parent, String back, Cardinality child) {
+        return two().relate("Collector", verb, parent, "Trip", back, child, false);
+    }
+
+    /** As scripts may have it; the editor refuses it where the reference is required. */
+    private static Design emptied(Cardinality parent) {
+        Design design = joined("leads", parent, "is led by", MANY).design();
+        return design.with(design.relationships().list().getFirst().acting(ReferentialAction.SET_NULL, ReferentialAction.NO_ACTION));
+    }
+
+    private static Small row(Small small, String entity, String... values) {
+        Map<ColumnPath, String> row = new HashMap<>();
+        for (int i = 0; i < values.length; i += 2) {
+            row.put(ColumnPath.own(small.attribute(entity, values[i])), values[i + 1]);
+        }
+        return small.done(new Change.AddRow(new SampleRow(new RowId("w" + (small.design().rows().size() + 1)), small.id(entity), row)));
+    }
+
+    private static Small unique(Small small, String entity, String... parts) {
+        for (String part : parts) {
+            KeyPart own = new OwnPart(small.attribute(entity, part));
+            int rank = small.find(entity).primaryKey().indexOf(own) + 1;
+            int number = small.find(entity).alternateKeys().stream().anyMatch(key -> key.parts().contains(own)) ? 2 : 1;
+            small.done(new Change.SetKeys(small.id(entity), own, rank > 0 ? OptionalInt.of(rank) : OptionalInt.empty(), Set.of(number)));
+        }
+        return small;
+    }
+
+    private static Small indexed(Small small, String entity, String... lists) {
+        return small.done(new Change.SetIndexes(small.id(entity), Stream.of(lists).map(list -> new Index("", false, Stream.of(list.split(" "))
+                .map(name -> new IndexPart(new OwnPart(small.attribute(entity, name)), false)).toList())).toList()));
+    }
+
+    private static Small stating(Small small, String entity, String determinant, String dependent) {
+        return small.done(new Change.StateDependencies(new StatedDependencies(small.id(entity), List.of(new Stated(false, List.of(ColumnPath.own(small.attribute(entity, determinant))),
+                List.of(ColumnPath.own(small.attribute(entity, dependent))))), List.of(), List.of())));
+    }
+
+    private static Small ring(Cardinality last) {
+        return two().entity("Permit", "permit_no integer primary key").relate("Collector", "leads", ONE, "Trip", "is led by", MANY, false)
+                .relate("Trip", "needs", ONE, "Permit", "is for", MANY, false).relate("Permit", "names", last, "Collector", "is named in", MANY, false);
+    }
+
+    private static Small chain(int length, ReferentialAction action) {
+        Small small = new Small();
+        for (int i = 0; i <= length; i++) {
+            small.entity("Part " + (char) ('a' + i), "part_" + (char) ('a' + i) + " integer primary key");
+        }
+        for (int i = 0; i < length; i++) {
+            small.relate("Part " + (char) ('a' + i), "holds", ONE, "Part " + (char) ('b' + i), "is in", MANY, false)
+                    .done(new Change.AlterRelationship(new RelationshipId("r" + (i + 1)), new RelationshipAspect.OnDelete(action)));
+        }
+        return small;
+    }
+
+    static Stream<Case> cases() {
+        return Stream.of(keys(), relationships(), values(), names(), others()).flatMap(some -> some);
+    }
+
+    private static Stream<Case> keys() {
+        return Stream.of(
+                of("no-primary-key", () -> one("weight integer"), () -> one("jar_no integer primary key")),
+                of("no-primary-key", () -> one(), () -> one("jar_no integer primary key")),
+                of("optional-in-key", () -> unique(one("jar_no integer primary key", "label varchar(9)"), "Jar", "label"),
+                        () -> unique(one("jar_no integer primary key", "label varchar(9) not null"), "Jar", "label")),
+                of("surrogate-alone", () -> one("jar_id integer generated always as identity primary key", "label varchar(9) not null"),
+                        () -> unique(one("jar_id integer generated always as identity primary key", "label varchar(9) not null"), "Jar", "label")),
+                of("redundant-key", () -> unique(one("jar_no integer primary key", "label varchar(9) not null"), "Jar", "jar_no", "label"),
+                        () -> unique(one("jar_no integer primary key", "label varchar(9) not null"), "Jar", "label")),
+                of("inexact-key", () -> one("weight double precision primary key"), () -> one("weight numeric(9,3) primary key")),
+                of("inexact-key", () -> one("filled_at timestamp with time zone primary key"), () -> one("filled_on date primary key")));
+    }
+
+    private static Stream<Case> relationships() {
+        return Stream.of(
+                of("unconnected", () -> two(), () -> joined("leads", ONE, "is led by", MANY)),
+                of("reference-by-name", () -> two().entity("Jar", "jar_no integer primary key", "collector_no integer"),
+                        () -> two().entity("Jar", "jar_no integer primary key", "collector_no varchar(9)")),
+                of("roles-missing", () -> joined("has", ONE, "belongs to", MANY).relate("Collector", "has", ONE, "Trip", "belongs to", MANY, false),
+                        () -> joined("has", ONE, "belongs to", MANY).relate("Collector", "has", ONE, "recorder", "Trip", "belongs to", MANY, false)),
+                of("roles-missing", () -> joined("leads", ONE, "is led by", MANY).relate("Collector", "records", ONE, "Trip", "is recorded by", MANY, false),
+                        () -> joined("leads", ONE, "is led by", MANY)),
+                of("verb-missing", () -> joined(End.HAS, ONE, End.BELONGS_TO, MANY), () -> joined("leads", ONE, "is led by", MANY)),
+                of("mandatory-cycle", () -> ring(ONE), () -> ring(Cardinality.ZERO_OR_ONE)),
+                of("mandatory-recursion", () -> two().relate("Collector", "teaches", ONE, "Collector", "learns from", MANY, false),
+                        () -> two().relate("Collector", "teaches", Cardinality.ZERO_OR_ONE, "Collector", "learns from", MANY, false)),
+                of("one-to-one-both", () -> joined("makes", ONE, "is made by", ONE), () -> joined("makes", ONE, "is made by", Cardinality.ZERO_OR_ONE)),
+                of("minimum-not-held", () -> joined("makes", ONE, "is made by", Cardinality.ONE_OR_MORE), () -> joined("makes", ONE, "is made by", MANY)),
+                new Case("set-null-required", () -> emptied(ONE), () -> emptied(Cardinality.ZERO_OR_ONE)),
+                of("cascade-reach", () -> chain(3, ReferentialAction.CASCADE), () -> chain(2, ReferentialAction.CASCADE)),
+                of("cascade-reach", () -> chain(4, ReferentialAction.CASCADE), () -> chain(4, ReferentialAction.NO_ACTION)));
+    }
+
+    private static Stream<Case> values() {
+        return Stream.of(
+                of("number-for-code", () -> one("jar_no integer primary key", "phone bigint"), () -> one("jar_no integer primary key", "phone varchar(20)")),
+                of("number-for-code", () -> one("jar_no integer primary key", "postal_code integer"), () -> one("jar_no integer primary key", "weight integer")),
+                of("inexact-money", () -> one("jar_no integer primary key", "unit_price real"), () -> one("jar_no integer primary key", "unit_price numeric(9,2)")),
+                of("moment-without-zone", () -> one("jar_no integer primary key", "filled_at timestamp"), () -> one("jar_no integer primary key", "filled_at timestamp with time zone")),
+                of("fixed-for-varying", () -> one("jar_no integer primary key", "street char(40)"), () -> one("jar_no integer primary key", "street varchar(40)")),
+                of("varying-for-fixed", () -> one("jar_no integer primary key", "country_code varchar(2)"), () -> one("jar_no integer primary key", "country_code char(2)")),
+                of("same-name-other-type", () -> two().entity("Jar", "jar_no integer primary key", "left_on timestamp with time zone"),
+                        () -> two().entity("Jar", "jar_no integer primary key", "left_on date")),
+                of("default-unfit", () -> one("jar_no integer primary key", "colour varchar(3) default 'green'"), () -> one("jar_no integer primary key", "colour varchar(5) default 'green'")),
+                of("default-unfit", () -> one("jar_no integer primary key", "weight smallint default 40000"), () -> one("jar_no integer primary key", "weight smallint default 32767")),
+                of("default-unfit", () -> one("jar_no integer primary key", "weight numeric(4,2) default 100"), () -> one("jar_no integer primary key", "weight numeric(4,2) default 99.99")),
+                of("default-unfit", () -> one("jar_no integer primary key", "filled_on date default '2031-02-30'"), () -> one("jar_no integer primary key", "filled_on date default current_date")));
+    }
+
+    private static Stream<Case> names() {
+        return Stream.of(
+                of("reserved-word", () -> one("jar_no integer primary key", "user varchar(9)"), () -> one("jar_no integer primary key", "keeper varchar(9)")),
+                of("name-too-long", () -> one("jar_no integer primary key", "a".repeat(64) + " integer"), () -> one("jar_no integer primary key", "a".repeat(63) + " integer")),
+                of("singular-plural", () -> two().entity("Jars", "jar_no integer primary key"), () -> two().entity("Jar", "jar_no integer primary key")),
+                of("word-variants", () -> two().entity("Jar", "jar_no integer primary key", "collecter varchar(9)"),
+                        () -> two().entity("Jar", "jar_no integer primary key", "collectors varchar(9)")),
+                of("word-variants", () -> one("jar_no integer primary key", "home_addr varchar(9)", "work_address varchar(9)"), () -> one("jar_no integer primary key", "received varchar(9)", "receiver varchar(9)")),
+                of("policy", () -> one("jar_no integer primary key", "\"Full Label\" varchar(9)"), () -> one("jar_no integer primary key", "full_label varchar(9)")));
+    }
+
+    private static Stream<Case> others() {
+        Supplier<Small> jar = () -> one("jar_no integer primary key", "label varchar(5) not null");
+        return Stream.of(
+                of("below-third", () -> stating(one("jar_no integer primary key", "shelf integer", "room integer"), "Jar", "shelf", "room"),
+                        () -> stating(one("jar_no integer primary key", "shelf integer", "room integer"), "Jar", "jar_no", "room")),
+                of("not-first-form", () -> one("jar_no integer primary key", "phone_1 varchar(9)", "phone_2 varchar(9)"), () -> one("jar_no integer primary key", "phone varchar(9)")),
+                of("row-breaks-rule", () -> row(jar.get(), "Jar", "jar_no", "1"), () -> row(jar.get(), "Jar", "jar_no", "1", "label", "green")),
+                of("row-breaks-rule", () -> row(jar.get(), "Jar", "jar_no", "x", "label", "a"), () -> row(jar.get(), "Jar", "jar_no", "7", "label", "a")),
+                of("row-breaks-rule", () -> row(jar.get(), "Jar", "jar_no", "1", "label", "yellow"), () -> row(jar.get(), "Jar", "jar_no", "1", "label", "black")),
+                of("row-breaks-rule", () -> row(row(jar.get(), "Jar", "jar_no", "1", "label", "a"), "Jar", "jar_no", "1", "label", "b"),
+                        () -> row(row(jar.get(), "Jar", "jar_no", "1", "label", "a"), "Jar", "jar_no", "2", "label", "b")),
+                of("row-breaks-rule", () -> orphan("8"), () -> orphan("7")),
+                of("reference-without-index", () -> joined("leads", ONE, "is led by", MANY), () -> joined("leads", ONE, "is led by", MANY).done(onMySql(two()))),
+                of("index-twice", () -> indexed(jar.get(), "Jar", "label", "label jar_no"), () -> indexed(jar.get(), "Jar", "label jar_no")),
+                of("index-twice", () -> indexed(jar.get(), "Jar", "jar_no"), () -> indexed(jar.get(), "Jar", "label")),
+                of("not-agreed", () -> joined("leads", ONE, "is led by", MANY), () -> agreed(joined("leads", ONE, "is led by", MANY))),
+                of("meaning-missing", () -> one("jar_no integer primary key"), () -> one("jar_no integer primary key -- painted on the lid")
+                        .done(new Change.DescribeEntity(new entaxis.core.design.EntityId("e1"), "a jar"))));
+    }
+
+    private static Change onMySql(Small small) {
+        return new Change.SetFacts(small.design().facts().on(Target.MYSQL));
+    }
+
+    private static Small orphan(String collector) {
+        Small small = row(joined("leads", ONE, "is led by", MANY), "Collector", "collector_no", "7", "full_label", "a");
+        Map<ColumnPath, String> trip = new HashMap<>();
+        trip.put(ColumnPath.own(small.attribute("Trip", "trip_no")), "1");
+        trip.put(ColumnPath.own(small.attribute("Trip", "left_on")), "2031-05-01");
+        trip.put(ColumnPath.own(small.attribute("Collector", "collector_no")).over(new RelationshipId("r1"), Side.FIRST), collector);
+        return small.done(new Change.AddRow(new SampleRow(new RowId("w9"), small.id("Trip"), trip)));
+    }
+
+    private static Small agreed(Small small) {
+        for (Side side : Side.values()) {
+            String sentence = entaxis.core.sentence.Sentence.of(small.design(), small.design().relationships().list().getFirst(), side).text();
+            small.done(new Change.AlterRelationship(new RelationshipId("r1"), new RelationshipAspect.Agreed(side, sentence)));
+        }
+        return small;
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void aRuleSpeaksWhereItShouldAndNowhereElse(Case one) {
+        assertThat(findings(one.speaks().get())).extracting(Finding::rule).contains(one.rule());
+        assertThat(findings(one.silent().get())).extracting(Finding::rule).doesNotContain(one.rule());
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void eachRemedyEndsWhatItRemedies(Case one) {
+        Design design = one.speaks().get();
+        List<Finding> before = findings(design);
+        Finding finding = before.stream().filter(found -> found.rule().equals(one.rule())).findFirst().orElseThrow();
+        for (Remedy remedy : finding.remedies()) {
+            assertThat(Editor.apply(design, remedy.change())).as(remedy.words()).isInstanceOf(Applied.class);
+            Applied applied = (Applied) Editor.apply(design, remedy.change());
+            List<Finding> after = findings(applied.design());
+            assertThat(after).as(remedy.words()).extracting(Finding::key).doesNotContain(finding.key());
+            assertThat(faults(after)).as("faults after “%s”", remedy.words()).isLessThanOrEqualTo(faults(before));
+            assertThat(((Applied) Editor.apply(applied.design(), applied.inverse())).design()).as("undone").isEqualTo(design);
+        }
+    }
+
+    private static long faults(List<Finding> findings) {
+        return findings.stream().filter(finding -> finding.level() == Level.FAULT).count();
+    }
+
+    @Test
+    void everyRuleHasACaseAndAName() {
+        Set<String> tried = new java.util.TreeSet<>(cases().map(Case::rule).toList());
+        assertThat(Rules.ALL).extracting(rule -> rule.info().id()).doesNotHaveDuplicates();
+        // what no sheet shows cannot be made by the edits of a small design
+        assertThat(Rules.ALL).extracting(rule -> rule.info().id()).filteredOn(id -> !tried.contains(id)).containsExactlyInAnyOrder("on-no-sheet");
+    }
+}

@@ -1,0 +1,2 @@
+/** Findings as JSON and SARIF, and policies as JSON. */
+package entaxis.exchange.findings;
