@@ -296,6 +296,7 @@
         break;
       case "lens": look(desk.dataset.lens === "tables" ? "concept" : "tables"); break;
       case "add": document.getElementById("add-line")?.focus(); break;
+      case "findings": window.entaxisMargin.toggle(); break;
       case "fold": leaf(""); sheet.focus(); break;
       case "keys": document.getElementById("keys").showModal(); break;
       case "contents": (document.querySelector("#contents .chosen") || document.querySelector("#contents .entry"))?.focus(); break;
@@ -374,7 +375,7 @@
   }
   snapping(localStorage.getItem("entaxis.snap") !== "off");
 
-  const KEYS = { f: "picture", i: "snap", m: "resolve", d: "duplicate", p: "pin", h: "hide", b: "neighbours", s: "connected", w: "note", e: "entity", r: "relate", g: "arrange", 0: "fit", "+": "closer", "=": "closer", "-": "farther", t: "turn", n: "rename", l: "lens", a: "add", "?": "keys", c: "contents", Delete: "delete" };
+  const KEYS = { f: "findings", x: "picture", i: "snap", m: "resolve", d: "duplicate", p: "pin", h: "hide", b: "neighbours", s: "connected", w: "note", e: "entity", r: "relate", g: "arrange", 0: "fit", "+": "closer", "=": "closer", "-": "farther", t: "turn", n: "rename", l: "lens", a: "add", "?": "keys", c: "contents", Delete: "delete" };
   const ARROWS = { ArrowLeft: [1, 0], ArrowRight: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
   document.addEventListener("keydown", event => {
     const field = event.target.closest("input, textarea, select");

@@ -1,7 +1,26 @@
 package entaxis.core.reach;
 
+import entaxis.core.change.Change;
+import entaxis.core.change.Editor;
+import entaxis.core.change.Outcome;
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.OwnerId;
+import entaxis.core.migration.Fills;
+import entaxis.core.migration.Migration;
+import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.Names;
+import entaxis.core.reconcile.Pairing;
 import entaxis.core.reconcile.Risk;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.Dialect;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
 /**
  * A change that could be made, and what a database would need for it.
@@ -11,6 +30,48 @@ import java.util.List;
  * @param statements for the design's engine, in order
  */
 public record Foreseen(String words, String refusal, Risk risk, List<String> statements) {
+    /** What becomes of a change of a design. */
+    public static Foreseen of(Design design, Derivation derivation, String words, Change change) {
+        Dialect dialect = Dialect.of(design.facts().target());
+        return of(design, derivation, Held.ofDesign(derivation.schema(), dialect), dialect, words, change);
+    }
+
+    static Foreseen of(Design design, Derivation derivation, Schema held, Dialect dialect, String words, Change change) {
+        return switch (Editor.apply(design, change)) {
+            case Outcome.Refused refused -> new Foreseen(words, refused.problems().getFirst().message(), Risk.SAFE, List.of());
+            case Outcome.Applied applied -> {
+                Schema wanted = Held.ofDesign(Derivation.after(derivation, applied.design()).schema(), dialect);
+                Migration migration = Migration.of(held, wanted, dialect, pairing(held, wanted), Fills.NONE);
+                yield new Foreseen(words, "", migration.risk(), migration.statements());
+            }
+        };
+    }
+
+    /** Tables and columns of one origin are the same, whatever they are called afterwards. */
+    private static Pairing pairing(Schema held, Schema wanted) {
+        Map<OwnerId, Table> before = new HashMap<>();
+        held.tables().forEach(own -> own.origin().ifPresent(origin -> before.put(origin, own)));
+        Pairing pairing = Pairing.NONE;
+        for (Table now : wanted.tables()) {
+            Optional<Table> old = now.origin().map(before::get);
+            if (old.isEmpty() || old.get().equals(now)) {
+                continue;
+            }
+            if (!Names.of(old.get()).equals(Names.of(now))) {
+                pairing = pairing.withTable(Names.of(old.get()), Names.of(now));
+            }
+            Map<ColumnPath, Column> columns = new HashMap<>();
+            old.get().columns().forEach(column -> column.origin().ifPresent(origin -> columns.put(origin, column)));
+            for (Column column : now.columns()) {
+                Optional<Column> same = column.origin().map(columns::get).filter(was -> !was.name().equals(column.name()));
+                if (same.isPresent()) {
+                    pairing = pairing.withColumn(Names.of(now), same.get().name(), column.name());
+                }
+            }
+        }
+        return pairing;
+    }
+
     /** The statements as one script. */
     public String script() {
         return String.join(";\n", statements) + (statements.isEmpty() ? "" : ";");

@@ -2,22 +2,15 @@ package entaxis.core.reach;
 
 import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
-import entaxis.core.change.Editor;
-import entaxis.core.change.Outcome;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.OwnerId;
 import entaxis.core.design.Sheet;
-import entaxis.core.migration.Fills;
-import entaxis.core.migration.Migration;
 import entaxis.core.reconcile.Held;
 import entaxis.core.reconcile.Names;
-import entaxis.core.reconcile.Pairing;
-import entaxis.core.reconcile.Risk;
 import entaxis.core.reconcile.Touches;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
@@ -27,9 +20,7 @@ import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -108,39 +99,7 @@ public record Reach(String table, String column, List<String> touched, List<Stri
         }
 
         private Foreseen foreseen(String words, Change change) {
-            return switch (Editor.apply(design, change)) {
-                case Outcome.Refused refused -> new Foreseen(words, refused.problems().getFirst().message(), Risk.SAFE, List.of());
-                case Outcome.Applied applied -> {
-                    Schema wanted = Held.ofDesign(Derivation.after(derivation, applied.design()).schema(), dialect);
-                    Migration migration = Migration.of(held, wanted, dialect, pairing(wanted), Fills.NONE);
-                    yield new Foreseen(words, "", migration.risk(), migration.statements());
-                }
-            };
-        }
-
-        /** Tables and columns of one origin are the same, whatever they are called afterwards. */
-        private Pairing pairing(Schema wanted) {
-            Map<OwnerId, Table> before = new HashMap<>();
-            held.tables().forEach(own -> own.origin().ifPresent(origin -> before.put(origin, own)));
-            Pairing pairing = Pairing.NONE;
-            for (Table now : wanted.tables()) {
-                Optional<Table> old = now.origin().map(before::get);
-                if (old.isEmpty() || old.get().equals(now)) {
-                    continue;
-                }
-                if (!Names.of(old.get()).equals(Names.of(now))) {
-                    pairing = pairing.withTable(Names.of(old.get()), Names.of(now));
-                }
-                Map<ColumnPath, Column> columns = new HashMap<>();
-                old.get().columns().forEach(column -> column.origin().ifPresent(origin -> columns.put(origin, column)));
-                for (Column column : now.columns()) {
-                    Optional<Column> same = column.origin().map(columns::get).filter(was -> !was.name().equals(column.name()));
-                    if (same.isPresent()) {
-                        pairing = pairing.withColumn(Names.of(now), same.get().name(), column.name());
-                    }
-                }
-            }
-            return pairing;
+            return Foreseen.of(design, derivation, held, dialect, words, change);
         }
     }
 }

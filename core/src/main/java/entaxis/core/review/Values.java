@@ -18,8 +18,6 @@ import entaxis.core.type.SqlType.Form;
 import entaxis.core.type.SqlType.IntegerType;
 import java.math.BigDecimal;
 import java.math.BigInteger;
-import java.time.DateTimeException;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -32,6 +30,7 @@ import java.util.regex.Pattern;
 public final class Values {
     private static final Pattern TEXT = Pattern.compile("(?is)(?:date\\s+)?'((?:[^']|'')*)'");
     private static final Pattern NUMBER = Pattern.compile("[-+]?(?:\\d+(?:\\.\\d*)?|\\.\\d+)(?:[eE][-+]?\\d+)?");
+    private static final Pattern DAY = Pattern.compile("(\\d{4})-(\\d{2})-(\\d{2})");
     private static final Set<String> TRUTH = Set.of("true", "false", "t", "f", "yes", "no", "y", "n", "on", "off", "1", "0");
     private static final int LONGEST_NUMBER = 60;
 
@@ -116,15 +115,17 @@ public final class Values {
                 ? Optional.of(value.strip() + " has " + before + " digits before the point, of which " + Math.max(0, room) + " fit") : Optional.empty();
     }
 
+    /** Days by the Gregorian calendar (ISO/IEC 9075-2, 4.6.2); what is not written as year, month and day is left to the engine. */
     private static Optional<String> day(String value) {
-        if (!value.strip().matches("\\d{4}-\\d{2}-\\d{2}")) {
-            return value.isBlank() || value.matches(".*[^\\p{L} ].*") ? value.isBlank() ? Optional.of("an empty text is no date") : Optional.empty() : Optional.empty();
+        Matcher written = DAY.matcher(value.strip());
+        if (!written.matches()) {
+            return value.isBlank() ? Optional.of("an empty text is no date") : Optional.empty();
         }
-        try {
-            LocalDate.parse(value.strip());
-            return Optional.empty();
-        } catch (DateTimeException e) {
-            return Optional.of("there is no " + value.strip());
-        }
+        int year = Integer.parseInt(written.group(1));
+        int month = Integer.parseInt(written.group(2));
+        int day = Integer.parseInt(written.group(3));
+        boolean leap = year % 4 == 0 && (year % 100 != 0 || year % 400 == 0);
+        int days = month < 1 || month > 12 ? 0 : month == 2 ? leap ? 29 : 28 : month == 4 || month == 6 || month == 9 || month == 11 ? 30 : 31;
+        return day >= 1 && day <= days ? Optional.empty() : Optional.of("there is no " + value.strip());
     }
 }

@@ -118,6 +118,7 @@ public final class EditReader {
             case "sheet", "cards", "line", "note", "picture" -> new SheetEditReader(design, form).read();
             case "table", "key" -> new TableEditReader(design, form).read();
             case "type", "naming" -> new TypeEditReader(design, form).read();
+            case "finding" -> new FindingEditReader(design, form).read();
             case "dictionary" -> new DictionaryEditReader(form).read();
             case "category", "exclusion", "assumption" -> new KindEditReader(design, form).read();
             default -> new RelatedEditReader(design, form).read();

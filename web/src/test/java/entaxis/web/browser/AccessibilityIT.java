@@ -56,6 +56,10 @@ class AccessibilityIT extends BrowserTest {
                 page.locator("#ledger .leaves [data-leaf=" + leaf + "][aria-pressed=true]").waitFor();
                 check(theme + " " + leaf);
             }
+            page.keyboard().press("f");
+            page.locator("#margin .note").first().waitFor();
+            check(theme + " margin");
+            page.locator(".margin-close").click();
             page.locator("#contents .entry", new Page.LocatorOptions().setHasText("Accession")).click();
             page.locator("#about-entity").waitFor();
             for (String leaf : List.of("keys", "kinds")) {

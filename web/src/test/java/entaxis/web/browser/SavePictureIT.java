@@ -33,7 +33,7 @@ class SavePictureIT extends BrowserTest {
     @Test
     void eachFormatByKey() throws Exception {
         go(demo());
-        page.keyboard().press("f");
+        page.keyboard().press("x");
         String text = text(save());
         store.open(page.url().replaceFirst(".*/designs/([^?]*).*", "$1")).design().entities()
                 .forEach(entity -> {

@@ -48,7 +48,7 @@ class ScreenshotsIT extends BrowserTest {
         page.waitForTimeout(400);
         picture("sheet-idef1x");
         page.locator("#sheet").focus();
-        page.keyboard().press("f");
+        page.keyboard().press("x");
         page.waitForTimeout(300);
         picture("save-picture");
         go(design + "/dictionary");

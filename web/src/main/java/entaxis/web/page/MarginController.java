@@ -1,0 +1,53 @@
+package entaxis.web.page;
+
+import entaxis.core.reach.Foreseen;
+import entaxis.core.review.Finding;
+import entaxis.core.review.Level;
+import entaxis.core.review.Remedy;
+import entaxis.core.review.Review;
+import entaxis.web.review.Margin;
+import entaxis.web.review.MarginNote;
+import entaxis.web.review.Reviews;
+import entaxis.web.store.DesignStore;
+import entaxis.web.store.OpenDesign;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The margin of the Diagram desk: what the rules find, and what their remedies would change. */
+@Controller
+class MarginController {
+    private final DesignStore store;
+    private final Reviews reviews;
+
+    MarginController(DesignStore store, Reviews reviews) {
+        this.store = store;
+        this.reviews = reviews;
+    }
+
+    /** The notes beside a sheet; only how many there are where the margin is closed. */
+    @GetMapping("/designs/{id}/margin")
+    String margin(@PathVariable String id, @RequestParam(defaultValue = "") String sheet, @RequestParam(defaultValue = "") String level,
+            @RequestParam(defaultValue = "false") boolean brief, Model model) {
+        OpenDesign open = store.open(id);
+        DeskModel.strip(model, open, "diagram", "");
+        Review review = reviews.of(open);
+        model.addAttribute("margin", Margin.of(review, open.design(), DiagramController.shown(open, sheet), Level.of(level)));
+        model.addAttribute("levels", Level.values());
+        model.addAttribute("level", level);
+        return brief ? "fragments/margin :: count" : "fragments/margin :: margin";
+    }
+
+    /** What a remedy would change, in statements for the engine. */
+    @GetMapping("/designs/{id}/remedy")
+    String remedy(@PathVariable String id, @RequestParam String finding, @RequestParam int remedy, Model model) {
+        OpenDesign open = store.open(id);
+        Optional<Finding> found = reviews.of(open).findings().stream().filter(one -> MarginNote.id(one).equals(finding)).findFirst();
+        Optional<Remedy> wanted = found.filter(one -> remedy >= 0 && remedy < one.remedies().size()).map(one -> one.remedies().get(remedy));
+        model.addAttribute("foreseen", wanted.map(one -> Foreseen.of(open.design(), open.derivation(), one.words(), one.change())));
+        return "fragments/margin :: foreseen";
+    }
+}

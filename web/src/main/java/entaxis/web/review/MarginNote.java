@@ -1,0 +1,72 @@
+package entaxis.web.review;
+
+import entaxis.core.design.Design;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.Place;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.Sheet;
+import entaxis.core.review.About;
+import entaxis.core.review.Finding;
+import entaxis.core.review.Level;
+import entaxis.core.review.Remedy;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * A finding as the margin shows it.
+ *
+ * @param id       tells it from others, the same while the finding is
+ * @param sign     a sign for its level
+ * @param about    what it is about, in a word or two; may be empty
+ * @param select   the element that is selected to look at it; may be empty
+ * @param leaf     the part of the ledger that shows it
+ * @param remedies what its buttons say
+ * @param height   where on the sheet it belongs
+ */
+public record MarginNote(String id, Level level, String sign, String about, String select, String leaf, String sentence, List<String> evidence, List<String> remedies,
+        int height) {
+    private static final int MOST_EVIDENCE = 6;
+
+    /** The note of a finding, for one sheet. */
+    static MarginNote of(Finding finding, Design design, Sheet sheet) {
+        Optional<About> first = finding.about().stream().filter(about -> about.id().startsWith("e") || about.id().startsWith("r")).findFirst();
+        String about = first.map(one -> words(one, finding, design)).orElse("The design");
+        List<String> evidence = finding.evidence().size() <= MOST_EVIDENCE ? finding.evidence()
+                : java.util.stream.Stream.concat(finding.evidence().stream().limit(MOST_EVIDENCE), java.util.stream.Stream.of("…")).toList();
+        return new MarginNote(id(finding), finding.level(), sign(finding.level()), about, finding.about().size() > 2 ? "" : first.map(About::id).orElse(""), leaf(finding),
+                finding.sentence(), evidence, finding.remedies().stream().map(Remedy::words).toList(), first.map(one -> height(one, design, sheet)).orElse(Integer.MAX_VALUE));
+    }
+
+    /** Tells a finding from others. */
+    public static String id(Finding finding) {
+        return UUID.nameUUIDFromBytes(finding.key().getBytes(StandardCharsets.UTF_8)).toString();
+    }
+
+    private static String words(About about, Finding finding, Design design) {
+        if (finding.about().size() > 2) {
+            return finding.about().size() + " places";
+        }
+        return about.id().startsWith("e") ? design.entities().find(new EntityId(about.id())).map(entity -> entity.name()
+                + (about.kind() == About.Kind.ATTRIBUTE ? about.name().substring(about.name().indexOf('.')) : "")).orElse(about.name()) : about.name();
+    }
+
+    private static String sign(Level level) {
+        return switch (level) {
+            case FAULT -> "▲";
+            case CAUTION -> "●";
+            case HINT -> "○";
+        };
+    }
+
+    private static String leaf(Finding finding) {
+        return finding.rule().contains("key") || finding.rule().contains("index") || finding.rule().equals("surrogate-alone") ? "keys" : "";
+    }
+
+    private static int height(About about, Design design, Sheet sheet) {
+        Optional<EntityId> entity = about.id().startsWith("e") ? Optional.of(new EntityId(about.id()))
+                : design.relationships().find(new RelationshipId(about.id())).map(relationship -> relationship.first().entity());
+        return entity.flatMap(sheet::place).map(Place::y).orElse(Integer.MAX_VALUE - 1);
+    }
+}

@@ -1,0 +1,2 @@
+/** Findings about a design, as the margin shows them. */
+package entaxis.web.review;
