@@ -23,7 +23,9 @@ window.entaxisMargin = (function () {
   }
 
   function show(open) {
+    const drawing = window.entaxisSheet, whole = drawing.wholeSeen();
     margin.hidden = !open;
+    if (whole && !drawing.wholeSeen()) drawing.fit();
     button.setAttribute("aria-expanded", String(open));
     localStorage.setItem("entaxis.margin", open ? "open" : "closed");
     if (!open) document.querySelectorAll("#contents .entry[data-mark]").forEach(entry => delete entry.dataset.mark);

@@ -19,6 +19,8 @@ import java.util.stream.Collectors;
  * @param templates     what names are made of, where it is not the usual
  */
 public record Naming(Grammar entities, Grammar tables, Letters letters, String separator, String tablePrefix, Map<Template, String> templates) {
+    private static final String SEPARATORS = "-/‐–—_";
+
     /** What names were before anybody decided. */
     public static final Naming USUAL = new Naming(Grammar.AS_TYPED, Grammar.AS_TYPED, Letters.LOWER, "_", "", Map.of());
 
@@ -161,15 +163,27 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
         return text;
     }
 
-    /** The words of a name: cut at white space, hyphens, slashes and underscores, and where a capital follows a small letter. */
+    /** The words of a name: cut at white space, hyphens, slashes and underscores, and where a capital follows a small letter. Linear in the name. */
     public static List<String> words(String name) {
         List<String> words = new ArrayList<>();
-        for (String word : name.strip().split("[\\s\\-/‐–—_]+|(?<=[a-z0-9])(?=[A-Z])")) {
-            if (!word.isEmpty()) {
-                words.add(word);
+        int begin = 0;
+        for (int i = 0; i <= name.length(); i++) {
+            boolean end = i == name.length() || Character.isWhitespace(name.charAt(i)) || SEPARATORS.indexOf(name.charAt(i)) >= 0;
+            boolean hump = !end && i > begin && capital(name.charAt(i)) && small(name.charAt(i - 1));
+            if ((end || hump) && i > begin) {
+                words.add(name.substring(begin, i));
             }
+            begin = end ? i + 1 : hump ? i : begin;
         }
         return words;
+    }
+
+    private static boolean capital(char letter) {
+        return letter >= 'A' && letter <= 'Z';
+    }
+
+    private static boolean small(char letter) {
+        return letter >= 'a' && letter <= 'z' || letter >= '0' && letter <= '9';
     }
 
     private static String capital(String word) {

@@ -31,17 +31,21 @@ public final class Review {
         }
     }
 
+    private record NamesJudged(List<Object> names, List<Finding> findings) { }
+
     private final Map<EntityId, Judged> byEntity;
+    private final NamesJudged byNames;
     private final List<Finding> findings;
 
-    private Review(Map<EntityId, Judged> byEntity, List<Finding> findings) {
+    private Review(Map<EntityId, Judged> byEntity, NamesJudged byNames, List<Finding> findings) {
         this.byEntity = byEntity;
+        this.byNames = byNames;
         this.findings = List.copyOf(findings);
     }
 
     /** Reviews a design by all rules. */
     public static Review of(Reviewed design, Policy policy) {
-        return after(new Review(Map.of(), List.of()), design, policy);
+        return after(new Review(Map.of(), new NamesJudged(List.of(), List.of()), List.of()), design, policy);
     }
 
     /** Reviews a design of which an earlier state was reviewed. The policy is to be the same. */
@@ -55,9 +59,12 @@ public final class Review {
             judged.put(entity.id(), now);
             all.addAll(now.findings());
         }
-        Rules.ALL.stream().filter(rule -> !(rule instanceof EntityRule)).forEach(rule -> rule.judge(design, all::add));
+        List<Object> names = design.names();
+        NamesJudged byNames = before.byNames.names().equals(names) ? before.byNames : new NamesJudged(names, judgeNames(design));
+        all.addAll(byNames.findings());
+        Rules.ALL.stream().filter(rule -> !(rule instanceof EntityRule || rule instanceof NamesRule)).forEach(rule -> rule.judge(design, all::add));
         List<Finding> kept = all.stream().flatMap(finding -> policy.applied(finding).stream()).sorted(Comparator.comparing(Finding::level)).toList();
-        return new Review(judged, kept);
+        return new Review(judged, byNames, kept);
     }
 
     private static List<Finding> judge(Entity entity, Reviewed design) {
@@ -67,6 +74,12 @@ public final class Review {
                 one.judge(entity, design, found::add);
             }
         }
+        return List.copyOf(found);
+    }
+
+    private static List<Finding> judgeNames(Reviewed design) {
+        List<Finding> found = new ArrayList<>();
+        Rules.ALL.stream().filter(NamesRule.class::isInstance).forEach(rule -> rule.judge(design, found::add));
         return List.copyOf(found);
     }
 

@@ -2,6 +2,7 @@ package entaxis.core.review;
 
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Attribute;
+import entaxis.core.design.AttributeId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Domain;
@@ -29,6 +30,7 @@ public final class Reviewed {
     private final Dialect dialect;
     private final Map<EntityId, List<Relationship>> touching = new HashMap<>();
     private final Map<OwnerId, List<SampleRow>> rows = new HashMap<>();
+    private final Map<AttributeId, Attribute> attributes = new HashMap<>();
 
     /** A design with its schema, for an engine. Linear in the design. */
     public Reviewed(Design design, Derivation derivation, Dialect dialect) {
@@ -119,15 +121,46 @@ public final class Reviewed {
         return design.entities().get(entity).name();
     }
 
+    /** The attribute of an entity that a column of whatever generation goes back to. */
+    public Optional<Attribute> attribute(AttributeId id) {
+        return Optional.ofNullable(attributes().get(id));
+    }
+
+    private Map<AttributeId, Attribute> attributes() {
+        if (attributes.isEmpty()) {
+            design.entities().forEach(entity -> entity.attributes().forEach(own -> attributes.put(own.id(), own)));
+        }
+        return attributes;
+    }
+
     /** A text for an identity that is not in use; the same for the same design and seed, so that a review stays a pure function. */
     public String unused(char kind, String seed) {
         for (int number = 0;; number++) {
             String id = kind + seed.replaceAll("[^0-9a-z]", "") + (number == 0 ? "" : "x" + number);
-            boolean taken = kind == 'a' ? design.entities().stream().anyMatch(entity -> entity.attributes().stream().anyMatch(own -> own.id().value().equals(id)))
-                    : kind == 'r' && design.relationships().contains(new RelationshipId(id));
+            boolean taken = kind == 'a' ? attributes().containsKey(new AttributeId(id)) : kind == 'r' && design.relationships().contains(new RelationshipId(id));
             if (!taken) {
                 return id;
             }
         }
+    }
+
+    /** The names of all entities, tables and columns with what they belong to: what rules about names look at. */
+    List<Object> names() {
+        List<Object> names = new ArrayList<>();
+        names.add(design.facts().names());
+        for (Entity entity : design.entities()) {
+            Table table = table(entity.id());
+            names.add(entity.id());
+            names.add(entity.name());
+            names.add(table.name());
+            entity.attributes().forEach(own -> names.add(own.name()));
+            table.columns().forEach(column -> names.add(column.name()));
+        }
+        for (Relationship relationship : design.relationships()) {
+            names.add(relationship.first().columnNames());
+            names.add(relationship.second().columnNames());
+            relationship.attributes().forEach(own -> names.add(own.name()));
+        }
+        return names;
     }
 }

@@ -2,6 +2,7 @@ package entaxis.core.word;
 
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /** English words as entity names use them. */
 public final class Words {
@@ -10,7 +11,19 @@ public final class Words {
             Map.entry("species", "species"), Map.entry("shelf", "shelves"), Map.entry("half", "halves"), Map.entry("leaf", "leaves"), Map.entry("genus", "genera"),
             Map.entry("equipment", "equipment"), Map.entry("foot", "feet"), Map.entry("tooth", "teeth"), Map.entry("life", "lives"), Map.entry("knife", "knives"));
 
+    /** The odd plurals, each with its singular. */
+    private static final Map<String, String> SINGULARS = IRREGULAR.entrySet().stream().collect(Collectors.toMap(Map.Entry::getValue, Map.Entry::getKey));
+
     private Words() { }
+
+    private static boolean ends(String word, String... ends) {
+        for (String end : ends) {
+            if (word.endsWith(end)) {
+                return true;
+            }
+        }
+        return false;
+    }
 
     /** A name as it stands inside a sentence: begun in lower case unless it is an abbreviation. */
     public static String inSentence(String name) {
@@ -23,18 +36,16 @@ public final class Words {
         int cut = lastWord(name);
         String last = name.substring(cut);
         String lower = last.toLowerCase(Locale.ROOT);
-        for (Map.Entry<String, String> odd : IRREGULAR.entrySet()) {
-            if (odd.getValue().equals(lower)) {
-                return name.substring(0, cut) + cased(last, odd.getKey());
-            }
+        if (SINGULARS.containsKey(lower)) {
+            return name.substring(0, cut) + cased(last, SINGULARS.get(lower));
         }
-        if (IRREGULAR.containsKey(lower) || lower.length() < 4 || !lower.endsWith("s") || lower.matches(".*(ss|us|is|news)")) {
+        if (IRREGULAR.containsKey(lower) || lower.length() < 4 || !lower.endsWith("s") || ends(lower, "ss", "us", "is", "news")) {
             return name;
         }
         if (lower.endsWith("ies") && lower.length() > 4) {
             return name.substring(0, name.length() - 3) + (Character.isUpperCase(last.charAt(last.length() - 1)) ? "Y" : "y");
         }
-        return name.substring(0, name.length() - (lower.matches(".*(sses|xes|zes|ches|shes|uses)") ? 2 : 1));
+        return name.substring(0, name.length() - (ends(lower, "sses", "xes", "zes", "ches", "shes", "uses") ? 2 : 1));
     }
 
     /** Where the last word of a name begins: behind the last space, hyphen or underscore. */
@@ -65,6 +76,6 @@ public final class Words {
         if (lower.matches(".*[^aeiou]y")) {
             return name.substring(0, name.length() - 1) + "ies";
         }
-        return name + (lower.matches(".*(s|x|z|ch|sh)") ? "es" : "s");
+        return name + (ends(lower, "s", "x", "z", "ch", "sh") ? "es" : "s");
     }
 }

@@ -26,7 +26,7 @@ public final class NotAgreed implements Rule {
 
     @Override
     public void judge(Reviewed of, Consumer<Finding> found) {
-        long open = of.design().relationships().stream().flatMap(one -> Stream.of(Side.values()).filter(side -> !Sentence.of(of.design(), one, side).text().equals(one.end(side).agreed()))).count();
+        long open = of.design().relationships().stream().flatMap(one -> Stream.of(Side.values()).filter(side -> one.end(side).agreed().isEmpty() || !Sentence.of(of.design(), one, side).text().equals(one.end(side).agreed()))).count();
         if (open > 0) {
             found.accept(new Finding(INFO.id(), INFO.level(), List.of(), Words.counted(open, "sentence") + (open == 1 ? " is" : " are") + " not agreed yet: read them aloud.",
                     List.of(), List.of()));

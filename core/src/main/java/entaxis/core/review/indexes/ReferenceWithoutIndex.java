@@ -2,6 +2,7 @@ package entaxis.core.review.indexes;
 
 import entaxis.core.change.Change;
 import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
 import entaxis.core.design.Index;
 import entaxis.core.design.Index.IndexPart;
 import entaxis.core.design.KeyPart.InheritedPart;
@@ -14,6 +15,7 @@ import entaxis.core.review.Reviewed;
 import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.word.Words;
@@ -42,21 +44,21 @@ public final class ReferenceWithoutIndex implements Rule {
         if (of.dialect().indexesReferences()) {
             return;
         }
-        Map<Entity, List<Relationship>> bare = new LinkedHashMap<>();
+        Map<EntityId, List<Relationship>> bare = new LinkedHashMap<>();
         for (Entity entity : of.design().entities()) {
-            for (Relationship reference : of.references(entity.id())) {
-                List<String> columns = of.columns(reference).stream().map(Column::name).toList();
-                if (!columns.isEmpty() && !served(of.table(entity.id()), columns)) {
-                    bare.computeIfAbsent(entity, any -> new ArrayList<>()).add(reference);
+            Table table = of.table(entity.id());
+            for (ForeignKey key : table.foreignKeys()) {
+                if (!served(table, key.columns())) {
+                    key.origin().flatMap(of.design().relationships()::find).ifPresent(reference -> bare.computeIfAbsent(entity.id(), any -> new ArrayList<>()).add(reference));
                 }
             }
         }
         List<Relationship> all = bare.values().stream().flatMap(List::stream).toList();
         if (!all.isEmpty()) {
-            List<Change> changes = bare.entrySet().stream().<Change>map(one -> new Change.SetIndexes(one.getKey().id(), Stream.concat(one.getKey().indexes().stream(),
+            List<Change> changes = bare.entrySet().stream().<Change>map(one -> new Change.SetIndexes(one.getKey(), Stream.concat(of.design().entities().get(one.getKey()).indexes().stream(),
                     one.getValue().stream().map(reference -> new Index("", false, List.of(new IndexPart(new InheritedPart(reference.id()), false))))).toList())).toList();
             found.accept(new Finding(INFO.id(), INFO.level(), all.stream().map(of::about).toList(), Words.counted(all.size(), "reference") + (all.size() == 1 ? " has" : " have")
-                    + " no index; " + of.dialect().target().title() + " makes none by itself.", bare.entrySet().stream().map(one -> of.table(one.getKey().id()).name() + ": "
+                    + " no index; " + of.dialect().target().title() + " makes none by itself.", bare.entrySet().stream().map(one -> of.table(one.getKey()).name() + ": "
                     + one.getValue().stream().map(reference -> of.columns(reference).stream().map(Column::name).collect(Collectors.joining(", "))).collect(Collectors.joining("; "))).toList(),
                     List.of(new Remedy(all.size() == 1 ? "Index it" : "Index them all", new Change.Several(changes)))));
         }

@@ -8,16 +8,16 @@ import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
+import entaxis.core.review.NamesRule;
 import entaxis.core.review.Remedy;
 import entaxis.core.review.Reviewed;
-import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
 import java.util.List;
 import java.util.function.Consumer;
 
 /** Names that do not follow the design’s own policy. */
-public final class DepartsFromPolicy implements Rule {
+public final class DepartsFromPolicy implements NamesRule {
     private static final RuleInfo INFO = new RuleInfo("policy", Level.HINT, Basis.PRACTICE, "departs from the naming policy",
             "A policy that some names do not follow tells nobody anything.",
             "the design’s own naming policy");

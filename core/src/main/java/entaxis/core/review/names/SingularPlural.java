@@ -6,16 +6,16 @@ import entaxis.core.design.Naming;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
+import entaxis.core.review.NamesRule;
 import entaxis.core.review.Remedy;
 import entaxis.core.review.Reviewed;
-import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
 import java.util.List;
 import java.util.function.Consumer;
 
 /** Names of entities of which some are in the singular and some in the plural. */
-public final class SingularPlural implements Rule {
+public final class SingularPlural implements NamesRule {
     private static final RuleInfo INFO = new RuleInfo("singular-plural", Level.HINT, Basis.PRACTICE, "singular and plural mixed",
             "Where some names are in the plural nobody remembers which.",
             "common practice");

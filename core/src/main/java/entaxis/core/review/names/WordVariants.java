@@ -6,8 +6,8 @@ import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
+import entaxis.core.review.NamesRule;
 import entaxis.core.review.Reviewed;
-import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
 import java.util.ArrayList;
@@ -22,7 +22,7 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 
 /** Words in names that differ by one letter, or one of which abbreviates the other. */
-public final class WordVariants implements Rule {
+public final class WordVariants implements NamesRule {
     private static final RuleInfo INFO = new RuleInfo("word-variants", Level.HINT, Basis.PRACTICE, "one word, two spellings",
             "Two spellings of one word are two things to everybody who was not there.",
             "common practice");

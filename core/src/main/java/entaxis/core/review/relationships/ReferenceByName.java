@@ -12,7 +12,6 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
-import entaxis.core.design.SqlName;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
@@ -56,10 +55,10 @@ public final class ReferenceByName implements Rule {
             }));
         }
         for (Entity entity : of.design().entities()) {
-            for (Attribute own : entity.attributes()) {
-                String name = SqlName.of(own.name());
-                Optional.ofNullable(keys.get(name)).filter(parent -> !twice.contains(name) && refers(of, entity, own, parent))
-                        .ifPresent(parent -> found.accept(finding(of, entity, own, parent)));
+            for (Column column : of.table(entity.id()).columns()) {
+                Optional<Attribute> own = twice.contains(column.name()) || !keys.containsKey(column.name()) ? Optional.empty()
+                        : column.origin().filter(path -> !path.migrated()).flatMap(path -> entity.attribute(path.attribute()));
+                own.filter(one -> refers(of, entity, one, keys.get(column.name()))).ifPresent(one -> found.accept(finding(of, entity, one, keys.get(column.name()))));
             }
         }
     }

@@ -81,7 +81,7 @@ public final class RowBreaksRule implements EntityRule {
 
     /** The type as the design has it: a domain or enumeration is known there by its definition. */
     private static SqlType type(Reviewed of, Column column) {
-        return column.origin().flatMap(path -> of.design().entities().stream().flatMap(one -> one.attribute(path.attribute()).stream()).findFirst()).map(Attribute::type)
+        return column.origin().flatMap(path -> of.attribute(path.attribute())).map(Attribute::type)
                 .orElse(column.type());
     }
 
