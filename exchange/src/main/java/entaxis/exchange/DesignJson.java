@@ -119,10 +119,20 @@ public final class DesignJson {
         } catch (JacksonException e) {
             String place = e instanceof DatabindException bind && !bind.getPath().isEmpty() ? " at " + path(bind) : "";
             String line = e.getLocation() != null && e.getLocation().getLineNr() > 0 ? " (line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr() + ")" : "";
-            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT) + place + line + ": " + e.getOriginalMessage(), e);
+            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT) + place + line + ": " + reason(e, e.getOriginalMessage()), e);
         } catch (IllegalArgumentException | NullPointerException | IndexOutOfBoundsException | StackOverflowError e) {
-            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT) + ": " + e.getMessage(), e);
+            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT) + ": " + reason(e, e.getMessage()), e);
         }
+    }
+
+    /** What went wrong, for people: a value that is nothing is said to be missing, not what Java calls that. */
+    private static String reason(Throwable failure, String message) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            if (cause instanceof NullPointerException) {
+                return "a value is missing there.";
+            }
+        }
+        return message;
     }
 
     private static String path(DatabindException e) {

@@ -43,13 +43,18 @@ public final class PageDocument {
         XRLog.setLoggingEnabled(false);
         PdfRendererBuilder builder = new PdfRendererBuilder();
         builder.useFastMode();
-        builder.withHtmlContent(html, null);
+        if (measure.covers(html, TextStyle.ROW)) {
+            builder.withHtmlContent(html, null);
+        } else {
+            builder.withW3cDocument(new BorrowedLetters(measure).in(html), null);
+        }
         builder.useUriResolver((base, uri) -> uri != null && uri.startsWith("#") ? uri : null);
         for (TextStyle style : List.of(TextStyle.ROW, TextStyle.NAME, TextStyle.VERB, TextStyle.TYPE)) {
             builder.useFont(style::open, style.family(), style.weight(), style.italic() ? FontStyle.ITALIC : FontStyle.NORMAL, true);
         }
         DefaultObjectDrawerFactory objects = new DefaultObjectDrawerFactory();
         objects.registerDrawer(SHEET, drawer(drawings));
+        objects.registerDrawer(BorrowedLetters.TYPE, new BorrowedLetters(measure)::draw);
         builder.useObjectDrawerFactory(objects);
         builder.withProducer("Entaxis");
         builder.usePageSupplier((document, width, height, number, shadow) -> {

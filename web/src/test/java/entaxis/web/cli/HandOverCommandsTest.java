@@ -79,7 +79,7 @@ class HandOverCommandsTest {
     void picturesInTheFileAreDrawn() throws IOException {
         Design design = SeedVault.design();
         Sheet sheet = design.sheet();
-        Picture picture = new Picture(new PictureId("i1"), "mark", "mark", new Place(0, 0), 40, 30);
+        Picture picture = new Picture(new PictureId("i1"), "mark", "mark", new Place(320, 20), 40, 30);
         byte[] svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 40 30'><rect width='40' height='30' fill='#123456'/></svg>".getBytes(StandardCharsets.UTF_8);
         String saved = DesignFile.write(design.with(sheet.withPictures(sheet.pictures().with(picture))), content -> Optional.of(new DesignFile.PictureBytes("image/svg+xml", svg)));
         Files.writeString(folder.resolve("p.json"), saved);
