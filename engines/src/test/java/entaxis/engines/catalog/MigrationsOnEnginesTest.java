@@ -41,7 +41,7 @@ import org.junit.jupiter.api.Test;
  * a step asks beforehand finds rows in the way, the tables are emptied first; where it finds none, the step must not fail.
  */
 class MigrationsOnEnginesTest {
-    private static final int PAIRS = Integer.getInteger("migration.pairs", 70);
+    private static final int PAIRS = Integer.getInteger("migration.pairs", 50);
     private static final int FIRST = Integer.getInteger("migration.first", 0);
 
     /** H2 copies a table under names made of its own, its constraints' and more, which are too long where these are very long. */

@@ -56,6 +56,8 @@ import org.springframework.web.multipart.MultipartFile;
 /** The Reconcile desk: what the design and another side have apart, what is decided about it, and what follows for both. */
 @Controller
 class ReconcileController {
+    /** So often a page asks whether a script has begun: the database is read first, which may take its time. */
+    private static final int MOST_ASKED = 60;
     private static final int PAGE = 50;
     private static final int MOST = 100_000;
 
@@ -272,8 +274,9 @@ class ReconcileController {
 
     /** Which statement of a script that was started runs now. */
     @GetMapping("/designs/{id}/reconcile/progress")
-    String progress(@PathVariable String id, @RequestParam String side, Model model) {
+    String progress(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "0") int asked, Model model) {
         model.addAttribute("base", "/designs/" + id + "/reconcile");
+        model.addAttribute("again", asked < MOST_ASKED ? asked + 1 : 0);
         model.addAttribute("progress", reconciling.progress(id, side).orElse(null));
         return "fragments/reconcile :: progress";
     }
@@ -282,7 +285,7 @@ class ReconcileController {
     @PostMapping("/designs/{id}/reconcile/stop")
     String stop(@PathVariable String id, @RequestParam String side, Model model) {
         reconciling.stop(id, side);
-        return progress(id, side, model);
+        return progress(id, side, MOST_ASKED, model);
     }
 
     @PostMapping("/designs/{id}/reconcile/agree")
