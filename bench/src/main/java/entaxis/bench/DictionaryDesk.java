@@ -63,7 +63,7 @@ public final class DictionaryDesk {
             page.locator(".cell-field").fill("what it means " + i);
             begin = System.nanoTime();
             page.keyboard().press("Enter");
-            page.waitForFunction("() => document.querySelector('.cell-field') && document.querySelector('.cell-field').value === ''");
+            page.waitForFunction("() => document.querySelector('.cell-field') && !document.querySelector('.cell-field').value.startsWith('what it means')");
             times[i] = (System.nanoTime() - begin) / 1_000_000;
         }
         Arrays.sort(times);
