@@ -72,7 +72,7 @@ class ServerHoldsOutIT {
                         + "\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 100000\r\n\r\nkind=entity.add"));
             }
             for (int i = 0; i < 5; i++) {
-                assertThat(millis("/designs/" + design)).isLessThan(5_000);
+                assertThat(millis("/designs/" + design)).isLessThan(10_000);
             }
             InputStream answer = silent.getFirst().getInputStream();
             silent.getFirst().setSoTimeout(40_000);

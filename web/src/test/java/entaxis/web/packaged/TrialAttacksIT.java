@@ -99,7 +99,7 @@ class TrialAttacksIT {
             long start = System.nanoTime();
             assertThat(server.get("/designs/" + vault).statusCode()).isEqualTo(200);
             assertThat(ask(sheet, "select 1 + 1 as two")).contains("TWO");
-            assertThat(Duration.ofNanos(System.nanoTime() - start)).isLessThan(Duration.ofSeconds(6));
+            assertThat(Duration.ofNanos(System.nanoTime() - start)).isLessThan(Duration.ofSeconds(12));
         }
         for (Thread one : crowd) {
             one.join();
