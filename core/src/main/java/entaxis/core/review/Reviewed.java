@@ -46,6 +46,11 @@ public final class Reviewed {
         design.rows().forEach(row -> rows.computeIfAbsent(row.table(), any -> new ArrayList<>()).add(row));
     }
 
+    /** A design for the engine that it states. */
+    public static Reviewed of(Design design, Derivation derivation) {
+        return new Reviewed(design, derivation, Dialect.of(design.facts().target()));
+    }
+
     /** The design. */
     public Design design() {
         return design;

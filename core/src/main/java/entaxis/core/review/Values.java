@@ -7,6 +7,7 @@ import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Entity;
 import entaxis.core.design.Enumeration;
 import entaxis.core.design.NamedType;
+import entaxis.core.design.Naming;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.CharacterType;
@@ -61,8 +62,19 @@ public final class Values {
         };
     }
 
+    /** Whether one of some words, in lower case, stands in an attribute's name. */
+    public static boolean named(Attribute own, Set<String> words) {
+        return Naming.words(own.name()).stream().map(word -> word.toLowerCase(Locale.ROOT)).anyMatch(words::contains);
+    }
+
+    /** The finding that an attribute had better have another type; what is the matter follows its name. */
+    public static Finding mistyped(RuleInfo info, Reviewed of, Entity entity, Attribute own, String matter, SqlType better) {
+        return new Finding(info.id(), info.level(), List.of(of.about(entity, own)), "“" + own.name() + "” of “" + entity.name() + "” " + matter + ".",
+                List.of(of.design().text(own.type())), retyped(of, entity, own, better));
+    }
+
     /** The remedy that gives an attribute another type; none where its default or a sample value would not fit. */
-    public static List<Remedy> retyped(Reviewed of, Entity entity, Attribute own, SqlType type) {
+    private static List<Remedy> retyped(Reviewed of, Entity entity, Attribute own, SqlType type) {
         return !allFit(of, entity, own, type) ? List.of() : List.of(new Remedy("Make it " + of.design().text(type),
                 new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Type(type))));
     }

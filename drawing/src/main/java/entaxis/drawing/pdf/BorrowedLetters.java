@@ -75,7 +75,8 @@ final class BorrowedLetters {
         for (int point : text.getNodeValue().codePoints().toArray()) {
             String letter = Character.toString(point);
             boolean own = Character.isWhitespace(point) || measure.covers(letter, TextStyle.ROW);
-            if (own != covered) {
+            // lines may break between ideographs, so that each is an object by itself
+            if (own != covered || Character.isIdeographic(point) && !own) {
                 put(document, text, run, covered);
                 covered = own;
             }

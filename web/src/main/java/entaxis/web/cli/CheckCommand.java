@@ -10,7 +10,6 @@ import entaxis.core.review.Policy;
 import entaxis.core.review.Remedy;
 import entaxis.core.review.Review;
 import entaxis.core.review.Reviewed;
-import entaxis.core.sql.Dialect;
 import entaxis.core.word.Words;
 import entaxis.exchange.UnreadableJson;
 import entaxis.exchange.findings.FindingsJson;
@@ -56,7 +55,7 @@ final class CheckCommand {
             return SqlCommands.WRONG;
         }
         Design design = engine.map(target -> taken.get().design().with(taken.get().design().facts().on(target))).orElse(taken.get().design());
-        List<Finding> findings = Review.of(new Reviewed(design, Derivation.of(design), Dialect.of(design.facts().target())), policy.get()).findings();
+        List<Finding> findings = Review.of(Reviewed.of(design, Derivation.of(design)), policy.get()).findings();
         Level level = arguments.value("--level").flatMap(Level::of).orElse(Level.CAUTION);
         taken.get().missed().forEach(missed -> err.println(SqlCommands.place(missed)));
         List<Finding> told = findings.stream().filter(finding -> finding.level().atLeast(level)).toList();

@@ -1,16 +1,13 @@
 package entaxis.web.page;
 
 import entaxis.core.reach.Foreseen;
-import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
 import entaxis.core.review.Review;
 import entaxis.web.review.Margin;
 import entaxis.web.review.MarginNote;
 import entaxis.web.review.Reviews;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.OpenDesign;
-import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -45,9 +42,7 @@ class MarginController {
     @GetMapping("/designs/{id}/remedy")
     String remedy(@PathVariable String id, @RequestParam String finding, @RequestParam int remedy, Model model) {
         OpenDesign open = store.open(id);
-        Optional<Finding> found = reviews.of(open).findings().stream().filter(one -> MarginNote.id(one).equals(finding)).findFirst();
-        Optional<Remedy> wanted = found.filter(one -> remedy >= 0 && remedy < one.remedies().size()).map(one -> one.remedies().get(remedy));
-        model.addAttribute("foreseen", wanted.map(one -> Foreseen.of(open.design(), open.derivation(), one.words(), one.change())));
+        model.addAttribute("foreseen", MarginNote.remedy(reviews.of(open), finding, remedy).map(one -> Foreseen.of(open.design(), open.derivation(), one.words(), one.change())));
         return "fragments/margin :: foreseen";
     }
 }

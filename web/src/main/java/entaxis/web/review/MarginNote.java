@@ -6,13 +6,17 @@ import entaxis.core.design.Place;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
 import entaxis.core.review.About;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
+import entaxis.core.review.Review;
+import entaxis.core.review.Rules;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * A finding as the margin shows it.
@@ -34,13 +38,19 @@ public record MarginNote(String id, Level level, String sign, String about, Stri
         Optional<About> first = finding.about().stream().filter(about -> about.id().startsWith("e") || about.id().startsWith("r")).findFirst();
         String about = first.map(one -> words(one, finding, design)).orElse("The design");
         List<String> evidence = finding.evidence().size() <= MOST_EVIDENCE ? finding.evidence()
-                : java.util.stream.Stream.concat(finding.evidence().stream().limit(MOST_EVIDENCE), java.util.stream.Stream.of("…")).toList();
+                : Stream.concat(finding.evidence().stream().limit(MOST_EVIDENCE), Stream.of("…")).toList();
         return new MarginNote(id(finding), finding.level(), sign(finding.level()), about, finding.about().size() > 2 ? "" : first.map(About::id).orElse(""), leaf(finding),
                 finding.sentence(), evidence, finding.remedies().stream().map(Remedy::words).toList(), first.map(one -> height(one, design, sheet)).orElse(Integer.MAX_VALUE));
     }
 
+    /** A remedy of a finding by its number; nothing if the finding is no longer there. */
+    public static Optional<Remedy> remedy(Review review, String id, int number) {
+        return review.findings().stream().filter(finding -> id(finding).equals(id)).findFirst().filter(finding -> number >= 0 && number < finding.remedies().size())
+                .map(finding -> finding.remedies().get(number));
+    }
+
     /** Tells a finding from others. */
-    public static String id(Finding finding) {
+    private static String id(Finding finding) {
         return UUID.nameUUIDFromBytes(finding.key().getBytes(StandardCharsets.UTF_8)).toString();
     }
 
@@ -61,7 +71,7 @@ public record MarginNote(String id, Level level, String sign, String about, Stri
     }
 
     private static String leaf(Finding finding) {
-        return finding.rule().contains("key") || finding.rule().contains("index") || finding.rule().equals("surrogate-alone") ? "keys" : "";
+        return Rules.info(finding.rule()).filter(info -> info.family() == Family.KEYS || info.family() == Family.INDEXES).map(info -> "keys").orElse("");
     }
 
     private static int height(About about, Design design, Sheet sheet) {

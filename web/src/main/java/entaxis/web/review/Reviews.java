@@ -3,7 +3,6 @@ package entaxis.web.review;
 import entaxis.core.review.Policy;
 import entaxis.core.review.Review;
 import entaxis.core.review.Reviewed;
-import entaxis.core.sql.Dialect;
 import entaxis.web.store.OpenDesign;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -25,7 +24,7 @@ public class Reviews {
         if (before.filter(old -> old.revision() == open.revision()).isPresent()) {
             return before.get().review();
         }
-        Reviewed design = new Reviewed(open.design(), open.derivation(), Dialect.of(open.design().facts().target()));
+        Reviewed design = Reviewed.of(open.design(), open.derivation());
         Review review = before.map(old -> Review.after(old.review(), design, Policy.USUAL)).orElseGet(() -> Review.of(design, Policy.USUAL));
         keep(open.id(), new Made(open.revision(), review));
         return review;

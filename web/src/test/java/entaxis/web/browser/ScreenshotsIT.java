@@ -51,6 +51,13 @@ class ScreenshotsIT extends BrowserTest {
         page.keyboard().press("x");
         page.waitForTimeout(300);
         picture("save-picture");
+        go(design);
+        page.keyboard().press("f");
+        page.locator("#margin .note").first().waitFor();
+        page.locator("#margin .preview").first().click();
+        page.locator("#margin .foreseen").waitFor();
+        picture("findings");
+        page.locator(".margin-close").click();
         go(design + "/dictionary");
         page.locator("#book h3", new Page.LocatorOptions().setHasText("Accession")).scrollIntoViewIfNeeded();
         page.locator("#book").evaluate("book => book.scrollBy(0, 420)");

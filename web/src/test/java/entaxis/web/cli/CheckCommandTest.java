@@ -4,45 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.exchange.DesignFile;
 import entaxis.web.demo.SeedVault;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The command {@code check}. */
-class CheckCommandTest {
+class CheckCommandTest extends CommandTest {
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
-    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
-    private final ByteArrayOutputStream err = new ByteArrayOutputStream();
-
-    @TempDir
-    private Path folder;
-
-    private int run(String... arguments) {
-        out.reset();
-        err.reset();
-        return new CommandLine(new PrintStream(out, true, StandardCharsets.UTF_8), new PrintStream(err, true, StandardCharsets.UTF_8)).run(arguments).orElseThrow();
-    }
-
-    private String said() {
-        return err.toString(StandardCharsets.UTF_8);
-    }
-
-    private String written() {
-        return out.toString(StandardCharsets.UTF_8);
-    }
-
-    private String file(String name, String text) throws IOException {
-        return Files.writeString(folder.resolve(name), text).toString();
-    }
 
     private String script() throws IOException {
         return file("jars.sql", """

@@ -10,12 +10,9 @@ import entaxis.core.design.Sheet;
 import entaxis.exchange.DesignFile;
 import entaxis.web.demo.SeedVault;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
@@ -23,27 +20,11 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The commands {@code draw}, {@code dictionary} and {@code import}. */
-class HandOverCommandsTest {
-    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
-    private final ByteArrayOutputStream err = new ByteArrayOutputStream();
-
-    @TempDir
-    private Path folder;
-
-    private int run(String... arguments) {
-        out.reset();
-        err.reset();
-        return new CommandLine(new PrintStream(out, true, StandardCharsets.UTF_8), new PrintStream(err, true, StandardCharsets.UTF_8)).run(arguments).orElseThrow();
-    }
-
-    private String said() {
-        return err.toString(StandardCharsets.UTF_8);
-    }
+class HandOverCommandsTest extends CommandTest {
 
     private String at(String name) {
         return folder.resolve(name).toString();
@@ -121,7 +102,7 @@ class HandOverCommandsTest {
     void whatWasHandedOutComesInAgain() throws IOException {
         assertThat(run("dictionary", demo(), at("d.xlsx"))).isZero();
         assertThat(run("import", at("d.xlsx"), at("again.json"), "--json")).as(said()).isZero();
-        JsonNode read = JsonMapper.builder().build().readTree(out.toString(StandardCharsets.UTF_8));
+        JsonNode read = JsonMapper.builder().build().readTree(written());
         assertThat(read.path("entities").size()).isEqualTo(19);
         assertThat(read.path("notUnderstood").isEmpty()).isTrue();
         JsonNode accession = read.path("entities").valueStream().filter(entity -> entity.path("name").asString().equals("Accession")).findFirst().orElseThrow();

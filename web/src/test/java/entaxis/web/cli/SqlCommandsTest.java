@@ -2,20 +2,15 @@ package entaxis.web.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-class SqlCommandsTest {
+class SqlCommandsTest extends CommandTest {
     private static final String SCRIPT = """
             CREATE TYPE state AS ENUM ('dry', 'wet');
             CREATE TABLE lot (lot_id serial PRIMARY KEY, code varchar(9) NOT NULL UNIQUE, s state DEFAULT 'dry', made timestamptz DEFAULT now());
@@ -23,30 +18,6 @@ class SqlCommandsTest {
             CREATE INDEX run_rate ON run (rate);
             GRANT SELECT ON lot TO reader;
             """;
-    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
-    private final ByteArrayOutputStream err = new ByteArrayOutputStream();
-
-    @TempDir
-    private Path folder;
-
-    private int run(String... arguments) {
-        out.reset();
-        err.reset();
-        OptionalInt code = new CommandLine(new PrintStream(out, true, StandardCharsets.UTF_8), new PrintStream(err, true, StandardCharsets.UTF_8)).run(arguments);
-        return code.orElseThrow();
-    }
-
-    private String file(String name, String text) throws IOException {
-        return Files.writeString(folder.resolve(name), text).toString();
-    }
-
-    private String written() {
-        return out.toString(StandardCharsets.UTF_8);
-    }
-
-    private String said() {
-        return err.toString(StandardCharsets.UTF_8);
-    }
 
     private static List<String> texts(JsonNode array) {
         return array.valueStream().map(JsonNode::asString).toList();

@@ -1,6 +1,7 @@
 package entaxis.core.review.agreement;
 
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -14,7 +15,7 @@ import java.util.stream.Stream;
 
 /** Entities and attributes without a meaning. */
 public final class MeaningMissing implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("meaning-missing", Level.HINT, Basis.PRACTICE, "meaning missing",
+    private static final RuleInfo INFO = new RuleInfo("meaning-missing", Family.AGREEMENT, Level.HINT, Basis.PRACTICE, "meaning missing",
             "Who builds the tables, or comes after, has nothing but the name.",
             "common practice: a data dictionary says what each attribute means");
 

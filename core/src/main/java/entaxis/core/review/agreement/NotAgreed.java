@@ -2,6 +2,7 @@ package entaxis.core.review.agreement;
 
 import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -15,7 +16,7 @@ import java.util.stream.Stream;
 
 /** Sentences that were not agreed yet. */
 public final class NotAgreed implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("not-agreed", Level.HINT, Basis.PRACTICE, "not agreed yet",
+    private static final RuleInfo INFO = new RuleInfo("not-agreed", Family.AGREEMENT, Level.HINT, Basis.PRACTICE, "not agreed yet",
             "A sentence that nobody agreed to is a guess.",
             "common practice: relationships are read aloud to those who know");
 

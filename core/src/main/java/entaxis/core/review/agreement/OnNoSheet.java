@@ -5,6 +5,7 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -19,7 +20,7 @@ import java.util.function.Consumer;
 
 /** Entities that no sheet shows. */
 public final class OnNoSheet implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("on-no-sheet", Level.HINT, Basis.PRACTICE, "on no sheet",
+    private static final RuleInfo INFO = new RuleInfo("on-no-sheet", Family.AGREEMENT, Level.HINT, Basis.PRACTICE, "on no sheet",
             "What is on no sheet is forgotten when the sheets are looked at.",
             "common practice");
     private static final int BELOW = 260;

@@ -9,6 +9,7 @@ import entaxis.core.normalize.EntityRelation;
 import entaxis.core.normalize.Harm;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -20,7 +21,7 @@ import java.util.stream.Stream;
 
 /** An entity that its stated dependencies keep from third normal form. */
 public final class BelowThirdForm implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("below-third", Level.CAUTION, Basis.THEORY, "below third normal form",
+    private static final RuleInfo INFO = new RuleInfo("below-third", Family.FORMS, Level.CAUTION, Basis.THEORY, "below third normal form",
             "A fact that is stored again and again can be changed in one place and stay wrong in the others.",
             "E. F. Codd, Further Normalization of the Data Base Relational Model, 1971");
 

@@ -7,6 +7,7 @@ import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Entity;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -17,7 +18,7 @@ import java.util.stream.Collectors;
 
 /** Numbered repeats, lists in values, whole names and addresses. */
 public final class NotFirstForm implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("not-first-form", Level.HINT, Basis.THEORY, "several values in one",
+    private static final RuleInfo INFO = new RuleInfo("not-first-form", Family.FORMS, Level.HINT, Basis.THEORY, "several values in one",
             "What is several values in one attribute cannot be searched, counted or checked one by one.",
             "E. F. Codd, A Relational Model of Data for Large Shared Data Banks, 1970, 1.4");
 

@@ -7,6 +7,7 @@ import entaxis.core.design.Index.IndexPart;
 import entaxis.core.design.KeyPart;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -21,7 +22,7 @@ import java.util.stream.Collectors;
 
 /** An index with the columns of another index or key, or with the first of them. */
 public final class IndexTwice implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("index-twice", Level.HINT, Basis.PRACTICE, "index that another one covers",
+    private static final RuleInfo INFO = new RuleInfo("index-twice", Family.INDEXES, Level.HINT, Basis.PRACTICE, "index that another one covers",
             "An index on the first columns of another one finds nothing that the other does not, and each write keeps both.",
             "common practice: an index on (a, b) serves searches on a");
 

@@ -8,6 +8,7 @@ import entaxis.core.design.Index.IndexPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.Relationship;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -30,7 +31,7 @@ import java.util.stream.Stream;
 
 /** References that no key or index serves, on an engine that makes none by itself. */
 public final class ReferenceWithoutIndex implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("reference-without-index", Level.HINT, Basis.MANUAL, "reference without an index",
+    private static final RuleInfo INFO = new RuleInfo("reference-without-index", Family.INDEXES, Level.HINT, Basis.MANUAL, "reference without an index",
             "Without an index each deletion of a parent looks through the whole child table, and so does each join.",
             "PostgreSQL manual, 5.5.5: declaring a foreign key does not create an index on the referencing columns");
 

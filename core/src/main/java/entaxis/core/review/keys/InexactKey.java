@@ -6,6 +6,7 @@ import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -26,7 +27,7 @@ import java.util.function.Consumer;
 
 /** A key that is made of approximate numbers, moments or unbounded text. */
 public final class InexactKey implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("inexact-key", Level.CAUTION, Basis.PRACTICE, "inexact key",
+    private static final RuleInfo INFO = new RuleInfo("inexact-key", Family.KEYS, Level.CAUTION, Basis.PRACTICE, "inexact key",
             "Approximate numbers and moments are hardly ever equal to what was meant, and long texts are refused or cut in an index.",
             "common practice");
 

@@ -6,6 +6,7 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.SqlName;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -18,7 +19,7 @@ import java.util.function.Consumer;
 
 /** An entity whose table has no primary key. */
 public final class NoPrimaryKey implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("no-primary-key", Level.CAUTION, Basis.THEORY, "no primary key",
+    private static final RuleInfo INFO = new RuleInfo("no-primary-key", Family.KEYS, Level.CAUTION, Basis.THEORY, "no primary key",
             "A table without a key may hold the same row twice, and nothing can refer to its rows.",
             "E. F. Codd, A Relational Model of Data for Large Shared Data Banks, 1970, 1.3");
 

@@ -9,6 +9,7 @@ import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -19,7 +20,7 @@ import java.util.function.Consumer;
 
 /** An attribute of an alternate key that may be empty. */
 public final class OptionalInKey implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("optional-in-key", Level.HINT, Basis.THEORY, "optional attribute in a key",
+    private static final RuleInfo INFO = new RuleInfo("optional-in-key", Family.KEYS, Level.HINT, Basis.THEORY, "optional attribute in a key",
             "Where a part of a key has no value the key tells nothing apart; engines differ in how many such rows they take.",
             "ISO/IEC 9075-2, 11.7 (unique constraint definition)");
 

@@ -6,6 +6,7 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.KeyPart;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -20,7 +21,7 @@ import java.util.stream.Collectors;
 
 /** An alternate key that contains another key of the same entity. */
 public final class RedundantKey implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("redundant-key", Level.HINT, Basis.THEORY, "key that contains another",
+    private static final RuleInfo INFO = new RuleInfo("redundant-key", Family.KEYS, Level.HINT, Basis.THEORY, "key that contains another",
             "A key has no attribute to spare; one that contains another key checks nothing more.",
             "C. J. Date and textbooks: a candidate key is irreducible");
 

@@ -6,6 +6,7 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.OwnerId;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.NamesRule;
@@ -18,7 +19,7 @@ import java.util.function.Consumer;
 
 /** Names that do not follow the design’s own policy. */
 public final class DepartsFromPolicy implements NamesRule {
-    private static final RuleInfo INFO = new RuleInfo("policy", Level.HINT, Basis.PRACTICE, "departs from the naming policy",
+    private static final RuleInfo INFO = new RuleInfo("policy", Family.NAMES, Level.HINT, Basis.PRACTICE, "departs from the naming policy",
             "A policy that some names do not follow tells nobody anything.",
             "the design’s own naming policy");
     private static final int MOST = 8;

@@ -5,6 +5,7 @@ import entaxis.core.design.Entity;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -15,7 +16,7 @@ import java.util.function.Consumer;
 
 /** A table or column whose name is longer than the engine’s names may be. */
 public final class NameTooLong implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("name-too-long", Level.HINT, Basis.MANUAL, "name too long",
+    private static final RuleInfo INFO = new RuleInfo("name-too-long", Family.NAMES, Level.HINT, Basis.MANUAL, "name too long",
             "A name that the engine cuts is called otherwise in the database than in the design.",
             "the limits on identifiers in each engine’s manual");
 

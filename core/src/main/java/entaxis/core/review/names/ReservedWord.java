@@ -5,6 +5,7 @@ import entaxis.core.design.Entity;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -16,8 +17,8 @@ import java.util.function.Consumer;
 
 /** A table or column that is called by a reserved word of the engine. */
 public final class ReservedWord implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("reserved-word", Level.HINT, Basis.MANUAL, "reserved word",
-            "A reserved word must stand in quotes wherever it is written, and not every program does that.",
+    private static final RuleInfo INFO = new RuleInfo("reserved-word", Family.NAMES, Level.HINT, Basis.MANUAL, "reserved word",
+            "A reserved word must be quoted wherever it is used, and not every program does that.",
             "the list of reserved words in each engine’s manual");
 
     @Override
@@ -41,6 +42,6 @@ public final class ReservedWord implements EntityRule {
 
     private static Finding finding(Reviewed of, About about, String name) {
         return new Finding(INFO.id(), INFO.level(), List.of(about), "“" + name + "” is a reserved word of " + of.dialect().target().title()
-                + ": it must stand in quotes wherever it is written.", List.of(of.dialect().name(name)), List.of());
+                + ": it must be quoted wherever it is used.", List.of(of.dialect().name(name)), List.of());
     }
 }

@@ -4,6 +4,7 @@ import entaxis.core.change.Change;
 import entaxis.core.design.Entity;
 import entaxis.core.design.Naming;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.NamesRule;
@@ -16,7 +17,7 @@ import java.util.function.Consumer;
 
 /** Names of entities of which some are in the singular and some in the plural. */
 public final class SingularPlural implements NamesRule {
-    private static final RuleInfo INFO = new RuleInfo("singular-plural", Level.HINT, Basis.PRACTICE, "singular and plural mixed",
+    private static final RuleInfo INFO = new RuleInfo("singular-plural", Family.NAMES, Level.HINT, Basis.PRACTICE, "singular and plural mixed",
             "Where some names are in the plural nobody remembers which.",
             "common practice");
 

@@ -4,6 +4,7 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.Naming;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.NamesRule;
@@ -23,7 +24,7 @@ import java.util.stream.Collectors;
 
 /** Words in names that differ by one letter, or one of which abbreviates the other. */
 public final class WordVariants implements NamesRule {
-    private static final RuleInfo INFO = new RuleInfo("word-variants", Level.HINT, Basis.PRACTICE, "one word, two spellings",
+    private static final RuleInfo INFO = new RuleInfo("word-variants", Family.NAMES, Level.HINT, Basis.PRACTICE, "one word, two spellings",
             "Two spellings of one word are two things to everybody who was not there.",
             "common practice");
     private static final Map<String, String> ABBREVIATED = Map.of("addr", "address", "qty", "quantity", "amt", "amount", "descr", "description", "tel", "phone", "dept", "department");

@@ -5,6 +5,7 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -21,7 +22,7 @@ import java.util.function.Consumer;
 
 /** An entity whose deletion carries rows of three other tables or more along. */
 public final class CascadeReach implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("cascade-reach", Level.HINT, Basis.PRACTICE, "far-reaching deletion",
+    private static final RuleInfo INFO = new RuleInfo("cascade-reach", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "far-reaching deletion",
             "One deletion that carries rows of three tables or more along is to be meant.",
             "common practice");
     private static final int FROM = 3;

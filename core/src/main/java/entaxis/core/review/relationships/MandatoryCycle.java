@@ -7,6 +7,7 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.Relationship;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -26,7 +27,7 @@ import java.util.function.Consumer;
 
 /** A ring of entities each of which requires the next, so that no first row can be put in. */
 public final class MandatoryCycle implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("mandatory-cycle", Level.FAULT, Basis.MANUAL, "no first row",
+    private static final RuleInfo INFO = new RuleInfo("mandatory-cycle", Family.RELATIONSHIPS, Level.FAULT, Basis.MANUAL, "no first row",
             "Where each table needs a row of the next one first, none can ever get one: constraints are checked at the end of each statement.",
             "ISO/IEC 9075-2, 4.19.2 and 11.8: an immediate referential constraint is checked with the statement");
 

@@ -8,6 +8,7 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -21,7 +22,7 @@ import java.util.function.Consumer;
 
 /** A recursive relationship whose parent is required. */
 public final class MandatoryRecursion implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("mandatory-recursion", Level.CAUTION, Basis.PRACTICE, "hierarchy without a root",
+    private static final RuleInfo INFO = new RuleInfo("mandatory-recursion", Family.RELATIONSHIPS, Level.CAUTION, Basis.PRACTICE, "hierarchy without a root",
             "A hierarchy has a root, which has nothing above it; if each row must have a parent, the root must be its own.",
             "common practice: a reference to the own table is empty at the root");
 

@@ -3,6 +3,7 @@ package entaxis.core.review.relationships;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -15,7 +16,7 @@ import java.util.function.Consumer;
 
 /** Relationships that claim at least one on the many side, which no table definition can hold. */
 public final class MinimumNotHeld implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("minimum-not-held", Level.HINT, Basis.MANUAL, "minimum that no table holds",
+    private static final RuleInfo INFO = new RuleInfo("minimum-not-held", Family.RELATIONSHIPS, Level.HINT, Basis.MANUAL, "minimum that no table holds",
             "A foreign key tells that a child has a parent, never that a parent has a child; a trigger or the application must see to it.",
             "ISO/IEC 9075-2, 11.8: a referential constraint restricts the referencing table only");
 

@@ -3,6 +3,7 @@ package entaxis.core.review.relationships;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -14,7 +15,7 @@ import java.util.function.Consumer;
 
 /** A relationship with exactly one on both ends. */
 public final class OneToOneBoth implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("one-to-one-both", Level.CAUTION, Basis.PRACTICE, "exactly one on both ends",
+    private static final RuleInfo INFO = new RuleInfo("one-to-one-both", Family.RELATIONSHIPS, Level.CAUTION, Basis.PRACTICE, "exactly one on both ends",
             "Two things that always come in pairs are often one thing with all the attributes.",
             "common practice");
 

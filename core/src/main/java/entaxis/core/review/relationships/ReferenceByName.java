@@ -13,6 +13,7 @@ import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -34,7 +35,7 @@ import java.util.function.Consumer;
 
 /** An attribute that is called and typed like the key of another entity, without a relationship between the two. */
 public final class ReferenceByName implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("reference-by-name", Level.CAUTION, Basis.PRACTICE, "reference that nobody drew",
+    private static final RuleInfo INFO = new RuleInfo("reference-by-name", Family.RELATIONSHIPS, Level.CAUTION, Basis.PRACTICE, "reference that nobody drew",
             "An attribute that repeats another entity’s key without a relationship lets values in that refer to nothing.",
             "common practice");
 

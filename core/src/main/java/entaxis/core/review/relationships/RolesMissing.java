@@ -10,6 +10,7 @@ import entaxis.core.design.Side;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -26,7 +27,7 @@ import java.util.regex.Pattern;
 
 /** Several relationships between one pair of entities whose columns nothing tells apart. */
 public final class RolesMissing implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("roles-missing", Level.CAUTION, Basis.MANUAL, "roles missing",
+    private static final RuleInfo INFO = new RuleInfo("roles-missing", Family.RELATIONSHIPS, Level.CAUTION, Basis.MANUAL, "roles missing",
             "Two references to one entity that differ by a number only are mixed up sooner or later.",
             "FIPS PUB 184 (IDEF1X), role names");
     private static final Pattern NUMBERED = Pattern.compile(".*_\\d+");

@@ -7,6 +7,7 @@ import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -20,7 +21,7 @@ import java.util.function.Consumer;
 
 /** An action that sets a required reference to nothing. */
 public final class SetNullRequired implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("set-null-required", Level.FAULT, Basis.MANUAL, "set to nothing where required",
+    private static final RuleInfo INFO = new RuleInfo("set-null-required", Family.RELATIONSHIPS, Level.FAULT, Basis.MANUAL, "set to nothing where required",
             "The action would empty a column that must have a value, so that the deletion fails, or the engine refuses the table.",
             "ISO/IEC 9075-2, 11.8; MySQL manual, FOREIGN KEY constraints: SET NULL needs columns that may be null");
 

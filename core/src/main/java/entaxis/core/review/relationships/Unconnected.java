@@ -3,6 +3,7 @@ package entaxis.core.review.relationships;
 import entaxis.core.design.Entity;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -12,7 +13,7 @@ import java.util.function.Consumer;
 
 /** An entity without any relationship. */
 public final class Unconnected implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("unconnected", Level.HINT, Basis.PRACTICE, "connected to nothing",
+    private static final RuleInfo INFO = new RuleInfo("unconnected", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "connected to nothing",
             "What nothing refers to and what refers to nothing is often forgotten, or its relationship is.",
             "common practice");
 

@@ -3,6 +3,7 @@ package entaxis.core.review.relationships;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -15,7 +16,7 @@ import java.util.function.Consumer;
 
 /** Relationships whose verb phrases are still those that were proposed. */
 public final class VerbMissing implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("verb-missing", Level.HINT, Basis.PRACTICE, "verb phrase missing",
+    private static final RuleInfo INFO = new RuleInfo("verb-missing", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "verb phrase missing",
             "Only a sentence that somebody read aloud tells whether the relationship is right.",
             "R. Barker and common practice: each relationship is read from both ends");
     private static final int MOST = 5;

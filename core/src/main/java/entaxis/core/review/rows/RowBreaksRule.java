@@ -9,6 +9,7 @@ import entaxis.core.design.SampleRow;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -30,7 +31,7 @@ import java.util.stream.Collectors;
 
 /** A sample row that the table would not take: required, type, length, enumeration, key or reference. */
 public final class RowBreaksRule implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("row-breaks-rule", Level.FAULT, Basis.MANUAL, "row that breaks a rule",
+    private static final RuleInfo INFO = new RuleInfo("row-breaks-rule", Family.ROWS, Level.FAULT, Basis.MANUAL, "row that breaks a rule",
             "An engine refuses such a row; either the row is wrong or the rule is.",
             "ISO/IEC 9075-2, 4.18 (integrity constraints)");
     private static final int MOST = 500;

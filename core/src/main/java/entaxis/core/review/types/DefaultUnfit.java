@@ -6,6 +6,7 @@ import entaxis.core.design.Attribute;
 import entaxis.core.design.Entity;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -18,7 +19,7 @@ import java.util.function.Consumer;
 
 /** A default that does not fit its type, length or enumeration. */
 public final class DefaultUnfit implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("default-unfit", Level.FAULT, Basis.MANUAL, "default that does not fit",
+    private static final RuleInfo INFO = new RuleInfo("default-unfit", Family.TYPES, Level.FAULT, Basis.MANUAL, "default that does not fit",
             "The first row that takes the default is refused, if the table is not.",
             "ISO/IEC 9075-2, 11.5: the default is to be assignable to the type");
 

@@ -2,9 +2,9 @@ package entaxis.core.review.types;
 
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Entity;
-import entaxis.core.design.Naming;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -13,15 +13,13 @@ import entaxis.core.review.Values;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.Form;
-import java.util.List;
-import java.util.Locale;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Consumer;
 
 /** A name or description with a fixed length. */
 public final class FixedForVarying implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("fixed-for-varying", Level.CAUTION, Basis.PRACTICE, "fixed length for text that varies",
+    private static final RuleInfo INFO = new RuleInfo("fixed-for-varying", Family.TYPES, Level.CAUTION, Basis.PRACTICE, "fixed length for text that varies",
             "Fixed-length text is filled up with spaces, which comparisons and programs stumble over.",
             "common practice: CHAR for codes of one length, VARCHAR for text");
     private static final Set<String> TEXTS = Set.of("name", "title", "description", "address", "street", "city", "town", "remark", "note", "comment", "mail", "email", "url", "label");
@@ -35,11 +33,10 @@ public final class FixedForVarying implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
-            boolean varies = Naming.words(own.name()).stream().map(word -> word.toLowerCase(Locale.ROOT)).anyMatch(TEXTS::contains);
+            boolean varies = Values.named(own, TEXTS);
             if (varies && of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.FIXED && length.orElse(1) >= SHORTEST) {
-                found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity, own)), "“" + own.name() + "” of “" + entity.name()
-                        + "” varies in length and is filled up to " + length.orElse(1) + " characters.", List.of(of.design().text(own.type())), Values.retyped(of, entity, own,
-                        SqlType.varchar(length.orElse(1)))));
+                found.accept(Values.mistyped(INFO, of, entity, own, "varies in length and is filled up to " + length.orElse(1) + " characters",
+                        SqlType.varchar(length.orElse(1))));
             }
         }
     }

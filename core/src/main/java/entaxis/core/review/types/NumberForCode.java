@@ -2,9 +2,9 @@ package entaxis.core.review.types;
 
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Entity;
-import entaxis.core.design.Naming;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
@@ -13,15 +13,13 @@ import entaxis.core.review.Values;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.DecimalType;
 import entaxis.core.type.SqlType.IntegerType;
-import java.util.List;
-import java.util.Locale;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Consumer;
 
 /** A phone, postal or serial number that is stored as a number. */
 public final class NumberForCode implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("number-for-code", Level.CAUTION, Basis.PRACTICE, "number for a code",
+    private static final RuleInfo INFO = new RuleInfo("number-for-code", Family.TYPES, Level.CAUTION, Basis.PRACTICE, "number for a code",
             "A number loses leading zeros, plus signs and hyphens, and nobody adds codes up.",
             "common practice: codes with leading zeros and phone numbers are character strings");
     private static final Set<String> CODES = Set.of("phone", "telephone", "tel", "fax", "mobile", "zip", "postcode", "postal", "isbn", "issn", "iban", "ean", "vat", "barcode", "serial");
@@ -40,11 +38,9 @@ public final class NumberForCode implements EntityRule {
                 case DecimalType(OptionalInt precision, OptionalInt scale) -> scale.orElse(0) == 0;
                 default -> false;
             };
-            boolean code = Naming.words(own.name()).stream().map(word -> word.toLowerCase(Locale.ROOT)).anyMatch(CODES::contains);
+            boolean code = Values.named(own, CODES);
             if (number && code && own.identity() == Attribute.Identity.NONE) {
-                found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity, own)), "“" + own.name() + "” of “" + entity.name()
-                        + "” is a code and is stored as a number: leading zeros and signs in it are lost.", List.of(of.design().text(own.type())),
-                        Values.retyped(of, entity, own, SqlType.varchar(LENGTH))));
+                found.accept(Values.mistyped(INFO, of, entity, own, "is a code and is stored as a number: leading zeros and signs in it are lost", SqlType.varchar(LENGTH)));
             }
         }
     }

@@ -5,6 +5,7 @@ import entaxis.core.change.Change;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Entity;
 import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
@@ -26,7 +27,7 @@ import java.util.stream.Collectors;
 
 /** Attributes of one name and different types. */
 public final class SameNameOtherType implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("same-name-other-type", Level.HINT, Basis.PRACTICE, "same name, other type",
+    private static final RuleInfo INFO = new RuleInfo("same-name-other-type", Family.TYPES, Level.HINT, Basis.PRACTICE, "same name, other type",
             "What is called the same is taken for the same; with other types it cannot be compared or joined without converting.",
             "common practice");
     private static final Set<String> COMMON = Set.of("name", "title", "description", "remark", "note", "comment", "status", "type", "code", "number", "date", "value", "amount", "label", "text", "id");
