@@ -104,6 +104,11 @@
   document.getElementById("next-undescribed").addEventListener("click", next);
   document.addEventListener("keydown", event => { if (event.altKey && event.key.toLowerCase() === "n") { event.preventDefault(); next(); } });
 
+  // a class on the desk for each part that is not shown: :has() would make the browser look at the whole page again for each row that scrolls in
+  const shown = document.querySelector(".shown-columns"), without = box => document.getElementById("dictionary-desk").classList.toggle("without-" + box.value, !box.checked);
+  shown.querySelectorAll("input").forEach(without);
+  shown.addEventListener("change", event => without(event.target));
+
   const options = document.getElementById("options");
   let soon = 0;
   async function again() {

@@ -20,7 +20,7 @@
     // somebody has gone on meanwhile: what is on the page is newer than this answer, or not kept yet
     if (writing() || requests !== before) return;
     const page = new DOMParser().parseFromString(text, "text/html"), main = document.querySelector("main"), keeping = document.getElementById("keeping");
-    Idiomorph.morph(main, page.querySelector("main"), { morphStyle: "innerHTML" });
+    Idiomorph.morph(main, page.querySelector("main"), { morphStyle: "innerHTML", callbacks: { beforeNodeMorphed: now => !now.dataset?.own } });
     keeping.replaceWith(page.getElementById("keeping"));
     htmx.process(main);
     htmx.process(document.getElementById("keeping"));

@@ -143,10 +143,19 @@ public record Dictionary(String title, String author, String target, List<Part> 
      * A domain, an enumeration or a structured type.
      *
      * @param kind       which of them, as a word
+     * @param structured whether it is made of fields
      * @param definition what it is made of, in words
      * @param uses       how many attributes have it
      */
-    public record TypeEntry(String kind, String name, String definition, String meaning, int uses) { }
+    public record TypeEntry(String kind, boolean structured, String name, String definition, String meaning, int uses) {
+        /** The headings of a table of types. */
+        public static final List<String> HEADINGS = List.of("Name", "Kind", "Made of", "Meaning");
+
+        /** Its cells under the headings. */
+        public List<String> cells() {
+            return List.of(name, kind, definition, meaning);
+        }
+    }
 
     /** A view, routine, trigger or sequence. */
     public record ProgramEntry(String kind, String name, String text) { }
@@ -159,15 +168,5 @@ public record Dictionary(String title, String author, String target, List<Part> 
     /** All entries in order. */
     public Stream<EntityEntry> entities() {
         return parts.stream().flatMap(part -> part.entities().stream());
-    }
-
-    /** How many attributes entities have of their own. */
-    public long attributes() {
-        return entities().flatMap(entity -> entity.attributes().stream()).filter(attribute -> attribute.own().isPresent()).count();
-    }
-
-    /** How many of them have a meaning. */
-    public long described() {
-        return attributes() - entities().flatMap(entity -> entity.attributes().stream()).filter(AttributeEntry::undescribed).count();
     }
 }

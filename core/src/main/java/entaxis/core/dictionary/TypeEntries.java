@@ -19,7 +19,7 @@ record TypeEntries(Design design, AllowedValues allowed) {
         Map<NamedType, Long> uses = Stream.concat(design.entities().stream().flatMap(entity -> entity.attributes().stream()),
                         design.relationships().stream().flatMap(relationship -> relationship.attributes().stream()))
                 .map(Attribute::type).flatMap(type -> design.definition(type).stream()).collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
-        return design.types().stream().map(type -> new TypeEntry(kind(type), type.name(), allowed.of(type), type.meaning(), uses.getOrDefault(type, 0L).intValue())).toList();
+        return design.types().stream().map(type -> new TypeEntry(kind(type), type instanceof Structure, type.name(), allowed.of(type), type.meaning(), uses.getOrDefault(type, 0L).intValue())).toList();
     }
 
     private static String kind(NamedType type) {

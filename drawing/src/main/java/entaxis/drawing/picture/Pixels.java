@@ -13,6 +13,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.stream.IntStream;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageWriteParam;
@@ -25,8 +26,6 @@ public final class Pixels {
     /** Pixels of one picture at most, so that a very large sheet does not exhaust the memory. */
     public static final double MOST = 40_000_000;
     private static final float JPEG_QUALITY = 0.92f;
-    /** Flat colours compress well enough at the lowest level. */
-    private static final float PNG_SPEED = 0.9f;
 
     private final TextMeasure measure;
     private final PictureSource pictures;
@@ -44,23 +43,27 @@ public final class Pixels {
      * @param transparent whether nothing lies below what is painted, instead of paper
      */
     public byte[] png(Drawing drawing, double scale, boolean transparent) {
-        return encoded(image(drawing, scale, transparent), "png", PNG_SPEED);
+        double fitted = scale(drawing.box(), scale);
+        int height = pixels(drawing.box().height(), fitted);
+        int strips = Math.min(height, Runtime.getRuntime().availableProcessors());
+        return PngWriter.write(IntStream.range(0, strips).parallel()
+                .mapToObj(strip -> image(drawing, fitted, transparent, (int) ((long) height * strip / strips), (int) ((long) height * (strip + 1) / strips))).toList());
     }
 
     /** A drawing on paper as a JPEG file. */
     public byte[] jpeg(Drawing drawing, double scale) {
-        return encoded(image(drawing, scale, false), "jpeg", JPEG_QUALITY);
+        double fitted = scale(drawing.box(), scale);
+        return jpeg(image(drawing, fitted, false, 0, pixels(drawing.box().height(), fitted)));
     }
 
-    /** The bytes of a picture file; for PNG, which loses nothing, quality is speed at the cost of size. */
-    private static byte[] encoded(BufferedImage image, String format, float quality) {
+    private static byte[] jpeg(BufferedImage image) {
         ByteArrayOutputStream file = new ByteArrayOutputStream();
-        ImageWriter writer = ImageIO.getImageWritersByFormatName(format).next();
+        ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
         try (ImageOutputStream out = new MemoryCacheImageOutputStream(file)) {
             writer.setOutput(out);
             ImageWriteParam how = writer.getDefaultWriteParam();
             how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-            how.setCompressionQuality(quality);
+            how.setCompressionQuality(JPEG_QUALITY);
             writer.write(null, new IIOImage(image, null, null), how);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -75,16 +78,21 @@ public final class Pixels {
         return Math.min(wanted, Math.sqrt(MOST / (box.width() * box.height())));
     }
 
-    private BufferedImage image(Drawing drawing, double wanted, boolean transparent) {
+    private static int pixels(double units, double scale) {
+        return Math.max(1, (int) Math.ceil(units * scale));
+    }
+
+    /** The rows of a picture from one to another. */
+    private BufferedImage image(Drawing drawing, double scale, boolean transparent, int from, int to) {
         Box box = drawing.box();
-        double scale = scale(box, wanted);
-        BufferedImage image = new BufferedImage(Math.max(1, (int) Math.ceil(box.width() * scale)), Math.max(1, (int) Math.ceil(box.height() * scale)),
+        BufferedImage image = new BufferedImage(pixels(box.width(), scale), to - from,
                 transparent ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
         Graphics2D on = image.createGraphics();
         if (!transparent) {
             on.setColor(Color.decode(Ink.PAPER));
             on.fill(new Rectangle2D.Double(0, 0, image.getWidth(), image.getHeight()));
         }
+        on.translate(0, -from);
         on.scale(scale, scale);
         on.translate(-box.x(), -box.y());
         drawing.paint().accept(new GraphicsSurface(on, measure, pictures));

@@ -4,8 +4,10 @@ import entaxis.core.dictionary.Dictionary;
 import entaxis.core.dictionary.Dictionary.AttributeEntry;
 import entaxis.core.dictionary.Dictionary.EntityEntry;
 import entaxis.core.dictionary.Dictionary.Part;
+import entaxis.core.dictionary.Dictionary.TypeEntry;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** The attributes of a dictionary as one list, a row each, under headings that are understood when the list comes back. */
 final class AttributeRows {
@@ -13,6 +15,22 @@ final class AttributeRows {
             "Relationship", "Meaning", "Example");
 
     private AttributeRows() { }
+
+    /** The whole list with its headings; below it the types, where there are structured ones, which a row each cannot tell. All rows are equally long. */
+    static List<List<String>> list(Dictionary dictionary) {
+        List<List<String>> rows = new ArrayList<>(List.of(HEADINGS));
+        rows.addAll(of(dictionary));
+        if (dictionary.types().stream().anyMatch(TypeEntry::structured)) {
+            rows.add(padded(List.of()));
+            rows.add(padded(TypeEntry.HEADINGS));
+            dictionary.types().forEach(type -> rows.add(padded(type.cells())));
+        }
+        return rows;
+    }
+
+    private static List<String> padded(List<String> cells) {
+        return Stream.concat(cells.stream(), Stream.generate(() -> "")).limit(HEADINGS.size()).toList();
+    }
 
     static List<List<String>> of(Dictionary dictionary) {
         List<List<String>> rows = new ArrayList<>();

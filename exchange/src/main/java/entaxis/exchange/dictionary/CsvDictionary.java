@@ -9,7 +9,7 @@ import java.util.List;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
-/** The attributes of a dictionary as CSV (RFC 4180), in UTF-8 with a byte order mark, by which spreadsheets know it. */
+/** The attributes of a dictionary, and structured types, as CSV (RFC 4180), in UTF-8 with a byte order mark, by which spreadsheets know it. */
 public final class CsvDictionary {
     private static final String BYTE_ORDER_MARK = "\uFEFF";
 
@@ -20,8 +20,7 @@ public final class CsvDictionary {
         StringWriter text = new StringWriter();
         text.write(BYTE_ORDER_MARK);
         try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.RFC4180)) {
-            csv.printRecord(AttributeRows.HEADINGS);
-            for (List<String> row : AttributeRows.of(dictionary)) {
+            for (List<String> row : AttributeRows.list(dictionary)) {
                 csv.printRecord(row.stream().map(HarmlessText::out).toList());
             }
         } catch (IOException e) {

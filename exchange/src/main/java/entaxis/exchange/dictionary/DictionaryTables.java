@@ -38,9 +38,10 @@ public final class DictionaryTables {
     public static List<SheetTable> read(String name, byte[] bytes) throws Unreadable {
         boolean archive = bytes.length > 3 && bytes[0] == 'P' && bytes[1] == 'K';
         if (!archive) {
-            return List.of(csv(name.replaceFirst("^.*[/\\\\]", "").replaceFirst("\\.[^.]*$", ""), bytes));
+            return csv(name.replaceFirst("^.*[/\\\\]", "").replaceFirst("\\.[^.]*$", ""), bytes).withTypesApart();
         }
-        return OdsTables.recognised(bytes) ? OdsTables.read(bytes) : XlsxTables.read(bytes);
+        List<SheetTable> sheets = OdsTables.recognised(bytes) ? OdsTables.read(bytes) : XlsxTables.read(bytes);
+        return sheets.stream().flatMap(sheet -> sheet.withTypesApart().stream()).toList();
     }
 
     /** Whether a file's name says that it may hold a dictionary. */

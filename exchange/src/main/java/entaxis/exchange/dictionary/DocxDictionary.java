@@ -1,8 +1,9 @@
 package entaxis.exchange.dictionary;
 
-import entaxis.core.dictionary.Dictionary;
 import entaxis.core.dictionary.Dictionary.AttributeEntry;
 import entaxis.core.dictionary.Dictionary.EntityEntry;
+import entaxis.core.dictionary.Dictionary.TypeEntry;
+import entaxis.core.dictionary.Dictionary;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -59,7 +60,7 @@ public final class DocxDictionary {
         });
         if (!dictionary.types().isEmpty()) {
             file.paragraph("Heading1", "Types");
-            file.table(List.of("Name", "Kind", "Made of", "Meaning"), dictionary.types().stream().map(type -> List.of(type.name(), type.kind(), type.definition(), type.meaning())).toList());
+            file.table(TypeEntry.HEADINGS, dictionary.types().stream().map(TypeEntry::cells).toList());
         }
         if (!dictionary.programs().isEmpty()) {
             file.paragraph("Heading1", "Views, routines and sequences");

@@ -15,6 +15,8 @@ import java.util.List;
  */
 public final class HtmlDictionary {
     private static final String POLICY = "default-src 'none'; style-src 'unsafe-inline'; script-src 'unsafe-inline'; img-src data:; font-src data:";
+    /** Entities that a browser shows before the rest, and in each group of the rest. */
+    private static final int AT_ONCE = 50;
     private final Dictionary dictionary;
     private final Addresses addresses;
     private final boolean paper;
@@ -61,7 +63,7 @@ public final class HtmlDictionary {
         }
         dictionary.parts().forEach(part -> {
             page.append("<section class=\"part\"><h2>").append(escaped(part.name())).append("</h2>");
-            part.entities().forEach(this::entity);
+            entities(part.entities());
             page.append("</section>");
         });
         types();
@@ -81,6 +83,22 @@ public final class HtmlDictionary {
             page.append("</ul></li>");
         });
         page.append("</ul></nav>");
+    }
+
+    /**
+     * The first entities as they are; the others in groups that a browser reads as mere text until the page's script brings them in, bit by bit, once the
+     * page is on the screen. Without scripts they are there from the beginning.
+     */
+    private void entities(List<EntityEntry> entities) {
+        boolean later = false;
+        for (EntityEntry entity : entities) {
+            if (!paper && written >= AT_ONCE && (!later || written % AT_ONCE == 0)) {
+                page.append(later ? "</noscript>" : "").append("<noscript class=\"later\">");
+                later = true;
+            }
+            entity(entity);
+        }
+        page.append(later ? "</noscript>" : "");
     }
 
     private void entity(EntityEntry entity) {
@@ -136,7 +154,7 @@ public final class HtmlDictionary {
         page.append("<section class=\"part\"><h2>Types</h2><table><thead><tr><th>Name</th><th>Kind</th><th>Made of</th><th>Meaning</th></tr></thead><tbody>");
         dictionary.types().forEach(type -> {
             page.append("<tr>");
-            List.of(type.name(), type.kind(), type.definition(), type.meaning()).forEach(text -> page.append("<td>").append(escaped(text)).append("</td>"));
+            type.cells().forEach(text -> page.append("<td>").append(escaped(text)).append("</td>"));
             page.append("</tr>");
         });
         page.append("</tbody></table></section>");

@@ -1,8 +1,9 @@
 package entaxis.exchange.dictionary;
 
-import entaxis.core.dictionary.Dictionary;
 import entaxis.core.dictionary.Dictionary.AttributeEntry;
 import entaxis.core.dictionary.Dictionary.EntityEntry;
+import entaxis.core.dictionary.Dictionary.TypeEntry;
+import entaxis.core.dictionary.Dictionary;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -20,7 +21,7 @@ public final class MarkdownDictionary {
         });
         if (!dictionary.types().isEmpty()) {
             text.append("\n## Types\n\n");
-            table(text, List.of("Name", "Kind", "Made of", "Meaning"), dictionary.types().stream().map(type -> List.of(type.name(), type.kind(), type.definition(), type.meaning())).toList());
+            table(text, TypeEntry.HEADINGS, dictionary.types().stream().map(TypeEntry::cells).toList());
         }
         if (!dictionary.programs().isEmpty()) {
             text.append("\n## Views, routines and sequences\n");

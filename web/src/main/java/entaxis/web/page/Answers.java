@@ -2,7 +2,7 @@ package entaxis.web.page;
 
 import entaxis.core.change.Problem;
 import entaxis.core.design.Sheet;
-import entaxis.core.dictionary.Dictionary;
+import entaxis.core.dictionary.MeaningCount;
 import entaxis.web.edit.EditForm;
 import entaxis.web.ledger.Contents;
 import entaxis.web.ledger.ReadAloud;
@@ -37,7 +37,7 @@ class Answers {
                 }
                 if (form.kind().startsWith("dictionary.")) {
                     DeskModel.strip(model, after, "dictionary", form.text("sel"));
-                    model.addAttribute("dictionary", Dictionary.of(after.design(), after.derivation()));
+                    model.addAttribute("meanings", MeaningCount.of(after.design()));
                     yield "fragments/dictionary :: response";
                 }
                 if (!form.text("desk").isEmpty() && !form.text("desk").equals("diagram")) {

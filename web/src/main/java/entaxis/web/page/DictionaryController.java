@@ -1,6 +1,7 @@
 package entaxis.web.page;
 
 import entaxis.core.dictionary.Dictionary;
+import entaxis.core.dictionary.MeaningCount;
 import entaxis.drawing.scene.Lens;
 import entaxis.web.ledger.ShownDictionary;
 import entaxis.web.sheet.Sheets;
@@ -26,13 +27,14 @@ class DictionaryController {
     }
 
     @GetMapping("/designs/{id}/dictionary")
-    String desk(@PathVariable String id, @RequestParam(defaultValue = "") String sel, @RequestParam(defaultValue = "") String words, @RequestParam(defaultValue = "") String area,
-            @RequestParam(defaultValue = "false") boolean undescribed, Model model) {
+    String desk(@PathVariable String id, @RequestParam(defaultValue = "") String sel, @RequestParam(defaultValue = "") String words,
+            @RequestParam(defaultValue = "") String area, @RequestParam(defaultValue = "false") boolean undescribed, Model model) {
         OpenDesign now = store.open(id);
         Dictionary dictionary = Dictionary.of(now.design(), now.derivation());
         ShownDictionary shown = new ShownDictionary(words, area, undescribed);
         DeskModel.strip(model, now, "dictionary", sel);
         model.addAttribute("dictionary", dictionary);
+        model.addAttribute("meanings", MeaningCount.of(now.design()));
         model.addAttribute("shown", shown);
         model.addAttribute("parts", shown.parts(dictionary));
         model.addAttribute("sheets", now.design().sheets().list());

@@ -3,8 +3,17 @@ package entaxis.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Design;
+import entaxis.core.dictionary.Dictionary;
+import entaxis.core.random.RandomDesigns;
+import entaxis.exchange.dictionary.HtmlDictionary;
+import entaxis.exchange.dictionary.WritingProgress;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -84,6 +93,32 @@ class DictionaryIT extends BrowserTest {
         assertThat(page.locator("#found")).containsText("of 19");
         Assertions.assertThat(new AxeBuilder(page).analyze().getViolations().stream().filter(violation -> List.of("serious", "critical").contains(violation.getImpact()))
                 .map(violation -> violation.getId() + " " + violation.getNodes().getFirst().getHtml())).isEmpty();
+    }
+
+    /** Most entities of a large page come in after it is on the screen; nobody has to know. */
+    @Test
+    void aLargeHtmlFileFillsItselfIn() throws IOException {
+        Design design = RandomDesigns.design(3, 140);
+        Dictionary dictionary = Dictionary.of(design, Derivation.of(design));
+        int entities = (int) dictionary.entities().count();
+        Path file = Files.createTempFile(Path.of("target"), "large", ".html");
+        Files.writeString(file, HtmlDictionary.write(dictionary, List.of(), "1", WritingProgress.UNWATCHED));
+        String last = dictionary.entities().toList().getLast().name();
+        page.navigate(file.toUri().toString());
+        page.locator("nav a").last().click();
+        assertThat(page.locator(".entity:target h3")).hasText(last);
+        String address = page.url();
+        page.navigate("about:blank");
+        page.navigate(address);
+        assertThat(page.locator(".entity:target h3")).isInViewport();
+        page.locator("#search").fill(last);
+        assertThat(page.locator("#found")).containsText("of " + entities);
+        assertThat(page.locator("noscript")).hasCount(0);
+        try (BrowserContext plain = page.context().browser().newContext(new Browser.NewContextOptions().setJavaScriptEnabled(false))) {
+            Page still = plain.newPage();
+            still.navigate(file.toUri().toString());
+            assertThat(still.locator(".entity")).hasCount(entities);
+        }
     }
 
     @Test

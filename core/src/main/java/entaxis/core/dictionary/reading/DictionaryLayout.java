@@ -50,6 +50,9 @@ public record DictionaryLayout(List<Block> blocks) {
     public static DictionaryLayout of(List<SheetTable> sheets) {
         List<Block> blocks = new ArrayList<>();
         for (int sheet = 0; sheet < sheets.size(); sheet++) {
+            if (!sheets.get(sheet).rows().isEmpty() && sheets.get(sheet).headsTypes(0)) {
+                continue;
+            }
             of(sheets.get(sheet), sheet, blocks);
         }
         return new DictionaryLayout(blocks);

@@ -18,8 +18,6 @@ import java.util.Optional;
 
 /** Reads dictionaries from the sheets of a workbook. Runs in time linear in the cells. */
 public final class DictionaryReader {
-    private static final List<String> TYPES_HEAD = List.of("Name", "Kind", "Made of", "Meaning");
-
     /** A column that refers to another entity, with its place. */
     private record Reference(ReadAttribute attribute, String to, String verb, boolean unique, int sheet, int row, int column) { }
 
@@ -63,7 +61,7 @@ public final class DictionaryReader {
 
     /** The types that a dictionary of ours defines on a sheet of their own. */
     private void types(SheetTable table) {
-        if (!table.rows().isEmpty() && table.rows().getFirst().size() >= TYPES_HEAD.size() && table.rows().getFirst().subList(0, TYPES_HEAD.size()).equals(TYPES_HEAD)) {
+        if (!table.rows().isEmpty() && table.headsTypes(0)) {
             for (int row = 1; row < table.rows().size(); row++) {
                 types.put(SqlName.of(table.cell(row, 0)), new ReadType(table.cell(row, 0), table.cell(row, 1), table.cell(row, 2), table.cell(row, 3)));
             }
@@ -201,7 +199,7 @@ public final class DictionaryReader {
     private void unread(int sheet, DictionaryLayout layout) {
         SheetTable table = sheets.get(sheet);
         boolean read = layout.blocks().stream().anyMatch(block -> block.sheet() == sheet);
-        boolean ours = !table.rows().isEmpty() && (table.rows().getFirst().stream().limit(4).toList().equals(TYPES_HEAD)
+        boolean ours = !table.rows().isEmpty() && (table.headsTypes(0)
                 || table.rows().getFirst().stream().limit(4).toList().equals(List.of("From", "Verb", "How many", "To")));
         if (!read && !ours && table.rows().stream().anyMatch(row -> row.stream().anyMatch(cell -> !cell.isBlank()))) {
             missed.add(new Missed(table.name(), 1, "A", "", "no headings are recognised on this sheet; one column is to be called attribute, field, column or name"));
