@@ -7,6 +7,7 @@ import entaxis.core.design.AssumptionId;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.CarriedId;
 import entaxis.core.design.CategoryId;
+import entaxis.core.design.DecisionId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
@@ -58,6 +59,7 @@ public final class DesignJson {
                     .add(PictureId.class, PictureId::value, PictureId::new)
                     .add(RowId.class, RowId::value, RowId::new)
                     .add(CarriedId.class, CarriedId::value, CarriedId::new)
+                    .add(DecisionId.class, DecisionId::value, DecisionId::new)
                     .add(ColumnPath.class, ColumnPath::toString, ColumnPath::of)
                     .add(SqlType.class, SqlType::text, DesignJson::type)
                     .addSerializer(Elements.class, new ElementsJson.Writer())

@@ -1,13 +1,14 @@
 // The margin: findings beside the sheet, asked for again when the design has moved on; closed, it only counts.
 window.entaxisMargin = (function () {
   "use strict";
-  const desk = document.getElementById("desk"), margin = document.getElementById("margin"), button = document.getElementById("findings-button");
+  const desk = document.getElementById("desk"), margin = document.getElementById("margin");
   let timer = 0, level = "";
 
   const notes = () => [...margin.querySelectorAll(".note")];
   function ask() {
     const query = new URLSearchParams({ sheet: desk.dataset.sheet || "", level, brief: String(margin.hidden) });
-    return htmx.ajax("GET", `/designs/${desk.dataset.design}/margin?${query}`, { source: margin, target: "#margin-notes", swap: margin.hidden ? "none" : "morph:innerHTML" })
+    // out of the queue of edits and looks: those must not wait for a review
+    return htmx.ajax("GET", `/designs/${desk.dataset.design}/margin?${query}`, { source: document.getElementById("margin-asks"), target: "#margin-notes", swap: margin.hidden ? "none" : "morph:innerHTML" })
       .catch(() => {});
   }
   const soon = () => { clearTimeout(timer); timer = setTimeout(ask, 250); };
@@ -26,7 +27,6 @@ window.entaxisMargin = (function () {
     const drawing = window.entaxisSheet, whole = drawing.wholeSeen();
     margin.hidden = !open;
     if (whole && !drawing.wholeSeen()) drawing.fit();
-    button.setAttribute("aria-expanded", String(open));
     localStorage.setItem("entaxis.margin", open ? "open" : "closed");
     if (!open) document.querySelectorAll("#contents .entry[data-mark]").forEach(entry => delete entry.dataset.mark);
   }
@@ -42,13 +42,63 @@ window.entaxisMargin = (function () {
     if (event.key === "Escape") { document.getElementById("sheet").focus(); event.stopPropagation(); return; }
     if (!note || event.target !== note) return;
     if (step) { all[all.indexOf(note) + step]?.focus(); event.preventDefault(); event.stopPropagation(); }
+    if (event.key === "l" || event.key === "L") { const live = note.querySelector(".live-with"); live.open = true; live.querySelector("input").focus(); event.preventDefault(); event.stopPropagation(); }
     if (event.key === "Enter") { (note.querySelector(".remedy") || note.querySelector("[data-select]"))?.click(); event.preventDefault(); event.stopPropagation(); }
   });
+  // The note under the pointer or the keys is joined to its card by a hairline, which follows while the sheet moves.
+  const line = document.getElementById("hairline");
+  let joined = null, frame = 0;
+  function follow() {
+    const card = joined && joined.isConnected && (document.getElementById(`c-${joined.dataset.about}`) || document.getElementById(`l-${joined.dataset.about}`));
+    const view = document.getElementById("sheet").getBoundingClientRect(), box = card?.getBoundingClientRect(), note = joined?.getBoundingClientRect(), side = margin.getBoundingClientRect();
+    const seen = box && box.width > 0 && box.right > view.left && box.left < view.right && box.bottom > view.top && box.top < view.bottom && note.bottom > side.top && note.top < side.bottom;
+    line.toggleAttribute("hidden", !seen);
+    if (seen) {
+      const y = Math.min(Math.max(note.top + 14, side.top), side.bottom), path = `M${note.left} ${y} L${Math.max(box.right, view.left)} ${Math.min(Math.max(box.top + box.height / 2, view.top), view.bottom)}`;
+      if (line.firstElementChild.getAttribute("d") !== path) line.firstElementChild.setAttribute("d", path);
+    }
+    frame = joined ? requestAnimationFrame(follow) : 0;
+  }
+  function join(note) {
+    joined = note && note.dataset.about ? note : null;
+    if (joined && !frame) frame = requestAnimationFrame(follow);
+    if (!joined) line.toggleAttribute("hidden", true);
+  }
+  margin.addEventListener("pointerover", event => join(event.target.closest(".note")));
+  margin.addEventListener("pointerleave", () => join(document.activeElement.closest?.("#margin .note")));
+  margin.addEventListener("focusin", event => join(event.target.closest(".note")));
+  margin.addEventListener("focusout", () => join(null));
+
+  // The ledger tells what is found about what it shows; its rows carry the sign, and a sentence leads to its note.
+  async function ledger() {
+    const head = document.querySelector("#about-entity .ledger-head, #about-relationship .ledger-head"), selected = desk.dataset.selected;
+    document.getElementById("ledger-notes")?.remove();
+    document.querySelectorAll("#ledger tr[data-mark]").forEach(row => delete row.dataset.mark);
+    if (!head || !/^[er]\w+$/.test(selected || "")) return;
+    const answer = await fetch(`/designs/${desk.dataset.design}/findings/about?sel=${selected}`);
+    if (!answer.ok || !head.isConnected || desk.dataset.selected !== selected) return;
+    const found = new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("ledger-notes");
+    if (!found || !found.children.length || document.getElementById("ledger-notes")) return;
+    head.after(document.adoptNode(found));
+    document.querySelectorAll("#ledger-notes li[data-attribute]").forEach(note => {
+      const row = note.dataset.attribute && document.getElementById(`row-${note.dataset.attribute}`);
+      if (row && !row.dataset.mark) { row.dataset.mark = note.dataset.level; row.title = note.textContent.trim(); }
+    });
+  }
+  document.addEventListener("click", event => {
+    const button = event.target.closest("#ledger-notes [data-note]");
+    if (!button) return;
+    show(true);
+    ask().then(() => document.getElementById(`note-${button.dataset.note}`)?.focus());
+  });
+  document.addEventListener("htmx:afterSettle", event => { if (event.detail.target.id === "ledger") ledger(); });
+  document.addEventListener("DOMContentLoaded", ledger);
+
   margin.addEventListener("change", event => { if (event.target.id === "margin-level") { level = event.target.value; ask(); } });
   document.addEventListener("htmx:oobAfterSwap", event => { if (event.detail.target.id === "keeping" || event.detail.target.id === "contents") soon(); });
   document.addEventListener("htmx:afterSwap", event => { if (event.detail.target.id === "margin-notes") marks(); });
   document.addEventListener("DOMContentLoaded", () => {
-    show(localStorage.getItem("entaxis.margin") === "open");
+    show(localStorage.getItem("entaxis.margin") === "open" || location.hash === "#findings");
     soon();
   });
   return { toggle };

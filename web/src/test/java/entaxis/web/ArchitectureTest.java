@@ -37,7 +37,7 @@ class ArchitectureTest {
     @Test
     void theCoreKnowsOnlyTheJdkAndNeitherFilesNorDatabases() {
         noClasses().that().resideInAPackage("entaxis.core..").should().dependOnClassesThat()
-                .resideOutsideOfPackages("entaxis.core..", "java.lang..", "java.util..", "java.math..", "java.nio.charset..").check(CLASSES);
+                .resideOutsideOfPackages("entaxis.core..", "java.lang..", "java.util..", "java.math..", "java.time..", "java.text..", "java.nio.charset..").check(CLASSES);
     }
 
     @Test

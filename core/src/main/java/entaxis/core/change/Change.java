@@ -10,6 +10,8 @@ import entaxis.core.design.Carried;
 import entaxis.core.design.CarriedId;
 import entaxis.core.design.Category;
 import entaxis.core.design.CategoryId;
+import entaxis.core.design.Decision;
+import entaxis.core.design.DecisionId;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Exclusion;
@@ -43,7 +45,7 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
         Change.RemoveRelationship, Change.PlaceCards, Change.AddRow, Change.RemoveRow, Change.PutType, Change.RemoveType, Change.SetIndexes, Change.SetChecks,
         Change.GiveSurrogate, Change.TakeAlternateKey, Change.MoveAttributes, Change.Resolve, Change.Dissolve, Change.PutCategory, Change.RemoveCategory,
         Change.PutExclusion, Change.RemoveExclusion, Change.PutAssumption, Change.RemoveAssumption, Change.AddSheet, Change.AlterSheet, Change.RemoveSheet,
-        Change.StateDependencies, Change.PutCarried, Change.RemoveCarried, Change.Several, Patch {
+        Change.StateDependencies, Change.PutCarried, Change.RemoveCarried, Change.PutRow, Change.Decide, Change.Withdraw, Change.Several, Patch {
 
     /** Sets name, target, title and author of the design. */
     record SetFacts(Facts facts) implements Change { }
@@ -231,6 +233,15 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
 
     /** No longer carries something along. */
     record RemoveCarried(CarriedId carried) implements Change { }
+
+    /** Gives a sample row other values; it stays where it is. */
+    record PutRow(SampleRow row) implements Change { }
+
+    /** States what is decided about a rule or a finding, new or in the place of what was decided before. */
+    record Decide(Decision decision) implements Change { }
+
+    /** Takes a decision about a rule or a finding back. */
+    record Withdraw(DecisionId decision) implements Change { }
 
     /** Several edits in order, as one step: all of them or none. */
     record Several(List<Change> changes) implements Change {

@@ -37,6 +37,9 @@ public final class Editor {
             case Change.TurnRound edit -> RelationshipEdits.turn(design, edit.relationship());
             case Change.RemoveRelationship edit -> RelationshipEdits.remove(design, edit.relationship());
             case Change.AddRow edit -> RowEdits.add(design, edit.row());
+            case Change.PutRow edit -> RowEdits.put(design, edit.row());
+            case Change.Decide edit -> DecisionEdits.decide(design, edit.decision());
+            case Change.Withdraw edit -> DecisionEdits.withdraw(design, edit.decision());
             case Change.RemoveRow edit -> RowEdits.remove(design, edit.row());
             case Change.PutType edit -> TypeEdits.put(design, edit.type());
             case Change.RemoveType edit -> TypeEdits.remove(design, edit.type());

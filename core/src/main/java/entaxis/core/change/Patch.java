@@ -8,6 +8,8 @@ import entaxis.core.design.Carried;
 import entaxis.core.design.CarriedId;
 import entaxis.core.design.Category;
 import entaxis.core.design.CategoryId;
+import entaxis.core.design.Decision;
+import entaxis.core.design.DecisionId;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
 import entaxis.core.design.Entity;
@@ -79,6 +81,8 @@ public record Patch(List<Swap> swaps) implements Change {
 
     public record CarriedSwap(Optional<Carried> was, Optional<Carried> becomes, int index) implements Swap { }
 
+    public record DecisionSwap(Optional<Decision> was, Optional<Decision> becomes, int index) implements Swap { }
+
     /** The patch that makes {@code to} of {@code from}. Linear in the number of elements; unchanged ones are told by identity. */
     public static Patch between(Design from, Design to) {
         List<Swap> swaps = new ArrayList<>();
@@ -99,6 +103,7 @@ public record Patch(List<Swap> swaps) implements Change {
         differ(from.rows(), to.rows(), RowSwap::new, swaps);
         differ(from.dependencies(), to.dependencies(), DependenciesSwap::new, swaps);
         differ(from.carried(), to.carried(), CarriedSwap::new, swaps);
+        differ(from.decisions(), to.decisions(), DecisionSwap::new, swaps);
         return new Patch(swaps);
     }
 
@@ -211,6 +216,11 @@ public record Patch(List<Swap> swaps) implements Change {
                 CarriedId id = was.or(() -> becomes).orElseThrow().id();
                 yield design.carried().find(id).equals(was) ? Step.done(design.withCarried(exchange(design.carried(), id, becomes, index)))
                         : changed(design, "what is carried as " + name(was.map(Carried::name)));
+            }
+            case DecisionSwap(Optional<Decision> was, Optional<Decision> becomes, int index) -> {
+                DecisionId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.decisions().find(id).equals(was) ? Step.done(design.withDecisions(exchange(design.decisions(), id, becomes, index)))
+                        : changed(design, "a decision about a finding");
             }
             case RowSwap row -> rows(design, List.of(row));
         };

@@ -38,6 +38,15 @@ final class RowEdits {
         if (design.rows().size() >= MAX_ROWS) {
             return Step.refused(design, "", "A design holds " + MAX_ROWS + " sample rows at most. Delete some first.");
         }
+        return stored(design, row);
+    }
+
+    static Step put(Design design, SampleRow row) {
+        return design.rows().find(row.id()).filter(old -> old.table().equals(row.table())).isPresent() ? stored(design, row)
+                : Step.refused(design, "", "This row is no longer there.");
+    }
+
+    private static Step stored(Design design, SampleRow row) {
         Optional<String> tooLong = row.values().values().stream().flatMap(value -> Rules.text(value, "A value").stream()).findFirst();
         return tooLong.map(message -> Step.refused(design, "", message)).orElseGet(() -> Step.done(design.withRows(design.rows().with(row))));
     }

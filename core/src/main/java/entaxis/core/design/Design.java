@@ -13,12 +13,13 @@ import java.util.stream.Stream;
 public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId, NamedType> types, Elements<EntityId, Entity> entities,
         Elements<RelationshipId, Relationship> relationships, Elements<CategoryId, Category> categories, Elements<ExclusionId, Exclusion> exclusions,
         Elements<AssumptionId, Assumption> assumptions, Elements<SheetId, Sheet> sheets, Elements<RowId, SampleRow> rows,
-        Elements<EntityId, StatedDependencies> dependencies, Elements<CarriedId, Carried> carried) {
+        Elements<EntityId, StatedDependencies> dependencies, Elements<CarriedId, Carried> carried,
+        Elements<DecisionId, Decision> decisions) {
 
     /** A design without entities, with one empty sheet. */
     public static Design empty(Facts facts, Sheet sheet) {
         return new Design(facts, Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(),
-                Elements.of(List.of(sheet)), Elements.none(), Elements.none(), Elements.none());
+                Elements.of(List.of(sheet)), Elements.none(), Elements.none(), Elements.none(), Elements.none());
     }
 
     /** The relationships in which an entity takes part, in order. */
@@ -87,43 +88,43 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
     }
 
     public Design with(Facts newFacts) {
-        return new Design(newFacts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried);
+        return new Design(newFacts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
     }
 
     public Design withAreas(Elements<AreaId, Area> newAreas) {
-        return new Design(facts, newAreas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried);
+        return new Design(facts, newAreas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
     }
 
     public Design withTypes(Elements<TypeId, NamedType> newTypes) {
-        return new Design(facts, areas, newTypes, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried);
+        return new Design(facts, areas, newTypes, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
     }
 
     public Design withEntities(Elements<EntityId, Entity> newEntities) {
-        return new Design(facts, areas, types, newEntities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried);
+        return new Design(facts, areas, types, newEntities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
     }
 
     public Design withRelationships(Elements<RelationshipId, Relationship> newRelationships) {
-        return new Design(facts, areas, types, entities, newRelationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried);
+        return new Design(facts, areas, types, entities, newRelationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
     }
 
     public Design withCategories(Elements<CategoryId, Category> newCategories) {
-        return new Design(facts, areas, types, entities, relationships, newCategories, exclusions, assumptions, sheets, rows, dependencies, carried);
+        return new Design(facts, areas, types, entities, relationships, newCategories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
     }
 
     public Design withExclusions(Elements<ExclusionId, Exclusion> newExclusions) {
-        return new Design(facts, areas, types, entities, relationships, categories, newExclusions, assumptions, sheets, rows, dependencies, carried);
+        return new Design(facts, areas, types, entities, relationships, categories, newExclusions, assumptions, sheets, rows, dependencies, carried, decisions);
     }
 
     public Design withAssumptions(Elements<AssumptionId, Assumption> newAssumptions) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, newAssumptions, sheets, rows, dependencies, carried);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, newAssumptions, sheets, rows, dependencies, carried, decisions);
     }
 
     public Design withSheets(Elements<SheetId, Sheet> newSheets) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, newSheets, rows, dependencies, carried);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, newSheets, rows, dependencies, carried, decisions);
     }
 
     public Design withRows(Elements<RowId, SampleRow> newRows) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, newRows, dependencies, carried);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, newRows, dependencies, carried, decisions);
     }
 
     /** This design with an entity added or replaced. */
@@ -142,10 +143,14 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
     }
 
     public Design withDependencies(Elements<EntityId, StatedDependencies> newDependencies) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, newDependencies, carried);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, newDependencies, carried, decisions);
     }
 
     public Design withCarried(Elements<CarriedId, Carried> newCarried) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, newCarried);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, newCarried, decisions);
+    }
+
+    public Design withDecisions(Elements<DecisionId, Decision> newDecisions) {
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, newDecisions);
     }
 }

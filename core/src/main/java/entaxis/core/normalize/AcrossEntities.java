@@ -2,6 +2,7 @@ package entaxis.core.normalize;
 
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Attribute;
+import entaxis.core.design.AttributeId;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
@@ -10,6 +11,7 @@ import entaxis.core.design.SqlName;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,9 +24,21 @@ import java.util.Set;
  * The everyday form of a fault against the normal forms, seen only across entities (common practice): questions about one entity and the others. Linear in the
  * attributes, but for joins, for which each pair of tables is looked at.
  *
- * @param other the entity that it is about beside the asked one
+ * @param other     the entity that it is about beside the asked one
+ * @param attribute the attribute of the asked one that it is about, if it is a single one
  */
-public record AcrossEntities(EntityId other, String question) {
+public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> attribute, String question) {
+    /** What is asked. */
+    public enum Kind {
+        /** Whether the same fact stands in both. */
+        SAME_FACT,
+        /** Whether an attribute describes the other entity. */
+        DESCRIBES_ANOTHER,
+        /** Whether the table is the join of two others. */
+        JOIN_OF_TWO
+    }
+
+    private static final int MOST_ALIKE = 12;
     private static final Set<String> COMMON = Set.of("name", "note", "notes", "remark", "remarks", "comment", "description", "state", "status", "id", "no", "code", "title", "kind", "type", "purpose",
             "created_at", "updated_at", "created_on", "updated_on", "capacity");
 
@@ -32,9 +46,16 @@ public record AcrossEntities(EntityId other, String question) {
     public static List<AcrossEntities> of(Design design, Derivation derivation, EntityId about) {
         List<AcrossEntities> found = new ArrayList<>();
         Entity entity = design.entities().get(about);
-        sameFact(design, entity, found);
-        describesAnother(design, entity, found);
-        joinOfTwo(design, derivation, entity, found);
+        found.addAll(facts(design, entity, design.relationshipsOf(about).toList()));
+        Optional.ofNullable(joins(design, derivation).get(about)).ifPresent(found::add);
+        return found;
+    }
+
+    /** What is asked about single attributes of an entity; it depends on the entities that it is related to, and on no others. */
+    public static List<AcrossEntities> facts(Design design, Entity entity, List<Relationship> own) {
+        List<AcrossEntities> found = new ArrayList<>();
+        sameFact(design, entity, own, found);
+        describesAnother(design, entity, own, found);
         return found;
     }
 
@@ -45,27 +66,20 @@ public record AcrossEntities(EntityId other, String question) {
         return facts;
     }
 
-    private static void sameFact(Design design, Entity entity, List<AcrossEntities> found) {
+    private static void sameFact(Design design, Entity entity, List<Relationship> relationships, List<AcrossEntities> found) {
         Map<String, Attribute> own = facts(entity);
-        for (Entity other : design.entities()) {
-            if (other.id().equals(entity.id()) || !related(design, entity, other)) {
-                continue;
-            }
-            facts(other).forEach((name, attribute) -> {
-                if (own.containsKey(name) && !COMMON.contains(name) && own.get(name).type().equals(attribute.type())) {
-                    found.add(new AcrossEntities(other.id(), own.get(name).name() + " stands in " + other.name() + " too. Is it one fact stored twice? Then keep it where its key is, and drop it here or there."));
-                }
-            });
-        }
-    }
-
-    private static boolean related(Design design, Entity entity, Entity other) {
-        return design.relationshipsOf(entity.id()).anyMatch(relationship -> relationship.touches(other.id()));
+        relationships.stream().map(one -> one.first().entity().equals(entity.id()) ? one.second().entity() : one.first().entity())
+                .filter(other -> !other.equals(entity.id())).distinct().map(design.entities()::get).forEach(other -> facts(other).forEach((name, attribute) -> {
+                    if (own.containsKey(name) && !COMMON.contains(name) && own.get(name).type().equals(attribute.type())) {
+                        found.add(new AcrossEntities(Kind.SAME_FACT, other.id(), Optional.of(own.get(name).id()), own.get(name).name() + " stands in " + other.name()
+                                + " too. Is it one fact stored twice? Then keep it where its key is, and drop it here or there."));
+                    }
+                }));
     }
 
     /** An attribute that begins with the name of an entity it refers to. */
-    private static void describesAnother(Design design, Entity entity, List<AcrossEntities> found) {
-        for (Relationship relationship : design.relationshipsOf(entity.id()).toList()) {
+    private static void describesAnother(Design design, Entity entity, List<Relationship> relationships, List<AcrossEntities> found) {
+        for (Relationship relationship : relationships) {
             Optional<Entity> parent = relationship.childEntity().filter(entity.id()::equals).flatMap(child -> relationship.parentEntity()).flatMap(design.entities()::find);
             if (parent.isEmpty() || parent.get().id().equals(entity.id())) {
                 continue;
@@ -73,35 +87,54 @@ public record AcrossEntities(EntityId other, String question) {
             String prefix = SqlName.of(parent.get().name()) + "_";
             facts(entity).forEach((name, attribute) -> {
                 if (name.toLowerCase(Locale.ROOT).startsWith(prefix)) {
-                    found.add(new AcrossEntities(parent.get().id(), attribute.name() + " seems to describe the " + parent.get().name().toLowerCase(Locale.ROOT) + ", not the "
+                    found.add(new AcrossEntities(Kind.DESCRIBES_ANOTHER, parent.get().id(), Optional.of(attribute.id()), attribute.name() + " seems to describe the " + parent.get().name().toLowerCase(Locale.ROOT) + ", not the "
                             + entity.name().toLowerCase(Locale.ROOT) + ". Should it move to " + parent.get().name() + "?"));
                 }
             });
         }
     }
 
-    /** A table all of whose columns stand in two others that share some. */
-    private static void joinOfTwo(Design design, Derivation derivation, Entity entity, List<AcrossEntities> found) {
-        Set<String> columns = derivation.stated().table(entity.id()).map(AcrossEntities::names).orElse(Set.of());
-        if (columns.size() < 3) {
-            return;
+    /**
+     * Each entity all of whose columns stand in two others that share some, with the question whether it is their join. Only tables that share two
+     * columns or more with it are looked at.
+     */
+    public static Map<EntityId, AcrossEntities> joins(Design design, Derivation derivation) {
+        Map<EntityId, Set<String>> columns = new LinkedHashMap<>();
+        Map<String, List<EntityId>> having = new HashMap<>();
+        for (Entity entity : design.entities()) {
+            Set<String> names = derivation.stated().table(entity.id()).map(AcrossEntities::names).orElse(Set.of());
+            columns.put(entity.id(), names);
+            names.forEach(name -> having.computeIfAbsent(name, any -> new ArrayList<>()).add(entity.id()));
         }
-        List<Table> others = derivation.stated().schema().tables().stream().filter(table -> table.origin().filter(origin -> origin instanceof EntityId id && !id.equals(entity.id())).isPresent()
-                && names(table).stream().filter(columns::contains).count() > 1).toList();
+        Map<EntityId, AcrossEntities> found = new LinkedHashMap<>();
+        for (Entity entity : design.entities()) {
+            Set<String> own = columns.get(entity.id());
+            boolean elsewhere = own.size() >= 3 && own.stream().allMatch(name -> having.get(name).size() > 1);
+            if (elsewhere) {
+                Map<EntityId, Integer> shared = new LinkedHashMap<>();
+                own.forEach(name -> having.get(name).stream().filter(other -> !other.equals(entity.id())).limit(MOST_ALIKE).forEach(other -> shared.merge(other, 1, Integer::sum)));
+                List<EntityId> others = shared.entrySet().stream().filter(one -> one.getValue() > 1).map(Map.Entry::getKey).toList();
+                joinOfTwo(design, entity, own, others, columns).ifPresent(one -> found.put(entity.id(), one));
+            }
+        }
+        return found;
+    }
+
+    private static Optional<AcrossEntities> joinOfTwo(Design design, Entity entity, Set<String> own, List<EntityId> others, Map<EntityId, Set<String>> columns) {
         for (int i = 0; i < others.size(); i++) {
             for (int j = i + 1; j < others.size(); j++) {
-                Set<String> first = names(others.get(i));
-                Set<String> second = names(others.get(j));
-                Set<String> both = new HashSet<>(first);
-                both.addAll(second);
-                boolean needed = !first.containsAll(columns) && !second.containsAll(columns);
-                if (needed && both.containsAll(columns) && first.stream().anyMatch(name -> second.contains(name) && columns.contains(name))
-                        && others.get(i).origin().orElseThrow() instanceof EntityId other) {
-                    found.add(new AcrossEntities(other, "Every column of " + entity.name() + " stands in " + design.entities().get(other).name() + " or "
-                            + design.entities().get((EntityId) others.get(j).origin().orElseThrow()).name() + ". Is it their join? Then a view says the same and cannot disagree."));
+                Set<String> first = columns.get(others.get(i));
+                Set<String> second = columns.get(others.get(j));
+                boolean both = own.stream().allMatch(name -> first.contains(name) || second.contains(name));
+                boolean needed = !first.containsAll(own) && !second.containsAll(own);
+                if (needed && both && own.stream().anyMatch(name -> first.contains(name) && second.contains(name))) {
+                    return Optional.of(new AcrossEntities(Kind.JOIN_OF_TWO, others.get(i), Optional.empty(), "Every column of " + entity.name() + " stands in "
+                            + design.entities().get(others.get(i)).name() + " or " + design.entities().get(others.get(j)).name()
+                            + ". Is it their join? Then a view says the same and cannot disagree."));
                 }
             }
         }
+        return Optional.empty();
     }
 
     private static Set<String> names(Table table) {

@@ -19,14 +19,17 @@ import java.util.List;
  *
  * @param line  the dependency in textbook notation
  * @param words what the rows say of it
- * @param holds whether no row breaks it; one that some rows break is only told
+ * @param holds whether no row breaks it
+ * @param key   whether what decides would be a key
  */
-public record Suggestion(String line, String words, boolean holds) {
+public record Suggestion(String line, String words, boolean holds, boolean key) {
     private static final int MOST = 6;
     private static final int MOST_DETERMINANTS = 2;
     private static final int MOST_LOOKED_AT = 200;
     private static final int FEWEST_ROWS = 3;
     private static final int NEARLY = 20;
+    private static final int ENOUGH_FOR_A_KEY = 8;
+    private static final int MOST_KEYS = 2;
     private static final int MOST_NEARLY = 24;
 
     /** At most eight suggestions for an entity, smallest determinants first; none where there are too few rows to tell. */
@@ -46,36 +49,56 @@ public record Suggestion(String line, String words, boolean holds) {
                     Evidence evidence = Evidence.of(rows, dependency);
                     if (evidence.tested() > 1) {
                         known.add(dependency);
-                        found.add(new Suggestion(about.relation().text(dependency), "holds in all " + rows.size() + " rows; " + evidence.tested() + " could have refuted it", true));
+                        found.add(new Suggestion(about.relation().text(dependency), "holds in all " + rows.size() + " rows; " + evidence.tested() + " could have refuted it", true, false));
                     }
                 });
         if (columns <= 8) {
             DependencyBasis basis = new DependencyBasis(about.relation());
             for (Multivalued dependency : ManyValuedDiscovery.of(rows, 1)) {
                 if (found.size() < MOST && dependency.determinant().size() == 1 && !basis.implies(dependency) && !rejected(about, stated, dependency)) {
-                    found.add(new Suggestion(about.relation().text(dependency), "every combination is there, in all " + rows.size() + " rows", true));
+                    found.add(new Suggestion(about.relation().text(dependency), "every combination is there, in all " + rows.size() + " rows", true, false));
                 }
             }
         }
-        nearly(about, stated, found);
+        keys(about, stated, known, found);
+        nearly(about, stated, known, found);
         return found;
     }
 
+    /** Keys that rows suggest: columns that no two of enough rows share. */
+    private static void keys(EntityRelation about, StatedDependencies stated, List<Functional> known, List<Suggestion> found) {
+        Rows rows = about.rows();
+        AttributeSet all = AttributeSet.first(rows.columns().size());
+        if (rows.size() < ENOUGH_FOR_A_KEY) {
+            return;
+        }
+        int before = found.size();
+        for (AttributeSet key : Discovery.of(rows, MOST_DETERMINANTS, Discovery.Watch.NONE).keys()) {
+            Functional dependency = new Functional(key, all.minus(key));
+            boolean told = key.isEmpty() || key.size() > MOST_DETERMINANTS || rejected(about, stated, dependency)
+                    || new Closure(rows.columns().size(), known).implies(dependency);
+            if (!told && found.size() < before + MOST_KEYS) {
+                found.add(new Suggestion(about.relation().text(dependency), "no two of " + rows.size() + " rows agree: is it a key?", true, true));
+            }
+        }
+    }
+
     /** Dependencies on one column that only a few rows break. */
-    private static void nearly(EntityRelation about, StatedDependencies stated, List<Suggestion> found) {
+    private static void nearly(EntityRelation about, StatedDependencies stated, List<Functional> known, List<Suggestion> found) {
         Rows rows = about.rows();
         int columns = Math.min(MOST_NEARLY, rows.columns().size());
+        Closure implied = new Closure(rows.columns().size(), known);
         for (int left = 0; left < columns; left++) {
             for (int right = 0; right < columns; right++) {
                 Functional dependency = new Functional(AttributeSet.of(left), AttributeSet.of(right));
-                if (left == right || found.size() >= MOST + 2 || rejected(about, stated, dependency)) {
+                if (left == right || found.size() >= MOST + MOST_KEYS + 2 || rejected(about, stated, dependency) || implied.implies(dependency)) {
                     continue;
                 }
                 Evidence evidence = Evidence.of(rows, dependency);
                 if (!evidence.agrees() && (rows.size() - evidence.holds()) * NEARLY <= evidence.tested()) {
                     Evidence.Contradiction first = evidence.breaking().getFirst();
                     found.add(new Suggestion(about.relation().text(dependency), "holds in " + evidence.holds() + " of " + rows.size() + " rows; broken by rows " + (first.usual() + 1)
-                            + " and " + (first.other() + 1), false));
+                            + " and " + (first.other() + 1), false, false));
                 }
             }
         }

@@ -1,4 +1,4 @@
 package entaxis.core.review;
 
 /** What rules are about. */
-public enum Family { KEYS, RELATIONSHIPS, TYPES, NAMES, FORMS, ROWS, INDEXES, AGREEMENT }
+public enum Family { KEYS, RELATIONSHIPS, TYPES, NAMES, FORMS, ROWS, INDEXES, CARRIED, AGREEMENT }

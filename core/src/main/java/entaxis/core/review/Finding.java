@@ -1,7 +1,12 @@
 package entaxis.core.review;
 
+import entaxis.core.design.DecisionId;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Something that a rule has to say about a design.
@@ -22,7 +27,26 @@ public record Finding(String rule, Level level, List<About> about, String senten
 
     /** Tells it from others: its rule and the elements. */
     public String key() {
-        return rule + about.stream().map(one -> " " + one.kind().name().toLowerCase(java.util.Locale.ROOT) + " " + one.id() + " " + one.name()).collect(Collectors.joining());
+        return rule + about.stream().map(one -> " " + one.kind().name().toLowerCase(Locale.ROOT) + " " + one.id() + " " + one.name()).collect(Collectors.joining());
+    }
+
+    /** By what a decision about it is kept. */
+    public DecisionId decision() {
+        return DecisionId.finding(rule, mark(key()));
+    }
+
+    /** A mark of all that it says, by which it is known whether something has changed. */
+    public String evidenceMark() {
+        return mark(sentence + "\n" + String.join("\n", evidence) + "\n" + key());
+    }
+
+    private static String mark(String text) {
+        return UUID.nameUUIDFromBytes(text.getBytes(StandardCharsets.UTF_8)).toString();
+    }
+
+    /** The same with one more line of evidence. */
+    Finding with(String line) {
+        return new Finding(rule, level, about, sentence, Stream.concat(Stream.of(line), evidence.stream()).toList(), remedies);
     }
 
     /** The same at another level. */

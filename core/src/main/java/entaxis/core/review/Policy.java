@@ -1,5 +1,10 @@
 package entaxis.core.review;
 
+import entaxis.core.design.Decision;
+import entaxis.core.design.DecisionId;
+import entaxis.core.design.Design;
+import entaxis.core.design.RuleLevel;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 
@@ -15,6 +20,18 @@ public record Policy(Map<String, Optional<Level>> levels) {
     /** Copies the levels. */
     public Policy {
         levels = Map.copyOf(levels);
+    }
+
+    /** What a design states of its own, under this policy, which goes first. */
+    public Policy in(Design design) {
+        Map<String, Optional<Level>> own = new HashMap<>();
+        for (Decision decision : design.decisions()) {
+            if (decision instanceof RuleLevel(DecisionId id, String level)) {
+                own.put(id.value().replaceFirst("^rule ", ""), Level.of(level));
+            }
+        }
+        own.putAll(levels);
+        return new Policy(own);
     }
 
     /** The finding as the policy has it; nothing if its rule is switched off. */

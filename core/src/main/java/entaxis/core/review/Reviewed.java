@@ -13,6 +13,7 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
+import entaxis.core.expression.Condition;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
@@ -31,6 +32,7 @@ public final class Reviewed {
     private final Map<EntityId, List<Relationship>> touching = new HashMap<>();
     private final Map<OwnerId, List<SampleRow>> rows = new HashMap<>();
     private final Map<AttributeId, Attribute> attributes = new HashMap<>();
+    private final Map<String, Optional<Condition>> conditions = new HashMap<>();
 
     /** A design with its schema, for an engine. Linear in the design. */
     public Reviewed(Design design, Derivation derivation, Dialect dialect) {
@@ -76,6 +78,16 @@ public final class Reviewed {
         return touching.getOrDefault(entity, List.of());
     }
 
+    /** The relationships whose first end is at an entity, so that each is told once. */
+    public List<Relationship> begun(EntityId entity) {
+        return relationships(entity).stream().filter(relationship -> relationship.first().entity().equals(entity)).toList();
+    }
+
+    /** A condition that is written in SQL, read once; nothing if it is not understood. */
+    public Optional<Condition> condition(String sql) {
+        return conditions.computeIfAbsent(sql, Condition::read);
+    }
+
     /** The relationships in which an entity's table refers to others. */
     public List<Relationship> references(EntityId child) {
         return relationships(child).stream().filter(relationship -> relationship.childEntity().equals(Optional.of(child))).toList();
@@ -107,6 +119,11 @@ public final class Reviewed {
     /** An entity, as findings are about it. */
     public About about(Entity entity) {
         return new About(About.Kind.ENTITY, entity.id().value(), table(entity.id()).name());
+    }
+
+    /** A table, as findings are about it. */
+    public About about(Table table) {
+        return new About(About.Kind.ENTITY, table.origin().map(OwnerId::toString).orElse(""), table.name());
     }
 
     /** An attribute, as findings are about it. */
@@ -149,18 +166,18 @@ public final class Reviewed {
         }
     }
 
-    /** The names of all entities, tables and columns with what they belong to: what rules about names look at. */
+    /** The names of an entity, its table and its columns. */
+    List<Object> names(Entity entity) {
+        Table table = table(entity.id());
+        List<Object> names = new ArrayList<>(List.of(entity.id(), entity.name(), table.name()));
+        entity.attributes().forEach(own -> names.add(own.name()));
+        table.columns().forEach(column -> names.add(column.name()));
+        return names;
+    }
+
+    /** Beside the names of entities, what rules about names look at. */
     List<Object> names() {
-        List<Object> names = new ArrayList<>();
-        names.add(design.facts().names());
-        for (Entity entity : design.entities()) {
-            Table table = table(entity.id());
-            names.add(entity.id());
-            names.add(entity.name());
-            names.add(table.name());
-            entity.attributes().forEach(own -> names.add(own.name()));
-            table.columns().forEach(column -> names.add(column.name()));
-        }
+        List<Object> names = new ArrayList<>(List.of(design.facts().names(), dialect.target()));
         for (Relationship relationship : design.relationships()) {
             names.add(relationship.first().columnNames());
             names.add(relationship.second().columnNames());

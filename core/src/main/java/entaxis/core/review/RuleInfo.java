@@ -1,5 +1,7 @@
 package entaxis.core.review;
 
+import java.util.List;
+
 /**
  * What is known of a rule.
  *
@@ -9,4 +11,9 @@ package entaxis.core.review;
  * @param why    why that matters, in a sentence
  * @param source the theorem, manual or practice that it rests on
  */
-public record RuleInfo(String id, Family family, Level level, Basis basis, String title, String why, String source) { }
+public record RuleInfo(String id, Family family, Level level, Basis basis, String title, String why, String source) {
+    /** What the rule found, at its own level. */
+    public Finding found(List<About> about, String sentence, List<String> evidence, List<Remedy> remedies) {
+        return new Finding(id, level, about, sentence, evidence, remedies);
+    }
+}

@@ -8,7 +8,8 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.Enumeration;
 import entaxis.core.design.NamedType;
 import entaxis.core.design.Naming;
-import entaxis.core.type.SqlType;
+import entaxis.core.design.SampleRow;
+import entaxis.core.expression.SqlValue;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.DateType;
@@ -17,6 +18,8 @@ import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType.FloatType;
 import entaxis.core.type.SqlType.Form;
 import entaxis.core.type.SqlType.IntegerType;
+import entaxis.core.type.SqlType.TimestampType;
+import entaxis.core.type.SqlType;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.util.List;
@@ -26,6 +29,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Whether plain values fit the types of columns, as ISO/IEC 9075-2 has it (4.2 to 4.6). Only what is certain is said: what is not understood fits. */
 public final class Values {
@@ -62,6 +66,36 @@ public final class Values {
         };
     }
 
+    /** A value as conditions compare it, by its type; unclear where engines differ. */
+    public static SqlValue typed(Reviewed of, SqlType type, String value) {
+        return switch (of.plain(type)) {
+            case IntegerType any -> SqlValue.number(value);
+            case DecimalType(OptionalInt precision, OptionalInt scale) -> SqlValue.number(value) instanceof SqlValue.Numeric(BigDecimal number)
+                    && number.stripTrailingZeros().scale() <= scale.orElse(precision.isPresent() ? 0 : LONGEST_NUMBER) ? new SqlValue.Numeric(number) : SqlValue.UNCLEAR;
+            case DateType any -> SqlValue.moment(value);
+            case TimestampType(OptionalInt precision, boolean zoned) -> zoned ? SqlValue.UNCLEAR : SqlValue.moment(value);
+            case BooleanType any -> value.strip().equalsIgnoreCase("true") ? new SqlValue.Flag(true)
+                    : value.strip().equalsIgnoreCase("false") ? new SqlValue.Flag(false) : SqlValue.UNCLEAR;
+            case EnumType any -> new SqlValue.Text(value);
+            case CharacterType(Form form, OptionalInt length) -> value.isEmpty() || form == Form.FIXED && value.length() != length.orElse(1)
+                    || !value.equals(value.stripTrailing()) ? SqlValue.UNCLEAR : new SqlValue.Text(value);
+            default -> of.design().definition(type).filter(Enumeration.class::isInstance).isPresent() ? new SqlValue.Text(value) : SqlValue.UNCLEAR;
+        };
+    }
+
+    /** Why a value of an attribute is refused by its type or by a condition, in words that follow a colon; nothing if it is not. */
+    public static Optional<String> refused(Reviewed of, Entity entity, Attribute own, String value) {
+        return unfit(of, own.type(), value).or(() -> {
+            if (of.table(entity.id()).checks().isEmpty() && of.design().definition(own.type()).isEmpty()) {
+                return Optional.empty();
+            }
+            String column = of.column(entity.id(), own).name().toLowerCase(Locale.ROOT);
+            SqlValue typed = typed(of, own.type(), value);
+            return ColumnConditions.broken(of, own, of.table(entity.id()).checks(), name -> name.equals(column) ? typed : SqlValue.UNCLEAR, typed)
+                    .map(condition -> "“" + value + "” breaks the condition " + condition);
+        });
+    }
+
     /** Whether one of some words, in lower case, stands in an attribute's name. */
     public static boolean named(Attribute own, Set<String> words) {
         return Naming.words(own.name()).stream().map(word -> word.toLowerCase(Locale.ROOT)).anyMatch(words::contains);
@@ -81,10 +115,18 @@ public final class Values {
 
     /** Whether the default and all sample values of an attribute would fit another type. */
     public static boolean allFit(Reviewed of, Entity entity, Attribute own, SqlType type) {
+        return stored(of, entity, own).stream().allMatch(value -> unfit(of, type, value).isEmpty());
+    }
+
+    /** The values that an attribute is known to get: its default, if that is a literal, and those of the sample rows. */
+    public static List<String> stored(Reviewed of, Entity entity, Attribute own) {
+        List<SampleRow> rows = of.rows(entity.id());
+        if (rows.isEmpty() && own.defaultValue().isEmpty()) {
+            return List.of();
+        }
         ColumnPath path = ColumnPath.own(own.id());
-        return own.defaultValue().flatMap(Values::literal).flatMap(value -> unfit(of, type, value)).isEmpty() && of.rows(entity.id()).stream()
-                .map(row -> row.values().getOrDefault(path, "").strip()).filter(value -> !value.isEmpty() && !value.equalsIgnoreCase("null"))
-                .allMatch(value -> unfit(of, type, value).isEmpty());
+        return Stream.concat(own.defaultValue().flatMap(Values::literal).stream(), rows.stream().map(row -> row.values().getOrDefault(path, "").strip())
+                .filter(value -> !value.isEmpty() && !value.equalsIgnoreCase("null"))).distinct().toList();
     }
 
     private static Optional<String> listed(List<String> values, String value) {

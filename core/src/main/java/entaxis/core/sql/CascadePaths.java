@@ -1,12 +1,13 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.Target;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -15,32 +16,45 @@ import java.util.Set;
  * SQL Server refuses actions that could reach a table by two ways or come back to it (SQL Server documentation, “Primary and foreign key constraints”, cascading
  * referential integrity). Actions are taken in order; one that would open a second way is replaced by a refusal, and said.
  */
-final class CascadePaths {
+public final class CascadePaths {
     private final Map<String, List<String>> reaches = new HashMap<>();
     private final Map<String, List<String>> reachedFrom = new HashMap<>();
 
     private CascadePaths() { }
 
-    /** The tables with only those actions left that the engine takes. Each action looks at the tables that it connects. */
+    /** The references whose actions the engine does not take. Each action looks at the tables that it connects. */
+    public static Set<ForeignKey> refused(List<Table> tables) {
+        CascadePaths paths = new CascadePaths();
+        Set<ForeignKey> refused = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (Table table : tables) {
+            for (ForeignKey key : table.foreignKeys()) {
+                boolean acts = key.onDelete() != ReferentialAction.NO_ACTION || key.onUpdate() != ReferentialAction.NO_ACTION;
+                if (acts && !paths.open(key.referencedTable(), table.name())) {
+                    refused.add(key);
+                }
+            }
+        }
+        return refused;
+    }
+
+    /** The tables with only those actions left that the engine takes. */
     static List<Table> cut(List<Table> tables, Dialect dialect, List<Finding> findings) {
-        if (dialect.target() != Target.SQLSERVER) {
+        if (!dialect.refusesSecondCascade()) {
             return tables;
         }
-        CascadePaths paths = new CascadePaths();
+        Set<ForeignKey> refused = refused(tables);
         List<Table> cut = new ArrayList<>(tables.size());
         for (Table table : tables) {
             List<ForeignKey> keys = new ArrayList<>();
             for (ForeignKey key : table.foreignKeys()) {
-                boolean acts = key.onDelete() != ReferentialAction.NO_ACTION || key.onUpdate() != ReferentialAction.NO_ACTION;
-                if (!acts || paths.open(key.referencedTable(), table.name())) {
-                    keys.add(key);
-                } else {
+                if (refused.contains(key)) {
                     findings.add(new Finding(Finding.Kind.LOST, table.name(), key.name(),
                             "a second way of carrying changes along from " + key.referencedTable() + " is not possible; here it is refused instead"));
-                    keys.add(key.withActions(ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION));
                 }
+                keys.add(refused.contains(key) ? key.withActions(ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION) : key);
             }
-            cut.add(new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), table.uniqueKeys(), table.checks(), keys, table.indexes(), table.comment()));
+            cut.add(new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), table.uniqueKeys(), table.checks(), keys,
+                    table.indexes(), table.comment()));
         }
         return cut;
     }

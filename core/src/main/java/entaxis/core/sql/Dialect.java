@@ -237,6 +237,17 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
         return false;
     }
 
+    /** Whether it refuses an action that would reach a table by a second way. */
+    public boolean refusesSecondCascade() {
+        return false;
+    }
+
+    /** A name as the engine compares it with others: as it is held, in one case of letters where the engine tells none apart. */
+    public String compared(String name) {
+        String stored = stored(name);
+        return foldsUp() ? plain(stored) ? stored.toUpperCase(Locale.ROOT) : stored : stored.toLowerCase(Locale.ROOT);
+    }
+
     /** Whether it refuses values that do not fit a column's type. */
     public boolean holdsTypes() {
         return true;

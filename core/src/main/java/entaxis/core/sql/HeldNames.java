@@ -36,18 +36,13 @@ final class HeldNames {
         Map<String, String> seen = new HashMap<>();
         for (Table table : tables) {
             String held = dialect.stored(table.name());
-            String other = seen.putIfAbsent(table.namespace() + "\u0000" + folded(held), table.name());
+            String other = seen.putIfAbsent(table.namespace() + "\u0000" + dialect.compared(held), table.name());
             if (other != null) {
                 findings.add(new Finding(Finding.Kind.CLASH, table.name(), "", "it has the same name as " + other + " in " + dialect.target().title()));
             }
-            spaces.ofTable(table).forEach(space -> taken.add(List.of(space, folded(held))));
+            spaces.ofTable(table).forEach(space -> taken.add(List.of(space, dialect.compared(held))));
         }
         return tables.stream().map(this::named).toList();
-    }
-
-    private String folded(String name) {
-        boolean tellsCase = dialect.target() == Target.POSTGRESQL;
-        return tellsCase ? name : name.toLowerCase(Locale.ROOT);
     }
 
     private Table named(Table table) {
@@ -58,7 +53,7 @@ final class HeldNames {
             if (!held.equals(column.name())) {
                 cut.put(column.name().toLowerCase(Locale.ROOT), dialect.name(held));
             }
-            String other = seen.putIfAbsent(folded(held), column.name());
+            String other = seen.putIfAbsent(dialect.compared(held), column.name());
             if (other != null) {
                 findings.add(new Finding(Finding.Kind.CLASH, table.name(), column.name(), "it has the same name as the column " + other + " in " + dialect.target().title()));
             }
@@ -94,9 +89,9 @@ final class HeldNames {
     }
 
     private boolean take(List<String> shared, String name) {
-        boolean free = shared.stream().noneMatch(space -> taken.contains(List.of(space, folded(name))));
+        boolean free = shared.stream().noneMatch(space -> taken.contains(List.of(space, dialect.compared(name))));
         if (free) {
-            shared.forEach(space -> taken.add(List.of(space, folded(name))));
+            shared.forEach(space -> taken.add(List.of(space, dialect.compared(name))));
         }
         return free;
     }

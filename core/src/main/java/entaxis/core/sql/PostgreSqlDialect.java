@@ -51,6 +51,11 @@ final class PostgreSqlDialect extends Dialect {
     }
 
     @Override
+    public String compared(String name) {
+        return stored(name);
+    }
+
+    @Override
     public Target target() {
         return Target.POSTGRESQL;
     }

@@ -48,6 +48,11 @@ final class SqlServerDialect extends Dialect {
     private static final int MAX_KEY_CHARACTERS = 450;
 
     @Override
+    public boolean refusesSecondCascade() {
+        return true;
+    }
+
+    @Override
     public Target target() {
         return Target.SQLSERVER;
     }

@@ -7,21 +7,31 @@ import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.RelationshipAspect;
 import entaxis.core.derive.Derivation;
+import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
+import entaxis.core.design.CarriedId;
+import entaxis.core.design.CarriedProgram;
+import entaxis.core.design.Category;
+import entaxis.core.design.CategoryId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.End;
-import entaxis.core.design.Index;
+import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
 import entaxis.core.design.Index.IndexPart;
-import entaxis.core.design.KeyPart;
+import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
+import entaxis.core.design.Member;
+import entaxis.core.design.Naming;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
-import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.StatedDependencies.Stated;
+import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.Target;
 import entaxis.core.small.Small;
 import entaxis.core.sql.Dialect;
@@ -121,7 +131,109 @@ class RulesTest {
     }
 
     static Stream<Case> cases() {
-        return Stream.of(keys(), relationships(), values(), names(), others()).flatMap(some -> some);
+        return Stream.of(keys(), relationships(), values(), names(), others(), conditions(), engines(), facts()).flatMap(some -> some);
+    }
+
+    private static Stream<Case> conditions() {
+        return Stream.of(
+                of("check-never", () -> one("jar_no integer primary key", "weight integer not null check (weight > 5 and weight < 6)"),
+                        () -> one("jar_no integer primary key", "weight integer not null check (weight > 5 and weight < 7)")),
+                of("check-never", () -> one("jar_no integer primary key", "shelf smallint check (shelf > 40000)"),
+                        () -> one("jar_no integer primary key", "shelf integer check (shelf > 40000)")),
+                of("check-never", () -> one("jar_no integer primary key", "colour varchar(9) not null check (colour in ('red', 'green') and colour = 'blue')"),
+                        () -> one("jar_no integer primary key", "colour varchar(9) not null check (colour in ('red', 'green') and colour = 'RED')")),
+                of("check-never", () -> one("jar_no integer primary key", "filled_on date check (filled_on between '2031-05-02' and '2031-05-01')"),
+                        () -> one("jar_no integer primary key", "filled_on date check (filled_on between '2031-05-01' and '2031-05-01')")),
+                of("check-always", () -> one("jar_no integer primary key", "shelf smallint check (shelf < 40000)"),
+                        () -> one("jar_no integer primary key", "shelf integer check (shelf < 40000)")),
+                of("check-always", () -> one("jar_no integer primary key", "weight integer not null check (weight is not null)"),
+                        () -> one("jar_no integer primary key", "weight integer check (weight is not null)")),
+                of("default-unfit", () -> one("jar_no integer primary key", "weight integer default 3 check (weight > 5)"),
+                        () -> one("jar_no integer primary key", "weight integer default 7 check (weight > 5)")),
+                of("row-breaks-rule", () -> row(one("jar_no integer primary key", "colour varchar(9) check (colour like 'r%')"), "Jar", "jar_no", "1", "colour", "green"),
+                        () -> row(one("jar_no integer primary key", "colour varchar(9) check (colour like 'r%')"), "Jar", "jar_no", "1", "colour", "red")));
+    }
+
+    private static Stream<Case> engines() {
+        return Stream.of(
+                of("key-order", () -> twoParents(true), () -> twoParents(false)),
+                of("set-default-missing", () -> deleting(joined("leads", Cardinality.ZERO_OR_ONE, "is led by", MANY), ReferentialAction.SET_DEFAULT),
+                        () -> deleting(joined("leads", Cardinality.ZERO_OR_ONE, "is led by", MANY), ReferentialAction.SET_NULL)),
+                of("cascade-paths", () -> triangle().done(new Change.SetFacts(two().design().facts().on(Target.SQLSERVER))), RulesTest::triangle),
+                of("second-way", RulesTest::triangle, () -> chain(2, ReferentialAction.CASCADE)),
+                of("type-loses", () -> one("jar_no integer primary key", "photo varbinary(10)"), () -> one("jar_no integer primary key", "photo blob")),
+                of("text-in-index", () -> unique(one("jar_no integer primary key", "label text not null"), "Jar", "label").done(onMySql(two())),
+                        () -> unique(one("jar_no integer primary key", "label varchar(9) not null"), "Jar", "label").done(onMySql(two()))),
+                new Case("names-collide", () -> twoLabels(Target.MYSQL), () -> twoLabels(Target.POSTGRESQL)),
+                of("name-gone", () -> viewed("select j.jar_no, j.colour from jar j join shelf s on s.shelf_no = j.shelf_no"),
+                        () -> viewed("with few as (select jar_no from jar) select f.jar_no, extract(year from current_date) from few f, public.other o")),
+                of("name-gone", () -> viewed("select j.colour from jar as j"), () -> viewed("select j.jar_no from jar as j")));
+    }
+
+    private static Stream<Case> facts() {
+        return Stream.of(
+                of("fact-twice", () -> homes("home_town varchar(40)"), () -> homes("birth_town varchar(40)")),
+                of("fact-twice", () -> homes("collector_mail varchar(40)"), () -> homes("mail varchar(40)")),
+                of("table-is-join", () -> joining("shelf_no integer", "room_no integer"), () -> joining("shelf_no integer", "owner_no integer")),
+                of("rows-refute", () -> stating(shelves("1", "2", "2"), "Jar", "shelf", "room"), () -> stating(shelves("1", "1", "2"), "Jar", "shelf", "room")),
+                of("dependencies-unstated", () -> shelves("1", "1", "1", "2", "2"), () -> stating(shelves("1", "1", "1", "2", "2"), "Jar", "shelf", "room")),
+                of("lens-differs", () -> kinds(Category.Mapping.ONE_PER_KIND), () -> kinds(Category.Mapping.ONE_FOR_ALL)));
+    }
+
+    /** A trip whose key is made of both its parents, or of one of them. */
+    private static Small twoParents(boolean both) {
+        return two().entity("Jar", "jar_no integer primary key").relate("Collector", "leads", ONE, "Trip", "is led by", MANY, true)
+                .relate("Jar", "fills", ONE, "Trip", "is filled by", MANY, both);
+    }
+
+    /** As a script may have it; the editor refuses two names that differ in case alone. */
+    private static Design twoLabels(Target target) {
+        Design design = one("jar_no integer primary key", "first varchar(9)", "second varchar(9)").design();
+        Entity jar = design.entities().list().getFirst();
+        List<Member> named = jar.members().stream().map(member -> member instanceof Attribute own && !own.name().equals("jar_no")
+                ? own.named(own.name().equals("first") ? "Label" : "label") : member).toList();
+        return design.with(jar.withMembers(named)).with(design.facts().on(target).naming(new Naming(Naming.Grammar.AS_TYPED, Naming.Grammar.AS_TYPED, Naming.Letters.AS_NAMED,
+                "_", "", Map.of())));
+    }
+
+    private static Small deleting(Small small, ReferentialAction action) {
+        return small.done(new Change.AlterRelationship(new RelationshipId("r1"), new RelationshipAspect.OnDelete(action)));
+    }
+
+    /** Part a holds b and c, b holds c too; all carry deletions on. */
+    private static Small triangle() {
+        return chain(2, ReferentialAction.CASCADE).relate("Part a", "keeps", ONE, "Part c", "is kept by", MANY, false)
+                .done(new Change.AlterRelationship(new RelationshipId("r3"), new RelationshipAspect.OnDelete(ReferentialAction.CASCADE)));
+    }
+
+    private static Small viewed(String query) {
+        return one("jar_no integer primary key", "shelf_no integer").done(new Change.PutCarried(new CarriedProgram(new CarriedId("v1"), ProgramKind.VIEW, "",
+                "seen", Target.POSTGRESQL, "CREATE VIEW seen AS " + query)));
+    }
+
+    private static Small homes(String ofTrip) {
+        return new Small().entity("Collector", "collector_no integer primary key", "home_town varchar(40)")
+                .entity("Trip", "trip_no integer primary key", ofTrip).relate("Collector", "leads", ONE, "Trip", "is led by", MANY, false);
+    }
+
+    private static Small joining(String... last) {
+        return new Small().entity("Place", "jar_no integer", "shelf_no integer").entity("Room", "shelf_no integer", "room_no integer")
+                .entity("Both", "jar_no integer", last[0], last[1]);
+    }
+
+    /** Jars on shelf 1, then one on shelf 9, each in a room. */
+    private static Small shelves(String... rooms) {
+        Small small = one("jar_no integer primary key", "shelf integer", "room integer");
+        for (int i = 0; i < rooms.length; i++) {
+            row(small, "Jar", "jar_no", "" + i, "shelf", rooms.length > 3 && i > 2 ? "9" : i == rooms.length - 1 && rooms.length == 3 && rooms[1].equals("1") ? "9" : "1",
+                    "room", rooms[i]);
+        }
+        return small;
+    }
+
+    private static Small kinds(Category.Mapping mapping) {
+        return two().entity("Leader", "rank integer").relate("Collector", "may be", ONE, "Leader", "is", Cardinality.ZERO_OR_ONE, true)
+                .done(new Change.PutCategory(new Category(new CategoryId("c1"), new EntityId("e1"), List.of(new RelationshipId("r1")), true, true, mapping, "")));
     }
 
     private static Stream<Case> keys() {
@@ -202,7 +314,7 @@ class RulesTest {
                 of("index-twice", () -> indexed(jar.get(), "Jar", "jar_no"), () -> indexed(jar.get(), "Jar", "label")),
                 of("not-agreed", () -> joined("leads", ONE, "is led by", MANY), () -> agreed(joined("leads", ONE, "is led by", MANY))),
                 of("meaning-missing", () -> one("jar_no integer primary key"), () -> one("jar_no integer primary key -- painted on the lid")
-                        .done(new Change.DescribeEntity(new entaxis.core.design.EntityId("e1"), "a jar"))));
+                        .done(new Change.DescribeEntity(new EntityId("e1"), "a jar"))));
     }
 
     private static Change onMySql(Small small) {

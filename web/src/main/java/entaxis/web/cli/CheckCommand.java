@@ -15,6 +15,7 @@ import entaxis.exchange.UnreadableJson;
 import entaxis.exchange.findings.FindingsJson;
 import entaxis.exchange.findings.PolicyFile;
 import entaxis.exchange.findings.SarifLog;
+import entaxis.web.review.ScriptPlaces;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;

@@ -1,11 +1,12 @@
 package entaxis.web.demo;
 
+import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
 import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.dependency.Dependency;
-import entaxis.core.dependency.DependencyReader;
 import entaxis.core.dependency.DependencyReader.Line.Said;
+import entaxis.core.dependency.DependencyReader;
 import entaxis.core.dependency.Rows;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.AttributeId;
@@ -17,14 +18,15 @@ import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
-import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.StatedDependencies.Stated;
+import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.Target;
 import entaxis.core.normalize.EntityRelation;
 import entaxis.core.normalize.FlatSheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 
@@ -55,6 +57,9 @@ public final class SowingSheet {
         List<AttributeId> attributes = design.entities().get(sheet).attributes().stream().map(attribute -> attribute.id()).toList();
         design = applied(design, new Change.SetKeys(sheet, new KeyPart.OwnPart(attributes.get(0)), OptionalInt.of(1), Set.of()));
         design = applied(design, new Change.SetKeys(sheet, new KeyPart.OwnPart(attributes.get(1)), OptionalInt.of(2), Set.of()));
+        // as the gardener wrote them above the columns: a day that is not there, and a code that is too long
+        design = applied(design, new Change.AlterAttribute(sheet, attributes.get(2), new AttributeAspect.Default(Optional.of("'2026-02-30'"))));
+        design = applied(design, new Change.AlterAttribute(sheet, attributes.get(3), new AttributeAspect.Default(Optional.of("'unknown'"))));
         EntityRelation about = EntityRelation.of(design, Derivation.of(design), sheet);
         DependencyReader reader = new DependencyReader(COLUMNS);
         List<Stated> stated = new ArrayList<>();

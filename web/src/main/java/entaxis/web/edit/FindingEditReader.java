@@ -1,14 +1,27 @@
 package entaxis.web.edit;
 
+import entaxis.core.change.Change;
 import entaxis.core.derive.Derivation;
+import entaxis.core.design.AcceptedFinding;
+import entaxis.core.design.DecisionId;
 import entaxis.core.design.Design;
+import entaxis.core.design.RuleLevel;
+import entaxis.core.review.Finding;
+import entaxis.core.review.GroupRemedy;
+import entaxis.core.review.Level;
 import entaxis.core.review.Policy;
 import entaxis.core.review.Review;
 import entaxis.core.review.Reviewed;
+import entaxis.core.review.Rules;
+import entaxis.web.edit.EditReading.Faulty;
 import entaxis.web.review.MarginNote;
+import java.util.List;
 
-/** Reads edits that carry out the remedy of a finding. */
+/** Reads edits about findings: carrying out a remedy, or those of a whole rule; living with a finding; the level of a rule. */
 final class FindingEditReader {
+    private static final String GONE = "The design has changed, and this is no longer found. Nothing was changed.";
+    private static final String OFF = "off";
+    private static final String USUAL = "usual";
     private final Design design;
     private final EditForm form;
 
@@ -18,8 +31,45 @@ final class FindingEditReader {
     }
 
     EditReading read() {
-        Review review = Review.of(Reviewed.of(design, Derivation.of(design)), Policy.USUAL);
-        return MarginNote.remedy(review, form.text("finding"), form.number("remedy")).<EditReading>map(remedy -> EditReader.plain(remedy.change()))
-                .orElseGet(() -> EditReading.Faulty.of("finding", "The design has changed, and this is no longer found. Nothing was changed."));
+        return switch (form.kind()) {
+            case "finding.remedy" -> MarginNote.remedy(review(), form.text("finding"), form.number("remedy"))
+                    .<EditReading>map(remedy -> EditReader.plain(remedy.change())).orElseGet(() -> Faulty.of("finding", GONE));
+            case "finding.group" -> GroupRemedy.of(design, rule(), Policy.USUAL).<EditReading>map(group -> EditReader.plain(group.change()))
+                    .orElseGet(() -> Faulty.of("finding", "None of these can be set right together. Look at them one by one."));
+            case "finding.accept" -> MarginNote.finding(review(), form.text("finding")).<EditReading>map(this::accepted)
+                    .orElseGet(() -> Faulty.of("finding", GONE));
+            case "finding.reopen" -> EditReader.plain(new Change.Withdraw(new DecisionId(form.text("decision"))));
+            case "finding.level" -> level();
+            default -> throw new IllegalArgumentException("“" + form.kind() + "” is no edit");
+        };
+    }
+
+    private Review review() {
+        return Review.of(Reviewed.of(design, Derivation.of(design)), Policy.USUAL);
+    }
+
+    private String rule() {
+        String rule = form.text("rule");
+        if (Rules.info(rule).isEmpty()) {
+            throw new IllegalArgumentException("there is no rule “" + rule + "”");
+        }
+        return rule;
+    }
+
+    private EditReading accepted(Finding finding) {
+        return EditReader.plain(new Change.Decide(new AcceptedFinding(finding.decision(), finding.sentence(), finding.evidenceMark(), form.value().strip())));
+    }
+
+    private EditReading level() {
+        DecisionId id = DecisionId.rule(rule());
+        String wanted = form.value();
+        boolean usual = wanted.equals(USUAL) || Level.of(wanted).isPresent() && Level.of(wanted).equals(Rules.info(rule()).map(info -> info.level()));
+        if (usual) {
+            return EditReader.plain(design.decisions().contains(id) ? new Change.Withdraw(id) : new Change.Several(List.of()));
+        }
+        if (!wanted.equals(OFF) && Level.of(wanted).isEmpty()) {
+            throw new IllegalArgumentException("“" + wanted + "” is no level");
+        }
+        return EditReader.plain(new Change.Decide(new RuleLevel(id, wanted.equals(OFF) ? "" : wanted)));
     }
 }

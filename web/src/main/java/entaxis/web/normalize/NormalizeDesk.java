@@ -33,6 +33,11 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
         String diagram, NormalForm form, boolean good, List<KeyChoice> keys, boolean more, String prime, List<Fault> faults, long accepted, List<Sign> signs,
         List<String> across, List<Steps> closures, Example example) {
 
+    /** Whether nothing is stated while rows suggest some dependency: then the form is not known. */
+    public boolean unknown() {
+        return text.isBlank() && suggestions.stream().anyMatch(one -> one.holds() && !one.key());
+    }
+
     /** A candidate key. */
     public record KeyChoice(String columns, boolean chosen) { }
 

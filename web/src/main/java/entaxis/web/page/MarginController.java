@@ -3,11 +3,13 @@ package entaxis.web.page;
 import entaxis.core.reach.Foreseen;
 import entaxis.core.review.Level;
 import entaxis.core.review.Review;
+import entaxis.web.review.FindingList;
 import entaxis.web.review.Margin;
 import entaxis.web.review.MarginNote;
 import entaxis.web.review.Reviews;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.OpenDesign;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,6 +19,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The margin of the Diagram desk: what the rules find, and what their remedies would change. */
 @Controller
 class MarginController {
+    /** A finding about more elements than this is one of the whole design. */
+    private static final int MOST_ABOUT = 4;
+    private static final int MOST_NOTES = 8;
     private final DesignStore store;
     private final Reviews reviews;
 
@@ -36,6 +41,31 @@ class MarginController {
         model.addAttribute("levels", Level.values());
         model.addAttribute("level", level);
         return brief ? "fragments/margin :: count" : "fragments/margin :: margin";
+    }
+
+    /** The list of all findings. */
+    @GetMapping("/designs/{id}/findings")
+    String all(@PathVariable String id, @RequestParam(defaultValue = "") String by, @RequestParam(defaultValue = "") String words, Model model) {
+        OpenDesign open = store.open(id);
+        DeskModel.strip(model, open, "findings", "");
+        Review review = reviews.of(open);
+        model.addAttribute("list", FindingList.of(review, open.design(), FindingList.By.of(by), words));
+        model.addAttribute("count", Margin.of(review, open.design(), open.design().sheet(), Optional.empty()).count());
+        model.addAttribute("ways", FindingList.By.values());
+        model.addAttribute("by", FindingList.By.of(by));
+        model.addAttribute("words", words);
+        model.addAttribute("levels", Level.values());
+        return "findings";
+    }
+
+    /** What is found about one element, for the ledger. */
+    @GetMapping("/designs/{id}/findings/about")
+    String about(@PathVariable String id, @RequestParam String sel, Model model) {
+        OpenDesign open = store.open(id);
+        model.addAttribute("notes", reviews.of(open).findings().stream().filter(finding -> finding.about().size() <= MOST_ABOUT
+                && finding.about().stream().anyMatch(about -> about.id().equals(sel))).limit(MOST_NOTES)
+                .map(finding -> MarginNote.of(finding, open.design(), open.design().sheet())).toList());
+        return "fragments/margin :: about";
     }
 
     /** What a remedy would change, in statements for the engine. */

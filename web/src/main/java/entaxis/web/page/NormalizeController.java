@@ -13,15 +13,16 @@ import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Place;
-import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.StatedDependencies.Accepted;
 import entaxis.core.design.StatedDependencies.Stated;
+import entaxis.core.design.StatedDependencies;
 import entaxis.core.normalize.CarryOut;
-import entaxis.core.normalize.DependencyLines;
 import entaxis.core.normalize.DependencyLines.Weight;
+import entaxis.core.normalize.DependencyLines;
 import entaxis.core.normalize.EntityRelation;
 import entaxis.core.normalize.FirstForm;
 import entaxis.core.normalize.FlatSheet;
+import entaxis.core.normalize.FormsOverview;
 import entaxis.core.normalize.KeyChange;
 import entaxis.core.normalize.Remedy;
 import entaxis.exchange.CsvRows;
@@ -82,6 +83,11 @@ class NormalizeController {
     @GetMapping("/designs/{id}/normalize")
     String desk(@PathVariable String id, @RequestParam(defaultValue = "") String sel, Model model) {
         OpenDesign open = store.open(id);
+        if (sel.isBlank() && open.design().entities().size() > 1) {
+            DeskModel.strip(model, open, "normalize", "");
+            model.addAttribute("overview", FormsOverview.of(open.design(), open.derivation()));
+            return "normalize-overview";
+        }
         Optional<Entity> chosen = chosen(open.design(), sel);
         DeskModel.strip(model, open, "normalize", chosen.map(entity -> entity.id().value()).orElse(""));
         model.addAttribute("entities", open.design().entities().stream().sorted(Comparator.comparing(Entity::name, String.CASE_INSENSITIVE_ORDER)).toList());

@@ -4,6 +4,7 @@ import entaxis.core.change.Patch;
 import entaxis.core.change.Problem;
 import entaxis.core.design.Target;
 import entaxis.core.reading.NotUnderstood;
+import entaxis.core.review.Level;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.InsertStatements;
@@ -12,6 +13,8 @@ import entaxis.core.sql.ScriptLines;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.core.update.TypedScript;
+import entaxis.web.review.Reviews;
+import entaxis.web.review.ScriptPlaces;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
 import entaxis.web.store.NewId;
@@ -19,6 +22,7 @@ import entaxis.web.store.OpenDesign;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,8 +46,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class SqlController {
     private final DesignStore store;
+    private final Reviews reviews;
 
-    SqlController(DesignStore store) {
+    SqlController(DesignStore store, Reviews reviews) {
+        this.reviews = reviews;
         this.store = store;
     }
 
@@ -87,6 +93,7 @@ class SqlController {
         model.addAttribute("engine", engine);
         model.addAttribute("letters", ScriptOptions.Letters.values());
         model.addAttribute("tables", open.derivation().schema().tables().stream().map(Table::name).toList());
+        model.addAttribute("notes", notes(open, engine, script));
         model.addAttribute("summary", script.summary());
         model.addAttribute("findings", script.findings());
         model.addAttribute("empty", script.statements().isEmpty());
@@ -97,6 +104,18 @@ class SqlController {
         model.addAttribute("besides", other.map(Script::findings).orElse(List.of()));
         beside.ifPresent(target -> model.addAttribute("besideEngine", target));
         return htmx ? "sql :: script" : "sql";
+    }
+
+    /** What is found, by the number of the line that it is about; of the engine that the design is for alone, and no hints. */
+    private Map<Integer, String> notes(OpenDesign open, Target engine, Script script) {
+        Map<Integer, String> notes = new HashMap<>();
+        if (engine != open.design().facts().target()) {
+            return notes;
+        }
+        ScriptPlaces places = new ScriptPlaces(script.text());
+        reviews.of(open).findings().stream().filter(finding -> finding.level() != Level.HINT && !finding.about().isEmpty())
+                .forEach(finding -> places.line(finding.about().getFirst()).ifPresent(line -> notes.merge(line, finding.sentence(), (one, other) -> one + " " + other)));
+        return notes;
     }
 
     /** The script as text to be edited. */

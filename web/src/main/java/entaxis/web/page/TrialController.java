@@ -8,6 +8,8 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.engines.trial.QueryOutcome;
 import entaxis.engines.trial.StatementOutcome;
+import entaxis.web.review.Reviews;
+import entaxis.web.rows.RowGrid;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
 import entaxis.web.store.OpenDesign;
@@ -32,9 +34,11 @@ class TrialController {
     private static final String VALUE = "v.";
 
     private final DesignStore store;
+    private final Reviews reviews;
     private final Trials trials;
 
-    TrialController(DesignStore store, Trials trials) {
+    TrialController(DesignStore store, Trials trials, Reviews reviews) {
+        this.reviews = reviews;
         this.store = store;
         this.trials = trials;
     }
@@ -42,8 +46,8 @@ class TrialController {
     /** A field of the row form. */
     record Cell(String field, String column, String type, String hint, String typed) { }
 
-    /** A sample row as its INSERT statement. */
-    record KeptRow(String id, String sql, boolean known, boolean accepted, String message) { }
+    /** A sample row as its INSERT statement, with what the rules say of it. */
+    record KeptRow(String id, String sql, boolean known, boolean accepted, String message, List<String> notes) { }
 
     @GetMapping("/designs/{id}/trial")
     String desk(@PathVariable String id, @RequestParam(defaultValue = "") String sel, Model model) {
@@ -143,10 +147,11 @@ class TrialController {
                     model.addAttribute("owner", owner.value());
                     model.addAttribute("cells", table.columns().stream().map(column -> cell(table, column, typed)).toList());
                     model.addAttribute("question", Trials.question(table));
+                    Map<String, List<String>> notes = RowGrid.of(open.design(), open.derivation().stated().table(owner).orElse(table), owner, reviews.of(open)).notes();
                     model.addAttribute("rows", open.design().rows().stream().filter(row -> row.table().equals(owner)).map(row -> {
                         Optional<StatementOutcome> outcome = session.flatMap(now -> now.row(row.id()));
                         return new KeptRow(row.id().value(), outcome.map(StatementOutcome::sql).orElseGet(() -> Trials.insert(table, row)), outcome.isPresent(),
-                                outcome.map(StatementOutcome::accepted).orElse(true), outcome.map(StatementOutcome::message).orElse(""));
+                                outcome.map(StatementOutcome::accepted).orElse(true), outcome.map(StatementOutcome::message).orElse(""), notes.getOrDefault(row.id().value(), List.of()));
                     }).toList());
                 });
     }

@@ -16,20 +16,20 @@ class MarginIT extends BrowserTest {
     @Test
     void findingsAreReadAndSetRightByKeyboard() {
         go(demo());
-        assertThat(page.locator("#findings-count")).hasText("7 hints");
+        assertThat(page.locator("#findings-count")).hasText("10 hints");
         page.keyboard().press("f");
-        assertThat(page.locator("#margin .note")).hasCount(7);
+        assertThat(page.locator("#margin .note")).hasCount(10);
         assertThat(page.locator("#margin .note").first()).isFocused();
         page.keyboard().press("ArrowDown");
         assertThat(page.locator("#margin .note").nth(1)).isFocused();
-        Locator index = note("11 references have no index");
+        Locator index = note("9 references have no index");
         index.locator(".preview").click();
-        assertThat(index.locator(".foreseen")).containsText(Pattern.compile("CREATE INDEX \\w+ ON accession \\(taxon_id\\)"));
+        assertThat(index.locator(".foreseen")).containsText(Pattern.compile("CREATE INDEX \\w+ ON accession \\(trip_no\\)"));
         index.focus();
         page.keyboard().press("Enter");
         kept(1);
         assertThat(index).hasCount(0);
-        assertThat(page.locator("#findings-count")).hasText("6 hints");
+        assertThat(page.locator("#findings-count")).hasText("9 hints");
         page.locator("#undo").click();
         kept(2);
         assertThat(index).hasCount(1);
@@ -65,7 +65,7 @@ class MarginIT extends BrowserTest {
     void aRemedyThatIsStaleIsRefused() {
         go(demo());
         page.keyboard().press("f");
-        Locator index = note("11 references have no index");
+        Locator index = note("9 references have no index");
         index.waitFor();
         page.route("**/events", route -> route.abort());
         String id = page.url().replaceFirst(".*/designs/(\\w+).*", "$1");

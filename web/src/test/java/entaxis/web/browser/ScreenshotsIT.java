@@ -58,6 +58,9 @@ class ScreenshotsIT extends BrowserTest {
         page.locator("#margin .foreseen").waitFor();
         picture("findings");
         page.locator(".margin-close").click();
+        go(design + "/findings?by=rule");
+        page.waitForTimeout(300);
+        picture("findings-list");
         go(design + "/dictionary");
         page.locator("#book h3", new Page.LocatorOptions().setHasText("Accession")).scrollIntoViewIfNeeded();
         page.locator("#book").evaluate("book => book.scrollBy(0, 420)");

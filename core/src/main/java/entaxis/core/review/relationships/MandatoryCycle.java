@@ -44,6 +44,7 @@ public final class MandatoryCycle implements Rule {
                 needs.computeIfAbsent(relationship.childEntity().orElseThrow(), any -> new ArrayList<>()).add(relationship);
             }
         }
+        peel(needs);
         Set<EntityId> settled = new HashSet<>();
         for (EntityId start : needs.keySet()) {
             List<Relationship> ring = settled.contains(start) ? List.of() : ring(start, needs);
@@ -51,6 +52,28 @@ public final class MandatoryCycle implements Rule {
                 ring.forEach(one -> settled.add(one.childEntity().orElseThrow()));
                 found.accept(finding(of, ring));
             }
+        }
+    }
+
+    /** Leaves only entities that lead to a ring: one whose needs are all met without one is taken away, again and again (A. B. Kahn, 1962). */
+    private static void peel(Map<EntityId, List<Relationship>> needs) {
+        Map<EntityId, List<EntityId>> neededBy = new HashMap<>();
+        Map<EntityId, Integer> open = new HashMap<>();
+        Deque<EntityId> met = new ArrayDeque<>();
+        needs.forEach((child, references) -> {
+            open.put(child, references.size());
+            references.forEach(one -> {
+                EntityId parent = one.parentEntity().orElseThrow();
+                neededBy.computeIfAbsent(parent, any -> new ArrayList<>()).add(child);
+                if (!needs.containsKey(parent) && open.putIfAbsent(parent, 0) == null) {
+                    met.add(parent);
+                }
+            });
+        });
+        while (!met.isEmpty()) {
+            EntityId next = met.poll();
+            needs.remove(next);
+            neededBy.getOrDefault(next, List.of()).stream().filter(child -> open.merge(child, -1, Integer::sum) == 0).forEach(met::add);
         }
     }
 

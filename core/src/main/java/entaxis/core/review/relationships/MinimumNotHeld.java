@@ -1,21 +1,25 @@
 package entaxis.core.review.relationships;
 
+import entaxis.core.design.Entity;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
+import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
+import entaxis.core.review.Line;
 import entaxis.core.review.Reviewed;
-import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.sentence.Sentence;
 import entaxis.core.word.Words;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /** Relationships that claim at least one on the many side, which no table definition can hold. */
-public final class MinimumNotHeld implements Rule {
+public final class MinimumNotHeld implements GatheringRule<List<Line>> {
     private static final RuleInfo INFO = new RuleInfo("minimum-not-held", Family.RELATIONSHIPS, Level.HINT, Basis.MANUAL, "minimum that no table holds",
             "A foreign key tells that a child has a parent, never that a parent has a child; a trigger or the application must see to it.",
             "ISO/IEC 9075-2, 11.8: a referential constraint restricts the referencing table only");
@@ -26,14 +30,24 @@ public final class MinimumNotHeld implements Rule {
     }
 
     @Override
-    public void judge(Reviewed of, Consumer<Finding> found) {
-        List<Relationship> claimed = of.design().relationships().stream().filter(one -> one.manyToMany()
-                ? !one.first().cardinality().optional() || !one.second().cardinality().optional()
-                : one.child().filter(side -> !one.end(side).cardinality().optional()).isPresent()).toList();
-        if (!claimed.isEmpty()) {
-            found.accept(new Finding(INFO.id(), INFO.level(), claimed.stream().map(of::about).toList(), Words.counted(claimed.size(), "relationship")
-                    + (claimed.size() == 1 ? " claims" : " claim") + " at least one on the many side, which no table definition can hold: a trigger or the application must.",
-                    claimed.stream().map(one -> Sentence.of(of.design(), one, reader(one)).text()).toList(), List.of()));
+    public Optional<List<Line>> gather(Entity entity, Reviewed of) {
+        List<Line> claimed = of.begun(entity.id()).stream().filter(MinimumNotHeld::claims)
+                .map(one -> new Line(of.about(one), Sentence.of(of.design(), one, reader(one)).text())).toList();
+        return claimed.isEmpty() ? Optional.empty() : Optional.of(claimed);
+    }
+
+    private static boolean claims(Relationship one) {
+        return one.manyToMany() ? !one.first().cardinality().optional() || !one.second().cardinality().optional()
+                : one.child().filter(side -> !one.end(side).cardinality().optional()).isPresent();
+    }
+
+    @Override
+    public void conclude(Stream<List<Line>> gathered, Reviewed of, Consumer<Finding> found) {
+        List<Line> all = gathered.flatMap(List::stream).toList();
+        if (!all.isEmpty()) {
+            found.accept(INFO.found(all.stream().map(Line::about).toList(), Words.counted(all.size(), "relationship") + (all.size() == 1 ? " claims" : " claim")
+                    + " at least one on the many side, which no table definition can hold: a trigger or the application must.",
+                    all.stream().map(Line::text).toList(), List.of()));
         }
     }
 

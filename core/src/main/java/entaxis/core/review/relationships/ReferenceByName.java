@@ -15,10 +15,10 @@ import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
+import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
 import entaxis.core.review.Reviewed;
-import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
@@ -26,18 +26,27 @@ import entaxis.core.word.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /** An attribute that is called and typed like the key of another entity, without a relationship between the two. */
-public final class ReferenceByName implements Rule {
+public final class ReferenceByName implements GatheringRule<ReferenceByName.Names> {
     private static final RuleInfo INFO = new RuleInfo("reference-by-name", Family.RELATIONSHIPS, Level.CAUTION, Basis.PRACTICE, "reference that nobody drew",
             "An attribute that repeats another entity’s key without a relationship lets values in that refer to nothing.",
             "common practice");
+
+    /**
+     * How others would call a reference to an entity, and its own attributes by the names of their columns.
+     *
+     * @param called empty if nothing can refer to it by one column
+     */
+    record Names(Entity entity, Set<String> called, Map<String, Attribute> own) { }
 
     @Override
     public RuleInfo info() {
@@ -45,22 +54,37 @@ public final class ReferenceByName implements Rule {
     }
 
     @Override
-    public void judge(Reviewed of, Consumer<Finding> found) {
+    public Optional<Names> gather(Entity entity, Reviewed of) {
+        Map<String, Attribute> own = new LinkedHashMap<>();
+        for (Column column : of.table(entity.id()).columns()) {
+            column.origin().filter(path -> !path.migrated()).flatMap(path -> entity.attribute(path.attribute()))
+                    .filter(one -> one.identity() == Attribute.Identity.NONE && one.generated().isEmpty()).ifPresent(one -> own.put(column.name(), one));
+        }
+        return Optional.of(new Names(entity, key(of, entity).map(column -> called(of, entity, column)).orElse(Set.of()), own));
+    }
+
+    @Override
+    public boolean fromGatheredAlone() {
+        return false;   // which entities are related already is looked up
+    }
+
+    @Override
+    public void conclude(Stream<Names> gathered, Reviewed of, Consumer<Finding> found) {
+        List<Names> all = gathered.toList();
         Map<String, Entity> keys = new HashMap<>();
         Set<String> twice = new HashSet<>();
-        for (Entity entity : of.design().entities()) {
-            key(of, entity).ifPresent(column -> called(of, entity, column).forEach(name -> {
-                if (keys.putIfAbsent(name, entity) != null) {
-                    twice.add(name);
-                }
-            }));
-        }
-        for (Entity entity : of.design().entities()) {
-            for (Column column : of.table(entity.id()).columns()) {
-                Optional<Attribute> own = twice.contains(column.name()) || !keys.containsKey(column.name()) ? Optional.empty()
-                        : column.origin().filter(path -> !path.migrated()).flatMap(path -> entity.attribute(path.attribute()));
-                own.filter(one -> refers(of, entity, one, keys.get(column.name()))).ifPresent(one -> found.accept(finding(of, entity, one, keys.get(column.name()))));
+        all.forEach(one -> one.called().forEach(name -> {
+            if (keys.putIfAbsent(name, one.entity()) != null) {
+                twice.add(name);
             }
+        }));
+        for (Names one : all) {
+            one.own().forEach((name, attribute) -> {
+                Entity parent = twice.contains(name) ? null : keys.get(name);
+                if (parent != null && refers(of, one.entity(), attribute, parent)) {
+                    found.accept(finding(of, one.entity(), attribute, parent));
+                }
+            });
         }
     }
 
@@ -84,8 +108,7 @@ public final class ReferenceByName implements Rule {
     private static boolean refers(Reviewed of, Entity entity, Attribute own, Entity parent) {
         Optional<Column> key = key(of, parent);
         boolean joined = of.relationships(entity.id()).stream().anyMatch(relationship -> relationship.touches(parent.id()));
-        return !entity.equals(parent) && !joined && own.identity() == Attribute.Identity.NONE && own.generated().isEmpty()
-                && key.filter(column -> column.type().equals(of.column(entity.id(), own).type())).isPresent();
+        return !entity.equals(parent) && !joined && key.filter(column -> column.type().equals(of.column(entity.id(), own).type())).isPresent();
     }
 
     private static Finding finding(Reviewed of, Entity entity, Attribute own, Entity parent) {

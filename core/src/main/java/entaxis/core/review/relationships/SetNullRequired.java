@@ -3,16 +3,17 @@ package entaxis.core.review.relationships;
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
 import entaxis.core.design.Cardinality;
+import entaxis.core.design.Entity;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
+import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
 import entaxis.core.review.Reviewed;
-import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.sentence.Sentence;
 import java.util.ArrayList;
@@ -20,7 +21,7 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** An action that sets a required reference to nothing. */
-public final class SetNullRequired implements Rule {
+public final class SetNullRequired implements EntityRule {
     private static final RuleInfo INFO = new RuleInfo("set-null-required", Family.RELATIONSHIPS, Level.FAULT, Basis.MANUAL, "set to nothing where required",
             "The action would empty a column that must have a value, so that the deletion fails, or the engine refuses the table.",
             "ISO/IEC 9075-2, 11.8; MySQL manual, FOREIGN KEY constraints: SET NULL needs columns that may be null");
@@ -31,8 +32,8 @@ public final class SetNullRequired implements Rule {
     }
 
     @Override
-    public void judge(Reviewed of, Consumer<Finding> found) {
-        for (Relationship one : of.design().relationships()) {
+    public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
+        for (Relationship one : of.begun(entity.id())) {
             boolean empties = one.onDelete() == ReferentialAction.SET_NULL || one.onUpdate() == ReferentialAction.SET_NULL;
             boolean required = one.manyToMany() || one.parent().filter(side -> !one.end(side).cardinality().optional()).isPresent() || of.design().identifying(one);
             if (empties && required) {

@@ -1,21 +1,24 @@
 package entaxis.core.review.relationships;
 
-import entaxis.core.design.Relationship;
+import entaxis.core.design.Entity;
 import entaxis.core.design.Side;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
+import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
+import entaxis.core.review.Line;
 import entaxis.core.review.Reviewed;
-import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.sentence.Sentence;
 import entaxis.core.word.Words;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /** Relationships whose verb phrases are still those that were proposed. */
-public final class VerbMissing implements Rule {
+public final class VerbMissing implements GatheringRule<List<Line>> {
     private static final RuleInfo INFO = new RuleInfo("verb-missing", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "verb phrase missing",
             "Only a sentence that somebody read aloud tells whether the relationship is right.",
             "R. Barker and common practice: each relationship is read from both ends");
@@ -27,12 +30,19 @@ public final class VerbMissing implements Rule {
     }
 
     @Override
-    public void judge(Reviewed of, Consumer<Finding> found) {
-        List<Relationship> unread = of.design().relationships().stream().filter(one -> one.first().proposed() && one.second().proposed()).toList();
-        if (!unread.isEmpty()) {
-            String what = unread.size() == 1 ? " still reads as proposed: nobody has said yet what it means." : " still read as proposed: nobody has said yet what they mean.";
-            found.accept(new Finding(INFO.id(), INFO.level(), unread.stream().map(of::about).toList(), Words.counted(unread.size(), "relationship") + what,
-                    unread.stream().map(one -> Sentence.of(of.design(), one, Side.FIRST).text()).limit(MOST).toList(), List.of()));
+    public Optional<List<Line>> gather(Entity entity, Reviewed of) {
+        List<Line> unread = of.begun(entity.id()).stream().filter(one -> one.first().proposed() && one.second().proposed())
+                .map(one -> new Line(of.about(one), Sentence.of(of.design(), one, Side.FIRST).text())).toList();
+        return unread.isEmpty() ? Optional.empty() : Optional.of(unread);
+    }
+
+    @Override
+    public void conclude(Stream<List<Line>> gathered, Reviewed of, Consumer<Finding> found) {
+        List<Line> all = gathered.flatMap(List::stream).toList();
+        if (!all.isEmpty()) {
+            found.accept(INFO.found(all.stream().map(Line::about).toList(), Words.counted(all.size(), "relationship") + (all.size() == 1
+                    ? " still reads as proposed: nobody has said yet what it means." : " still read as proposed: nobody has said yet what they mean."),
+                    all.stream().limit(MOST).map(Line::text).toList(), List.of()));
         }
     }
 }

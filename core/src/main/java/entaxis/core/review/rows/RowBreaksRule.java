@@ -6,6 +6,9 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.SampleRow;
+import entaxis.core.expression.Condition;
+import entaxis.core.expression.SqlValue;
+import entaxis.core.expression.Truth;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
@@ -16,6 +19,7 @@ import entaxis.core.review.Remedy;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
+import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
@@ -23,6 +27,7 @@ import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -56,10 +61,33 @@ public final class RowBreaksRule implements EntityRule {
                 }
             }
         }
+        for (int i = 0; i < rows.size() && i < MOST && !table.checks().isEmpty(); i++) {
+            conditions(of, entity, table, rows.get(i), i + 1, found);
+        }
         List<List<String>> keys = new ArrayList<>(table.primaryKey().map(key -> List.of(key.columns())).orElse(List.of()));
         table.uniqueKeys().forEach(key -> keys.add(key.columns()));
         keys.forEach(key -> twice(of, entity, table, key, rows, found));
         table.foreignKeys().forEach(key -> orphans(of, entity, table, key, rows, found));
+    }
+
+    /** Each condition of the table that the values of a row make false. */
+    private static void conditions(Reviewed of, Entity entity, Table table, SampleRow row, int number, Consumer<Finding> found) {
+        Map<String, SqlValue> values = new HashMap<>();
+        for (Column column : table.columns()) {
+            String typed = column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("").strip();
+            boolean made = typed.isEmpty() && made(column);
+            values.put(column.name().toLowerCase(Locale.ROOT), made || typed.equals("''") ? SqlValue.UNCLEAR
+                    : plain(typed).isEmpty() ? SqlValue.MISSING : Values.typed(of, type(of, column), typed));
+        }
+        for (CheckRule check : table.checks()) {
+            of.condition(check.condition()).filter(one -> one.truth(name -> values.getOrDefault(name, SqlValue.UNCLEAR)) == Truth.FALSE)
+                    .ifPresent(one -> found.accept(finding(of, entity, row, number, one.names().stream().sorted().collect(Collectors.joining(", ")),
+                            "the condition " + check.condition() + " is false")));
+        }
+    }
+
+    private static boolean made(Column column) {
+        return column.defaultValue().isPresent() || column.identity() != Attribute.Identity.NONE || column.generated().isPresent();
     }
 
     private static String of(Table table, SampleRow row, String column) {
@@ -73,9 +101,8 @@ public final class RowBreaksRule implements EntityRule {
 
     private static Optional<String> value(Reviewed of, Column column, SampleRow row) {
         String typed = column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("").strip();
-        boolean made = column.defaultValue().isPresent() || column.identity() != Attribute.Identity.NONE || column.generated().isPresent();
         if (typed.equalsIgnoreCase("null") || typed.isEmpty()) {
-            return column.required() && !(made && typed.isEmpty()) ? Optional.of("it is required and has no value") : Optional.empty();
+            return column.required() && !(made(column) && typed.isEmpty()) ? Optional.of("it is required and has no value") : Optional.empty();
         }
         return Values.unfit(of, type(of, column), typed.equals("''") ? "" : typed);
     }

@@ -1,4 +1,4 @@
-package entaxis.web.cli;
+package entaxis.web.review;
 
 import entaxis.core.review.About;
 import java.util.HashMap;
@@ -10,13 +10,14 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** The lines of a script on which tables and their columns are defined. */
-final class ScriptPlaces {
+public final class ScriptPlaces {
     private static final Pattern TABLE = Pattern.compile("(?i)^\\s*create\\s+(?:[a-z]+\\s+){0,3}table\\s+(?:if\\s+not\\s+exists\\s+)?(?:[\"`\\[]?[\\w$]+[\"`\\]]?\\s*\\.\\s*)*"
             + "[\"`\\[]?([\\w$ -]+?)[\"`\\]]?\\s*(?:\\(|as\\b|$)");
     private static final Pattern COLUMN = Pattern.compile("^\\s*[\"`\\[]?([\\w$]+)[\"`\\]]?\\s+\\S");
     private final Map<String, Integer> lines = new HashMap<>();
 
-    ScriptPlaces(String script) {
+    /** The places in a script; linear in its lines. */
+    public ScriptPlaces(String script) {
         List<String> all = script.lines().toList();
         String table = "";
         for (int i = 0; i < all.size(); i++) {
@@ -35,7 +36,7 @@ final class ScriptPlaces {
     }
 
     /** The line of a column, or of the table that it or a relationship belongs to; none if it is not found. */
-    OptionalInt line(About about) {
+    public OptionalInt line(About about) {
         String name = about.name().toLowerCase(Locale.ROOT);
         String table = name.replaceFirst("[. ].*", "");
         Integer line = lines.getOrDefault(name, lines.get(about.kind() == About.Kind.RELATIONSHIP ? name.replaceFirst(".* ", "") : table));

@@ -1,0 +1,10 @@
+package entaxis.core.design;
+
+/**
+ * A finding that the designers live with, until its evidence changes.
+ *
+ * @param sentence what was found
+ * @param evidence a mark of the evidence at that time
+ * @param reason   why it stays; may be empty
+ */
+public record AcceptedFinding(DecisionId id, String sentence, String evidence, String reason) implements Decision { }

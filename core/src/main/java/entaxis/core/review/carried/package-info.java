@@ -1,0 +1,2 @@
+/** Rules about views and routines that are carried as text. */
+package entaxis.core.review.carried;

@@ -1,0 +1,51 @@
+package entaxis.core.review.names;
+
+import entaxis.core.review.About;
+import entaxis.core.review.Basis;
+import entaxis.core.review.Family;
+import entaxis.core.review.Finding;
+import entaxis.core.review.Level;
+import entaxis.core.review.NamesRule;
+import entaxis.core.review.Reviewed;
+import entaxis.core.review.RuleInfo;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Table;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/** Tables or columns whose names are the same to the engine. */
+public final class NamesCollide implements NamesRule {
+    private static final RuleInfo INFO = new RuleInfo("names-collide", Family.NAMES, Level.FAULT, Basis.MANUAL,
+            "names that are one to the engine",
+            "After folding of case and cutting to length the engine sees one name where the design has two, and refuses the second.",
+            "the rules on identifiers in each engine’s manual");
+
+    @Override
+    public RuleInfo info() {
+        return INFO;
+    }
+
+    @Override
+    public void judge(Reviewed of, Consumer<Finding> found) {
+        Map<String, About> tables = new HashMap<>();
+        for (Table table : of.derivation().stated().schema().tables()) {
+            About about = of.about(table);
+            String name = table.namespace() + "." + of.dialect().compared(table.name());
+            Optional.ofNullable(tables.putIfAbsent(name, about)).ifPresent(other -> found.accept(finding(of, about, other, "tables")));
+            Map<String, About> columns = new HashMap<>();
+            for (Column column : table.columns()) {
+                About one = new About(About.Kind.ATTRIBUTE, about.id(), table.name() + "." + column.name());
+                Optional.ofNullable(columns.putIfAbsent(of.dialect().compared(column.name()), one))
+                        .ifPresent(other -> found.accept(finding(of, one, other, "columns")));
+            }
+        }
+    }
+
+    private static Finding finding(Reviewed of, About about, About other, String what) {
+        return INFO.found(List.of(about, other), "The " + what + " “" + other.name() + "” and “" + about.name() + "” have one name in " + of.dialect().target().title() + ".",
+                List.of(), List.of());
+    }
+}
