@@ -18,7 +18,10 @@ import java.util.regex.Pattern;
 public record FirstFormSigns(Kind kind, AttributeSet attributes, String example) {
     private static final Pattern NUMBERED = Pattern.compile("(.*?[\\p{L}_ -])_?(\\d{1,2})");
     private static final Pattern LIST = Pattern.compile("[^;|]+([;|][^;|]+)+|[^,]{1,40}(,\\s*[^,]{1,40}){2,}");
-    private static final Pattern ADDRESS = Pattern.compile("(?i)address|anschrift|location_text");
+    private static final Pattern ADDRESS = Pattern.compile("(?i)(.*[_ -])?(address|anschrift)|.*location_text.*");
+    /** Addresses of machines, letters and numbers rather than of people and places. */
+    private static final Pattern OTHER_ADDRESS =
+            Pattern.compile("(?i)(ip|ipv4|ipv6|mac|hw|net|mail|e_mail|email|web|url|host|start|end|lease|memory|peer|remote|source|dest|local|physical)[_ -]?address");
     private static final Pattern WHOLE_NAME = Pattern.compile("(?i)(full|whole|contact|customer|person|collector|author|donor|researcher)[_ ]?name");
     private static final Pattern TWO_WORDS = Pattern.compile("\\p{Lu}[\\p{L}.'-]*(,)? \\p{Lu}[\\p{L}.' -]*");
     private static final int SHARE = 3;
@@ -56,7 +59,7 @@ public record FirstFormSigns(Kind kind, AttributeSet attributes, String example)
             String name = rows.columns().get(i);
             List<String> lists = shown(rows, i, LIST);
             List<String> names = shown(rows, i, TWO_WORDS);
-            if (ADDRESS.matcher(name).find()) {
+            if (ADDRESS.matcher(name).matches() && !OTHER_ADDRESS.matcher(name).find()) {
                 signs.add(new FirstFormSigns(Kind.ADDRESS, AttributeSet.of(i), lists.isEmpty() ? "" : lists.getFirst()));
             } else if (lists.size() * SHARE > Math.min(LOOKED_AT, rows.size()) && !lists.isEmpty()) {
                 signs.add(new FirstFormSigns(Kind.LIST, AttributeSet.of(i), lists.getFirst()));

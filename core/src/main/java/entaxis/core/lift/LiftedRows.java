@@ -36,11 +36,23 @@ public final class LiftedRows {
         List<SampleRow> lifted = new ArrayList<>();
         for (ReadRow row : rows) {
             String name = row.table().toLowerCase(Locale.ROOT);
-            if (tables.containsKey(name)) {
+            if (tables.containsKey(name) && told(tables.get(name), row)) {
                 lifted.add(new SampleRow(new RowId(fresh.id('w')), owners.get(name), values(tables.get(name), row)));
             }
         }
         return lifted.isEmpty() ? design : design.withRows(Elements.of(lifted));
+    }
+
+    /** Whether each required column without a default gets a constant: what an expression gives is not known here, and a row without it would be wrong. */
+    private static boolean told(Table table, ReadRow row) {
+        for (int i = 0; i < row.columns().size(); i++) {
+            String name = row.columns().get(i);
+            boolean needed = table.columns().stream().anyMatch(column -> column.name().equalsIgnoreCase(name) && column.required() && column.defaultValue().isEmpty());
+            if (needed && constant(row.values().get(i)).isEmpty()) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static Map<ColumnPath, String> values(Table table, ReadRow row) {
@@ -62,6 +74,10 @@ public final class LiftedRows {
         if (text.matches()) {
             String inside = text.group(1).replace("''", "'");
             return Optional.of(inside.isEmpty() ? "''" : inside);
+        }
+        if (sql.length() > 1 && sql.startsWith("\"") && sql.endsWith("\"")) {
+            // no column can be named in VALUES: it is a text, as MySQL lets it be written
+            return Optional.of(sql.substring(1, sql.length() - 1).replace("\"\"", "\""));
         }
         boolean plain = sql.equalsIgnoreCase("null") || sql.equalsIgnoreCase("true") || sql.equalsIgnoreCase("false") || sql.matches("[+-]?[0-9.]+([eE][+-]?[0-9]+)?");
         return plain ? Optional.of(sql.toLowerCase(Locale.ROOT)) : Optional.empty();

@@ -8,7 +8,6 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.SqlName;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -38,7 +37,12 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
         JOIN_OF_TWO
     }
 
+    private static final Set<String> EVERYDAY = Set.of("id", "ids", "uid", "uuid", "ts", "at", "on", "by", "date", "time", "timestamp", "type", "kind", "state", "status", "order", "sort",
+            "count", "number", "no", "num", "flag", "version", "position", "pos", "size", "length", "level", "context", "user", "name", "value", "key", "code", "enabled", "active",
+            "deleted", "ctime", "mtime", "created", "modified", "updated", "hash", "checksum", "comment", "comments", "description", "data", "text", "inverse", "message", "title", "usec", "host", "server", "username", "domain");
     private static final int MOST_ALIKE = 12;
+    /** Tables that a telling name stands in at most: the asked one, two others and one more. */
+    private static final int FEW = 4;
     private static final Set<String> COMMON = Set.of("name", "note", "notes", "remark", "remarks", "comment", "description", "state", "status", "id", "no", "code", "title", "kind", "type", "purpose",
             "created_at", "updated_at", "created_on", "updated_on", "capacity");
 
@@ -70,7 +74,7 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
         Map<String, Attribute> own = facts(entity);
         relationships.stream().map(one -> one.first().entity().equals(entity.id()) ? one.second().entity() : one.first().entity())
                 .filter(other -> !other.equals(entity.id())).distinct().map(design.entities()::get).forEach(other -> facts(other).forEach((name, attribute) -> {
-                    if (own.containsKey(name) && !COMMON.contains(name) && own.get(name).type().equals(attribute.type())) {
+                    if (own.containsKey(name) && !everyday(name) && own.get(name).type().equals(attribute.type())) {
                         found.add(new AcrossEntities(Kind.SAME_FACT, other.id(), Optional.of(own.get(name).id()), own.get(name).name() + " stands in " + other.name()
                                 + " too. Is it one fact stored twice? Then keep it where its key is, and drop it here or there."));
                     }
@@ -95,41 +99,50 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
     }
 
     /**
-     * Each entity all of whose columns stand in two others that share some, with the question whether it is their join. Only tables that share two
-     * columns or more with it are looked at.
+     * Each entity all of whose columns stand, with their types, in two others that share a key of one of them, with the question whether it is their
+     * join. Only tables that share two columns or more with it are looked at.
      */
     public static Map<EntityId, AcrossEntities> joins(Design design, Derivation derivation) {
-        Map<EntityId, Set<String>> columns = new LinkedHashMap<>();
+        Map<EntityId, Table> tables = new LinkedHashMap<>();
         Map<String, List<EntityId>> having = new HashMap<>();
         for (Entity entity : design.entities()) {
-            Set<String> names = derivation.stated().table(entity.id()).map(AcrossEntities::names).orElse(Set.of());
-            columns.put(entity.id(), names);
-            names.forEach(name -> having.computeIfAbsent(name, any -> new ArrayList<>()).add(entity.id()));
+            derivation.stated().table(entity.id()).ifPresent(table -> {
+                tables.put(entity.id(), table);
+                table.columns().forEach(column -> having.computeIfAbsent(column.name(), any -> new ArrayList<>()).add(entity.id()));
+            });
         }
         Map<EntityId, AcrossEntities> found = new LinkedHashMap<>();
-        for (Entity entity : design.entities()) {
-            Set<String> own = columns.get(entity.id());
-            boolean elsewhere = own.size() >= 3 && own.stream().allMatch(name -> having.get(name).size() > 1);
+        tables.forEach((id, table) -> {
+            boolean elsewhere = table.columns().size() >= 3 && table.columns().stream().allMatch(column -> {
+                int places = having.get(column.name()).size();
+                return places > 1 && places <= FEW;
+            });
             if (elsewhere) {
                 Map<EntityId, Integer> shared = new LinkedHashMap<>();
-                own.forEach(name -> having.get(name).stream().filter(other -> !other.equals(entity.id())).limit(MOST_ALIKE).forEach(other -> shared.merge(other, 1, Integer::sum)));
+                table.columns().forEach(column -> having.get(column.name()).stream().filter(other -> !other.equals(id)).limit(MOST_ALIKE)
+                        .forEach(other -> shared.merge(other, 1, Integer::sum)));
                 List<EntityId> others = shared.entrySet().stream().filter(one -> one.getValue() > 1).map(Map.Entry::getKey).toList();
-                joinOfTwo(design, entity, own, others, columns).ifPresent(one -> found.put(entity.id(), one));
+                joinOfTwo(design, id, table, others, tables).ifPresent(one -> found.put(id, one));
             }
-        }
+        });
         return found;
     }
 
-    private static Optional<AcrossEntities> joinOfTwo(Design design, Entity entity, Set<String> own, List<EntityId> others, Map<EntityId, Set<String>> columns) {
+    private static Optional<AcrossEntities> joinOfTwo(Design design, EntityId id, Table own, List<EntityId> others, Map<EntityId, Table> tables) {
         for (int i = 0; i < others.size(); i++) {
             for (int j = i + 1; j < others.size(); j++) {
-                Set<String> first = columns.get(others.get(i));
-                Set<String> second = columns.get(others.get(j));
-                boolean both = own.stream().allMatch(name -> first.contains(name) || second.contains(name));
-                boolean needed = !first.containsAll(own) && !second.containsAll(own);
-                if (needed && both && own.stream().anyMatch(name -> first.contains(name) && second.contains(name))) {
-                    return Optional.of(new AcrossEntities(Kind.JOIN_OF_TWO, others.get(i), Optional.empty(), "Every column of " + entity.name() + " stands in "
-                            + design.entities().get(others.get(i)).name() + " or " + design.entities().get(others.get(j)).name()
+                Table first = tables.get(others.get(i));
+                Table second = tables.get(others.get(j));
+                Set<String> inFirst = common(own, first);
+                Set<String> inSecond = common(own, second);
+                Set<String> both = new HashSet<>(inFirst);
+                both.retainAll(inSecond);
+                Set<String> all = new HashSet<>(inFirst);
+                all.addAll(inSecond);
+                boolean needed = inFirst.size() < own.columns().size() && inSecond.size() < own.columns().size();
+                if (needed && all.size() == own.columns().size() && (keyed(first, both) || keyed(second, both))) {
+                    return Optional.of(new AcrossEntities(Kind.JOIN_OF_TWO, others.get(i), Optional.empty(), "Every column of " + design.entities().get(id).name()
+                            + " stands in " + design.entities().get(others.get(i)).name() + " or " + design.entities().get(others.get(j)).name()
                             + ". Is it their join? Then a view says the same and cannot disagree."));
                 }
             }
@@ -137,9 +150,21 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
         return Optional.empty();
     }
 
-    private static Set<String> names(Table table) {
+    /** Whether a table has a key within some columns, so that a join over them finds one row of it. */
+    private static boolean keyed(Table table, Set<String> columns) {
+        return !table.keyColumns().isEmpty() && columns.containsAll(table.keyColumns())
+                || table.uniqueKeys().stream().anyMatch(key -> columns.containsAll(key.columns()));
+    }
+
+    /** The columns of a table that another has with the same type. */
+    private static Set<String> common(Table own, Table other) {
         Set<String> names = new HashSet<>();
-        table.columns().stream().map(Column::name).forEach(names::add);
+        own.columns().forEach(column -> other.column(column.name()).filter(same -> same.type().equals(column.type())).ifPresent(same -> names.add(same.name())));
         return names;
+    }
+
+    /** Whether a name says what the value is of a row like any other, such as when it was changed, so that many entities have it. */
+    private static boolean everyday(String name) {
+        return COMMON.contains(name) || EVERYDAY.contains(name.substring(name.lastIndexOf('_') + 1));
     }
 }

@@ -173,6 +173,7 @@ class RulesTest {
     private static Stream<Case> facts() {
         return Stream.of(
                 of("fact-twice", () -> homes("home_town varchar(40)"), () -> homes("birth_town varchar(40)")),
+                of("fact-twice", () -> homes("home_town varchar(40)"), () -> homes("changed_at timestamp with time zone")),
                 of("fact-twice", () -> homes("collector_mail varchar(40)"), () -> homes("mail varchar(40)")),
                 of("table-is-join", () -> joining("shelf_no integer", "room_no integer"), () -> joining("shelf_no integer", "owner_no integer")),
                 of("rows-refute", () -> stating(shelves("1", "2", "2"), "Jar", "shelf", "room"), () -> stating(shelves("1", "1", "2"), "Jar", "shelf", "room")),
@@ -217,7 +218,7 @@ class RulesTest {
     }
 
     private static Small joining(String... last) {
-        return new Small().entity("Place", "jar_no integer", "shelf_no integer").entity("Room", "shelf_no integer", "room_no integer")
+        return new Small().entity("Place", "jar_no integer primary key", "shelf_no integer").entity("Room", "shelf_no integer primary key", "room_no integer")
                 .entity("Both", "jar_no integer", last[0], last[1]);
     }
 
@@ -247,11 +248,14 @@ class RulesTest {
                 of("redundant-key", () -> unique(one("jar_no integer primary key", "label varchar(9) not null"), "Jar", "jar_no", "label"),
                         () -> unique(one("jar_no integer primary key", "label varchar(9) not null"), "Jar", "label")),
                 of("inexact-key", () -> one("weight double precision primary key"), () -> one("weight numeric(9,3) primary key")),
+                of("inexact-key", () -> one("label text primary key").done(onMySql(two())), () -> one("label text primary key")),
                 of("inexact-key", () -> one("filled_at timestamp with time zone primary key"), () -> one("filled_on date primary key")));
     }
 
     private static Stream<Case> relationships() {
         return Stream.of(
+                of("unconnected", () -> one("jar_no integer primary key").entity("B", "b integer").entity("C", "c integer").entity("D", "d integer").entity("E", "e integer").entity("F", "f integer"),
+                        () -> one("jar_no integer primary key")),
                 of("unconnected", () -> two(), () -> joined("leads", ONE, "is led by", MANY)),
                 of("reference-by-name", () -> two().entity("Jar", "jar_no integer primary key", "collector_no integer"),
                         () -> two().entity("Jar", "jar_no integer primary key", "collector_no varchar(9)")),
@@ -273,7 +277,8 @@ class RulesTest {
     private static Stream<Case> values() {
         return Stream.of(
                 of("number-for-code", () -> one("jar_no integer primary key", "phone bigint"), () -> one("jar_no integer primary key", "phone varchar(20)")),
-                of("number-for-code", () -> one("jar_no integer primary key", "postal_code integer"), () -> one("jar_no integer primary key", "weight integer")),
+                of("number-for-code", () -> one("jar_no integer primary key", "postal_code integer"), () -> one("jar_no integer primary key", "phone smallint")),
+                of("number-for-code", () -> one("jar_no integer primary key", "serial_no integer"), () -> one("jar_no integer primary key", "zone_serial integer")),
                 of("inexact-money", () -> one("jar_no integer primary key", "unit_price real"), () -> one("jar_no integer primary key", "unit_price numeric(9,2)")),
                 of("moment-without-zone", () -> one("jar_no integer primary key", "filled_at timestamp"), () -> one("jar_no integer primary key", "filled_at timestamp with time zone")),
                 of("fixed-for-varying", () -> one("jar_no integer primary key", "street char(40)"), () -> one("jar_no integer primary key", "street varchar(40)")),
@@ -293,7 +298,7 @@ class RulesTest {
                 of("singular-plural", () -> two().entity("Jars", "jar_no integer primary key"), () -> two().entity("Jar", "jar_no integer primary key")),
                 of("word-variants", () -> two().entity("Jar", "jar_no integer primary key", "collecter varchar(9)"),
                         () -> two().entity("Jar", "jar_no integer primary key", "collectors varchar(9)")),
-                of("word-variants", () -> one("jar_no integer primary key", "home_addr varchar(9)", "work_address varchar(9)"), () -> one("jar_no integer primary key", "received varchar(9)", "receiver varchar(9)")),
+                of("word-variants", () -> one("jar_no integer primary key", "home_addr varchar(9)", "work_address varchar(9)"), () -> one("jar_no integer primary key", "content varchar(9)", "context varchar(9)")),
                 of("policy", () -> one("jar_no integer primary key", "\"Full Label\" varchar(9)"), () -> one("jar_no integer primary key", "full_label varchar(9)")));
     }
 

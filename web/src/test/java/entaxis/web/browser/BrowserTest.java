@@ -65,7 +65,7 @@ abstract class BrowserTest {
         playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium).setHeadless(true).setArgs(List.of("--no-sandbox",
                 "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync")));
-        PlaywrightAssertions.setDefaultAssertionTimeout(10_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
     }
 
     @AfterAll
@@ -76,7 +76,7 @@ abstract class BrowserTest {
     @BeforeEach
     void open() {
         context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
-        context.setDefaultTimeout(10_000);
+        context.setDefaultTimeout(20_000);
         context.setDefaultNavigationTimeout(30_000);
         page = context.newPage();
         page.onPageError(troubles::add);

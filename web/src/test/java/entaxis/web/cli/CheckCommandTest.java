@@ -34,7 +34,7 @@ class CheckCommandTest extends CommandTest {
     void theDemoHasNoFaultAndNoCaution() throws IOException {
         String vault = file("vault.json", DesignFile.write(SeedVault.design(), content -> Optional.empty()));
         assertThat(run("check", vault)).isZero();
-        assertThat(written()).contains("0 faults, 0 cautions, 10 hints");
+        assertThat(written()).contains("0 faults, 0 cautions, 9 hints");
         assertThat(run("check", vault, "--level", "hint")).isEqualTo(1);
         assertThat(written()).contains("-> Index them all");
     }

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 
 /** The packaged server is killed in the middle of a stream of edits, again and again; what it acknowledged is there when it comes back, and none of its processes stays. */
 class CrashIT {
-    private static final int KILLS = Integer.getInteger("entaxis.kills", 15);
+    private static final int KILLS = Integer.getInteger("entaxis.kills", 10);
     private static final Pattern DESIGN = Pattern.compile("/designs/(d[0-9a-z]+)\"");
     private static final Pattern REVISION = Pattern.compile("id=\"keeping\"[^>]*data-revision=\"(\\d+)\"");
 

@@ -2,8 +2,8 @@ package entaxis.core.review.keys;
 
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Entity;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
@@ -11,13 +11,14 @@ import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
-import entaxis.core.type.SqlType;
+import entaxis.core.sql.Losses;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.FloatType;
 import entaxis.core.type.SqlType.Form;
 import entaxis.core.type.SqlType.JsonType;
 import entaxis.core.type.SqlType.TimestampType;
+import entaxis.core.type.SqlType;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -42,19 +43,21 @@ public final class InexactKey implements EntityRule {
         entity.alternateKeys().forEach(key -> parts.addAll(key.parts()));
         for (KeyPart part : parts) {
             if (part instanceof OwnPart(AttributeId id)) {
-                entity.attribute(id).ifPresent(own -> inexact(of.plain(own.type())).ifPresent(what -> found.accept(new Finding(INFO.id(), INFO.level(),
+                entity.attribute(id).ifPresent(own -> inexact(of, of.plain(own.type())).ifPresent(what -> found.accept(new Finding(INFO.id(), INFO.level(),
                         List.of(of.about(entity, own)), "“" + own.name() + "” is part of a key of “" + entity.name() + "” and is " + what + ".",
                         List.of(of.design().text(own.type())), List.of()))));
             }
         }
     }
 
-    private static Optional<String> inexact(SqlType type) {
+    private static Optional<String> inexact(Reviewed of, SqlType type) {
+        // engines that index long texts whole have them in keys as a matter of course
+        boolean cut = of.design().definition(type).isEmpty() && !of.dialect().held(type, true, Losses.IGNORED).equals(of.dialect().held(type, false, Losses.IGNORED));
         return switch (type) {
             case FloatType any -> Optional.of("an approximate number, which is hardly ever equal to another");
             case TimestampType any -> Optional.of("a moment, which is hardly ever equal to another");
-            case CharacterType(Form form, OptionalInt length) when form == Form.LARGE -> Optional.of("text without a limit, which engines do not index whole");
-            case BinaryType(Form form, OptionalInt length) when form == Form.LARGE -> Optional.of("binary data without a limit");
+            case CharacterType(Form form, OptionalInt length) when form == Form.LARGE && cut -> Optional.of("text without a limit, which engines do not index whole");
+            case BinaryType(Form form, OptionalInt length) when form == Form.LARGE && cut -> Optional.of("binary data without a limit");
             case JsonType any -> Optional.of("a document");
             default -> Optional.empty();
         };

@@ -28,6 +28,7 @@ public final class WordVariants implements NamesRule {
             "Two spellings of one word are two things to everybody who was not there.",
             "common practice");
     private static final Map<String, String> ABBREVIATED = Map.of("addr", "address", "qty", "quantity", "amt", "amount", "descr", "description", "tel", "phone", "dept", "department");
+    private static final String VOWELS = "aeiouy";
     private static final int SHORTEST = 6;
     private static final int MOST = 5;
 
@@ -82,7 +83,10 @@ public final class WordVariants implements NamesRule {
             back++;
         }
         boolean digits = one.chars().anyMatch(Character::isDigit) || other.chars().anyMatch(Character::isDigit);
-        return !digits && back > 0 && front > 1 && Math.max(one.length(), other.length()) - front - back <= 1;
+        boolean exchanged = one.length() == other.length();
+        // another consonant makes another word (content, context), another vowel hardly ever does
+        boolean slip = !exchanged || front < one.length() && VOWELS.indexOf(one.charAt(front)) >= 0 && VOWELS.indexOf(other.charAt(front)) >= 0;
+        return !digits && slip && back > 0 && front > 1 && Math.max(one.length(), other.length()) - front - back <= 1;
     }
 
     private static Finding finding(Map<String, List<About>> words, String one, String other) {

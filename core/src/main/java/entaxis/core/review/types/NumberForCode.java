@@ -2,6 +2,7 @@ package entaxis.core.review.types;
 
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Entity;
+import entaxis.core.design.Naming;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
@@ -10,9 +11,12 @@ import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.DecimalType;
+import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
+import entaxis.core.type.SqlType;
+import java.util.List;
+import java.util.Locale;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -22,7 +26,7 @@ public final class NumberForCode implements EntityRule {
     private static final RuleInfo INFO = new RuleInfo("number-for-code", Family.TYPES, Level.CAUTION, Basis.PRACTICE, "number for a code",
             "A number loses leading zeros, plus signs and hyphens, and nobody adds codes up.",
             "common practice: codes with leading zeros and phone numbers are character strings");
-    private static final Set<String> CODES = Set.of("phone", "telephone", "tel", "fax", "mobile", "zip", "postcode", "postal", "isbn", "issn", "iban", "ean", "vat", "barcode", "serial");
+    private static final Set<String> CODES = Set.of("phone", "telephone", "tel", "fax", "mobile", "zip", "postcode", "postal", "isbn", "issn", "iban", "ean", "vat", "barcode");
     private static final int LENGTH = 20;
 
     @Override
@@ -34,11 +38,14 @@ public final class NumberForCode implements EntityRule {
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
             boolean number = switch (of.plain(own.type())) {
-                case IntegerType any -> true;
+                case IntegerType(IntegerSize size, boolean unsigned) -> size.bytes() >= IntegerSize.INTEGER.bytes();
                 case DecimalType(OptionalInt precision, OptionalInt scale) -> scale.orElse(0) == 0;
                 default -> false;
             };
-            boolean code = Values.named(own, CODES);
+            List<String> words = Naming.words(own.name()).stream().map(word -> word.toLowerCase(Locale.ROOT)).toList();
+            // a serial alone counts changes; a serial number is painted on something
+            boolean serial = words.contains("serial") && (words.contains("number") || words.contains("no"));
+            boolean code = serial || Values.named(own, CODES);
             if (number && code && own.identity() == Attribute.Identity.NONE) {
                 found.accept(Values.mistyped(INFO, of, entity, own, "is a code and is stored as a number: leading zeros and signs in it are lost", SqlType.varchar(LENGTH)));
             }
