@@ -1,5 +1,6 @@
 package entaxis.core.design;
 
+import java.util.HashMap;
 import java.util.Map;
 
 /**
@@ -12,5 +13,16 @@ public record SampleRow(RowId id, OwnerId table, Map<ColumnPath, String> values)
     /** Copies the values. */
     public SampleRow {
         values = Map.copyOf(values);
+    }
+
+    /** The row with another value in a column; none if it is empty. */
+    public SampleRow with(ColumnPath column, String value) {
+        Map<ColumnPath, String> other = new HashMap<>(values);
+        if (value.isEmpty()) {
+            other.remove(column);
+        } else {
+            other.put(column, value);
+        }
+        return new SampleRow(id, table, other);
     }
 }

@@ -44,7 +44,7 @@ public final class FormsOverview {
         Verdict verdict = Verdict.of(about.relation());
         long faults = verdict.violations().stream().map(violation -> about.stated(violation.dependency()))
                 .filter(fault -> stated.accepted().stream().noneMatch(one -> one.fault().equals(fault))).count();
-        int suggested = (int) Suggestion.of(about, stated).stream().filter(one -> one.holds() && !one.key()).count();
+        int suggested = (int) Suggestion.of(about, stated).stream().filter(Suggestion::telling).count();
         return new Line(entity.id(), entity.name(), verdict.form(), verdict.keys().keys().stream().limit(MOST_KEYS).map(about.relation()::text).toList(),
                 stated.stated().size(), suggested, about.rows().size(), faults);
     }

@@ -32,6 +32,11 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
     private static final int MOST_KEYS = 2;
     private static final int MOST_NEARLY = 24;
 
+    /** Whether all rows agree with it and it says more than a key would: enough to ask for it before a form is judged. */
+    public boolean telling() {
+        return holds && !key;
+    }
+
     /** At most eight suggestions for an entity, smallest determinants first; none where there are too few rows to tell. */
     public static List<Suggestion> of(EntityRelation about, StatedDependencies stated) {
         Rows rows = about.rows();
@@ -41,7 +46,8 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
         List<Suggestion> found = new ArrayList<>();
         List<Functional> known = new ArrayList<>(about.relation().functional());
         int columns = rows.columns().size();
-        Discovery.of(rows, MOST_DETERMINANTS, Discovery.Watch.NONE).dependencies().stream()
+        Discovery discovery = Discovery.of(rows, MOST_DETERMINANTS, Discovery.Watch.NONE);
+        discovery.dependencies().stream()
                 .filter(dependency -> !dependency.determinant().isEmpty()).limit(MOST_LOOKED_AT).forEach(dependency -> {
                     if (found.size() >= MOST || rejected(about, stated, dependency) || new Closure(columns, known).implies(dependency)) {
                         return;
@@ -60,20 +66,20 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
                 }
             }
         }
-        keys(about, stated, known, found);
+        keys(about, stated, discovery.keys(), known, found);
         nearly(about, stated, known, found);
         return found;
     }
 
     /** Keys that rows suggest: columns that no two of enough rows share. */
-    private static void keys(EntityRelation about, StatedDependencies stated, List<Functional> known, List<Suggestion> found) {
+    private static void keys(EntityRelation about, StatedDependencies stated, List<AttributeSet> keys, List<Functional> known, List<Suggestion> found) {
         Rows rows = about.rows();
         AttributeSet all = AttributeSet.first(rows.columns().size());
         if (rows.size() < ENOUGH_FOR_A_KEY) {
             return;
         }
         int before = found.size();
-        for (AttributeSet key : Discovery.of(rows, MOST_DETERMINANTS, Discovery.Watch.NONE).keys()) {
+        for (AttributeSet key : keys) {
             Functional dependency = new Functional(key, all.minus(key));
             boolean told = key.isEmpty() || key.size() > MOST_DETERMINANTS || rejected(about, stated, dependency)
                     || new Closure(rows.columns().size(), known).implies(dependency);

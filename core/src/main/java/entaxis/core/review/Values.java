@@ -10,6 +10,7 @@ import entaxis.core.design.NamedType;
 import entaxis.core.design.Naming;
 import entaxis.core.design.SampleRow;
 import entaxis.core.expression.SqlValue;
+import entaxis.core.schema.Column;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.DateType;
@@ -81,6 +82,22 @@ public final class Values {
                     || !value.equals(value.stripTrailing()) ? SqlValue.UNCLEAR : new SqlValue.Text(value);
             default -> of.design().definition(type).filter(Enumeration.class::isInstance).isPresent() ? new SqlValue.Text(value) : SqlValue.UNCLEAR;
         };
+    }
+
+    /**
+     * Why what is typed into a cell of a row does not fit its column; nothing if it fits. {@code null} or nothing is no value, {@code ''} an empty text. The
+     * type is the design's: a domain or enumeration is known there by its definition.
+     */
+    public static Optional<String> unfitCell(Reviewed of, Column column, String typed) {
+        if (typed.isEmpty() || typed.equalsIgnoreCase("null")) {
+            return Optional.empty();
+        }
+        return unfit(of, type(of, column), typed.equals("''") ? "" : typed);
+    }
+
+    /** The type of a column as the design has it. */
+    public static SqlType type(Reviewed of, Column column) {
+        return column.origin().flatMap(path -> of.attribute(path.attribute())).map(Attribute::type).orElse(column.type());
     }
 
     /** Why a value of an attribute is refused by its type or by a condition, in words that follow a colon; nothing if it is not. */

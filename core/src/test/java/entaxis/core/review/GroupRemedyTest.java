@@ -1,6 +1,7 @@
 package entaxis.core.review;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
@@ -77,5 +78,13 @@ class GroupRemedyTest {
         Policy team = new Policy(Map.of("number-for-code", Optional.of(Level.HINT)));
         assertThat(Review.of(Reviewed.of(graver, Derivation.of(graver)), team).findings().stream().filter(finding -> finding.rule().equals("number-for-code")))
                 .extracting(Finding::level).isEqualTo(List.of(Level.HINT));
+    }
+
+    /** A file that somebody wrote by hand cannot bring a decision about something else in. */
+    @Test
+    void aDecisionIsAboutWhatItSays() {
+        assertThatThrownBy(() -> new RuleLevel(DecisionId.finding("number-for-code", "x"), "fault")).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new RuleLevel(DecisionId.rule("number-for-code"), "grave")).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new AcceptedFinding(DecisionId.rule("number-for-code"), "", "", "")).isInstanceOf(IllegalArgumentException.class);
     }
 }

@@ -35,7 +35,7 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
 
     /** Whether nothing is stated while rows suggest some dependency: then the form is not known. */
     public boolean unknown() {
-        return text.isBlank() && suggestions.stream().anyMatch(one -> one.holds() && !one.key());
+        return text.isBlank() && suggestions.stream().anyMatch(Suggestion::telling);
     }
 
     /** A candidate key. */

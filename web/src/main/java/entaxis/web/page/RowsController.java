@@ -3,7 +3,6 @@ package entaxis.web.page;
 import entaxis.core.change.Change;
 import entaxis.core.change.Problem;
 import entaxis.core.design.ColumnPath;
-import entaxis.core.design.EntityId;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
@@ -17,7 +16,6 @@ import entaxis.web.store.DesignStore;
 import entaxis.web.store.EditResult;
 import entaxis.web.store.OpenDesign;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -64,13 +62,7 @@ class RowsController {
         if (unfit.isPresent()) {
             return answers.refused(List.of(new Problem("value", "This does not fit: " + unfit.get() + ".")), trigger, form, open, model, response);
         }
-        Map<ColumnPath, String> values = new HashMap<>(row.get().values());
-        if (value.isEmpty()) {
-            values.remove(path);
-        } else {
-            values.put(path, value);
-        }
-        return switch (store.edit(id, new Change.PutRow(new SampleRow(row.get().id(), row.get().table(), values)))) {
+        return switch (store.edit(id, new Change.PutRow(row.get().with(path, value)))) {
             case EditResult.Refused(List<Problem> problems, OpenDesign now) -> answers.refused(problems, trigger, form, now, model, response);
             case EditResult.Kept(OpenDesign before, OpenDesign after) -> {
                 grid(after, row.get().table(), model);
@@ -80,12 +72,9 @@ class RowsController {
     }
 
     private static Optional<String> unfit(OpenDesign open, SampleRow row, ColumnPath path, String value) {
-        if (value.isEmpty() || value.equalsIgnoreCase("null") || value.equals("''") || !(row.table() instanceof EntityId entity)) {
-            return Optional.empty();
-        }
-        Reviewed of = Reviewed.of(open.design(), open.derivation());
-        return of.table(entity).columns().stream().filter(column -> column.origin().equals(Optional.of(path))).findFirst()
-                .flatMap(column -> Values.unfit(of, of.attribute(path.attribute()).map(own -> own.type()).orElse(column.type()), value));
+        return open.derivation().stated().table(row.table()).stream().flatMap(table -> table.columns().stream())
+                .filter(column -> column.origin().equals(Optional.of(path))).findFirst()
+                .flatMap(column -> Values.unfitCell(Reviewed.of(open.design(), open.derivation()), column, value));
     }
 
     private void grid(OpenDesign open, OwnerId owner, Model model) {

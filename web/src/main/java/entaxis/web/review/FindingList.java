@@ -1,13 +1,12 @@
 package entaxis.web.review;
 
-import entaxis.core.design.Design;
-import entaxis.core.design.DecisionId;
 import entaxis.core.design.Decision;
+import entaxis.core.design.DecisionId;
+import entaxis.core.design.Design;
 import entaxis.core.design.RuleLevel;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Review;
-import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Rules;
 import entaxis.core.word.Words;
@@ -113,6 +112,6 @@ public record FindingList(List<Group> groups, List<Lived> accepted, List<Quiet> 
 
     /** The level of a rule as it is by itself. */
     public static String usual(String rule) {
-        return Rules.ALL.stream().map(Rule::info).filter(info -> info.id().equals(rule)).findFirst().map(RuleInfo::level).map(Level::word).orElse("");
+        return Rules.info(rule).map(RuleInfo::level).map(Level::word).orElse("");
     }
 }

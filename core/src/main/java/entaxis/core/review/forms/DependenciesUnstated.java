@@ -38,7 +38,7 @@ public final class DependenciesUnstated implements EntityRule {
             return;
         }
         EntityRelation about = EntityRelation.of(of.design(), of.derivation(), entity.id());
-        List<Suggestion> suggested = Suggestion.of(about, stated).stream().filter(one -> one.holds() && !one.key()).toList();
+        List<Suggestion> suggested = Suggestion.of(about, stated).stream().filter(Suggestion::telling).toList();
         if (!suggested.isEmpty()) {
             List<Remedy> remedies = suggested.stream().limit(MOST).flatMap(one -> DependencyLines.read(about, one.line()).dependencies().stream()
                     .map(dependency -> new Remedy("State " + one.line(), new Change.StateDependencies(stated.stated(List.of(dependency)))))).toList();

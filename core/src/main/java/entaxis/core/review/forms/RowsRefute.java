@@ -3,7 +3,6 @@ package entaxis.core.review.forms;
 import entaxis.core.change.Change;
 import entaxis.core.dependency.Dependency.Functional;
 import entaxis.core.dependency.Evidence;
-import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Entity;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.StatedDependencies.Stated;
@@ -20,9 +19,7 @@ import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 
@@ -78,13 +75,11 @@ public final class RowsRefute implements EntityRule {
     private static Change rows(EntityRelation about, Functional dependency, Evidence evidence) {
         List<Change> changes = new ArrayList<>();
         for (Evidence.Contradiction pair : evidence.breaking()) {
-            SampleRow wrong = about.samples().get(pair.other());
-            Map<ColumnPath, String> values = new HashMap<>(wrong.values());
+            SampleRow corrected = about.samples().get(pair.other());
             for (int column : dependency.dependent().minus(dependency.determinant()).places()) {
-                String usual = about.samples().get(pair.usual()).values().getOrDefault(about.paths().get(column), "");
-                values.put(about.paths().get(column), usual);
+                corrected = corrected.with(about.paths().get(column), about.samples().get(pair.usual()).values().getOrDefault(about.paths().get(column), ""));
             }
-            changes.add(new Change.PutRow(new SampleRow(wrong.id(), wrong.table(), values)));
+            changes.add(new Change.PutRow(corrected));
         }
         return new Change.Several(changes);
     }

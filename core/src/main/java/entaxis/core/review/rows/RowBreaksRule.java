@@ -6,7 +6,6 @@ import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.SampleRow;
-import entaxis.core.expression.Condition;
 import entaxis.core.expression.SqlValue;
 import entaxis.core.expression.Truth;
 import entaxis.core.review.About;
@@ -23,7 +22,6 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
-import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -77,7 +75,7 @@ public final class RowBreaksRule implements EntityRule {
             String typed = column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("").strip();
             boolean made = typed.isEmpty() && made(column);
             values.put(column.name().toLowerCase(Locale.ROOT), made || typed.equals("''") ? SqlValue.UNCLEAR
-                    : plain(typed).isEmpty() ? SqlValue.MISSING : Values.typed(of, type(of, column), typed));
+                    : plain(typed).isEmpty() ? SqlValue.MISSING : Values.typed(of, Values.type(of, column), typed));
         }
         for (CheckRule check : table.checks()) {
             of.condition(check.condition()).filter(one -> one.truth(name -> values.getOrDefault(name, SqlValue.UNCLEAR)) == Truth.FALSE)
@@ -104,13 +102,7 @@ public final class RowBreaksRule implements EntityRule {
         if (typed.equalsIgnoreCase("null") || typed.isEmpty()) {
             return column.required() && !(made(column) && typed.isEmpty()) ? Optional.of("it is required and has no value") : Optional.empty();
         }
-        return Values.unfit(of, type(of, column), typed.equals("''") ? "" : typed);
-    }
-
-    /** The type as the design has it: a domain or enumeration is known there by its definition. */
-    private static SqlType type(Reviewed of, Column column) {
-        return column.origin().flatMap(path -> of.attribute(path.attribute())).map(Attribute::type)
-                .orElse(column.type());
+        return Values.unfitCell(of, column, typed);
     }
 
     private static void twice(Reviewed of, Entity entity, Table table, List<String> key, List<SampleRow> rows, Consumer<Finding> found) {
