@@ -53,10 +53,10 @@ public final class Values {
     public static Optional<String> unfit(Reviewed of, SqlType type, String value) {
         Optional<NamedType> named = of.design().definition(type);
         if (named.isPresent() && named.get() instanceof Enumeration enumeration) {
-            return listed(enumeration.values(), value);
+            return listed(of, enumeration.values(), value);
         }
         return switch (of.plain(type)) {
-            case EnumType(List<String> values) -> listed(values, value);
+            case EnumType(List<String> values) -> listed(of, values, value);
             case CharacterType(Form form, OptionalInt length) -> tooLong(form, length, value);
             case IntegerType integer -> whole(integer, value);
             case DecimalType(OptionalInt precision, OptionalInt scale) -> exact(precision, scale, value);
@@ -65,6 +65,12 @@ public final class Values {
             case BooleanType any -> TRUTH.contains(value.strip().toLowerCase(Locale.ROOT)) ? Optional.empty() : Optional.of("“" + value + "” is neither true nor false");
             default -> Optional.empty();
         };
+    }
+
+    /** How grave a value is that does not fit a type: a fault where the engine refuses it, a caution where it keeps it all the same. */
+    public static Level misfit(Reviewed of, SqlType type) {
+        boolean listed = of.plain(type) instanceof EnumType || of.design().definition(type).filter(Enumeration.class::isInstance).isPresent();
+        return listed || of.dialect().holdsTypes() ? Level.FAULT : Level.CAUTION;
     }
 
     /** A value as conditions compare it, by its type; unclear where engines differ. */
@@ -146,8 +152,9 @@ public final class Values {
                 .filter(value -> !value.isEmpty() && !value.equalsIgnoreCase("null"))).distinct().toList();
     }
 
-    private static Optional<String> listed(List<String> values, String value) {
-        return values.contains(value) ? Optional.empty() : Optional.of("“" + value + "” is not among " + String.join(", ", values));
+    private static Optional<String> listed(Reviewed of, List<String> values, String value) {
+        boolean among = values.contains(value) || of.dialect().enumerationsIgnoreCase() && values.stream().anyMatch(value.strip()::equalsIgnoreCase);
+        return among ? Optional.empty() : Optional.of("“" + value + "” is not among " + String.join(", ", values));
     }
 
     /** Spaces at the end may be cut (ISO/IEC 9075-2, 9.2). */

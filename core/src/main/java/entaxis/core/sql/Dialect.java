@@ -253,6 +253,21 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
         return true;
     }
 
+    /** Whether a required column of an enumeration takes the first value where none is given. */
+    public boolean enumerationsBeginWithFirst() {
+        return false;
+    }
+
+    /** Whether {@code DATE '2026-01-31'} and the like are understood. */
+    boolean typedLiterals() {
+        return true;
+    }
+
+    /** Whether a value of an enumeration may be written in other letters, upper for lower case. */
+    public boolean enumerationsIgnoreCase() {
+        return false;
+    }
+
     /** Whether the engine has sequences. */
     boolean sequences() {
         return true;

@@ -7,6 +7,7 @@ import entaxis.core.token.Token.Kind;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 
 /** Turns the words of an expression that differ from engine to engine. */
 final class Expressions {
@@ -15,11 +16,13 @@ final class Expressions {
             Target.ORACLE, Map.of("true", "1", "false", "0", "char_length", "length", "character_length", "length"),
             Target.SQLITE, Map.of("char_length", "length", "character_length", "length"));
 
+    private static final Set<String> TYPED = Set.of("date", "time", "timestamp");
+
     private Expressions() { }
 
     /** The expression with those words exchanged, and names in double quotes put into the engine's own; names that are in those already stay. Linear. */
     static String spelled(String sql, Dialect dialect) {
-        if (dialect.quoted("").charAt(0) == '"' && !WORDS.containsKey(dialect.target())) {
+        if (dialect.quoted("").charAt(0) == '"' && dialect.typedLiterals() && !WORDS.containsKey(dialect.target())) {
             return sql;
         }
         char open = dialect.quoted("").charAt(0);
@@ -49,13 +52,22 @@ final class Expressions {
         Map<String, String> words = WORDS.getOrDefault(dialect.target(), Map.of());
         StringBuilder text = new StringBuilder(sql.length());
         List<Token> tokens = Lexer.tokens(sql);
-        for (Token token : tokens) {
-            if (token.kind() == Kind.WORD) {
+        for (int i = 0; i < tokens.size(); i++) {
+            Token token = tokens.get(i);
+            if (!dialect.typedLiterals() && typed(tokens, i)) {
+                i++;
+            } else if (token.kind() == Kind.WORD) {
                 text.append(words.getOrDefault(token.text().toLowerCase(Locale.ROOT), token.text()));
             } else {
                 text.append(token.kind() == Kind.QUOTED_NAME ? dialect.name(token.name()) : token.text());
             }
         }
         return text.toString();
+    }
+
+    /** Whether a word and a space stand before a text to say that it is a date, a time or a moment (ISO/IEC 9075-2, 5.3). */
+    private static boolean typed(List<Token> tokens, int at) {
+        return at + 2 < tokens.size() && TYPED.contains(tokens.get(at).text().toLowerCase(Locale.ROOT)) && tokens.get(at + 1).kind() == Kind.SPACE
+                && tokens.get(at + 2).kind() == Kind.STRING;
     }
 }

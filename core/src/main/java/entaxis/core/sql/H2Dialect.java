@@ -184,4 +184,10 @@ final class H2Dialect extends Dialect {
             case StructureDefinition structure -> "CREATE DOMAIN " + qualifiedName + " AS ROW" + fields(structure, spelled);
         };
     }
+
+    /** Seen on H2 2.4: an enumerator is found whatever its case; the manual, “ENUM”, says nothing of it. */
+    @Override
+    public boolean enumerationsIgnoreCase() {
+        return true;
+    }
 }

@@ -280,4 +280,16 @@ sealed class MySqlDialect extends Dialect permits MariaDbDialect {
     Optional<String> now() {
         return Optional.of("current_timestamp");
     }
+
+    /** MySQL manual, “The ENUM Type”: values are compared by the collation, which by default tells no case apart. */
+    @Override
+    public boolean enumerationsIgnoreCase() {
+        return true;
+    }
+
+    /** MySQL manual, “The ENUM Type”: the default of a required column is the first element of the list. */
+    @Override
+    public boolean enumerationsBeginWithFirst() {
+        return true;
+    }
 }

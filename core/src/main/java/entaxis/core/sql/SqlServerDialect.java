@@ -235,4 +235,16 @@ final class SqlServerDialect extends Dialect {
     Optional<String> now() {
         return Optional.of("sysdatetime()");
     }
+
+    /** Transact-SQL reference, “Collation”: the list is a check, compared by the collation of the database, which by default tells no case apart. */
+    @Override
+    public boolean enumerationsIgnoreCase() {
+        return true;
+    }
+
+    /** Transact-SQL reference, “Constants”: days and times are written as texts. */
+    @Override
+    boolean typedLiterals() {
+        return false;
+    }
 }

@@ -171,4 +171,10 @@ final class SqliteDialect extends Dialect {
     Optional<String> now() {
         return Optional.of("current_timestamp");
     }
+
+    /** SQLite documentation, “SQL Language Expressions”, 3: literals are numbers, texts, blobs and the words of the current moment. */
+    @Override
+    boolean typedLiterals() {
+        return false;
+    }
 }

@@ -2,8 +2,10 @@ package entaxis.core.review.rows;
 
 import entaxis.core.change.Change;
 import entaxis.core.design.Attribute;
+import entaxis.core.design.Domain;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.Enumeration;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.SampleRow;
 import entaxis.core.expression.SqlValue;
@@ -22,6 +24,8 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
+import entaxis.core.type.SqlType;
+import entaxis.core.type.SqlType.EnumType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -53,13 +57,16 @@ public final class RowBreaksRule implements EntityRule {
         Table table = of.table(entity.id());
         for (int i = 0; i < rows.size() && i < MOST; i++) {
             for (Column column : table.columns()) {
-                Optional<String> why = value(of, column, rows.get(i));
-                if (why.isPresent()) {
-                    found.accept(finding(of, entity, rows.get(i), i + 1, column.name(), why.get()));
-                }
+                int number = i + 1;
+                SampleRow row = rows.get(i);
+                missing(column, row).map(why -> filledIn(of, column) ? finding(of, entity, row, number, column.name(), why + ", so that the engine takes the first of the list")
+                        .at(Level.CAUTION) : finding(of, entity, row, number, column.name(), why)).ifPresent(found);
+                Values.unfitCell(of, column, typed(column, row)).ifPresent(why -> found.accept(finding(of, entity, row, number, column.name(), why)
+                        .at(Values.misfit(of, Values.type(of, column)))));
             }
         }
-        for (int i = 0; i < rows.size() && i < MOST && !table.checks().isEmpty(); i++) {
+        boolean conditioned = !table.checks().isEmpty() || entity.attributes().stream().anyMatch(own -> of.design().definition(own.type()).isPresent());
+        for (int i = 0; i < rows.size() && i < MOST && conditioned; i++) {
             conditions(of, entity, table, rows.get(i), i + 1, found);
         }
         List<List<String>> keys = new ArrayList<>(table.primaryKey().map(key -> List.of(key.columns())).orElse(List.of()));
@@ -72,7 +79,9 @@ public final class RowBreaksRule implements EntityRule {
     private static void conditions(Reviewed of, Entity entity, Table table, SampleRow row, int number, Consumer<Finding> found) {
         Map<String, SqlValue> values = new HashMap<>();
         for (Column column : table.columns()) {
-            String typed = column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("").strip();
+            ofDomain(of, column, typed(column, row)).ifPresent(check -> found.accept(finding(of, entity, row, number, column.name(),
+                    "the condition " + check + " of its type is false")));
+            String typed = typed(column, row);
             boolean made = typed.isEmpty() && made(column);
             values.put(column.name().toLowerCase(Locale.ROOT), made || typed.equals("''") ? SqlValue.UNCLEAR
                     : plain(typed).isEmpty() ? SqlValue.MISSING : Values.typed(of, Values.type(of, column), typed));
@@ -82,6 +91,20 @@ public final class RowBreaksRule implements EntityRule {
                     .ifPresent(one -> found.accept(finding(of, entity, row, number, one.names().stream().sorted().collect(Collectors.joining(", ")),
                             "the condition " + check.condition() + " is false")));
         }
+    }
+
+    /** Whether the engine puts in a value of its own where none is given. */
+    private static boolean filledIn(Reviewed of, Column column) {
+        SqlType type = Values.type(of, column);
+        return of.dialect().enumerationsBeginWithFirst() && (type instanceof EnumType || of.design().definition(type).filter(Enumeration.class::isInstance).isPresent());
+    }
+
+    /** The condition of a column's domain that its value makes false. */
+    private static Optional<String> ofDomain(Reviewed of, Column column, String typed) {
+        SqlType type = Values.type(of, column);
+        return typed.isEmpty() || typed.equalsIgnoreCase("null") || typed.equals("''") ? Optional.empty()
+                : of.design().definition(type).flatMap(named -> named instanceof Domain domain ? domain.check() : Optional.empty())
+                .filter(check -> of.condition(check).filter(one -> one.truth(any -> Values.typed(of, type, typed)) == Truth.FALSE).isPresent());
     }
 
     private static boolean made(Column column) {
@@ -97,12 +120,14 @@ public final class RowBreaksRule implements EntityRule {
         return typed.strip().equalsIgnoreCase("null") ? "" : typed.strip();
     }
 
-    private static Optional<String> value(Reviewed of, Column column, SampleRow row) {
-        String typed = column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("").strip();
-        if (typed.equalsIgnoreCase("null") || typed.isEmpty()) {
-            return column.required() && !(made(column) && typed.isEmpty()) ? Optional.of("it is required and has no value") : Optional.empty();
-        }
-        return Values.unfitCell(of, column, typed);
+    private static String typed(Column column, SampleRow row) {
+        return column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("").strip();
+    }
+
+    private static Optional<String> missing(Column column, SampleRow row) {
+        String typed = typed(column, row);
+        boolean empty = typed.equalsIgnoreCase("null") || typed.isEmpty();
+        return empty && column.required() && !(made(column) && typed.isEmpty()) ? Optional.of("it is required and has no value") : Optional.empty();
     }
 
     private static void twice(Reviewed of, Entity entity, Table table, List<String> key, List<SampleRow> rows, Consumer<Finding> found) {

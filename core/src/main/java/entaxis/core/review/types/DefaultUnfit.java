@@ -31,11 +31,12 @@ public final class DefaultUnfit implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
-            own.defaultValue().flatMap(Values::literal).flatMap(value -> Values.refused(of, entity, own, value)).ifPresent(why -> {
+            Optional<String> literal = own.defaultValue().flatMap(Values::literal);
+            literal.flatMap(value -> Values.refused(of, entity, own, value)).ifPresent(why -> {
                 Finding finding = new Finding(INFO.id(), INFO.level(), List.of(of.about(entity, own)), "The default of “" + own.name() + "” of “" + entity.name() + "” does not fit: "
                         + why + ".", List.of("default " + own.defaultValue().get() + " of " + of.design().text(own.type())), List.of(new Remedy("Leave the default away",
                         new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Default(Optional.empty())))));
-                found.accept(of.dialect().holdsTypes() ? finding : finding.at(Level.CAUTION));
+                found.accept(Values.unfit(of, own.type(), literal.get()).isPresent() ? finding.at(Values.misfit(of, own.type())) : finding);
             });
         }
     }
