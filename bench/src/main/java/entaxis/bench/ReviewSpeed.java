@@ -17,7 +17,7 @@ import java.util.Locale;
 
 /** How long all rules take over 1000 entities, and after one edit of them. */
 public final class ReviewSpeed {
-    private static final int WARM = 15;
+    private static final int WARM = 60;
     private static final int TIMES = 15;
 
     private ReviewSpeed() { }

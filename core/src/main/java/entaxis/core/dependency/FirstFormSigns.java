@@ -23,6 +23,8 @@ public record FirstFormSigns(Kind kind, AttributeSet attributes, String example)
     private static final Pattern OTHER_ADDRESS =
             Pattern.compile("(?i)(ip|ipv4|ipv6|mac|hw|net|mail|e_mail|email|web|url|host|start|end|lease|memory|peer|remote|source|dest|local|physical)[_ -]?address");
     private static final Pattern WHOLE_NAME = Pattern.compile("(?i)(full|whole|contact|customer|person|collector|author|donor|researcher)[_ ]?name");
+    /** What names of an address or a name contain, in any case. */
+    private static final Pattern NAMING = Pattern.compile("(?i)address|anschrift|location_text|name");
     private static final Pattern TWO_WORDS = Pattern.compile("\\p{Lu}[\\p{L}.'-]*(,)? \\p{Lu}[\\p{L}.' -]*");
     private static final int SHARE = 3;
     private static final int LOOKED_AT = 100;
@@ -48,8 +50,10 @@ public record FirstFormSigns(Kind kind, AttributeSet attributes, String example)
         List<FirstFormSigns> signs = new ArrayList<>();
         Map<String, AttributeSet> numbered = new LinkedHashMap<>();
         for (int i = 0; i < rows.columns().size(); i++) {
-            Matcher matcher = NUMBERED.matcher(rows.columns().get(i));
-            if (matcher.matches()) {
+            String name = rows.columns().get(i);
+            boolean numberBehind = !name.isEmpty() && Character.isDigit(name.charAt(name.length() - 1));
+            Matcher matcher = NUMBERED.matcher(name);
+            if (numberBehind && matcher.matches()) {
                 int place = i;
                 numbered.merge(matcher.group(1).toLowerCase(Locale.ROOT), AttributeSet.of(place), AttributeSet::union);
             }
@@ -59,11 +63,12 @@ public record FirstFormSigns(Kind kind, AttributeSet attributes, String example)
             String name = rows.columns().get(i);
             List<String> lists = shown(rows, i, LIST);
             List<String> names = shown(rows, i, TWO_WORDS);
-            if (ADDRESS.matcher(name).matches() && !OTHER_ADDRESS.matcher(name).find()) {
+            boolean naming = NAMING.matcher(name).find();
+            if (naming && ADDRESS.matcher(name).matches() && !OTHER_ADDRESS.matcher(name).find()) {
                 signs.add(new FirstFormSigns(Kind.ADDRESS, AttributeSet.of(i), lists.isEmpty() ? "" : lists.getFirst()));
             } else if (lists.size() * SHARE > Math.min(LOOKED_AT, rows.size()) && !lists.isEmpty()) {
                 signs.add(new FirstFormSigns(Kind.LIST, AttributeSet.of(i), lists.getFirst()));
-            } else if (WHOLE_NAME.matcher(name).find() && (rows.size() == 0 || names.size() * SHARE > Math.min(LOOKED_AT, rows.size()))) {
+            } else if (naming && WHOLE_NAME.matcher(name).find() && (rows.size() == 0 || names.size() * SHARE > Math.min(LOOKED_AT, rows.size()))) {
                 signs.add(new FirstFormSigns(Kind.NAME, AttributeSet.of(i), names.isEmpty() ? "" : names.getFirst()));
             }
         }

@@ -5,7 +5,7 @@ import java.util.regex.Pattern;
 
 /** How the name of an element becomes the name of a table or column. */
 public final class SqlName {
-    private static final Pattern SEPARATORS = Pattern.compile("[\\s\\-/‐–—]+");
+    private static final String SEPARATORS = " \t\n\u000b\f\r-/‐–—";
 
     private static final Pattern PLAIN = Pattern.compile("[a-z_][a-z0-9_]*");
 
@@ -13,7 +13,23 @@ public final class SqlName {
 
     /** Lower case, with an underscore for each run of white space, hyphens or slashes; every other character stays, to be quoted where SQL asks for it. */
     public static String of(String name) {
-        return plain(name) ? name : SEPARATORS.matcher(name.strip().toLowerCase(Locale.ROOT)).replaceAll("_");
+        if (plain(name)) {
+            return name;
+        }
+        String text = name.strip().toLowerCase(Locale.ROOT);
+        StringBuilder written = new StringBuilder(text.length());
+        boolean separated = false;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            boolean separator = SEPARATORS.indexOf(c) >= 0;
+            if (!separator) {
+                written.append(c);
+            } else if (!separated) {
+                written.append('_');
+            }
+            separated = separator;
+        }
+        return written.toString();
     }
 
     /** A column's name as an expression holds it: in quotes only where it needs them (ISO/IEC 9075-2, 5.4). */

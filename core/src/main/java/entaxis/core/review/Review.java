@@ -4,16 +4,16 @@ import entaxis.core.design.AcceptedFinding;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.Relationship;
-import entaxis.core.design.Side;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * All that the rules find in a design. After an edit only entities that it touched are judged again by rules that look at one entity; rules that look at the
@@ -23,11 +23,10 @@ public final class Review {
     /**
      * What was found and gathered about an entity.
      *
-     * @param surroundings everything that was looked at, to be compared by identity
      * @param gathered     what each {@link GatheringRule} needs to know, in the order of the rules
      * @param names        the names of the entity, its table and its columns
      */
-    private record Judged(List<Object> surroundings, List<Finding> findings, List<Optional<?>> gathered, List<Object> names) { }
+    private record Judged(List<Finding> findings, List<Optional<?>> gathered, List<Object> names) { }
 
     /** A finding that the designers live with, and why. */
     public record Accepted(Finding finding, String reason) { }
@@ -43,13 +42,18 @@ public final class Review {
     private static final List<Rule> ABOUT_ALL =
             Rules.ALL.stream().filter(rule -> !(rule instanceof EntityRule || rule instanceof NamesRule || rule instanceof GatheringRule<?>)).toList();
 
+    /** So many entities are judged one by one; more are shared among the processors. */
+    private static final int FEW = 64;
+
+    private final Optional<Reviewed> reviewed;
     private final Map<EntityId, Judged> byEntity;
     private final NamesJudged byNames;
     private final List<Concluded> concluded;
     private final List<Finding> findings;
     private final List<Accepted> accepted;
 
-    private Review(Map<EntityId, Judged> byEntity, NamesJudged byNames, List<Concluded> concluded, List<Finding> findings, List<Accepted> accepted) {
+    private Review(Optional<Reviewed> reviewed, Map<EntityId, Judged> byEntity, NamesJudged byNames, List<Concluded> concluded, List<Finding> findings, List<Accepted> accepted) {
+        this.reviewed = reviewed;
         this.concluded = concluded;
         this.accepted = List.copyOf(accepted);
         this.byEntity = byEntity;
@@ -59,43 +63,69 @@ public final class Review {
 
     /** Reviews a design by all rules. */
     public static Review of(Reviewed design, Policy policy) {
-        return after(new Review(Map.of(), new NamesJudged(List.of(), List.of()), List.of(), List.of(), List.of()), design, policy);
+        return after(new Review(Optional.empty(), Map.of(), new NamesJudged(List.of(), List.of()), List.of(), List.of(), List.of()), design, policy);
     }
 
     /** Reviews a design of which an earlier state was reviewed. The policy is to be the same. */
     public static Review after(Review before, Reviewed design, Policy policy) {
-        Map<EntityId, Judged> judged = HashMap.newHashMap(design.design().entities().size());
-        List<Judged> inOrder = new ArrayList<>(design.design().entities().size());
-        List<Finding> all = new ArrayList<>();
-        for (Entity entity : design.design().entities()) {
-            Judged old = before.byEntity.get(entity.id());
-            Judged now = old != null && same(old.surroundings(), design, entity) ? old : judge(entity, design);
+        List<Entity> entities = design.design().entities().list();
+        Set<EntityId> touched = before.reviewed.map(old -> Touched.between(old, design)).orElseGet(() -> entities.stream().map(Entity::id).collect(Collectors.toSet()));
+        Map<EntityId, Judged> anew = judged(entities.stream().filter(entity -> touched.contains(entity.id()) || !before.byEntity.containsKey(entity.id())).toList(), design);
+        Map<EntityId, Judged> judged = HashMap.newHashMap(entities.size());
+        List<Judged> inOrder = new ArrayList<>(entities.size());
+        List<List<Finding>> all = new ArrayList<>(entities.size());
+        for (Entity entity : entities) {
+            Judged now = anew.getOrDefault(entity.id(), before.byEntity.get(entity.id()));
             judged.put(entity.id(), now);
             inOrder.add(now);
-            all.addAll(now.findings());
+            all.add(now.findings());
         }
         NamesJudged byNames = byNames(before.byNames, inOrder, design);
-        all.addAll(byNames.findings());
+        all.add(byNames.findings());
         List<Concluded> concluded = new ArrayList<>();
         for (int rule = 0; rule < GATHERING.size(); rule++) {
             Optional<Concluded> old = before.concluded.isEmpty() ? Optional.empty() : Optional.of(before.concluded.get(rule));
             concluded.add(conclude(GATHERING.get(rule), rule, inOrder, design, old));
-            all.addAll(concluded.getLast().findings());
+            all.add(concluded.getLast().findings());
         }
-        ABOUT_ALL.forEach(rule -> rule.judge(design, all::add));
-        Policy own = policy.in(design.design());
-        List<Finding> open = new ArrayList<>();
+        List<Finding> aboutAll = new ArrayList<>();
+        ABOUT_ALL.forEach(rule -> rule.judge(design, aboutAll::add));
+        all.add(aboutAll);
         List<Accepted> accepted = new ArrayList<>();
-        all.stream().flatMap(finding -> own.applied(finding).stream()).sorted(Comparator.comparing(Finding::level)).forEach(finding -> {
-            Optional<AcceptedFinding> decided = accepted(design.design(), finding);
-            if (decided.filter(one -> one.evidence().equals(finding.evidenceMark())).isPresent()) {
-                accepted.add(new Accepted(finding, decided.get().reason()));
+        List<Finding> open = weighed(all, design.design(), policy.in(design.design()), accepted::add);
+        return new Review(Optional.of(design), judged, byNames, concluded, open, accepted);
+    }
+
+    private static Map<EntityId, Judged> judged(List<Entity> entities, Reviewed design) {
+        Stream<Entity> all = entities.size() > FEW ? entities.parallelStream() : entities.stream();
+        return all.collect(Collectors.toMap(Entity::id, entity -> judge(entity, design)));
+    }
+
+    /** Findings as the policy has them, gravest first, without those that the designers live with. */
+    private static List<Finding> weighed(List<List<Finding>> all, Design design, Policy policy, Consumer<Accepted> accepted) {
+        Map<Level, List<Finding>> byLevel = new EnumMap<>(Level.class);
+        for (Level level : Level.values()) {
+            byLevel.put(level, new ArrayList<>());
+        }
+        boolean plain = policy.levels().isEmpty() && design.decisions().size() == 0;
+        all.forEach(some -> some.forEach(finding -> {
+            if (plain) {
+                byLevel.get(finding.level()).add(finding);
             } else {
-                open.add(decided.map(one -> finding.with("This was lived with" + (one.reason().isBlank() ? "" : " (“" + one.reason() + "”)")
-                        + "; what it rests on has changed since.")).orElse(finding));
+                policy.applied(finding).flatMap(one -> open(one, design, accepted)).ifPresent(one -> byLevel.get(one.level()).add(one));
             }
-        });
-        return new Review(judged, byNames, concluded, open, accepted);
+        }));
+        return byLevel.values().stream().flatMap(List::stream).toList();
+    }
+
+    private static Optional<Finding> open(Finding finding, Design design, Consumer<Accepted> accepted) {
+        Optional<AcceptedFinding> decided = accepted(design, finding);
+        if (decided.filter(one -> one.evidence().equals(finding.evidenceMark())).isPresent()) {
+            accepted.accept(new Accepted(finding, decided.get().reason()));
+            return Optional.empty();
+        }
+        return Optional.of(decided.map(one -> finding.with("This was lived with" + (one.reason().isBlank() ? "" : " (“" + one.reason() + "”)")
+                + "; what it rests on has changed since.")).orElse(finding));
     }
 
     private static Optional<AcceptedFinding> accepted(Design design, Finding finding) {
@@ -121,9 +151,7 @@ public final class Review {
         ABOUT_ONE.forEach(rule -> rule.judge(entity, design, found::add));
         List<Optional<?>> gathered = new ArrayList<>();
         GATHERING.forEach(rule -> gathered.add(rule.gather(entity, design)));
-        List<Object> surroundings = new ArrayList<>();
-        surroundings(design, entity, surroundings::add);
-        return new Judged(surroundings, List.copyOf(found), gathered, design.names(entity));
+        return new Judged(List.copyOf(found), gathered, design.names(entity));
     }
 
     private static NamesJudged byNames(NamesJudged before, List<Judged> judged, Reviewed design) {
@@ -135,35 +163,6 @@ public final class Review {
         List<Finding> found = new ArrayList<>();
         ABOUT_NAMES.forEach(rule -> rule.judge(design, found::add));
         return new NamesJudged(names, List.copyOf(found));
-    }
-
-    /** Whether everything that the judgement of an entity depends on is the very same as it was. */
-    private static boolean same(List<Object> before, Reviewed of, Entity entity) {
-        Iterator<Object> old = before.iterator();
-        boolean[] same = {true};
-        surroundings(of, entity, now -> same[0] = same[0] && old.hasNext() && old.next() == now);
-        return same[0] && !old.hasNext();
-    }
-
-    /** Everything that the judgement of an entity may depend on. */
-    private static void surroundings(Reviewed of, Entity entity, Consumer<Object> each) {
-        each.accept(entity);
-        each.accept(of.table(entity.id()));
-        each.accept(of.design().types());
-        each.accept(of.dialect().target());
-        of.design().dependencies().find(entity.id()).ifPresent(each);
-        of.rows(entity.id()).forEach(each);
-        for (Relationship relationship : of.relationships(entity.id())) {
-            each.accept(relationship);
-            for (Side side : Side.values()) {
-                EntityId end = relationship.end(side).entity();
-                if (!end.equals(entity.id())) {
-                    each.accept(of.design().entities().get(end));
-                    each.accept(of.table(end));
-                    of.rows(end).forEach(each);
-                }
-            }
-        }
     }
 
     /** The findings, gravest first. */

@@ -22,17 +22,19 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
-/** A design under review, with what follows from it and what rules ask of it again and again. */
+/** A design under review, with what follows from it and what rules ask of it again and again; several threads may ask. */
 public final class Reviewed {
     private final Design design;
     private final Derivation derivation;
     private final Dialect dialect;
     private final Map<EntityId, List<Relationship>> touching = new HashMap<>();
     private final Map<OwnerId, List<SampleRow>> rows = new HashMap<>();
-    private final Map<AttributeId, Attribute> attributes = new HashMap<>();
-    private final Map<String, Optional<Condition>> conditions = new HashMap<>();
+    private volatile Map<AttributeId, Attribute> attributes = Map.of();
+    private final Map<String, Optional<Condition>> conditions = new ConcurrentHashMap<>();
 
     /** A design with its schema, for an engine. Linear in the design. */
     public Reviewed(Design design, Derivation derivation, Dialect dialect) {
@@ -100,8 +102,12 @@ public final class Reviewed {
 
     /** The column of an own attribute. */
     public Column column(EntityId entity, Attribute attribute) {
-        Optional<ColumnPath> path = Optional.of(ColumnPath.own(attribute.id()));
-        return table(entity).columns().stream().filter(column -> column.origin().equals(path)).findFirst().orElseThrow();
+        for (Column column : table(entity).columns()) {
+            if (column.origin().isPresent() && column.origin().get().attribute().equals(attribute.id()) && !column.origin().get().migrated()) {
+                return column;
+            }
+        }
+        throw new NoSuchElementException("no column of " + attribute.id());
     }
 
     /** The columns that a relationship brings into its child's table. */
@@ -149,10 +155,17 @@ public final class Reviewed {
     }
 
     private Map<AttributeId, Attribute> attributes() {
-        if (attributes.isEmpty()) {
-            design.entities().forEach(entity -> entity.attributes().forEach(own -> attributes.put(own.id(), own)));
+        Map<AttributeId, Attribute> known = attributes;
+        if (known.isEmpty()) {
+            known = new HashMap<>();
+            for (Entity entity : design.entities()) {
+                for (Attribute own : entity.attributes()) {
+                    known.put(own.id(), own);
+                }
+            }
+            attributes = known;
         }
-        return attributes;
+        return known;
     }
 
     /** A text for an identity that is not in use; the same for the same design and seed, so that a review stays a pure function. */

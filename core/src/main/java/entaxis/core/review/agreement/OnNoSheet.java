@@ -4,6 +4,7 @@ import entaxis.core.change.Change;
 import entaxis.core.design.Entity;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
+import entaxis.core.design.Sheet;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
@@ -13,6 +14,7 @@ import entaxis.core.review.Reviewed;
 import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,7 +34,13 @@ public final class OnNoSheet implements Rule {
 
     @Override
     public void judge(Reviewed of, Consumer<Finding> found) {
-        List<Entity> absent = of.design().entities().stream().filter(entity -> of.design().sheets().stream().noneMatch(sheet -> sheet.places().containsKey(entity.id()))).toList();
+        List<Sheet> sheets = of.design().sheets().list();
+        List<Entity> absent = new ArrayList<>();
+        for (Entity entity : of.design().entities()) {
+            if (sheets.stream().noneMatch(sheet -> sheet.places().containsKey(entity.id()))) {
+                absent.add(entity);
+            }
+        }
         if (!absent.isEmpty()) {
             int bottom = of.design().sheet().places().values().stream().mapToInt(Place::y).max().orElse(-BELOW) + BELOW;
             Map<OwnerId, Place> places = new LinkedHashMap<>();

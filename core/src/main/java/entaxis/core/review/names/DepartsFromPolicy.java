@@ -14,7 +14,9 @@ import entaxis.core.review.Remedy;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /** Names that do not follow the design’s own policy. */
@@ -33,8 +35,15 @@ public final class DepartsFromPolicy implements NamesRule {
     public void judge(Reviewed of, Consumer<Finding> found) {
         List<Renaming.Proposal> proposals = Renaming.proposals(of.design());
         if (!proposals.isEmpty()) {
-            List<About> about = of.design().entities().stream().filter(entity -> proposals.stream().anyMatch(one -> one.change() instanceof Change.RenameEntity(EntityId id, String name)
-                    ? id.equals(entity.id()) : one.change() instanceof Change.AlterAttribute(OwnerId owner, var attribute, var aspect) && owner.equals(entity.id()))).map(of::about).toList();
+            Set<OwnerId> owners = new HashSet<>();
+            proposals.forEach(one -> {
+                switch (one.change()) {
+                    case Change.RenameEntity(EntityId id, String name) -> owners.add(id);
+                    case Change.AlterAttribute(OwnerId owner, var attribute, var aspect) -> owners.add(owner);
+                    default -> { }
+                }
+            });
+            List<About> about = of.design().entities().stream().filter(entity -> owners.contains(entity.id())).map(of::about).toList();
             found.accept(new Finding(INFO.id(), INFO.level(), about, Words.counted(proposals.size(), "name") + (proposals.size() == 1 ? " does" : " do")
                     + " not follow the naming policy of the design.", proposals.stream().limit(MOST).map(one -> one.was() + " would be " + one.becomes()).toList(),
                     List.of(new Remedy("Rename all of them", new Change.Several(proposals.stream().map(Renaming.Proposal::change).toList())))));

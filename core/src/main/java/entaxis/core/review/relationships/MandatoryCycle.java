@@ -3,16 +3,17 @@ package entaxis.core.review.relationships;
 import entaxis.core.change.Change;
 import entaxis.core.change.RelationshipAspect;
 import entaxis.core.design.Cardinality;
+import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Relationship;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
+import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
 import entaxis.core.review.Reviewed;
-import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -22,28 +23,37 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /** A ring of entities each of which requires the next, so that no first row can be put in. */
-public final class MandatoryCycle implements Rule {
+public final class MandatoryCycle implements GatheringRule<MandatoryCycle.Needs> {
     private static final RuleInfo INFO = new RuleInfo("mandatory-cycle", Family.RELATIONSHIPS, Level.FAULT, Basis.MANUAL, "no first row",
             "Where each table needs a row of the next one first, none can ever get one: constraints are checked at the end of each statement.",
             "ISO/IEC 9075-2, 4.19.2 and 11.8: an immediate referential constraint is checked with the statement");
+
+    /** What an entity needs, with what the relationships are called in findings. */
+    record Needs(Entity entity, List<Relationship> relationships, List<About> about) { }
 
     @Override
     public RuleInfo info() {
         return INFO;
     }
 
+    /** The relationships in which each row of an entity needs a row of another. */
     @Override
-    public void judge(Reviewed of, Consumer<Finding> found) {
+    public Optional<Needs> gather(Entity entity, Reviewed of) {
+        List<Relationship> needs = of.references(entity.id()).stream()
+                .filter(one -> !one.recursive() && !one.end(one.parent().orElseThrow()).cardinality().optional()).toList();
+        return needs.isEmpty() ? Optional.empty() : Optional.of(new Needs(entity, needs, needs.stream().map(of::about).toList()));
+    }
+
+    @Override
+    public void conclude(Stream<Needs> gathered, Reviewed of, Consumer<Finding> found) {
         Map<EntityId, List<Relationship>> needs = new LinkedHashMap<>();
-        for (Relationship relationship : of.design().relationships()) {
-            if (relationship.child().isPresent() && !relationship.recursive() && !relationship.end(relationship.parent().orElseThrow()).cardinality().optional()) {
-                needs.computeIfAbsent(relationship.childEntity().orElseThrow(), any -> new ArrayList<>()).add(relationship);
-            }
-        }
+        gathered.forEach(one -> needs.put(one.entity().id(), new ArrayList<>(one.relationships())));
         peel(needs);
         Set<EntityId> settled = new HashSet<>();
         for (EntityId start : needs.keySet()) {

@@ -8,6 +8,7 @@ import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SampleRow;
@@ -44,9 +45,10 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
     /**
      * How others would call a reference to an entity, and its own attributes by the names of their columns.
      *
-     * @param called empty if nothing can refer to it by one column
+     * @param called  empty if nothing can refer to it by one column
+     * @param related the entities that it has a relationship with
      */
-    record Names(Entity entity, Set<String> called, Map<String, Attribute> own) { }
+    record Names(Entity entity, Set<String> called, Map<String, Attribute> own, Optional<Column> key, Set<EntityId> related, List<SampleRow> rows) { }
 
     @Override
     public RuleInfo info() {
@@ -60,12 +62,10 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
             column.origin().filter(path -> !path.migrated()).flatMap(path -> entity.attribute(path.attribute()))
                     .filter(one -> one.identity() == Attribute.Identity.NONE && one.generated().isEmpty()).ifPresent(one -> own.put(column.name(), one));
         }
-        return Optional.of(new Names(entity, key(of, entity).map(column -> called(of, entity, column)).orElse(Set.of()), own));
-    }
-
-    @Override
-    public boolean fromGatheredAlone() {
-        return false;   // which entities are related already is looked up
+        Set<EntityId> related = new HashSet<>();
+        of.relationships(entity.id()).forEach(one -> related.addAll(List.of(one.first().entity(), one.second().entity())));
+        Optional<Column> key = key(of, entity);
+        return Optional.of(new Names(entity, key.map(column -> called(of, entity, column)).orElse(Set.of()), own, key, related, of.rows(entity.id())));
     }
 
     @Override

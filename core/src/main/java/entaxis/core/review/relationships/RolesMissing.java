@@ -42,7 +42,7 @@ public final class RolesMissing implements EntityRule {
         Map<EntityId, List<Relationship>> byParent = new LinkedHashMap<>();
         for (Relationship relationship : of.references(entity.id())) {
             EntityId parent = relationship.parentEntity().orElseThrow();
-            boolean numbered = of.columns(relationship).stream().anyMatch(column -> NUMBERED.matcher(column.name()).matches()
+            boolean numbered = of.columns(relationship).stream().anyMatch(column -> Character.isDigit(column.name().charAt(column.name().length() - 1)) && NUMBERED.matcher(column.name()).matches()
                     && of.table(entity.id()).column(column.name().replaceFirst("_\\d+$", "")).isPresent());
             if (numbered && relationship.end(relationship.parent().orElseThrow()).role().isBlank()) {
                 byParent.computeIfAbsent(parent, any -> new ArrayList<>()).add(relationship);

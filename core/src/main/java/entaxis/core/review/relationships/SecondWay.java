@@ -1,16 +1,18 @@
 package entaxis.core.review.relationships;
 
 import entaxis.core.change.Change;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.SampleRow;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
+import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
 import entaxis.core.review.Remedy;
 import entaxis.core.review.Reviewed;
-import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
@@ -21,9 +23,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /** A relationship that may follow from two others: to the parent of a parent. */
-public final class SecondWay implements Rule {
+public final class SecondWay implements GatheringRule<SecondWay.Referring> {
     private static final RuleInfo INFO = new RuleInfo("second-way", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE,
             "relationship that may follow from others",
             "What can be had by way of another entity is stored a second time, and may differ there.",
@@ -32,17 +35,26 @@ public final class SecondWay implements Rule {
     /** Questions at most; who has answered some is asked the next. */
     private static final int MOST = 40;
 
+    /** What the rows of an entity refer to, and by which columns. */
+    record Referring(String name, List<Relationship> references, List<List<Column>> columns, List<String> key, List<Optional<ColumnPath>> paths, List<SampleRow> rows) { }
+
     @Override
     public RuleInfo info() {
         return INFO;
     }
 
     @Override
-    public void judge(Reviewed of, Consumer<Finding> found) {
+    public Optional<Referring> gather(Entity entity, Reviewed of) {
+        List<Relationship> references = of.references(entity.id()).stream().filter(one -> !one.recursive()).toList();
+        Table table = of.table(entity.id());
+        return Optional.of(new Referring(entity.name(), references, references.stream().map(of::columns).toList(),
+                table.keyColumns(), table.columns().stream().map(Column::origin).toList(), of.rows(entity.id())));
+    }
+
+    @Override
+    public void conclude(Stream<Referring> gathered, Reviewed of, Consumer<Finding> found) {
         Map<EntityId, List<Relationship>> parents = new LinkedHashMap<>();
-        for (Relationship one : of.design().relationships()) {
-            one.childEntity().filter(child -> !one.recursive()).ifPresent(child -> parents.computeIfAbsent(child, any -> new ArrayList<>()).add(one));
-        }
+        gathered.filter(one -> !one.references().isEmpty()).forEach(one -> parents.put(one.references().getFirst().childEntity().orElseThrow(), one.references()));
         int[] asked = {0};
         Consumer<Finding> some = finding -> {
             asked[0]++;

@@ -10,9 +10,9 @@ import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.Form;
+import entaxis.core.type.SqlType;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -33,8 +33,7 @@ public final class FixedForVarying implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
-            boolean varies = Values.named(own, TEXTS);
-            if (varies && of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.FIXED && length.orElse(1) >= SHORTEST) {
+            if (of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.FIXED && length.orElse(1) >= SHORTEST && Values.named(own, TEXTS)) {
                 found.accept(Values.mistyped(INFO, of, entity, own, "varies in length and is filled up to " + length.orElse(1) + " characters",
                         SqlType.varchar(length.orElse(1))));
             }

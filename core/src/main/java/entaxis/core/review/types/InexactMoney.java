@@ -32,8 +32,7 @@ public final class InexactMoney implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
-            boolean money = Values.named(own, MONEY);
-            if (money && of.plain(own.type()) instanceof FloatType) {
+            if (of.plain(own.type()) instanceof FloatType && Values.named(own, MONEY)) {
                 found.accept(Values.mistyped(INFO, of, entity, own, "looks like money and is an approximate number",
                         new DecimalType(OptionalInt.of(12), OptionalInt.of(2))));
             }

@@ -2,7 +2,6 @@ package entaxis.core.review.types;
 
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Entity;
-import entaxis.core.design.Naming;
 import entaxis.core.review.Basis;
 import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
@@ -15,8 +14,6 @@ import entaxis.core.type.SqlType.DecimalType;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType;
-import java.util.List;
-import java.util.Locale;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -27,6 +24,8 @@ public final class NumberForCode implements EntityRule {
             "A number loses leading zeros, plus signs and hyphens, and nobody adds codes up.",
             "common practice: codes with leading zeros and phone numbers are character strings");
     private static final Set<String> CODES = Set.of("phone", "telephone", "tel", "fax", "mobile", "zip", "postcode", "postal", "isbn", "issn", "iban", "ean", "vat", "barcode");
+    private static final Set<String> SERIAL = Set.of("serial");
+    private static final Set<String> NUMBER = Set.of("number", "no");
     private static final int LENGTH = 20;
 
     @Override
@@ -42,13 +41,14 @@ public final class NumberForCode implements EntityRule {
                 case DecimalType(OptionalInt precision, OptionalInt scale) -> scale.orElse(0) == 0;
                 default -> false;
             };
-            List<String> words = Naming.words(own.name()).stream().map(word -> word.toLowerCase(Locale.ROOT)).toList();
-            // a serial alone counts changes; a serial number is painted on something
-            boolean serial = words.contains("serial") && (words.contains("number") || words.contains("no"));
-            boolean code = serial || Values.named(own, CODES);
-            if (number && code && own.identity() == Attribute.Identity.NONE) {
+            if (number && own.identity() == Attribute.Identity.NONE && code(own)) {
                 found.accept(Values.mistyped(INFO, of, entity, own, "is a code and is stored as a number: leading zeros and signs in it are lost", SqlType.varchar(LENGTH)));
             }
         }
+    }
+
+    /** Whether it is called like a code. A serial alone counts changes; a serial number is painted on something. */
+    private static boolean code(Attribute own) {
+        return Values.named(own, CODES) || Values.named(own, SERIAL) && Values.named(own, NUMBER);
     }
 }

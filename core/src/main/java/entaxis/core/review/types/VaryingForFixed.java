@@ -32,8 +32,8 @@ public final class VaryingForFixed implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
-            boolean code = Values.named(own, CODES);
-            if (code && of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.VARYING && length.isPresent() && length.getAsInt() <= LONGEST) {
+            if (of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.VARYING && length.isPresent() && length.getAsInt() <= LONGEST
+                    && Values.named(own, CODES)) {
                 found.accept(Values.mistyped(INFO, of, entity, own, "looks like a code of " + length.getAsInt() + " letters and may be shorter",
                         new CharacterType(Form.FIXED, length)));
             }
