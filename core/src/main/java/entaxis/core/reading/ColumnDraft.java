@@ -22,9 +22,6 @@ final class ColumnDraft {
     String comment = "";
     /** The expression that draws from the sequence that the column owns, where it counts so: what tables like this one take over. */
     String counted = "";
-    /** Whether several tables have it as theirs; it is then copied before it is changed, see {@link TableDraft#column}. */
-    boolean shared;
-    private Optional<Column> done = Optional.empty();
 
     ColumnDraft(String name, SqlType type) {
         this.name = name;
@@ -47,19 +44,8 @@ final class ColumnDraft {
         return other;
     }
 
-    /** The column as it now is; made once where several tables share it. */
+    /** The column as it now is. */
     Column done() {
-        if (shared && done.isPresent()) {
-            return done.get();
-        }
-        Column made = made();
-        if (shared) {
-            done = Optional.of(made);
-        }
-        return made;
-    }
-
-    private Column made() {
         ColumnDetails details = !virtual && onUpdate.isEmpty() && collation.isEmpty() ? ColumnDetails.NONE : new ColumnDetails(virtual, said(onUpdate), said(collation));
         return new Column(Optional.empty(), name, type, required, said(defaultValue), identity,
                 identity == Identity.NONE || numbering.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbering), said(generated), details, comment);

@@ -1,6 +1,6 @@
 package entaxis.core.reading;
 
-import java.util.Optional;
+
 
 /** A statement cut into tokens, which stand in a row that is used again for the next one. Tokens are counted from 0. */
 final class CutStatement {
@@ -12,26 +12,18 @@ final class CutStatement {
     static final byte NUMBER = 4;
     static final byte SYMBOL = 5;
     static final byte BROKEN = 6;
-    /** The rest of a definition that was read before; see {@link Phrases}. */
-    static final byte PHRASE = 7;
-    /** A whole definition that was read before, with its name; the comma behind it may be left out. */
-    static final byte DEFINITION = 8;
 
     private final TokenRow row;
     /** How many tokens it has. */
     int count;
     /** Where it begins. */
     int start;
-    /** Where the next one may begin. */
-    int behind;
     /** Whether it is a command of the engine's client rather than SQL. */
     boolean client;
     /** Whether a quote or comment in it has no end. */
     boolean broken;
     /** Whether a compound statement is still open where the script ends. */
     boolean unclosed;
-    /** What it does, if it is of a known form; then its tokens are its names only. */
-    Optional<Deed> deed = Optional.empty();
 
     CutStatement(TokenRow row) {
         this.row = row;
@@ -45,13 +37,6 @@ final class CutStatement {
         client = false;
         unclosed = false;
         broken = false;
-        deed = Optional.empty();
-    }
-
-    /** Takes all tokens away. */
-    void drop() {
-        row.clear();
-        count = 0;
     }
 
     void add(byte kind, Word word, int from, int to) {
@@ -67,16 +52,6 @@ final class CutStatement {
     void addSign(char sign, int at) {
         add(SYMBOL, Word.NONE, at, at + 1);
         row.sums[count - 1] = sign;
-    }
-
-    void addMeaning(byte kind, int from, int to, Meaning meaning) {
-        add(kind, Word.NONE, from, to);
-        row.mean(meaning);
-    }
-
-    void dropLast() {
-        row.count--;
-        count--;
     }
 
     byte kind(int token) {
@@ -105,15 +80,5 @@ final class CutStatement {
     /** Whether a token is a sign. */
     boolean is(int token, char sign) {
         return row.kinds[token] == SYMBOL && row.sums[token] == sign;
-    }
-
-    /** What a phrase or definition means. */
-    Meaning meaning(int token) {
-        return row.meanings[token];
-    }
-
-    /** The column of a definition. */
-    ColumnDraft column(int token) {
-        return ((Meaning.OfNamed) row.meanings[token]).column();
     }
 }

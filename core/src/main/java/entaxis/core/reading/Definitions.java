@@ -9,8 +9,8 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
-import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
@@ -37,8 +37,6 @@ final class Definitions {
     private final ImpliedNames implied;
     /** Whether a column's clauses are being read: a comment among them is the column's. */
     private boolean inColumn;
-    /** Whether the column that is being read says nothing but of itself, and nothing that hangs on its name or on what was read before. */
-    private boolean plain;
     /** Texts of checks, so that equal ones share one string. */
     private final Map<String, String> texts = new HashMap<>();
 
@@ -90,28 +88,12 @@ final class Definitions {
         return drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "SUPPLEMENTAL") && tokens.reads(tokens.at + 1, "LOG");
     }
 
-    /** Takes the columns that were read before, up to what else is defined. */
-    void knownColumns(TableDraft table) {
-        while (tokens.kind(tokens.at) == CutStatement.DEFINITION && table.addNew(tokens.column(tokens.at))) {
-            tokens.at++;
-            tokens.acceptSign(',');
-        }
-    }
-
     /** Reads a column with its clauses into a table. */
     ColumnDraft column(TableDraft table) {
         int start = tokens.at;
-        if (tokens.kind(start) == CutStatement.DEFINITION) {
-            ColumnDraft known = tokens.column(start);
-            refuseTwice(table, known, start);
-            table.add(known);
-            tokens.at++;
-            return known;
-        }
         boolean serial = mySql() && tokens.word(start + 1) == Word.SERIAL;
         ColumnDraft column = bare();
         refuseTwice(table, column, start);
-        plain = column.identity == Identity.NONE && Types.settled(column.type);
         if (column.identity != Identity.NONE && drafts.engine == Target.POSTGRESQL) {
             column.counted = "nextval('" + implied.sequence(table, column.name) + "'::regclass)";
         }
@@ -120,9 +102,6 @@ final class Definitions {
         clauses(table, column);
         if (serial) {
             addUnique(table, "", List.of(column.name));
-        }
-        if (plain && column.generated.isEmpty() && tokens.endsDefinition()) {
-            tokens.remember(start, new Meaning.OfColumn(column));
         }
         return column;
     }
@@ -173,20 +152,12 @@ final class Definitions {
                 name = implied.given(table, qualified().name());
                 continue;
             }
-            plain &= name.isEmpty() && speaksOfItself(word);
             if (!clause(table, column, word, name)) {
                 tokens.at = before;
                 return;
             }
             name = "";
         }
-    }
-
-    private static boolean speaksOfItself(Word word) {
-        return switch (word) {
-            case NOT, NULL, DEFAULT, COMMENT, COLLATE, CHARACTER, CHARSET, AUTO_INCREMENT, IDENTITY, GENERATED -> true;
-            default -> false;
-        };
     }
 
     private boolean clause(TableDraft table, ColumnDraft column, Word word, String name) {
@@ -425,7 +396,6 @@ final class Definitions {
         if (call < 0 || expression.length() < 9 || !expression.regionMatches(true, 0, "nextval", 0, 7) && !expression.regionMatches(true, 0, "pg_catalog.nextval", 0, 18)) {
             return;
         }
-        plain = false;
         int quote = expression.indexOf('\'', call);
         int close = quote < 0 ? -1 : expression.indexOf('\'', quote + 1);
         if (close < 0) {
@@ -677,7 +647,6 @@ final class Definitions {
             return;
         }
         String name = "";
-        plain = false;
         if (tokens.accept(Word.CONSTRAINT)) {
             boolean named = switch (tokens.word()) {
                 case PRIMARY, UNIQUE, FOREIGN, CHECK -> !tokens.isName(tokens.at + 1) && !tokens.sign(tokens.at + 1, '(');
@@ -687,18 +656,10 @@ final class Definitions {
                 named = false;
             }
             name = named ? implied.given(table, newName()) : "";
-            plain = named;
         }
-        Optional<Meaning> known = tokens.meaning(tokens.at);
-        if (known.isPresent()) {
-            tokens.at++;
-            again(table, name, known.get());
-            return;
-        }
-        int named = tokens.at - 1;
         switch (tokens.word()) {
-            case PRIMARY -> primaryKey(table, name, named);
-            case UNIQUE -> unique(table, name, named);
+            case PRIMARY -> primaryKey(table, name);
+            case UNIQUE -> unique(table, name);
             case FOREIGN -> {
                 tokens.at++;
                 tokens.expect(Word.KEY);
@@ -716,7 +677,6 @@ final class Definitions {
                 notForReplication();
                 String condition = tokens.inRound();
                 addCheck(table, name, condition, "");
-                learn(named, new Meaning.OfCheck(condition));
                 constraintEnd();
             }
             case KEY, INDEX -> {
@@ -757,29 +717,7 @@ final class Definitions {
         return table.column(name).orElseThrow(() -> Unreadable.amiss(token, "the table " + table.name + " has no column " + name));
     }
 
-    /** Makes a constraint of what was read before behind the name of another. */
-    private void again(TableDraft table, String name, Meaning meaning) {
-        switch (meaning) {
-            case Meaning.OfKey key -> {
-                if (key.primary()) {
-                    setPrimaryKey(table, name, key.columns());
-                } else {
-                    addUnique(table, name, key.columns());
-                }
-            }
-            case Meaning.OfCheck check -> addCheck(table, name, check.condition(), "");
-            case Meaning.OfColumn column -> throw tokens.unreadable("a constraint is expected here");
-            case Meaning.OfNamed column -> throw tokens.unreadable("a constraint is expected here");
-        }
-    }
-
-    private void learn(int name, Meaning meaning) {
-        if (plain && tokens.endsDefinition()) {
-            tokens.remember(name, meaning);
-        }
-    }
-
-    private void primaryKey(TableDraft table, String name, int named) {
+    private void primaryKey(TableDraft table, String name) {
         tokens.at++;
         tokens.expect(Word.KEY);
         clustering();
@@ -794,11 +732,10 @@ final class Definitions {
         }
         List<String> columns = keyColumns();
         setPrimaryKey(table, name, columns);
-        learn(named, new Meaning.OfKey(true, columns));
         constraintEnd();
     }
 
-    private void unique(TableDraft table, String given, int named) {
+    private void unique(TableDraft table, String given) {
         tokens.at++;
         if (!tokens.accept(Word.KEY)) {
             tokens.accept(Word.INDEX);
@@ -831,7 +768,6 @@ final class Definitions {
         }
         List<String> columns = keyColumns();
         addUnique(table, name, columns);
-        learn(named, new Meaning.OfKey(false, columns));
         constraintEnd();
     }
 

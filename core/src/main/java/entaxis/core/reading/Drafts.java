@@ -1,9 +1,9 @@
 package entaxis.core.reading;
 
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;

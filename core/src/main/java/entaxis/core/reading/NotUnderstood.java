@@ -1,5 +1,7 @@
 package entaxis.core.reading;
 
+
+
 /**
  * A statement or clause that could not be read.
  *

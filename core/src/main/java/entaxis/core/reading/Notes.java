@@ -35,11 +35,6 @@ final class Notes {
         notUnderstood.add(new NotUnderstood(file, line, lines.column(offset), text, reason, offset));
     }
 
-    /** How much has been noted. */
-    int count() {
-        return steppedOver.size() + notUnderstood.size();
-    }
-
     List<SteppedOver> steppedOver() {
         return steppedOver;
     }

@@ -1,5 +1,7 @@
 package entaxis.core.reading;
 
+
+
 /** Passes the statement that begins at a token, noting what kind it is. */
 @FunctionalInterface
 interface Pass {

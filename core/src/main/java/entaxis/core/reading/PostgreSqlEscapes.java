@@ -1,5 +1,7 @@
 package entaxis.core.reading;
 
+
+
 /** Escapes in texts that PostgreSQL marks with an E (PostgreSQL manual, 4.1.2.2). */
 final class PostgreSqlEscapes {
     private static final int OCTAL = 8;

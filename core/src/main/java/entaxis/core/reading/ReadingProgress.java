@@ -1,5 +1,7 @@
 package entaxis.core.reading;
 
+
+
 /** Hears how far the reading of scripts has come. */
 @FunctionalInterface
 public interface ReadingProgress {

@@ -2,21 +2,16 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Target;
 import java.util.Arrays;
-import java.util.Optional;
 
 /**
  * Cuts a script into statements and each statement into tokens, which it keeps in arrays that are used again for the next statement: a script of any length takes the memory of
  * its longest statement. Every sign is looked at a bounded number of times, so it runs in linear time whatever it is given.
  */
 final class Scanner {
-    private static final int LONGEST_NAME = 64;
     private static final byte SPACE = 1;
     private static final byte LETTER = 2;
     private static final byte DIGIT = 4;
     private static final byte CAPITAL = 8;
-    /** How most scripts write what comes most often. */
-    private static final String TABLE = "CREATE TABLE ";
-    private static final String CONSTRAINT = "CONSTRAINT ";
 
     private final String text;
     private final Lexis lexis;
@@ -35,25 +30,12 @@ final class Scanner {
     private CutStatement cut = new CutStatement(new TokenRow());
     private boolean ended;
     private final NamesRead names;
-    private final Phrases columns;
-    private final Phrases constraints;
-    private final ColumnsRead lastColumns;
-    private final StatementForms forms;
-    private Optional<Scanner> beside = Optional.empty();
-    /** How many brackets are open inside a table that is being created; negative outside of one. */
-    private int depth;
-    /** The token that names what is defined, or the CONSTRAINT before that name, once it is there; negative if none is expected. */
-    private int definition;
 
     Scanner(String text, Lexis lexis) {
         this.text = text;
         this.lexis = lexis;
         this.body = new StatementBody(text, lexis.engine());
         this.names = new NamesRead(text.length(), lexis.engine() == Target.POSTGRESQL);
-        this.columns = new Phrases(text);
-        this.constraints = new Phrases(text);
-        this.lastColumns = new ColumnsRead(text);
-        this.forms = new StatementForms(text);
         this.backslash = lexis.backslash();
         this.doubleIsText = lexis.doubleIsText();
         for (char c = 0; c < 128; c++) {
@@ -88,14 +70,6 @@ final class Scanner {
     /** Makes backslashes escape in texts, or not: PostgreSQL manual, standard_conforming_strings; MySQL manual, NO_BACKSLASH_ESCAPES. */
     void backslashEscapes(boolean now) {
         backslash = now;
-        forget();
-    }
-
-    private void forget() {
-        columns.forget();
-        lastColumns.forget();
-        constraints.forget();
-        forms.forget();
     }
 
     /** Whether backslashes escape in texts, for the statements cut last: a statement that changes it is read before the next is cut. */
@@ -106,39 +80,6 @@ final class Scanner {
     /** Makes double quotes stand around names: MySQL manual, ANSI_QUOTES. */
     void doubleQuotesName() {
         doubleIsText = false;
-        forget();
-    }
-
-    /** Remembers what a definition means, from behind its name up to what ends it, for when the same is met again. */
-    void remember(int from, int to, Meaning meaning) {
-        (meaning instanceof Meaning.OfColumn ? columns : constraints).remember(from, to, meaning);
-    }
-
-    /** Whether there is room to remember more. */
-    boolean learns() {
-        return columns.hasRoom() && constraints.hasRoom();
-    }
-
-    /** Remembers the form of a statement, for when it is met again with other names. */
-    void remember(StatementForm form) {
-        forms.remember(form);
-    }
-
-    /** Whether there is room to remember more forms of statements. */
-    boolean learnsForms() {
-        return forms.hasRoom();
-    }
-
-    /** Cuts the statement that begins at a place once more, word for word, whatever is known of its form. */
-    CutStatement wordForWord(int from) {
-        Scanner plain = beside.orElseGet(() -> new Scanner(text, lexis));
-        beside = Optional.of(plain);
-        plain.backslash = backslash;
-        plain.doubleIsText = doubleIsText;
-        plain.at = from;
-        CutStatement statement = new CutStatement(new TokenRow());
-        plain.next(statement);
-        return statement;
     }
 
     /** The names of the script. */
@@ -168,7 +109,6 @@ final class Scanner {
                 return false;
             }
         } while (cut.count == 0 && !cut.client);
-        cut.behind = at;
         cut.unclosed = !ended && body.isUnclosed(cut);
         return true;
     }
@@ -176,8 +116,6 @@ final class Scanner {
     private boolean statement() {
         ended = false;
         body.begin();
-        depth = 0;
-        definition = -1;
         cut.begin(at);
         skipSpace();
         if (at >= text.length()) {
@@ -189,17 +127,6 @@ final class Scanner {
             ended = true;
             return true;
         }
-        int end = semicolon ? forms.cut(at, cut) : -1;
-        if (end >= 0) {
-            at = end;
-            ended = true;
-            return true;
-        }
-        if (semicolon && text.regionMatches(at, TABLE, 0, TABLE.length())) {
-            cut.addWord(Word.CREATE, at, at + "CREATE".length(), Word.CREATE.sumInCapitals());
-            cut.addWord(Word.TABLE, at + "CREATE ".length(), at + TABLE.length() - 1, Word.TABLE.sumInCapitals());
-            at += TABLE.length();
-        }
         while (at < text.length()) {
             char c = text.charAt(at);
             if (c < 128 && classes[c] == SPACE) {
@@ -208,9 +135,6 @@ final class Scanner {
             }
             if (c < 128 && !special[c]) {
                 token(c);
-                if (definition >= 0 && cut.count > definition) {
-                    phrase();
-                }
                 continue;
             }
             if (c == '-' || c == '/' || c == '#' || c == '*') {
@@ -231,136 +155,8 @@ final class Scanner {
                 return true;
             }
             token(c);
-            if (definition >= 0 && cut.count > definition) {
-                phrase();
-            }
         }
         return true;
-    }
-
-    /** Takes what was defined so before instead of cutting it up, behind the name that has just been read. */
-    private void phrase() {
-        int name = cut.count - 1;
-        if (cut.word(name) == Word.CONSTRAINT && name == definition) {
-            return;
-        }
-        boolean constraint = name > definition;
-        boolean word = cut.kind(name) == CutStatement.WORD;
-        boolean defined = (word || cut.kind(name) == CutStatement.NAME) && !namesNothing(cut.word(name));
-        definition = -1;
-        if (!defined) {
-            return;
-        }
-        int from = cut.from(name);
-        if (constraint) {
-            constraints.at(at, name).ifPresent(meaning -> {
-                skipBlanks();
-                take(CutStatement.PHRASE, at, constraints.end(), meaning);
-            });
-            return;
-        }
-        String spelled = word ? names.at(text, from, cut.to(name), cut.sum(name)) : names.quoted(text, from + 1, cut.to(name) - 1);
-        Optional<Meaning> meaning = spelled.isEmpty() ? Optional.empty() : columns.at(at, name);
-        if (meaning.isPresent() && meaning.get() instanceof Meaning.OfColumn column) {
-            Meaning.OfNamed known = column.named(spelled);
-            lastColumns.keep(from, columns.end(), sum(from), known);
-            cut.dropLast();
-            take(CutStatement.DEFINITION, from, columns.end(), known);
-        }
-    }
-
-    private void take(byte kind, int from, int to, Meaning meaning) {
-        cut.addMeaning(kind, from, to, meaning);
-        at = to;
-    }
-
-    /** A sum of the signs that stand together from a place on. */
-    private int sum(int from) {
-        int sum = 0;
-        int last = Math.min(text.length(), from + LONGEST_NAME);
-        for (int i = from; i < last && text.charAt(i) > ' '; i++) {
-            sum = sum * 31 + text.charAt(i);
-        }
-        return sum;
-    }
-
-    /** Whether a word begins something else than a column among the columns of a table. */
-    private static boolean namesNothing(Word word) {
-        return switch (word) {
-            case PRIMARY, UNIQUE, FOREIGN, CHECK, EXCLUDE, KEY, INDEX, FULLTEXT, SPATIAL, PERIOD, LIKE -> true;
-            default -> false;
-        };
-    }
-
-    /** Notes where definitions begin: behind the bracket of CREATE TABLE, and behind each comma in it. */
-    private void structure(char sign) {
-        if (sign == '(') {
-            if (depth == 0) {
-                int name = cut.count > 6 && cut.word(2) == Word.IF ? 5 : 2;
-                depth = cut.word(0) == Word.CREATE && cut.word(1) == Word.TABLE && semicolon && (cut.count - 1 - name == 1 || cut.count - 1 - name == 3) ? 1 : -1;
-                definition = depth == 1 ? cut.count : -1;
-                lastColumns.begin();
-            } else if (depth > 0) {
-                depth++;
-            }
-        } else if (depth > 0) {
-            depth -= sign == ')' ? 1 : 0;
-            depth = depth == 0 ? -1 : depth;
-            definition = sign == ',' && depth == 1 ? cut.count : definition;
-        }
-        if (definition == cut.count) {
-            definitions();
-        }
-    }
-
-    /** Cuts definitions as long as each is a name and what is known already. */
-    private void definitions() {
-        boolean known = true;
-        while (known) {
-            Optional<ColumnsRead.Defined> column = lastColumns.next(at);
-            if (column.isPresent()) {
-                at += column.get().gap();
-            } else {
-                skipBlanks();
-                if (at >= text.length() || text.charAt(at) >= 128 || special[text.charAt(at)]) {
-                    return;
-                }
-                if (text.regionMatches(at, CONSTRAINT, 0, CONSTRAINT.length())) {
-                    cut.addWord(Word.CONSTRAINT, at, at + CONSTRAINT.length() - 1, Word.CONSTRAINT.sumInCapitals());
-                    at += CONSTRAINT.length();
-                    skipBlanks();
-                } else {
-                    column = lastColumns.at(at, sum(at));
-                }
-            }
-            if (column.isPresent()) {
-                take(CutStatement.DEFINITION, at, at + column.get().length(), column.get().column());
-            } else if (at >= text.length() || text.charAt(at) >= 128 || (classes[text.charAt(at)] & LETTER) == 0) {
-                return;
-            } else {
-                word(at);
-                phrase();
-                known = definition >= 0;
-            }
-            byte last = cut.kind(cut.count - 1);
-            if (last >= CutStatement.PHRASE) {
-                boolean more = text.charAt(at) == ',';
-                if (more && last == CutStatement.DEFINITION) {
-                    at++;
-                } else {
-                    sign();
-                }
-                depth = more ? depth : -1;
-                definition = more ? cut.count : -1;
-                known = more;
-            }
-        }
-    }
-
-    private void skipBlanks() {
-        while (at < text.length() && text.charAt(at) < 128 && classes[text.charAt(at)] == SPACE) {
-            at++;
-        }
     }
 
     private boolean atDelimiter(char c) {
@@ -607,9 +403,6 @@ final class Scanner {
             at++;
         } else {
             sign();
-            if (c == '(' || c == ')' || c == ',') {
-                structure(c);
-            }
         }
     }
 

@@ -1,9 +1,8 @@
 package entaxis.core.reading;
 
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.reading.Drafts.QName;
-import entaxis.core.design.ProgramKind;
-import entaxis.core.schema.Program;
 import java.util.List;
 import java.util.Locale;
 
@@ -21,7 +20,6 @@ final class Statements {
     private final ObjectStatements objects;
     private final RowStatements rows;
     private final Blocks blocks;
-    private final Deeds deeds;
     private final ImpliedNames implied;
     private final List<ReadRow> rowsRead;
     private static final int DEEPEST = 3;
@@ -44,7 +42,6 @@ final class Statements {
         this.objects = new ObjectStatements(tokens, drafts, definitions, types, implied, this::pass);
         this.rows = new RowStatements(scanner, tokens, drafts, definitions, rows, this::pass);
         this.blocks = new Blocks(tokens, this, lexis, this::pass);
-        this.deeds = new Deeds(tokens, drafts, definitions, implied);
     }
 
     /** Reads a statement, or the several that SQL Server allows without a sign between them. */
@@ -55,21 +52,10 @@ final class Statements {
             return;
         }
         tokens.read(cut);
-        if (cut.deed.isPresent()) {
-            if (deeds.done(cut.deed.get())) {
-                return;
-            }
-            cut = scanner.wordForWord(cut.start);
-            tokens.read(cut);
-        }
         if (cut.broken) {
             notes.notUnderstood(tokens.offset(tokens.broken()), tokens.excerpt(tokens.broken()), "a quote or comment that opens here is not closed");
         } else {
-            int noted = notes.count();
             readAll();
-            if (deeds.comesOften() && scanner.learnsForms() && notes.count() == noted && !blocks.conditional()) {
-                deeds.learn();
-            }
         }
     }
 

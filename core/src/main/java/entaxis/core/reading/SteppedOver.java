@@ -1,5 +1,7 @@
 package entaxis.core.reading;
 
+
+
 /**
  * A statement or clause that says nothing about what tables are, and was passed on purpose.
  *

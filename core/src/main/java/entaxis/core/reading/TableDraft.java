@@ -8,7 +8,6 @@ import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
-import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.token.Identifiers;
 import java.util.ArrayList;
@@ -85,15 +84,6 @@ final class TableDraft {
         }
     }
 
-    /** Adds a column if there is none of its name. */
-    boolean addNew(ColumnDraft column) {
-        boolean is = !has(column.name);
-        if (is) {
-            add(column);
-        }
-        return is;
-    }
-
     private static long bit(String name) {
         int hash = name.hashCode();
         return 1L << (hash ^ hash >>> 6);
@@ -103,16 +93,9 @@ final class TableDraft {
         return exact ? column : column.toLowerCase(Locale.ROOT);
     }
 
-    /** The column of a name, which from here on is this table's alone and may be changed. */
+    /** The column of a name. */
     Optional<ColumnDraft> column(String wanted) {
-        Optional<ColumnDraft> found = found(wanted);
-        if (found.isEmpty() || !found.get().shared) {
-            return found;
-        }
-        ColumnDraft own = found.get().copy();
-        columns.set(columns.indexOf(found.get()), own);
-        touched();
-        return Optional.of(own);
+        return found(wanted);
     }
 
     boolean has(String column) {

@@ -1,7 +1,6 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.Target;
 import entaxis.core.reading.Drafts.QName;
 import entaxis.core.schema.CheckRule;
@@ -112,21 +111,17 @@ final class TableStatements {
         }
         boolean more;
         do {
-            definitions.knownColumns(table);
-            if (tokens.sign(')')) {
-                break;
-            }
             int start = tokens.at;
             try {
                 element(table, constraints);
-                if (!tokens.behindDefinition() && !tokens.sign(',') && !tokens.sign(')')) {
+                if (!tokens.sign(',') && !tokens.sign(')')) {
                     throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed" : "this clause is not understood here");
                 }
             } catch (Unreadable reason) {
                 notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
                 toNextElement(start);
             }
-            more = tokens.acceptSign(',') || tokens.at > start && tokens.behindDefinition() && !tokens.sign(')');
+            more = tokens.acceptSign(',') && !(commaMayTrail() && tokens.sign(')'));
         } while (more);
         if (tokens.atEnd()) {
             return;
@@ -134,17 +129,14 @@ final class TableStatements {
         tokens.expectSign(')');
     }
 
+    /** SQL Server takes a comma behind the last element; scripts in use have it, the reference says nothing of it. */
+    private boolean commaMayTrail() {
+        return drafts.engine == Target.SQLSERVER;
+    }
+
     /** Goes to the comma or bracket that ends the element which began at a token. */
     private void toNextElement(int start) {
         tokens.at = start;
-        if (tokens.kind(start) == CutStatement.DEFINITION) {
-            tokens.at++;
-            return;
-        }
-        if (tokens.kind(start + 2) == CutStatement.PHRASE) {
-            tokens.at = start + 3;
-            return;
-        }
         int depth = 0;
         while (!tokens.atEnd()) {
             if (depth == 0 && (tokens.sign(',') || tokens.sign(')'))) {

@@ -13,7 +13,6 @@ final class TokenRow {
     int[] ends = new int[ROOM];
     /** See {@link CutStatement#sum} and {@link CutStatement#is}. */
     int[] sums = new int[ROOM];
-    Meaning[] meanings = new Meaning[ROOM];
     int count;
 
     /** Takes all tokens away; room that only a huge statement needed is given back. */
@@ -38,19 +37,11 @@ final class TokenRow {
         count++;
     }
 
-    /** Says what the last token means. */
-    void mean(Meaning meaning) {
-        if (meanings[count - 1] != meaning) {
-            meanings[count - 1] = meaning;
-        }
-    }
-
     private void resize(int size) {
         kinds = Arrays.copyOf(kinds, size);
         words = Arrays.copyOf(words, size);
         starts = Arrays.copyOf(starts, size);
         ends = Arrays.copyOf(ends, size);
         sums = Arrays.copyOf(sums, size);
-        meanings = Arrays.copyOf(meanings, size);
     }
 }

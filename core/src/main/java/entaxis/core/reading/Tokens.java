@@ -4,7 +4,6 @@ import entaxis.core.design.Target;
 import entaxis.core.sql.TextLiterals;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** The tokens of the statement that a {@link Scanner} stands at, read one after the other. */
 final class Tokens {
@@ -349,16 +348,6 @@ final class Tokens {
         return token < limit ? cut.from(token) : limit > 0 ? cut.to(limit - 1) : cut.start;
     }
 
-    /** What the rest of a definition means, where it was read before and stands as one token here. */
-    Optional<Meaning> meaning(int token) {
-        return kind(token) >= CutStatement.PHRASE ? Optional.of(cut.meaning(token)) : Optional.empty();
-    }
-
-    /** The column of a whole definition that was read before. */
-    ColumnDraft column(int token) {
-        return cut.column(token);
-    }
-
     /** Where the constraint begins that was read last, behind its name; the cursor if there is none. */
     int constraint() {
         for (int token = Math.min(at, limit - 1); token >= 0; token--) {
@@ -366,44 +355,10 @@ final class Tokens {
                 case PRIMARY, UNIQUE, FOREIGN, PERIOD -> {
                     return token;
                 }
-                default -> {
-                    if (cut.kind(token) == CutStatement.PHRASE) {
-                        return token;
-                    }
-                }
+                default -> { }
             }
         }
         return Math.min(at, limit);
-    }
-
-    /** Whether what was read last is a whole definition, which ends without a comma. */
-    boolean behindDefinition() {
-        return kind(at - 1) == CutStatement.DEFINITION;
-    }
-
-    /** Whether what stands here ends a definition that can be remembered. */
-    boolean endsDefinition() {
-        return scanner.learns() && (sign(',') || sign(')'));
-    }
-
-    /** Remembers what stands from behind a name up to the cursor. */
-    void remember(int name, Meaning meaning) {
-        scanner.remember(cut.to(name), cut.from(at), meaning);
-    }
-
-    /** Whether nothing but white space stands between the tokens, and the statement ends in a semicolon behind them. */
-    boolean bare() {
-        boolean bare = limit > 0 && text.charAt(cut.behind - 1) == ';';
-        for (int token = 0; token < limit && bare; token++) {
-            bare = text.substring(cut.to(token), token + 1 < limit ? cut.from(token + 1) : cut.behind - 1).isBlank();
-        }
-        return bare;
-    }
-
-    /** Remembers that a statement such as this one does something to what some of its tokens name. */
-    void remember(List<Integer> names, Deed deed) {
-        int[][] places = names.stream().map(token -> new int[] {cut.from(token), cut.to(token)}).toArray(int[][]::new);
-        scanner.remember(new StatementForm(text, cut.start, cut.behind, places, deed));
     }
 
     /** What follows from a token on in its line, to show where reading stopped. */

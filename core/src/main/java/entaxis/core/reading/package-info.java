@@ -3,3 +3,6 @@
  * is reported with its place, and what is stepped over on purpose is named.
  */
 package entaxis.core.reading;
+
+
+
