@@ -3,17 +3,17 @@ package entaxis.bench;
 import com.alibaba.druid.DbType;
 import com.alibaba.druid.sql.SQLUtils;
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Facts;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.Target;
-import entaxis.core.lift.Lifted;
-import entaxis.core.lift.Lifting;
 import entaxis.core.reading.ScriptReader;
+import entaxis.core.reverse.ReverseEngineering;
+import entaxis.core.reverse.ReversedDesign;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Neutral;
+import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.drawing.layout.FirstSheet;
@@ -36,12 +36,12 @@ public final class ReadingSpeed {
             System.out.printf("%d tables, %d statements, %.1f MB%n", tables, 3 * tables - 1, script.length() / 1e6);
             sideBySide("reading", script);
             sideBySide("reading where no two columns are alike", VariedScript.of(tables));
-            Schema schema = Neutral.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
+            Schema schema = IsoNormalizer.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
             for (Target engine : Target.values()) {
-                System.out.printf("  writing for %s: %.1f ms%n", engine.title(), Median.of(() -> new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(schema, "speed").text()));
+                System.out.printf("  writing for %s: %.1f ms%n", engine.title(), Median.of(() -> new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT).write(schema, "speed").text()));
             }
         }
-        Schema some = Neutral.of(ScriptReader.read(script(300), Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
+        Schema some = IsoNormalizer.of(ScriptReader.read(script(300), Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
         TextMeasure measure = new TextMeasure();
         System.out.printf("lifting 300 tables: %.1f ms; lifting and arranging: %.1f ms%n", Median.of(() -> lift(some)), Median.of(() -> FirstSheet.arranged(lift(some).design(), measure)));
         System.out.printf("deriving them again: %.1f ms%n", Median.of(() -> Derivation.of(lift(some).design())));
@@ -54,9 +54,9 @@ public final class ReadingSpeed {
                 medians[2] / medians[0]);
     }
 
-    private static Lifted lift(Schema schema) {
+    private static ReversedDesign lift(Schema schema) {
         AtomicInteger count = new AtomicInteger();
-        return Lifting.lift(schema, new Facts("Speed", Target.POSTGRESQL, "Speed", ""), new Sheet(new SheetId("p1"), "Sheet", Paper.USUAL, Map.of()), Set.of(),
+        return ReverseEngineering.lift(schema, new DesignProperties("Speed", Target.POSTGRESQL, "Speed", ""), new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(),
                 kind -> kind + Integer.toString(count.incrementAndGet(), 36));
     }
 

@@ -5,10 +5,10 @@ import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
-import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.Merge;
-import entaxis.core.reconcile.Pairing;
 import entaxis.core.reconcile.RenameFinder;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 
@@ -23,13 +23,13 @@ public final class ReconcileSpeed {
     public static void main(String[] arguments) throws Exception {
         Dialect dialect = Dialect.of(Target.POSTGRESQL);
         for (int tables : new int[] {625, 1250, 2500, 5000}) {
-            Schema from = Held.of(ScriptReader.read(script(tables, false), Target.POSTGRESQL).schema(), Target.POSTGRESQL, dialect);
-            Schema to = Held.of(ScriptReader.read(script(tables, true), Target.POSTGRESQL).schema(), Target.POSTGRESQL, dialect);
-            Comparison comparison = Comparison.of(from, to, dialect, Pairing.NONE);
+            Schema from = EngineSchema.of(ScriptReader.read(script(tables, false), Target.POSTGRESQL).schema(), Target.POSTGRESQL, dialect);
+            Schema to = EngineSchema.of(ScriptReader.read(script(tables, true), Target.POSTGRESQL).schema(), Target.POSTGRESQL, dialect);
+            Comparison comparison = Comparison.of(from, to, dialect, RenameMap.NONE);
             System.out.printf("%d tables with %d, %d differences%n", tables, tables, comparison.differences().size());
             System.out.printf("  comparing %.1f ms, finding renames %.1f ms (%d found), merging %.1f ms, working out the script %.1f ms%n",
-                    Median.of(() -> Comparison.of(from, to, dialect, Pairing.NONE)), Median.of(() -> RenameFinder.find(from, to, dialect)), RenameFinder.find(from, to, dialect).size(),
-                    Median.of(() -> Merge.of(from, to, dialect, Pairing.NONE, difference -> true)), Median.of(() -> Migration.of(from, to, dialect, Pairing.NONE, Fills.NONE)));
+                    Median.of(() -> Comparison.of(from, to, dialect, RenameMap.NONE)), Median.of(() -> RenameFinder.find(from, to, dialect)), RenameFinder.find(from, to, dialect).size(),
+                    Median.of(() -> Merge.of(from, to, dialect, RenameMap.NONE, difference -> true)), Median.of(() -> Migration.of(from, to, dialect, RenameMap.NONE, Fills.NONE)));
         }
     }
 

@@ -29,12 +29,12 @@ public final class ReviewSpeed {
         double[] whole = new double[TIMES];
         for (int i = -WARM; i < TIMES; i++) {
             long begin = System.nanoTime();
-            Review.of(reviewed(design, derivation), Policy.USUAL);
+            Review.of(reviewed(design, derivation), Policy.DEFAULT);
             if (i >= 0) {
                 whole[i] = (System.nanoTime() - begin) / 1e6;
             }
         }
-        Review review = Review.of(reviewed(design, derivation), Policy.USUAL);
+        Review review = Review.of(reviewed(design, derivation), Policy.DEFAULT);
         double[] edited = new double[TIMES];
         for (int i = -WARM; i < TIMES; i++) {
             Entity entity = design.entities().list().get(Math.floorMod(i * 37, 1000));
@@ -43,7 +43,7 @@ public final class ReviewSpeed {
             design = ((Applied) Editor.apply(design, change)).design();
             derivation = Derivation.after(derivation, design);
             long begin = System.nanoTime();
-            review = Review.after(review, reviewed(design, derivation), Policy.USUAL);
+            review = Review.after(review, reviewed(design, derivation), Policy.DEFAULT);
             if (i >= 0) {
                 edited[i] = (System.nanoTime() - begin) / 1e6;
             }

@@ -16,8 +16,8 @@ import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
-import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
 /** From a design to its schema, and to the text of its script. */
@@ -44,6 +44,6 @@ public class ScriptBenchmark {
 
     @Benchmark
     public String deriveAndWrite() {
-        return new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.USUAL).write(Derivation.of(design).schema(), "bench").text();
+        return new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.DEFAULT).write(Derivation.of(design).schema(), "bench").text();
     }
 }

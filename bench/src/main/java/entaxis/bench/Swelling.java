@@ -16,7 +16,7 @@ import java.util.regex.Pattern;
 public final class Swelling {
     private static final Pattern DESIGN = Pattern.compile("href=\"/designs/(d[0-9a-z]{10})\"");
     private static final Pattern ENTITY = Pattern.compile("data-select=\"(e[0-9a-z]{1,24})\"");
-    private static final int TOLD = 2_000;
+    private static final int PROGRESS_INTERVAL = 2_000;
 
     private Swelling() { }
 
@@ -46,7 +46,7 @@ public final class Swelling {
                 throw new IllegalStateException("edit " + i + ": " + status);
             }
             largest = Math.max(largest, Files.size(file));
-            if (i % TOLD == TOLD - 1) {
+            if (i % PROGRESS_INTERVAL == PROGRESS_INTERVAL - 1) {
                 System.out.println(i + 1 + " edits: " + Files.size(file) / 1024 + " kB");
             }
         }

@@ -11,7 +11,7 @@ import tools.jackson.databind.JsonNode;
  * of parts.
  */
 public final class ChangedFields {
-    private static final int LONGEST = 60;
+    private static final int MAX_LENGTH = 60;
 
     private ChangedFields() { }
 
@@ -20,7 +20,7 @@ public final class ChangedFields {
         /** The value in a few words. */
         public String words() {
             String text = node.map(value -> value.isString() ? value.asString() : value.toString()).orElse("");
-            return text.isEmpty() ? "empty" : "“" + (text.length() > LONGEST ? text.substring(0, LONGEST) + "…" : text) + "”";
+            return text.isEmpty() ? "empty" : "“" + (text.length() > MAX_LENGTH ? text.substring(0, MAX_LENGTH) + "…" : text) + "”";
         }
     }
 

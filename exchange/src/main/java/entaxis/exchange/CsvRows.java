@@ -69,7 +69,7 @@ public final class CsvRows {
             }
             columns.add(name);
         }
-        return columns.size() > Rows.MOST_COLUMNS ? Optional.of("more than " + Rows.MOST_COLUMNS + " columns cannot be looked through; leave some out") : Optional.empty();
+        return columns.size() > Rows.MAX_COLUMNS ? Optional.of("more than " + Rows.MAX_COLUMNS + " columns cannot be looked through; leave some out") : Optional.empty();
     }
 
     private static char delimiter(String text) {

@@ -5,23 +5,23 @@ import entaxis.core.change.Patch;
 import entaxis.core.design.AreaId;
 import entaxis.core.design.AssumptionId;
 import entaxis.core.design.AttributeId;
-import entaxis.core.design.CarriedId;
 import entaxis.core.design.CategoryId;
-import entaxis.core.design.DecisionId;
 import entaxis.core.design.ColumnPath;
+import entaxis.core.design.DecisionId;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.ExclusionId;
 import entaxis.core.design.NoteId;
+import entaxis.core.design.OpaqueId;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.PictureId;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.TypeId;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.DesignType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
 import entaxis.core.type.TypeReading.Unknown;
@@ -58,7 +58,7 @@ public final class DesignJson {
                     .add(NoteId.class, NoteId::value, NoteId::new)
                     .add(PictureId.class, PictureId::value, PictureId::new)
                     .add(RowId.class, RowId::value, RowId::new)
-                    .add(CarriedId.class, CarriedId::value, CarriedId::new)
+                    .add(OpaqueId.class, OpaqueId::value, OpaqueId::new)
                     .add(DecisionId.class, DecisionId::value, DecisionId::new)
                     .add(ColumnPath.class, ColumnPath::toString, ColumnPath::of)
                     .add(SqlType.class, SqlType::text, DesignJson::type)

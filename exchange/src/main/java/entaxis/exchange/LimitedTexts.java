@@ -7,7 +7,7 @@ import org.xml.sax.SAXException;
 
 /** The texts of a workbook, up to a limit. */
 public final class LimitedTexts extends ReadOnlySharedStringsTable {
-    private static final long MOST_TEXT = 64L << 20;
+    private static final long MAX_TEXT = 64L << 20;
     private long read;
 
     /** Reads the texts of a workbook. */
@@ -18,8 +18,8 @@ public final class LimitedTexts extends ReadOnlySharedStringsTable {
     @Override
     public void characters(char[] characters, int start, int length) throws SAXException {
         read += length;
-        if (read > MOST_TEXT) {
-            throw new SheetRows.TooMuch(1, "its texts are longer than " + (MOST_TEXT >> 20) + " million characters together; take a part of it");
+        if (read > MAX_TEXT) {
+            throw new SheetRows.TooMuch(1, "its texts are longer than " + (MAX_TEXT >> 20) + " million characters together; take a part of it");
         }
         super.characters(characters, start, length);
     }

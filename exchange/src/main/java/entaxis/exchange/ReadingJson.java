@@ -6,8 +6,8 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.sql.AdaptationNote;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Finding;
 import entaxis.core.type.SqlType.UserType;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -50,7 +50,7 @@ public final class ReadingJson {
     }
 
     /** What an engine does not take, as JSON. */
-    public static String findings(List<Finding> findings) {
+    public static String findings(List<AdaptationNote> findings) {
         return MAPPER.writeValueAsString(findings.stream().map(finding -> {
             Map<String, Object> one = new LinkedHashMap<>();
             one.put("kind", finding.kind().title());

@@ -12,7 +12,7 @@ import org.xml.sax.SAXException;
 
 /** Takes the rows of a sheet as they come, and ends the reading where a limit is met. */
 final class SheetRows implements XSSFSheetXMLHandler.SheetContentsHandler {
-    private static final int MOST_COLUMNS = 1000;
+    private static final int MAX_COLUMNS = 1000;
 
     /** A limit was met. */
     static final class TooMuch extends SAXException {
@@ -59,8 +59,8 @@ final class SheetRows implements XSSFSheetXMLHandler.SheetContentsHandler {
         }
         if (columns.isEmpty()) {
             first = cells.firstKey();
-            if (cells.lastKey() + 1 - first > MOST_COLUMNS) {
-                throw new Ended(new TooMuch(line, "more than " + MOST_COLUMNS + " columns are not read"));
+            if (cells.lastKey() + 1 - first > MAX_COLUMNS) {
+                throw new Ended(new TooMuch(line, "more than " + MAX_COLUMNS + " columns are not read"));
             }
             CsvRows.names(row(cells.lastKey() + 1 - first), columns).ifPresent(fault -> {
                 throw new Ended(new TooMuch(line, fault));

@@ -22,10 +22,10 @@ import org.xml.sax.XMLReader;
  * read one by one, so that a limit counts before the rest is unpacked; memory is in proportion to the rows that are kept and to the texts of the workbook, which are limited too.
  */
 public final class SpreadsheetRows {
-    private static final long MOST_UNPACKED = 400L << 20;
+    private static final long MAX_UNPACKED = 400L << 20;
 
     static {
-        ZipSecureFile.setMaxEntrySize(MOST_UNPACKED);
+        ZipSecureFile.setMaxEntrySize(MAX_UNPACKED);
     }
 
     private SpreadsheetRows() { }

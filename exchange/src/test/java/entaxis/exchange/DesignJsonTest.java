@@ -11,14 +11,14 @@ import entaxis.core.change.RelationshipAspect;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
-import entaxis.core.design.CarriedId;
-import entaxis.core.design.CarriedProgram;
-import entaxis.core.design.CarriedSequence;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.KeyPart;
+import entaxis.core.design.OpaqueId;
+import entaxis.core.design.OpaqueProgram;
+import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.Place;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.RelationshipId;
@@ -74,9 +74,9 @@ class DesignJsonTest {
                 new Change.AlterRelationship(RELATIONSHIP, new RelationshipAspect.HowMany(Side.SECOND, Cardinality.ONE_OR_MORE)),
                 new Change.AlterRelationship(RELATIONSHIP, new RelationshipAspect.ColumnName(Side.FIRST, ColumnPath.own(ATTRIBUTE).over(RELATIONSHIP, Side.SECOND), "c")),
                 new Change.PlaceCards(new SheetId("p1"), Map.of(ENTITY, new Place(1, -2), RELATIONSHIP, new Place(3, 4))),
-                new Change.PutCarried(new CarriedProgram(new CarriedId("v1"), ProgramKind.TRIGGER, "depot", "weigh", Target.SQLITE, "CREATE TRIGGER weigh ...\nEND")),
-                new Change.PutCarried(new CarriedSequence(new CarriedId("v2"), "", "lots", 5, -10)),
-                new Change.RemoveCarried(new CarriedId("v1")),
+                new Change.PutOpaque(new OpaqueProgram(new OpaqueId("v1"), ProgramKind.TRIGGER, "depot", "weigh", Target.SQLITE, "CREATE TRIGGER weigh ...\nEND")),
+                new Change.PutOpaque(new OpaqueSequence(new OpaqueId("v2"), "", "lots", 5, -10)),
+                new Change.RemoveOpaque(new OpaqueId("v1")),
                 new Change.AddRow(new SampleRow(new RowId("w1"), ENTITY, Map.of(ColumnPath.own(ATTRIBUTE), "v"))));
     }
 

@@ -96,7 +96,7 @@ final class DesignSchema {
     private Object record(Class<?> type) {
         Map<String, Object> properties = properties(type);
         if (Arrays.stream(type.getInterfaces()).anyMatch(Class::isSealed)) {
-            properties.put("is", Map.of("const", type.getSimpleName()));
+            properties.put("is", Map.of("const", ModelIntrospector.name(type)));
         }
         return Map.of("type", "object", "properties", properties, "additionalProperties", false);
     }

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 
 /** Workbooks that are small as files and large unpacked: a limit counts before the rest is unpacked. */
 class HostileWorkbooksTest {
-    private static final long MUCH = 300L << 20;
+    private static final long LARGE_SIZE = 300L << 20;
 
     private interface Part {
         void write(OutputStream out) throws IOException;
@@ -49,7 +49,7 @@ class HostileWorkbooksTest {
         com.sun.management.ThreadMXBean threads = (com.sun.management.ThreadMXBean) ManagementFactory.getThreadMXBean();
         long before = threads.getCurrentThreadAllocatedBytes();
         CsvRows.Result result = SpreadsheetRows.read(bytes, 100);
-        assertThat(threads.getCurrentThreadAllocatedBytes() - before).as("bytes allocated for %d bytes of file", bytes.length).isLessThan(MUCH);
+        assertThat(threads.getCurrentThreadAllocatedBytes() - before).as("bytes allocated for %d bytes of file", bytes.length).isLessThan(LARGE_SIZE);
         return result;
     }
 

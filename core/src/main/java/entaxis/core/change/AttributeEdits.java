@@ -6,8 +6,8 @@ import entaxis.core.design.AttributeId;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.NamedCheck;
 import entaxis.core.design.OwnerId;
@@ -15,9 +15,9 @@ import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SqlName;
 import entaxis.core.token.Identifiers;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType.IntegerType;
+import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -28,30 +28,30 @@ import java.util.function.UnaryOperator;
 final class AttributeEdits {
     private AttributeEdits() { }
 
-    static Step add(Design design, Change.AddAttributes edit) {
-        Step step = Step.done(design);
+    static EditStep add(Design design, Change.AddAttributes edit) {
+        EditStep step = EditStep.done(design);
         for (Change.NewAttribute added : edit.attributes()) {
             step = step.ok() ? addOne(step.design(), edit.owner(), added) : step;
         }
         return step;
     }
 
-    private static Step addOne(Design design, OwnerId owner, Change.NewAttribute added) {
+    private static EditStep addOne(Design design, OwnerId owner, Change.NewAttribute added) {
         Attribute attribute = added.attribute().named(added.attribute().name().strip());
         Optional<Problem> fault = fault(design, owner, attribute);
         if (fault.isPresent()) {
-            return new Step(design, List.of(fault.get()));
+            return new EditStep(design, List.of(fault.get()));
         }
         if (design.attributesOf(owner).size() >= Rules.MAX_ATTRIBUTES) {
-            return Step.refused(design, "", "An entity has " + Rules.MAX_ATTRIBUTES + " attributes at most. Split it into two entities.");
+            return EditStep.refused(design, "", "An entity has " + Rules.MAX_ATTRIBUTES + " attributes at most. Split it into two entities.");
         }
         return switch (owner) {
-            case EntityId id -> design.entities().find(id).map(entity -> Step.done(design.with(joined(entity, attribute, added))))
+            case EntityId id -> design.entities().find(id).map(entity -> EditStep.done(design.with(joined(entity, attribute, added))))
                     .orElseGet(() -> EntityEdits.gone(design));
             case RelationshipId id -> design.relationships().find(id).filter(Relationship::manyToMany).map(relationship -> added.inPrimaryKey() || added.unique()
-                    ? Step.refused(design, "", "The key of a many-to-many is made of both parents' keys. Leave “primary key” and “unique” out.")
-                    : Step.done(design.with(relationship.withAttributes(plus(relationship.attributes(), attribute)))))
-                    .orElseGet(() -> Step.refused(design, "", "Only a many-to-many relationship has attributes of its own. Add it to one of the two entities."));
+                    ? EditStep.refused(design, "", "The key of a many-to-many is made of both parents' keys. Leave “primary key” and “unique” out.")
+                    : EditStep.done(design.with(relationship.withAttributes(plus(relationship.attributes(), attribute)))))
+                    .orElseGet(() -> EditStep.refused(design, "", "Only a many-to-many relationship has attributes of its own. Add it to one of the two entities."));
         };
     }
 
@@ -68,10 +68,10 @@ final class AttributeEdits {
         return next;
     }
 
-    static Step alter(Design design, Change.AlterAttribute edit) {
+    static EditStep alter(Design design, Change.AlterAttribute edit) {
         Optional<Attribute> found = design.attribute(edit.owner(), edit.attribute());
         if (found.isEmpty()) {
-            return Step.refused(design, "", "This attribute is no longer there; it was deleted meanwhile. Undo brings it back.");
+            return EditStep.refused(design, "", "This attribute is no longer there; it was deleted meanwhile. Undo brings it back.");
         }
         Attribute now = found.get();
         Attribute changed = switch (edit.aspect()) {
@@ -88,10 +88,10 @@ final class AttributeEdits {
             case AttributeAspect.Example(String value) -> now.example(value.strip());
         };
         if (edit.aspect() instanceof AttributeAspect.Required(boolean required) && !required && inKey(design, edit)) {
-            return Step.refused(design, "required", "“" + now.name() + "” is part of the primary key, which always has a value. Take it out of the key first.");
+            return EditStep.refused(design, "required", "“" + now.name() + "” is part of the primary key, which always has a value. Take it out of the key first.");
         }
-        return fault(design, edit.owner(), changed).map(problem -> new Step(design, List.of(problem)))
-                .orElseGet(() -> Step.done(followed(replaced(design, edit.owner(), changed), edit.owner(), now.name(), changed.name())));
+        return fault(design, edit.owner(), changed).map(problem -> new EditStep(design, List.of(problem)))
+                .orElseGet(() -> EditStep.done(followed(replaced(design, edit.owner(), changed), edit.owner(), now.name(), changed.name())));
     }
 
     /** The design with the conditions and computations of an owner speaking of an attribute by its new name. */
@@ -116,24 +116,24 @@ final class AttributeEdits {
     }
 
     /** Moves attributes with their sample values left behind: a value belongs to the row of the entity that it was typed for. */
-    static Step move(Design design, Change.MoveAttributes edit) {
+    static EditStep move(Design design, Change.MoveAttributes edit) {
         Optional<Entity> from = design.entities().find(edit.from());
         if (from.isEmpty() || !design.entities().contains(edit.to())) {
             return EntityEdits.gone(design);
         }
         if (edit.from().equals(edit.to())) {
-            return Step.refused(design, "", "These attributes are in “" + from.get().name() + "” already.");
+            return EditStep.refused(design, "", "These attributes are in “" + from.get().name() + "” already.");
         }
-        Step step = Step.done(design);
+        EditStep step = EditStep.done(design);
         for (AttributeId id : edit.attributes()) {
             Optional<Attribute> attribute = step.ok() ? step.design().attribute(edit.from(), id) : Optional.empty();
             if (step.ok() && attribute.isEmpty()) {
-                return Step.refused(design, "", "An attribute that was to be moved is no longer there.");
+                return EditStep.refused(design, "", "An attribute that was to be moved is no longer there.");
             }
             if (step.ok()) {
                 Design without = step.design().with(step.design().entities().get(edit.from()).withoutAttribute(id));
-                Step added = addOne(without, edit.to(), new Change.NewAttribute(attribute.get(), false, false));
-                step = added.ok() ? added : new Step(design, added.problems());
+                EditStep added = addOne(without, edit.to(), new Change.NewAttribute(attribute.get(), false, false));
+                step = added.ok() ? added : new EditStep(design, added.problems());
             }
         }
         return step;
@@ -154,11 +154,11 @@ final class AttributeEdits {
         };
     }
 
-    static Step remove(Design design, Change.RemoveAttribute edit) {
+    static EditStep remove(Design design, Change.RemoveAttribute edit) {
         if (design.attribute(edit.owner(), edit.attribute()).isEmpty()) {
-            return Step.refused(design, "", "This attribute is no longer there.");
+            return EditStep.refused(design, "", "This attribute is no longer there.");
         }
-        return Step.done(DependencyEdits.settled(switch (edit.owner()) {
+        return EditStep.done(DependencyEdits.cleanedUp(switch (edit.owner()) {
             case EntityId id -> design.with(design.entities().get(id).withoutAttribute(edit.attribute()));
             case RelationshipId id -> design.with(design.relationships().get(id).withAttributes(
                     design.relationships().get(id).attributes().stream().filter(own -> !own.id().equals(edit.attribute())).toList()));

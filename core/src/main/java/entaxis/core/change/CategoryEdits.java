@@ -1,7 +1,7 @@
 package entaxis.core.change;
 
-import entaxis.core.design.Category;
 import entaxis.core.design.Category.Mapping;
+import entaxis.core.design.Category;
 import entaxis.core.design.CategoryId;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
@@ -19,9 +19,9 @@ import java.util.Set;
 final class CategoryEdits {
     private CategoryEdits() { }
 
-    static Step put(Design design, Category category) {
+    static EditStep put(Design design, Category category) {
         Optional<String> fault = fault(design, category);
-        return fault.map(message -> Step.refused(design, "category", message)).orElseGet(() -> Step.done(design.withCategories(design.categories().with(category))));
+        return fault.map(message -> EditStep.refused(design, "category", message)).orElseGet(() -> EditStep.done(design.withCategories(design.categories().with(category))));
     }
 
     private static Optional<String> fault(Design design, Category category) {
@@ -64,13 +64,13 @@ final class CategoryEdits {
                         + "” refers to “" + general.name() + "”, which would have no table to refer to. Keep a table for it.");
     }
 
-    static Step remove(Design design, CategoryId category) {
-        return design.categories().contains(category) ? Step.done(design.withCategories(design.categories().without(category)))
-                : Step.refused(design, "", "This category is no longer there.");
+    static EditStep remove(Design design, CategoryId category) {
+        return design.categories().contains(category) ? EditStep.done(design.withCategories(design.categories().without(category)))
+                : EditStep.refused(design, "", "This category is no longer there.");
     }
 
     /** The design with its categories holding only what still fits them; those without kinds go, and a mapping that no longer can be becomes a table for each. */
-    static Design settled(Design design) {
+    static Design cleanedUp(Design design) {
         Elements<CategoryId, Category> next = design.categories();
         for (Category category : design.categories()) {
             List<RelationshipId> fitting = category.kinds().stream()

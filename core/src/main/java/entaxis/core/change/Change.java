@@ -6,21 +6,21 @@ import entaxis.core.design.Assumption;
 import entaxis.core.design.AssumptionId;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
-import entaxis.core.design.Carried;
-import entaxis.core.design.CarriedId;
 import entaxis.core.design.Category;
 import entaxis.core.design.CategoryId;
 import entaxis.core.design.Decision;
 import entaxis.core.design.DecisionId;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Exclusion;
 import entaxis.core.design.ExclusionId;
-import entaxis.core.design.Facts;
 import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.NamedCheck;
 import entaxis.core.design.NamedType;
+import entaxis.core.design.OpaqueId;
+import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
@@ -41,14 +41,14 @@ import java.util.Set;
 /** One edit. New elements carry their identities, so that applying a change is deterministic and it can be replayed from a journal. */
 public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.AddArea, Change.AlterArea, Change.RemoveArea, Change.AddEntity,
         Change.RenameEntity, Change.DescribeEntity, Change.AssignArea, Change.RemoveEntity, Change.AddAttributes, Change.AlterAttribute,
-        Change.RemoveAttribute, Change.SetKeys, Change.MoveMember, Change.AddRelationship, Change.AlterRelationship, Change.TurnRound,
+        Change.RemoveAttribute, Change.SetKeys, Change.MoveMember, Change.AddRelationship, Change.AlterRelationship, Change.SwapEnds,
         Change.RemoveRelationship, Change.PlaceCards, Change.AddRow, Change.RemoveRow, Change.PutType, Change.RemoveType, Change.SetIndexes, Change.SetChecks,
-        Change.GiveSurrogate, Change.TakeAlternateKey, Change.MoveAttributes, Change.Resolve, Change.Dissolve, Change.PutCategory, Change.RemoveCategory,
+        Change.AddSurrogateKey, Change.TakeAlternateKey, Change.MoveAttributes, Change.Resolve, Change.Dissolve, Change.PutCategory, Change.RemoveCategory,
         Change.PutExclusion, Change.RemoveExclusion, Change.PutAssumption, Change.RemoveAssumption, Change.AddSheet, Change.AlterSheet, Change.RemoveSheet,
-        Change.StateDependencies, Change.PutCarried, Change.RemoveCarried, Change.PutRow, Change.Decide, Change.Withdraw, Change.Several, Patch {
+        Change.StateDependencies, Change.PutOpaque, Change.RemoveOpaque, Change.PutRow, Change.Decide, Change.Withdraw, Change.Several, Patch {
 
     /** Sets name, target, title and author of the design. */
-    record SetFacts(Facts facts) implements Change { }
+    record SetFacts(DesignProperties facts) implements Change { }
 
     /** Puts a sheet on other paper. */
     record SetPaper(SheetId sheet, Paper paper) implements Change { }
@@ -122,7 +122,7 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
     record AlterRelationship(RelationshipId relationship, RelationshipAspect aspect) implements Change { }
 
     /** Exchanges the two entities of a relationship; everything else stays at its end. */
-    record TurnRound(RelationshipId relationship) implements Change { }
+    record SwapEnds(RelationshipId relationship) implements Change { }
 
     /** Removes a relationship with the columns that it made. */
     record RemoveRelationship(RelationshipId relationship) implements Change { }
@@ -167,7 +167,7 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
     }
 
     /** Gives an entity a generated key in the place of its natural one, which becomes an alternate key; children and sample rows follow. */
-    record GiveSurrogate(EntityId entity, AttributeId attribute, String name) implements Change { }
+    record AddSurrogateKey(EntityId entity, AttributeId attribute, String name) implements Change { }
 
     /** Makes an alternate key the primary one. A generated key that it displaces goes; any other becomes an alternate key. Children and sample rows follow. */
     record TakeAlternateKey(EntityId entity, int number) implements Change { }
@@ -229,10 +229,10 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
     record RemoveSheet(SheetId sheet) implements Change { }
 
     /** Carries a view, routine, trigger or sequence along, new or in the place of the one of its identity. */
-    record PutCarried(Carried carried) implements Change { }
+    record PutOpaque(OpaqueObject carried) implements Change { }
 
     /** No longer carries something along. */
-    record RemoveCarried(CarriedId carried) implements Change { }
+    record RemoveOpaque(OpaqueId carried) implements Change { }
 
     /** Gives a sample row other values; it stays where it is. */
     record PutRow(SampleRow row) implements Change { }

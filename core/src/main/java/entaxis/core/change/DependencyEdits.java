@@ -2,9 +2,9 @@ package entaxis.core.change;
 
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
-import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.StatedDependencies.Accepted;
 import entaxis.core.design.StatedDependencies.Stated;
+import entaxis.core.design.StatedDependencies;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -13,27 +13,27 @@ import java.util.stream.Stream;
 
 /** Edits of what is stated of dependencies. */
 final class DependencyEdits {
-    private static final int MOST = 2000;
+    private static final int MAX_COUNT = 2000;
 
     private DependencyEdits() { }
 
-    static Step state(Design design, StatedDependencies dependencies) {
+    static EditStep state(Design design, StatedDependencies dependencies) {
         if (!design.entities().contains(dependencies.entity())) {
-            return Step.refused(design, "", "This entity is no longer there: it was deleted meanwhile.");
+            return EditStep.refused(design, "", "This entity is no longer there: it was deleted meanwhile.");
         }
-        if (dependencies.stated().size() > MOST) {
-            return Step.refused(design, "value", "At most " + MOST + " dependencies are stated of one entity.");
+        if (dependencies.stated().size() > MAX_COUNT) {
+            return EditStep.refused(design, "value", "At most " + MAX_COUNT + " dependencies are stated of one entity.");
         }
         Optional<String> reason = dependencies.accepted().stream().flatMap(accepted -> Rules.text(accepted.reason(), "The reason").stream()).findFirst();
         if (reason.isPresent()) {
-            return Step.refused(design, "value", reason.get());
+            return EditStep.refused(design, "value", reason.get());
         }
-        return Step.done(dependencies.empty() ? design.withDependencies(design.dependencies().without(dependencies.entity()))
+        return EditStep.done(dependencies.empty() ? design.withDependencies(design.dependencies().without(dependencies.entity()))
                 : design.withDependencies(design.dependencies().with(dependencies)));
     }
 
     /** The design without statements about what is no longer there. */
-    static Design settled(Design design) {
+    static Design cleanedUp(Design design) {
         if (design.dependencies().size() == 0) {
             return design;
         }

@@ -10,11 +10,11 @@ public final class Editor {
 
     /** The design after an edit with the change that takes it back, or why it was refused. The given design stays as it is. */
     public static Outcome apply(Design design, Change change) {
-        Step step = step(design, change);
+        EditStep step = step(design, change);
         return step.ok() ? new Applied(step.design(), Patch.between(step.design(), design)) : new Refused(step.problems());
     }
 
-    private static Step step(Design design, Change change) {
+    private static EditStep step(Design design, Change change) {
         return switch (change) {
             case Change.SetFacts edit -> SheetEdits.facts(design, edit);
             case Change.SetPaper edit -> SheetEdits.paper(design, edit);
@@ -34,7 +34,7 @@ public final class Editor {
             case Change.MoveMember edit -> KeyEdits.move(design, edit);
             case Change.AddRelationship edit -> RelationshipEdits.add(design, edit);
             case Change.AlterRelationship edit -> RelationshipEdits.alter(design, edit);
-            case Change.TurnRound edit -> RelationshipEdits.turn(design, edit.relationship());
+            case Change.SwapEnds edit -> RelationshipEdits.turn(design, edit.relationship());
             case Change.RemoveRelationship edit -> RelationshipEdits.remove(design, edit.relationship());
             case Change.AddRow edit -> RowEdits.add(design, edit.row());
             case Change.PutRow edit -> RowEdits.put(design, edit.row());
@@ -45,7 +45,7 @@ public final class Editor {
             case Change.RemoveType edit -> TypeEdits.remove(design, edit.type());
             case Change.SetIndexes edit -> TableEdits.indexes(design, edit);
             case Change.SetChecks edit -> TableEdits.checks(design, edit);
-            case Change.GiveSurrogate edit -> SurrogateEdits.give(design, edit);
+            case Change.AddSurrogateKey edit -> SurrogateEdits.give(design, edit);
             case Change.TakeAlternateKey edit -> SurrogateEdits.take(design, edit);
             case Change.MoveAttributes edit -> AttributeEdits.move(design, edit);
             case Change.Resolve edit -> ResolveEdits.resolve(design, edit);
@@ -60,10 +60,10 @@ public final class Editor {
             case Change.AlterSheet edit -> SheetEdits.alter(design, edit);
             case Change.RemoveSheet edit -> SheetEdits.remove(design, edit.sheet());
             case Change.StateDependencies edit -> DependencyEdits.state(design, edit.dependencies());
-            case Change.PutCarried edit -> CarriedEdits.put(design, edit.carried());
-            case Change.RemoveCarried edit -> CarriedEdits.remove(design, edit.carried());
+            case Change.PutOpaque edit -> OpaqueEdits.put(design, edit.carried());
+            case Change.RemoveOpaque edit -> OpaqueEdits.remove(design, edit.carried());
             case Change.Several edit -> {
-                Step step = Step.done(design);
+                EditStep step = EditStep.done(design);
                 for (Change part : edit.changes()) {
                     step = step.ok() ? step(step.design(), part) : step;
                 }

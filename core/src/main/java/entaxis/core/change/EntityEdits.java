@@ -18,72 +18,72 @@ final class EntityEdits {
 
     private EntityEdits() { }
 
-    static Step gone(Design design) {
-        return Step.refused(design, "", GONE);
+    static EditStep gone(Design design) {
+        return EditStep.refused(design, "", GONE);
     }
 
-    static Step area(Design design, Area area, boolean isNew) {
+    static EditStep area(Design design, Area area, boolean isNew) {
         Optional<String> fault = Rules.name(area.name(), "the area").or(() -> design.areas().stream()
                 .filter(other -> !other.id().equals(area.id()) && other.name().equalsIgnoreCase(area.name())).findFirst()
                 .map(other -> "There is an area “" + other.name() + "” already. Choose another name."));
         if (fault.isPresent()) {
-            return Step.refused(design, "name", fault.get());
+            return EditStep.refused(design, "name", fault.get());
         }
         if (area.hue() < 0 || area.hue() >= Area.HUES) {
-            return Step.refused(design, "hue", "There are " + Area.HUES + " colours, 0 to " + (Area.HUES - 1) + ".");
+            return EditStep.refused(design, "hue", "There are " + Area.HUES + " colours, 0 to " + (Area.HUES - 1) + ".");
         }
-        return design.areas().contains(area.id()) == isNew ? Step.refused(design, "", "This area is no longer what it was.")
-                : Step.done(design.withAreas(design.areas().with(area)));
+        return design.areas().contains(area.id()) == isNew ? EditStep.refused(design, "", "This area is no longer what it was.")
+                : EditStep.done(design.withAreas(design.areas().with(area)));
     }
 
-    static Step removeArea(Design design, AreaId area) {
+    static EditStep removeArea(Design design, AreaId area) {
         if (!design.areas().contains(area)) {
-            return Step.refused(design, "", "This area is no longer there.");
+            return EditStep.refused(design, "", "This area is no longer there.");
         }
         List<Entity> entities = design.entities().stream()
                 .map(entity -> entity.area().equals(Optional.of(area)) ? entity.in(Optional.empty()) : entity).toList();
-        return Step.done(design.withAreas(design.areas().without(area)).withEntities(Elements.of(entities)));
+        return EditStep.done(design.withAreas(design.areas().without(area)).withEntities(Elements.of(entities)));
     }
 
-    static Step add(Design design, Change.AddEntity edit) {
+    static EditStep add(Design design, Change.AddEntity edit) {
         Entity entity = edit.entity();
         if (design.entities().contains(entity.id())) {
-            return Step.refused(design, "", "This entity has been added already.");
+            return EditStep.refused(design, "", "This entity has been added already.");
         }
         if (design.entities().size() >= Rules.MAX_ENTITIES) {
-            return Step.refused(design, "", "A design holds " + Rules.MAX_ENTITIES + " entities at most. Start another design for the rest.");
+            return EditStep.refused(design, "", "A design holds " + Rules.MAX_ENTITIES + " entities at most. Start another design for the rest.");
         }
         if (!design.sheets().contains(edit.sheet())) {
-            return Step.refused(design, "", "This sheet is no longer there.");
+            return EditStep.refused(design, "", "This sheet is no longer there.");
         }
         return named(design, entity, entity.name())
                 .then(step -> SheetEdits.place(step, new Change.PlaceCards(edit.sheet(), Map.of(entity.id(), edit.place()))).design());
     }
 
-    static Step rename(Design design, Change.RenameEntity edit) {
+    static EditStep rename(Design design, Change.RenameEntity edit) {
         return design.entities().find(edit.entity()).map(entity -> named(design, entity, edit.name())).orElseGet(() -> gone(design));
     }
 
-    private static Step named(Design design, Entity entity, String typed) {
+    private static EditStep named(Design design, Entity entity, String typed) {
         String name = typed.strip();
         Optional<String> fault = Rules.name(name, "the entity").or(() -> Rules.tableNameTaken(design, entity.id(), name));
-        return fault.map(message -> Step.refused(design, "name", message)).orElseGet(() -> Step.done(design.with(entity.renamed(name))));
+        return fault.map(message -> EditStep.refused(design, "name", message)).orElseGet(() -> EditStep.done(design.with(entity.renamed(name))));
     }
 
-    static Step describe(Design design, Change.DescribeEntity edit) {
+    static EditStep describe(Design design, Change.DescribeEntity edit) {
         Optional<String> fault = Rules.text(edit.meaning(), "The meaning");
-        return fault.isPresent() ? Step.refused(design, "meaning", fault.get())
-                : design.entities().find(edit.entity()).map(entity -> Step.done(design.with(entity.meaning(edit.meaning().strip())))).orElseGet(() -> gone(design));
+        return fault.isPresent() ? EditStep.refused(design, "meaning", fault.get())
+                : design.entities().find(edit.entity()).map(entity -> EditStep.done(design.with(entity.meaning(edit.meaning().strip())))).orElseGet(() -> gone(design));
     }
 
-    static Step assign(Design design, Change.AssignArea edit) {
+    static EditStep assign(Design design, Change.AssignArea edit) {
         if (edit.area().isPresent() && !design.areas().contains(edit.area().get())) {
-            return Step.refused(design, "area", "This area is no longer there. Choose another one.");
+            return EditStep.refused(design, "area", "This area is no longer there. Choose another one.");
         }
-        return design.entities().find(edit.entity()).map(entity -> Step.done(design.with(entity.in(edit.area())))).orElseGet(() -> gone(design));
+        return design.entities().find(edit.entity()).map(entity -> EditStep.done(design.with(entity.in(edit.area())))).orElseGet(() -> gone(design));
     }
 
-    static Step remove(Design design, EntityId id) {
+    static EditStep remove(Design design, EntityId id) {
         if (!design.entities().contains(id)) {
             return gone(design);
         }
@@ -91,7 +91,7 @@ final class EntityEdits {
         for (Relationship relationship : design.relationshipsOf(id).toList()) {
             rest = RelationshipEdits.without(rest, relationship.id());
         }
-        return Step.done(DependencyEdits.settled(CategoryEdits.settled(ExclusionEdits.settled(withoutCard(rest.withEntities(rest.entities().without(id)), id)))));
+        return EditStep.done(DependencyEdits.cleanedUp(CategoryEdits.cleanedUp(ExclusionEdits.cleanedUp(withoutCard(rest.withEntities(rest.entities().without(id)), id)))));
     }
 
     /** The design without the places and sample rows of something that is no longer there. */

@@ -15,10 +15,10 @@ import java.util.Optional;
 final class ExclusionEdits {
     private ExclusionEdits() { }
 
-    static Step put(Design design, Exclusion exclusion) {
+    static EditStep put(Design design, Exclusion exclusion) {
         Optional<String> fault = fault(design, exclusion);
         if (fault.isPresent()) {
-            return Step.refused(design, "exclusion", fault.get());
+            return EditStep.refused(design, "exclusion", fault.get());
         }
         Design next = design.withExclusions(design.exclusions().with(exclusion));
         for (RelationshipId id : exclusion.alternatives()) {
@@ -28,7 +28,7 @@ final class ExclusionEdits {
                 next = next.with(relationship.with(parent, relationship.end(parent).with(Cardinality.ZERO_OR_ONE)));
             }
         }
-        return Step.done(next);
+        return EditStep.done(next);
     }
 
     private static Optional<String> fault(Design design, Exclusion exclusion) {
@@ -51,13 +51,13 @@ final class ExclusionEdits {
         return Optional.empty();
     }
 
-    static Step remove(Design design, ExclusionId exclusion) {
-        return design.exclusions().contains(exclusion) ? Step.done(design.withExclusions(design.exclusions().without(exclusion)))
-                : Step.refused(design, "", "These alternatives are no longer there.");
+    static EditStep remove(Design design, ExclusionId exclusion) {
+        return design.exclusions().contains(exclusion) ? EditStep.done(design.withExclusions(design.exclusions().without(exclusion)))
+                : EditStep.refused(design, "", "These alternatives are no longer there.");
     }
 
     /** The design without a relationship, or with one that no longer fits, in its exclusions; those left with one alternative go. */
-    static Design settled(Design design) {
+    static Design cleanedUp(Design design) {
         Elements<ExclusionId, Exclusion> next = design.exclusions();
         for (Exclusion exclusion : design.exclusions()) {
             List<RelationshipId> fitting = exclusion.alternatives().stream().filter(id -> design.relationships().find(id)

@@ -6,9 +6,9 @@ import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.ForeignColumns;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
@@ -26,7 +26,7 @@ final class KeyEdits {
 
     private KeyEdits() { }
 
-    static Step set(Design design, Change.SetKeys edit) {
+    static EditStep set(Design design, Change.SetKeys edit) {
         Optional<Entity> found = design.entities().find(edit.entity());
         if (found.isEmpty()) {
             return EntityEdits.gone(design);
@@ -34,17 +34,17 @@ final class KeyEdits {
         Entity entity = found.get();
         Optional<Problem> fault = fault(design, entity, edit);
         if (fault.isPresent()) {
-            return new Step(design, List.of(fault.get()));
+            return new EditStep(design, List.of(fault.get()));
         }
         Design next = design.with(entity.withPrimaryKey(ranked(entity.primaryKey(), edit.part(), edit.rank()))
                 .withAlternateKeys(alternates(entity.alternateKeys(), edit.part(), edit.alternates())));
-        return acyclic(design, next, entity.id()).then(ExclusionEdits::settled).then(CategoryEdits::settled);
+        return acyclic(design, next, entity.id()).then(ExclusionEdits::cleanedUp).then(CategoryEdits::cleanedUp);
     }
 
     /** The next design unless the entity now identifies itself by way of others. */
-    static Step acyclic(Design design, Design next, EntityId entity) {
+    static EditStep acyclic(Design design, Design next, EntityId entity) {
         List<String> cycle = Rules.identifyingCycle(next, entity);
-        return cycle.isEmpty() ? Step.done(next) : Step.refused(design, "identifying",
+        return cycle.isEmpty() ? EditStep.done(next) : EditStep.refused(design, "identifying",
                 "Then each would need the other's key first: " + String.join(" → ", cycle) + ". Make one of these relationships non-identifying.");
     }
 
@@ -93,32 +93,32 @@ final class KeyEdits {
         return next;
     }
 
-    static Step move(Design design, Change.MoveMember edit) {
+    static EditStep move(Design design, Change.MoveMember edit) {
         return switch (edit.owner()) {
             case EntityId id -> design.entities().find(id).map(entity -> moved(design, entity, edit)).orElseGet(() -> EntityEdits.gone(design));
             case RelationshipId id -> design.relationships().find(id).map(relationship -> {
                 List<Attribute> attributes = new ArrayList<>(relationship.attributes());
                 int from = edit.member() instanceof OwnPart(var attribute) ? indexOf(attributes, attribute) : -1;
-                return from < 0 ? Step.refused(design, "", "This attribute is no longer there.")
-                        : Step.done(design.with(relationship.withAttributes(shifted(attributes, from, edit.by()))));
-            }).orElseGet(() -> Step.refused(design, "", "This relationship is no longer there."));
+                return from < 0 ? EditStep.refused(design, "", "This attribute is no longer there.")
+                        : EditStep.done(design.with(relationship.withAttributes(shifted(attributes, from, edit.by()))));
+            }).orElseGet(() -> EditStep.refused(design, "", "This relationship is no longer there."));
         };
     }
 
-    private static Step moved(Design design, Entity entity, Change.MoveMember edit) {
+    private static EditStep moved(Design design, Entity entity, Change.MoveMember edit) {
         int rank = entity.primaryKey().indexOf(edit.member());
         if (rank >= 0) {
-            return Step.done(design.with(entity.withPrimaryKey(shifted(entity.primaryKey(), rank, edit.by()))));
+            return EditStep.done(design.with(entity.withPrimaryKey(shifted(entity.primaryKey(), rank, edit.by()))));
         }
         List<Member> keyed = new ArrayList<>();
         List<Member> free = new ArrayList<>();
         allMembers(design, entity).forEach(member -> (entity.primaryKey().contains(part(member)) ? keyed : free).add(member));
         int from = free.stream().map(KeyEdits::part).toList().indexOf(edit.member());
         if (from < 0) {
-            return Step.refused(design, "", "What was moved is no longer part of “" + entity.name() + "”.");
+            return EditStep.refused(design, "", "What was moved is no longer part of “" + entity.name() + "”.");
         }
         keyed.addAll(shifted(free, from, edit.by()));
-        return Step.done(design.with(entity.withMembers(keyed)));
+        return EditStep.done(design.with(entity.withMembers(keyed)));
     }
 
     /** The members with the places of all foreign-key columns made explicit. */

@@ -4,22 +4,22 @@ import entaxis.core.design.Area;
 import entaxis.core.design.AreaId;
 import entaxis.core.design.Assumption;
 import entaxis.core.design.AssumptionId;
-import entaxis.core.design.Carried;
-import entaxis.core.design.CarriedId;
 import entaxis.core.design.Category;
 import entaxis.core.design.CategoryId;
 import entaxis.core.design.Decision;
 import entaxis.core.design.DecisionId;
 import entaxis.core.design.Design;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Elements;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Exclusion;
 import entaxis.core.design.ExclusionId;
-import entaxis.core.design.Facts;
 import entaxis.core.design.LineShape;
 import entaxis.core.design.NamedType;
 import entaxis.core.design.Note;
+import entaxis.core.design.OpaqueId;
+import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Picture;
 import entaxis.core.design.Place;
@@ -48,7 +48,7 @@ public record Patch(List<Swap> swaps) implements Change {
     /** One element as it was and as it becomes; an index tells where a new one stands among its kind. */
     public sealed interface Swap { }
 
-    public record FactsSwap(Facts was, Facts becomes) implements Swap { }
+    public record FactsSwap(DesignProperties was, DesignProperties becomes) implements Swap { }
 
     public record AreaSwap(Optional<Area> was, Optional<Area> becomes, int index) implements Swap { }
 
@@ -79,7 +79,7 @@ public record Patch(List<Swap> swaps) implements Change {
 
     public record DependenciesSwap(Optional<StatedDependencies> was, Optional<StatedDependencies> becomes, int index) implements Swap { }
 
-    public record CarriedSwap(Optional<Carried> was, Optional<Carried> becomes, int index) implements Swap { }
+    public record CarriedSwap(Optional<OpaqueObject> was, Optional<OpaqueObject> becomes, int index) implements Swap { }
 
     public record DecisionSwap(Optional<Decision> was, Optional<Decision> becomes, int index) implements Swap { }
 
@@ -134,8 +134,8 @@ public record Patch(List<Swap> swaps) implements Change {
         return Elements.of(design.sheets().stream().map(SheetSwaps::bare).toList());
     }
 
-    Step applyTo(Design design) {
-        Step step = Step.done(design);
+    EditStep applyTo(Design design) {
+        EditStep step = EditStep.done(design);
         List<RowSwap> rows = new ArrayList<>();
         for (Swap swap : swaps) {
             if (swap instanceof RowSwap row) {
@@ -148,7 +148,7 @@ public record Patch(List<Swap> swaps) implements Change {
     }
 
     /** All rows at once: there may be thousands, and exchanging them one by one would copy all of them each time. */
-    private static Step rows(Design design, List<RowSwap> swaps) {
+    private static EditStep rows(Design design, List<RowSwap> swaps) {
         Map<RowId, SampleRow> left = new LinkedHashMap<>();
         design.rows().forEach(row -> left.put(row.id(), row));
         for (RowSwap swap : swaps) {
@@ -160,46 +160,46 @@ public record Patch(List<Swap> swaps) implements Change {
         }
         List<SampleRow> next = new ArrayList<>(left.values());
         swaps.stream().filter(swap -> swap.was().isEmpty()).forEach(swap -> next.add(Math.clamp(swap.index(), 0, next.size()), swap.becomes().orElseThrow()));
-        return Step.done(design.withRows(Elements.of(next)));
+        return EditStep.done(design.withRows(Elements.of(next)));
     }
 
-    private static Step apply(Design design, Swap swap) {
+    private static EditStep apply(Design design, Swap swap) {
         return switch (swap) {
-            case FactsSwap(Facts was, Facts becomes) -> design.facts().equals(was) ? Step.done(design.with(becomes)) : changed(design, "the design's name or target");
+            case FactsSwap(DesignProperties was, DesignProperties becomes) -> design.facts().equals(was) ? EditStep.done(design.with(becomes)) : changed(design, "the design's name or target");
             case AreaSwap(Optional<Area> was, Optional<Area> becomes, int index) -> {
                 AreaId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.areas().find(id).equals(was) ? Step.done(design.withAreas(exchange(design.areas(), id, becomes, index)))
+                yield design.areas().find(id).equals(was) ? EditStep.done(design.withAreas(exchange(design.areas(), id, becomes, index)))
                         : changed(design, "the area " + name(was.map(Area::name)));
             }
             case TypeSwap(Optional<NamedType> was, Optional<NamedType> becomes, int index) -> {
                 TypeId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.types().find(id).equals(was) ? Step.done(design.withTypes(exchange(design.types(), id, becomes, index)))
+                yield design.types().find(id).equals(was) ? EditStep.done(design.withTypes(exchange(design.types(), id, becomes, index)))
                         : changed(design, "the type " + name(was.map(NamedType::name)));
             }
             case CategorySwap(Optional<Category> was, Optional<Category> becomes, int index) -> {
                 CategoryId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.categories().find(id).equals(was) ? Step.done(design.withCategories(exchange(design.categories(), id, becomes, index)))
+                yield design.categories().find(id).equals(was) ? EditStep.done(design.withCategories(exchange(design.categories(), id, becomes, index)))
                         : changed(design, "a category");
             }
             case ExclusionSwap(Optional<Exclusion> was, Optional<Exclusion> becomes, int index) -> {
                 ExclusionId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.exclusions().find(id).equals(was) ? Step.done(design.withExclusions(exchange(design.exclusions(), id, becomes, index)))
+                yield design.exclusions().find(id).equals(was) ? EditStep.done(design.withExclusions(exchange(design.exclusions(), id, becomes, index)))
                         : changed(design, "an exclusion");
             }
             case AssumptionSwap(Optional<Assumption> was, Optional<Assumption> becomes, int index) -> {
                 AssumptionId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.assumptions().find(id).equals(was) ? Step.done(design.withAssumptions(exchange(design.assumptions(), id, becomes, index)))
+                yield design.assumptions().find(id).equals(was) ? EditStep.done(design.withAssumptions(exchange(design.assumptions(), id, becomes, index)))
                         : changed(design, "an assumption");
             }
             case EntitySwap(Optional<Entity> was, Optional<Entity> becomes, int index) -> {
                 EntityId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.entities().find(id).equals(was) ? Step.done(design.withEntities(exchange(design.entities(), id, becomes, index)))
+                yield design.entities().find(id).equals(was) ? EditStep.done(design.withEntities(exchange(design.entities(), id, becomes, index)))
                         : changed(design, "the entity " + name(was.map(Entity::name)));
             }
             case RelationshipSwap(Optional<Relationship> was, Optional<Relationship> becomes, int index) -> {
                 RelationshipId id = was.or(() -> becomes).orElseThrow().id();
                 yield design.relationships().find(id).equals(was)
-                        ? Step.done(design.withRelationships(exchange(design.relationships(), id, becomes, index)))
+                        ? EditStep.done(design.withRelationships(exchange(design.relationships(), id, becomes, index)))
                         : changed(design, "a relationship " + name(was.map(relationship -> relationship.first().verb())));
             }
             case SheetSwap sheet -> SheetSwaps.apply(design, sheet);
@@ -209,17 +209,17 @@ public record Patch(List<Swap> swaps) implements Change {
             case PictureSwap picture -> SheetSwaps.apply(design, picture);
             case DependenciesSwap(Optional<StatedDependencies> was, Optional<StatedDependencies> becomes, int index) -> {
                 EntityId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.dependencies().find(id).equals(was) ? Step.done(design.withDependencies(exchange(design.dependencies(), id, becomes, index)))
+                yield design.dependencies().find(id).equals(was) ? EditStep.done(design.withDependencies(exchange(design.dependencies(), id, becomes, index)))
                         : changed(design, "the dependencies of an entity");
             }
-            case CarriedSwap(Optional<Carried> was, Optional<Carried> becomes, int index) -> {
-                CarriedId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.carried().find(id).equals(was) ? Step.done(design.withCarried(exchange(design.carried(), id, becomes, index)))
-                        : changed(design, "what is carried as " + name(was.map(Carried::name)));
+            case CarriedSwap(Optional<OpaqueObject> was, Optional<OpaqueObject> becomes, int index) -> {
+                OpaqueId id = was.or(() -> becomes).orElseThrow().id();
+                yield design.carried().find(id).equals(was) ? EditStep.done(design.withCarried(exchange(design.carried(), id, becomes, index)))
+                        : changed(design, "what is carried as " + name(was.map(OpaqueObject::name)));
             }
             case DecisionSwap(Optional<Decision> was, Optional<Decision> becomes, int index) -> {
                 DecisionId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.decisions().find(id).equals(was) ? Step.done(design.withDecisions(exchange(design.decisions(), id, becomes, index)))
+                yield design.decisions().find(id).equals(was) ? EditStep.done(design.withDecisions(exchange(design.decisions(), id, becomes, index)))
                         : changed(design, "a decision about a finding");
             }
             case RowSwap row -> rows(design, List.of(row));
@@ -234,7 +234,7 @@ public record Patch(List<Swap> swaps) implements Change {
         return name.map(text -> "“" + text + "”").orElse("that it would add");
     }
 
-    static Step changed(Design design, String what) {
-        return Step.refused(design, "", "This cannot be taken back: " + what + " has been changed since. Change it by hand.");
+    static EditStep changed(Design design, String what) {
+        return EditStep.refused(design, "", "This cannot be taken back: " + what + " has been changed since. Change it by hand.");
     }
 }

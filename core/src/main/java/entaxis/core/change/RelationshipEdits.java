@@ -17,8 +17,8 @@ import entaxis.core.design.Elements;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
@@ -35,21 +35,21 @@ import java.util.Optional;
 final class RelationshipEdits {
     private RelationshipEdits() { }
 
-    static Step add(Design design, Change.AddRelationship edit) {
+    static EditStep add(Design design, Change.AddRelationship edit) {
         Relationship relationship = edit.relationship();
         if (design.relationships().contains(relationship.id())) {
-            return Step.refused(design, "", "This relationship has been added already.");
+            return EditStep.refused(design, "", "This relationship has been added already.");
         }
         for (Side side : Side.values()) {
             if (!design.entities().contains(relationship.end(side).entity())) {
-                return Step.refused(design, "entity", "One of the two entities is no longer there.");
+                return EditStep.refused(design, "entity", "One of the two entities is no longer there.");
             }
         }
-        Step step = checked(design, relationship);
-        return step.ok() && edit.identifying() ? identify(step.design(), design, relationship) : step.then(CategoryEdits::settled);
+        EditStep step = checked(design, relationship);
+        return step.ok() && edit.identifying() ? identify(step.design(), design, relationship) : step.then(CategoryEdits::cleanedUp);
     }
 
-    static Step alter(Design design, Change.AlterRelationship edit) {
+    static EditStep alter(Design design, Change.AlterRelationship edit) {
         Optional<Relationship> found = design.relationships().find(edit.relationship());
         if (found.isEmpty()) {
             return gone(design);
@@ -59,7 +59,7 @@ final class RelationshipEdits {
             case Verb(Side side, String phrase) -> checked(design, now.with(side, now.end(side).verb(phrase.strip())));
             case HowMany(Side side, Cardinality cardinality) -> recounted(design, now, now.with(side, now.end(side).with(cardinality)));
             case Identifying(boolean identifying) -> identifying ? identify(design, design, now)
-                    : Step.done(child(design, now).map(child -> CategoryEdits.settled(design.with(child.withPrimaryKey(without(child, now))))).orElse(design));
+                    : EditStep.done(child(design, now).map(child -> CategoryEdits.cleanedUp(design.with(child.withPrimaryKey(without(child, now))))).orElse(design));
             case Role(Side side, String name) -> named(design, now, side, now.end(side).role(name.strip()), "role", name);
             case ColumnName(Side side, ColumnPath path, String name) -> {
                 Map<ColumnPath, String> names = new HashMap<>(now.end(side).columnNames());
@@ -69,15 +69,15 @@ final class RelationshipEdits {
                     names.put(path, name.strip());
                 }
                 Optional<String> taken = columnNameTaken(design, now, name);
-                yield taken.isPresent() ? Step.refused(design, "column", taken.get()) : named(design, now, side, now.end(side).columnNames(names), "column", name);
+                yield taken.isPresent() ? EditStep.refused(design, "column", taken.get()) : named(design, now, side, now.end(side).columnNames(names), "column", name);
             }
-            case Agreed(Side side, String sentence) -> Step.done(design.with(now.with(side, now.end(side).agreed(sentence))));
+            case Agreed(Side side, String sentence) -> EditStep.done(design.with(now.with(side, now.end(side).agreed(sentence))));
             case OnDelete(ReferentialAction action) -> checked(design, now.acting(action, now.onUpdate()));
             case OnUpdate(ReferentialAction action) -> checked(design, now.acting(now.onDelete(), action));
             case Name(String name) -> {
                 Optional<String> fault = name.isBlank() ? Optional.empty()
                         : Rules.name(name, "the many-to-many").or(() -> Rules.tableNameTaken(design, now.id(), name));
-                yield fault.map(message -> Step.refused(design, "name", message)).orElseGet(() -> Step.done(design.with(now.named(name.strip()))));
+                yield fault.map(message -> EditStep.refused(design, "name", message)).orElseGet(() -> EditStep.done(design.with(now.named(name.strip()))));
             }
             case Child(Side side) -> recounted(design, now, now.withChild(side));
         };
@@ -90,21 +90,21 @@ final class RelationshipEdits {
                 .map(own -> "There is an attribute “" + own.name() + "” in this table already. Choose another name, or leave the field empty for the one that is proposed.");
     }
 
-    private static Step named(Design design, Relationship now, Side side, End end, String field, String name) {
+    private static EditStep named(Design design, Relationship now, Side side, End end, String field, String name) {
         Optional<String> fault = name.isBlank() ? Optional.empty() : Rules.name(name, "the " + field);
-        return fault.map(message -> Step.refused(design, field, message)).orElseGet(() -> checked(design, now.with(side, end)));
+        return fault.map(message -> EditStep.refused(design, field, message)).orElseGet(() -> checked(design, now.with(side, end)));
     }
 
     /** A relationship whose ends count otherwise: its columns may move to the other table, or to a bridge table. */
-    private static Step recounted(Design design, Relationship was, Relationship now) {
+    private static EditStep recounted(Design design, Relationship was, Relationship now) {
         if (was.manyToMany() && !now.manyToMany() && !was.attributes().isEmpty()) {
-            return Step.refused(design, "cardinality", "This many-to-many has attributes of its own (" + was.attributes().getFirst().name()
+            return EditStep.refused(design, "cardinality", "This many-to-many has attributes of its own (" + was.attributes().getFirst().name()
                     + (was.attributes().size() > 1 ? ", ..." : "") + "), which would have no place. Delete or move them first.");
         }
         ReferentialAction delete = allowed(now, was.onDelete());
         ReferentialAction update = allowed(now, was.onUpdate());
-        Step step = checked(design, now.acting(delete, update));
-        return step.then(next -> settled(now.manyToMany() ? next : RowEdits.withoutRowsOf(next, now.id()), now));
+        EditStep step = checked(design, now.acting(delete, update));
+        return step.then(next -> cleanedUp(now.manyToMany() ? next : RowEdits.withoutRowsOf(next, now.id()), now));
     }
 
     /** “Set to no value” cannot stay where a value has become required. */
@@ -116,22 +116,22 @@ final class RelationshipEdits {
         return relationship.parent().map(side -> !relationship.end(side).cardinality().optional()).orElse(true);
     }
 
-    private static Step checked(Design design, Relationship relationship) {
+    private static EditStep checked(Design design, Relationship relationship) {
         for (Side side : Side.values()) {
             String verb = relationship.end(side).verb();
             if (verb.isBlank()) {
-                return Step.refused(design, "verb", "The sentence from “" + design.entities().get(relationship.end(side).entity()).name()
+                return EditStep.refused(design, "verb", "The sentence from “" + design.entities().get(relationship.end(side).entity()).name()
                         + "” has no verb. Type one, such as “has” or “belongs to”.");
             }
             Optional<String> fault = Rules.name(verb, "the sentence's verb");
             if (fault.isPresent()) {
-                return Step.refused(design, "verb", fault.get());
+                return EditStep.refused(design, "verb", fault.get());
             }
         }
         if (required(relationship) && (relationship.onDelete() == ReferentialAction.SET_NULL || relationship.onUpdate() == ReferentialAction.SET_NULL)) {
-            return Step.refused(design, "action", "The reference must have a value, so it cannot be set to no value. Choose another action, or let the parent be zero or one.");
+            return EditStep.refused(design, "action", "The reference must have a value, so it cannot be set to no value. Choose another action, or let the parent be zero or one.");
         }
-        return Step.done(design.with(relationship));
+        return EditStep.done(design.with(relationship));
     }
 
     static String whyNotIdentifying(Design design, Relationship relationship) {
@@ -143,21 +143,21 @@ final class RelationshipEdits {
                 + "” have exactly one “" + design.entities().get(relationship.parentEntity().orElseThrow()).name() + "”.";
     }
 
-    private static Step identify(Design next, Design before, Relationship relationship) {
+    private static EditStep identify(Design next, Design before, Relationship relationship) {
         if (!relationship.mayIdentify()) {
-            return Step.refused(before, "identifying", whyNotIdentifying(before, relationship));
+            return EditStep.refused(before, "identifying", whyNotIdentifying(before, relationship));
         }
         Entity child = child(next, relationship).orElseThrow();
         if (child.identifiedBy(relationship.id())) {
-            return Step.done(next);
+            return EditStep.done(next);
         }
         List<KeyPart> key = new ArrayList<>(child.primaryKey());
         int behindOtherParents = (int) key.stream().takeWhile(InheritedPart.class::isInstance).count();
         key.add(behindOtherParents, new InheritedPart(relationship.id()));
-        return KeyEdits.acyclic(before, next.with(child.withPrimaryKey(key)), child.id()).then(ExclusionEdits::settled).then(CategoryEdits::settled);
+        return KeyEdits.acyclic(before, next.with(child.withPrimaryKey(key)), child.id()).then(ExclusionEdits::cleanedUp).then(CategoryEdits::cleanedUp);
     }
 
-    static Step turn(Design design, RelationshipId id) {
+    static EditStep turn(Design design, RelationshipId id) {
         Optional<Relationship> found = design.relationships().find(id);
         if (found.isEmpty()) {
             return gone(design);
@@ -166,12 +166,12 @@ final class RelationshipEdits {
         boolean identifying = design.identifying(was);
         Relationship turned = was.with(Side.FIRST, was.first().at(was.second().entity()).columnNames(Map.of()))
                 .with(Side.SECOND, was.second().at(was.first().entity()).columnNames(Map.of()));
-        Design next = settled(design.with(turned), turned);
-        return identifying ? identify(next, design, turned) : Step.done(next);
+        Design next = cleanedUp(design.with(turned), turned);
+        return identifying ? identify(next, design, turned) : EditStep.done(next);
     }
 
-    static Step remove(Design design, RelationshipId id) {
-        return design.relationships().contains(id) ? Step.done(DependencyEdits.settled(without(design, id))) : gone(design);
+    static EditStep remove(Design design, RelationshipId id) {
+        return design.relationships().contains(id) ? EditStep.done(DependencyEdits.cleanedUp(without(design, id))) : gone(design);
     }
 
     /** The design without a relationship and without any trace of its columns. */
@@ -185,11 +185,11 @@ final class RelationshipEdits {
         if (next.assumptions().stream().anyMatch(assumption -> assumption.relationship().equals(id))) {
             next = next.withAssumptions(Elements.of(next.assumptions().stream().filter(assumption -> !assumption.relationship().equals(id)).toList()));
         }
-        return CategoryEdits.settled(ExclusionEdits.settled(EntityEdits.withoutCard(next, id)));
+        return CategoryEdits.cleanedUp(ExclusionEdits.cleanedUp(EntityEdits.withoutCard(next, id)));
     }
 
     /** The design with the relationship's columns in keys and orders of its child only, and identifying only where it may be. */
-    private static Design settled(Design design, Relationship relationship) {
+    private static Design cleanedUp(Design design, Relationship relationship) {
         Design next = design;
         for (Side side : Side.values()) {
             EntityId id = relationship.end(side).entity();
@@ -198,7 +198,7 @@ final class RelationshipEdits {
             next = changed(next, entity, !child ? entity.withoutRelationship(relationship.id())
                     : relationship.mayIdentify() ? entity : entity.withPrimaryKey(without(entity, relationship)));
         }
-        return CategoryEdits.settled(ExclusionEdits.settled(next));
+        return CategoryEdits.cleanedUp(ExclusionEdits.cleanedUp(next));
     }
 
     private static Design changed(Design design, Entity was, Entity now) {
@@ -213,7 +213,7 @@ final class RelationshipEdits {
         return relationship.childEntity().flatMap(design.entities()::find);
     }
 
-    private static Step gone(Design design) {
-        return Step.refused(design, "", "This relationship is no longer there; it was deleted meanwhile. Undo brings it back.");
+    private static EditStep gone(Design design) {
+        return EditStep.refused(design, "", "This relationship is no longer there; it was deleted meanwhile. Undo brings it back.");
     }
 }

@@ -5,16 +5,16 @@ import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Assumption;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
-import entaxis.core.design.ColumnPath;
 import entaxis.core.design.ColumnPath.Hop;
+import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
@@ -34,16 +34,16 @@ import java.util.Optional;
 final class ResolveEdits {
     private ResolveEdits() { }
 
-    static Step resolve(Design design, Change.Resolve edit) {
+    static EditStep resolve(Design design, Change.Resolve edit) {
         Optional<Relationship> found = design.relationships().find(edit.relationship()).filter(Relationship::manyToMany);
         if (found.isEmpty()) {
-            return Step.refused(design, "", "This many-to-many is no longer there.");
+            return EditStep.refused(design, "", "This many-to-many is no longer there.");
         }
         Relationship was = found.get();
         String name = edit.name().strip();
         Optional<String> fault = Rules.name(name, "the entity").or(() -> Rules.tableNameTaken(design, was.id(), name));
         if (fault.isPresent()) {
-            return Step.refused(design, "name", fault.get());
+            return EditStep.refused(design, "name", fault.get());
         }
         List<Member> members = new ArrayList<>(was.attributes());
         List<KeyPart> parents = List.of(new InheritedPart(edit.first()), new InheritedPart(edit.second()));
@@ -107,7 +107,7 @@ final class ResolveEdits {
         return next;
     }
 
-    static Step dissolve(Design design, Change.Dissolve edit) {
+    static EditStep dissolve(Design design, Change.Dissolve edit) {
         Optional<Entity> found = design.entities().find(edit.entity());
         if (found.isEmpty()) {
             return EntityEdits.gone(design);
@@ -115,7 +115,7 @@ final class ResolveEdits {
         Entity entity = found.get();
         Optional<String> why = whyNotDissolved(design, entity);
         if (why.isPresent()) {
-            return Step.refused(design, "", why.get());
+            return EditStep.refused(design, "", why.get());
         }
         List<Relationship> parents = design.relationshipsOf(entity.id()).sorted(Comparator.comparingInt(relationship ->
                 entity.primaryKey().indexOf(new InheritedPart(relationship.id())))).toList();

@@ -1,8 +1,8 @@
 package entaxis.core.change;
 
 import entaxis.core.design.AttributeId;
-import entaxis.core.design.ColumnPath;
 import entaxis.core.design.ColumnPath.Hop;
+import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
 import entaxis.core.design.EntityId;
@@ -24,36 +24,36 @@ final class RowEdits {
 
     private RowEdits() { }
 
-    static Step add(Design design, SampleRow row) {
+    static EditStep add(Design design, SampleRow row) {
         boolean there = switch (row.table()) {
             case EntityId id -> design.entities().contains(id);
             case RelationshipId id -> design.relationships().find(id).map(relationship -> relationship.manyToMany()).orElse(false);
         };
         if (!there) {
-            return Step.refused(design, "", "The table of this row is no longer there.");
+            return EditStep.refused(design, "", "The table of this row is no longer there.");
         }
         if (design.rows().contains(row.id())) {
-            return Step.refused(design, "", "This row has been added already.");
+            return EditStep.refused(design, "", "This row has been added already.");
         }
         if (design.rows().size() >= MAX_ROWS) {
-            return Step.refused(design, "", "A design holds " + MAX_ROWS + " sample rows at most. Delete some first.");
+            return EditStep.refused(design, "", "A design holds " + MAX_ROWS + " sample rows at most. Delete some first.");
         }
         return stored(design, row);
     }
 
-    static Step put(Design design, SampleRow row) {
+    static EditStep put(Design design, SampleRow row) {
         return design.rows().find(row.id()).filter(old -> old.table().equals(row.table())).isPresent() ? stored(design, row)
-                : Step.refused(design, "", "This row is no longer there.");
+                : EditStep.refused(design, "", "This row is no longer there.");
     }
 
-    private static Step stored(Design design, SampleRow row) {
+    private static EditStep stored(Design design, SampleRow row) {
         Optional<String> tooLong = row.values().values().stream().flatMap(value -> Rules.text(value, "A value").stream()).findFirst();
-        return tooLong.map(message -> Step.refused(design, "", message)).orElseGet(() -> Step.done(design.withRows(design.rows().with(row))));
+        return tooLong.map(message -> EditStep.refused(design, "", message)).orElseGet(() -> EditStep.done(design.withRows(design.rows().with(row))));
     }
 
-    static Step remove(Design design, RowId row) {
-        return design.rows().contains(row) ? Step.done(design.withRows(design.rows().without(row)))
-                : Step.refused(design, "", "This row is no longer there.");
+    static EditStep remove(Design design, RowId row) {
+        return design.rows().contains(row) ? EditStep.done(design.withRows(design.rows().without(row)))
+                : EditStep.refused(design, "", "This row is no longer there.");
     }
 
     /** The rows of one table as rows of another, their columns told otherwise. */

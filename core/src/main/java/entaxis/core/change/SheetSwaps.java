@@ -67,7 +67,7 @@ final class SheetSwaps {
     }
 
     /** Exchanges a sheet and leaves what lies on it, unless the swap speaks of it, as those of old journals do. */
-    static Step apply(Design design, SheetSwap swap) {
+    static EditStep apply(Design design, SheetSwap swap) {
         SheetId id = swap.was().or(swap::becomes).orElseThrow().id();
         Optional<Sheet> present = design.sheets().find(id);
         boolean speaks = swap.was().filter(SheetSwaps::holds).or(() -> swap.becomes().filter(SheetSwaps::holds)).isPresent();
@@ -79,42 +79,42 @@ final class SheetSwaps {
             Sheet placed = sheet.withPlaces(old.places());
             return speaks ? placed : placed.withLines(old.lines()).withNotes(old.notes()).withPictures(old.pictures());
         }).orElse(sheet));
-        return Step.done(design.withSheets(Patch.exchange(design.sheets(), id, becomes, swap.index())));
+        return EditStep.done(design.withSheets(Patch.exchange(design.sheets(), id, becomes, swap.index())));
     }
 
     private static boolean holds(Sheet sheet) {
         return !sheet.lines().isEmpty() || !sheet.notes().list().isEmpty() || !sheet.pictures().list().isEmpty();
     }
 
-    static Step apply(Design design, PlaceSwap swap) {
+    static EditStep apply(Design design, PlaceSwap swap) {
         return exchanged(design, swap.sheet(), swap.becomes().isEmpty(), sheet -> Optional.ofNullable(sheet.places().get(swap.card())).equals(swap.was())
                 ? Optional.of(sheet.withPlaces(exchanged(sheet.places(), swap.card(), swap.becomes()))) : Optional.empty(), "the place of a card");
     }
 
-    static Step apply(Design design, LineSwap swap) {
+    static EditStep apply(Design design, LineSwap swap) {
         return exchanged(design, swap.sheet(), swap.becomes().isEmpty(), sheet -> Optional.ofNullable(sheet.lines().get(swap.line())).equals(swap.was())
                 ? Optional.of(sheet.withLines(exchanged(sheet.lines(), swap.line(), swap.becomes()))) : Optional.empty(), "the way of a line");
     }
 
-    static Step apply(Design design, NoteSwap swap) {
+    static EditStep apply(Design design, NoteSwap swap) {
         NoteId id = swap.was().or(swap::becomes).orElseThrow().id();
         return exchanged(design, swap.sheet(), swap.becomes().isEmpty(), sheet -> sheet.notes().find(id).equals(swap.was())
                 ? Optional.of(sheet.withNotes(Patch.exchange(sheet.notes(), id, swap.becomes(), swap.index()))) : Optional.empty(), "a note");
     }
 
-    static Step apply(Design design, PictureSwap swap) {
+    static EditStep apply(Design design, PictureSwap swap) {
         PictureId id = swap.was().or(swap::becomes).orElseThrow().id();
         return exchanged(design, swap.sheet(), swap.becomes().isEmpty(), sheet -> sheet.pictures().find(id).equals(swap.was())
                 ? Optional.of(sheet.withPictures(Patch.exchange(sheet.pictures(), id, swap.becomes(), swap.index()))) : Optional.empty(), "a picture");
     }
 
     /** A piece of a sheet that is no longer there is gone with it. */
-    private static Step exchanged(Design design, SheetId id, boolean removes, Function<Sheet, Optional<Sheet>> exchange, String what) {
+    private static EditStep exchanged(Design design, SheetId id, boolean removes, Function<Sheet, Optional<Sheet>> exchange, String what) {
         Optional<Sheet> present = design.sheets().find(id);
         if (present.isEmpty() && removes) {
-            return Step.done(design);
+            return EditStep.done(design);
         }
-        return present.flatMap(exchange).map(sheet -> Step.done(design.with(sheet))).orElseGet(() -> Patch.changed(design, what));
+        return present.flatMap(exchange).map(sheet -> EditStep.done(design.with(sheet))).orElseGet(() -> Patch.changed(design, what));
     }
 
     private static <K, V> Map<K, V> exchanged(Map<K, V> all, K key, Optional<V> becomes) {

@@ -6,9 +6,9 @@ import entaxis.core.design.AttributeId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPaths;
 import entaxis.core.design.Member;
 import entaxis.core.design.RelationshipId;
@@ -21,22 +21,22 @@ import java.util.Optional;
 final class SurrogateEdits {
     private SurrogateEdits() { }
 
-    static Step give(Design design, Change.GiveSurrogate edit) {
+    static EditStep give(Design design, Change.AddSurrogateKey edit) {
         Optional<Entity> found = design.entities().find(edit.entity());
         if (found.isEmpty()) {
             return EntityEdits.gone(design);
         }
         Entity entity = found.get();
         if (generated(entity)) {
-            return Step.refused(design, "key", "“" + entity.name() + "” has a generated key already.");
+            return EditStep.refused(design, "key", "“" + entity.name() + "” has a generated key already.");
         }
         if (design.categories().stream().anyMatch(category -> category.kinds().stream().anyMatch(entity::identifiedBy))) {
-            return Step.refused(design, "key", "“" + entity.name() + "” is a kind and shares the key of its general entity. Give that one a generated key.");
+            return EditStep.refused(design, "key", "“" + entity.name() + "” is a kind and shares the key of its general entity. Give that one a generated key.");
         }
         Attribute id = Attribute.of(edit.attribute(), edit.name().strip(), SqlType.integer()).required(true).numbered(Attribute.Identity.BY_DEFAULT).meaning("number without meaning");
         Optional<Problem> fault = AttributeEdits.fault(design, entity.id(), id);
         if (fault.isPresent()) {
-            return new Step(design, List.of(fault.get()));
+            return new EditStep(design, List.of(fault.get()));
         }
         List<Member> members = new ArrayList<>(List.of(id));
         entity.members().forEach(member -> members.add(member instanceof Attribute own && entity.inKey(own.id()) ? own.required(true) : member));
@@ -47,10 +47,10 @@ final class SurrogateEdits {
         }
         Design numbered = RowEdits.numbered(design, entity.id(), id.id());
         Design next = RowEdits.rekeyed(numbered.with(changed), entity.id(), KeyPaths.of(design, entity.primaryKey()), List.of(ColumnPath.own(id.id())));
-        return Step.done(ExclusionEdits.settled(next));
+        return EditStep.done(ExclusionEdits.cleanedUp(next));
     }
 
-    static Step take(Design design, Change.TakeAlternateKey edit) {
+    static EditStep take(Design design, Change.TakeAlternateKey edit) {
         Optional<Entity> found = design.entities().find(edit.entity());
         if (found.isEmpty()) {
             return EntityEdits.gone(design);
@@ -58,11 +58,11 @@ final class SurrogateEdits {
         Entity entity = found.get();
         Optional<AlternateKey> taken = entity.alternateKeys().stream().filter(key -> key.number() == edit.number()).findFirst();
         if (taken.isEmpty()) {
-            return Step.refused(design, "key", "There is no alternate key AK" + edit.number() + " in “" + entity.name() + "” any more.");
+            return EditStep.refused(design, "key", "There is no alternate key AK" + edit.number() + " in “" + entity.name() + "” any more.");
         }
         for (KeyPart part : taken.get().parts()) {
             if (part instanceof InheritedPart(RelationshipId id) && !design.relationships().get(id).mayIdentify()) {
-                return Step.refused(design, "key", RelationshipEdits.whyNotIdentifying(design, design.relationships().get(id)));
+                return EditStep.refused(design, "key", RelationshipEdits.whyNotIdentifying(design, design.relationships().get(id)));
             }
         }
         List<AlternateKey> others = new ArrayList<>(entity.alternateKeys());
@@ -75,8 +75,8 @@ final class SurrogateEdits {
         if (displacesGenerated) {
             changed = changed.withoutAttribute(((OwnPart) entity.primaryKey().getFirst()).attribute());
         }
-        Step acyclic = KeyEdits.acyclic(design, design.with(changed), entity.id());
-        return acyclic.then(next -> ExclusionEdits.settled(
+        EditStep acyclic = KeyEdits.acyclic(design, design.with(changed), entity.id());
+        return acyclic.then(next -> ExclusionEdits.cleanedUp(
                 RowEdits.rekeyed(next, entity.id(), KeyPaths.of(design, entity.primaryKey()), KeyPaths.of(design, taken.get().parts()))));
     }
 

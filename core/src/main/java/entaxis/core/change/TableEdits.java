@@ -3,8 +3,8 @@ package entaxis.core.change;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
-import entaxis.core.design.Index;
 import entaxis.core.design.Index.IndexPart;
+import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.NamedCheck;
@@ -14,25 +14,25 @@ import java.util.Optional;
 
 /** Edits of what only tables have: indexes and conditions on whole rows. */
 final class TableEdits {
-    private static final int MOST = 200;
+    private static final int MAX_COUNT = 200;
 
     private TableEdits() { }
 
-    static Step indexes(Design design, Change.SetIndexes edit) {
+    static EditStep indexes(Design design, Change.SetIndexes edit) {
         Optional<Entity> found = design.entities().find(edit.entity());
         if (found.isEmpty()) {
             return EntityEdits.gone(design);
         }
-        if (edit.indexes().size() > MOST) {
-            return Step.refused(design, "index", "A table has " + MOST + " indexes at most.");
+        if (edit.indexes().size() > MAX_COUNT) {
+            return EditStep.refused(design, "index", "A table has " + MAX_COUNT + " indexes at most.");
         }
         for (Index index : edit.indexes()) {
             Optional<String> fault = fault(design, found.get(), index);
             if (fault.isPresent()) {
-                return Step.refused(design, "index", fault.get());
+                return EditStep.refused(design, "index", fault.get());
             }
         }
-        return Step.done(design.with(found.get().withIndexes(edit.indexes())));
+        return EditStep.done(design.with(found.get().withIndexes(edit.indexes())));
     }
 
     private static Optional<String> fault(Design design, Entity entity, Index index) {
@@ -50,21 +50,21 @@ final class TableEdits {
                 : Optional.of("Something in this index is no longer part of “" + entity.name() + "”.");
     }
 
-    static Step checks(Design design, Change.SetChecks edit) {
+    static EditStep checks(Design design, Change.SetChecks edit) {
         Optional<Entity> found = design.entities().find(edit.entity());
         if (found.isEmpty()) {
             return EntityEdits.gone(design);
         }
-        if (edit.checks().size() > MOST) {
-            return Step.refused(design, "check", "A table has " + MOST + " conditions at most.");
+        if (edit.checks().size() > MAX_COUNT) {
+            return EditStep.refused(design, "check", "A table has " + MAX_COUNT + " conditions at most.");
         }
         for (NamedCheck check : edit.checks()) {
             Optional<String> fault = (check.name().isEmpty() ? Optional.<String>empty() : Rules.name(check.name(), "the condition"))
                     .or(() -> Rules.text(check.condition(), "The condition"));
             if (fault.isPresent() || check.condition().isBlank()) {
-                return Step.refused(design, "check", fault.orElse("The condition is empty. Type one, as in: ended_on >= started_on"));
+                return EditStep.refused(design, "check", fault.orElse("The condition is empty. Type one, as in: ended_on >= started_on"));
             }
         }
-        return Step.done(design.with(found.get().withChecks(edit.checks())));
+        return EditStep.done(design.with(found.get().withChecks(edit.checks())));
     }
 }

@@ -8,12 +8,12 @@ import entaxis.core.design.Enumeration;
 import entaxis.core.design.NamedType;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.SqlName;
-import entaxis.core.design.Structure;
 import entaxis.core.design.Structure.Field;
+import entaxis.core.design.Structure;
 import entaxis.core.design.TypeId;
 import entaxis.core.token.Identifiers;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.DesignType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -26,13 +26,13 @@ import java.util.stream.Collectors;
 
 /** Edits of the types that a design defines. */
 final class TypeEdits {
-    private static final int MOST_PARTS = 1000;
+    private static final int MAX_PARTS = 1000;
 
     private TypeEdits() { }
 
-    static Step put(Design design, NamedType type) {
+    static EditStep put(Design design, NamedType type) {
         Optional<Problem> fault = fault(design, type);
-        return fault.map(problem -> new Step(design, List.of(problem))).orElseGet(() -> Step.done(design.withTypes(design.types().with(type))));
+        return fault.map(problem -> new EditStep(design, List.of(problem))).orElseGet(() -> EditStep.done(design.withTypes(design.types().with(type))));
     }
 
     private static Optional<Problem> fault(Design design, NamedType type) {
@@ -67,8 +67,8 @@ final class TypeEdits {
         if (values.isEmpty()) {
             return Optional.of("An enumeration lists at least one value, as in: 'dry', 'cold', 'frozen'");
         }
-        if (values.size() > MOST_PARTS) {
-            return Optional.of("An enumeration lists " + MOST_PARTS + " values at most; a table of its own holds more.");
+        if (values.size() > MAX_PARTS) {
+            return Optional.of("An enumeration lists " + MAX_PARTS + " values at most; a table of its own holds more.");
         }
         // PostgreSQL manual, 8.7.4: a label is at most 63 bytes
         Optional<String> bad = values.stream().filter(value -> value.isBlank() || value.getBytes(StandardCharsets.UTF_8).length > 63
@@ -84,8 +84,8 @@ final class TypeEdits {
         if (structure.fields().isEmpty()) {
             return Optional.of("A structured type has at least one field, as in: street varchar(60), town varchar(40)");
         }
-        if (structure.fields().size() > MOST_PARTS) {
-            return Optional.of("A structured type has " + MOST_PARTS + " fields at most.");
+        if (structure.fields().size() > MAX_PARTS) {
+            return Optional.of("A structured type has " + MAX_PARTS + " fields at most.");
         }
         Set<String> seen = new HashSet<>();
         for (Field field : structure.fields()) {
@@ -100,10 +100,10 @@ final class TypeEdits {
         return Optional.empty();
     }
 
-    static Step remove(Design design, TypeId id) {
+    static EditStep remove(Design design, TypeId id) {
         Optional<NamedType> found = design.types().find(id);
         if (found.isEmpty()) {
-            return Step.refused(design, "", "This type is no longer there.");
+            return EditStep.refused(design, "", "This type is no longer there.");
         }
         DesignType used = new DesignType(id.value());
         List<String> users = new ArrayList<>();
@@ -112,10 +112,10 @@ final class TypeEdits {
         List<String> structures = design.types().stream().filter(Structure.class::isInstance).map(Structure.class::cast)
                 .filter(structure -> structure.fields().stream().anyMatch(field -> field.type().equals(used))).map(Structure::name).toList();
         if (!structures.isEmpty()) {
-            return Step.refused(design, "", "“" + found.get().name() + "” is the type of a field of " + String.join(", ", structures) + ". Change that first.");
+            return EditStep.refused(design, "", "“" + found.get().name() + "” is the type of a field of " + String.join(", ", structures) + ". Change that first.");
         }
         if (found.get() instanceof Structure && !users.isEmpty()) {
-            return Step.refused(design, "", "“" + found.get().name() + "” is the type of " + String.join(", ", users) + ", which would have none. Give them another type first.");
+            return EditStep.refused(design, "", "“" + found.get().name() + "” is the type of " + String.join(", ", users) + ", which would have none. Give them another type first.");
         }
         Design next = design;
         for (Entity entity : design.entities()) {
@@ -131,7 +131,7 @@ final class TypeEdits {
                         .map(attribute -> attribute.type().equals(used) ? plain(attribute, found.get()) : attribute).toList()));
             }
         }
-        return Step.done(next.withTypes(next.types().without(id)));
+        return EditStep.done(next.withTypes(next.types().without(id)));
     }
 
     /** The attribute with what the type was made of, and with the rules that came with it. */

@@ -17,7 +17,7 @@ import java.util.function.UnaryOperator;
  */
 public record CandidateKeys(List<AttributeSet> keys, boolean more) {
     /** How many keys are looked for where nothing else is said. */
-    public static final int MOST = 1000;
+    public static final int MAX_COUNT = 1000;
 
     /** Copies the list. */
     public CandidateKeys {

@@ -16,7 +16,7 @@ import java.util.Set;
  * @param end   the tableau when nothing more follows, or the sought row is there
  */
 public record Chase(Relation relation, List<AttributeSet> parts, List<int[]> start, List<Step> steps, List<int[]> end) {
-    private static final int MOST_ROWS = 4096;
+    private static final int MAX_ROWS = 4096;
 
     /** What a dependency did: it made two symbols of a column equal, or it added a row. */
     public sealed interface Step {
@@ -92,7 +92,7 @@ public record Chase(Relation relation, List<AttributeSet> parts, List<int[]> sta
             int[] determinant = dependency.determinant().places();
             for (int i = 0; i < rows.size(); i++) {
                 for (int j = 0; j < rows.size(); j++) {
-                    if (i == j || !agree(rows.get(i), rows.get(j), determinant) || rows.size() >= MOST_ROWS) {
+                    if (i == j || !agree(rows.get(i), rows.get(j), determinant) || rows.size() >= MAX_ROWS) {
                         continue;
                     }
                     int[] row = rows.get(j).clone();

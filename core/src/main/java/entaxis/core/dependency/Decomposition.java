@@ -35,7 +35,7 @@ public record Decomposition(Relation of, List<Part> parts, List<Split> steps) {
             // everything outside is taken as given, so that the keys are those of the part
             List<Functional> known = new ArrayList<>(dependencies);
             known.add(new Functional(AttributeSet.none(), AttributeSet.first(attributes).minus(part)));
-            return CandidateKeys.of(attributes, known, CandidateKeys.MOST).keys();
+            return CandidateKeys.of(attributes, known, CandidateKeys.MAX_COUNT).keys();
         }
     }
 

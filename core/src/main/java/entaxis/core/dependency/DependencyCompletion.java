@@ -8,7 +8,7 @@ import java.util.List;
  * @param from offset of the first character that an option replaces
  */
 public record DependencyCompletion(int from, List<String> options) {
-    private static final int MOST = 8;
+    private static final int MAX_COUNT = 8;
 
     /** What fits a text whose end is where one types. */
     public static DependencyCompletion of(String text, List<String> attributes) {
@@ -18,6 +18,6 @@ public record DependencyCompletion(int from, List<String> options) {
         }
         String begun = text.substring(from);
         return new DependencyCompletion(from, begun.isBlank() ? List.of()
-                : attributes.stream().filter(name -> name.regionMatches(true, 0, begun, 0, begun.length()) && !name.equals(begun)).limit(MOST).toList());
+                : attributes.stream().filter(name -> name.regionMatches(true, 0, begun, 0, begun.length()) && !name.equals(begun)).limit(MAX_COUNT).toList());
     }
 }

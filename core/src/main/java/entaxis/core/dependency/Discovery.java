@@ -180,15 +180,15 @@ public record Discovery(List<Functional> dependencies, List<AttributeSet> keys, 
         }
     }
 
-    /** Looks through rows of at most {@link Rows#MOST_COLUMNS} columns. */
+    /** Looks through rows of at most {@link Rows#MAX_COLUMNS} columns. */
     public static Discovery of(Rows rows, Watch watch) {
-        return of(rows, Rows.MOST_COLUMNS, watch);
+        return of(rows, Rows.MAX_COLUMNS, watch);
     }
 
     /** Looks for dependencies of at most so many determinants, and the keys that are seen on the way. */
     public static Discovery of(Rows rows, int most, Watch watch) {
-        if (rows.columns().size() > Rows.MOST_COLUMNS) {
-            throw new IllegalArgumentException("more than " + Rows.MOST_COLUMNS + " columns cannot be looked through; leave some out");
+        if (rows.columns().size() > Rows.MAX_COLUMNS) {
+            throw new IllegalArgumentException("more than " + Rows.MAX_COLUMNS + " columns cannot be looked through; leave some out");
         }
         return new Run(rows, most, watch).run();
     }

@@ -9,7 +9,7 @@ import java.util.Set;
 
 /** Whether rows that are split into parts join back to the same rows. Takes time in proportion to the largest join on the way. */
 public final class Join {
-    private static final int MOST = 2_000_000;
+    private static final int MAX_COUNT = 2_000_000;
 
     private Join() { }
 
@@ -28,7 +28,7 @@ public final class Join {
             open.remove(next);
             result = join(result, joined, rows.projected(next), next);
             joined = joined.union(next);
-            if (result.size() > MOST) {
+            if (result.size() > MAX_COUNT) {
                 return false;
             }
         }
@@ -48,7 +48,7 @@ public final class Join {
                 List<String> whole = new ArrayList<>(out.size());
                 out.forEach(place -> whole.add(leftSet.contains(place) ? row.get(leftPlaces.indexOf(place)) : other.get(rightPlaces.indexOf(place))));
                 joined.add(whole);
-                if (joined.size() > MOST) {
+                if (joined.size() > MAX_COUNT) {
                     return joined;
                 }
             }

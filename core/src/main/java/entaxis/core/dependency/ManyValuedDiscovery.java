@@ -12,7 +12,7 @@ import java.util.Set;
  */
 public final class ManyValuedDiscovery {
     /** Most columns that are looked through. */
-    public static final int MOST_COLUMNS = 12;
+    public static final int MAX_COLUMNS = 12;
 
     private ManyValuedDiscovery() { }
 
@@ -23,7 +23,7 @@ public final class ManyValuedDiscovery {
      */
     public static List<Multivalued> of(Rows rows, int most) {
         int columns = rows.columns().size();
-        if (columns > MOST_COLUMNS) {
+        if (columns > MAX_COLUMNS) {
             return List.of();
         }
         List<Multivalued> found = new ArrayList<>();

@@ -13,7 +13,7 @@ import java.util.regex.Pattern;
 /** Reads relations from text: a line {@code Name(a, b, c)}, its dependencies one a line, an empty line between relations; {@code #} begins a comment. */
 public final class RelationReader {
     /** Longest list of attributes that is read. */
-    public static final int MOST_ATTRIBUTES = 1000;
+    public static final int MAX_ATTRIBUTES = 1000;
 
     private static final Pattern HEAD = Pattern.compile("\\s*([^()>]*?)\\s*\\(([^()]*)\\)\\s*");
 
@@ -92,8 +92,8 @@ public final class RelationReader {
             }
             names.add(attribute);
         }
-        if (names.size() > MOST_ATTRIBUTES) {
-            return Optional.of("more than " + MOST_ATTRIBUTES + " attributes are not read");
+        if (names.size() > MAX_ATTRIBUTES) {
+            return Optional.of("more than " + MAX_ATTRIBUTES + " attributes are not read");
         }
         name = relation;
         attributes = names;

@@ -2,11 +2,11 @@ package entaxis.core.dependency;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.HashSet;
 import java.util.stream.Collectors;
 
 /**
@@ -16,7 +16,7 @@ import java.util.stream.Collectors;
  */
 public record Rows(List<String> columns, List<List<String>> values, int[][] codes) {
     /** Most columns that can be looked through. */
-    public static final int MOST_COLUMNS = 62;
+    public static final int MAX_COLUMNS = 62;
 
     /** Rows by their values; an empty text is a value like any other. Refuses rows of another length. */
     public static Rows of(List<String> columns, List<List<String>> values) {

@@ -38,7 +38,7 @@ public final class Synthesis {
             parts.add(group.dependencies().stream().map(Functional::dependent).reduce(set, AttributeSet::union));
             keys.add(group.key());
         }
-        CandidateKeys candidates = CandidateKeys.of(attributes, cover, CandidateKeys.MOST);
+        CandidateKeys candidates = CandidateKeys.of(attributes, cover, CandidateKeys.MAX_COUNT);
         if (parts.stream().noneMatch(part -> closure.of(part).containsAll(relation.all()))) {
             AttributeSet key = candidates.keys().contains(preferred) ? preferred : candidates.keys().getFirst();
             parts.add(key);

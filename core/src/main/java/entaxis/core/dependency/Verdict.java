@@ -45,7 +45,7 @@ public record Verdict(Relation relation, CandidateKeys keys, NormalForm form, Li
 
     /** Judges a relation. */
     public static Verdict of(Relation relation) {
-        return of(relation, CandidateKeys.MOST);
+        return of(relation, CandidateKeys.MAX_COUNT);
     }
 
     /** The functional dependencies, also those that follow only together with many-valued ones. */

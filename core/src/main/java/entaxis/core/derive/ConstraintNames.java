@@ -15,7 +15,7 @@ final class ConstraintNames {
     private List<Given> given = new ArrayList<>();
 
     String free(String wanted) {
-        String name = Names.free(wanted, taken);
+        String name = ProposedNames.free(wanted, taken);
         given.add(new Given(wanted, name));
         return name;
     }
@@ -30,7 +30,7 @@ final class ConstraintNames {
     /** Gives the same names again, in their order, if the same would be given; else none of them. */
     boolean again(List<Given> before) {
         for (int i = 0; i < before.size(); i++) {
-            String name = Names.free(before.get(i).wanted(), taken);
+            String name = ProposedNames.free(before.get(i).wanted(), taken);
             if (!name.equals(before.get(i).name())) {
                 taken.remove(name);
                 before.subList(0, i).forEach(one -> taken.remove(one.name()));

@@ -15,13 +15,13 @@ import java.util.SequencedMap;
 /** The schema that follows from a design, and which table follows from what. */
 public final class Derivation {
     private final Design source;
-    private final Folding folding;
+    private final CategoryMapper folding;
     private final Schema schema;
     private final SequencedMap<OwnerId, Table> tables = new LinkedHashMap<>();
     private final Optional<Derivation> asStated;
-    private final Earlier made;
+    private final PreviousTables made;
 
-    private Derivation(Design source, Folding folding, Earlier made, Schema schema, Optional<Derivation> asStated) {
+    private Derivation(Design source, CategoryMapper folding, PreviousTables made, Schema schema, Optional<Derivation> asStated) {
         this.made = made;
         this.source = source;
         this.folding = folding;
@@ -42,14 +42,14 @@ public final class Derivation {
     }
 
     private static Derivation make(Design design, Optional<Derivation> before) {
-        Folding folding = Folding.of(design);
+        CategoryMapper folding = CategoryMapper.of(design);
         Optional<Derivation> asStated = folding.design() == design ? Optional.empty()
-                : Optional.of(derived(design, Folding.none(design), before.map(Derivation::stated), Optional.empty()));
+                : Optional.of(derived(design, CategoryMapper.none(design), before.map(Derivation::stated), Optional.empty()));
         return derived(design, folding, before, asStated);
     }
 
-    private static Derivation derived(Design source, Folding folding, Optional<Derivation> before, Optional<Derivation> asStated) {
-        Deriver deriver = new Deriver(folding.design(), before.map(earlier -> earlier.made.over(folding.design())).orElseGet(() -> Earlier.none(folding.design())));
+    private static Derivation derived(Design source, CategoryMapper folding, Optional<Derivation> before, Optional<Derivation> asStated) {
+        Deriver deriver = new Deriver(folding.design(), before.map(earlier -> earlier.made.over(folding.design())).orElseGet(() -> PreviousTables.none(folding.design())));
         Schema fresh = deriver.schema();
         List<Table> tables = new ArrayList<>();
         for (Table table : fresh.tables()) {

@@ -3,21 +3,21 @@ package entaxis.core.derive;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.ColumnPath;
-import entaxis.core.design.Carried;
-import entaxis.core.design.CarriedProgram;
-import entaxis.core.design.CarriedSequence;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Exclusion;
 import entaxis.core.design.ForeignColumns;
 import entaxis.core.design.Index;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
-import entaxis.core.design.Naming;
 import entaxis.core.design.Naming.Template;
+import entaxis.core.design.Naming;
+import entaxis.core.design.OpaqueObject;
+import entaxis.core.design.OpaqueProgram;
+import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
@@ -31,8 +31,8 @@ import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
-import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.token.Identifiers;
 import java.util.ArrayList;
@@ -58,11 +58,11 @@ final class Deriver {
     private final Map<EntityId, List<Exclusion>> exclusions = new HashMap<>();
     private final Naming naming;
     private final OwnColumns ownColumns;
-    private final Earlier earlier;
-    private final Map<OwnerId, Made> made = new HashMap<>();
+    private final PreviousTables earlier;
+    private final Map<OwnerId, CachedTable> made = new HashMap<>();
 
     /** What was made of the same design before an edit is taken again where nothing that it follows from has changed. */
-    Deriver(Design design, Earlier earlier) {
+    Deriver(Design design, PreviousTables earlier) {
         this.design = design;
         this.ownColumns = earlier.columns();
         this.earlier = earlier;
@@ -73,18 +73,18 @@ final class Deriver {
         List<Table> tables = tables();
         List<Sequence> sequences = new ArrayList<>();
         List<Program> programs = new ArrayList<>();
-        for (Carried carried : design.carried()) {
+        for (OpaqueObject carried : design.carried()) {
             switch (carried) {
-                case CarriedSequence sequence -> sequences.add(new Sequence(sequence.namespace(), sequence.name(), sequence.start(), sequence.step()));
-                case CarriedProgram program -> programs.add(new Program(program.kind(), program.namespace(), program.name(), program.target(), program.text()));
+                case OpaqueSequence sequence -> sequences.add(new Sequence(sequence.namespace(), sequence.name(), sequence.start(), sequence.step()));
+                case OpaqueProgram program -> programs.add(new Program(program.kind(), program.namespace(), program.name(), program.target(), program.text()));
             }
         }
         return new Schema(new TypeDefinitions(design, constraints).all(), sequences, tables, programs);
     }
 
     /** What was made, for the next run. */
-    Earlier made() {
-        return new Earlier(ownColumns, made);
+    PreviousTables made() {
+        return new PreviousTables(ownColumns, made);
     }
 
     private List<Table> tables() {
@@ -96,15 +96,15 @@ final class Deriver {
         List<Table> tables = new ArrayList<>();
         for (Entity entity : design.entities()) {
             List<Relationship> references = asChild.getOrDefault(entity.id(), List.of());
-            Origin origin = new Origin(entity, names.get(entity.id()), references, exclusions.getOrDefault(entity.id(), List.of()),
+            TableInputs origin = new TableInputs(entity, names.get(entity.id()), references, exclusions.getOrDefault(entity.id(), List.of()),
                     references.stream().map(relationship -> parentKey(relationship.parentEntity().orElseThrow())).toList());
-            tables.add(settled(entity.id(), origin, () -> entityTable(entity)));
+            tables.add(cached(entity.id(), origin, () -> entityTable(entity)));
         }
         for (Relationship relationship : design.relationships()) {
             if (relationship.manyToMany()) {
-                Origin origin = new Origin(relationship, names.get(relationship.id()), List.of(), List.of(),
+                TableInputs origin = new TableInputs(relationship, names.get(relationship.id()), List.of(), List.of(),
                         List.of(parentKey(relationship.first().entity()), parentKey(relationship.second().entity())));
-                tables.add(settled(relationship.id(), origin, () -> bridge(relationship)));
+                tables.add(cached(relationship.id(), origin, () -> bridge(relationship)));
             }
         }
         return tables;
@@ -115,9 +115,9 @@ final class Deriver {
     }
 
     /** The table as it was made before if it follows from the same and its constraints can be called as they were; else made now. */
-    private Table settled(OwnerId owner, Origin origin, Supplier<Table> make) {
-        Optional<Made> old = earlier.made(owner).filter(before -> before.origin().sameAs(origin) && constraints.again(before.constraints()));
-        Made now = old.orElseGet(() -> new Made(origin, keys.getOrDefault(owner, List.of()), make.get(), constraints.given()));
+    private Table cached(OwnerId owner, TableInputs origin, Supplier<Table> make) {
+        Optional<CachedTable> old = earlier.made(owner).filter(before -> before.origin().sameAs(origin) && constraints.again(before.constraints()));
+        CachedTable now = old.orElseGet(() -> new CachedTable(origin, keys.getOrDefault(owner, List.of()), make.get(), constraints.given()));
         made.put(owner, now);
         return now.table();
     }
@@ -125,14 +125,14 @@ final class Deriver {
     private void nameTables() {
         Set<String> taken = new HashSet<>();
         for (Entity entity : design.entities()) {
-            names.put(entity.id(), Names.free(ownColumns.table(entity.name()), taken));
+            names.put(entity.id(), ProposedNames.free(ownColumns.table(entity.name()), taken));
         }
         for (Relationship relationship : design.relationships()) {
             if (relationship.manyToMany()) {
                 String proposed = relationship.name().isBlank() ? naming.tablePrefix()
                         + naming.written(naming.bare(names.get(relationship.first().entity())) + " " + naming.bare(names.get(relationship.second().entity())))
                         : naming.table(relationship.name());
-                names.put(relationship.id(), Names.free(proposed, taken));
+                names.put(relationship.id(), ProposedNames.free(proposed, taken));
             }
         }
     }
@@ -151,13 +151,13 @@ final class Deriver {
             }
             open.removeLast();
             if (!keys.containsKey(entity.id())) {
-                keys.put(entity.id(), earlier.made(entity.id()).filter(before -> sameKey(entity, before.origin())).map(Made::key).orElseGet(() -> draft(entity).keyColumns()));
+                keys.put(entity.id(), earlier.made(entity.id()).filter(before -> sameKey(entity, before.origin())).map(CachedTable::key).orElseGet(() -> draft(entity).keyColumns()));
             }
         }
     }
 
     /** Whether the key of an entity still is what it was: nothing was stated otherwise, and the parents from which it inherits have the keys and names that they had. */
-    private boolean sameKey(Entity entity, Origin before) {
+    private boolean sameKey(Entity entity, TableInputs before) {
         return before.stated() == entity && entity.primaryKey().stream().allMatch(part -> !(part instanceof InheritedPart(RelationshipId id))
                 || design.relationships().find(id).filter(relationship -> before.has(relationship, parentKey(relationship.parentEntity().orElseThrow()))).isPresent());
     }
@@ -296,7 +296,7 @@ final class Deriver {
         List<Column> columns = new ArrayList<>();
         for (Column key : keys.get(parentEntity)) {
             ColumnPath path = key.origin().orElseThrow();
-            String name = child.claim(Names.migrated(naming, relationship, parent, names.get(parentEntity), key.name(), path));
+            String name = child.claim(ProposedNames.migrated(naming, relationship, parent, names.get(parentEntity), key.name(), path));
             columns.add(new Column(Optional.of(path.over(relationship.id(), parent)), name, key.type(), required, Optional.empty(), Attribute.Identity.NONE, ""));
         }
         return columns;

@@ -23,8 +23,8 @@ final class TableDraft {
 
     /** Takes the first of some column names that is still free; if all are taken, one made of the first. */
     String claim(List<String> wanted) {
-        return wanted.stream().filter(name -> !names.contains(name)).findFirst().map(name -> Names.free(name, names))
-                .orElseGet(() -> Names.free(wanted.getFirst(), names));
+        return wanted.stream().filter(name -> !names.contains(name)).findFirst().map(name -> ProposedNames.free(name, names))
+                .orElseGet(() -> ProposedNames.free(wanted.getFirst(), names));
     }
 
     void addKey(KeyPart part, List<Column> columns) {

@@ -25,7 +25,7 @@ public record Attribute(AttributeId id, String name, SqlType type, boolean requi
     /** The numbers of an identity: the first one and the distance to the next, which may be negative but not 0. */
     public record Numbering(long start, long step) {
         /** From 1 by 1. */
-        public static final Numbering USUAL = new Numbering(1, 1);
+        public static final Numbering DEFAULT = new Numbering(1, 1);
     }
 
     /** An attribute that is not computed, whose check has no name of its own and whose numbers begin with 1. */

@@ -1,16 +1,18 @@
 package entaxis.core.design;
 
+
+
 /**
  * What a decision about findings is about: a rule, or one finding of it.
  *
  * @param value {@code rule} and the rule's id, or {@code finding}, the rule's id and a mark of the finding; with blanks between
  */
 public record DecisionId(String value) {
-    private static final int LONGEST = 200;
+    private static final int MAX_LENGTH = 200;
 
     /** Checks the length. */
     public DecisionId {
-        if (value.isBlank() || value.length() > LONGEST) {
+        if (value.isBlank() || value.length() > MAX_LENGTH) {
             throw new IllegalArgumentException("“" + value + "” names no rule and no finding");
         }
     }

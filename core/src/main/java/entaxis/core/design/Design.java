@@ -1,7 +1,7 @@
 package entaxis.core.design;
 
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.DesignType;
+import entaxis.core.type.SqlType;
 import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -10,14 +10,14 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /** Everything that a designer has stated. Immutable; each {@code with} method gives a changed copy that shares all the rest. */
-public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId, NamedType> types, Elements<EntityId, Entity> entities,
+public record Design(DesignProperties facts, Elements<AreaId, Area> areas, Elements<TypeId, NamedType> types, Elements<EntityId, Entity> entities,
         Elements<RelationshipId, Relationship> relationships, Elements<CategoryId, Category> categories, Elements<ExclusionId, Exclusion> exclusions,
         Elements<AssumptionId, Assumption> assumptions, Elements<SheetId, Sheet> sheets, Elements<RowId, SampleRow> rows,
-        Elements<EntityId, StatedDependencies> dependencies, Elements<CarriedId, Carried> carried,
+        Elements<EntityId, StatedDependencies> dependencies, Elements<OpaqueId, OpaqueObject> carried,
         Elements<DecisionId, Decision> decisions) {
 
     /** A design without entities, with one empty sheet. */
-    public static Design empty(Facts facts, Sheet sheet) {
+    public static Design empty(DesignProperties facts, Sheet sheet) {
         return new Design(facts, Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(),
                 Elements.of(List.of(sheet)), Elements.none(), Elements.none(), Elements.none(), Elements.none());
     }
@@ -87,7 +87,7 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
         return reached;
     }
 
-    public Design with(Facts newFacts) {
+    public Design with(DesignProperties newFacts) {
         return new Design(newFacts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
     }
 
@@ -146,7 +146,7 @@ public record Design(Facts facts, Elements<AreaId, Area> areas, Elements<TypeId,
         return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, newDependencies, carried, decisions);
     }
 
-    public Design withCarried(Elements<CarriedId, Carried> newCarried) {
+    public Design withCarried(Elements<OpaqueId, OpaqueObject> newCarried) {
         return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, newCarried, decisions);
     }
 

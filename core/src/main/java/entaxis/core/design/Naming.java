@@ -22,10 +22,10 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
     private static final String SEPARATORS = "-/‐–—_";
 
     /** What names were before anybody decided. */
-    public static final Naming USUAL = new Naming(Grammar.AS_TYPED, Grammar.AS_TYPED, Letters.LOWER, "_", "", Map.of());
+    public static final Naming DEFAULT = new Naming(Grammar.AS_TYPED, Grammar.AS_TYPED, Letters.LOWER, "_", "", Map.of());
 
     /** What names are in a design that is begun now: foreign-key columns tell whose key they are where the key's own name does not. */
-    public static final Naming BEGUN = USUAL.with(Template.FOREIGN_COLUMN, "{parent?}_{key}");
+    public static final Naming BEGUN = DEFAULT.with(Template.FOREIGN_COLUMN, "{parent?}_{key}");
 
     /** Copies the templates. */
     public Naming {

@@ -1,5 +1,7 @@
 package entaxis.core.design;
 
+
+
 /** The paper that a sheet is meant for. */
 public record Paper(Size size, boolean landscape) {
 
@@ -24,7 +26,7 @@ public record Paper(Size size, boolean landscape) {
     }
 
     /** What a new design gets; models run left to right. */
-    public static final Paper USUAL = new Paper(Size.A4, true);
+    public static final Paper DEFAULT = new Paper(Size.A4, true);
 
     /** Width in millimetres as it lies. */
     public double width() {

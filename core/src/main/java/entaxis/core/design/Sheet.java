@@ -10,7 +10,7 @@ import java.util.Set;
  * A drawing of the design, or of a part of it.
  *
  * @param places   where cards lie; a many-to-many without a place lies between its entities
- * @param view     what it shows of them; {@link SheetView#USUAL} if never decided
+ * @param view     what it shows of them; {@link SheetView#DEFAULT} if never decided
  * @param hidden   cards that keep their places but are not shown
  * @param pinned   cards that stay where they are when the sheet is arranged
  * @param lines    what was decided about the ways of lines, by the identity of the line
@@ -39,7 +39,7 @@ public record Sheet(SheetId id, String name, Paper paper, Map<OwnerId, Place> pl
 
     /** What it shows. */
     public SheetView shows() {
-        return view.orElse(SheetView.USUAL);
+        return view.orElse(SheetView.DEFAULT);
     }
 
     /** What was decided about the way of a line. */

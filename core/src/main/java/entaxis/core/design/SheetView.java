@@ -1,5 +1,7 @@
 package entaxis.core.design;
 
+
+
 /**
  * What a sheet shows of the entities on it.
  *
@@ -9,7 +11,7 @@ package entaxis.core.design;
  */
 public record SheetView(Notation notation, Detail detail, Types types, boolean comments, boolean indexes, boolean frame, boolean titleBlock) {
     /** Crow's feet, all attributes, no paper. */
-    public static final SheetView USUAL = new SheetView(Notation.CROWS_FOOT, Detail.ALL, Types.IN_TABLES, false, false, false, true);
+    public static final SheetView DEFAULT = new SheetView(Notation.CROWS_FOOT, Detail.ALL, Types.IN_TABLES, false, false, false, true);
 
     /** How much of each entity. */
     public enum Detail {

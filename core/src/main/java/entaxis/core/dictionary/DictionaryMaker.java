@@ -6,13 +6,13 @@ import entaxis.core.design.AreaId;
 import entaxis.core.design.Assumption;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
-import entaxis.core.design.Carried;
-import entaxis.core.design.CarriedProgram;
-import entaxis.core.design.CarriedSequence;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.OpaqueObject;
+import entaxis.core.design.OpaqueProgram;
+import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
@@ -197,10 +197,10 @@ final class DictionaryMaker {
         return columns.stream().map(column -> names.getOrDefault(column, "?")).collect(Collectors.joining(", "));
     }
 
-    private static ProgramEntry program(Carried carried) {
+    private static ProgramEntry program(OpaqueObject carried) {
         return switch (carried) {
-            case CarriedProgram program -> new ProgramEntry(program.kind().word(), program.name(), program.text());
-            case CarriedSequence sequence -> new ProgramEntry("sequence", sequence.name(), "from " + sequence.start() + " by " + sequence.step());
+            case OpaqueProgram program -> new ProgramEntry(program.kind().word(), program.name(), program.text());
+            case OpaqueSequence sequence -> new ProgramEntry("sequence", sequence.name(), "from " + sequence.start() + " by " + sequence.step());
         };
     }
 }

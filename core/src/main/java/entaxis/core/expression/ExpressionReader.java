@@ -13,7 +13,7 @@ import java.util.Set;
  * Reads an expression by precedence of its operators (V. Pratt, “Top Down Operator Precedence”, 1973): ISO/IEC 9075-2, 6.28 and 8, with what catalogs write beside. Linear; gives up
  * on what it does not know and on deep nesting.
  */
-final class ExpressionReader extends Words {
+final class ExpressionReader extends KeywordSpelling {
     private static final int OR = 1;
     private static final int AND = 2;
     private static final int NOT = 3;

@@ -22,7 +22,7 @@ final class PlainQuery {
 
     /** The plain tree of a view that was read. */
     static Term of(Term view) {
-        return query(Sense.plain(view), Map.of());
+        return query(CanonicalForm.plain(view), Map.of());
     }
 
     private static Term query(Term term, Map<String, String> outer) {
@@ -167,7 +167,7 @@ final class PlainQuery {
     }
 
     private static boolean means(Term term, Term item) {
-        return QuerySense.same(term, item.parts().getFirst()) || (term.kind() == Kind.NAME || term.kind() == Kind.WORD) && term.parts().isEmpty() && item.parts().getLast().kind() == Kind.NAME && item.parts().getLast().word().equals(term.word());
+        return CanonicalQuery.same(term, item.parts().getFirst()) || (term.kind() == Kind.NAME || term.kind() == Kind.WORD) && term.parts().isEmpty() && item.parts().getLast().kind() == Kind.NAME && item.parts().getLast().word().equals(term.word());
     }
 
     /** The names of the columns that a query gives: as they are listed, else as they follow from it; empty for what has none. */

@@ -12,7 +12,7 @@ import java.util.Set;
  * Reads a query (ISO/IEC 9075-2, 7.17) into a tree in which the way its joins are spelled is undone: the conditions of inner joins stand among those of WHERE, an outer join is a group of
  * tables that need not be there. Gives up on what it does not know. Linear.
  */
-final class QueryReader extends Words {
+final class QueryReader extends KeywordSpelling {
     private static final Set<String> CLAUSES = Set.of("where", "group", "having", "order", "limit", "offset", "fetch", "union", "except", "intersect", "minus", "on", "using", "inner", "left", "right",
             "full", "cross", "natural", "join", "straight_join", "window", "for", "with", "as", "from", "tablesample");
     private static final Term NONE = Term.of(Kind.LIST, "");

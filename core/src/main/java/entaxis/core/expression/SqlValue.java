@@ -87,7 +87,7 @@ public sealed interface SqlValue {
 
     /** Texts of literals. */
     final class Literals {
-        private static final int LONGEST = 60;
+        private static final int MAX_LENGTH = 60;
         private static final Pattern NUMBER = Pattern.compile("[-+]?(?:\\d+(?:\\.\\d*)?|\\.\\d+)(?:[eE][-+]?\\d{1,3})?");
         private static final Pattern MOMENT =
                 Pattern.compile("(\\d{4})-(\\d{2})-(\\d{2})(?:[ T](\\d{2}):(\\d{2})(?::(\\d{2})(\\.\\d{1,9})?)?)?");
@@ -96,7 +96,7 @@ public sealed interface SqlValue {
 
         static Optional<BigDecimal> number(String text) {
             String plain = text.strip();
-            return plain.length() <= LONGEST && NUMBER.matcher(plain).matches() ? Optional.of(new BigDecimal(plain)) : Optional.empty();
+            return plain.length() <= MAX_LENGTH && NUMBER.matcher(plain).matches() ? Optional.of(new BigDecimal(plain)) : Optional.empty();
         }
 
         static Optional<BigDecimal> moment(String text) {

@@ -27,8 +27,8 @@ abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations,
 
     Alterations(Dialect dialect) {
         this.dialect = dialect;
-        this.writer = new TableWriter(dialect, ScriptOptions.USUAL);
-        this.scripts = new ScriptWriter(dialect, ScriptOptions.USUAL);
+        this.writer = new TableWriter(dialect, ScriptOptions.DEFAULT);
+        this.scripts = new ScriptWriter(dialect, ScriptOptions.DEFAULT);
     }
 
     static Alterations of(Dialect dialect) {
@@ -188,7 +188,7 @@ abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations,
 
     /** What an identity becomes, with its numbers spelled out. */
     static String numbering(Column column) {
-        Numbering numbers = column.numbering().orElse(Numbering.USUAL);
+        Numbering numbers = column.numbering().orElse(Numbering.DEFAULT);
         return "SET GENERATED " + (column.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT") + " SET START WITH " + numbers.start() + " SET INCREMENT BY " + numbers.step();
     }
 

@@ -3,9 +3,9 @@ package entaxis.core.migration;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Target;
 import entaxis.core.reconcile.Conversion;
-import entaxis.core.reconcile.Pairs.Pair;
+import entaxis.core.reconcile.EngineWordingRules;
+import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Risk;
-import entaxis.core.reconcile.Wording;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.type.SqlType.CharacterType;
@@ -21,7 +21,7 @@ import java.util.Set;
 /** The steps on the columns of one table: add, fill, require; change in place; make anew; drop. */
 final class ColumnPlan {
     private final TableChange change;
-    private final Wording words;
+    private final EngineWordingRules words;
     private final Alterations engine;
     private final Fills fills;
     private final Target target;
@@ -30,7 +30,7 @@ final class ColumnPlan {
     private final Set<String> moved;
 
     /** A plan; the values of the columns that moved stand elsewhere when they go. */
-    ColumnPlan(TableChange change, Wording words, Alterations engine, Fills fills, Questions questions, Set<String> moved) {
+    ColumnPlan(TableChange change, EngineWordingRules words, Alterations engine, Fills fills, Questions questions, Set<String> moved) {
         this.moved = moved;
         this.change = change;
         this.words = words;

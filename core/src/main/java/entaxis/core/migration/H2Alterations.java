@@ -43,7 +43,7 @@ final class H2Alterations extends Alterations {
     @Override
     List<String> number(Table table, Column from, Column to) {
         String column = "ALTER COLUMN " + name(to.name()) + " ";
-        Numbering numbers = to.numbering().orElse(Numbering.USUAL);
+        Numbering numbers = to.numbering().orElse(Numbering.DEFAULT);
         return List.of(alter(table, column + writer.type(to.type()) + " " + writer.numbers(to)), alter(table, column + "RESTART WITH (SELECT COALESCE(MAX(" + name(to.name()) + ") + " + numbers.step()
                 + ", " + numbers.start() + ") FROM " + writer.name(table) + ")"));
     }

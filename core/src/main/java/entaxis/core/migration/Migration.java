@@ -1,7 +1,7 @@
 package entaxis.core.migration;
 
 import entaxis.core.design.Target;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -33,7 +33,7 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
      * @param pairing what has a new name in the wanted one
      * @param fills   what rows get where a column begins to require a value
      */
-    public static Migration of(Schema from, Schema to, Dialect dialect, Pairing pairing, Fills fills) {
+    public static Migration of(Schema from, Schema to, Dialect dialect, RenameMap pairing, Fills fills) {
         List<Step> steps = new Planner(from, to, dialect, pairing, fills).steps();
         return new Migration(dialect.target(), steps, Alterations.of(dialect).transactional());
     }

@@ -1,8 +1,8 @@
 package entaxis.core.migration;
 
-import entaxis.core.reconcile.Names;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.reconcile.Split;
+import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
@@ -33,7 +33,7 @@ record Moves(Split split, TableChange change, Table into) {
         }
         missing(engine).ifPresent(query -> questions.add(new Question(query, false)));
         boolean ruled = !questions.isEmpty() || !into.checks().isEmpty() || !into.uniqueKeys().isEmpty();
-        return new Step(Stage.MOVES, Names.of(into), ruled ? Risk.MAY_FAIL : Risk.SLOW, "Carry " + String.join(", ", split.moved()) + " of " + change.name() + " over into " + Names.of(into)
+        return new Step(Stage.MOVES, TableNames.of(into), ruled ? Risk.MAY_FAIL : Risk.SLOW, "Carry " + String.join(", ", split.moved()) + " of " + change.name() + " over into " + TableNames.of(into)
                 + (once ? ", each " + String.join(", ", split.once()) + " once" : ""), List.of(insert), questions, "Reads the whole table.", false);
     }
 

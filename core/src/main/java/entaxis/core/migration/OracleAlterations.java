@@ -49,7 +49,7 @@ final class OracleAlterations extends Alterations {
             clause.append(" DEFAULT ").append(dialect.written(to.defaultValue().orElse("NULL")));
         }
         if (to.identity() != Identity.NONE && (from.identity() != to.identity() || !from.numbering().equals(to.numbering()))) {
-            Numbering numbers = to.numbering().orElse(Numbering.USUAL);
+            Numbering numbers = to.numbering().orElse(Numbering.DEFAULT);
             clause.append(" GENERATED ").append(to.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT").append(" AS IDENTITY (START WITH ").append(numbers.start())
                     .append(" INCREMENT BY ").append(numbers.step()).append(')');
         }

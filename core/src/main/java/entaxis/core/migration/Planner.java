@@ -1,28 +1,26 @@
 package entaxis.core.migration;
 
 import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
-import entaxis.core.expression.Sense;
-import entaxis.core.reconcile.Helping;
-import entaxis.core.reconcile.Names;
-import entaxis.core.reconcile.Pairing;
-import entaxis.core.reconcile.Pairs;
-import entaxis.core.reconcile.Pairs.Pair;
-import entaxis.core.reconcile.Renaming;
+import entaxis.core.reconcile.EngineWordingRules;
+import entaxis.core.reconcile.Matching.Pair;
+import entaxis.core.reconcile.Matching;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
+import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.reconcile.Split;
-import entaxis.core.reconcile.Wording;
+import entaxis.core.reconcile.SupportingIndex;
+import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
-import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
-import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.CreationOrder;
 import entaxis.core.sql.Dialect;
@@ -45,9 +43,9 @@ final class Planner {
     private final Schema renamed;
     private final Schema to;
     private final Dialect dialect;
-    private final Pairing pairing;
+    private final RenameMap pairing;
     private final Fills fills;
-    private final Wording words;
+    private final EngineWordingRules words;
     private final Alterations engine;
     private final TypePlan types;
     private final Questions questions;
@@ -57,15 +55,15 @@ final class Planner {
     private final List<Step> steps = new ArrayList<>();
     private final Set<String> droppedKeys = new HashSet<>();
 
-    Planner(Schema from, Schema to, Dialect dialect, Pairing pairing, Fills fills) {
+    Planner(Schema from, Schema to, Dialect dialect, RenameMap pairing, Fills fills) {
         this.from = from;
         this.to = to;
         this.dialect = dialect;
         this.pairing = pairing;
         this.fills = fills;
-        this.words = new Wording(dialect);
+        this.words = new EngineWordingRules(dialect);
         this.engine = Alterations.of(dialect);
-        this.renamed = Renaming.apply(from, pairing, dialect);
+        this.renamed = SchemaRenaming.apply(from, pairing, dialect);
         this.types = new TypePlan(from, to, dialect, words, engine);
         this.questions = new Questions(changes, to, words, engine);
     }
@@ -77,7 +75,7 @@ final class Planner {
     }
 
     private void safe(Stage stage, Table table, String what, List<String> statements) {
-        add(Step.safe(stage, Names.of(table), what, statements));
+        add(Step.safe(stage, TableNames.of(table), what, statements));
     }
 
     private boolean is(Target target) {
@@ -108,11 +106,11 @@ final class Planner {
     private void pairTables() {
         Map<String, Table> originals = new HashMap<>();
         for (int i = 0; i < from.tables().size(); i++) {
-            originals.put(words.folded(Names.of(renamed.tables().get(i))), from.tables().get(i));
+            originals.put(words.folded(TableNames.of(renamed.tables().get(i))), from.tables().get(i));
         }
-        Pairs<Table> pairs = Pairs.of(renamed.tables(), to.tables(), table -> words.folded(Names.of(table)), table -> "");
+        Matching<Table> pairs = Matching.of(renamed.tables(), to.tables(), table -> words.folded(TableNames.of(table)), table -> "");
         for (Pair<Table> pair : pairs.pairs()) {
-            String name = Names.of(pair.to());
+            String name = TableNames.of(pair.to());
             changes.put(words.folded(name), new TableChange(originals.get(words.folded(name)), pair.from(), pair.to(), pairing.columns().getOrDefault(name, Map.of()), words,
                     types.replacedNames(), types.changedStructures()));
         }
@@ -127,7 +125,7 @@ final class Planner {
         changes.values().stream().filter(TableChange::touchesColumns).forEach(change -> touched.add(change.original.name().toLowerCase(Locale.ROOT)));
         pairing.tables().keySet().forEach(name -> touched.add(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT)));
         gone.forEach(table -> touched.add(table.name().toLowerCase(Locale.ROOT)));
-        Pairs<Program> pairs = Pairs.of(from.programs(), to.programs(), program -> key(program) + program.text().replaceAll("\\s+", " "), program -> "");
+        Matching<Program> pairs = Matching.of(from.programs(), to.programs(), program -> key(program) + program.text().replaceAll("\\s+", " "), program -> "");
         Set<Program> out = new java.util.LinkedHashSet<>(pairs.gone());
         Set<Program> in = new HashSet<>(pairs.fresh());
         boolean more = true;
@@ -149,7 +147,7 @@ final class Planner {
     }
 
     private static String key(Program program) {
-        return program.kind() + Names.of(program.namespace(), program.name());
+        return program.kind() + TableNames.of(program.namespace(), program.name());
     }
 
     private boolean binds(Program program, Set<String> touched) {
@@ -170,7 +168,7 @@ final class Planner {
     }
 
     private void sequences() {
-        Pairs<Sequence> pairs = Pairs.of(from.sequences(), to.sequences(), sequence -> words.folded(Names.of(sequence.namespace(), sequence.name())), sequence -> "");
+        Matching<Sequence> pairs = Matching.of(from.sequences(), to.sequences(), sequence -> words.folded(TableNames.of(sequence.namespace(), sequence.name())), sequence -> "");
         for (Pair<Sequence> pair : pairs.pairs()) {
             if (pair.from().start() != pair.to().start() || pair.from().step() != pair.to().step()) {
                 String name = engine.writer.qualified(pair.to().namespace(), pair.to().name());
@@ -194,9 +192,9 @@ final class Planner {
             boolean inTheWay = !words.mySql() && ownNames(table).stream().anyMatch(names::contains);
             if (!is(Target.SQLITE)) {
                 List<String> keys = table.foreignKeys().stream().filter(key -> !key.name().isEmpty()).map(key -> engine.dropForeignKey(table, key)).toList();
-                safe(Stage.REFERENCES_OUT, table, "Take the foreign keys of " + Names.of(table) + " off", keys);
+                safe(Stage.REFERENCES_OUT, table, "Take the foreign keys of " + TableNames.of(table) + " off", keys);
             }
-            add(Step.of(inTheWay ? Stage.IN_THE_WAY : Stage.REMOVALS, Names.of(table), Risk.LOSES_DATA, "Drop the table " + Names.of(table) + " with all its rows", engine.dropTable(table),
+            add(Step.of(inTheWay ? Stage.IN_THE_WAY : Stage.REMOVALS, TableNames.of(table), Risk.LOSES_DATA, "Drop the table " + TableNames.of(table) + " with all its rows", engine.dropTable(table),
                     Optional.of("SELECT count(*) FROM " + engine.writer.name(table)), "", false));
         }
     }
@@ -216,7 +214,7 @@ final class Planner {
     private void freshTables() {
         for (Table table : new CreationOrder(fresh).tables()) {
             List<ForeignKey> inside = is(Target.SQLITE) ? table.foreignKeys() : List.of();
-            safe(Stage.TABLES, table, "Create the table " + Names.of(table), List.of(engine.writer.create(table, inside)));
+            safe(Stage.TABLES, table, "Create the table " + TableNames.of(table), List.of(engine.writer.create(table, inside)));
             table.indexes().stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty())
                     .forEach(index -> safe(Stage.INDEXES, table, "Create the index " + index.name(), List.of(engine.writer.createIndex(table, index))));
         }
@@ -228,7 +226,7 @@ final class Planner {
         for (Table table : new CreationOrder(fresh).tables()) {
             for (Split split : pairing.splits()) {
                 TableChange change = changes.get(words.folded(split.table()));
-                if (change != null && words.folded(Names.of(table)).equals(words.folded(split.into()))) {
+                if (change != null && words.folded(TableNames.of(table)).equals(words.folded(split.into()))) {
                     moves.add(new Moves(split, change, table));
                 }
             }
@@ -291,13 +289,13 @@ final class Planner {
 
     /** Whether a reference, in wanted names, has to go for a moment because of what it stands on. */
     private boolean shaken(Table table, ForeignKey key) {
-        TableChange own = changes.get(words.folded(Names.of(table)));
-        String there = words.folded(Names.of(key.referencedNamespace(), key.referencedTable()));
+        TableChange own = changes.get(words.folded(TableNames.of(table)));
+        String there = words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable()));
         TableChange other = changes.get(there);
         List<String> referenced = words.folded(Questions.referenced(key, renamed));
         boolean ownColumns = own != null && (own.rebuilt || own.dropped().stream().anyMatch(key.columns()::contains) || own.retyped.stream().anyMatch(key.columns()::contains));
         boolean otherColumns = other != null && (other.rebuilt || other.dropped().stream().anyMatch(key.referencedColumns()::contains) || other.retyped.stream().anyMatch(Questions.referenced(key, renamed)::contains));
-        boolean keyGone = droppedKeys.contains(there + "*") || droppedKeys.contains(there + referenced) || words.mySql() && droppedKeys.contains(words.folded(Names.of(table)) + words.folded(key.columns()));
+        boolean keyGone = droppedKeys.contains(there + "*") || droppedKeys.contains(there + referenced) || words.mySql() && droppedKeys.contains(words.folded(TableNames.of(table)) + words.folded(key.columns()));
         boolean nullity = words.mySql() && (own != null && own.altered.stream().anyMatch(pair -> key.columns().contains(pair.to().name()))
                 || other != null && other.altered.stream().anyMatch(pair -> Questions.referenced(key, renamed).contains(pair.to().name())));
         boolean mentioned = words.mySql() && own != null && !own.renamed.isEmpty() && key.columns().stream().anyMatch(own.renamed::containsValue);
@@ -306,8 +304,8 @@ final class Planner {
         return ownColumns || otherColumns || keyGone || nullity || mentioned || renamedThere;
     }
 
-    private Pairs<ForeignKey> pairs(TableChange change) {
-        return Pairs.of(change.before.foreignKeys(), change.after.foreignKeys(), key -> words.referenceSense(key, Questions.referenced(key, renamed)) + words.referenceActions(key),
+    private Matching<ForeignKey> pairs(TableChange change) {
+        return Matching.of(change.before.foreignKeys(), change.after.foreignKeys(), key -> words.referenceSense(key, Questions.referenced(key, renamed)) + words.referenceActions(key),
                 key -> words.folded(key.name()));
     }
 
@@ -333,12 +331,12 @@ final class Planner {
             return;
         }
         Table table = change.original;
-        Pairs<ForeignKey> references = pairs(change);
+        Matching<ForeignKey> references = pairs(change);
         List<ForeignKey> out = new ArrayList<>(references.gone());
         references.pairs().stream().filter(pair -> referenceGoes(change, pair)).forEach(pair -> out.add(pair.from()));
         out.forEach(key -> {
             List<String> statements = new ArrayList<>(List.of(engine.dropForeignKey(table, originalKey(change, key))));
-            safe(Stage.REFERENCES_OUT, table, "Take the foreign key " + key.name() + " off " + Names.of(table), statements);
+            safe(Stage.REFERENCES_OUT, table, "Take the foreign key " + key.name() + " off " + TableNames.of(table), statements);
         });
         if (words.mySql()) {
             helpers(change, out);
@@ -346,17 +344,17 @@ final class Planner {
         if (change.rebuilt) {
             return;
         }
-        change.checks.gone().forEach(check -> safe(Stage.CONSTRAINTS_OUT, table, "Take the check " + check.name() + " off " + Names.of(table), List.of(engine.dropCheck(table, check))));
+        change.checks.gone().forEach(check -> safe(Stage.CONSTRAINTS_OUT, table, "Take the check " + check.name() + " off " + TableNames.of(table), List.of(engine.dropCheck(table, check))));
         change.checks.pairs().stream().filter(pair -> checkGoes(change, pair)).forEach(pair -> safe(Stage.CONSTRAINTS_OUT, table,
-                "Take the check " + pair.from().name() + " off " + Names.of(table), List.of(engine.dropCheck(table, pair.from()))));
-        change.indexes.gone().stream().filter(index -> !(words.mySql() && Helping.isHelping(index, change.after))).forEach(index -> dropIndex(change, index));
+                "Take the check " + pair.from().name() + " off " + TableNames.of(table), List.of(engine.dropCheck(table, pair.from()))));
+        change.indexes.gone().stream().filter(index -> !(words.mySql() && SupportingIndex.isHelping(index, change.after))).forEach(index -> dropIndex(change, index));
         change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair)).forEach(pair -> dropIndex(change, pair.from()));
         change.uniques.gone().forEach(key -> dropUnique(change, key));
         change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair)).forEach(pair -> dropUnique(change, pair.from()));
         if (keyGoes(change)) {
             boolean late = numbers(change, change.before.keyColumns());
             Table now = late ? change.after : table;
-            safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, now, "Take the primary key off " + Names.of(table), List.of(engine.dropPrimaryKey(now, change.before.primaryKey().orElseThrow())));
+            safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, now, "Take the primary key off " + TableNames.of(table), List.of(engine.dropPrimaryKey(now, change.before.primaryKey().orElseThrow())));
         }
     }
 
@@ -368,13 +366,13 @@ final class Planner {
     private void dropUnique(TableChange change, UniqueKey key) {
         boolean late = numbers(change, key.columns());
         Table table = late ? change.after : change.original;
-        safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table, "Take the unique key " + key.name() + " off " + Names.of(change.original), List.of(engine.dropUnique(table, key)));
+        safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table, "Take the unique key " + key.name() + " off " + TableNames.of(change.original), List.of(engine.dropUnique(table, key)));
     }
 
     private void dropIndex(TableChange change, TableIndex index) {
         boolean late = numbers(change, columns(index));
         Table table = late ? change.after : change.original;
-        safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table, "Drop the index " + index.name() + " on " + Names.of(change.original), List.of(engine.dropIndex(table, index)));
+        safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table, "Drop the index " + index.name() + " on " + TableNames.of(change.original), List.of(engine.dropIndex(table, index)));
     }
 
     /** MySQL manual, FOREIGN KEY Constraints: the index that a reference made for itself stays behind when the reference goes. */
@@ -400,8 +398,8 @@ final class Planner {
     }
 
     private void rename(TableChange change) {
-        if (!Names.of(change.original).equals(Names.of(change.before))) {
-            safe(Stage.NAMES, change.original, "Rename the table " + Names.of(change.original) + " to " + change.after.name(), engine.renameTable(change.original, change.after));
+        if (!TableNames.of(change.original).equals(TableNames.of(change.before))) {
+            safe(Stage.NAMES, change.original, "Rename the table " + TableNames.of(change.original) + " to " + change.after.name(), engine.renameTable(change.original, change.after));
         }
         change.renamed.forEach((before, now) -> safe(Stage.NAMES, change.after, "Rename the column " + before + " of " + change.name() + " to " + now,
                 engine.renameColumn(change.after, before, now)));
@@ -470,9 +468,9 @@ final class Planner {
 
     private void addIndex(Table table, TableIndex index) {
         String advice = is(Target.POSTGRESQL) ? "On a large table that is written to: CREATE INDEX CONCURRENTLY, outside of a transaction." : "Reads the whole table.";
-        TableChange change = changes.get(words.folded(Names.of(table)));
+        TableChange change = changes.get(words.folded(TableNames.of(table)));
         Optional<String> query = index.unique() && index.predicate().isEmpty() && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression) ? questions.duplicates(change, columns(index)) : Optional.empty();
-        add(Step.of(Stage.INDEXES, Names.of(table), index.unique() ? Risk.MAY_FAIL : Risk.SLOW, "Create the index " + index.name() + " on " + Names.of(table),
+        add(Step.of(Stage.INDEXES, TableNames.of(table), index.unique() ? Risk.MAY_FAIL : Risk.SLOW, "Create the index " + index.name() + " on " + TableNames.of(table),
                 List.of(engine.writer.createIndex(table, index)), query, advice, true));
     }
 
@@ -481,17 +479,17 @@ final class Planner {
             return;
         }
         for (Table table : to.tables()) {
-            TableChange change = changes.get(words.folded(Names.of(table)));
+            TableChange change = changes.get(words.folded(TableNames.of(table)));
             List<ForeignKey> keys = new ArrayList<>();
             if (change == null) {
                 keys.addAll(table.foreignKeys());
             } else {
-                Pairs<ForeignKey> pairs = pairs(change);
+                Matching<ForeignKey> pairs = pairs(change);
                 keys.addAll(pairs.fresh());
                 pairs.pairs().stream().filter(pair -> referenceGoes(change, pair)).forEach(pair -> keys.add(pair.to()));
             }
             for (ForeignKey key : keys) {
-                add(Step.of(Stage.REFERENCES, Names.of(table), change == null ? Risk.SAFE : Risk.MAY_FAIL, "Make " + Names.of(table) + " refer to " + key.referencedTable(),
+                add(Step.of(Stage.REFERENCES, TableNames.of(table), change == null ? Risk.SAFE : Risk.MAY_FAIL, "Make " + TableNames.of(table) + " refer to " + key.referencedTable(),
                         List.of(engine.addForeignKey(table, key)), change == null ? Optional.empty() : questions.orphans(change, key), "", true));
             }
         }
@@ -510,21 +508,21 @@ final class Planner {
             return;
         }
         for (Table table : to.tables()) {
-            TableChange change = changes.get(words.folded(Names.of(table)));
+            TableChange change = changes.get(words.folded(TableNames.of(table)));
             boolean inside = words.mySql();
             boolean anew = change == null || change.rebuilt;
             if (anew && inside) {
                 continue;
             }
             if (!table.comment().equals(anew ? "" : change.before.comment())) {
-                safe(Stage.COMMENTS, table, "Say what " + Names.of(table) + " is", engine.tableComment(table));
+                safe(Stage.COMMENTS, table, "Say what " + TableNames.of(table) + " is", engine.tableComment(table));
             }
             for (Column column : table.columns()) {
                 Optional<Column> before = anew || change.dropped().contains(column.name()) ? Optional.empty() : change.before.column(column.name());
                 boolean covered = inside && (before.isEmpty() || change.altered.stream().anyMatch(pair -> pair.to().name().equals(column.name())));
                 boolean handed = (change == null || change.touchesColumns()) && (handedDown(column) || before.map(this::handedDown).orElse(false));
                 if (!covered && (handed || !column.comment().equals(before.map(Column::comment).orElse("")))) {
-                    safe(Stage.COMMENTS, table, "Say what " + Names.of(table) + "." + column.name() + " is", engine.columnComment(table, column, before.map(Column::comment).orElse("").isEmpty()));
+                    safe(Stage.COMMENTS, table, "Say what " + TableNames.of(table) + "." + column.name() + " is", engine.columnComment(table, column, before.map(Column::comment).orElse("").isEmpty()));
                 }
             }
         }

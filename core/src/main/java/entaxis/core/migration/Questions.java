@@ -1,8 +1,8 @@
 package entaxis.core.migration;
 
 import entaxis.core.reconcile.Conversion;
-import entaxis.core.reconcile.Names;
-import entaxis.core.reconcile.Wording;
+import entaxis.core.reconcile.EngineWordingRules;
+import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -23,10 +23,10 @@ import java.util.stream.Collectors;
 final class Questions {
     private final Map<String, TableChange> changes;
     private final Schema to;
-    private final Wording words;
+    private final EngineWordingRules words;
     private final Alterations engine;
 
-    Questions(Map<String, TableChange> changes, Schema to, Wording words, Alterations engine) {
+    Questions(Map<String, TableChange> changes, Schema to, EngineWordingRules words, Alterations engine) {
         this.changes = changes;
         this.to = to;
         this.words = words;
@@ -38,7 +38,7 @@ final class Questions {
         if (!key.referencedColumns().isEmpty()) {
             return key.referencedColumns();
         }
-        return schema.tables().stream().filter(table -> Names.of(table).equals(Names.of(key.referencedNamespace(), key.referencedTable()))).findFirst().map(Table::keyColumns).orElse(List.of());
+        return schema.tables().stream().filter(table -> TableNames.of(table).equals(TableNames.of(key.referencedNamespace(), key.referencedTable()))).findFirst().map(Table::keyColumns).orElse(List.of());
     }
 
     /** How many rows share the values of these columns with another row, as the table is before the script. */
@@ -73,7 +73,7 @@ final class Questions {
 
     /** How many rows refer to nothing, as the tables are before the script; none where a column of either side is not there yet. */
     Optional<String> orphans(TableChange change, ForeignKey key) {
-        TableChange other = changes.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
+        TableChange other = changes.get(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())));
         List<String> referenced = referenced(key, to);
         boolean there = other != null && key.columns().stream().allMatch(column -> change.before.column(column).isPresent())
                 && referenced.stream().allMatch(column -> other.before.column(column).isPresent()) && referenced.size() == key.columns().size();

@@ -3,10 +3,10 @@ package entaxis.core.migration;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Target;
 import entaxis.core.reconcile.Conversion;
-import entaxis.core.reconcile.Names;
-import entaxis.core.reconcile.Pairs;
-import entaxis.core.reconcile.Pairs.Pair;
-import entaxis.core.reconcile.Wording;
+import entaxis.core.reconcile.EngineWordingRules;
+import entaxis.core.reconcile.Matching.Pair;
+import entaxis.core.reconcile.Matching;
+import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.PrimaryKey;
@@ -14,9 +14,9 @@ import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Neutral;
-import entaxis.core.type.SqlType;
+import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -44,15 +44,15 @@ final class TableChange {
     final Map<String, String> renamed;
     final boolean rebuilt;
     final boolean reordered;
-    final Pairs<UniqueKey> uniques;
-    final Pairs<CheckRule> checks;
-    final Pairs<TableIndex> indexes;
+    final Matching<UniqueKey> uniques;
+    final Matching<CheckRule> checks;
+    final Matching<TableIndex> indexes;
     final boolean keyChanges;
-    private final Wording words;
+    private final EngineWordingRules words;
     private final Target engine;
     private final Set<String> unsettled = new HashSet<>();
 
-    TableChange(Table original, Table before, Table after, Map<String, String> renamed, Wording words, Set<String> replacedTypes, Set<String> changedStructures) {
+    TableChange(Table original, Table before, Table after, Map<String, String> renamed, EngineWordingRules words, Set<String> replacedTypes, Set<String> changedStructures) {
         this.original = original;
         this.before = before;
         this.after = after;
@@ -60,9 +60,9 @@ final class TableChange {
         this.words = words;
         this.engine = words.dialect().target();
         columns(replacedTypes, changedStructures);
-        this.uniques = Pairs.of(words.uniques(before), words.uniques(after), key -> words.folded(key.columns()).toString(), key -> words.folded(key.name()));
-        this.checks = Pairs.of(before.checks(), after.checks(), check -> words.sense(check.condition()), check -> words.folded(check.name()));
-        this.indexes = Pairs.of(before.indexes(), after.indexes(), words::indexSense, index -> words.folded(index.name()));
+        this.uniques = Matching.of(words.uniques(before), words.uniques(after), key -> words.folded(key.columns()).toString(), key -> words.folded(key.name()));
+        this.checks = Matching.of(before.checks(), after.checks(), check -> words.sense(check.condition()), check -> words.folded(check.name()));
+        this.indexes = Matching.of(before.indexes(), after.indexes(), words::indexSense, index -> words.folded(index.name()));
         this.keyChanges = !words.folded(before.keyColumns()).equals(words.folded(after.keyColumns()));
         this.reordered = words.ordersColumns() && !order(before, after).equals(order(after, before));
         this.rebuilt = switch (engine) {
@@ -74,7 +74,7 @@ final class TableChange {
     }
 
     String name() {
-        return Names.of(after);
+        return TableNames.of(after);
     }
 
     private static Set<String> names(List<Pair<Column>> pairs, Function<Pair<Column>, Column> side) {
@@ -89,7 +89,7 @@ final class TableChange {
     }
 
     private void columns(Set<String> replacedTypes, Set<String> changedStructures) {
-        Pairs<Column> pairs = Pairs.of(before.columns(), after.columns(), column -> words.folded(column.name()), column -> "");
+        Matching<Column> pairs = Matching.of(before.columns(), after.columns(), column -> words.folded(column.name()), column -> "");
         gone.addAll(pairs.gone());
         fresh.addAll(pairs.fresh());
         List<Pair<Column>> settled = new ArrayList<>();
@@ -170,7 +170,7 @@ final class TableChange {
 
     /** Whether an expression names one of the columns; those are in small letters. */
     static boolean speaksOf(String expression, Set<String> columns, Dialect dialect) {
-        Set<String> names = Neutral.names(expression, dialect);
+        Set<String> names = IsoNormalizer.names(expression, dialect);
         return columns.stream().anyMatch(names::contains);
     }
 

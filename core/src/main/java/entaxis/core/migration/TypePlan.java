@@ -1,17 +1,17 @@
 package entaxis.core.migration;
 
 import entaxis.core.design.Target;
-import entaxis.core.reconcile.Pairs;
-import entaxis.core.reconcile.Pairs.Pair;
+import entaxis.core.reconcile.EngineWordingRules;
+import entaxis.core.reconcile.Matching.Pair;
+import entaxis.core.reconcile.Matching;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.reconcile.TypeChange;
-import entaxis.core.reconcile.Wording;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -23,19 +23,19 @@ import java.util.Set;
 final class TypePlan {
     private static final String BEFORE = "_before";
     private final Schema to;
-    private final Wording words;
+    private final EngineWordingRules words;
     private final Alterations engine;
     private final Dialect dialect;
-    private final Pairs<TypeDefinition> pairs;
+    private final Matching<TypeDefinition> pairs;
     private final Set<String> replaced = new HashSet<>();
     private final Set<String> structures = new HashSet<>();
 
-    TypePlan(Schema from, Schema to, Dialect dialect, Wording words, Alterations engine) {
+    TypePlan(Schema from, Schema to, Dialect dialect, EngineWordingRules words, Alterations engine) {
         this.to = to;
         this.words = words;
         this.engine = engine;
         this.dialect = dialect;
-        this.pairs = Pairs.of(from.types(), to.types(), type -> words.folded(type.name()), type -> "");
+        this.pairs = Matching.of(from.types(), to.types(), type -> words.folded(type.name()), type -> "");
         boolean more = true;
         while (more) {
             more = false;

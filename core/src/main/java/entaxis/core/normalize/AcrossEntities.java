@@ -40,9 +40,9 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
     private static final Set<String> EVERYDAY = Set.of("id", "ids", "uid", "uuid", "ts", "at", "on", "by", "date", "time", "timestamp", "type", "kind", "state", "status", "order", "sort",
             "count", "number", "no", "num", "flag", "version", "position", "pos", "size", "length", "level", "context", "user", "name", "value", "key", "code", "enabled", "active",
             "deleted", "ctime", "mtime", "created", "modified", "updated", "hash", "checksum", "comment", "comments", "description", "data", "text", "inverse", "message", "title", "usec", "host", "server", "username", "domain");
-    private static final int MOST_ALIKE = 12;
+    private static final int MAX_ALIKE = 12;
     /** Tables that a telling name stands in at most: the asked one, two others and one more. */
-    private static final int FEW = 4;
+    private static final int SMALL_SIZE = 4;
     private static final Set<String> COMMON = Set.of("name", "note", "notes", "remark", "remarks", "comment", "description", "state", "status", "id", "no", "code", "title", "kind", "type", "purpose",
             "created_at", "updated_at", "created_on", "updated_on", "capacity");
 
@@ -115,11 +115,11 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
         tables.forEach((id, table) -> {
             boolean elsewhere = table.columns().size() >= 3 && table.columns().stream().allMatch(column -> {
                 int places = having.get(column.name()).size();
-                return places > 1 && places <= FEW;
+                return places > 1 && places <= SMALL_SIZE;
             });
             if (elsewhere) {
                 Map<EntityId, Integer> shared = new LinkedHashMap<>();
-                table.columns().forEach(column -> having.get(column.name()).stream().filter(other -> !other.equals(id)).limit(MOST_ALIKE)
+                table.columns().forEach(column -> having.get(column.name()).stream().filter(other -> !other.equals(id)).limit(MAX_ALIKE)
                         .forEach(other -> shared.merge(other, 1, Integer::sum)));
                 List<EntityId> others = shared.entrySet().stream().filter(one -> one.getValue() > 1).map(Map.Entry::getKey).toList();
                 joinOfTwo(design, id, table, others, tables).ifPresent(one -> found.put(id, one));

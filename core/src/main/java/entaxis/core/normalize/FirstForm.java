@@ -16,9 +16,9 @@ import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Fresh;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
@@ -44,7 +44,7 @@ public final class FirstForm {
     private FirstForm() { }
 
     /** The edit, or why there is none. */
-    public static CarryOut.Result of(Design design, EntityRelation about, FirstFormSigns sign, Fresh fresh) {
+    public static ApplyDecomposition.Result of(Design design, EntityRelation about, FirstFormSigns sign, Fresh fresh) {
         List<Attribute> attributes = sign.attributes().members().stream().map(about.paths()::get).filter(path -> !path.migrated())
                 .flatMap(path -> about.entity().attribute(path.attribute()).stream()).toList();
         if (attributes.size() < sign.attributes().size()) {
@@ -61,8 +61,8 @@ public final class FirstForm {
         };
     }
 
-    private static CarryOut.Result refused(String message) {
-        return new CarryOut.Result.Refused(new Problem("", message));
+    private static ApplyDecomposition.Result refused(String message) {
+        return new ApplyDecomposition.Result.Refused(new Problem("", message));
     }
 
     private static boolean used(Entity entity, AttributeId attribute) {
@@ -75,7 +75,7 @@ public final class FirstForm {
         return ((TypeReading.Known) TypeReader.read(text)).type();
     }
 
-    private static CarryOut.Result ownEntity(Design design, EntityRelation about, boolean list, List<Attribute> attributes, Fresh fresh) {
+    private static ApplyDecomposition.Result ownEntity(Design design, EntityRelation about, boolean list, List<Attribute> attributes, Fresh fresh) {
         Entity entity = about.entity();
         String base = list ? attributes.getFirst().name() : attributes.getFirst().name().replaceFirst("[_ -]?\\d+$", "");
         EntityId id = new EntityId(fresh.id('e'));
@@ -118,7 +118,7 @@ public final class FirstForm {
         return design.with(rest).withRows(Elements.of(rows));
     }
 
-    private static CarryOut.Result split(Design design, EntityRelation about, Attribute whole, List<String> names, Fresh fresh) {
+    private static ApplyDecomposition.Result split(Design design, EntityRelation about, Attribute whole, List<String> names, Fresh fresh) {
         Entity entity = about.entity();
         Set<String> taken = new java.util.HashSet<>();
         entity.attributes().forEach(attribute -> taken.add(attribute.name().toLowerCase(Locale.ROOT)));
@@ -177,12 +177,12 @@ public final class FirstForm {
         return List.of(street, String.join(", ", town), code);
     }
 
-    private static CarryOut.Result ready(Design design, Design next, List<EntityId> made) {
+    private static ApplyDecomposition.Result ready(Design design, Design next, List<EntityId> made) {
         for (EntityId id : made) {
             if (Editor.apply(next, new Change.RenameEntity(id, next.entities().get(id).name())) instanceof Outcome.Refused refused) {
-                return new CarryOut.Result.Refused(refused.problems().getFirst());
+                return new ApplyDecomposition.Result.Refused(refused.problems().getFirst());
             }
         }
-        return new CarryOut.Result.Ready(next, Patch.between(design, next), made);
+        return new ApplyDecomposition.Result.Ready(next, Patch.between(design, next), made);
     }
 }

@@ -12,7 +12,7 @@ import java.util.List;
 
 /** The normal forms of all entities of a design, those that need attention first. */
 public final class FormsOverview {
-    private static final int MOST_KEYS = 3;
+    private static final int MAX_KEYS = 3;
 
     private FormsOverview() { }
 
@@ -45,7 +45,7 @@ public final class FormsOverview {
         long faults = verdict.violations().stream().map(violation -> about.stated(violation.dependency()))
                 .filter(fault -> stated.accepted().stream().noneMatch(one -> one.fault().equals(fault))).count();
         int suggested = (int) Suggestion.of(about, stated).stream().filter(Suggestion::telling).count();
-        return new Line(entity.id(), entity.name(), verdict.form(), verdict.keys().keys().stream().limit(MOST_KEYS).map(about.relation()::text).toList(),
+        return new Line(entity.id(), entity.name(), verdict.form(), verdict.keys().keys().stream().limit(MAX_KEYS).map(about.relation()::text).toList(),
                 stated.stated().size(), suggested, about.rows().size(), faults);
     }
 }

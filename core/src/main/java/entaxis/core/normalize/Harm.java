@@ -5,8 +5,8 @@ import entaxis.core.dependency.Closure;
 import entaxis.core.dependency.Relation;
 import entaxis.core.dependency.Rows;
 import entaxis.core.dependency.Verdict;
-import entaxis.core.dependency.Violation;
 import entaxis.core.dependency.Violation.Kind;
+import entaxis.core.dependency.Violation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -19,7 +19,7 @@ import java.util.Optional;
  * @param marks for each column whether it holds the repeated fact
  */
 public record Harm(boolean made, List<String> columns, List<Boolean> marks, List<List<String>> rows, String repeated, String change, String insertion, String deletion) {
-    private static final int SHOWN = 3;
+    private static final int MAX_SHOWN = 3;
 
     /** The harm of one fault. */
     public static Harm of(Verdict verdict, Rows rows, Violation violation) {
@@ -37,7 +37,7 @@ public record Harm(boolean made, List<String> columns, List<Boolean> marks, List
             marks.add(dependent.contains(place));
         });
         List<List<String>> examples = new ArrayList<>();
-        group.ifPresentOrElse(found -> found.stream().limit(SHOWN).forEach(row -> {
+        group.ifPresentOrElse(found -> found.stream().limit(MAX_SHOWN).forEach(row -> {
             List<String> line = new ArrayList<>(List.of(String.valueOf(row + 1)));
             places.forEach(place -> line.add(rows.value(row, place)));
             examples.add(line);

@@ -6,9 +6,9 @@ import entaxis.core.dependency.AttributeSet;
 import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -20,12 +20,12 @@ public final class KeyChange {
     private KeyChange() { }
 
     /** The edit, or why other elements forbid it. */
-    public static CarryOut.Result of(Design design, EntityRelation about, AttributeSet columns) {
+    public static ApplyDecomposition.Result of(Design design, EntityRelation about, AttributeSet columns) {
         Entity entity = about.entity();
         boolean referredTo = !entity.primaryKey().isEmpty() && design.relationships().stream().anyMatch(relationship -> relationship.manyToMany() ? relationship.touches(entity.id())
                 : relationship.parentEntity().equals(Optional.of(entity.id())));
         if (referredTo) {
-            return new CarryOut.Result.Refused(new Problem("", "Other entities refer to " + entity.name() + " by its key. Make this an alternate key in the ledger, then take it there: "
+            return new ApplyDecomposition.Result.Refused(new Problem("", "Other entities refer to " + entity.name() + " by its key. Make this an alternate key in the ledger, then take it there: "
                     + "they follow in the same step."));
         }
         Set<KeyPart> parts = new LinkedHashSet<>();
@@ -37,7 +37,7 @@ public final class KeyChange {
             return all != here || !design.relationships().get(part.relationship()).mayIdentify();
         });
         if (columns.isEmpty() || half) {
-            return new CarryOut.Result.Refused(new Problem("", "This key needs a foreign key that may be empty, or only a part of one, so it cannot be the primary key."));
+            return new ApplyDecomposition.Result.Refused(new Problem("", "This key needs a foreign key that may be empty, or only a part of one, so it cannot be the primary key."));
         }
         List<AlternateKey> alternates = new ArrayList<>(entity.alternateKeys().stream().filter(key -> !Set.copyOf(key.parts()).equals(parts)).toList());
         if (!entity.primaryKey().isEmpty()) {
@@ -48,7 +48,7 @@ public final class KeyChange {
             alternates.add(new AlternateKey(free, entity.primaryKey()));
         }
         Design after = design.with(entity.withPrimaryKey(List.copyOf(parts)).withAlternateKeys(alternates));
-        return new CarryOut.Result.Ready(after, Patch.between(design, after), List.of());
+        return new ApplyDecomposition.Result.Ready(after, Patch.between(design, after), List.of());
     }
 
     private static boolean numbered(List<AlternateKey> keys, int number) {

@@ -2,9 +2,9 @@ package entaxis.core.normalize;
 
 import entaxis.core.dependency.AttributeSet;
 import entaxis.core.dependency.Closure;
-import entaxis.core.dependency.Dependency;
 import entaxis.core.dependency.Dependency.Functional;
 import entaxis.core.dependency.Dependency.Multivalued;
+import entaxis.core.dependency.Dependency;
 import entaxis.core.dependency.DependencyBasis;
 import entaxis.core.dependency.Discovery;
 import entaxis.core.dependency.Evidence;
@@ -23,14 +23,14 @@ import java.util.List;
  * @param key   whether what decides would be a key
  */
 public record Suggestion(String line, String words, boolean holds, boolean key) {
-    private static final int MOST = 6;
-    private static final int MOST_DETERMINANTS = 2;
-    private static final int MOST_LOOKED_AT = 200;
+    private static final int MAX_COUNT = 6;
+    private static final int MAX_DETERMINANTS = 2;
+    private static final int MAX_LOOKED_AT = 200;
     private static final int FEWEST_ROWS = 3;
     private static final int NEARLY = 20;
     private static final int ENOUGH_FOR_A_KEY = 8;
-    private static final int MOST_KEYS = 2;
-    private static final int MOST_NEARLY = 24;
+    private static final int MAX_KEYS = 2;
+    private static final int MAX_NEARLY = 24;
 
     /** Whether all rows agree with it and it says more than a key would: enough to ask for it before a form is judged. */
     public boolean telling() {
@@ -40,16 +40,16 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
     /** At most eight suggestions for an entity, smallest determinants first; none where there are too few rows to tell. */
     public static List<Suggestion> of(EntityRelation about, StatedDependencies stated) {
         Rows rows = about.rows();
-        if (rows.size() < FEWEST_ROWS || rows.columns().size() > Rows.MOST_COLUMNS) {
+        if (rows.size() < FEWEST_ROWS || rows.columns().size() > Rows.MAX_COLUMNS) {
             return List.of();
         }
         List<Suggestion> found = new ArrayList<>();
         List<Functional> known = new ArrayList<>(about.relation().functional());
         int columns = rows.columns().size();
-        Discovery discovery = Discovery.of(rows, MOST_DETERMINANTS, Discovery.Watch.NONE);
+        Discovery discovery = Discovery.of(rows, MAX_DETERMINANTS, Discovery.Watch.NONE);
         discovery.dependencies().stream()
-                .filter(dependency -> !dependency.determinant().isEmpty()).limit(MOST_LOOKED_AT).forEach(dependency -> {
-                    if (found.size() >= MOST || rejected(about, stated, dependency) || new Closure(columns, known).implies(dependency)) {
+                .filter(dependency -> !dependency.determinant().isEmpty()).limit(MAX_LOOKED_AT).forEach(dependency -> {
+                    if (found.size() >= MAX_COUNT || rejected(about, stated, dependency) || new Closure(columns, known).implies(dependency)) {
                         return;
                     }
                     Evidence evidence = Evidence.of(rows, dependency);
@@ -61,7 +61,7 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
         if (columns <= 8) {
             DependencyBasis basis = new DependencyBasis(about.relation());
             for (Multivalued dependency : ManyValuedDiscovery.of(rows, 1)) {
-                if (found.size() < MOST && dependency.determinant().size() == 1 && !basis.implies(dependency) && !rejected(about, stated, dependency)) {
+                if (found.size() < MAX_COUNT && dependency.determinant().size() == 1 && !basis.implies(dependency) && !rejected(about, stated, dependency)) {
                     found.add(new Suggestion(about.relation().text(dependency), "every combination is there, in all " + rows.size() + " rows", true, false));
                 }
             }
@@ -81,9 +81,9 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
         int before = found.size();
         for (AttributeSet key : keys) {
             Functional dependency = new Functional(key, all.minus(key));
-            boolean told = key.isEmpty() || key.size() > MOST_DETERMINANTS || rejected(about, stated, dependency)
+            boolean told = key.isEmpty() || key.size() > MAX_DETERMINANTS || rejected(about, stated, dependency)
                     || new Closure(rows.columns().size(), known).implies(dependency);
-            if (!told && found.size() < before + MOST_KEYS) {
+            if (!told && found.size() < before + MAX_KEYS) {
                 found.add(new Suggestion(about.relation().text(dependency), "no two of " + rows.size() + " rows agree: is it a key?", true, true));
             }
         }
@@ -92,12 +92,12 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
     /** Dependencies on one column that only a few rows break. */
     private static void nearly(EntityRelation about, StatedDependencies stated, List<Functional> known, List<Suggestion> found) {
         Rows rows = about.rows();
-        int columns = Math.min(MOST_NEARLY, rows.columns().size());
+        int columns = Math.min(MAX_NEARLY, rows.columns().size());
         Closure implied = new Closure(rows.columns().size(), known);
         for (int left = 0; left < columns; left++) {
             for (int right = 0; right < columns; right++) {
                 Functional dependency = new Functional(AttributeSet.of(left), AttributeSet.of(right));
-                if (left == right || found.size() >= MOST + MOST_KEYS + 2 || rejected(about, stated, dependency) || implied.implies(dependency)) {
+                if (left == right || found.size() >= MAX_COUNT + MAX_KEYS + 2 || rejected(about, stated, dependency) || implied.implies(dependency)) {
                     continue;
                 }
                 Evidence evidence = Evidence.of(rows, dependency);

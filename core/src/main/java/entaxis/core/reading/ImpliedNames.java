@@ -21,9 +21,9 @@ final class ImpliedNames {
     private final Set<String> taken = new HashSet<>();
     /** The number that is tried next for a name made of these words; those before are taken, and names that were taken stay so. */
     private final Map<List<String>, Integer> numbers = new HashMap<>();
-    private final Map<TableDraft, KeyNames> keyNames = new HashMap<>();
-    private final Map<TableDraft, Integer> references = new HashMap<>();
-    private final Map<TableDraft, Integer> conditions = new HashMap<>();
+    private final Map<TableBuilder, KeyNames> keyNames = new HashMap<>();
+    private final Map<TableBuilder, Integer> references = new HashMap<>();
+    private final Map<TableBuilder, Integer> conditions = new HashMap<>();
 
     ImpliedNames(Target engine) {
         this.engine = engine;
@@ -34,39 +34,39 @@ final class ImpliedNames {
     }
 
     /** Takes note of a name that was given to something of a table. */
-    String given(TableDraft table, String name) {
+    String given(TableBuilder table, String name) {
         if (engine == Target.POSTGRESQL) {
             given.add(within(table, name));
         }
         return name;
     }
 
-    String sequence(TableDraft table, String column) {
+    String sequence(TableBuilder table, String column) {
         return free(table, column, "seq");
     }
 
-    String primaryKey(TableDraft table) {
+    String primaryKey(TableBuilder table) {
         return engine == Target.POSTGRESQL ? free(table, "", "pkey") : mySql() ? "PRIMARY" : "";
     }
 
-    String unique(TableDraft table, List<String> columns) {
+    String unique(TableBuilder table, List<String> columns) {
         return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "key") : mySql() ? firstColumn(table, columns) : "";
     }
 
-    String index(TableDraft table, List<String> columns) {
+    String index(TableBuilder table, List<String> columns) {
         return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "idx") : mySql() ? firstColumn(table, columns) : "";
     }
 
-    String exclusion(TableDraft table, List<String> columns) {
+    String exclusion(TableBuilder table, List<String> columns) {
         return free(table, String.join("_", columns), "excl");
     }
 
-    String foreignKey(TableDraft table, List<String> columns) {
+    String foreignKey(TableBuilder table, List<String> columns) {
         return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "fkey")
                 : mySql() ? table.name + "_ibfk_" + references.merge(table, 1, Integer::sum) : "";
     }
 
-    String check(TableDraft table, String column) {
+    String check(TableBuilder table, String column) {
         return switch (engine) {
             case POSTGRESQL -> free(table, column, "check");
             case MYSQL -> table.name + "_chk_" + conditions.merge(table, 1, Integer::sum);
@@ -75,16 +75,16 @@ final class ImpliedNames {
         };
     }
 
-    private String firstColumn(TableDraft table, List<String> columns) {
+    private String firstColumn(TableBuilder table, List<String> columns) {
         return keyNames.computeIfAbsent(table, KeyNames::new).free(columns.getFirst());
     }
 
     /** A name in the schema of a table; the usual one is named or not. */
-    private static String within(TableDraft table, String name) {
+    private static String within(TableBuilder table, String name) {
         return table.namespace.isEmpty() || table.namespace.equals("public") ? name : table.namespace + "\0" + name;
     }
 
-    private String free(TableDraft table, String columns, String label) {
+    private String free(TableBuilder table, String columns, String label) {
         taken.addAll(given);
         given.clear();
         List<String> base = List.of(table.namespace, table.name, columns, label);

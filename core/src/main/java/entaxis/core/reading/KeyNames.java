@@ -14,7 +14,7 @@ import java.util.Set;
  * where that is taken (MySQL manual, CREATE TABLE).
  */
 final class KeyNames {
-    private final TableDraft table;
+    private final TableBuilder table;
     private Set<String> taken = new HashSet<>();
     private final Map<String, Integer> numbers = new HashMap<>();
     private int keys = -1;
@@ -23,7 +23,7 @@ final class KeyNames {
     private Optional<UniqueKey> lastKey = Optional.empty();
     private Optional<TableIndex> lastIndex = Optional.empty();
 
-    KeyNames(TableDraft table) {
+    KeyNames(TableBuilder table) {
         this.table = table;
     }
 

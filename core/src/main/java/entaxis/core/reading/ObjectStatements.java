@@ -4,8 +4,8 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
-import entaxis.core.reading.Drafts.QName;
-import entaxis.core.reading.Drafts.SequenceDraft;
+import entaxis.core.reading.SchemaBuilder.QName;
+import entaxis.core.reading.SchemaBuilder.SequenceDraft;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Program;
@@ -26,14 +26,14 @@ import java.util.stream.IntStream;
 
 /** Reads statements on what stands beside tables: indexes, sequences, types, views and routines, comments. */
 final class ObjectStatements {
-    private final Tokens tokens;
-    private final Drafts drafts;
-    private final Definitions definitions;
-    private final Types types;
+    private final TokenCursor tokens;
+    private final SchemaBuilder drafts;
+    private final DefinitionParser definitions;
+    private final TypeParser types;
     private final ImpliedNames implied;
-    private final Pass pass;
+    private final StepOver pass;
 
-    ObjectStatements(Tokens tokens, Drafts drafts, Definitions definitions, Types types, ImpliedNames implied, Pass pass) {
+    ObjectStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, TypeParser types, ImpliedNames implied, StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;
@@ -55,31 +55,31 @@ final class ObjectStatements {
     /** Reads CREATE INDEX from behind that word. */
     void createIndex(boolean unique, boolean replace, String given) {
         int from = 0;
-        tokens.accept(Word.CONCURRENTLY);
-        boolean ifAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
-        QName name = tokens.is(Word.ON) && tokens.word(tokens.at + 1) != Word.ON ? new QName("", "") : definitions.qualified();
+        tokens.accept(Keyword.CONCURRENTLY);
+        boolean ifAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
+        QName name = tokens.is(Keyword.ON) && tokens.word(tokens.at + 1) != Keyword.ON ? new QName("", "") : definitions.qualified();
         String method = given;
-        if (tokens.accept(Word.USING)) {
+        if (tokens.accept(Keyword.USING)) {
             method = method(tokens.name());
         }
-        tokens.expect(Word.ON);
-        boolean only = tokens.accept(Word.ONLY);
+        tokens.expect(Keyword.ON);
+        boolean only = tokens.accept(Keyword.ONLY);
         int at = tokens.at;
-        if (tokens.accept(Word.CLUSTER)) {
+        if (tokens.accept(Keyword.CLUSTER)) {
             pass.over(from, "storage");
             return;
         }
         QName tableName = definitions.qualified();
-        Optional<TableDraft> found = drafts.table(tableName);
+        Optional<TableBuilder> found = drafts.table(tableName);
         if (found.isEmpty()) {
             if (drafts.passing.contains(drafts.key(tableName)) || drafts.programs.containsKey(drafts.key(tableName))) {
                 pass.over(from, "index of what is not kept");
                 return;
             }
-            throw Unreadable.amiss(at, "no table " + tableName.name() + " is known here");
+            throw StatementException.conflict(at, "no table " + tableName.name() + " is known here");
         }
-        TableDraft table = found.get();
-        if (tokens.accept(Word.USING)) {
+        TableBuilder table = found.get();
+        if (tokens.accept(Keyword.USING)) {
             method = method(tokens.name());
         }
         if (replace) {
@@ -93,13 +93,13 @@ final class ObjectStatements {
         List<IndexColumn> columns = definitions.indexColumns();
         Optional<String> predicate = Optional.empty();
         while (!tokens.atEnd() && !(is(Target.SQLSERVER) && startsNext())) {
-            if (tokens.accept(Word.WHERE)) {
+            if (tokens.accept(Keyword.WHERE)) {
                 int begin = tokens.at;
-                while (!tokens.atEnd() && !(is(Target.SQLSERVER) && (startsNext() || tokens.is(Word.WITH) || tokens.is(Word.ON)))) {
+                while (!tokens.atEnd() && !(is(Target.SQLSERVER) && (startsNext() || tokens.is(Keyword.WITH) || tokens.is(Keyword.ON)))) {
                     tokens.at++;
                 }
                 predicate = Optional.of(definitions.bare(begin, tokens.at));
-            } else if (tokens.accept(Word.USING)) {
+            } else if (tokens.accept(Keyword.USING)) {
                 method = method(tokens.name());
             } else if (tokens.sign('(')) {
                 tokens.skipRound();
@@ -109,11 +109,11 @@ final class ObjectStatements {
                 throw tokens.unreadable("this is not understood behind an index");
             }
         }
-        String named = name.name().isEmpty() ? implied.index(table, Definitions.nameParts(columns)) : implied.given(table, name.name());
+        String named = name.name().isEmpty() ? implied.index(table, DefinitionParser.nameParts(columns)) : implied.given(table, name.name());
         List<IndexColumn> held = new ArrayList<>(columns.size());
         for (IndexColumn column : columns) {
             held.add(column.expression() ? column : column.named(table.spelled(column.name())
-                    .orElseThrow(() -> Unreadable.amiss(at, "the table " + table.name + " has no column " + column.name()))));
+                    .orElseThrow(() -> StatementException.conflict(at, "the table " + table.name + " has no column " + column.name()))));
         }
         definitions.addIndex(table, new TableIndex(named, unique, held, method, predicate));
         if (!only && !table.heirs.isEmpty()) {
@@ -121,13 +121,13 @@ final class ObjectStatements {
         }
     }
 
-    private boolean isThere(TableDraft table, String name) {
+    private boolean isThere(TableBuilder table, String name) {
         return mySql() ? table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name)) || table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name))
                 : drafts.tableOfIndex(name).isPresent();
     }
 
     /** PostgreSQL manual, CREATE INDEX: each partition gets one like it. */
-    private void partitionsGet(TableDraft whole, TableIndex index) {
+    private void partitionsGet(TableBuilder whole, TableIndex index) {
         whole.heirs.stream().filter(heir -> heir.partition).forEach(part -> {
             definitions.copyIndex(part, index);
             partitionsGet(part, index);
@@ -138,7 +138,7 @@ final class ObjectStatements {
         byte kind = tokens.kind(tokens.at);
         return switch (tokens.word()) {
             case CREATE, INSERT, DROP, ALTER, SELECT -> false;
-            default -> kind == CutStatement.WORD || kind == CutStatement.NAME || kind == CutStatement.NUMBER || kind == CutStatement.STRING || tokens.sign('=') || tokens.sign(',') || tokens.sign('.');
+            default -> kind == TokenizedStatement.WORD || kind == TokenizedStatement.NAME || kind == TokenizedStatement.NUMBER || kind == TokenizedStatement.STRING || tokens.sign('=') || tokens.sign(',') || tokens.sign('.');
         };
     }
 
@@ -156,42 +156,42 @@ final class ObjectStatements {
 
     void dropIndex(int from) {
         tokens.at++;
-        tokens.accept(Word.CONCURRENTLY);
-        boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
+        tokens.accept(Keyword.CONCURRENTLY);
+        boolean ifThere = tokens.accept(Keyword.IF, Keyword.EXISTS);
         do {
             int at = tokens.at;
             QName name = definitions.qualified();
-            Optional<TableDraft> table = tokens.accept(Word.ON) ? drafts.table(definitions.qualified())
+            Optional<TableBuilder> table = tokens.accept(Keyword.ON) ? drafts.table(definitions.qualified())
                     : is(Target.SQLSERVER) && !name.namespace().isEmpty() ? drafts.table(new QName("", name.namespace())) : drafts.tableOfIndex(name.name());
             boolean gone = table.map(owner -> owner.indexes.removeIf(index -> index.name().equalsIgnoreCase(name.name()))
                     | (mySql() && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name())))).orElse(false);
             drafts.forgetIndex(name.name());
             if (!gone && !ifThere) {
-                throw Unreadable.amiss(at, "no index " + name.name() + " is known here");
+                throw StatementException.conflict(at, "no index " + name.name() + " is known here");
             }
         } while (tokens.acceptSign(','));
         if (mySql() || is(Target.SQLSERVER)) {
             while (!tokens.atEnd() && !(is(Target.SQLSERVER) && startsNext())) {
                 tokens.at++;
             }
-        } else if (!tokens.accept(Word.CASCADE)) {
-            tokens.accept(Word.RESTRICT);
+        } else if (!tokens.accept(Keyword.CASCADE)) {
+            tokens.accept(Keyword.RESTRICT);
         }
     }
 
     void alterIndex(int from) {
         tokens.at++;
-        boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
+        boolean ifThere = tokens.accept(Keyword.IF, Keyword.EXISTS);
         int at = tokens.at;
         QName name = definitions.qualified();
-        if (!tokens.accept(Word.RENAME)) {
-            pass.over(from, tokens.is(Word.ATTACH) ? "partitioning" : "storage options");
+        if (!tokens.accept(Keyword.RENAME)) {
+            pass.over(from, tokens.is(Keyword.ATTACH) ? "partitioning" : "storage options");
             return;
         }
-        tokens.expect(Word.TO);
+        tokens.expect(Keyword.TO);
         String now = tokens.name();
-        Optional<TableDraft> table = drafts.tableOfIndex(name.name());
-        for (TableDraft owner : drafts.tables()) {
+        Optional<TableBuilder> table = drafts.tableOfIndex(name.name());
+        for (TableBuilder owner : drafts.tables()) {
             if (table.isPresent()) {
                 break;
             }
@@ -199,7 +199,7 @@ final class ObjectStatements {
             table = own ? Optional.of(owner) : table;
         }
         if (table.isEmpty() && !ifThere) {
-            throw Unreadable.amiss(at, "no index " + name.name() + " is known here");
+            throw StatementException.conflict(at, "no index " + name.name() + " is known here");
         }
         table.ifPresent(owner -> {
             owner.indexes.replaceAll(index -> index.name().equalsIgnoreCase(name.name())
@@ -214,10 +214,10 @@ final class ObjectStatements {
     // sequences
 
     void createSequence(boolean temporary) {
-        boolean ifAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        boolean ifAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         int at = tokens.at;
         QName name = definitions.qualified();
-        if (tokens.accept(Word.AS)) {
+        if (tokens.accept(Keyword.AS)) {
             types.read();
         }
         int begin = tokens.at;
@@ -230,7 +230,7 @@ final class ObjectStatements {
             return;
         }
         if (drafts.sequence(name).isPresent()) {
-            throw Unreadable.amiss(at, "a sequence " + name.name() + " is there already");
+            throw StatementException.conflict(at, "a sequence " + name.name() + " is there already");
         }
         QName placed = new QName(drafts.placed(name), name.name());
         drafts.sequences.put(drafts.key(name), new SequenceDraft(placed, numbers.start(), numbers.step(), Optional.empty(), Optional.empty()));
@@ -249,9 +249,9 @@ final class ObjectStatements {
     /** PostgreSQL manual, CREATE SEQUENCE: OWNED BY. */
     private void owned(QName name, int begin, int end) {
         for (int i = begin; i + 2 < end; i++) {
-            if (tokens.word(i) == Word.OWNED && tokens.word(i + 1) == Word.BY) {
+            if (tokens.word(i) == Keyword.OWNED && tokens.word(i + 1) == Keyword.BY) {
                 tokens.at = i + 2;
-                if (tokens.is(Word.NO) || tokens.reads(tokens.at, "NONE")) {
+                if (tokens.is(Keyword.NO) || tokens.reads(tokens.at, "NONE")) {
                     return;
                 }
                 List<String> parts = new ArrayList<>();
@@ -268,7 +268,7 @@ final class ObjectStatements {
         }
     }
 
-    private void own(QName name, TableDraft table, ColumnDraft column) {
+    private void own(QName name, TableBuilder table, ColumnBuilder column) {
         SequenceDraft sequence = drafts.sequence(name).map(found -> found.ownedBy(table, column))
                 .orElse(new SequenceDraft(name, 1, 1, Optional.of(table), Optional.of(column)));
         drafts.sequences.put(drafts.key(name), sequence);
@@ -279,11 +279,11 @@ final class ObjectStatements {
 
     void alterSequence(int from) {
         tokens.at++;
-        tokens.accept(Word.IF, Word.EXISTS);
+        tokens.accept(Keyword.IF, Keyword.EXISTS);
         QName name = definitions.qualified();
         owned(name, tokens.at, tokens.limit);
         for (int i = from; i + 1 < tokens.limit; i++) {
-            if (tokens.word(i) == Word.RENAME && tokens.word(i + 1) == Word.TO && tokens.isName(i + 2)) {
+            if (tokens.word(i) == Keyword.RENAME && tokens.word(i + 1) == Keyword.TO && tokens.isName(i + 2)) {
                 String now = tokens.nameAt(i + 2);
                 drafts.sequence(name).ifPresent(sequence -> {
                     drafts.sequences.remove(drafts.key(name));
@@ -299,21 +299,21 @@ final class ObjectStatements {
 
     void dropSequence(int from) {
         tokens.at++;
-        tokens.accept(Word.IF, Word.EXISTS);
+        tokens.accept(Keyword.IF, Keyword.EXISTS);
         do {
             QName name = definitions.qualified();
             drafts.sequence(name).flatMap(SequenceDraft::column).ifPresent(column -> column.identity = Identity.NONE);
             drafts.sequences.remove(drafts.key(name));
         } while (tokens.acceptSign(','));
-        if (!tokens.accept(Word.CASCADE)) {
-            tokens.accept(Word.RESTRICT);
+        if (!tokens.accept(Keyword.CASCADE)) {
+            tokens.accept(Keyword.RESTRICT);
         }
     }
 
     // types
 
     void createDomain() {
-        boolean ifAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        boolean ifAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         int at = tokens.at;
         QName name = definitions.qualified();
         if (drafts.types.containsKey(drafts.key(name))) {
@@ -321,10 +321,10 @@ final class ObjectStatements {
                 pass.over(at, "type that is there already");
                 return;
             }
-            throw Unreadable.amiss(at, "a type " + name.name() + " is there already");
+            throw StatementException.conflict(at, "a type " + name.name() + " is there already");
         }
-        tokens.accept(Word.AS);
-        if (tokens.is(Word.ROW) && tokens.sign(tokens.at + 1, '(')) {
+        tokens.accept(Keyword.AS);
+        if (tokens.is(Keyword.ROW) && tokens.sign(tokens.at + 1, '(')) {
             tokens.at++;
             define(name, new StructureDefinition(name.name(), fields(), ""));
             return;
@@ -332,7 +332,7 @@ final class ObjectStatements {
         SqlType base = types.read().type();
         if (base instanceof SqlType.EnumType(List<String> values)) {
             define(name, new EnumDefinition(name.name(), values, ""));
-            if (tokens.is(Word.DEFAULT)) {
+            if (tokens.is(Keyword.DEFAULT)) {
                 pass.over(tokens.at, "default of an enumeration");
             }
             return;
@@ -344,22 +344,22 @@ final class ObjectStatements {
         boolean required = false;
         boolean more = true;
         while (more) {
-            if (tokens.accept(Word.DEFAULT)) {
+            if (tokens.accept(Keyword.DEFAULT)) {
                 defaultValue = Optional.of(definitions.expression());
-            } else if (tokens.accept(Word.CONSTRAINT)) {
+            } else if (tokens.accept(Keyword.CONSTRAINT)) {
                 constraint = tokens.name();
-            } else if (tokens.accept(Word.CHECK)) {
+            } else if (tokens.accept(Keyword.CHECK)) {
                 String condition = tokens.inRound();
                 String checkName = constraint.isEmpty() && is(Target.POSTGRESQL) ? name.name() + "_check" : constraint;
                 drafts.domainRules.add(key, new CheckRule(checkName, condition));
                 constraint = "";
                 definitions.constraintEnd();
-            } else if (tokens.accept(Word.COLLATE)) {
+            } else if (tokens.accept(Keyword.COLLATE)) {
                 definitions.qualified();
-            } else if (tokens.accept(Word.NOT, Word.NULL)) {
+            } else if (tokens.accept(Keyword.NOT, Keyword.NULL)) {
                 required = true;
             } else {
-                more = tokens.accept(Word.NULL);
+                more = tokens.accept(Keyword.NULL);
             }
         }
         define(name, new DomainDefinition(name.name(), base, defaultValue, drafts.domainRules.all(key), "").withRequired(required));
@@ -371,48 +371,48 @@ final class ObjectStatements {
 
     void createType(int from) {
         tokens.at++;
-        if (tokens.is(Word.BODY)) {
+        if (tokens.is(Keyword.BODY)) {
             pass.over(from, "type body");
             return;
         }
-        tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         int at = tokens.at;
         QName name = definitions.qualified();
         if (drafts.types.containsKey(drafts.key(name))) {
-            throw Unreadable.amiss(at, "a type " + name.name() + " is there already");
+            throw StatementException.conflict(at, "a type " + name.name() + " is there already");
         }
-        if (tokens.accept(Word.FROM)) {
+        if (tokens.accept(Keyword.FROM)) {
             SqlType base = types.read().type();
             define(name, new DomainDefinition(name.name(), base, Optional.empty(), Optional.empty(), ""));
-            if (tokens.accept(Word.NOT, Word.NULL)) {
+            if (tokens.accept(Keyword.NOT, Keyword.NULL)) {
                 drafts.requiredTypes.add(drafts.key(name));
             } else {
-                tokens.accept(Word.NULL);
+                tokens.accept(Keyword.NULL);
             }
             return;
         }
         if (tokens.atEnd()) {
             return;
         }
-        if (!tokens.accept(Word.AS) && !tokens.accept(Word.IS)) {
+        if (!tokens.accept(Keyword.AS) && !tokens.accept(Keyword.IS)) {
             pass.over(from, "type of the engine's own making");
             return;
         }
-        if (tokens.accept(Word.ENUM)) {
+        if (tokens.accept(Keyword.ENUM)) {
             define(name, new EnumDefinition(name.name(), strings(), ""));
             return;
         }
-        if (tokens.is(Word.TABLE) || tokens.is(Word.VARYING) || tokens.is(Word.RANGE) || tokens.reads(tokens.at, "VARRAY") || tokens.is(Word.VARCHAR)) {
+        if (tokens.is(Keyword.TABLE) || tokens.is(Keyword.VARYING) || tokens.is(Keyword.RANGE) || tokens.reads(tokens.at, "VARRAY") || tokens.is(Keyword.VARCHAR)) {
             pass.over(from, "type of the engine's own making");
             return;
         }
-        tokens.accept(Word.OBJECT);
+        tokens.accept(Keyword.OBJECT);
         if (!tokens.sign('(')) {
             pass.over(from, "type of the engine's own making");
             return;
         }
         List<FieldDefinition> fields = fields();
-        while (!tokens.atEnd() && is(Target.ORACLE) && tokens.kind(tokens.at) == CutStatement.WORD) {
+        while (!tokens.atEnd() && is(Target.ORACLE) && tokens.kind(tokens.at) == TokenizedStatement.WORD) {
             tokens.at++;
         }
         define(name, new StructureDefinition(name.name(), fields, ""));
@@ -434,7 +434,7 @@ final class ObjectStatements {
             } else {
                 String field = tokens.name();
                 fields.add(new FieldDefinition(field, types.read().type()));
-                if (tokens.accept(Word.COLLATE)) {
+                if (tokens.accept(Keyword.COLLATE)) {
                     definitions.qualified();
                 }
             }
@@ -463,21 +463,21 @@ final class ObjectStatements {
         QName name = definitions.qualified();
         String key = drafts.key(name);
         TypeDefinition type = drafts.types.get(key);
-        if (tokens.is(Word.OWNER) || tokens.is(Word.SET)) {
+        if (tokens.is(Keyword.OWNER) || tokens.is(Keyword.SET)) {
             pass.over(from, "owner");
             return;
         }
         if (type == null) {
-            throw Unreadable.amiss(at, "no type " + name.name() + " is known here");
+            throw StatementException.conflict(at, "no type " + name.name() + " is known here");
         }
-        if (tokens.accept(Word.ADD, Word.VALUE) && type instanceof EnumDefinition enumeration) {
+        if (tokens.accept(Keyword.ADD, Keyword.VALUE) && type instanceof EnumDefinition enumeration) {
             addValue(key, enumeration);
-        } else if (tokens.accept(Word.RENAME, Word.VALUE) && type instanceof EnumDefinition enumeration) {
+        } else if (tokens.accept(Keyword.RENAME, Keyword.VALUE) && type instanceof EnumDefinition enumeration) {
             String before = tokens.string();
-            tokens.expect(Word.TO);
+            tokens.expect(Keyword.TO);
             String now = tokens.string();
             drafts.types.put(key, new EnumDefinition(enumeration.name(), enumeration.values().stream().map(value -> value.equals(before) ? now : value).toList(), enumeration.comment()));
-        } else if (tokens.accept(Word.RENAME, Word.TO)) {
+        } else if (tokens.accept(Keyword.RENAME, Keyword.TO)) {
             rename(key, type, new QName(name.namespace(), tokens.name()));
         } else if (type instanceof StructureDefinition structure && tokens.reads(tokens.at + 1, "ATTRIBUTE")) {
             drafts.types.put(key, new StructureDefinition(structure.name(), fields(structure), structure.comment()));
@@ -490,25 +490,25 @@ final class ObjectStatements {
     private List<FieldDefinition> fields(StructureDefinition structure) {
         List<FieldDefinition> fields = new ArrayList<>(structure.fields());
         do {
-            Word verb = tokens.word();
+            Keyword verb = tokens.word();
             tokens.at += 2;
-            boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
+            boolean ifThere = tokens.accept(Keyword.IF, Keyword.EXISTS);
             int at = tokens.at;
             String field = tokens.name();
             int place = IntStream.range(0, fields.size()).filter(i -> fields.get(i).name().equals(field)).findFirst().orElse(-1);
-            if (verb != Word.ADD && place < 0 && !ifThere) {
-                throw Unreadable.amiss(at, "the type " + structure.name() + " has no field " + field);
+            if (verb != Keyword.ADD && place < 0 && !ifThere) {
+                throw StatementException.conflict(at, "the type " + structure.name() + " has no field " + field);
             }
             switch (verb) {
                 case ADD -> fields.add(new FieldDefinition(field, types.read().type()));
                 case DROP -> fields.removeIf(own -> own.name().equals(field));
                 case RENAME -> {
-                    tokens.expect(Word.TO);
+                    tokens.expect(Keyword.TO);
                     fields.set(place, new FieldDefinition(tokens.name(), fields.get(place).type()));
                 }
                 case ALTER -> {
-                    tokens.accept(Word.SET, Word.DATA);
-                    tokens.expect(Word.TYPE);
+                    tokens.accept(Keyword.SET, Keyword.DATA);
+                    tokens.expect(Keyword.TYPE);
                     fields.set(place, new FieldDefinition(field, types.read().type()));
                 }
                 default -> throw tokens.unreadable("ADD, DROP, ALTER or RENAME is expected here");
@@ -521,12 +521,12 @@ final class ObjectStatements {
     }
 
     private void addValue(String key, EnumDefinition enumeration) {
-        boolean ifAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        boolean ifAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         String value = tokens.string();
         List<String> values = new ArrayList<>(enumeration.values());
-        boolean before = tokens.is(Word.BEFORE);
+        boolean before = tokens.is(Keyword.BEFORE);
         int place = values.size();
-        if (before || tokens.is(Word.AFTER)) {
+        if (before || tokens.is(Keyword.AFTER)) {
             tokens.at++;
             int neighbour = values.indexOf(tokens.string());
             place = neighbour < 0 ? place : neighbour + (before ? 0 : 1);
@@ -557,7 +557,7 @@ final class ObjectStatements {
         QName name = definitions.qualified();
         String key = drafts.key(name);
         Optional<TypeDefinition> type = Optional.ofNullable(drafts.types.get(key));
-        if (type.isPresent() && tokens.accept(Word.RENAME, Word.TO)) {
+        if (type.isPresent() && tokens.accept(Keyword.RENAME, Keyword.TO)) {
             rename(key, type.get(), new QName(name.namespace(), tokens.name()));
             return;
         }
@@ -565,31 +565,31 @@ final class ObjectStatements {
             pass.over(from, "change of a type");
             return;
         }
-        if (tokens.accept(Word.RENAME, Word.CONSTRAINT)) {
+        if (tokens.accept(Keyword.RENAME, Keyword.CONSTRAINT)) {
             String before = tokens.name();
-            tokens.expect(Word.TO);
+            tokens.expect(Keyword.TO);
             drafts.domainRules.rename(key, before, tokens.name());
             drafts.types.put(key, domain.withRule(drafts.domainRules.all(key)));
-        } else if (tokens.accept(Word.SET, Word.DEFAULT)) {
+        } else if (tokens.accept(Keyword.SET, Keyword.DEFAULT)) {
             drafts.types.put(key, domain.withDefault(Optional.of(definitions.expression())));
-        } else if (tokens.accept(Word.DROP, Word.DEFAULT)) {
+        } else if (tokens.accept(Keyword.DROP, Keyword.DEFAULT)) {
             drafts.types.put(key, domain.withDefault(Optional.empty()));
-        } else if (tokens.accept(Word.SET, Word.NOT, Word.NULL) || tokens.accept(Word.ADD, Word.NOT, Word.NULL)) {
+        } else if (tokens.accept(Keyword.SET, Keyword.NOT, Keyword.NULL) || tokens.accept(Keyword.ADD, Keyword.NOT, Keyword.NULL)) {
             drafts.types.put(key, domain.withRequired(true));
-        } else if (tokens.accept(Word.DROP, Word.NOT, Word.NULL)) {
+        } else if (tokens.accept(Keyword.DROP, Keyword.NOT, Keyword.NULL)) {
             drafts.types.put(key, domain.withRequired(false));
-        } else if (tokens.accept(Word.ADD)) {
-            String named = tokens.accept(Word.CONSTRAINT) ? definitions.qualified().name() : domain.name() + "_check";
-            tokens.expect(Word.CHECK);
+        } else if (tokens.accept(Keyword.ADD)) {
+            String named = tokens.accept(Keyword.CONSTRAINT) ? definitions.qualified().name() : domain.name() + "_check";
+            tokens.expect(Keyword.CHECK);
             CheckRule check = new CheckRule(named, tokens.inRound());
             definitions.constraintEnd();
             drafts.domainRules.add(key, check);
             drafts.types.put(key, domain.withRule(drafts.domainRules.all(key)));
-        } else if (tokens.accept(Word.DROP, Word.CONSTRAINT)) {
-            tokens.accept(Word.IF, Word.EXISTS);
+        } else if (tokens.accept(Keyword.DROP, Keyword.CONSTRAINT)) {
+            tokens.accept(Keyword.IF, Keyword.EXISTS);
             drafts.domainRules.drop(key, tokens.name());
-            if (!tokens.accept(Word.CASCADE)) {
-                tokens.accept(Word.RESTRICT);
+            if (!tokens.accept(Keyword.CASCADE)) {
+                tokens.accept(Keyword.RESTRICT);
             }
             drafts.types.put(key, domain.withRule(drafts.domainRules.all(key)));
         } else {
@@ -599,18 +599,18 @@ final class ObjectStatements {
 
     void dropType(int from) {
         tokens.at++;
-        tokens.accept(Word.IF, Word.EXISTS);
+        tokens.accept(Keyword.IF, Keyword.EXISTS);
         List<String> gone = new ArrayList<>();
         do {
             Optional.ofNullable(drafts.types.remove(drafts.key(definitions.qualified()))).ifPresent(type -> gone.add(type.name()));
         } while (tokens.acceptSign(','));
-        tokens.accept(Word.IF, Word.EXISTS);
-        if (tokens.accept(Word.CASCADE)) {
+        tokens.accept(Keyword.IF, Keyword.EXISTS);
+        if (tokens.accept(Keyword.CASCADE)) {
             gone.forEach(this::withoutColumnsOf);
         } else {
-            tokens.accept(Word.RESTRICT);
+            tokens.accept(Keyword.RESTRICT);
         }
-        tokens.accept(Word.FORCE);
+        tokens.accept(Keyword.FORCE);
     }
 
     /** PostgreSQL manual, DROP TYPE: columns of the type go with it. */
@@ -628,9 +628,9 @@ final class ObjectStatements {
     /** Carries a view, routine or trigger as its text. */
     void program(int from, ProgramKind kind, boolean materialized) {
         tokens.at++;
-        String body = tokens.accept(Word.BODY) ? "\u0000body" : "";
-        tokens.accept(Word.CONCURRENTLY);
-        tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        String body = tokens.accept(Keyword.BODY) ? "\u0000body" : "";
+        tokens.accept(Keyword.CONCURRENTLY);
+        tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         QName name = definitions.qualified();
         String overload = kind == ProgramKind.FUNCTION && tokens.sign('(') ? "\u0000" + kind : "\u0000" + (kind == ProgramKind.VIEW ? "" : kind);
         String key = kind == ProgramKind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "");
@@ -651,19 +651,19 @@ final class ObjectStatements {
     }
 
     void alterProgram(int from) {
-        boolean view = tokens.is(Word.VIEW);
+        boolean view = tokens.is(Keyword.VIEW);
         if (is(Target.SQLSERVER) || mySql() && view) {
-            ProgramKind kind = view ? ProgramKind.VIEW : tokens.is(Word.TRIGGER) ? ProgramKind.TRIGGER : tokens.is(Word.FUNCTION) ? ProgramKind.FUNCTION : ProgramKind.PROCEDURE;
+            ProgramKind kind = view ? ProgramKind.VIEW : tokens.is(Keyword.TRIGGER) ? ProgramKind.TRIGGER : tokens.is(Keyword.FUNCTION) ? ProgramKind.FUNCTION : ProgramKind.PROCEDURE;
             if (is(Target.SQLSERVER)) {
                 program(from, kind, false);
                 return;
             }
         }
-        if (tokens.accept(Word.MATERIALIZED) || view) {
-            tokens.accept(Word.VIEW);
-            tokens.accept(Word.IF, Word.EXISTS);
+        if (tokens.accept(Keyword.MATERIALIZED) || view) {
+            tokens.accept(Keyword.VIEW);
+            tokens.accept(Keyword.IF, Keyword.EXISTS);
             QName name = definitions.qualified();
-            if (tokens.accept(Word.RENAME, Word.TO)) {
+            if (tokens.accept(Keyword.RENAME, Keyword.TO)) {
                 String now = tokens.name();
                 Optional.ofNullable(drafts.programs.remove(drafts.key(name))).ifPresent(program -> drafts.programs.put(drafts.key(new QName(name.namespace(), now)),
                         new Program(program.kind(), program.namespace(), now, program.target(), program.text())));
@@ -674,15 +674,15 @@ final class ObjectStatements {
     }
 
     void dropProgram(int from) {
-        Word kind = tokens.word();
+        Keyword kind = tokens.word();
         tokens.at++;
-        tokens.accept(Word.VIEW);
-        tokens.accept(Word.BODY);
-        if (kind == Word.EVENT || !tokens.isName(tokens.at)) {
+        tokens.accept(Keyword.VIEW);
+        tokens.accept(Keyword.BODY);
+        if (kind == Keyword.EVENT || !tokens.isName(tokens.at)) {
             pass.over(from, "event");
             return;
         }
-        tokens.accept(Word.IF, Word.EXISTS);
+        tokens.accept(Keyword.IF, Keyword.EXISTS);
         boolean any = false;
         do {
             QName name = definitions.qualified();
@@ -693,13 +693,13 @@ final class ObjectStatements {
                 tokens.skipRound();
             }
         } while (tokens.acceptSign(','));
-        if (tokens.accept(Word.ON)) {
+        if (tokens.accept(Keyword.ON)) {
             definitions.qualified();
         }
-        if (!tokens.accept(Word.CASCADE)) {
-            tokens.accept(Word.RESTRICT);
+        if (!tokens.accept(Keyword.CASCADE)) {
+            tokens.accept(Keyword.RESTRICT);
         }
-        if (is(Target.ORACLE) && tokens.accept(Word.CASCADE)) {
+        if (is(Target.ORACLE) && tokens.accept(Keyword.CASCADE)) {
             tokens.acceptReading("CONSTRAINTS");
         }
         if (!any) {
@@ -713,10 +713,10 @@ final class ObjectStatements {
     void comment() {
         int from = tokens.at;
         tokens.at++;
-        if (!tokens.accept(Word.ON)) {
+        if (!tokens.accept(Keyword.ON)) {
             throw tokens.unreadable("ON is expected behind COMMENT");
         }
-        Word kind = tokens.word();
+        Keyword kind = tokens.word();
         tokens.at++;
         switch (kind) {
             case TABLE -> {
@@ -733,14 +733,14 @@ final class ObjectStatements {
                 } while (tokens.acceptSign('.'));
                 String text = commentText();
                 if (parts.size() < 2) {
-                    throw new Unreadable(at, "a table and its column are expected here");
+                    throw new StatementException(at, "a table and its column are expected here");
                 }
                 QName name = new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
-                Optional<TableDraft> table = drafts.table(name);
+                Optional<TableBuilder> table = drafts.table(name);
                 if (table.isEmpty()) {
                     absent(name, at);
                 } else {
-                    table.get().column(parts.getLast()).orElseThrow(() -> Unreadable.amiss(at, "the table " + name.name() + " has no column " + parts.getLast())).comment = text;
+                    table.get().column(parts.getLast()).orElseThrow(() -> StatementException.conflict(at, "the table " + name.name() + " has no column " + parts.getLast())).comment = text;
                 }
             }
             case DOMAIN, TYPE -> {
@@ -759,13 +759,13 @@ final class ObjectStatements {
     private void absent(QName name, int at) {
         boolean carried = drafts.programs.containsKey(drafts.key(name)) || drafts.passing.contains(drafts.key(name)) || drafts.types.containsKey(drafts.key(name));
         if (!carried) {
-            throw Unreadable.amiss(at, "no table " + name.name() + " is known here");
+            throw StatementException.conflict(at, "no table " + name.name() + " is known here");
         }
     }
 
     private String commentText() {
-        tokens.expect(Word.IS);
-        return tokens.accept(Word.NULL) ? "" : tokens.string();
+        tokens.expect(Keyword.IS);
+        return tokens.accept(Keyword.NULL) ? "" : tokens.string();
     }
 
     // procedures of the engine
@@ -778,7 +778,7 @@ final class ObjectStatements {
     /** SQL Server documentation: sp_rename, sp_addextendedproperty; a text that is run is read. */
     void procedureCall(int from) {
         tokens.at++;
-        if (tokens.sign('(') && tokens.kind(tokens.at + 1) == CutStatement.STRING && tokens.sign(tokens.at + 2, ')')) {
+        if (tokens.sign('(') && tokens.kind(tokens.at + 1) == TokenizedStatement.STRING && tokens.sign(tokens.at + 2, ')')) {
             pass.over(from, "statement in a text");
             return;
         }
@@ -790,12 +790,12 @@ final class ObjectStatements {
         List<String> given = new ArrayList<>();
         List<String> labels = new ArrayList<>();
         while (!tokens.atEnd() && !startsNext()) {
-            if (tokens.kind(tokens.at) == CutStatement.STRING) {
+            if (tokens.kind(tokens.at) == TokenizedStatement.STRING) {
                 labels.add(tokens.sign(tokens.at - 1, '=') ? label() : "");
                 given.add(tokens.stringAt(tokens.at));
-            } else if ((tokens.isName(tokens.at) || tokens.is(Word.NULL)) && !tokens.sign(tokens.at + 1, '=') && !tokens.sign(tokens.at - 1, '=')) {
+            } else if ((tokens.isName(tokens.at) || tokens.is(Keyword.NULL)) && !tokens.sign(tokens.at + 1, '=') && !tokens.sign(tokens.at - 1, '=')) {
                 labels.add("");
-                given.add(tokens.is(Word.NULL) ? "" : tokens.nameAt(tokens.at));
+                given.add(tokens.is(Keyword.NULL) ? "" : tokens.nameAt(tokens.at));
             } else if (tokens.sign(tokens.at - 1, '=') && tokens.isName(tokens.at)) {
                 labels.add(label());
                 given.add(tokens.nameAt(tokens.at));
@@ -822,12 +822,12 @@ final class ObjectStatements {
         boolean column = given.size() > 2 && given.get(2).equalsIgnoreCase("column");
         String now = given.get(1);
         if (column && path.size() >= 2) {
-            Optional<TableDraft> table = drafts.table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
+            Optional<TableBuilder> table = drafts.table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
             table.flatMap(owner -> owner.column(path.getLast())).ifPresent(own -> drafts.rename(table.get(), own, now));
             return table.isPresent();
         }
         if (given.size() > 2 && given.get(2).equalsIgnoreCase("index") && path.size() >= 2) {
-            Optional<TableDraft> table = drafts.table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
+            Optional<TableBuilder> table = drafts.table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
             table.ifPresent(owner -> owner.indexes.replaceAll(index -> owner.same(index.name(), path.getLast())
                     ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index));
             table.ifPresent(owner -> drafts.index(now, owner));
@@ -839,7 +839,7 @@ final class ObjectStatements {
             type.ifPresent(known -> rename(drafts.key(name), known, new QName(name.namespace(), now)));
             return type.isPresent();
         }
-        Optional<TableDraft> table = drafts.table(name);
+        Optional<TableBuilder> table = drafts.table(name);
         if (table.isEmpty() && given.size() > 2 && given.get(2).equalsIgnoreCase("object")) {
             return renamedConstraint(path.getLast(), now);
         }
@@ -849,7 +849,7 @@ final class ObjectStatements {
 
     private boolean renamedConstraint(String before, String now) {
         boolean found = false;
-        for (TableDraft table : drafts.tables()) {
+        for (TableBuilder table : drafts.tables()) {
             boolean own = table.primaryKey.filter(key -> table.same(key.name(), before)).isPresent() || table.uniqueKeys.stream().anyMatch(key -> table.same(key.name(), before))
                     || table.foreignKeys.stream().anyMatch(key -> table.same(key.name(), before)) || table.checks.stream().anyMatch(check -> table.same(check.name(), before));
             found |= own;
@@ -873,7 +873,7 @@ final class ObjectStatements {
         if (!property.equalsIgnoreCase("MS_Description") || !ofTable) {
             return false;
         }
-        Optional<TableDraft> found = drafts.table(new QName(schema, table));
+        Optional<TableBuilder> found = drafts.table(new QName(schema, table));
         found.ifPresent(owner -> {
             if (column.isEmpty()) {
                 owner.comment = value;

@@ -1,6 +1,6 @@
 package entaxis.core.reading;
 
-import entaxis.core.reading.Drafts.QName;
+import entaxis.core.reading.SchemaBuilder.QName;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -11,17 +11,17 @@ import java.util.Optional;
 final class RowStatements {
     /** How many rows of a table are kept. */
     static final int KEPT = 20;
-    private static final int LONGEST_VALUE = 2000;
+    private static final int MAX_VALUE_LENGTH = 2000;
 
-    private final Scanner scanner;
-    private final Tokens tokens;
-    private final Drafts drafts;
-    private final Definitions definitions;
+    private final ScriptLexer scanner;
+    private final TokenCursor tokens;
+    private final SchemaBuilder drafts;
+    private final DefinitionParser definitions;
     private final List<ReadRow> rows;
-    private final Pass pass;
+    private final StepOver pass;
     private final Map<String, Integer> kept = new HashMap<>();
 
-    RowStatements(Scanner scanner, Tokens tokens, Drafts drafts, Definitions definitions, List<ReadRow> rows, Pass pass) {
+    RowStatements(ScriptLexer scanner, TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, List<ReadRow> rows, StepOver pass) {
         this.scanner = scanner;
         this.tokens = tokens;
         this.drafts = drafts;
@@ -33,31 +33,31 @@ final class RowStatements {
     /** Reads INSERT or REPLACE. */
     void insert(int from) {
         tokens.at = from + 1;
-        while (!tokens.atEnd() && !tokens.is(Word.INTO) && !tokens.sign('(') && tokens.word() != Word.NONE && tokens.word() != Word.VALUES) {
+        while (!tokens.atEnd() && !tokens.is(Keyword.INTO) && !tokens.sign('(') && tokens.word() != Keyword.NONE && tokens.word() != Keyword.VALUES) {
             tokens.at++;
         }
-        tokens.accept(Word.INTO);
+        tokens.accept(Keyword.INTO);
         if (!tokens.isName(tokens.at)) {
             pass.over(from, "rows");
             return;
         }
         QName name = definitions.qualified();
-        Optional<TableDraft> table = drafts.table(name);
+        Optional<TableBuilder> table = drafts.table(name);
         List<String> columns = List.of();
-        if (tokens.sign('(') && tokens.isName(tokens.at + 1) && tokens.word(tokens.at + 1) != Word.SELECT) {
+        if (tokens.sign('(') && tokens.isName(tokens.at + 1) && tokens.word(tokens.at + 1) != Keyword.SELECT) {
             columns = tokens.names();
         }
         if (tokens.acceptReading("OVERRIDING")) {
             tokens.at += 2;
         }
-        boolean values = tokens.accept(Word.VALUES) || tokens.accept(Word.VALUE);
+        boolean values = tokens.accept(Keyword.VALUES) || tokens.accept(Keyword.VALUE);
         if (values && table.isPresent()) {
             values(name, table.get(), columns);
         }
         pass.over(from, "rows");
     }
 
-    private void values(QName name, TableDraft table, List<String> named) {
+    private void values(QName name, TableBuilder table, List<String> named) {
         List<String> columns = named.isEmpty() ? table.columns.stream().map(column -> column.name).toList() : named;
         String key = drafts.key(name);
         int count = kept.getOrDefault(key, 0);
@@ -86,7 +86,7 @@ final class RowStatements {
                 tokens.at++;
             }
         }
-        boolean tooLong = from < tokens.at && tokens.offset(tokens.at - 1) - tokens.offset(from) > LONGEST_VALUE;
+        boolean tooLong = from < tokens.at && tokens.offset(tokens.at - 1) - tokens.offset(from) > MAX_VALUE_LENGTH;
         return tooLong ? "NULL" : tokens.verbatim(from, tokens.at);
     }
 
@@ -94,7 +94,7 @@ final class RowStatements {
     void copy(int from) {
         boolean fromClient = false;
         for (int i = from; i < tokens.limit; i++) {
-            fromClient |= tokens.word(i) == Word.FROM && (tokens.word(i + 1) == Word.STDIN);
+            fromClient |= tokens.word(i) == Keyword.FROM && (tokens.word(i + 1) == Keyword.STDIN);
         }
         if (!fromClient) {
             pass.over(from, "rows");
@@ -102,7 +102,7 @@ final class RowStatements {
         }
         tokens.at = from + 1;
         QName name = definitions.qualified();
-        Optional<TableDraft> table = drafts.table(name);
+        Optional<TableBuilder> table = drafts.table(name);
         List<String> columns = tokens.sign('(') ? tokens.names() : table.map(draft -> draft.columns.stream().map(column -> column.name).toList()).orElse(List.of());
         int begin = scanner.position();
         int end = scanner.data();
@@ -110,7 +110,7 @@ final class RowStatements {
         pass.over(from, "rows");
     }
 
-    private void data(TableDraft table, QName name, List<String> columns, int begin, int end) {
+    private void data(TableBuilder table, QName name, List<String> columns, int begin, int end) {
         int count = kept.getOrDefault(drafts.key(name), 0);
         int at = begin;
         while (at < end && scanner.signAt(at) != '\n') {
@@ -122,7 +122,7 @@ final class RowStatements {
             while (at < end && scanner.signAt(at) != '\n') {
                 at++;
             }
-            String[] fields = at - line > LONGEST_VALUE * 10 ? new String[0] : scanner.between(line, at).split("\t", -1);
+            String[] fields = at - line > MAX_VALUE_LENGTH * 10 ? new String[0] : scanner.between(line, at).split("\t", -1);
             if (fields.length == columns.size()) {
                 List<String> values = new ArrayList<>(fields.length);
                 for (String field : fields) {

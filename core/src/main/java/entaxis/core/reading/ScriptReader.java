@@ -10,12 +10,12 @@ import java.util.concurrent.CancellationException;
  * on behind it.
  */
 public final class ScriptReader {
-    private static final int TOLD = 64;
-    private final Notes notes = new Notes();
-    private final Drafts drafts;
+    private static final int PROGRESS_INTERVAL = 64;
+    private final ReadingLog notes = new ReadingLog();
+    private final SchemaBuilder drafts;
     private final ImpliedNames implied;
     private final List<ReadRow> rows = new ArrayList<>();
-    private final Lexis lexis;
+    private final LexicalRules lexis;
     private final ReadingProgress progress;
     private long before;
     private int statements;
@@ -28,9 +28,9 @@ public final class ScriptReader {
     /** A reader that tells how far it has come. */
     public ScriptReader(Target engine, ReadingProgress progress) {
         this.progress = progress;
-        this.drafts = new Drafts(engine);
+        this.drafts = new SchemaBuilder(engine);
         this.implied = new ImpliedNames(engine);
-        this.lexis = Lexis.of(engine);
+        this.lexis = LexicalRules.of(engine);
     }
 
     /** What one script of an engine makes. */
@@ -47,12 +47,12 @@ public final class ScriptReader {
      * @throws java.util.concurrent.CancellationException if who hears of the progress wants no more
      */
     public void add(String file, String script) {
-        Scanner scanner = new Scanner(script, lexis);
+        ScriptLexer scanner = new ScriptLexer(script, lexis);
         notes.begin(file, script);
-        Statements reader = new Statements(scanner, new Tokens(scanner, script, lexis), lexis, drafts, implied, notes, rows);
-        CutStatement statement = new CutStatement(new TokenRow());
+        StatementReader reader = new StatementReader(scanner, new TokenCursor(scanner, script, lexis), lexis, drafts, implied, notes, rows);
+        TokenizedStatement statement = new TokenizedStatement(new TokenArray());
         while (scanner.next(statement)) {
-            if (statements++ % TOLD == 0 && !progress.at(before + scanner.position(), statements)) {
+            if (statements++ % PROGRESS_INTERVAL == 0 && !progress.at(before + scanner.position(), statements)) {
                 throw new CancellationException("reading was stopped");
             }
             reader.read(statement);

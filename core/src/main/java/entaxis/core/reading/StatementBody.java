@@ -32,7 +32,7 @@ final class StatementBody {
     }
 
     /** Whether the semicolon at a place stands inside the body of the statement that has been cut so far. */
-    boolean isOpen(CutStatement cut, int at) {
+    boolean isOpen(TokenizedStatement cut, int at) {
         if (kind == Kind.UNKNOWN) {
             kind = cut.count == 0 ? Kind.NONE : classify(cut, at);
         }
@@ -46,21 +46,21 @@ final class StatementBody {
     }
 
     /** Whether it is a compound statement that is still open where the script ends. */
-    boolean isUnclosed(CutStatement cut) {
+    boolean isUnclosed(TokenizedStatement cut) {
         return kind == Kind.COMPOUND && openCompound(cut);
     }
 
-    private Kind classify(CutStatement cut, int at) {
-        if (engine == Target.ORACLE && (cut.word(0) == Word.DECLARE || cut.word(0) == Word.BEGIN)) {
+    private Kind classify(TokenizedStatement cut, int at) {
+        if (engine == Target.ORACLE && (cut.word(0) == Keyword.DECLARE || cut.word(0) == Keyword.BEGIN)) {
             return hasSlashLine(at) ? Kind.TO_SLASH : Kind.NESTED;
         }
-        if (engine == Target.MARIADB && cut.word(0) == Word.BEGIN && cut.count > 1 && cut.word(1) == Word.NOT) {
+        if (engine == Target.MARIADB && cut.word(0) == Keyword.BEGIN && cut.count > 1 && cut.word(1) == Keyword.NOT) {
             return Kind.NESTED;
         }
         if (engine == Target.MARIADB && compound(cut.word(0))) {
             return Kind.COMPOUND;
         }
-        if (cut.word(0) != Word.CREATE && !(engine == Target.SQLSERVER && cut.word(0) == Word.ALTER)) {
+        if (cut.word(0) != Keyword.CREATE && !(engine == Target.SQLSERVER && cut.word(0) == Keyword.ALTER)) {
             return Kind.NONE;
         }
         for (int i = 1; i < Math.min(cut.count, HEAD); i++) {
@@ -76,7 +76,7 @@ final class StatementBody {
                     return engine == Target.ORACLE && hasSlashLine(at) ? Kind.TO_SLASH : Kind.NONE;
                 }
                 case TYPE -> {
-                    return engine == Target.ORACLE && i + 1 < cut.count && cut.word(i + 1) == Word.BODY ? hasSlashLine(at) ? Kind.TO_SLASH : Kind.NESTED : Kind.NONE;
+                    return engine == Target.ORACLE && i + 1 < cut.count && cut.word(i + 1) == Keyword.BODY ? hasSlashLine(at) ? Kind.TO_SLASH : Kind.NESTED : Kind.NONE;
                 }
                 case RULE -> {
                     return engine == Target.POSTGRESQL ? Kind.ROUND : Kind.NONE;
@@ -93,19 +93,19 @@ final class StatementBody {
         return Kind.NONE;
     }
 
-    private boolean openNested(CutStatement cut) {
+    private boolean openNested(TokenizedStatement cut) {
         for (; seen < cut.count; seen++) {
             switch (cut.word(seen)) {
                 case BEGIN, CASE -> {
-                    boolean ending = seen > 0 && cut.word(seen - 1) == Word.END;
+                    boolean ending = seen > 0 && cut.word(seen - 1) == Keyword.END;
                     if (!ending) {
                         depth++;
                     }
-                    begun |= cut.word(seen) == Word.BEGIN;
+                    begun |= cut.word(seen) == Keyword.BEGIN;
                 }
                 case END -> {
-                    Word after = seen + 1 < cut.count ? cut.word(seen + 1) : Word.NONE;
-                    if (after != Word.IF && after != Word.LOOP && after != Word.WHILE && after != Word.REPEAT) {
+                    Keyword after = seen + 1 < cut.count ? cut.word(seen + 1) : Keyword.NONE;
+                    if (after != Keyword.IF && after != Keyword.LOOP && after != Keyword.WHILE && after != Keyword.REPEAT) {
                         depth--;
                     }
                 }
@@ -117,7 +117,7 @@ final class StatementBody {
     }
 
     /** Whether a statement that begins so goes on to its END (MariaDB manual, “Using Compound Statements Outside of Stored Programs”). */
-    static boolean compound(Word word) {
+    static boolean compound(Keyword word) {
         return switch (word) {
             case IF, WHILE, LOOP, FOR, CASE, REPEAT -> true;
             default -> false;
@@ -125,21 +125,21 @@ final class StatementBody {
     }
 
     /** Every statement of several that begins inside is ended by an END, which says once more what it ends. */
-    private boolean openCompound(CutStatement cut) {
+    private boolean openCompound(TokenizedStatement cut) {
         for (; seen < cut.count; seen++) {
-            Word before = seen == 0 ? Word.NONE : cut.word(seen - 1);
-            boolean first = seen == 0 || cut.is(seen - 1, ';') || before == Word.THEN || before == Word.ELSE || before == Word.DO || before == Word.BEGIN
-                    || before == Word.LOOP;
-            if (cut.word(seen) == Word.END) {
+            Keyword before = seen == 0 ? Keyword.NONE : cut.word(seen - 1);
+            boolean first = seen == 0 || cut.is(seen - 1, ';') || before == Keyword.THEN || before == Keyword.ELSE || before == Keyword.DO || before == Keyword.BEGIN
+                    || before == Keyword.LOOP;
+            if (cut.word(seen) == Keyword.END) {
                 depth--;
-            } else if (before != Word.END && (first && (compound(cut.word(seen)) || cut.word(seen) == Word.BEGIN) || cut.word(seen) == Word.CASE)) {
+            } else if (before != Keyword.END && (first && (compound(cut.word(seen)) || cut.word(seen) == Keyword.BEGIN) || cut.word(seen) == Keyword.CASE)) {
                 depth++;
             }
         }
         return depth > 0;
     }
 
-    private boolean openRound(CutStatement cut) {
+    private boolean openRound(TokenizedStatement cut) {
         for (; seen < cut.count; seen++) {
             depth += cut.is(seen, '(') ? 1 : cut.is(seen, ')') ? -1 : 0;
         }

@@ -2,7 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Target;
-import entaxis.core.reading.Drafts.QName;
+import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
@@ -15,13 +15,13 @@ import java.util.Set;
 /** Reads CREATE TABLE and DROP TABLE. */
 final class TableStatements {
     private static final Set<String> LIKENESS = Set.of("COMMENTS", "CONSTRAINTS", "DEFAULTS", "GENERATED", "IDENTITY", "INDEXES");
-    private final Tokens tokens;
-    private final Drafts drafts;
-    private final Definitions definitions;
-    private final Notes notes;
-    private final Pass pass;
+    private final TokenCursor tokens;
+    private final SchemaBuilder drafts;
+    private final DefinitionParser definitions;
+    private final ReadingLog notes;
+    private final StepOver pass;
 
-    TableStatements(Tokens tokens, Drafts drafts, Definitions definitions, Notes notes, Pass pass) {
+    TableStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, ReadingLog notes, StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;
@@ -31,7 +31,7 @@ final class TableStatements {
 
     /** Reads CREATE TABLE from behind that word. */
     void create(int from, boolean temporary) {
-        boolean onlyIfAbsent = tokens.accept(Word.IF, Word.NOT, Word.EXISTS);
+        boolean onlyIfAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         int at = tokens.at;
         QName name = definitions.qualified();
         if (temporary || name.name().startsWith("#") || name.namespace().equalsIgnoreCase("temp") || name.namespace().equalsIgnoreCase("tempdb")) {
@@ -44,39 +44,39 @@ final class TableStatements {
                 pass.over(from, "table that is there already");
                 return;
             }
-            throw Unreadable.amiss(at, "a table " + name.name() + " is there already");
+            throw StatementException.conflict(at, "a table " + name.name() + " is there already");
         }
-        if (tokens.is(Word.LIKE) || tokens.sign('(') && tokens.word(tokens.at + 1) == Word.LIKE && drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2) {
+        if (tokens.is(Keyword.LIKE) || tokens.sign('(') && tokens.word(tokens.at + 1) == Keyword.LIKE && drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2) {
             likeMySql(name);
             return;
         }
-        if (tokens.is(Word.AS) || tokens.is(Word.SELECT) || tokens.sign('(') && (tokens.word(tokens.at + 1) == Word.SELECT || tokens.word(tokens.at + 1) == Word.WITH)) {
+        if (tokens.is(Keyword.AS) || tokens.is(Keyword.SELECT) || tokens.sign('(') && (tokens.word(tokens.at + 1) == Keyword.SELECT || tokens.word(tokens.at + 1) == Keyword.WITH)) {
             drafts.passing.add(drafts.key(name));
-            throw new Unreadable(from, "the columns of the table come from a query");
+            throw new StatementException(from, "the columns of the table come from a query");
         }
-        if (tokens.accept(Word.PARTITION)) {
+        if (tokens.accept(Keyword.PARTITION)) {
             partition(name);
             return;
         }
-        if (tokens.accept(Word.OF)) {
+        if (tokens.accept(Keyword.OF)) {
             ofType(name);
             return;
         }
-        TableDraft table = drafts.create(name);
-        if (drafts.engine == Target.H2 && tokens.accept(Word.COMMENT)) {
+        TableBuilder table = drafts.create(name);
+        if (drafts.engine == Target.H2 && tokens.accept(Keyword.COMMENT)) {
             table.comment = tokens.string();
         }
         List<Integer> constraints = new ArrayList<>(4);
         try {
             elements(table, constraints);
-        } catch (Unreadable reason) {
+        } catch (StatementException reason) {
             if (table.columns.isEmpty()) {
                 drafts.remove(name, false);
                 drafts.passing.add(drafts.key(name));
             }
             throw reason;
         }
-        if (tokens.is(Word.INHERITS)) {
+        if (tokens.is(Keyword.INHERITS)) {
             inherited(table);
         }
         options(table);
@@ -84,7 +84,7 @@ final class TableStatements {
     }
 
     /** Reads the constraints, which may speak of columns that stand behind them or are inherited; leaves the cursor where it is. */
-    private void constraints(TableDraft table, List<Integer> starts) {
+    private void constraints(TableBuilder table, List<Integer> starts) {
         int end = tokens.at;
         for (int start : starts) {
             tokens.at = start;
@@ -93,7 +93,7 @@ final class TableStatements {
                 if (!tokens.sign(',') && !tokens.sign(')') && !(drafts.engine == Target.SQLITE && definitions.atConstraint())) {
                     throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed" : "this clause is not understood here");
                 }
-            } catch (Unreadable reason) {
+            } catch (StatementException reason) {
                 notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
             }
         }
@@ -104,7 +104,7 @@ final class TableStatements {
         tokens.at = end;
     }
 
-    private void elements(TableDraft table, List<Integer> constraints) {
+    private void elements(TableBuilder table, List<Integer> constraints) {
         tokens.expectSign('(');
         if (tokens.acceptSign(')')) {
             return;
@@ -117,7 +117,7 @@ final class TableStatements {
                 if (!tokens.sign(',') && !tokens.sign(')')) {
                     throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed" : "this clause is not understood here");
                 }
-            } catch (Unreadable reason) {
+            } catch (StatementException reason) {
                 notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
                 toNextElement(start);
             }
@@ -147,15 +147,15 @@ final class TableStatements {
         }
     }
 
-    private void element(TableDraft table, List<Integer> constraints) {
-        if (tokens.is(Word.LIKE)) {
+    private void element(TableBuilder table, List<Integer> constraints) {
+        if (tokens.is(Keyword.LIKE)) {
             tokens.at++;
             int at = tokens.at;
             QName model = definitions.qualified();
-            TableDraft source = drafts.table(model).orElseThrow(() -> Unreadable.amiss(at, "no table " + model.name() + " is known here"));
+            TableBuilder source = drafts.table(model).orElseThrow(() -> StatementException.conflict(at, "no table " + model.name() + " is known here"));
             Set<String> taken = new HashSet<>();
             while (!tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd()) {
-                boolean including = tokens.accept(Word.INCLUDING);
+                boolean including = tokens.accept(Keyword.INCLUDING);
                 if (!including) {
                     tokens.at++;
                 }
@@ -184,9 +184,9 @@ final class TableStatements {
     }
 
     /** PostgreSQL manual, CREATE TABLE ... LIKE: what may be taken along beside the columns. */
-    private static void copyColumns(TableDraft source, TableDraft table, Set<String> taken) {
-        for (ColumnDraft column : source.columns) {
-            ColumnDraft copy = column.copy();
+    private static void copyColumns(TableBuilder source, TableBuilder table, Set<String> taken) {
+        for (ColumnBuilder column : source.columns) {
+            ColumnBuilder copy = column.copy();
             copy.defaultValue = taken.contains("DEFAULTS") ? copy.defaultValue : "";
             copy.generated = taken.contains("GENERATED") ? copy.generated : "";
             copy.identity = taken.contains("IDENTITY") ? copy.identity : Identity.NONE;
@@ -195,7 +195,7 @@ final class TableStatements {
         }
     }
 
-    private void copyKeys(TableDraft source, TableDraft table) {
+    private void copyKeys(TableBuilder source, TableBuilder table) {
         source.primaryKey.ifPresent(key -> {
             if (table.primaryKey.isEmpty()) {
                 definitions.setPrimaryKey(table, "", key.columns());
@@ -208,14 +208,14 @@ final class TableStatements {
     /** MySQL manual, CREATE TABLE ... LIKE: columns, keys and indexes, but no foreign keys. */
     private void likeMySql(QName name) {
         boolean round = tokens.acceptSign('(');
-        tokens.expect(Word.LIKE);
+        tokens.expect(Keyword.LIKE);
         int at = tokens.at;
         QName model = definitions.qualified();
-        TableDraft source = drafts.table(model).orElseThrow(() -> Unreadable.amiss(at, "no table " + model.name() + " is known here"));
+        TableBuilder source = drafts.table(model).orElseThrow(() -> StatementException.conflict(at, "no table " + model.name() + " is known here"));
         if (round) {
             tokens.expectSign(')');
         }
-        TableDraft table = drafts.create(name);
+        TableBuilder table = drafts.create(name);
         copyColumns(source, table, LIKENESS);
         table.primaryKey = source.primaryKey;
         table.uniqueKeys.addAll(source.uniqueKeys);
@@ -226,11 +226,11 @@ final class TableStatements {
 
     /** PostgreSQL manual, CREATE TABLE ... PARTITION OF: a partition has what the whole has. */
     private void partition(QName name) {
-        tokens.expect(Word.OF);
+        tokens.expect(Keyword.OF);
         int at = tokens.at;
         QName whole = definitions.qualified();
-        TableDraft parent = drafts.table(whole).orElseThrow(() -> Unreadable.amiss(at, "no table " + whole.name() + " is known here"));
-        TableDraft table = drafts.create(name);
+        TableBuilder parent = drafts.table(whole).orElseThrow(() -> StatementException.conflict(at, "no table " + whole.name() + " is known here"));
+        TableBuilder table = drafts.create(name);
         copyColumns(parent, table, Set.of("DEFAULTS", "GENERATED", "IDENTITY"));
         if (tokens.sign('(')) {
             partitionElements(table);
@@ -247,25 +247,25 @@ final class TableStatements {
         QName type = definitions.qualified();
         if (!(drafts.types.get(drafts.key(type)) instanceof StructureDefinition structure)) {
             drafts.passing.add(drafts.key(name));
-            throw Unreadable.amiss(at, "no type " + type.name() + " with fields is known here");
+            throw StatementException.conflict(at, "no type " + type.name() + " with fields is known here");
         }
-        TableDraft table = drafts.create(name);
-        structure.fields().forEach(field -> table.add(new ColumnDraft(field.name(), field.type())));
+        TableBuilder table = drafts.create(name);
+        structure.fields().forEach(field -> table.add(new ColumnBuilder(field.name(), field.type())));
         if (tokens.sign('(')) {
             partitionElements(table);
         }
         options(table);
     }
 
-    private void partitionElements(TableDraft table) {
+    private void partitionElements(TableBuilder table) {
         tokens.expectSign('(');
         do {
             if (definitions.atConstraint()) {
                 definitions.constraint(table);
             } else {
-                ColumnDraft column = definitions.existing(table, tokens.at);
+                ColumnBuilder column = definitions.existing(table, tokens.at);
                 tokens.at++;
-                tokens.accept(Word.WITH, Word.OPTIONS);
+                tokens.accept(Keyword.WITH, Keyword.OPTIONS);
                 definitions.clauses(table, column);
             }
         } while (tokens.acceptSign(','));
@@ -273,7 +273,7 @@ final class TableStatements {
     }
 
     /** Gives a partition the keys of the whole. */
-    void inheritKeys(TableDraft parent, TableDraft table) {
+    void inheritKeys(TableBuilder parent, TableBuilder table) {
         table.checks.addAll(parent.checks);
         copyKeys(parent, table);
         for (ForeignKey key : parent.foreignKeys) {
@@ -282,18 +282,18 @@ final class TableStatements {
     }
 
     /** Gives a table the columns and conditions of one that it inherits (PostgreSQL manual, 5.11): its own columns come behind, same ones become one. */
-    private void inherit(TableDraft parent, TableDraft table) {
+    private void inherit(TableBuilder parent, TableBuilder table) {
         parent.heirs.add(table);
         int place = 0;
-        for (ColumnDraft column : parent.columns) {
+        for (ColumnBuilder column : parent.columns) {
             int own = indexOf(table, column.name);
             if (own < 0) {
-                ColumnDraft copy = column.copy();
+                ColumnBuilder copy = column.copy();
                 copy.identity = Identity.NONE;
                 copy.comment = "";
                 table.columns.add(place++, copy);
             } else {
-                ColumnDraft both = table.column(column.name).orElseThrow();
+                ColumnBuilder both = table.column(column.name).orElseThrow();
                 table.columns.remove(own);
                 both.required |= column.required;
                 both.defaultValue = both.defaultValue.isEmpty() ? column.defaultValue : both.defaultValue;
@@ -309,7 +309,7 @@ final class TableStatements {
         }
     }
 
-    private static int indexOf(TableDraft table, String name) {
+    private static int indexOf(TableBuilder table, String name) {
         for (int i = 0; i < table.columns.size(); i++) {
             if (table.same(table.columns.get(i).name, name)) {
                 return i;
@@ -319,36 +319,36 @@ final class TableStatements {
     }
 
     /** Reads INHERITS with its tables. */
-    private void inherited(TableDraft table) {
+    private void inherited(TableBuilder table) {
         tokens.at++;
         tokens.expectSign('(');
-        List<TableDraft> parents = new ArrayList<>();
+        List<TableBuilder> parents = new ArrayList<>();
         do {
             int at = tokens.at;
             QName name = definitions.qualified();
-            parents.add(drafts.table(name).orElseThrow(() -> Unreadable.amiss(at, "no table " + name.name() + " is known here")));
+            parents.add(drafts.table(name).orElseThrow(() -> StatementException.conflict(at, "no table " + name.name() + " is known here")));
         } while (tokens.acceptSign(','));
         tokens.expectSign(')');
         parents.reversed().forEach(parent -> inherit(parent, table));
     }
 
     /** Reads what follows the brackets. How rows are stored is passed; what says something about the table is taken. */
-    private void options(TableDraft table) {
+    private void options(TableBuilder table) {
         boolean storage = false;
         while (!tokens.atEnd()) {
-            Word word = tokens.word();
+            Keyword word = tokens.word();
             if (drafts.engine == Target.SQLSERVER && beginsNext()) {
                 return;
             }
             // Oracle Database SQL Language Reference, LOB_storage_clause: LOB (c) STORE AS SECUREFILE (...)
-            if (drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "STORE") && tokens.word(tokens.at + 1) == Word.AS) {
+            if (drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "STORE") && tokens.word(tokens.at + 1) == Keyword.AS) {
                 storage = true;
                 tokens.at += 2;
                 continue;
             }
             // Oracle Database SQL Language Reference, blockchain_drop_table_clause and blockchain_row_retention_clause: NO DROP UNTIL 16 DAYS IDLE
-            Word second = tokens.word(tokens.at + 1);
-            if (drafts.engine == Target.ORACLE && (word == Word.NO && (second == Word.DROP || second == Word.DELETE) || word == Word.AFTER && second == Word.INSERT)) {
+            Keyword second = tokens.word(tokens.at + 1);
+            if (drafts.engine == Target.ORACLE && (word == Keyword.NO && (second == Keyword.DROP || second == Keyword.DELETE) || word == Keyword.AFTER && second == Keyword.INSERT)) {
                 storage = true;
                 tokens.at += 2;
                 continue;
@@ -369,7 +369,7 @@ final class TableStatements {
                 }
                 case ENGINE, TYPE -> storageEngine(table);
                 case AS, SELECT, REPLACE, IGNORE -> {
-                    if (word == Word.AS || word == Word.SELECT || tokens.word(tokens.at + 1) == Word.SELECT || tokens.word(tokens.at + 1) == Word.AS) {
+                    if (word == Keyword.AS || word == Keyword.SELECT || tokens.word(tokens.at + 1) == Keyword.SELECT || tokens.word(tokens.at + 1) == Keyword.AS) {
                         throw tokens.unreadable("further columns of the table come from a query");
                     }
                 }
@@ -388,7 +388,7 @@ final class TableStatements {
     }
 
     /** Looks at the name behind ENGINE, without passing it. */
-    private void storageEngine(TableDraft table) {
+    private void storageEngine(TableBuilder table) {
         int name = tokens.sign(tokens.at + 1, '=') ? tokens.at + 2 : tokens.at + 1;
         boolean without = List.of("MYISAM", "MEMORY", "HEAP", "ARCHIVE", "CSV", "ARIA", "MERGE", "BLACKHOLE").stream().anyMatch(engine -> tokens.reads(name, engine));
         if (without && (drafts.engine == Target.MYSQL || drafts.engine == Target.MARIADB)) {
@@ -404,7 +404,7 @@ final class TableStatements {
         return drafts.engine == Target.POSTGRESQL || drafts.engine == Target.SQLITE || drafts.engine == Target.ISO;
     }
 
-    private boolean known(Word word) {
+    private boolean known(Keyword word) {
         return switch (word) {
             case PARTITION, WITH, WITHOUT, TABLESPACE, ON, USING, FOR, DEFAULT, SERVER, OPTIONS, NOT, ORDER, PERIOD, OWNER -> true;
             default -> tokens.reads(tokens.at, "STRICT") || tokens.sign(',') || tokens.reads(tokens.at, "DISTRIBUTED");
@@ -412,36 +412,36 @@ final class TableStatements {
     }
 
     private void option() {
-        Word word = tokens.word();
-        if (word == Word.PARTITION && strict()) {
+        Keyword word = tokens.word();
+        if (word == Keyword.PARTITION && strict()) {
             tokens.at++;
-            tokens.accept(Word.BY);
+            tokens.accept(Keyword.BY);
             tokens.name();
             tokens.skipRound();
             return;
         }
-        if (word == Word.FOR || word == Word.SERVER || word == Word.ORDER) {
-            while (!tokens.atEnd() && tokens.word() != Word.PARTITION && tokens.word() != Word.OPTIONS && tokens.word() != Word.TABLESPACE
-                    && !(tokens.is(Word.WITH) && tokens.sign(tokens.at + 1, '(') && tokens.word(tokens.at + 2) != Word.NONE && tokens.word(tokens.at - 1) != Word.VALUES)) {
+        if (word == Keyword.FOR || word == Keyword.SERVER || word == Keyword.ORDER) {
+            while (!tokens.atEnd() && tokens.word() != Keyword.PARTITION && tokens.word() != Keyword.OPTIONS && tokens.word() != Keyword.TABLESPACE
+                    && !(tokens.is(Keyword.WITH) && tokens.sign(tokens.at + 1, '(') && tokens.word(tokens.at + 2) != Keyword.NONE && tokens.word(tokens.at - 1) != Keyword.VALUES)) {
                 skip();
             }
             return;
         }
-        if (strict() && (word == Word.TABLESPACE || word == Word.USING || word == Word.WITHOUT || word == Word.NOT || word == Word.OWNER)) {
+        if (strict() && (word == Keyword.TABLESPACE || word == Keyword.USING || word == Keyword.WITHOUT || word == Keyword.NOT || word == Keyword.OWNER)) {
             tokens.at++;
-            tokens.accept(Word.TO);
+            tokens.accept(Keyword.TO);
             tokens.name();
             return;
         }
-        if ((word == Word.WITH || word == Word.OPTIONS) && tokens.sign(tokens.at + 1, '(')) {
+        if ((word == Keyword.WITH || word == Keyword.OPTIONS) && tokens.sign(tokens.at + 1, '(')) {
             tokens.at++;
             tokens.skipRound();
             return;
         }
-        if (strict() && word == Word.ON) {
+        if (strict() && word == Keyword.ON) {
             tokens.at++;
-            tokens.expect(Word.COMMIT);
-            while (tokens.kind(tokens.at) == CutStatement.WORD && !known(tokens.word())) {
+            tokens.expect(Keyword.COMMIT);
+            while (tokens.kind(tokens.at) == TokenizedStatement.WORD && !known(tokens.word())) {
                 tokens.at++;
             }
             return;
@@ -466,19 +466,19 @@ final class TableStatements {
 
     /** Reads DROP TABLE from behind that word. */
     void drop(int from, boolean temporary) {
-        boolean ifThere = tokens.accept(Word.IF, Word.EXISTS);
+        boolean ifThere = tokens.accept(Keyword.IF, Keyword.EXISTS);
         boolean any = false;
         List<QName> names = new ArrayList<>();
         do {
             names.add(definitions.qualified());
         } while (tokens.acceptSign(','));
-        ifThere |= tokens.accept(Word.IF, Word.EXISTS);
-        boolean cascade = tokens.accept(Word.CASCADE);
+        ifThere |= tokens.accept(Keyword.IF, Keyword.EXISTS);
+        boolean cascade = tokens.accept(Keyword.CASCADE);
         if (cascade) {
             tokens.acceptReading("CONSTRAINTS");
-            tokens.accept(Word.CONSTRAINT);
+            tokens.accept(Keyword.CONSTRAINT);
         } else {
-            tokens.accept(Word.RESTRICT);
+            tokens.accept(Keyword.RESTRICT);
         }
         tokens.acceptReading("PURGE");
         for (QName name : names) {

@@ -29,10 +29,10 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
 
     /** What a program is known by. */
     public static String key(Program program, Dialect dialect) {
-        return key(program, new Wording(dialect));
+        return key(program, new EngineWordingRules(dialect));
     }
 
-    private static String key(Program program, Wording words) {
+    private static String key(Program program, EngineWordingRules words) {
         return program.kind() + " " + words.folded(program.name());
     }
 
@@ -44,7 +44,7 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
 
     /** The same as if nothing had been agreed about some programs, such as those that were just written. */
     public AgreedPrograms without(Set<String> names, Dialect dialect) {
-        Wording words = new Wording(dialect);
+        EngineWordingRules words = new EngineWordingRules(dialect);
         Set<String> folded = names.stream().map(words::folded).collect(Collectors.toSet());
         return new AgreedPrograms(live.stream().filter(own -> !folded.contains(words.folded(own.name()))).toList(), wanted.entrySet().stream()
                 .filter(own -> !folded.contains(own.getKey().substring(own.getKey().indexOf(' ') + 1))).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
@@ -54,7 +54,7 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
     boolean apart(Program program, Program own, Dialect dialect) {
         Optional<Program> before = one(live, program, dialect);
         if (before.isEmpty()) {
-            return ProgramSense.apart(program, own);
+            return CanonicalProgram.apart(program, own);
         }
         boolean alike = Comparison.text(program).equals(Comparison.text(own));
         return !alike && (moved(own, dialect) || changed(program, dialect));
@@ -67,7 +67,7 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
             return Optional.empty();
         }
         List<String> vague = wanted.programs().stream().filter(program -> one(live, program, dialect).isEmpty())
-                .filter(program -> one(have.programs(), program, dialect).filter(own -> ProgramSense.vague(program, own)).isPresent()).map(Program::name).toList();
+                .filter(program -> one(have.programs(), program, dialect).filter(own -> CanonicalProgram.vague(program, own)).isPresent()).map(Program::name).toList();
         return vague.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", vague) + (vague.size() == 1 ? " was" : " were") + " compared only by the tables, columns and constants named in "
                 + (vague.size() == 1 ? "it" : "them") + ": " + engine.title() + " words a view anew, and such a query is not understood here. Once both sides agree, every change of it is told.");
     }
@@ -83,7 +83,7 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
     }
 
     private static Optional<Program> one(List<Program> programs, Program wanted, Dialect dialect) {
-        Wording words = new Wording(dialect);
+        EngineWordingRules words = new EngineWordingRules(dialect);
         String known = key(wanted, words);
         List<Program> same = programs.stream().filter(own -> own.kind() == wanted.kind() && key(own, words).equals(known)).toList();
         return same.size() == 1 ? Optional.of(same.getFirst()) : Optional.empty();

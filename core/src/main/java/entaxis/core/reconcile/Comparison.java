@@ -1,15 +1,15 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.reconcile.Pairs.Pair;
+import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
-import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
@@ -34,8 +34,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
     }
 
     /** Compares two schemas that an engine holds; the pairing says what has a new name on the wanted side. */
-    public static Comparison of(Schema from, Schema to, Dialect dialect, Pairing pairing) {
-        return new Run(dialect, pairing).compare(Renaming.apply(from, pairing, dialect), to);
+    public static Comparison of(Schema from, Schema to, Dialect dialect, RenameMap pairing) {
+        return new Run(dialect, pairing).compare(SchemaRenaming.apply(from, pairing, dialect), to);
     }
 
     /** Whether nothing is apart. */
@@ -50,28 +50,28 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
 
     /** One comparison on its way. */
     private static final class Run {
-        private final Wording words;
+        private final EngineWordingRules words;
         private final Dialect dialect;
-        private final Pairing pairing;
-        private final Pairing back;
+        private final RenameMap pairing;
+        private final RenameMap back;
         private final List<Difference> differences = new ArrayList<>();
         private final List<String> remarks = new ArrayList<>();
         private List<TypeDefinition> allTypes = List.of();
         private Map<String, String> defaultsBefore = Map.of();
         private Map<String, String> defaultsWanted = Map.of();
 
-        Run(Dialect dialect, Pairing pairing) {
-            this.words = new Wording(dialect);
+        Run(Dialect dialect, RenameMap pairing) {
+            this.words = new EngineWordingRules(dialect);
             this.dialect = dialect;
             this.pairing = pairing;
             this.back = pairing.reversed();
         }
 
-        private void say(Part part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
+        private void say(SchemaPart part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
             differences.add(new Difference(part, table, name, aspect, from, to, risk));
         }
 
-        private void unlessSame(Part part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
+        private void unlessSame(SchemaPart part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
             if (!from.equals(to)) {
                 say(part, table, name, aspect, from, to, risk);
             }
@@ -86,16 +86,16 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             Map<String, Table> known = words.byName(from.tables());
             Map<String, Table> wanted = words.byName(to.tables());
             for (Table table : to.tables()) {
-                Table own = known.get(words.folded(Names.of(table)));
+                Table own = known.get(words.folded(TableNames.of(table)));
                 if (own == null) {
-                    say(Part.TABLE, Names.of(table), "", Aspect.PRESENCE, "", words.writer().create(table, table.foreignKeys()), Risk.SAFE);
+                    say(SchemaPart.TABLE, TableNames.of(table), "", Aspect.PRESENCE, "", words.writer().create(table, table.foreignKeys()), Risk.SAFE);
                 } else {
                     table(own, table, known, wanted);
                 }
             }
             for (Table table : from.tables()) {
-                if (!wanted.containsKey(words.folded(Names.of(table)))) {
-                    say(Part.TABLE, Names.of(table), "", Aspect.PRESENCE, words.writer().create(table, table.foreignKeys()), "", Risk.LOSES_DATA);
+                if (!wanted.containsKey(words.folded(TableNames.of(table)))) {
+                    say(SchemaPart.TABLE, TableNames.of(table), "", Aspect.PRESENCE, words.writer().create(table, table.foreignKeys()), "", Risk.LOSES_DATA);
                 }
             }
             programs(from.programs(), to.programs());
@@ -103,7 +103,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         }
 
         private <T> void each(List<T> from, List<T> to, Function<T, String> name, java.util.function.BiConsumer<T, T> both, java.util.function.Consumer<T> gone, java.util.function.Consumer<T> fresh) {
-            Pairs<T> pairs = Pairs.of(from, to, item -> words.folded(name.apply(item)), item -> "");
+            Matching<T> pairs = Matching.of(from, to, item -> words.folded(name.apply(item)), item -> "");
             pairs.pairs().forEach(pair -> both.accept(pair.from(), pair.to()));
             pairs.fresh().forEach(fresh);
             pairs.gone().forEach(gone);
@@ -112,17 +112,17 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         // types, sequences, programs
 
         private void types(List<TypeDefinition> from, List<TypeDefinition> to) {
-            each(from, to, TypeDefinition::name, this::type, gone -> say(Part.TYPE, "", gone.name(), Aspect.PRESENCE, words.wording(gone), "", Risk.SAFE),
-                    fresh -> say(Part.TYPE, "", fresh.name(), Aspect.PRESENCE, "", words.wording(fresh), Risk.SAFE));
+            each(from, to, TypeDefinition::name, this::type, gone -> say(SchemaPart.TYPE, "", gone.name(), Aspect.PRESENCE, words.wording(gone), "", Risk.SAFE),
+                    fresh -> say(SchemaPart.TYPE, "", fresh.name(), Aspect.PRESENCE, "", words.wording(fresh), Risk.SAFE));
         }
 
         private void type(TypeDefinition from, TypeDefinition to) {
             String name = to.name();
             if (!words.sense(from).equals(words.sense(to))) {
-                say(Part.TYPE, "", name, Aspect.DEFINITION, words.wording(from), words.wording(to), risk(from, to));
+                say(SchemaPart.TYPE, "", name, Aspect.DEFINITION, words.wording(from), words.wording(to), risk(from, to));
             }
             if (words.commented() && dialect.target() != entaxis.core.design.Target.ORACLE) {
-                unlessSame(Part.TYPE, "", name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
+                unlessSame(SchemaPart.TYPE, "", name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
         }
 
@@ -137,31 +137,31 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
 
         private void sequences(List<Sequence> from, List<Sequence> to) {
             Function<Sequence, String> wording = sequence -> "from " + sequence.start() + " by " + sequence.step();
-            each(from, to, sequence -> Names.of(sequence.namespace(), sequence.name()),
-                    (one, other) -> unlessSame(Part.SEQUENCE, "", Names.of(other.namespace(), other.name()), Aspect.DEFINITION, wording.apply(one), wording.apply(other), Risk.SAFE),
-                    gone -> say(Part.SEQUENCE, "", Names.of(gone.namespace(), gone.name()), Aspect.PRESENCE, wording.apply(gone), "", Risk.SAFE),
-                    fresh -> say(Part.SEQUENCE, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE, "", wording.apply(fresh), Risk.SAFE));
+            each(from, to, sequence -> TableNames.of(sequence.namespace(), sequence.name()),
+                    (one, other) -> unlessSame(SchemaPart.SEQUENCE, "", TableNames.of(other.namespace(), other.name()), Aspect.DEFINITION, wording.apply(one), wording.apply(other), Risk.SAFE),
+                    gone -> say(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE, wording.apply(gone), "", Risk.SAFE),
+                    fresh -> say(SchemaPart.SEQUENCE, "", TableNames.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE, "", wording.apply(fresh), Risk.SAFE));
         }
 
         private void programs(List<Program> from, List<Program> to) {
-            each(from, to, program -> Names.of(program.namespace(), program.name()) + " " + program.kind(), (one, other) -> {
+            each(from, to, program -> TableNames.of(program.namespace(), program.name()) + " " + program.kind(), (one, other) -> {
                 if (!text(one).equals(text(other))) {
-                    say(Part.PROGRAM, "", Names.of(other.namespace(), other.name()), Aspect.DEFINITION, one.text(), other.text(), Risk.SAFE);
+                    say(SchemaPart.PROGRAM, "", TableNames.of(other.namespace(), other.name()), Aspect.DEFINITION, one.text(), other.text(), Risk.SAFE);
                 }
-            }, gone -> say(Part.PROGRAM, "", Names.of(gone.namespace(), gone.name()), Aspect.PRESENCE, gone.text(), "", Risk.SAFE),
-                    fresh -> say(Part.PROGRAM, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE, "", fresh.text(), Risk.SAFE));
+            }, gone -> say(SchemaPart.PROGRAM, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE, gone.text(), "", Risk.SAFE),
+                    fresh -> say(SchemaPart.PROGRAM, "", TableNames.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE, "", fresh.text(), Risk.SAFE));
         }
 
         // tables
 
         private void table(Table from, Table to, Map<String, Table> known, Map<String, Table> wanted) {
-            String name = Names.of(to);
+            String name = TableNames.of(to);
             String before = back.table(name);
             if (!before.equals(name)) {
-                say(Part.TABLE, name, "", Aspect.NAME, before, name, Risk.SAFE);
+                say(SchemaPart.TABLE, name, "", Aspect.NAME, before, name, Risk.SAFE);
             }
             if (words.commented()) {
-                unlessSame(Part.TABLE, name, "", Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
+                unlessSame(SchemaPart.TABLE, name, "", Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
             columns(name, from, to);
             constraints(ConstraintKind.primaryKey(words), name, from.primaryKey().stream().toList(), to.primaryKey().stream().toList());
@@ -173,7 +173,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
 
         /** MySQL manual, FOREIGN KEY Constraints: a reference makes its own index where there is none; it goes without saying. */
         private List<TableIndex> indexes(Table table) {
-            return !words.mySql() ? table.indexes() : table.indexes().stream().filter(index -> !Helping.isHelping(index, table)).toList();
+            return !words.mySql() ? table.indexes() : table.indexes().stream().filter(index -> !SupportingIndex.isHelping(index, table)).toList();
         }
 
         private void columns(String table, Table from, Table to) {
@@ -184,7 +184,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                 Column own = known.remove(words.folded(column.name()));
                 if (own == null) {
                     boolean asked = column.required() && column.defaultValue().isEmpty() && column.generated().isEmpty() && column.identity() == entaxis.core.design.Attribute.Identity.NONE;
-                    say(Part.COLUMN, table, column.name(), Aspect.PRESENCE, "", words.writer().column(to, column), asked ? Risk.MAY_FAIL : Risk.SAFE);
+                    say(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE, "", words.writer().column(to, column), asked ? Risk.MAY_FAIL : Risk.SAFE);
                 } else {
                     order.add(words.folded(column.name()));
                     column(table, own, column);
@@ -192,13 +192,13 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             }
             for (Column column : from.columns()) {
                 if (known.containsKey(words.folded(column.name()))) {
-                    say(Part.COLUMN, table, column.name(), Aspect.PRESENCE, words.writer().column(from, column), "", column.generated().isPresent() || pairing.moved(table, column.name()).isPresent() ? Risk.SAFE : Risk.LOSES_DATA);
+                    say(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE, words.writer().column(from, column), "", column.generated().isPresent() || pairing.moved(table, column.name()).isPresent() ? Risk.SAFE : Risk.LOSES_DATA);
                 }
             }
             List<String> present = from.columns().stream().map(column -> words.folded(column.name())).filter(order::contains).toList();
             if (!present.equals(order)) {
                 if (words.ordersColumns()) {
-                    say(Part.TABLE, table, "", Aspect.ORDER, String.join(", ", present), String.join(", ", order), Risk.SLOW);
+                    say(SchemaPart.TABLE, table, "", Aspect.ORDER, String.join(", ", present), String.join(", ", order), Risk.SLOW);
                 } else {
                     remarks.add("The columns of " + table + " stand in another order; " + dialect.target().title() + " can only change that by making the table anew, so it is left.");
                 }
@@ -209,36 +209,36 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             String name = to.name();
             String before = back.column(back.table(table), name);
             if (!before.equals(name)) {
-                say(Part.COLUMN, table, name, Aspect.NAME, before, name, Risk.SAFE);
+                say(SchemaPart.COLUMN, table, name, Aspect.NAME, before, name, Risk.SAFE);
             }
             String type = words.type(from.type());
             String wantedType = words.type(to.type());
             boolean unsaid = from.generated().isPresent() && to.generated().isPresent() && (type.isEmpty() || wantedType.isEmpty());
             if (!unsaid && !words.folded(type).equalsIgnoreCase(words.folded(wantedType))) {
-                say(Part.COLUMN, table, name, Aspect.TYPE, type, wantedType, from.generated().isPresent() && to.generated().isPresent() ? Risk.SLOW
+                say(SchemaPart.COLUMN, table, name, Aspect.TYPE, type, wantedType, from.generated().isPresent() && to.generated().isPresent() ? Risk.SLOW
                         : Conversion.of(from.type(), to.type(), dialect.target()).risk());
             }
             if (from.required() != to.required()) {
-                say(Part.COLUMN, table, name, Aspect.REQUIRED, from.required() ? "not null" : "null", to.required() ? "not null" : "null", to.required() ? Risk.MAY_FAIL : Risk.SAFE);
+                say(SchemaPart.COLUMN, table, name, Aspect.REQUIRED, from.required() ? "not null" : "null", to.required() ? "not null" : "null", to.required() ? Risk.MAY_FAIL : Risk.SAFE);
             }
             if (!ownDefault(from, defaultsBefore).equals(ownDefault(to, defaultsWanted))) {
-                say(Part.COLUMN, table, name, Aspect.DEFAULT, from.defaultValue().orElse(""), to.defaultValue().orElse(""), Risk.SAFE);
+                say(SchemaPart.COLUMN, table, name, Aspect.DEFAULT, from.defaultValue().orElse(""), to.defaultValue().orElse(""), Risk.SAFE);
             }
-            unlessSame(Part.COLUMN, table, name, Aspect.IDENTITY, words.identity(from), words.identity(to), Risk.SAFE);
+            unlessSame(SchemaPart.COLUMN, table, name, Aspect.IDENTITY, words.identity(from), words.identity(to), Risk.SAFE);
             if (!words.computedSense(from).equals(words.computedSense(to))) {
-                say(Part.COLUMN, table, name, Aspect.COMPUTED, words.computed(from), words.computed(to), to.generated().isPresent() && from.generated().isEmpty() ? Risk.LOSES_DATA : Risk.SLOW);
+                say(SchemaPart.COLUMN, table, name, Aspect.COMPUTED, words.computed(from), words.computed(to), to.generated().isPresent() && from.generated().isEmpty() ? Risk.LOSES_DATA : Risk.SLOW);
             }
             Optional<String> change = from.details().onUpdate().map(words::sense);
             if (!change.equals(to.details().onUpdate().map(words::sense))) {
-                say(Part.COLUMN, table, name, Aspect.ON_CHANGE, from.details().onUpdate().orElse(""), to.details().onUpdate().orElse(""), Risk.SAFE);
+                say(SchemaPart.COLUMN, table, name, Aspect.ON_CHANGE, from.details().onUpdate().orElse(""), to.details().onUpdate().orElse(""), Risk.SAFE);
             }
             Optional<String> order = from.details().collation();
             Optional<String> wantedOrder = to.details().collation();
             if (order.isPresent() && wantedOrder.isPresent() && !order.get().equalsIgnoreCase(wantedOrder.get())) {
-                say(Part.COLUMN, table, name, Aspect.COLLATION, order.get(), wantedOrder.get(), Risk.SLOW);
+                say(SchemaPart.COLUMN, table, name, Aspect.COLLATION, order.get(), wantedOrder.get(), Risk.SLOW);
             }
             if (words.commented()) {
-                unlessSame(Part.COLUMN, table, name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
+                unlessSame(SchemaPart.COLUMN, table, name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
         }
 
@@ -259,7 +259,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         }
 
         private <T> void constraints(ConstraintKind<T> kind, String table, List<T> from, List<T> to) {
-            Pairs<T> pairs = kind.pairs(from, to);
+            Matching<T> pairs = kind.pairs(from, to);
             for (Pair<T> pair : pairs.pairs()) {
                 if (!kind.sense().apply(pair.from()).equals(kind.sense().apply(pair.to()))) {
                     say(kind.part(), table, kind.label(pair.to()), Aspect.DEFINITION, kind.wording().apply(pair.from()), kind.wording().apply(pair.to()), kind.risk());

@@ -1,5 +1,7 @@
 package entaxis.core.reconcile;
 
+
+
 /**
  * One thing in which two schemas are apart.
  *
@@ -10,7 +12,7 @@ package entaxis.core.reconcile;
  * @param to    the wording of the side that is wanted; empty if it has nothing there
  * @param risk  what taking the wanted side does to rows
  */
-public record Difference(Part part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
+public record Difference(SchemaPart part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
 
     /** What tells it from all others of one comparison, and finds it again in the next. */
     public String key() {
@@ -34,6 +36,6 @@ public record Difference(Part part, String table, String name, Aspect aspect, St
 
     /** Whether rows that are there need a value when the wanted side is taken. */
     public boolean asksForValue() {
-        return part == Part.COLUMN && (added() && risk == Risk.MAY_FAIL || aspect == Aspect.REQUIRED && to.equals("not null"));
+        return part == SchemaPart.COLUMN && (added() && risk == Risk.MAY_FAIL || aspect == Aspect.REQUIRED && to.equals("not null"));
     }
 }

@@ -24,7 +24,7 @@ public final class DifferenceWords {
 
     /** A difference as one sentence. */
     public String sentence(Difference difference) {
-        String place = difference.part() == Part.COLUMN || difference.part() == Part.TABLE ? "the " + difference.part().word() + " " + difference.place() : difference.place();
+        String place = difference.part() == SchemaPart.COLUMN || difference.part() == SchemaPart.TABLE ? "the " + difference.part().word() + " " + difference.place() : difference.place();
         String word = difference.part().word();
         return first(switch (difference.aspect()) {
             case PRESENCE -> presence(difference);
@@ -43,13 +43,13 @@ public final class DifferenceWords {
             case ORDER -> "the columns of " + place + " stand in another order in " + have + " than in " + want + ".";
             case COMMENT -> difference.from().isEmpty() ? have + " has no comment on " + place + "; " + want + " has one."
                     : difference.to().isEmpty() ? have + " has a comment on " + place + "; " + want + " has none." : "the comment on " + place + " reads differently.";
-            case DEFINITION -> "the " + word + (difference.part() == Part.PRIMARY_KEY ? " of " + difference.table() : " " + place) + " is another in " + have + " than in " + want + ".";
+            case DEFINITION -> "the " + word + (difference.part() == SchemaPart.PRIMARY_KEY ? " of " + difference.table() : " " + place) + " is another in " + have + " than in " + want + ".";
         });
     }
 
     private String presence(Difference difference) {
-        String what = difference.part() == Part.TABLE || difference.part() == Part.COLUMN || difference.table().isEmpty() ? "the " + difference.part().word() + " " + difference.place()
-                : difference.part() == Part.PRIMARY_KEY ? "a primary key of " + difference.table() : "the " + difference.part().word() + " " + difference.name() + " of " + difference.table();
+        String what = difference.part() == SchemaPart.TABLE || difference.part() == SchemaPart.COLUMN || difference.table().isEmpty() ? "the " + difference.part().word() + " " + difference.place()
+                : difference.part() == SchemaPart.PRIMARY_KEY ? "a primary key of " + difference.table() : "the " + difference.part().word() + " " + difference.name() + " of " + difference.table();
         return difference.added() ? what + " is only in " + want + "." : what + " is only in " + have + ".";
     }
 }

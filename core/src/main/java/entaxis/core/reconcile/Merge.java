@@ -13,8 +13,8 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -33,7 +33,7 @@ import java.util.function.Predicate;
  * @param pairing what has a new name in it
  * @param left    what could not be taken over, each as a sentence
  */
-public record Merge(Schema schema, Pairing pairing, List<String> left) {
+public record Merge(Schema schema, RenameMap pairing, List<String> left) {
     /** Copies what was left. */
     public Merge {
         left = List.copyOf(left);
@@ -47,61 +47,61 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
      * @param pairing what has a new name there
      * @param taken   which differences of {@link Comparison#of} are taken over
      */
-    public static Merge of(Schema from, Schema to, Dialect dialect, Pairing pairing, Predicate<Difference> taken) {
+    public static Merge of(Schema from, Schema to, Dialect dialect, RenameMap pairing, Predicate<Difference> taken) {
         return of(from, to, dialect, pairing, Comparison.of(from, to, dialect, pairing), taken);
     }
 
     /** The same where the comparison of the two has been made already. */
-    public static Merge of(Schema from, Schema to, Dialect dialect, Pairing pairing, Comparison comparison, Predicate<Difference> taken) {
+    public static Merge of(Schema from, Schema to, Dialect dialect, RenameMap pairing, Comparison comparison, Predicate<Difference> taken) {
         Set<Place> places = new HashSet<>();
         comparison.differences().stream().filter(taken).forEach(difference -> places.add(new Place(difference.part(), difference.table(), difference.name(), difference.aspect())));
-        return new Run(dialect, pairing, places).merge(Renaming.apply(from, pairing, dialect), to);
+        return new Run(dialect, pairing, places).merge(SchemaRenaming.apply(from, pairing, dialect), to);
     }
 
     /** What a difference is about. */
-    private record Place(Part part, String table, String name, Aspect aspect) { }
+    private record Place(SchemaPart part, String table, String name, Aspect aspect) { }
 
     /** One merge on its way; all in wanted names until the end. */
     private static final class Run {
-        private final Wording words;
+        private final EngineWordingRules words;
         private final Dialect dialect;
-        private final Pairing pairing;
+        private final RenameMap pairing;
         private final Set<Place> taken;
         private final List<String> left = new ArrayList<>();
 
-        Run(Dialect dialect, Pairing pairing, Set<Place> taken) {
-            this.words = new Wording(dialect);
+        Run(Dialect dialect, RenameMap pairing, Set<Place> taken) {
+            this.words = new EngineWordingRules(dialect);
             this.dialect = dialect;
             this.pairing = pairing;
             this.taken = taken;
         }
 
-        private boolean takes(Part part, String table, String name, Aspect aspect) {
+        private boolean takes(SchemaPart part, String table, String name, Aspect aspect) {
             return !taken.isEmpty() && taken.contains(new Place(part, table, name, aspect));
         }
 
         Merge merge(Schema from, Schema to) {
-            List<TypeDefinition> types = each(from.types(), to.types(), TypeDefinition::name, this::type, gone -> takes(Part.TYPE, "", gone.name(), Aspect.PRESENCE),
-                    fresh -> takes(Part.TYPE, "", fresh.name(), Aspect.PRESENCE));
-            List<Sequence> sequences = each(from.sequences(), to.sequences(), sequence -> Names.of(sequence.namespace(), sequence.name()),
-                    (one, other) -> takes(Part.SEQUENCE, "", Names.of(other.namespace(), other.name()), Aspect.DEFINITION) ? other : one,
-                    gone -> takes(Part.SEQUENCE, "", Names.of(gone.namespace(), gone.name()), Aspect.PRESENCE),
-                    fresh -> takes(Part.SEQUENCE, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE));
-            List<Program> programs = each(from.programs(), to.programs(), program -> Names.of(program.namespace(), program.name()) + " " + program.kind(),
-                    (one, other) -> takes(Part.PROGRAM, "", Names.of(other.namespace(), other.name()), Aspect.DEFINITION) ? other : one,
-                    gone -> takes(Part.PROGRAM, "", Names.of(gone.namespace(), gone.name()), Aspect.PRESENCE),
-                    fresh -> takes(Part.PROGRAM, "", Names.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE));
+            List<TypeDefinition> types = each(from.types(), to.types(), TypeDefinition::name, this::type, gone -> takes(SchemaPart.TYPE, "", gone.name(), Aspect.PRESENCE),
+                    fresh -> takes(SchemaPart.TYPE, "", fresh.name(), Aspect.PRESENCE));
+            List<Sequence> sequences = each(from.sequences(), to.sequences(), sequence -> TableNames.of(sequence.namespace(), sequence.name()),
+                    (one, other) -> takes(SchemaPart.SEQUENCE, "", TableNames.of(other.namespace(), other.name()), Aspect.DEFINITION) ? other : one,
+                    gone -> takes(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE),
+                    fresh -> takes(SchemaPart.SEQUENCE, "", TableNames.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE));
+            List<Program> programs = each(from.programs(), to.programs(), program -> TableNames.of(program.namespace(), program.name()) + " " + program.kind(),
+                    (one, other) -> takes(SchemaPart.PROGRAM, "", TableNames.of(other.namespace(), other.name()), Aspect.DEFINITION) ? other : one,
+                    gone -> takes(SchemaPart.PROGRAM, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE),
+                    fresh -> takes(SchemaPart.PROGRAM, "", TableNames.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE));
             Map<String, Table> known = words.byName(from.tables());
             Map<String, Table> wanted = words.byName(to.tables());
-            List<Table> tables = each(from.tables(), to.tables(), Names::of, (one, other) -> table(one, other, known, wanted), gone -> takes(Part.TABLE, Names.of(gone), "", Aspect.PRESENCE),
-                    fresh -> takes(Part.TABLE, Names.of(fresh), "", Aspect.PRESENCE));
+            List<Table> tables = each(from.tables(), to.tables(), TableNames::of, (one, other) -> table(one, other, known, wanted), gone -> takes(SchemaPart.TABLE, TableNames.of(gone), "", Aspect.PRESENCE),
+                    fresh -> takes(SchemaPart.TABLE, TableNames.of(fresh), "", Aspect.PRESENCE));
             Schema whole = standing(new Schema(withUsed(types, tables, from.types(), to.types()), sequences, tables, programs));
             return named(whole);
         }
 
         /** Those of the first list in their order, changed or dropped as was decided, then the new ones. */
         private <T> List<T> each(List<T> from, List<T> to, Function<T, String> name, java.util.function.BinaryOperator<T> both, Predicate<T> drops, Predicate<T> adds) {
-            Pairs<T> pairs = Pairs.of(from, to, item -> words.folded(name.apply(item)), item -> "");
+            Matching<T> pairs = Matching.of(from, to, item -> words.folded(name.apply(item)), item -> "");
             Map<T, T> partner = new IdentityHashMap<>();
             pairs.pairs().forEach(pair -> partner.put(pair.from(), pair.to()));
             List<T> result = new ArrayList<>();
@@ -118,8 +118,8 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
         }
 
         private TypeDefinition type(TypeDefinition from, TypeDefinition to) {
-            TypeDefinition shape = takes(Part.TYPE, "", to.name(), Aspect.DEFINITION) ? to : from;
-            String comment = takes(Part.TYPE, "", to.name(), Aspect.COMMENT) ? to.comment() : from.comment();
+            TypeDefinition shape = takes(SchemaPart.TYPE, "", to.name(), Aspect.DEFINITION) ? to : from;
+            String comment = takes(SchemaPart.TYPE, "", to.name(), Aspect.COMMENT) ? to.comment() : from.comment();
             return switch (shape) {
                 case TypeDefinition.DomainDefinition domain -> new TypeDefinition.DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check(), comment);
                 case TypeDefinition.EnumDefinition enumeration -> new TypeDefinition.EnumDefinition(enumeration.name(), enumeration.values(), comment);
@@ -148,14 +148,14 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
         }
 
         private Table table(Table from, Table to, Map<String, Table> known, Map<String, Table> wanted) {
-            String name = Names.of(to);
+            String name = TableNames.of(to);
             List<Column> columns = columns(name, from, to);
             Optional<PrimaryKey> key = constraints(ConstraintKind.primaryKey(words), name, from, to).stream().findFirst();
             List<UniqueKey> uniques = constraints(ConstraintKind.unique(words), name, from, to);
             List<CheckRule> checks = constraints(ConstraintKind.check(words), name, from, to);
             List<TableIndex> indexes = constraints(ConstraintKind.index(words), name, from, to);
             List<ForeignKey> references = constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from, to);
-            String comment = takes(Part.TABLE, name, "", Aspect.COMMENT) ? to.comment() : from.comment();
+            String comment = takes(SchemaPart.TABLE, name, "", Aspect.COMMENT) ? to.comment() : from.comment();
             return new Table(from.origin().or(to::origin), to.namespace(), to.name(), columns, key, uniques, checks, references, indexes, comment);
         }
 
@@ -167,9 +167,9 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
                 Column other = wanted.remove(words.folded(column.name()));
                 if (other != null) {
                     result.add(column(table, column, other));
-                } else if (!takes(Part.COLUMN, table, column.name(), Aspect.PRESENCE)) {
+                } else if (!takes(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE)) {
                     result.add(column);
-                } else if (pairing.moved(table, column.name()).filter(split -> !takes(Part.TABLE, split.into(), "", Aspect.PRESENCE)).isPresent()) {
+                } else if (pairing.moved(table, column.name()).filter(split -> !takes(SchemaPart.TABLE, split.into(), "", Aspect.PRESENCE)).isPresent()) {
                     left.add(table + "." + column.name() + " stays, because the table that its values move to is not taken over.");
                     result.add(column);
                 }
@@ -177,7 +177,7 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
             String before = "";
             Set<String> there = new HashSet<>(words.folded(result.stream().map(Column::name).toList()));
             for (Column column : to.columns()) {
-                if (wanted.containsKey(words.folded(column.name())) && takes(Part.COLUMN, table, column.name(), Aspect.PRESENCE)) {
+                if (wanted.containsKey(words.folded(column.name())) && takes(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE)) {
                     String neighbour = before;
                     int at = 0;
                     for (int i = 0; i < result.size(); i++) {
@@ -188,7 +188,7 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
                 }
                 before = there.contains(words.folded(column.name())) ? words.folded(column.name()) : before;
             }
-            return takes(Part.TABLE, table, "", Aspect.ORDER) ? ordered(result, to.columns()) : result;
+            return takes(SchemaPart.TABLE, table, "", Aspect.ORDER) ? ordered(result, to.columns()) : result;
         }
 
         private List<Column> ordered(List<Column> columns, List<Column> as) {
@@ -202,7 +202,7 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
 
         private Column column(String table, Column from, Column to) {
             String name = to.name();
-            Function<Aspect, Column> source = aspect -> takes(Part.COLUMN, table, name, aspect) ? to : from;
+            Function<Aspect, Column> source = aspect -> takes(SchemaPart.COLUMN, table, name, aspect) ? to : from;
             Column numbered = source.apply(Aspect.IDENTITY);
             Column computed = source.apply(Aspect.COMPUTED);
             ColumnDetails details = new ColumnDetails(computed.details().virtual(), source.apply(Aspect.ON_CHANGE).details().onUpdate(), source.apply(Aspect.COLLATION).details().collation());
@@ -211,7 +211,7 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
         }
 
         private <T> List<T> constraints(ConstraintKind<T> kind, String table, Table from, Table to) {
-            Pairs<T> pairs = kind.pairs(kind.of().apply(from), kind.of().apply(to));
+            Matching<T> pairs = kind.pairs(kind.of().apply(from), kind.of().apply(to));
             Map<T, T> partner = new IdentityHashMap<>();
             pairs.pairs().forEach(pair -> partner.put(pair.from(), pair.to()));
             List<T> result = new ArrayList<>();
@@ -248,17 +248,17 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
 
         private boolean kept(boolean stands, Table table, String what) {
             if (!stands) {
-                left.add(Names.of(table) + ": " + what + " is left out, because a column of it is not taken over.");
+                left.add(TableNames.of(table) + ": " + what + " is left out, because a column of it is not taken over.");
             }
             return stands;
         }
 
         private Table withStandingReferences(Table table, Map<String, Table> tables) {
             List<ForeignKey> references = table.foreignKeys().stream().filter(key -> {
-                Table there = tables.get(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())));
+                Table there = tables.get(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())));
                 boolean stands = there != null && (key.referencedColumns().isEmpty() || isKey(there, key.referencedColumns()));
                 if (!stands) {
-                    left.add(Names.of(table) + ": the foreign key " + key.name() + " is left out, because " + key.referencedTable() + (there == null ? " is not there." : " has no such key."));
+                    left.add(TableNames.of(table) + ": the foreign key " + key.name() + " is left out, because " + key.referencedTable() + (there == null ? " is not there." : " has no such key."));
                 }
                 return stands;
             }).toList();
@@ -275,10 +275,10 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
 
         /** Gives back the old names that were not taken. */
         private Merge named(Schema schema) {
-            Pairing kept = Pairing.NONE;
-            Pairing undone = Pairing.NONE;
+            RenameMap kept = RenameMap.NONE;
+            RenameMap undone = RenameMap.NONE;
             for (Map.Entry<String, String> table : pairing.tables().entrySet()) {
-                if (takes(Part.TABLE, table.getValue(), "", Aspect.NAME)) {
+                if (takes(SchemaPart.TABLE, table.getValue(), "", Aspect.NAME)) {
                     kept = kept.withTable(table.getKey(), table.getValue());
                 } else {
                     undone = undone.withTable(table.getValue(), table.getKey());
@@ -287,7 +287,7 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
             for (Map.Entry<String, Map<String, String>> table : pairing.columns().entrySet()) {
                 String name = undone.table(table.getKey());
                 for (Map.Entry<String, String> column : table.getValue().entrySet()) {
-                    if (takes(Part.COLUMN, table.getKey(), column.getValue(), Aspect.NAME)) {
+                    if (takes(SchemaPart.COLUMN, table.getKey(), column.getValue(), Aspect.NAME)) {
                         kept = kept.withColumn(name, column.getKey(), column.getValue());
                     } else {
                         undone = undone.withColumn(name, column.getValue(), column.getKey());
@@ -295,14 +295,14 @@ public record Merge(Schema schema, Pairing pairing, List<String> left) {
                 }
             }
             for (Split split : pairing.splits()) {
-                if (takes(Part.TABLE, split.into(), "", Aspect.PRESENCE)) {
+                if (takes(SchemaPart.TABLE, split.into(), "", Aspect.PRESENCE)) {
                     kept = kept.withSplit(underNames(split, undone));
                 }
             }
-            return new Merge(Renaming.apply(schema, undone, dialect), kept, left);
+            return new Merge(SchemaRenaming.apply(schema, undone, dialect), kept, left);
         }
 
-        private static Split underNames(Split split, Pairing undone) {
+        private static Split underNames(Split split, RenameMap undone) {
             String table = undone.table(split.table());
             Map<String, String> columns = new HashMap<>();
             split.columns().forEach((to, from) -> columns.put(to, undone.column(table, from)));

@@ -2,10 +2,10 @@ package entaxis.core.reconcile;
 
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
-import entaxis.core.expression.Sense;
+import entaxis.core.expression.CanonicalForm;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Neutral;
+import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
 import java.util.HashSet;
@@ -25,7 +25,7 @@ import java.util.regex.Pattern;
  * @param said what the head says beside names and constants: when a trigger fires, the types of a routine, how it may be used
  * @param kept the part that is kept, blanks aside; empty if there is none
  */
-record ProgramParts(String head, Set<String> said, Optional<String> kept) {
+record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
     private static final Pattern DOLLARS = Pattern.compile("(?is)\\bas\\s+(\\$\\w*\\$)(.*?)\\1");
     private static final Pattern QUOTES = Pattern.compile("(?is)\\bas\\s+'([^']*+(?:''[^']*+)*+)'");
     private static final Pattern EACH_ROW = Pattern.compile("(?is)\\bfor\\s+each\\s+row\\b(.*)");
@@ -53,9 +53,9 @@ record ProgramParts(String head, Set<String> said, Optional<String> kept) {
                 }
                 int body = trigger ? EACH_ROW.matcher(text).results().findFirst().map(found -> found.start(1)).orElse(text.length()) : body(text);
                 String head = text.substring(0, body).replaceAll("(?i)\\bdefiner\\s*=\\s*\\S+", "");
-                Set<String> said = said(head, trigger ? FIRING : USE);
-                said.add(head.contains("(") ? plain(head.substring(head.indexOf('('), head.indexOf(')') + 1)).toLowerCase(Locale.ROOT) : "");
-                yield new ProgramParts("", said, Optional.of(plain(text.substring(body))));
+                Set<String> wordsIn = wordsIn(head, trigger ? FIRING : USE);
+                wordsIn.add(head.contains("(") ? plain(head.substring(head.indexOf('('), head.indexOf(')') + 1)).toLowerCase(Locale.ROOT) : "");
+                yield new ProgramParts("", wordsIn, Optional.of(plain(text.substring(body))));
             }
             case ORACLE -> new ProgramParts("", Set.of(), found(view ? QUERY : BEHIND_NAME, text));
             case SQLITE, SQLSERVER, H2, ISO -> head(text, Set.of());
@@ -64,11 +64,11 @@ record ProgramParts(String head, Set<String> said, Optional<String> kept) {
 
     /** Whether the two parts tell programs apart. */
     boolean apart(ProgramParts other) {
-        return !said.equals(other.said) || kept.isPresent() && other.kept.isPresent() && !kept.equals(other.kept);
+        return !wordsIn.equals(other.wordsIn) || kept.isPresent() && other.kept.isPresent() && !kept.equals(other.kept);
     }
 
-    private static ProgramParts head(String text, Set<String> said) {
-        return new ProgramParts(text, said, Optional.empty());
+    private static ProgramParts head(String text, Set<String> wordsIn) {
+        return new ProgramParts(text, wordsIn, Optional.empty());
     }
 
     private static ProgramParts routine(String text) {
@@ -83,25 +83,25 @@ record ProgramParts(String head, Set<String> said, Optional<String> kept) {
     }
 
     private static Set<String> used(String head) {
-        Set<String> said = said(head.replaceAll("(?i)returns\\s+null\\s+on\\s+null\\s+input", "strict"), USE);
+        Set<String> wordsIn = wordsIn(head.replaceAll("(?i)returns\\s+null\\s+on\\s+null\\s+input", "strict"), USE);
         if (head.matches("(?is).*\\bsecurity\\s+definer\\b.*")) {
-            said.add("definer");
+            wordsIn.add("definer");
         }
-        return said;
+        return wordsIn;
     }
 
     private static Set<String> firing(String text) {
         Matcher when = WHEN.matcher(text);
         boolean found = when.find();
-        Set<String> said = said(found ? text.substring(0, when.start()) : text, FIRING);
+        Set<String> wordsIn = wordsIn(found ? text.substring(0, when.start()) : text, FIRING);
         if (found) {
-            said.add(Sense.of(Neutral.condition(when.group(1), Dialect.of(Target.POSTGRESQL))));
+            wordsIn.add(CanonicalForm.of(IsoNormalizer.condition(when.group(1), Dialect.of(Target.POSTGRESQL))));
         }
-        return said;
+        return wordsIn;
     }
 
-    private static Set<String> said(String head, Set<String> words) {
-        Set<String> said = new HashSet<>();
+    private static Set<String> wordsIn(String head, Set<String> words) {
+        Set<String> wordsIn = new HashSet<>();
         String before = "";
         for (Token token : Lexer.tokens(head)) {
             String word = token.text().toLowerCase(Locale.ROOT);
@@ -109,11 +109,11 @@ record ProgramParts(String head, Set<String> said, Optional<String> kept) {
             boolean cast = before.equals(":");
             boolean denied = before.equals("not");
             if (token.kind() == Token.Kind.WORD && words.contains(spelled) && !cast && !denied) {
-                said.add(spelled);
+                wordsIn.add(spelled);
             }
             before = token.kind() == Token.Kind.SPACE ? before : word;
         }
-        return said;
+        return wordsIn;
     }
 
     /** Where the body of a routine of MySQL begins: behind its parameters, its type and its characteristics. */

@@ -12,7 +12,7 @@ import java.util.List;
  * @param score   how much speaks for it, up to 1
  * @param reasons what speaks for it, in words
  */
-public record Rename(Part part, String table, String from, String to, double score, List<String> reasons) implements Offered {
+public record Rename(SchemaPart part, String table, String from, String to, double score, List<String> reasons) implements MatchSuggestion {
     /** From this score on, more speaks for it than against it. */
     public static final double LIKELY = 0.6;
 
@@ -47,7 +47,7 @@ public record Rename(Part part, String table, String from, String to, double sco
     }
 
     @Override
-    public Pairing into(Pairing pairing) {
-        return part == Part.TABLE ? pairing.withTable(from, to) : pairing.withColumn(table, from, to);
+    public RenameMap into(RenameMap pairing) {
+        return part == SchemaPart.TABLE ? pairing.withTable(from, to) : pairing.withColumn(table, from, to);
     }
 }

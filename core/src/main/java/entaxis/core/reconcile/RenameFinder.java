@@ -23,11 +23,11 @@ public final class RenameFinder {
     /** What is said of a column that stands where the other one stood. */
     public static final String SAME_NEIGHBOURS = "the same neighbours";
     private static final double LEAST = 0.4;
-    private static final int MOST_COMPARED = 60;
-    private final Wording words;
+    private static final int MAX_COMPARED = 60;
+    private final EngineWordingRules words;
 
     private RenameFinder(Dialect dialect) {
-        this.words = new Wording(dialect);
+        this.words = new EngineWordingRules(dialect);
     }
 
     /** What may have been renamed between two schemas of an engine, the most likely first; columns of tables that are themselves offered are looked at in that light. */
@@ -36,14 +36,14 @@ public final class RenameFinder {
     }
 
     private List<Rename> find(Schema from, Schema to) {
-        Pairs<Table> pairs = Pairs.of(from.tables(), to.tables(), table -> words.folded(Names.of(table)), table -> "");
+        Matching<Table> pairs = Matching.of(from.tables(), to.tables(), table -> words.folded(TableNames.of(table)), table -> "");
         List<Rename> renames = new ArrayList<>(tables(pairs.gone(), pairs.fresh(), from, to));
         Map<String, String> renamed = new HashMap<>();
         renames.stream().filter(Rename::likely).forEach(rename -> renamed.put(rename.from(), rename.to()));
         Map<String, Table> before = new HashMap<>();
-        from.tables().forEach(table -> before.put(words.folded(renamed.getOrDefault(Names.of(table), Names.of(table))), table));
+        from.tables().forEach(table -> before.put(words.folded(renamed.getOrDefault(TableNames.of(table), TableNames.of(table))), table));
         for (Table table : to.tables()) {
-            Optional.ofNullable(before.get(words.folded(Names.of(table)))).ifPresent(own -> renames.addAll(columns(own, table)));
+            Optional.ofNullable(before.get(words.folded(TableNames.of(table)))).ifPresent(own -> renames.addAll(columns(own, table)));
         }
         return renames;
     }
@@ -63,7 +63,7 @@ public final class RenameFinder {
             Map<Table, Integer> shared = new HashMap<>();
             for (Column column : table.columns()) {
                 List<Table> holders = byColumn.getOrDefault(words.folded(column.name()), List.of());
-                if (holders.size() <= MOST_COMPARED || fresh.size() <= MOST_COMPARED) {
+                if (holders.size() <= MAX_COMPARED || fresh.size() <= MAX_COMPARED) {
                     holders.forEach(holder -> shared.merge(holder, 1, Integer::sum));
                 }
             }
@@ -74,17 +74,17 @@ public final class RenameFinder {
 
     private Map<String, Set<String>> referring(Schema schema) {
         Map<String, Set<String>> referring = new HashMap<>();
-        schema.tables().forEach(table -> table.foreignKeys().forEach(key -> referring.computeIfAbsent(words.folded(Names.of(key.referencedNamespace(), key.referencedTable())), any -> new HashSet<>())
-                .add(words.folded(Names.of(table)))));
+        schema.tables().forEach(table -> table.foreignKeys().forEach(key -> referring.computeIfAbsent(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())), any -> new HashSet<>())
+                .add(words.folded(TableNames.of(table)))));
         return referring;
     }
 
     private Optional<Rename> scored(Table table, Table other, int shared, Map<String, Set<String>> referring, Map<String, Set<String>> referringNow) {
         int all = table.columns().size() + other.columns().size() - shared;
         double columns = (double) shared / all;
-        double name = Likeness.of(table.name(), other.name());
-        Set<String> before = referring.getOrDefault(words.folded(Names.of(table)), Set.of());
-        Set<String> now = referringNow.getOrDefault(words.folded(Names.of(other)), Set.of());
+        double name = NameSimilarity.of(table.name(), other.name());
+        Set<String> before = referring.getOrDefault(words.folded(TableNames.of(table)), Set.of());
+        Set<String> now = referringNow.getOrDefault(words.folded(TableNames.of(other)), Set.of());
         boolean referred = !before.isEmpty() && before.stream().anyMatch(now::contains);
         boolean key = !table.keyColumns().isEmpty() && words.folded(table.keyColumns()).equals(words.folded(other.keyColumns()));
         boolean refers = !references(table).isEmpty() && references(table).equals(references(other));
@@ -99,7 +99,7 @@ public final class RenameFinder {
         if (referred) {
             reasons.add("the same tables refer to it");
         }
-        return Optional.of(new Rename(Part.TABLE, "", Names.of(table), Names.of(other), Math.min(1, score), reasons));
+        return Optional.of(new Rename(SchemaPart.TABLE, "", TableNames.of(table), TableNames.of(other), Math.min(1, score), reasons));
     }
 
     private Set<String> references(Table table) {
@@ -111,8 +111,8 @@ public final class RenameFinder {
     }
 
     private List<Rename> columns(Table before, Table now) {
-        Pairs<Column> pairs = Pairs.of(before.columns(), now.columns(), column -> words.folded(column.name()), column -> "");
-        if (pairs.gone().isEmpty() || pairs.fresh().isEmpty() || (long) pairs.gone().size() * pairs.fresh().size() > (long) MOST_COMPARED * MOST_COMPARED) {
+        Matching<Column> pairs = Matching.of(before.columns(), now.columns(), column -> words.folded(column.name()), column -> "");
+        if (pairs.gone().isEmpty() || pairs.fresh().isEmpty() || (long) pairs.gone().size() * pairs.fresh().size() > (long) MAX_COMPARED * MAX_COMPARED) {
             return List.of();
         }
         BiFunction<Table, Column, String> around = (table, column) -> {
@@ -122,7 +122,7 @@ public final class RenameFinder {
         List<Rename> found = new ArrayList<>();
         for (Column column : pairs.gone()) {
             for (Column other : pairs.fresh()) {
-                double name = Likeness.of(column.name(), other.name());
+                double name = NameSimilarity.of(column.name(), other.name());
                 boolean type = words.type(column.type()).equals(words.type(other.type()));
                 boolean kind = type || Conversion.alike(column.type(), other.type());
                 boolean place = around.apply(before, column).equals(around.apply(now, other));
@@ -143,7 +143,7 @@ public final class RenameFinder {
                     if (keys) {
                         reasons.add("the same keys");
                     }
-                    found.add(new Rename(Part.COLUMN, Names.of(now), column.name(), other.name(), Math.min(1, score), reasons));
+                    found.add(new Rename(SchemaPart.COLUMN, TableNames.of(now), column.name(), other.name(), Math.min(1, score), reasons));
                 }
             }
         }

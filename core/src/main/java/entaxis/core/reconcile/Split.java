@@ -13,7 +13,7 @@ import java.util.Map;
  * @param once    columns of the new table by which equal rows of the old one become one row; none if each row has one of its own
  * @param reasons what speaks for it, in words
  */
-public record Split(String table, String into, List<String> moved, Map<String, String> columns, List<String> once, List<String> reasons) implements Offered {
+public record Split(String table, String into, List<String> moved, Map<String, String> columns, List<String> once, List<String> reasons) implements MatchSuggestion {
     /** Copies the collections. */
     public Split {
         moved = List.copyOf(moved);
@@ -48,7 +48,7 @@ public record Split(String table, String into, List<String> moved, Map<String, S
     }
 
     @Override
-    public Pairing into(Pairing pairing) {
+    public RenameMap into(RenameMap pairing) {
         return pairing.withSplit(this);
     }
 }

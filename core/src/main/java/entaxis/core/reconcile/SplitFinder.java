@@ -22,14 +22,14 @@ import java.util.stream.Stream;
  * that lost some, for each new table that shares one with them.
  */
 public final class SplitFinder {
-    private final Wording words;
+    private final EngineWordingRules words;
     private final Map<String, Table> before;
 
     /** Whether the split was done on the side that is not wanted, so that columns come back. */
     private final boolean backwards;
 
     private SplitFinder(Schema from, Dialect dialect, boolean backwards) {
-        this.words = new Wording(dialect);
+        this.words = new EngineWordingRules(dialect);
         this.before = words.byName(from.tables());
         this.backwards = backwards;
     }
@@ -43,10 +43,10 @@ public final class SplitFinder {
      * What the first side may have split that the second has in one table; each row of the second must find at most one of the first. The first is under the names of the second. Tables of the
      * usual schema only: the expressions that find the values name no other.
      */
-    public static List<Joined> joined(Schema from, Schema to, Dialect dialect) {
-        List<Joined> joined = new ArrayList<>();
+    public static List<MergedTable> joined(Schema from, Schema to, Dialect dialect) {
+        List<MergedTable> joined = new ArrayList<>();
         Set<String> usual = new HashSet<>();
-        Stream.concat(from.tables().stream(), to.tables().stream()).filter(table -> Names.of(table).equals(table.name())).forEach(table -> usual.add(table.name()));
+        Stream.concat(from.tables().stream(), to.tables().stream()).filter(table -> TableNames.of(table).equals(table.name())).forEach(table -> usual.add(table.name()));
         for (Split split : new SplitFinder(to, dialect, true).find(from)) {
             if (!usual.contains(split.table()) || !usual.contains(split.into())) {
                 continue;
@@ -60,13 +60,13 @@ public final class SplitFinder {
                     links.put(own, column);
                 }
             });
-            joined.add(new Joined(split.table(), split.into(), columns, links, split.reasons()));
+            joined.add(new MergedTable(split.table(), split.into(), columns, links, split.reasons()));
         }
         return joined;
     }
 
     private List<Split> find(Schema to) {
-        List<Table> fresh = to.tables().stream().filter(table -> !before.containsKey(words.folded(Names.of(table)))).toList();
+        List<Table> fresh = to.tables().stream().filter(table -> !before.containsKey(words.folded(TableNames.of(table)))).toList();
         if (fresh.isEmpty()) {
             return List.of();
         }
@@ -74,7 +74,7 @@ public final class SplitFinder {
         fresh.forEach(table -> table.columns().forEach(column -> holders.computeIfAbsent(words.folded(column.name()), any -> new ArrayList<>()).add(table)));
         List<Split> found = new ArrayList<>();
         for (Table now : to.tables()) {
-            Table old = before.get(words.folded(Names.of(now)));
+            Table old = before.get(words.folded(TableNames.of(now)));
             if (old == null) {
                 continue;
             }
@@ -127,24 +127,24 @@ public final class SplitFinder {
         Optional<ForeignKey> out = reference(now, into);
         if (back.isPresent()) {
             link(back.get().columns(), referenced(back.get(), now), backwards ? now : old, columns);
-            reasons.add(Names.of(into) + " refers to " + Names.of(now));
+            reasons.add(TableNames.of(into) + " refers to " + TableNames.of(now));
         } else if (out.isPresent()) {
             List<String> keys = referenced(out.get(), into);
             link(keys, out.get().columns(), backwards ? now : old, columns);
             once.addAll(keys);
-            reasons.add(Names.of(now) + " refers to " + Names.of(into));
+            reasons.add(TableNames.of(now) + " refers to " + TableNames.of(into));
         } else if (!backwards) {
             others.forEach((other, split) -> reference(other, into).filter(key -> once.isEmpty() && split.columns().keySet().containsAll(key.columns())).ifPresent(key -> {
                 List<String> keys = referenced(key, into);
                 link(keys, key.columns().stream().map(split.columns()::get).toList(), old, columns);
                 once.addAll(keys);
-                reasons.add(Names.of(other) + ", which came out of " + Names.of(now) + ", refers to " + Names.of(into));
+                reasons.add(TableNames.of(other) + ", which came out of " + TableNames.of(now) + ", refers to " + TableNames.of(into));
             }));
         }
         boolean linked = back.isPresent() && columns.keySet().containsAll(back.get().columns()) || !once.isEmpty() && columns.keySet().containsAll(once);
         boolean possible = backwards ? back.map(key -> unique(into, key.columns())).orElse(true) : into.columns().stream().allMatch(column -> columns.containsKey(column.name()) || !needed(column));
         return !moved.isEmpty() && linked && possible
-                ? Optional.of(new Split(Names.of(now), Names.of(into), moved, columns, once, reasons)) : Optional.empty();
+                ? Optional.of(new Split(TableNames.of(now), TableNames.of(into), moved, columns, once, reasons)) : Optional.empty();
     }
 
     /** Adds what fills the columns of the new table by which the two belong together, as far as the old table had it. */
@@ -158,7 +158,7 @@ public final class SplitFinder {
     }
 
     private static Optional<ForeignKey> reference(Table from, Table to) {
-        return from.foreignKeys().stream().filter(key -> Names.of(key.referencedNamespace(), key.referencedTable()).equals(Names.of(to))).findFirst();
+        return from.foreignKeys().stream().filter(key -> TableNames.of(key.referencedNamespace(), key.referencedTable()).equals(TableNames.of(to))).findFirst();
     }
 
     private static List<String> referenced(ForeignKey key, Table table) {

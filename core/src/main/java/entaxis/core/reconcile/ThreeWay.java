@@ -53,12 +53,12 @@ public final class ThreeWay {
      * @param to      the side that is wanted
      * @param pairing what has a new name on the wanted side
      */
-    public static ThreeWay of(Optional<Schema> agreed, Schema from, Schema to, Dialect dialect, Pairing pairing) {
+    public static ThreeWay of(Optional<Schema> agreed, Schema from, Schema to, Dialect dialect, RenameMap pairing) {
         ThreeWay threeWay = new ThreeWay(agreed.isPresent());
         agreed.ifPresent(base -> {
-            Schema named = Renaming.apply(base, pairing, dialect);
-            List<Difference> have = Comparison.of(named, Renaming.apply(from, pairing, dialect), dialect, Pairing.NONE).differences();
-            List<Difference> wanted = Comparison.of(named, to, dialect, Pairing.NONE).differences();
+            Schema named = SchemaRenaming.apply(base, pairing, dialect);
+            List<Difference> have = Comparison.of(named, SchemaRenaming.apply(from, pairing, dialect), dialect, RenameMap.NONE).differences();
+            List<Difference> wanted = Comparison.of(named, to, dialect, RenameMap.NONE).differences();
             have.forEach(difference -> threeWay.movedBefore.put(difference.key(), difference));
             wanted.forEach(difference -> threeWay.movedWanted.put(difference.key(), difference));
             threeWay.names(base, from, to, dialect, pairing);
@@ -67,12 +67,12 @@ public final class ThreeWay {
     }
 
     /** A new name came from the side whose name the agreed state does not have. */
-    private void names(Schema base, Schema from, Schema to, Dialect dialect, Pairing pairing) {
-        Set<String> tables = base.tables().stream().map(Names::of).collect(Collectors.toSet());
+    private void names(Schema base, Schema from, Schema to, Dialect dialect, RenameMap pairing) {
+        Set<String> tables = base.tables().stream().map(TableNames::of).collect(Collectors.toSet());
         Map<String, Set<String>> columns = new HashMap<>();
-        base.tables().forEach(table -> columns.put(pairing.table(Names.of(table)), table.columns().stream().map(Column::name).collect(Collectors.toSet())));
+        base.tables().forEach(table -> columns.put(pairing.table(TableNames.of(table)), table.columns().stream().map(Column::name).collect(Collectors.toSet())));
         Comparison.of(from, to, dialect, pairing).differences().stream().filter(difference -> difference.aspect() == Aspect.NAME).forEach(difference -> {
-            Set<String> known = difference.part() == Part.TABLE ? tables : columns.getOrDefault(difference.table(), Set.of());
+            Set<String> known = difference.part() == SchemaPart.TABLE ? tables : columns.getOrDefault(difference.table(), Set.of());
             if (!known.contains(difference.from())) {
                 movedBefore.put(difference.key(), difference);
             }
@@ -95,6 +95,6 @@ public final class ThreeWay {
     /** A part moved if it changed itself, or came or went as a whole with what it belongs to. */
     private static boolean moved(Map<String, Difference> moves, Difference difference) {
         return moves.containsKey(difference.key()) || moves.containsKey(difference.part() + "|" + difference.table() + "|" + difference.name() + "|" + Aspect.PRESENCE)
-                || moves.containsKey(Part.TABLE + "|" + difference.table() + "||" + Aspect.PRESENCE);
+                || moves.containsKey(SchemaPart.TABLE + "|" + difference.table() + "||" + Aspect.PRESENCE);
     }
 }

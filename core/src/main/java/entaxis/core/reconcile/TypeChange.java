@@ -1,13 +1,13 @@
 package entaxis.core.reconcile;
 
 import entaxis.core.design.Target;
-import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
-import entaxis.core.type.SqlType;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -19,7 +19,7 @@ public final class TypeChange {
     private TypeChange() { }
 
     /** Whether the engine changes a type where it is: the rules of a domain, and on PostgreSQL the values of an enumeration that keep their order (PostgreSQL manual, ALTER TYPE). */
-    public static boolean inPlace(TypeDefinition from, TypeDefinition to, Wording words) {
+    public static boolean inPlace(TypeDefinition from, TypeDefinition to, EngineWordingRules words) {
         boolean rules = from instanceof DomainDefinition one && to instanceof DomainDefinition other && words.type(one.base()).equals(words.type(other.base()));
         return rules || words.dialect().target() == Target.POSTGRESQL && from instanceof EnumDefinition one && to instanceof EnumDefinition other
                 && other.values().stream().filter(one.values()::contains).toList().equals(one.values());

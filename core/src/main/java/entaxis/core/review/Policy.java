@@ -15,7 +15,7 @@ import java.util.Optional;
  */
 public record Policy(Map<String, Optional<Level>> levels) {
     /** Every rule at its own level. */
-    public static final Policy USUAL = new Policy(Map.of());
+    public static final Policy DEFAULT = new Policy(Map.of());
 
     /** Copies the levels. */
     public Policy {

@@ -43,7 +43,7 @@ public final class Review {
             Rules.ALL.stream().filter(rule -> !(rule instanceof EntityRule || rule instanceof NamesRule || rule instanceof GatheringRule<?>)).toList();
 
     /** So many entities are judged one by one; more are shared among the processors. */
-    private static final int FEW = 64;
+    private static final int SMALL_SIZE = 64;
 
     private final Optional<Reviewed> reviewed;
     private final Map<EntityId, Judged> byEntity;
@@ -97,7 +97,7 @@ public final class Review {
     }
 
     private static Map<EntityId, Judged> judged(List<Entity> entities, Reviewed design) {
-        Stream<Entity> all = entities.size() > FEW ? entities.parallelStream() : entities.stream();
+        Stream<Entity> all = entities.size() > SMALL_SIZE ? entities.parallelStream() : entities.stream();
         return all.collect(Collectors.toMap(Entity::id, entity -> judge(entity, design)));
     }
 

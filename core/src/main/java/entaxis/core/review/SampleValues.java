@@ -1,11 +1,10 @@
 package entaxis.core.review;
 
-import entaxis.core.expression.SqlValue;
 import entaxis.core.expression.SqlValue.Flag;
 import entaxis.core.expression.SqlValue.Moment;
 import entaxis.core.expression.SqlValue.Numeric;
 import entaxis.core.expression.SqlValue.Text;
-import entaxis.core.type.SqlType;
+import entaxis.core.expression.SqlValue;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.DateType;
@@ -14,6 +13,7 @@ import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType.FloatType;
 import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType.TimestampType;
+import entaxis.core.type.SqlType;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
@@ -26,7 +26,7 @@ import java.util.function.Function;
 /** One value of each range into which constants cut the values of a type: what is true of these is true of all. */
 final class SampleValues {
     private static final BigDecimal DAY = BigDecimal.valueOf(86_400);
-    private static final int MOST = 2000;
+    private static final int MAX_COUNT = 2000;
     /** A text that no condition names. */
     private static final String OTHER = "\u0001";
 
@@ -39,7 +39,7 @@ final class SampleValues {
      * @return nothing where the type is not one that can be cut, or a constant is not one of it
      */
     static Optional<List<SqlValue>> of(SqlType type, boolean holdsTypes, List<SqlValue> constants) {
-        if (constants.size() > MOST) {
+        if (constants.size() > MAX_COUNT) {
             return Optional.empty();
         }
         return switch (type) {

@@ -38,7 +38,7 @@ public final class Values {
     private static final Pattern NUMBER = Pattern.compile("[-+]?(?:\\d+(?:\\.\\d*)?|\\.\\d+)(?:[eE][-+]?\\d+)?");
     private static final Pattern DAY = Pattern.compile("(\\d{4})-(\\d{2})-(\\d{2})");
     private static final Set<String> TRUTH = Set.of("true", "false", "t", "f", "yes", "no", "y", "n", "on", "off", "1", "0");
-    private static final int LONGEST_NUMBER = 60;
+    private static final int MAX_NUMBER_LENGTH = 60;
 
     private Values() { }
 
@@ -78,7 +78,7 @@ public final class Values {
         return switch (of.plain(type)) {
             case IntegerType any -> SqlValue.number(value);
             case DecimalType(OptionalInt precision, OptionalInt scale) -> SqlValue.number(value) instanceof SqlValue.Numeric(BigDecimal number)
-                    && number.stripTrailingZeros().scale() <= scale.orElse(precision.isPresent() ? 0 : LONGEST_NUMBER) ? new SqlValue.Numeric(number) : SqlValue.UNCLEAR;
+                    && number.stripTrailingZeros().scale() <= scale.orElse(precision.isPresent() ? 0 : MAX_NUMBER_LENGTH) ? new SqlValue.Numeric(number) : SqlValue.UNCLEAR;
             case DateType any -> SqlValue.moment(value);
             case TimestampType(OptionalInt precision, boolean zoned) -> zoned ? SqlValue.UNCLEAR : SqlValue.moment(value);
             case BooleanType any -> value.strip().equalsIgnoreCase("true") ? new SqlValue.Flag(true)
@@ -166,12 +166,12 @@ public final class Values {
 
     private static Optional<BigDecimal> number(String value) {
         String text = value.strip();
-        return text.length() <= LONGEST_NUMBER && NUMBER.matcher(text).matches() ? Optional.of(new BigDecimal(text)) : Optional.empty();
+        return text.length() <= MAX_NUMBER_LENGTH && NUMBER.matcher(text).matches() ? Optional.of(new BigDecimal(text)) : Optional.empty();
     }
 
     private static Optional<String> whole(IntegerType type, String value) {
         Optional<BigDecimal> number = number(value);
-        if (number.isEmpty() || number.get().scale() < -LONGEST_NUMBER || number.get().precision() - number.get().scale() > LONGEST_NUMBER) {
+        if (number.isEmpty() || number.get().scale() < -MAX_NUMBER_LENGTH || number.get().precision() - number.get().scale() > MAX_NUMBER_LENGTH) {
             return Optional.of("“" + value + "” is no whole number that fits");
         }
         BigInteger given = number.get().setScale(0, java.math.RoundingMode.HALF_UP).toBigInteger();
@@ -188,7 +188,7 @@ public final class Values {
             return Optional.of("“" + value + "” is no number");
         }
         int before = number.get().precision() - number.get().scale();
-        int room = precision.orElse(LONGEST_NUMBER) - scale.orElse(0);
+        int room = precision.orElse(MAX_NUMBER_LENGTH) - scale.orElse(0);
         return number.get().signum() != 0 && before > Math.max(0, room)
                 ? Optional.of(value.strip() + " has " + before + " digits before the point, of which " + Math.max(0, room) + " fit") : Optional.empty();
     }

@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
 public final class SentenceReader {
     private static final Pattern SENTENCE = Pattern.compile("[^.;/\\n]+");
     private static final List<String> EACH = List.of("each", "every", "a", "an", "one");
-    private static final int MOST = 1000;
+    private static final int MAX_COUNT = 1000;
 
     private SentenceReader() { }
 
@@ -47,7 +47,7 @@ public final class SentenceReader {
         List<Said> said = new ArrayList<>();
         List<NotUnderstood> faults = new ArrayList<>();
         String[] lines = text.split("\\R", -1);
-        for (int i = 0; i < lines.length && said.size() < MOST; i++) {
+        for (int i = 0; i < lines.length && said.size() < MAX_COUNT; i++) {
             Matcher matcher = SENTENCE.matcher(lines[i]);
             while (matcher.find()) {
                 if (!matcher.group().isBlank()) {

@@ -5,12 +5,12 @@ import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.sql.AttributeLine.Fault;
 import entaxis.core.sql.AttributeLine.Reading;
 import entaxis.core.sql.AttributeLine.Understood;
-import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
+import entaxis.core.token.Token;
 import entaxis.core.token.TokenCursor;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeNames;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
@@ -182,8 +182,8 @@ public final class AttributeLineReader {
         if (!cursor.accept("(")) {
             return Optional.empty();
         }
-        long start = Numbering.USUAL.start();
-        long step = Numbering.USUAL.step();
+        long start = Numbering.DEFAULT.start();
+        long step = Numbering.DEFAULT.step();
         while (!cursor.accept(")")) {
             boolean first = cursor.accept("start", "with") || cursor.accept("start");
             if (!first && !cursor.accept("increment", "by") && !cursor.accept("increment")) {
@@ -198,7 +198,7 @@ public final class AttributeLineReader {
             start = first ? value : start;
             step = first ? step : value;
         }
-        numbering = Optional.of(new Numbering(start, step)).filter(numbers -> !numbers.equals(Numbering.USUAL));
+        numbering = Optional.of(new Numbering(start, step)).filter(numbers -> !numbers.equals(Numbering.DEFAULT));
         return Optional.empty();
     }
 

@@ -38,7 +38,7 @@ public final class CascadePaths {
     }
 
     /** The tables with only those actions left that the engine takes. */
-    static List<Table> cut(List<Table> tables, Dialect dialect, List<Finding> findings) {
+    static List<Table> cut(List<Table> tables, Dialect dialect, List<AdaptationNote> findings) {
         if (!dialect.refusesSecondCascade()) {
             return tables;
         }
@@ -48,7 +48,7 @@ public final class CascadePaths {
             List<ForeignKey> keys = new ArrayList<>();
             for (ForeignKey key : table.foreignKeys()) {
                 if (refused.contains(key)) {
-                    findings.add(new Finding(Finding.Kind.LOST, table.name(), key.name(),
+                    findings.add(new AdaptationNote(AdaptationNote.Kind.LOST, table.name(), key.name(),
                             "a second way of carrying changes along from " + key.referencedTable() + " is not possible; here it is refused instead"));
                 }
                 keys.add(refused.contains(key) ? key.withActions(ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION) : key);

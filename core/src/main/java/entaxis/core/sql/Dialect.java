@@ -4,11 +4,10 @@ import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
-import entaxis.core.type.SqlType;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.DecimalType;
@@ -17,6 +16,7 @@ import entaxis.core.type.SqlType.Form;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType.NativeType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.nio.charset.StandardCharsets;
 import java.util.EnumMap;
@@ -147,7 +147,7 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
      * @param keyed whether the column is part of a key or an index, which some engines do not allow for long texts
      * @param loss  is told, in words, what the engine's type cannot keep
      */
-    public abstract SqlType held(SqlType type, boolean keyed, Losses loss);
+    public abstract SqlType held(SqlType type, boolean keyed, LossReport loss);
 
     /** A type that this engine holds, as it spells it. */
     public String type(SqlType held) {
@@ -382,7 +382,7 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
     }
 
     /** A decimal type with both numbers given and within the engine's bounds. */
-    static DecimalType bounded(DecimalType type, int maxPrecision, int maxScale, Losses loss) {
+    static DecimalType bounded(DecimalType type, int maxPrecision, int maxScale, LossReport loss) {
         if (type.precision().isEmpty()) {
             loss.say("any number of digits becomes " + maxPrecision + " digits, " + Math.min(10, maxScale) + " of them decimals");
             return decimal(maxPrecision, Math.min(10, maxScale));
@@ -404,7 +404,7 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
     }
 
     /** An array as an engine without arrays holds it. */
-    SqlType asDocument(ArrayType array, boolean keyed, Losses loss) {
+    SqlType asDocument(ArrayType array, boolean keyed, LossReport loss) {
         loss.say("a list of " + array.element().text() + " is held as one JSON document; nothing checks its elements");
         return held(document(), keyed, loss);
     }

@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
  * Stored Programs”: DELIMITER; SQL Server documentation, “GO” and the rule that CREATE VIEW and its like stand alone in their batch; Oracle SQL*Plus, “/”.
  */
 public final class Ending {
-    private static final int MOST_WORDS = 8;
+    private static final int MAX_WORDS = 8;
     private static final Pattern WORD = Pattern.compile("(?:\\s+|--[^\\n]*+|/\\*(?:[^*]|\\*(?!/))*+\\*/)*+([A-Za-z_]+)");
     private static final String BATCH = "GO\n";
     private static final Set<String> ALONE = Set.of("view", "function", "procedure", "proc", "trigger", "default", "rule");
@@ -55,7 +55,7 @@ public final class Ending {
     private static String made(String text) {
         Matcher word = WORD.matcher(text);
         boolean begun = false;
-        for (int seen = 0; seen < MOST_WORDS && word.lookingAt(); seen++) {
+        for (int seen = 0; seen < MAX_WORDS && word.lookingAt(); seen++) {
             String lower = word.group(1).toLowerCase(Locale.ROOT);
             if (!begun && !lower.equals("create") && !lower.equals("alter")) {
                 return "";

@@ -2,11 +2,10 @@ package entaxis.core.sql;
 
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
-import entaxis.core.type.SqlType;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
@@ -19,6 +18,7 @@ import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.List;
 import java.util.OptionalInt;
@@ -28,7 +28,7 @@ import java.util.function.Function;
 /** H2 2.4, which is also the built-in engine. */
 final class H2Dialect extends Dialect {
     /** Longest CHAR and VARCHAR, and their length where none is given. H2 manual, Data Types. */
-    private static final int MOST_DIGITS = 100_000;
+    private static final int MAX_DIGITS = 100_000;
     private static final int MAX_VARYING = 1_000_000_000;
     /** Types that no other engine has. H2 manual, Data Types. */
     private static final List<String> OWN = List.of("geometry", "java_object", "decfloat", "varchar_ignorecase");
@@ -70,7 +70,7 @@ final class H2Dialect extends Dialect {
 
     /** H2 manual, Data Types: no unsigned integers; text beyond 1 000 000 000 characters is a large object (1 048 576 before version 2.3.230); a time has no fraction unless asked for. */
     @Override
-    public SqlType held(SqlType type, boolean keyed, Losses loss) {
+    public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case IntegerType integer when integer.unsigned() -> signedFor(integer);
             case CharacterType(Form form, OptionalInt length) when form == Form.LARGE && keyed -> {
@@ -120,11 +120,11 @@ final class H2Dialect extends Dialect {
             case "mediumint", "signed" -> SqlType.integer();
             case "int8", "identity", "bigserial", "serial8" -> new IntegerType(IntegerSize.BIGINT, false);
             case "serial" -> SqlType.integer();
-            case "numeric", "decimal", "dec" -> spelling.number(0).isPresent() ? SpelledTypes.iso(spelling) : decimal(MOST_DIGITS, 0);
-            case "decfloat" -> new NativeType(spelling.number(0).orElse(MOST_DIGITS) == MOST_DIGITS ? "decfloat" : "decfloat(" + spelling.number(0).getAsInt() + ")");
-            case "number" -> held(SpelledTypes.iso(new TypeSpelling("numeric", spelling.arguments(), false, spelling.text())), false, Losses.IGNORED);
+            case "numeric", "decimal", "dec" -> spelling.number(0).isPresent() ? SpelledTypes.iso(spelling) : decimal(MAX_DIGITS, 0);
+            case "decfloat" -> new NativeType(spelling.number(0).orElse(MAX_DIGITS) == MAX_DIGITS ? "decfloat" : "decfloat(" + spelling.number(0).getAsInt() + ")");
+            case "number" -> held(SpelledTypes.iso(new TypeSpelling("numeric", spelling.arguments(), false, spelling.text())), false, LossReport.IGNORED);
             case "datetime", "smalldatetime" -> new TimestampType(spelling.number(0), false);
-            default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own : held(SpelledTypes.iso(spelling), false, Losses.IGNORED);
+            default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own : held(SpelledTypes.iso(spelling), false, LossReport.IGNORED);
         };
     }
 

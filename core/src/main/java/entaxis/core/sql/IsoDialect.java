@@ -1,7 +1,6 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.Target;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.CharacterType;
@@ -12,6 +11,7 @@ import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.UuidType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -58,7 +58,7 @@ final class IsoDialect extends Dialect {
 
     /** ISO/IEC 9075-2, 6.1: no one-byte and no unsigned integers, no unbounded strings beside large objects, no type for identifiers. */
     @Override
-    public SqlType held(SqlType type, boolean keyed, Losses loss) {
+    public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case CharacterType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() -> fixed(1);
             case CharacterType(Form form, OptionalInt length) when form == Form.VARYING && length.isEmpty() -> SqlType.largeText();

@@ -1,9 +1,9 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.Target;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.UuidType;
+import entaxis.core.type.SqlType;
 import java.util.List;
 import java.util.Set;
 
@@ -28,7 +28,7 @@ final class MariaDbDialect extends MySqlDialect {
 
     /** MariaDB manual, “UUID Data Type” and “INET6”. */
     @Override
-    public SqlType held(SqlType type, boolean keyed, Losses loss) {
+    public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case UuidType uuid -> uuid;
             case NativeType(String spelling) when ForeignTypes.among(OWN, spelling) -> type;

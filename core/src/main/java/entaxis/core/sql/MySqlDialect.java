@@ -2,7 +2,6 @@ package entaxis.core.sql;
 
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
@@ -19,6 +18,7 @@ import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType.UuidType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.List;
 import java.util.Optional;
@@ -89,7 +89,7 @@ sealed class MySqlDialect extends Dialect permits MariaDbDialect {
 
     /** MySQL manual, “Data Types”: fractions of a second have to be asked for, keys hold short texts only. */
     @Override
-    public SqlType held(SqlType type, boolean keyed, Losses loss) {
+    public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case CharacterType(Form form, OptionalInt length) when form == Form.FIXED && length.orElse(1) <= MAX_FIXED -> fixed(length.orElse(1));
             case CharacterType(Form form, OptionalInt length) when keyed && (form == Form.LARGE || length.orElse(Integer.MAX_VALUE) > 3 * MAX_KEY_VARCHAR) -> {

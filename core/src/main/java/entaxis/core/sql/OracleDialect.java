@@ -3,9 +3,8 @@ package entaxis.core.sql;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
-import entaxis.core.type.SqlType;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
@@ -23,6 +22,7 @@ import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType.UuidType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.List;
 import java.util.Optional;
@@ -79,7 +79,7 @@ final class OracleDialect extends Dialect {
 
     /** Oracle Database SQL Language Reference, “Data Types”: all exact numbers are NUMBER; no truth values, no times of day. */
     @Override
-    public SqlType held(SqlType type, boolean keyed, Losses loss) {
+    public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case CharacterType(Form form, OptionalInt length) when keyed && (form == Form.LARGE || length.orElse(Integer.MAX_VALUE) > 1000) -> {
                 loss.say("a key holds at most " + MAX_KEY + " characters here");
@@ -156,7 +156,7 @@ final class OracleDialect extends Dialect {
             case "raw" -> new BinaryType(Form.VARYING, OptionalInt.of(first.orElse(1)));
             case "nclob", "long", "long raw", "rowid", "bfile", "xmltype" -> new NativeType(spelling.name());
             case "timestamp with local time zone", "json", "boolean", "enum", "text", "time", "uuid", "bigint", "tinyint", "int8", "bool" -> new NativeType(SpelledTypes.plain(spelling.text()));
-            default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own : held(SpelledTypes.iso(spelling), false, Losses.IGNORED);
+            default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own : held(SpelledTypes.iso(spelling), false, LossReport.IGNORED);
         };
     }
 

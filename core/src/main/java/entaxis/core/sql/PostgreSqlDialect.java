@@ -2,10 +2,9 @@ package entaxis.core.sql;
 
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
-import entaxis.core.type.SqlType;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.CharacterType;
@@ -17,6 +16,7 @@ import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.List;
 import java.util.Optional;
@@ -78,7 +78,7 @@ final class PostgreSqlDialect extends Dialect {
 
     /** PostgreSQL manual, chapter 8: no one-byte integer, no unsigned integers, one binary type. */
     @Override
-    public SqlType held(SqlType type, boolean keyed, Losses loss) {
+    public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case CharacterType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() -> fixed(1);
             case BinaryType(Form form, OptionalInt length) -> {
@@ -119,7 +119,7 @@ final class PostgreSqlDialect extends Dialect {
             case "bigserial", "serial8" -> new IntegerType(IntegerSize.BIGINT, false);
             case "smallserial", "serial2" -> new IntegerType(IntegerSize.SMALLINT, false);
             case "interval", "binary", "varbinary", "blob", "clob", "tinyint", "enum" -> new NativeType(SpelledTypes.plain(plain.text()));
-            default -> SpelledTypes.iso(plain) instanceof NativeType own ? own : held(SpelledTypes.iso(plain), false, Losses.IGNORED);
+            default -> SpelledTypes.iso(plain) instanceof NativeType own ? own : held(SpelledTypes.iso(plain), false, LossReport.IGNORED);
         };
     }
 

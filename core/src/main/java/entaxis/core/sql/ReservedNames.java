@@ -8,22 +8,22 @@ import java.util.Optional;
 
 /** Tells which tables and columns have a name that an engine reserves: the script puts it in quotes, and so must every query. */
 final class ReservedNames {
-    private static final int LONGEST = 32;
+    private static final int MAX_LENGTH = 32;
 
     private ReservedNames() { }
 
     /** A finding for each such name. Linear in the columns. */
-    static List<Finding> of(Schema schema, Dialect dialect) {
-        List<Finding> findings = new ArrayList<>();
+    static List<AdaptationNote> of(Schema schema, Dialect dialect) {
+        List<AdaptationNote> findings = new ArrayList<>();
         schema.tables().forEach(table -> {
-            said(table.name(), dialect).ifPresent(words -> findings.add(new Finding(Finding.Kind.QUOTED, table.name(), "", words)));
-            table.columns().forEach(column -> said(column.name(), dialect).ifPresent(words -> findings.add(new Finding(Finding.Kind.QUOTED, table.name(), column.name(), words))));
+            description(table.name(), dialect).ifPresent(words -> findings.add(new AdaptationNote(AdaptationNote.Kind.QUOTED, table.name(), "", words)));
+            table.columns().forEach(column -> description(column.name(), dialect).ifPresent(words -> findings.add(new AdaptationNote(AdaptationNote.Kind.QUOTED, table.name(), column.name(), words))));
         });
         return findings;
     }
 
-    private static Optional<String> said(String name, Dialect dialect) {
-        if (name.length() > LONGEST) {
+    private static Optional<String> description(String name, Dialect dialect) {
+        if (name.length() > MAX_LENGTH) {
             return Optional.empty();
         }
         String word = name.toLowerCase(Locale.ROOT);

@@ -18,7 +18,7 @@ import java.util.stream.Collectors;
  * @param statements the statements in the order in which they are to be run
  * @param findings   what the engine does not take as it was asked for
  */
-public record Script(Target engine, String head, List<Statement> statements, List<Finding> findings) {
+public record Script(Target engine, String head, List<Statement> statements, List<AdaptationNote> findings) {
 
     /** What a statement does. */
     public enum Kind { DROP, SCHEMA, TYPE, SEQUENCE, TABLE, FOREIGN_KEY, INDEX, PROGRAM, COMMENT, ROWS, SETTING }

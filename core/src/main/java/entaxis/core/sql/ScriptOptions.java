@@ -18,7 +18,7 @@ import java.util.Set;
 public record ScriptOptions(boolean dropFirst, boolean onlyIfAbsent, boolean comments, boolean foreignKeysInside, boolean quoteAlways, Letters letters, Optional<String> schema,
         Optional<Set<String>> chosen) {
     /** With comments, without dropping, in the engine's default schema. */
-    public static final ScriptOptions USUAL = new ScriptOptions(false, true, Optional.empty());
+    public static final ScriptOptions DEFAULT = new ScriptOptions(false, true, Optional.empty());
 
     /** The case of letters that names are written in. */
     public enum Letters {

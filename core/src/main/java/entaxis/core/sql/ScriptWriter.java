@@ -2,7 +2,6 @@ package entaxis.core.sql;
 
 import entaxis.core.design.Target;
 import entaxis.core.schema.ForeignKey;
-import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
@@ -42,11 +41,11 @@ public final class ScriptWriter {
 
     /** The script for a schema; tables without columns are left out and named in the head. */
     public Script write(Schema schema, String title) {
-        Fitted fitted = Fitting.fit(schema, dialect);
+        AdaptedSchema fitted = DialectAdapter.fit(schema, dialect);
         List<Table> tables = fitted.schema().tables().stream().filter(table -> !table.columns().isEmpty())
                 .filter(table -> options.chosen().map(chosen -> chosen.contains(table.name())).orElse(true)).toList();
         Set<String> written = tables.stream().map(Table::name).collect(Collectors.toSet());
-        List<Finding> findings = Stream.concat(fitted.findings().stream(), ReservedNames.of(fitted.schema(), dialect).stream()).filter(finding -> finding.table().isEmpty() || options.chosen().map(chosen -> chosen.contains(finding.table())).orElse(true)).toList();
+        List<AdaptationNote> findings = Stream.concat(fitted.findings().stream(), ReservedNames.of(fitted.schema(), dialect).stream()).filter(finding -> finding.table().isEmpty() || options.chosen().map(chosen -> chosen.contains(finding.table())).orElse(true)).toList();
         List<Statement> statements = new ArrayList<>();
         if (options.dropFirst()) {
             new Drops(dialect, spelling).write(fitted.schema(), tables, statements);

@@ -2,7 +2,6 @@ package entaxis.core.sql;
 
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
@@ -19,6 +18,7 @@ import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType.UuidType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.List;
 import java.util.Optional;
@@ -86,7 +86,7 @@ final class SqlServerDialect extends Dialect {
 
     /** SQL Server documentation, “Data types”: Unicode texts, tinyint from 0 to 255, seven digits of a second at most. */
     @Override
-    public SqlType held(SqlType type, boolean keyed, Losses loss) {
+    public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case CharacterType(Form form, OptionalInt length) when keyed && length.orElse(Integer.MAX_VALUE) > MAX_KEY_CHARACTERS * 2 -> {
                 loss.say("a key holds at most " + MAX_KEY_CHARACTERS + " characters");

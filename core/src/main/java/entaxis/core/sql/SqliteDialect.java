@@ -1,7 +1,6 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.Target;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.CharacterType;
@@ -17,6 +16,7 @@ import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType.UuidType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -60,7 +60,7 @@ final class SqliteDialect extends Dialect {
 
     /** SQLite documentation, “Datatypes In SQLite”: a declared type gives an affinity and keeps its words; lengths are not checked. */
     @Override
-    public SqlType held(SqlType type, boolean keyed, Losses loss) {
+    public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case CharacterType(Form form, OptionalInt length) when form == Form.FIXED -> fixed(length.orElse(1));
             case CharacterType(Form form, OptionalInt length) when form == Form.VARYING && length.isEmpty() -> SqlType.largeText();

@@ -6,17 +6,16 @@ import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
-import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
-import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect.Comments;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimestampType;
+import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -194,7 +193,7 @@ public final class TableWriter {
     }
 
     private String identity(Column column) {
-        Numbering numbers = column.numbering().orElse(Numbering.USUAL);
+        Numbering numbers = column.numbering().orElse(Numbering.DEFAULT);
         return switch (dialect.target()) {
             case MYSQL, MARIADB -> "AUTO_INCREMENT";
             case SQLSERVER -> "IDENTITY(" + numbers.start() + ", " + numbers.step() + ")";

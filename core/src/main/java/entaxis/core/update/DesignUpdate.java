@@ -13,10 +13,6 @@ import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
-import entaxis.core.design.Carried;
-import entaxis.core.design.CarriedId;
-import entaxis.core.design.CarriedProgram;
-import entaxis.core.design.CarriedSequence;
 import entaxis.core.design.Design;
 import entaxis.core.design.Domain;
 import entaxis.core.design.End;
@@ -26,12 +22,16 @@ import entaxis.core.design.Enumeration;
 import entaxis.core.design.ForeignColumns;
 import entaxis.core.design.Fresh;
 import entaxis.core.design.Index;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.NamedCheck;
 import entaxis.core.design.NamedType;
+import entaxis.core.design.OpaqueId;
+import entaxis.core.design.OpaqueObject;
+import entaxis.core.design.OpaqueProgram;
+import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
 import entaxis.core.design.Relationship;
@@ -41,33 +41,33 @@ import entaxis.core.design.Side;
 import entaxis.core.design.SqlName;
 import entaxis.core.design.Structure;
 import entaxis.core.design.TypeId;
-import entaxis.core.expression.Sense;
+import entaxis.core.expression.CanonicalForm;
 import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Names;
-import entaxis.core.reconcile.Joined;
-import entaxis.core.reconcile.Pairing;
-import entaxis.core.reconcile.Part;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.MergedTable;
+import entaxis.core.reconcile.RenameMap;
+import entaxis.core.reconcile.SchemaPart;
+import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
-import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Neutral;
-import entaxis.core.type.SqlType;
+import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -117,8 +117,8 @@ public final class DesignUpdate {
     }
 
     /** The same; columns that came out of a table of the design keep their meanings. */
-    public static Updated of(Design design, Derivation derivation, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words, Fresh fresh, List<Joined> split) {
-        DesignUpdate update = new DesignUpdate(design, derivation, Neutral.of(have, dialect), fresh);
+    public static Updated of(Design design, Derivation derivation, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words, Fresh fresh, List<MergedTable> split) {
+        DesignUpdate update = new DesignUpdate(design, derivation, IsoNormalizer.of(have, dialect), fresh);
         split.forEach(joined -> derivation.schema().table(joined.table()).ifPresent(table -> joined.columns().forEach((column, source) ->
                 table.column(column).ifPresent(own -> update.meanings.put(joined.from() + "." + source, own.comment())))));
         Updated updated = update.updated(taken);
@@ -137,31 +137,31 @@ public final class DesignUpdate {
     }
 
     private static Stream<Difference> apart(Derivation derivation, Schema have, Dialect dialect) {
-        return Comparison.of(have, Held.ofDesign(derivation.schema(), dialect), dialect, Pairing.NONE).differences().stream();
+        return Comparison.of(have, EngineSchema.ofDesign(derivation.schema(), dialect), dialect, RenameMap.NONE).differences().stream();
     }
 
     private Updated updated(List<Difference> taken) {
-        each(taken, difference -> difference.part() == Part.TYPE && !difference.added(), this::type);
-        each(taken, difference -> difference.part() == Part.TABLE && difference.removed(), this::entity);
-        each(taken, difference -> difference.part() == Part.COLUMN && difference.removed(), this::attribute);
-        each(taken, difference -> difference.part() == Part.FOREIGN_KEY && !difference.removed() && difference.aspect() != Aspect.NAME, this::withoutReference);
-        each(taken, difference -> difference.part() == Part.COLUMN && difference.aspect() != Aspect.PRESENCE && difference.aspect() != Aspect.NAME, this::column);
-        each(taken, difference -> difference.part() == Part.COLUMN && difference.added(), this::withoutColumn);
-        each(taken, difference -> difference.part() == Part.PRIMARY_KEY && difference.aspect() != Aspect.NAME, this::primaryKey);
-        each(taken, difference -> difference.part() == Part.TABLE && difference.added(), this::withoutTable);
-        each(taken, difference -> difference.part() == Part.TABLE && difference.removed(), this::referencesOf);
-        each(taken, difference -> difference.part() == Part.FOREIGN_KEY && !difference.added() && difference.aspect() != Aspect.NAME, this::reference);
-        each(taken, difference -> difference.part() == Part.UNIQUE, this::unique);
-        each(taken, difference -> difference.part() == Part.CHECK, this::check);
-        each(taken, difference -> difference.part() == Part.INDEX, this::index);
-        each(taken, difference -> difference.part() == Part.TABLE && (difference.aspect() == Aspect.COMMENT || difference.aspect() == Aspect.ORDER), this::table);
+        each(taken, difference -> difference.part() == SchemaPart.TYPE && !difference.added(), this::type);
+        each(taken, difference -> difference.part() == SchemaPart.TABLE && difference.removed(), this::entity);
+        each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.removed(), this::attribute);
+        each(taken, difference -> difference.part() == SchemaPart.FOREIGN_KEY && !difference.removed() && difference.aspect() != Aspect.NAME, this::withoutReference);
+        each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.aspect() != Aspect.PRESENCE && difference.aspect() != Aspect.NAME, this::column);
+        each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.added(), this::withoutColumn);
+        each(taken, difference -> difference.part() == SchemaPart.PRIMARY_KEY && difference.aspect() != Aspect.NAME, this::primaryKey);
+        each(taken, difference -> difference.part() == SchemaPart.TABLE && difference.added(), this::withoutTable);
+        each(taken, difference -> difference.part() == SchemaPart.TABLE && difference.removed(), this::referencesOf);
+        each(taken, difference -> difference.part() == SchemaPart.FOREIGN_KEY && !difference.added() && difference.aspect() != Aspect.NAME, this::reference);
+        each(taken, difference -> difference.part() == SchemaPart.UNIQUE, this::unique);
+        each(taken, difference -> difference.part() == SchemaPart.CHECK, this::check);
+        each(taken, difference -> difference.part() == SchemaPart.INDEX, this::index);
+        each(taken, difference -> difference.part() == SchemaPart.TABLE && (difference.aspect() == Aspect.COMMENT || difference.aspect() == Aspect.ORDER), this::table);
         Map<OwnerId, Table> before = Map.copyOf(derivation.tables());
-        each(taken, difference -> difference.part() == Part.COLUMN && difference.aspect() == Aspect.NAME, this::name);
-        each(taken, difference -> difference.part() != Part.COLUMN && difference.aspect() == Aspect.NAME, this::name);
+        each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.aspect() == Aspect.NAME, this::name);
+        each(taken, difference -> difference.part() != SchemaPart.COLUMN && difference.aspect() == Aspect.NAME, this::name);
         namesKept(before, taken);
-        each(taken, difference -> difference.part() == Part.TYPE && difference.added(), this::withoutType);
-        each(taken, difference -> difference.part() == Part.SEQUENCE, this::sequence);
-        each(taken, difference -> difference.part() == Part.PROGRAM, this::program);
+        each(taken, difference -> difference.part() == SchemaPart.TYPE && difference.added(), this::withoutType);
+        each(taken, difference -> difference.part() == SchemaPart.SEQUENCE, this::sequence);
+        each(taken, difference -> difference.part() == SchemaPart.PROGRAM, this::program);
         return new Updated(design, left);
     }
 
@@ -204,7 +204,7 @@ public final class DesignUpdate {
     }
 
     private Optional<Table> there(String table) {
-        return database.tables().stream().filter(own -> Names.of(own).equals(table)).findFirst();
+        return database.tables().stream().filter(own -> TableNames.of(own).equals(table)).findFirst();
     }
 
     private Optional<Column> derived(String table, String column) {
@@ -238,29 +238,29 @@ public final class DesignUpdate {
     // what is carried along
 
     private void sequence(Difference difference) {
-        Optional<CarriedSequence> known = carried(CarriedSequence.class).filter(own -> Names.of(own.namespace(), own.name()).equals(difference.name())).findFirst();
+        Optional<OpaqueSequence> known = carried(OpaqueSequence.class).filter(own -> TableNames.of(own.namespace(), own.name()).equals(difference.name())).findFirst();
         if (difference.added()) {
-            known.ifPresent(own -> apply(new Change.RemoveCarried(own.id()), "The sequence " + own.name()));
+            known.ifPresent(own -> apply(new Change.RemoveOpaque(own.id()), "The sequence " + own.name()));
             return;
         }
-        database.sequences().stream().filter(sequence -> Names.of(sequence.namespace(), sequence.name()).equals(difference.name())).findFirst()
-                .ifPresent(sequence -> apply(new Change.PutCarried(new CarriedSequence(known.map(CarriedSequence::id).orElseGet(() -> new CarriedId(fresh.id('v'))), sequence.namespace(),
+        database.sequences().stream().filter(sequence -> TableNames.of(sequence.namespace(), sequence.name()).equals(difference.name())).findFirst()
+                .ifPresent(sequence -> apply(new Change.PutOpaque(new OpaqueSequence(known.map(OpaqueSequence::id).orElseGet(() -> new OpaqueId(fresh.id('v'))), sequence.namespace(),
                         sequence.name(), sequence.start(), sequence.step())), "The sequence " + sequence.name()));
     }
 
     /** Programs are told apart by their text, since routines may share a name. */
     private void program(Difference difference) {
-        Optional<CarriedProgram> known = carried(CarriedProgram.class).filter(own -> own.text().equals(difference.to())).findFirst();
+        Optional<OpaqueProgram> known = carried(OpaqueProgram.class).filter(own -> own.text().equals(difference.to())).findFirst();
         if (difference.added()) {
-            known.ifPresent(own -> apply(new Change.RemoveCarried(own.id()), "The " + own.kind().word() + " " + own.name()));
+            known.ifPresent(own -> apply(new Change.RemoveOpaque(own.id()), "The " + own.kind().word() + " " + own.name()));
             return;
         }
         database.programs().stream().filter(program -> program.text().equals(difference.from())).findFirst()
-                .ifPresent(program -> apply(new Change.PutCarried(new CarriedProgram(known.map(CarriedProgram::id).orElseGet(() -> new CarriedId(fresh.id('v'))), program.kind(),
+                .ifPresent(program -> apply(new Change.PutOpaque(new OpaqueProgram(known.map(OpaqueProgram::id).orElseGet(() -> new OpaqueId(fresh.id('v'))), program.kind(),
                         program.namespace(), program.name(), program.target(), program.text())), "The " + program.kind().word() + " " + program.name()));
     }
 
-    private <T extends Carried> Stream<T> carried(Class<T> kind) {
+    private <T extends OpaqueObject> Stream<T> carried(Class<T> kind) {
         return design.carried().stream().filter(kind::isInstance).map(kind::cast);
     }
 
@@ -585,9 +585,9 @@ public final class DesignUpdate {
         }
         Entity entity = found.get();
         if (!difference.removed()) {
-            String sense = Sense.of(difference.to().replaceFirst("^check \\((.*)\\)$", "$1"));
-            List<NamedCheck> rest = entity.checks().stream().filter(check -> !Sense.of(check.condition()).equals(sense)).toList();
-            List<Member> members = entity.members().stream().map(member -> member instanceof Attribute attribute && attribute.check().filter(text -> Sense.of(text).equals(sense)).isPresent()
+            String sense = CanonicalForm.of(difference.to().replaceFirst("^check \\((.*)\\)$", "$1"));
+            List<NamedCheck> rest = entity.checks().stream().filter(check -> !CanonicalForm.of(check.condition()).equals(sense)).toList();
+            List<Member> members = entity.members().stream().map(member -> member instanceof Attribute attribute && attribute.check().filter(text -> CanonicalForm.of(text).equals(sense)).isPresent()
                     ? attribute.withCheck(Optional.empty()) : member).toList();
             boolean stays = rest.size() == entity.checks().size() && members.equals(entity.members());
             if (stays) {
@@ -680,11 +680,11 @@ public final class DesignUpdate {
     /** Makes a relationship of a foreign key; its columns, which are attributes so far, become the relationship's. */
     private void refer(Table table, ForeignKey key) {
         String what = "The foreign key " + key.name() + " of " + table.name();
-        Optional<Entity> child = entityOf(Names.of(table));
-        Optional<Entity> parent = entityOf(Names.of(key.referencedNamespace(), key.referencedTable()));
+        Optional<Entity> child = entityOf(TableNames.of(table));
+        Optional<Entity> parent = entityOf(TableNames.of(key.referencedNamespace(), key.referencedTable()));
         Optional<Table> parentTable = parent.flatMap(entity -> derivation.table(entity.id()));
         boolean byKey = parentTable.isPresent() && new HashSet<>(parentTable.get().keyColumns()).equals(new HashSet<>(key.referencedColumns()));
-        List<Optional<AttributeId>> own = key.columns().stream().map(column -> own(Names.of(table), column)).toList();
+        List<Optional<AttributeId>> own = key.columns().stream().map(column -> own(TableNames.of(table), column)).toList();
         if (child.isEmpty() || !byKey || own.stream().anyMatch(Optional::isEmpty)) {
             left.add(what + " refers by something that designs do not refer by; the columns stay, the reference is left out.");
             return;

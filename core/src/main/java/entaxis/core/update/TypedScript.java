@@ -11,12 +11,12 @@ import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Pairing;
-import entaxis.core.reconcile.Part;
+import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.Rename;
 import entaxis.core.reconcile.RenameFinder;
-import entaxis.core.reconcile.Renaming;
+import entaxis.core.reconcile.RenameMap;
+import entaxis.core.reconcile.SchemaPart;
+import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import java.util.ArrayList;
@@ -64,18 +64,18 @@ public sealed interface TypedScript {
             return new Empty();
         }
         Dialect dialect = Dialect.of(engine);
-        Schema typed = Held.of(reading.schema(), engine, dialect);
+        Schema typed = EngineSchema.of(reading.schema(), engine, dialect);
         Derivation derivation = Derivation.of(design);
-        Schema stated = Held.ofDesign(derivation.schema(), dialect);
-        Pairing pairing = Pairing.NONE;
+        Schema stated = EngineSchema.ofDesign(derivation.schema(), dialect);
+        RenameMap pairing = RenameMap.NONE;
         for (Rename rename : RenameFinder.find(typed, stated, dialect)) {
-            boolean inItsPlace = rename.part() == Part.COLUMN && rename.reasons().contains(RenameFinder.SAME_NEIGHBOURS);
+            boolean inItsPlace = rename.part() == SchemaPart.COLUMN && rename.reasons().contains(RenameFinder.SAME_NEIGHBOURS);
             pairing = rename.likely() || inItsPlace ? rename.into(pairing) : pairing;
         }
         List<Difference> differences = Comparison.of(typed, stated, dialect, pairing).differences().stream()
-                .filter(difference -> difference.aspect() != Aspect.NAME || difference.part() == Part.TABLE || difference.part() == Part.COLUMN).toList();
+                .filter(difference -> difference.aspect() != Aspect.NAME || difference.part() == SchemaPart.TABLE || difference.part() == SchemaPart.COLUMN).toList();
         DifferenceWords words = new DifferenceWords("the text", "the design");
-        Updated updated = DesignUpdate.of(design, derivation, Renaming.apply(typed, pairing, dialect), dialect, differences, words, fresh);
+        Updated updated = DesignUpdate.of(design, derivation, SchemaRenaming.apply(typed, pairing, dialect), dialect, differences, words, fresh);
         List<String> left = new ArrayList<>(updated.left());
         reading.rows().stream().map(row -> row.table()).distinct().forEach(table -> left.add("The rows of " + table + " are left out; put sample rows in on the Trial desk."));
         reading.steppedOver().stream().filter(passed -> !passed.kind().equals("transaction")).forEach(passed -> left.add("Line " + passed.line() + " was stepped over: " + passed.kind() + "."));

@@ -111,10 +111,10 @@ class EditorTest {
     void turningRoundExchangesTheEntitiesInOneGo() {
         Small small = two();
         small.done(new Change.AlterRelationship(R1, new RelationshipAspect.Identifying(true)));
-        small.done(new Change.TurnRound(R1));
+        small.done(new Change.SwapEnds(R1));
         assertThat(small.columns("site")).isEqualTo("*visit_no integer, *site_code char(6), name text");
         assertThat(small.columns("visit")).isEqualTo("*visit_no integer, note text");
-        small.done(new Change.TurnRound(R1));
+        small.done(new Change.SwapEnds(R1));
         assertThat(small.columns("visit")).isEqualTo("*site_code char(6), *visit_no integer, note text");
     }
 

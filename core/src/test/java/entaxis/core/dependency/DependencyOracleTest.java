@@ -71,7 +71,7 @@ class DependencyOracleTest {
     @Test
     void candidateKeys() {
         each(CASES, 8, (random, attributes, dependencies) -> {
-            CandidateKeys keys = CandidateKeys.of(attributes, dependencies, CandidateKeys.MOST);
+            CandidateKeys keys = CandidateKeys.of(attributes, dependencies, CandidateKeys.MAX_COUNT);
             assertThat(new HashSet<>(keys.keys())).isEqualTo(Brute.keys(AttributeSet.first(attributes), dependencies));
             assertThat(keys.keys()).doesNotHaveDuplicates();
             assertThat(keys.more()).isFalse();

@@ -17,7 +17,7 @@ class TextbookTest {
     }
 
     private static List<String> keys(Relation relation) {
-        return CandidateKeys.of(relation, CandidateKeys.MOST).keys().stream().map(relation::text).toList();
+        return CandidateKeys.of(relation, CandidateKeys.MAX_COUNT).keys().stream().map(relation::text).toList();
     }
 
     private static List<String> texts(Relation relation, List<? extends Dependency> dependencies) {

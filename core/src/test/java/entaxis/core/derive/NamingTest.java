@@ -38,7 +38,7 @@ class NamingTest {
 
     @Test
     void otherLettersAreFollowedByConditions() {
-        Small small = with(Naming.USUAL.with(Naming.Grammar.AS_TYPED, Naming.Grammar.AS_TYPED, Naming.Letters.CAMEL));
+        Small small = with(Naming.DEFAULT.with(Naming.Grammar.AS_TYPED, Naming.Grammar.AS_TYPED, Naming.Letters.CAMEL));
         assertThat(small.table("plantSpecies").checks()).extracting(CheckRule::condition).containsExactly("\"heightCm\" > 0");
         assertThat(small.columns("seedLots")).isEqualTo("*lotNo integer, !motherCode char(5)");
         List<Renaming.Proposal> proposals = Renaming.proposals(small.design());
@@ -49,9 +49,9 @@ class NamingTest {
 
     @Test
     void theUsualPolicyNamesAsBefore() {
-        Small small = with(Naming.USUAL);
+        Small small = with(Naming.DEFAULT);
         assertThat(small.table("seed_lots").foreignKeys()).extracting(ForeignKey::name).containsExactly("fk_seed_lots_mother");
-        assertThat(Renaming.proposals(with(Naming.USUAL).design())).extracting(Renaming.Proposal::was).containsExactly("Common Name");
+        assertThat(Renaming.proposals(with(Naming.DEFAULT).design())).extracting(Renaming.Proposal::was).containsExactly("Common Name");
     }
 
     private static Small begun() {

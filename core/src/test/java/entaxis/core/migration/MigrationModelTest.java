@@ -10,11 +10,11 @@ import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Merge;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Fitting;
+import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import java.util.regex.Matcher;
@@ -34,16 +34,16 @@ class MigrationModelTest {
     }
 
     static Schema fitted(Schema schema, Dialect dialect) {
-        return Fitting.fit(schema, dialect).schema();
+        return DialectAdapter.fit(schema, dialect).schema();
     }
 
-    private static void arrives(Schema from, Schema to, Pairing pairing, Dialect dialect, String what) {
+    private static void arrives(Schema from, Schema to, RenameMap pairing, Dialect dialect, String what) {
         Migration migration = Migration.of(from, to, dialect, pairing, Fills.NONE);
         String script = migration.text("change");
-        String start = new ScriptWriter(dialect, ScriptOptions.USUAL).write(from, "start").text();
+        String start = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(from, "start").text();
         Reading reading = ScriptReader.read(start + "\n" + understood(script, dialect.target()), dialect.target());
         assertThat(reading.notUnderstood()).as("%s\n%s\n-----\n%s", what, start, script).isEmpty();
-        assertThat(Comparison.of(reading.schema(), to, dialect, Pairing.NONE).differences()).as("%s\n%s\n-----\n%s", what, start, script).isEmpty();
+        assertThat(Comparison.of(reading.schema(), to, dialect, RenameMap.NONE).differences()).as("%s\n%s\n-----\n%s", what, start, script).isEmpty();
     }
 
     /** What the server makes up the name of is dropped by a search in its catalog, which a reader of scripts has not. */
@@ -72,7 +72,7 @@ class MigrationModelTest {
     void unrelatedSchemasArrive(Target engine) {
         Dialect dialect = Dialect.of(engine);
         for (int seed = 0; seed < PAIRS / 3; seed++) {
-            arrives(fitted(random(seed), dialect), fitted(random(seed + 5000), dialect), Pairing.NONE, dialect, engine + " " + seed);
+            arrives(fitted(random(seed), dialect), fitted(random(seed + 5000), dialect), RenameMap.NONE, dialect, engine + " " + seed);
         }
     }
 
@@ -82,8 +82,8 @@ class MigrationModelTest {
         Dialect dialect = Dialect.of(engine);
         for (int seed = 0; seed < PAIRS / 3; seed++) {
             Schema schema = fitted(random(seed), dialect);
-            assertThat(Comparison.of(schema, schema, dialect, Pairing.NONE).differences()).isEmpty();
-            assertThat(Migration.of(schema, schema, dialect, Pairing.NONE, Fills.NONE).steps()).isEmpty();
+            assertThat(Comparison.of(schema, schema, dialect, RenameMap.NONE).differences()).isEmpty();
+            assertThat(Migration.of(schema, schema, dialect, RenameMap.NONE, Fills.NONE).steps()).isEmpty();
         }
     }
 
@@ -95,7 +95,7 @@ class MigrationModelTest {
         for (int seed = 0; seed < PAIRS * 2; seed++) {
             Schema start = random(seed);
             boolean related = seed % 3 != 2;
-            RandomEdits edits = related ? RandomEdits.of(start, seed, 2 + seed % 12) : new RandomEdits(random(seed + 7000), Pairing.NONE);
+            RandomEdits edits = related ? RandomEdits.of(start, seed, 2 + seed % 12) : new RandomEdits(random(seed + 7000), RenameMap.NONE);
             Schema from = fitted(start, dialect);
             Merge merge = Merge.of(from, fitted(edits.schema(), dialect), dialect, edits.pairing(dialect), difference -> difference.risk() != Risk.LOSES_DATA);
             assertThat(Migration.of(from, merge.schema(), dialect, merge.pairing(), Fills.NONE).steps().stream().filter(step -> step.risk() == Risk.LOSES_DATA).map(Step::what)).as("%s %d", engine, seed).isEmpty();

@@ -6,8 +6,8 @@ import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -16,18 +16,18 @@ import org.junit.jupiter.api.Test;
 
 class MigrationTextTest {
     private static Schema read(String script, Target engine) {
-        return Held.of(ScriptReader.read(script, engine).schema(), engine, Dialect.of(engine));
+        return EngineSchema.of(ScriptReader.read(script, engine).schema(), engine, Dialect.of(engine));
     }
 
     private static List<Difference> differences(String from, String to) {
-        return Comparison.of(read(from, Target.POSTGRESQL), read(to, Target.POSTGRESQL), Dialect.of(Target.POSTGRESQL), Pairing.NONE).differences();
+        return Comparison.of(read(from, Target.POSTGRESQL), read(to, Target.POSTGRESQL), Dialect.of(Target.POSTGRESQL), RenameMap.NONE).differences();
     }
 
     @Test
     void aLineBreakInANameDoesNotEndAComment() {
         Schema from = read("create table \"old\nDROP TABLE kept;\" (id int primary key); create table kept (id int primary key);", Target.POSTGRESQL);
         Schema to = read("create table kept (id int primary key);", Target.POSTGRESQL);
-        Migration migration = Migration.of(from, to, Dialect.of(Target.POSTGRESQL), Pairing.NONE, Fills.NONE);
+        Migration migration = Migration.of(from, to, Dialect.of(Target.POSTGRESQL), RenameMap.NONE, Fills.NONE);
         assertThat(migration.statements()).contains("DROP TABLE \"old\nDROP TABLE kept;\"");
         List<String> comments = migration.text("title\nDROP TABLE kept;").lines().filter(line -> line.startsWith("--")).toList();
         assertThat(comments).anyMatch(line -> line.contains("Drop the table old DROP TABLE kept;"));
@@ -61,7 +61,7 @@ class MigrationTextTest {
     }
 
     private static List<String> statements(String from, String to) {
-        return Migration.of(read(from, Target.POSTGRESQL), read(to, Target.POSTGRESQL), Dialect.of(Target.POSTGRESQL), Pairing.NONE, Fills.NONE).statements().stream()
+        return Migration.of(read(from, Target.POSTGRESQL), read(to, Target.POSTGRESQL), Dialect.of(Target.POSTGRESQL), RenameMap.NONE, Fills.NONE).statements().stream()
                 .filter(statement -> statement.startsWith("ALTER")).toList();
     }
 }

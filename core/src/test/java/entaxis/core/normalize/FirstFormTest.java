@@ -35,15 +35,15 @@ class FirstFormTest {
         return after;
     }
 
-    private CarryOut.Result remedy(Design design, EntityId entity, int sign) {
+    private ApplyDecomposition.Result remedy(Design design, EntityId entity, int sign) {
         EntityRelation about = EntityRelation.of(design, Derivation.of(design), entity);
         return FirstForm.of(design, about, FirstFormSigns.of(about.rows()).get(sign), kind -> kind + String.valueOf(next++));
     }
 
     private Design done(Design design, EntityId entity) {
-        CarryOut.Result result = remedy(design, entity, 0);
-        assertThat(result).isInstanceOf(CarryOut.Result.Ready.class);
-        Applied applied = (Applied) Editor.apply(design, ((CarryOut.Result.Ready) result).change());
+        ApplyDecomposition.Result result = remedy(design, entity, 0);
+        assertThat(result).isInstanceOf(ApplyDecomposition.Result.Ready.class);
+        Applied applied = (Applied) Editor.apply(design, ((ApplyDecomposition.Result.Ready) result).change());
         assertThat(((Applied) Editor.apply(applied.design(), applied.inverse())).design()).isEqualTo(design);
         return applied.design();
     }
@@ -81,7 +81,7 @@ class FirstFormTest {
     @Test
     void withoutAKeyThereIsNothingToReferTo() {
         Small small = new Small().entity("Note", "phone1 varchar(20)", "phone2 varchar(20)");
-        assertThat(remedy(small.design(), small.id("Note"), 0)).isInstanceOfSatisfying(CarryOut.Result.Refused.class,
+        assertThat(remedy(small.design(), small.id("Note"), 0)).isInstanceOfSatisfying(ApplyDecomposition.Result.Refused.class,
                 refused -> assertThat(refused.problem().message()).startsWith("Choose a key of Note first"));
     }
 

@@ -12,15 +12,12 @@ import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.CardSide;
 import entaxis.core.design.Cardinality;
-import entaxis.core.design.Carried;
-import entaxis.core.design.CarriedId;
-import entaxis.core.design.CarriedProgram;
-import entaxis.core.design.CarriedSequence;
-import entaxis.core.design.Category;
 import entaxis.core.design.Category.Mapping;
+import entaxis.core.design.Category;
 import entaxis.core.design.CategoryId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Domain;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
@@ -28,9 +25,8 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.Enumeration;
 import entaxis.core.design.Exclusion;
 import entaxis.core.design.ExclusionId;
-import entaxis.core.design.Facts;
-import entaxis.core.design.Index;
 import entaxis.core.design.Index.IndexPart;
+import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.LineShape;
 import entaxis.core.design.NamedCheck;
@@ -38,11 +34,15 @@ import entaxis.core.design.Naming;
 import entaxis.core.design.Notation;
 import entaxis.core.design.Note;
 import entaxis.core.design.NoteId;
+import entaxis.core.design.OpaqueId;
+import entaxis.core.design.OpaqueObject;
+import entaxis.core.design.OpaqueProgram;
+import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.ProgramKind;
+import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
@@ -54,8 +54,8 @@ import entaxis.core.design.Side;
 import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.Target;
 import entaxis.core.design.TypeId;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.DesignType;
+import entaxis.core.type.SqlType;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -79,7 +79,7 @@ public final class RandomChanges {
         Cardinality cardinality = pick(List.of(Cardinality.EXACTLY_ONE, Cardinality.ZERO_OR_ONE, Cardinality.ONE_OR_MORE, Cardinality.ZERO_OR_MORE), random);
         KeyPart part = random.nextBoolean() ? new KeyPart.OwnPart(attributeId) : new KeyPart.InheritedPart(relationship);
         return switch (random.nextInt(54)) {
-            case 0 -> new Change.SetFacts(new Facts("Named " + fresh, Target.H2, "t", "a"));
+            case 0 -> new Change.SetFacts(new DesignProperties("Named " + fresh, Target.H2, "t", "a"));
             case 1 -> new Change.SetPaper(design.sheet().id(), new Paper(Paper.Size.A2, random.nextBoolean()));
             case 2 -> new Change.AddArea(new Area(new AreaId("s" + fresh), "Area " + fresh, random.nextInt(8)));
             case 3 -> new Change.RemoveArea(design.areas().size() == 0 ? new AreaId("snone") : pick(design.areas().list(), random).id());
@@ -102,7 +102,7 @@ public final class RandomChanges {
             case 18 -> new Change.AlterRelationship(relationship, new RelationshipAspect.Identifying(random.nextBoolean()));
             case 19 -> new Change.AlterRelationship(relationship, new RelationshipAspect.ColumnName(side, ColumnPath.own(attributeId), "col_" + fresh));
             case 20 -> new Change.AlterRelationship(relationship, new RelationshipAspect.OnDelete(pick(List.of(ReferentialAction.values()), random)));
-            case 21 -> new Change.TurnRound(relationship);
+            case 21 -> new Change.SwapEnds(relationship);
             case 22 -> new Change.RemoveRelationship(relationship);
             case 23 -> new Change.PlaceCards(design.sheet().id(), places(entity.id(), other.id(), random));
             case 24 -> new Change.AddRow(new SampleRow(new RowId("w" + fresh), entity.id(), Map.of(ColumnPath.own(attributeId), "x")));
@@ -112,7 +112,7 @@ public final class RandomChanges {
             case 28 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Type(new DesignType("t2")));
             case 29 -> new Change.SetIndexes(entity.id(), List.of(new Index("", random.nextBoolean(), List.of(new IndexPart(part, random.nextBoolean())))));
             case 30 -> new Change.SetChecks(entity.id(), List.of(new NamedCheck("rule " + fresh, "1 < 2")));
-            case 31 -> new Change.GiveSurrogate(entity.id(), new AttributeId("a" + fresh), "id_" + fresh);
+            case 31 -> new Change.AddSurrogateKey(entity.id(), new AttributeId("a" + fresh), "id_" + fresh);
             case 32 -> new Change.TakeAlternateKey(entity.id(), 1 + random.nextInt(3));
             case 33 -> new Change.MoveAttributes(entity.id(), other.id(), List.of(attributeId));
             case 34 -> new Change.Resolve(relationship, new EntityId("e" + fresh), "Between " + fresh, new RelationshipId("r" + fresh), new RelationshipId("rr" + fresh),
@@ -123,9 +123,9 @@ public final class RandomChanges {
             case 37 -> new Change.PutExclusion(new Exclusion(new ExclusionId("x" + fresh), "", entity.id(),
                     design.relationshipsOf(entity.id()).map(Relationship::id).limit(2).toList(), random.nextBoolean()));
             case 38 -> new Change.PutAssumption(new Assumption(new AssumptionId("u" + fresh), 1 + design.assumptions().size(), relationship, side, "assumed " + fresh));
-            case 39 -> new Change.AddSheet(new Sheet(new SheetId("p" + fresh), "Sheet " + fresh, Paper.USUAL, places(entity.id(), other.id(), random)));
+            case 39 -> new Change.AddSheet(new Sheet(new SheetId("p" + fresh), "Sheet " + fresh, Paper.DEFAULT, places(entity.id(), other.id(), random)));
             case 40 -> new Change.RemoveSheet(design.sheets().list().getLast().id());
-            case 41 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Shows(SheetView.USUAL.with(pick(List.of(Notation.values()), random))));
+            case 41 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Shows(SheetView.DEFAULT.with(pick(List.of(Notation.values()), random))));
             case 42 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Hidden(Set.of(entity.id()), random.nextBoolean()));
             case 43 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Pinned(Set.copyOf(List.of(entity.id(), other.id())), random.nextBoolean()));
             case 44 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Way(relationship.value(), LineShape.FREE.leaving(side, Optional.of(CardSide.TOP))));
@@ -133,10 +133,10 @@ public final class RandomChanges {
             case 46 -> new Change.SetFacts(design.facts().naming(new Naming(Naming.Grammar.SINGULAR, Naming.Grammar.PLURAL, pick(List.of(Naming.Letters.values()), random), "_", "t_",
                     Map.of(Naming.Template.FOREIGN_COLUMN, "{parent}_{key}", Naming.Template.PRIMARY_KEY, "{table}_pk"))));
             case 47 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Generated(Optional.of("1 + 1")));
-            case 50 -> new Change.PutCarried(new CarriedSequence(new CarriedId("v" + fresh), "", "numbers_" + fresh, random.nextInt(9), 1));
-            case 51 -> new Change.PutCarried(new CarriedProgram(design.carried().stream().findFirst().map(Carried::id).orElse(new CarriedId("v" + fresh)), ProgramKind.VIEW, "", "view_" + fresh,
+            case 50 -> new Change.PutOpaque(new OpaqueSequence(new OpaqueId("v" + fresh), "", "numbers_" + fresh, random.nextInt(9), 1));
+            case 51 -> new Change.PutOpaque(new OpaqueProgram(design.carried().stream().findFirst().map(OpaqueObject::id).orElse(new OpaqueId("v" + fresh)), ProgramKind.VIEW, "", "view_" + fresh,
                     pick(List.of(Target.values()), random), "CREATE VIEW view_" + fresh + " AS SELECT 1 AS one"));
-            case 52 -> new Change.RemoveCarried(design.carried().size() == 0 ? new CarriedId("vnone") : pick(design.carried().list(), random).id());
+            case 52 -> new Change.RemoveOpaque(design.carried().size() == 0 ? new OpaqueId("vnone") : pick(design.carried().list(), random).id());
             case 49 -> new Change.StateDependencies(StatedDependencies.none(entity.id())
                     .stated(List.of(new StatedDependencies.Stated(random.nextBoolean(), List.of(ColumnPath.own(attributeId)), List.of(ColumnPath.own(attributeId)))))
                     .accepted(List.of(new StatedDependencies.Accepted(new StatedDependencies.Stated(false, List.of(), List.of(ColumnPath.own(attributeId))), "as it is"))));

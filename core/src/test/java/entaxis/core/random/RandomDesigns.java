@@ -9,13 +9,12 @@ import entaxis.core.design.AreaId;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
-import entaxis.core.design.CarriedId;
-import entaxis.core.design.CarriedSequence;
-import entaxis.core.design.Category;
 import entaxis.core.design.Category.Mapping;
+import entaxis.core.design.Category;
 import entaxis.core.design.CategoryId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Domain;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
@@ -23,13 +22,14 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.Enumeration;
 import entaxis.core.design.Exclusion;
 import entaxis.core.design.ExclusionId;
-import entaxis.core.design.Facts;
-import entaxis.core.design.Index;
 import entaxis.core.design.Index.IndexPart;
-import entaxis.core.design.KeyPart;
+import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.NamedCheck;
+import entaxis.core.design.OpaqueId;
+import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
 import entaxis.core.design.ReferentialAction;
@@ -40,12 +40,12 @@ import entaxis.core.design.SampleRow;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.Side;
-import entaxis.core.design.Structure;
 import entaxis.core.design.Structure.Field;
+import entaxis.core.design.Structure;
 import entaxis.core.design.Target;
 import entaxis.core.design.TypeId;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.DesignType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
 import java.util.ArrayList;
@@ -76,7 +76,7 @@ public final class RandomDesigns {
 
     private Design make(int count) {
         SheetId sheet = new SheetId("p1");
-        Design design = Design.empty(new Facts("Random " + count, Target.POSTGRESQL, "", ""), new Sheet(sheet, "Sheet 1", Paper.USUAL, Map.of()));
+        Design design = Design.empty(new DesignProperties("Random " + count, Target.POSTGRESQL, "", ""), new Sheet(sheet, "Sheet 1", Paper.DEFAULT, Map.of()));
         design = apply(design, new Change.PutType(new Domain(new TypeId("t1"), "seed_amount", SqlType.integer(), Optional.of("0"), Optional.of("value >= 0"), "it's a count")));
         design = apply(design, new Change.PutType(new Enumeration(new TypeId("t2"), "storage_state", List.of("dry", "it's cold", "frozen"), "")));
         design = apply(design, new Change.PutType(new Structure(new TypeId("t3"), "map_spot", List.of(new Field("lat", ((Known) TypeReader.read("numeric(8,5)")).type()),
@@ -106,7 +106,7 @@ public final class RandomDesigns {
             }
         }
         for (int i = random.nextInt(3); i > 0; i--) {
-            design = apply(design, new Change.PutCarried(new CarriedSequence(new CarriedId("v" + id()), "", "numbers_" + i, 1 + random.nextInt(100), 1 + random.nextInt(9))));
+            design = apply(design, new Change.PutOpaque(new OpaqueSequence(new OpaqueId("v" + id()), "", "numbers_" + i, 1 + random.nextInt(100), 1 + random.nextInt(9))));
         }
         return design;
     }

@@ -2,21 +2,21 @@ package entaxis.core.random;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.ReferentialAction;
-import entaxis.core.expression.Sense;
-import entaxis.core.reconcile.Pairing;
-import entaxis.core.reconcile.Renaming;
+import entaxis.core.expression.CanonicalForm;
+import entaxis.core.reconcile.RenameMap;
+import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
-import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
-import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType;
@@ -38,7 +38,7 @@ import java.util.Set;
  * @param schema  the schema behind the changes
  * @param pairing what got a new name
  */
-public record RandomEdits(Schema schema, Pairing pairing) {
+public record RandomEdits(Schema schema, RenameMap pairing) {
 
     /** A schema in ISO words with so many changes. */
     public static RandomEdits of(Schema schema, long seed, int edits) {
@@ -46,8 +46,8 @@ public record RandomEdits(Schema schema, Pairing pairing) {
     }
 
     /** The new names as an engine holds them. */
-    public Pairing pairing(Dialect dialect) {
-        Pairing held = Pairing.NONE;
+    public RenameMap pairing(Dialect dialect) {
+        RenameMap held = RenameMap.NONE;
         for (Map.Entry<String, String> table : pairing.tables().entrySet()) {
             held = held.withTable(dialect.stored(table.getKey()), dialect.stored(table.getValue()));
         }
@@ -82,12 +82,12 @@ public record RandomEdits(Schema schema, Pairing pairing) {
                 one();
             }
             Schema changed = consistent(new Schema(types, start.sequences(), List.copyOf(tables.values()), start.programs()));
-            Pairing pairing = names(changed);
-            return new RandomEdits(Renaming.apply(changed, pairing, Dialect.of(entaxis.core.design.Target.ISO)), pairing);
+            RenameMap pairing = names(changed);
+            return new RandomEdits(SchemaRenaming.apply(changed, pairing, Dialect.of(entaxis.core.design.Target.ISO)), pairing);
         }
 
-        private Pairing names(Schema schema) {
-            Pairing pairing = Pairing.NONE;
+        private RenameMap names(Schema schema) {
+            RenameMap pairing = RenameMap.NONE;
             for (Table table : schema.tables()) {
                 boolean old = start.table(table.name()).isPresent();
                 String wanted = table.name();
@@ -268,7 +268,7 @@ public record RandomEdits(Schema schema, Pairing pairing) {
                 }
                 Optional<PrimaryKey> key = table.primaryKey().filter(own -> there.containsAll(own.columns()) && own.columns().stream().allMatch(name -> table.column(name).map(Run::storable).orElse(false)));
                 List<UniqueKey> uniques = table.uniqueKeys().stream().filter(own -> there.containsAll(own.columns()) && own.columns().stream().allMatch(name -> storable(table.column(name).orElseThrow()))).toList();
-                List<CheckRule> checks = table.checks().stream().filter(own -> Sense.names(own.condition()).stream().noneMatch(odd::contains)).toList();
+                List<CheckRule> checks = table.checks().stream().filter(own -> CanonicalForm.names(own.condition()).stream().noneMatch(odd::contains)).toList();
                 List<TableIndex> indexes = table.indexes().stream().filter(own -> own.columns().stream().allMatch(part -> there.contains(part.name()) && storable(table.column(part.name()).orElseThrow()))).toList();
                 now.put(table.name(), with(table, table.columns(), key, uniques, checks, table.foreignKeys(), indexes));
             }

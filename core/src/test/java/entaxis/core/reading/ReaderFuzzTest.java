@@ -45,7 +45,7 @@ class ReaderFuzzTest {
         for (Target engine : Target.values()) {
             List<String> made = new ArrayList<>();
             for (int seed = 0; seed < 6; seed++) {
-                made.add(new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(Derivation.of(RandomDesigns.design(seed, 4)).schema(), "fuzz").text());
+                made.add(new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT).write(Derivation.of(RandomDesigns.design(seed, 4)).schema(), "fuzz").text());
             }
             scripts.put(engine, made);
         }

@@ -6,9 +6,9 @@ import entaxis.core.derive.Derivation;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.schema.Schema;
+import entaxis.core.sql.AdaptedSchema;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Fitted;
-import entaxis.core.sql.Fitting;
+import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,9 +24,9 @@ class WrittenIsReadBackTest {
         for (int seed = 0; seed < 300; seed++) {
             Schema derived = Derivation.of(RandomDesigns.design(seed, 3 + seed % 12)).schema();
             Schema schema = new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
-            Fitted fitted = Fitting.fit(schema, dialect);
-            assertThat(SameSchema.exactly(fitted.schema(), Fitting.fit(fitted.schema(), dialect).schema(), engine)).as("fitting twice, %s %d", engine, seed).isEmpty();
-            String script = new ScriptWriter(dialect, ScriptOptions.USUAL).write(schema, "random").text();
+            AdaptedSchema fitted = DialectAdapter.fit(schema, dialect);
+            assertThat(SameSchema.exactly(fitted.schema(), DialectAdapter.fit(fitted.schema(), dialect).schema(), engine)).as("fitting twice, %s %d", engine, seed).isEmpty();
+            String script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(schema, "random").text();
             Reading reading = ScriptReader.read(script, engine);
             assertThat(reading.notUnderstood()).as("%s %d\n%s", engine, seed, script).isEmpty();
             assertThat(SameSchema.exactly(fitted.schema(), reading.schema(), engine)).as("%s %d\n%s", engine, seed, script).isEmpty();

@@ -18,15 +18,15 @@ class DecisionsTest {
     private static final Schema WANT = read("create table t (id int primary key, a int, code char(2) not null);");
 
     private static Schema read(String script) {
-        return Held.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Target.POSTGRESQL, POSTGRESQL);
+        return EngineSchema.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Target.POSTGRESQL, POSTGRESQL);
     }
 
     private static Difference difference(String key) {
-        return Comparison.of(HAVE, WANT, POSTGRESQL, Pairing.NONE).differences().stream().filter(one -> one.key().equals(key)).findFirst().orElseThrow();
+        return Comparison.of(HAVE, WANT, POSTGRESQL, RenameMap.NONE).differences().stream().filter(one -> one.key().equals(key)).findFirst().orElseThrow();
     }
 
     private static Decisions decisions(Optional<Schema> agreed, Map<String, Answer> said, Set<String> meant) {
-        return new Decisions(said, meant, ThreeWay.of(agreed, HAVE, WANT, POSTGRESQL, Pairing.NONE));
+        return new Decisions(said, meant, ThreeWay.of(agreed, HAVE, WANT, POSTGRESQL, RenameMap.NONE));
     }
 
     @Test

@@ -21,12 +21,12 @@ class ReconcileTest {
     private static final Dialect POSTGRESQL = Dialect.of(Target.POSTGRESQL);
 
     private static Schema read(String script) {
-        return Held.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Target.POSTGRESQL, POSTGRESQL);
+        return EngineSchema.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Target.POSTGRESQL, POSTGRESQL);
     }
 
     private static List<String> sentences(String from, String to) {
         DifferenceWords words = new DifferenceWords("the database", "the design");
-        return Comparison.of(read(from), read(to), POSTGRESQL, Pairing.NONE).differences().stream().map(words::sentence).toList();
+        return Comparison.of(read(from), read(to), POSTGRESQL, RenameMap.NONE).differences().stream().map(words::sentence).toList();
     }
 
     @Test
@@ -51,12 +51,12 @@ class ReconcileTest {
         Schema to = read("create table gatherer (id int primary key, full_name varchar(80) not null, town text); create table trip (id int primary key, collector_id int references gatherer);");
         List<Rename> found = RenameFinder.find(from, to, POSTGRESQL);
         assertThat(found).anySatisfy(rename -> {
-            assertThat(rename.part()).isEqualTo(Part.TABLE);
+            assertThat(rename.part()).isEqualTo(SchemaPart.TABLE);
             assertThat(rename.from()).isEqualTo("collector");
             assertThat(rename.to()).isEqualTo("gatherer");
             assertThat(rename.reasons()).contains("2 of 4 columns have the same name", "the same primary key", "the same tables refer to it");
         });
-        Pairing pairing = Pairing.NONE.withTable("collector", "gatherer").withColumn("gatherer", "name", "full_name");
+        RenameMap pairing = RenameMap.NONE.withTable("collector", "gatherer").withColumn("gatherer", "name", "full_name");
         assertThat(Comparison.of(from, to, POSTGRESQL, pairing).differences()).extracting(Difference::aspect).containsOnly(Aspect.NAME);
     }
 
@@ -70,7 +70,7 @@ class ReconcileTest {
         Schema agreed = read("create table t (id int primary key, a int, b int, name text);");
         Schema database = read("create table t (id int primary key, a bigint, b int not null, full_name text);");
         Schema design = read("create table t (id int primary key, a int, b int default 3, name text, c date);");
-        Pairing pairing = Pairing.NONE.withColumn("t", "full_name", "name");
+        RenameMap pairing = RenameMap.NONE.withColumn("t", "full_name", "name");
         ThreeWay threeWay = ThreeWay.of(Optional.of(agreed), database, design, POSTGRESQL, pairing);
         List<Difference> differences = Comparison.of(database, design, POSTGRESQL, pairing).differences();
         assertThat(differences).hasSize(5).allSatisfy(difference -> assertThat(threeWay.origin(difference)).as(difference.key()).isEqualTo(switch (difference.key()) {
@@ -88,8 +88,8 @@ class ReconcileTest {
     void whatAChangeTouches() {
         Schema schema = read("create table vault (code char(2) primary key, area numeric check (area > 0)); create table shelf (vault char(2) references vault, no int, primary key (vault, no)); "
                 + "create index ix_area on vault (area); create view v as select code from vault;");
-        assertThat(Touches.in(schema, POSTGRESQL).of("vault", "code")).containsExactly("the primary key (code)", "referred to by shelf (vault)", "the view v");
-        assertThat(Touches.in(schema, POSTGRESQL).of("vault", "area")).containsExactly("the index ix_area", "the check vault_area_check");
+        assertThat(Dependents.in(schema, POSTGRESQL).of("vault", "code")).containsExactly("the primary key (code)", "referred to by shelf (vault)", "the view v");
+        assertThat(Dependents.in(schema, POSTGRESQL).of("vault", "area")).containsExactly("the index ix_area", "the check vault_area_check");
     }
 
     @Test
@@ -104,7 +104,7 @@ class ReconcileTest {
     }
 
     private static Risk sentencesRisk(String from, String to) {
-        return Comparison.of(read("create table t (c " + from + ");"), read("create table t (c " + to + ");"), POSTGRESQL, Pairing.NONE).differences().getFirst().risk();
+        return Comparison.of(read("create table t (c " + from + ");"), read("create table t (c " + to + ");"), POSTGRESQL, RenameMap.NONE).differences().getFirst().risk();
     }
 
     @ParameterizedTest
@@ -113,13 +113,13 @@ class ReconcileTest {
         Dialect dialect = Dialect.of(engine);
         for (int seed = 0; seed < 40; seed++) {
             Schema derived = Derivation.of(RandomDesigns.design(seed, 3 + seed % 9)).schema();
-            Schema from = Held.ofDesign(derived, dialect);
+            Schema from = EngineSchema.ofDesign(derived, dialect);
             RandomEdits edits = RandomEdits.of(new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList()), seed, 8);
-            Schema to = Held.ofDesign(edits.schema(), dialect);
-            Pairing pairing = edits.pairing(dialect);
+            Schema to = EngineSchema.ofDesign(edits.schema(), dialect);
+            RenameMap pairing = edits.pairing(dialect);
             Merge all = Merge.of(from, to, dialect, pairing, difference -> true);
-            assertThat(Comparison.of(all.schema(), to, dialect, Pairing.NONE).differences()).as("%s %d", engine, seed).isEmpty();
-            assertThat(Comparison.of(Merge.of(from, to, dialect, pairing, difference -> false).schema(), from, dialect, Pairing.NONE).differences()).as("%s %d", engine, seed).isEmpty();
+            assertThat(Comparison.of(all.schema(), to, dialect, RenameMap.NONE).differences()).as("%s %d", engine, seed).isEmpty();
+            assertThat(Comparison.of(Merge.of(from, to, dialect, pairing, difference -> false).schema(), from, dialect, RenameMap.NONE).differences()).as("%s %d", engine, seed).isEmpty();
         }
     }
 
@@ -133,8 +133,8 @@ class ReconcileTest {
                 new Program(ProgramKind.VIEW, "", "h", Target.H2, "CREATE VIEW h AS SELECT 1 AS one; CREATE ALIAS g FOR 'java.lang.System.exit'"),
                 new Program(ProgramKind.TRIGGER, "", "t", Target.H2, "CREATE TRIGGER t BEFORE INSERT ON a CALL 'x.Y'"));
         Schema wanted = new Schema(List.of(), List.of(), List.of(), asked);
-        assertThat(Held.against(wanted, new Schema(List.of()), h2, AgreedPrograms.NONE).programs()).extracting(Program::name).containsExactly("dry");
+        assertThat(EngineSchema.against(wanted, new Schema(List.of()), h2, AgreedPrograms.NONE).programs()).extracting(Program::name).containsExactly("dry");
         Program worded = new Program(ProgramKind.VIEW, "", "DRY", Target.H2, "CREATE VIEW dry AS SELECT\n    1 AS ONE");
-        assertThat(Held.against(wanted, new Schema(List.of(), List.of(), List.of(), List.of(worded)), h2, AgreedPrograms.NONE).programs()).containsExactly(worded);
+        assertThat(EngineSchema.against(wanted, new Schema(List.of(), List.of(), List.of(), List.of(worded)), h2, AgreedPrograms.NONE).programs()).containsExactly(worded);
     }
 }

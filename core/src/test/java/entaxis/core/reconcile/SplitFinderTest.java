@@ -19,7 +19,7 @@ class SplitFinderTest {
             + "create table sowing (tray integer not null, pos integer not null, taxon varchar(3) not null references taxon (taxon), sown date, primary key (tray, pos));";
 
     private static Schema read(String script, Target engine) {
-        return Held.of(ScriptReader.read(script, engine).schema(), engine, Dialect.of(engine));
+        return EngineSchema.of(ScriptReader.read(script, engine).schema(), engine, Dialect.of(engine));
     }
 
     private static List<Split> splits(String from, String to) {
@@ -61,8 +61,8 @@ class SplitFinderTest {
         Dialect dialect = Dialect.of(Target.POSTGRESQL);
         Schema from = read(FLAT, Target.POSTGRESQL);
         Schema to = read(APART, Target.POSTGRESQL);
-        Pairing pairing = splits(FLAT, APART).getFirst().into(Pairing.NONE);
-        Merge merge = Merge.of(from, to, dialect, pairing, difference -> difference.part() != Part.TABLE);
+        RenameMap pairing = splits(FLAT, APART).getFirst().into(RenameMap.NONE);
+        Merge merge = Merge.of(from, to, dialect, pairing, difference -> difference.part() != SchemaPart.TABLE);
         assertThat(merge.schema().table("sowing").orElseThrow().column("family")).isPresent();
         assertThat(merge.left()).anyMatch(text -> text.contains("sowing.family stays"));
         assertThat(merge.pairing().splits()).isEmpty();
@@ -76,7 +76,7 @@ class SplitFinderTest {
         Dialect dialect = Dialect.of(engine);
         Schema from = read(FLAT, engine);
         Schema to = read(APART.replace(" references taxon (taxon)", "").replace("primary key (tray, pos)", "primary key (tray, pos), constraint fk foreign key (taxon) references taxon (taxon)"), engine);
-        Pairing pairing = SplitFinder.find(from, to, dialect).getFirst().into(Pairing.NONE);
+        RenameMap pairing = SplitFinder.find(from, to, dialect).getFirst().into(RenameMap.NONE);
         Migration migration = Migration.of(from, to, dialect, pairing, Fills.NONE);
         String script = migration.text("apart");
         int made = script.toLowerCase(java.util.Locale.ROOT).indexOf("create table");

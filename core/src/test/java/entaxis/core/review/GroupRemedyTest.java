@@ -26,7 +26,7 @@ import org.junit.jupiter.api.Test;
 /** Remedies of whole groups, and what designers decide about findings. */
 class GroupRemedyTest {
     private static Review review(Design design) {
-        return Review.of(Reviewed.of(design, Derivation.of(design)), Policy.USUAL);
+        return Review.of(Reviewed.of(design, Derivation.of(design)), Policy.DEFAULT);
     }
 
     private static Design done(Design design, Change change) {
@@ -40,7 +40,7 @@ class GroupRemedyTest {
             Design design = RandomDesigns.design(seed, 8);
             Review before = review(design);
             for (String rule : before.findings().stream().map(Finding::rule).distinct().toList()) {
-                Optional<GroupRemedy> group = GroupRemedy.of(design, rule, Policy.USUAL);
+                Optional<GroupRemedy> group = GroupRemedy.of(design, rule, Policy.DEFAULT);
                 if (group.isPresent()) {
                     Applied applied = (Applied) Editor.apply(design, group.get().change());
                     assertThat(review(applied.design()).count(Level.FAULT)).as("%s, seed %d", rule, seed).isLessThanOrEqualTo(before.count(Level.FAULT));

@@ -3,8 +3,8 @@ package entaxis.core.review;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.change.Editor;
-import entaxis.core.change.Outcome;
 import entaxis.core.change.Outcome.Applied;
+import entaxis.core.change.Outcome;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.random.RandomChanges;
@@ -32,15 +32,15 @@ class ReviewTest {
             Random random = new Random(seed);
             Design design = RandomDesigns.design(seed, 10);
             Derivation derivation = Derivation.of(design);
-            Review review = Review.of(reviewed(design, derivation), Policy.USUAL);
+            Review review = Review.of(reviewed(design, derivation), Policy.DEFAULT);
             for (int step = 0; step < 20; step++) {
                 Outcome outcome = Editor.apply(design, RandomChanges.change(design, random, "q" + seed + "x" + step));
                 if (outcome instanceof Applied applied) {
                     derivation = Derivation.after(derivation, applied.design());
                     design = applied.design();
-                    review = Review.after(review, reviewed(design, derivation), Policy.USUAL);
+                    review = Review.after(review, reviewed(design, derivation), Policy.DEFAULT);
                     assertThat(review.findings()).as("seed %d, step %d", seed, step)
-                            .isEqualTo(Review.of(reviewed(design, Derivation.of(design)), Policy.USUAL).findings());
+                            .isEqualTo(Review.of(reviewed(design, Derivation.of(design)), Policy.DEFAULT).findings());
                 }
             }
         }
@@ -52,7 +52,7 @@ class ReviewTest {
         for (int seed = 0; seed < 30; seed++) {
             Design design = RandomDesigns.design(seed, 8);
             for (int step = 0; step < 200; step++) {
-                Review before = Review.of(reviewed(design, Derivation.of(design)), Policy.USUAL);
+                Review before = Review.of(reviewed(design, Derivation.of(design)), Policy.DEFAULT);
                 Optional<Finding> next = before.findings().stream().filter(finding -> !finding.remedies().isEmpty()).findFirst();
                 if (next.isEmpty()) {
                     break;
@@ -62,7 +62,7 @@ class ReviewTest {
                 if (!(outcome instanceof Applied applied)) {
                     break;
                 }
-                Review after = Review.of(reviewed(applied.design(), Derivation.of(applied.design())), Policy.USUAL);
+                Review after = Review.of(reviewed(applied.design(), Derivation.of(applied.design())), Policy.DEFAULT);
                 assertThat(after.count(Level.FAULT)).as("seed %d, %s", seed, next.get().sentence()).isLessThanOrEqualTo(before.count(Level.FAULT));
                 design = applied.design();
             }
@@ -72,7 +72,7 @@ class ReviewTest {
     @Test
     void aPolicySwitchesOffAndWeighsOtherwise() {
         Design design = RandomDesigns.design(3, 8);
-        Review usual = Review.of(reviewed(design, Derivation.of(design)), Policy.USUAL);
+        Review usual = Review.of(reviewed(design, Derivation.of(design)), Policy.DEFAULT);
         assertThat(usual.findings()).extracting(Finding::rule).contains("not-agreed", "meaning-missing");
         Review other = Review.of(reviewed(design, Derivation.of(design)), new Policy(Map.of("not-agreed", Optional.empty(), "meaning-missing", Optional.of(Level.FAULT))));
         assertThat(other.findings()).extracting(Finding::rule).doesNotContain("not-agreed");

@@ -9,8 +9,6 @@ import entaxis.core.change.RelationshipAspect;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
-import entaxis.core.design.CarriedId;
-import entaxis.core.design.CarriedProgram;
 import entaxis.core.design.Category;
 import entaxis.core.design.CategoryId;
 import entaxis.core.design.ColumnPath;
@@ -24,6 +22,8 @@ import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.Naming;
+import entaxis.core.design.OpaqueId;
+import entaxis.core.design.OpaqueProgram;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.RelationshipId;
@@ -63,7 +63,7 @@ class RulesTest {
     }
 
     private static List<Finding> findings(Design design) {
-        return Review.of(new Reviewed(design, Derivation.of(design), Dialect.of(design.facts().target())), Policy.USUAL).findings();
+        return Review.of(new Reviewed(design, Derivation.of(design), Dialect.of(design.facts().target())), Policy.DEFAULT).findings();
     }
 
     private static Small two() {
@@ -208,7 +208,7 @@ class RulesTest {
     }
 
     private static Small viewed(String query) {
-        return one("jar_no integer primary key", "shelf_no integer").done(new Change.PutCarried(new CarriedProgram(new CarriedId("v1"), ProgramKind.VIEW, "",
+        return one("jar_no integer primary key", "shelf_no integer").done(new Change.PutOpaque(new OpaqueProgram(new OpaqueId("v1"), ProgramKind.VIEW, "",
                 "seen", Target.POSTGRESQL, "CREATE VIEW seen AS " + query)));
     }
 

@@ -6,8 +6,8 @@ import entaxis.core.change.Change;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
-import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.StatedDependencies.Stated;
+import entaxis.core.design.StatedDependencies;
 import entaxis.core.small.Small;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -17,7 +17,7 @@ import org.junit.jupiter.api.Test;
 /** Designs of the textbooks, from memory, give the findings that their authors name. */
 class TextbookFindingsTest {
     private static List<Finding> findings(Small small) {
-        return Review.of(Reviewed.of(small.design(), Derivation.of(small.design())), Policy.USUAL).findings();
+        return Review.of(Reviewed.of(small.design(), Derivation.of(small.design())), Policy.DEFAULT).findings();
     }
 
     /** States dependencies such as {@code "city -> status"}. */

@@ -2,18 +2,18 @@ package entaxis.core.small;
 
 import entaxis.core.change.Change;
 import entaxis.core.change.Editor;
-import entaxis.core.change.Outcome;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.Outcome.Refused;
+import entaxis.core.change.Outcome;
 import entaxis.core.change.Problem;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.Facts;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
 import entaxis.core.design.Relationship;
@@ -31,7 +31,7 @@ import java.util.stream.Collectors;
 
 /** Small designs for tests, built by edits; entities are found by name, relationships are numbered r1, r2 as they come. */
 public final class Small {
-    private Design design = Design.empty(new Facts("Small", Target.POSTGRESQL, "", ""), new Sheet(new SheetId("p1"), "Sheet 1", Paper.USUAL, Map.of()));
+    private Design design = Design.empty(new DesignProperties("Small", Target.POSTGRESQL, "", ""), new Sheet(new SheetId("p1"), "Sheet 1", Paper.DEFAULT, Map.of()));
     private int entities;
     private int attributes;
     private int relationships;

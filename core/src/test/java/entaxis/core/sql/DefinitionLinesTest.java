@@ -77,7 +77,7 @@ class DefinitionLinesTest {
         Index index = ((IndexLineReader.Read) IndexLineReader.read("create unique index by_day on visit (day desc, site_code);", table)).index();
         assertThat(IndexLineReader.text(index, table)).isEqualTo("unique index by_day on (day desc, site_code)");
         small.done(new Change.SetIndexes(small.id("Visit"), List.of(index)));
-        String script = new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.USUAL).write(Derivation.of(small.design()).schema(), "t").text();
+        String script = new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.DEFAULT).write(Derivation.of(small.design()).schema(), "t").text();
         assertThat(script).contains("CREATE UNIQUE INDEX by_day ON visit (day DESC, site_code);");
         assertThat(((IndexLineReader.NotRead) IndexLineReader.read("(colour)", table)).message()).contains("no column “colour” in visit");
         small.done(new Change.RemoveRelationship(new RelationshipId("r1")));
@@ -88,7 +88,7 @@ class DefinitionLinesTest {
     @Test
     void numbersAndFormulasAreWrittenAsTheStandardHasThem() {
         Small small = new Small().entity("Lot", "no integer generated always as identity (start with 100 increment by 10) primary key", "a integer", "b integer generated always as (a * 2)");
-        String script = new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.USUAL).write(Derivation.of(small.design()).schema(), "t").text();
+        String script = new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.DEFAULT).write(Derivation.of(small.design()).schema(), "t").text();
         assertThat(script).contains("GENERATED ALWAYS AS IDENTITY (START WITH 100 INCREMENT BY 10) NOT NULL").contains("GENERATED ALWAYS AS (a * 2) STORED");
         assertThat(new AttributeLineWriter(small.design()).write(small.find("Lot").attributes().getFirst()))
                 .isEqualTo("no integer not null generated always as identity (start with 100 increment by 10)");

@@ -17,7 +17,7 @@ class EndingTest {
     private static String written(String script, Target engine) {
         Reading reading = ScriptReader.read(script, engine);
         assertThat(reading.notUnderstood()).isEmpty();
-        return new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(reading.schema(), "ending").text();
+        return new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT).write(reading.schema(), "ending").text();
     }
 
     @Test
@@ -79,7 +79,7 @@ class EndingTest {
     @Test
     void anUntypedComputedColumnIsTypedByItsOperandsElsewhere() {
         Reading reading = ScriptReader.read("CREATE TABLE tray (a int, b decimal(9,2), c float, d nvarchar(5), s AS a + 1, t AS (a * b), u AS c / 2, v AS d, w AS upper(d));", Target.SQLSERVER);
-        String script = new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.USUAL).write(Neutral.of(reading.schema(), Dialect.of(Target.SQLSERVER)), "typed").text().replaceAll(" +", " ");
+        String script = new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.DEFAULT).write(IsoNormalizer.of(reading.schema(), Dialect.of(Target.SQLSERVER)), "typed").text().replaceAll(" +", " ");
         assertThat(script).contains("s bigint GENERATED").contains("t numeric GENERATED").contains("u double precision GENERATED").contains("v varchar(5) GENERATED").contains("w text GENERATED");
     }
 }

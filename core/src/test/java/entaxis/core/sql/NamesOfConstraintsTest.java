@@ -28,7 +28,7 @@ class NamesOfConstraintsTest {
 
     private static Table second(Target engine) {
         Schema schema = ScriptReader.read(SCRIPT, Target.ISO).schema();
-        return Fitting.fit(schema, Dialect.of(engine)).schema().tables().getLast();
+        return DialectAdapter.fit(schema, Dialect.of(engine)).schema().tables().getLast();
     }
 
     private static <T> Stream<String> names(List<T> parts, Function<T, String> name) {
@@ -48,14 +48,14 @@ class NamesOfConstraintsTest {
     @Test
     void whatIsPutIntoAnotherSchemaIsNotInTheWay() {
         Schema schema = ScriptReader.read("CREATE TABLE x.a (id integer CONSTRAINT c CHECK (id > 0)); CREATE TABLE y.b (id integer CONSTRAINT c CHECK (id > 0));", Target.ORACLE).schema();
-        assertThat(Fitting.fit(schema, Dialect.of(Target.ORACLE)).schema().tables().getLast().checks().getFirst().name()).isEqualTo("c");
+        assertThat(DialectAdapter.fit(schema, Dialect.of(Target.ORACLE)).schema().tables().getLast().checks().getFirst().name()).isEqualTo("c");
     }
 
     /** PostgreSQL manual, CREATE INDEX: an index is a relation as a table is. */
     @Test
     void anIndexMayNotBeCalledAsATableIs() {
         Schema schema = ScriptReader.read("CREATE TABLE a (id integer); CREATE INDEX a ON a (id);", Target.ISO).schema();
-        assertThat(Fitting.fit(schema, Dialect.of(Target.POSTGRESQL)).schema().tables().getFirst().indexes().getFirst().name()).isEqualTo("a_a");
-        assertThat(Fitting.fit(schema, Dialect.of(Target.MARIADB)).schema().tables().getFirst().indexes().getFirst().name()).isEqualTo("a");
+        assertThat(DialectAdapter.fit(schema, Dialect.of(Target.POSTGRESQL)).schema().tables().getFirst().indexes().getFirst().name()).isEqualTo("a_a");
+        assertThat(DialectAdapter.fit(schema, Dialect.of(Target.MARIADB)).schema().tables().getFirst().indexes().getFirst().name()).isEqualTo("a");
     }
 }

@@ -12,12 +12,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What a script says of names that an engine reserves. MySQL manual, “Keywords and Reserved Words”; PostgreSQL manual, appendix “SQL Key Words”; MariaDB manual, “Reserved Words”. */
 class ReservedNamesTest {
     private static Script script(Target engine) {
-        return new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL)
+        return new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT)
                 .write(ScriptReader.read("CREATE TABLE result (run integer PRIMARY KEY, \"rank\" integer, \"offset\" integer, \"user\" varchar(60), label text)", Target.ISO).schema(), "reserved");
     }
 
     private static List<String> quoted(Target engine) {
-        return script(engine).findings().stream().filter(finding -> finding.kind() == Finding.Kind.QUOTED).map(Finding::sentence).toList();
+        return script(engine).findings().stream().filter(finding -> finding.kind() == AdaptationNote.Kind.QUOTED).map(AdaptationNote::sentence).toList();
     }
 
     @Test

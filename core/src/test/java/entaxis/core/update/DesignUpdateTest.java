@@ -7,16 +7,15 @@ import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.Patch;
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Carried;
 import entaxis.core.design.Design;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Entity;
-import entaxis.core.design.Relationship;
-import entaxis.core.design.Target;
-import entaxis.core.lift.Lifting;
-import entaxis.core.design.Facts;
+import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.Paper;
+import entaxis.core.design.Relationship;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
+import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.RandomEdits;
 import entaxis.core.reading.ScriptReader;
@@ -24,16 +23,17 @@ import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Joined;
-import entaxis.core.reconcile.Pairing;
-import entaxis.core.reconcile.Part;
-import entaxis.core.reconcile.Renaming;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.MergedTable;
+import entaxis.core.reconcile.RenameMap;
+import entaxis.core.reconcile.SchemaPart;
+import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.reconcile.SplitFinder;
+import entaxis.core.reverse.ReverseEngineering;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Neutral;
+import entaxis.core.sql.IsoNormalizer;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -49,21 +49,21 @@ class DesignUpdateTest {
     }
 
     private static Schema read(String script) {
-        return Held.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Target.POSTGRESQL, POSTGRESQL);
+        return EngineSchema.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Target.POSTGRESQL, POSTGRESQL);
     }
 
     private Design lifted(String script) {
-        return Lifting.lift(Neutral.of(read(script), POSTGRESQL), new Facts("Vault", Target.POSTGRESQL, "", ""), new Sheet(new SheetId("p1"), "Sheet", Paper.USUAL, Map.of()), Set.of(), this::id).design();
+        return ReverseEngineering.lift(IsoNormalizer.of(read(script), POSTGRESQL), new DesignProperties("Vault", Target.POSTGRESQL, "", ""), new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(), this::id).design();
     }
 
-    private Updated updated(Design design, Schema database, Pairing pairing) {
-        Schema want = Held.ofDesign(Derivation.of(design).schema(), POSTGRESQL);
+    private Updated updated(Design design, Schema database, RenameMap pairing) {
+        Schema want = EngineSchema.ofDesign(Derivation.of(design).schema(), POSTGRESQL);
         List<Difference> differences = Comparison.of(database, want, POSTGRESQL, pairing).differences();
-        return DesignUpdate.of(design, Derivation.of(design), Renaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, differences, WORDS, this::id);
+        return DesignUpdate.of(design, Derivation.of(design), SchemaRenaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, differences, WORDS, this::id);
     }
 
     private List<Difference> left(Design design, Schema database) {
-        return Comparison.of(database, Held.ofDesign(Derivation.of(design).schema(), POSTGRESQL), POSTGRESQL, Pairing.NONE).differences();
+        return Comparison.of(database, EngineSchema.ofDesign(Derivation.of(design).schema(), POSTGRESQL), POSTGRESQL, RenameMap.NONE).differences();
     }
 
     @Test
@@ -72,7 +72,7 @@ class DesignUpdateTest {
         Schema database = read("create table taxon (id bigint primary key, name varchar(80), rank varchar(10) default 'species', constraint uq_taxon_1 unique (name));"
                 + "create table accession (id int primary key, taxon_id bigint references taxon, weight numeric(9,2) check (weight > 0));"
                 + "create table germination (accession_id int references accession, no int, day date not null, primary key (accession_id, no)); create index ix_day on germination (day);");
-        Updated updated = updated(design, database, Pairing.NONE);
+        Updated updated = updated(design, database, RenameMap.NONE);
         List<Difference> rest = left(updated.design(), database).stream().filter(difference -> difference.aspect() != Aspect.NAME).toList();
         assertThat(rest).as("%s", updated.left()).isEmpty();
         Entity germination = updated.design().entities().stream().filter(entity -> entity.name().equals("Germination")).findFirst().orElseThrow();
@@ -88,12 +88,12 @@ class DesignUpdateTest {
         Entity taxon = design.entities().stream().filter(entity -> entity.name().equals("Taxon")).findFirst().orElseThrow();
         Design worded = ((Applied) Editor.apply(design, new Change.AlterRelationship(before.id(), new entaxis.core.change.RelationshipAspect.Verb(entaxis.core.design.Side.FIRST, "names")))).design();
         Schema database = read("create table taxon (id int primary key, full_name varchar(90)); create table accession (id int primary key, taxon_id int not null references taxon);");
-        Updated updated = updated(worded, database, Pairing.NONE.withColumn("taxon", "full_name", "name"));
+        Updated updated = updated(worded, database, RenameMap.NONE.withColumn("taxon", "full_name", "name"));
         Entity now = updated.design().entities().find(taxon.id()).orElseThrow();
         assertThat(now.attributes().get(1).name()).isEqualTo("full_name");
         assertThat(now.attributes().get(1).id()).isEqualTo(taxon.attributes().get(1).id());
         assertThat(updated.design().relationships().find(before.id()).orElseThrow().first().verb()).isEqualTo("names");
-        assertThat(left(updated.design(), database).stream().filter(difference -> difference.part() != Part.FOREIGN_KEY && difference.part() != Part.PRIMARY_KEY)).isEmpty();
+        assertThat(left(updated.design(), database).stream().filter(difference -> difference.part() != SchemaPart.FOREIGN_KEY && difference.part() != SchemaPart.PRIMARY_KEY)).isEmpty();
         Change once = Patch.between(worded, updated.design());
         Applied applied = (Applied) Editor.apply(worded, once);
         assertThat(applied.design()).isEqualTo(updated.design());
@@ -105,10 +105,10 @@ class DesignUpdateTest {
         Design design = lifted("create table accession (accession_no int primary key, dried_on date, moisture numeric(4,1)); comment on column accession.moisture is 'percent of the weight';");
         Schema database = read("create table accession (accession_no int primary key);"
                 + "create table drying (accession_no int primary key references accession, dried_on date, moisture numeric(4,1));");
-        Schema want = Held.ofDesign(Derivation.of(design).schema(), POSTGRESQL);
-        List<Joined> split = SplitFinder.joined(database, want, POSTGRESQL);
-        assertThat(split).extracting(Joined::was).containsExactly("drying: dried_on, moisture");
-        List<Difference> all = Comparison.of(database, want, POSTGRESQL, Pairing.NONE).differences();
+        Schema want = EngineSchema.ofDesign(Derivation.of(design).schema(), POSTGRESQL);
+        List<MergedTable> split = SplitFinder.joined(database, want, POSTGRESQL);
+        assertThat(split).extracting(MergedTable::was).containsExactly("drying: dried_on, moisture");
+        List<Difference> all = Comparison.of(database, want, POSTGRESQL, RenameMap.NONE).differences();
         Updated updated = DesignUpdate.of(design, Derivation.of(design), database, POSTGRESQL, all, WORDS, this::id, split);
         Entity drying = updated.design().entities().stream().filter(entity -> entity.name().equals("Drying")).findFirst().orElseThrow();
         assertThat(drying.attributes()).filteredOn(attribute -> attribute.name().equals("moisture")).extracting(entaxis.core.design.Attribute::meaning).containsExactly("percent of the weight");
@@ -132,7 +132,7 @@ class DesignUpdateTest {
     void whatGoesIsTakenAwayAndWhatIsBesideTheTablesIsCarriedAlong() {
         Design design = lifted("create table taxon (id int primary key, name varchar(40)); create table note (id int primary key, taxon_id int references taxon);");
         Schema database = read("create table taxon (id int primary key); create view v as select id from taxon; create sequence s;");
-        Updated updated = updated(design, database, Pairing.NONE);
+        Updated updated = updated(design, database, RenameMap.NONE);
         assertThat(updated.design().entities()).hasSize(1);
         assertThat(updated.design().entities().stream().findFirst().orElseThrow().attributes()).hasSize(1);
         assertThat(updated.design().relationships()).isEmpty();
@@ -140,10 +140,10 @@ class DesignUpdateTest {
         assertThat(Derivation.of(updated.design()).schema().programs()).extracting(Program::text).containsExactly("create view v as select id from taxon");
         assertThat(left(updated.design(), database)).isEmpty();
         Schema later = read("create table taxon (id int primary key); create view v as select max(id) as last from taxon; create sequence s start with 3;");
-        Design changed = updated(updated.design(), later, Pairing.NONE).design();
+        Design changed = updated(updated.design(), later, RenameMap.NONE).design();
         assertThat(left(changed, later)).isEmpty();
-        assertThat(changed.carried().stream().map(Carried::id)).containsExactlyInAnyOrderElementsOf(updated.design().carried().stream().map(Carried::id).toList());
-        assertThat(updated(changed, read("create table taxon (id int primary key);"), Pairing.NONE).design().carried()).isEmpty();
+        assertThat(changed.carried().stream().map(OpaqueObject::id)).containsExactlyInAnyOrderElementsOf(updated.design().carried().stream().map(OpaqueObject::id).toList());
+        assertThat(updated(changed, read("create table taxon (id int primary key);"), RenameMap.NONE).design().carried()).isEmpty();
     }
 
     /** Of random changes to random designs, nearly all are taken over; what is not is told. */
@@ -155,12 +155,12 @@ class DesignUpdateTest {
             Design design = RandomDesigns.design(seed, 3 + seed % 9);
             Schema derived = Derivation.of(design).schema();
             Schema plain = new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
-            Schema database = Held.ofDesign(RandomEdits.of(plain, seed, 6).schema(), POSTGRESQL);
-            Pairing pairing = RandomEdits.of(plain, seed, 6).pairing(POSTGRESQL).reversed();
-            Schema want = Held.ofDesign(derived, POSTGRESQL);
+            Schema database = EngineSchema.ofDesign(RandomEdits.of(plain, seed, 6).schema(), POSTGRESQL);
+            RenameMap pairing = RandomEdits.of(plain, seed, 6).pairing(POSTGRESQL).reversed();
+            Schema want = EngineSchema.ofDesign(derived, POSTGRESQL);
             List<Difference> all = Comparison.of(database, want, POSTGRESQL, pairing).differences();
-            Updated updated = DesignUpdate.of(design, Derivation.of(design), Renaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, all, WORDS, this::id);
-            for (Difference difference : left(updated.design(), Renaming.apply(database, pairing, POSTGRESQL))) {
+            Updated updated = DesignUpdate.of(design, Derivation.of(design), SchemaRenaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, all, WORDS, this::id);
+            for (Difference difference : left(updated.design(), SchemaRenaming.apply(database, pairing, POSTGRESQL))) {
                 assertThat(updated.left()).as("seed %d: what stays apart is told: %s", seed, difference)
                         .anyMatch(text -> text.contains(difference.name().isEmpty() ? difference.table() : difference.name()) || text.contains(difference.table() + "."));
             }

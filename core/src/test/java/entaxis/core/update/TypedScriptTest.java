@@ -3,8 +3,8 @@ package entaxis.core.update;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.Carried;
 import entaxis.core.design.Design;
+import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.sql.Dialect;
@@ -22,7 +22,7 @@ class TypedScriptTest {
     }
 
     private static String script(Design design, Target engine) {
-        return new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(Derivation.of(design).schema(), "typed").text();
+        return new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT).write(Derivation.of(design).schema(), "typed").text();
     }
 
     @ParameterizedTest
@@ -64,7 +64,7 @@ class TypedScriptTest {
         Design design = RandomDesigns.design(4, 3);
         String text = script(design, Target.POSTGRESQL) + "create table bench (id int primary key);\ncreate view v as select id from bench;\ncreate sequence counting;\ninsert into bench values (1);\ngrant select on bench to public;\n";
         TypedScript.Followed followed = (TypedScript.Followed) TypedScript.of(design, Target.POSTGRESQL, text, this::id);
-        assertThat(followed.design().carried().stream().map(Carried::name)).contains("v", "counting");
+        assertThat(followed.design().carried().stream().map(OpaqueObject::name)).contains("v", "counting");
         assertThat(script(followed.design(), Target.POSTGRESQL)).contains("create view v as select id from bench;");
         assertThat(followed.left()).anyMatch(one -> one.contains("The rows of bench"))
                 .anyMatch(one -> one.contains("permission"));

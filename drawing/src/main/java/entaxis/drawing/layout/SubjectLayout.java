@@ -8,7 +8,7 @@ import entaxis.core.design.LineShape;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
 import entaxis.core.design.RelationshipId;
-import entaxis.core.lift.Subjects;
+import entaxis.core.reverse.Subjects;
 import entaxis.drawing.geometry.Box;
 import entaxis.drawing.scene.Card;
 import entaxis.drawing.scene.Line;

@@ -37,7 +37,7 @@ public final class PdfWriter {
     private static final double MARGIN = 10 * POINTS_A_MILLIMETRE;
     private static final double OVERLAP = 10 * POINTS_A_MILLIMETRE;
     /** A drawing that is much smaller than its page is not blown up further than this. */
-    private static final double MOST_ENLARGED = 1.5;
+    private static final double MAX_ENLARGED = 1.5;
 
     /** Told of each page before it is written; may end the work by throwing. */
     @FunctionalInterface
@@ -172,7 +172,7 @@ public final class PdfWriter {
             Box room = room(sheet);
             Box box = sheet.drawing().box();
             double scale = sheet.tiled() ? POINTS_A_UNIT
-                    : Math.min(POINTS_A_UNIT * MOST_ENLARGED, Math.min(room.width() / box.width(), room.height() / box.height()));
+                    : Math.min(POINTS_A_UNIT * MAX_ENLARGED, Math.min(room.width() / box.width(), room.height() / box.height()));
             double left = sheet.tiled() ? room.x() : room.x() + (room.width() - window.width() * scale) / 2;
             double top = height(sheet.paper()) - (sheet.tiled() ? room.y() : room.y() + (room.height() - window.height() * scale) / 2);
             on.saveGraphicsState();

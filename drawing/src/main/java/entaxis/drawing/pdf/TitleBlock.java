@@ -1,6 +1,6 @@
 package entaxis.drawing.pdf;
 
-import entaxis.core.design.Facts;
+import entaxis.core.design.DesignProperties;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,7 +21,7 @@ public record TitleBlock(String title, List<Fact> facts) {
     }
 
     /** The usual facts of a design; what is not known is left out. */
-    public static TitleBlock of(Facts design, LocalDate date, Optional<Long> revision) {
+    public static TitleBlock of(DesignProperties design, LocalDate date, Optional<Long> revision) {
         List<Fact> facts = new ArrayList<>();
         if (!design.author().isBlank()) {
             facts.add(new Fact("Author", design.author()));

@@ -24,7 +24,7 @@ import javax.imageio.stream.MemoryCacheImageOutputStream;
 /** Paints pictures in pixels. */
 public final class Pixels {
     /** Pixels of one picture at most, so that a very large sheet does not exhaust the memory. */
-    public static final double MOST = 40_000_000;
+    public static final double MAX_COUNT = 40_000_000;
     private static final float JPEG_QUALITY = 0.92f;
 
     private final TextMeasure measure;
@@ -75,7 +75,7 @@ public final class Pixels {
 
     /** How many pixels a unit gets in the end. */
     public static double scale(Box box, double wanted) {
-        return Math.min(wanted, Math.sqrt(MOST / (box.width() * box.height())));
+        return Math.min(wanted, Math.sqrt(MAX_COUNT / (box.width() * box.height())));
     }
 
     private static int pixels(double units, double scale) {

@@ -31,7 +31,7 @@ final class Collisions {
     private static final int THROUGH_A_CARD = 10;
     private static final int[] SHIFTS = {4, -4, 8, -8, 12, -12, 16, -16, 24, -24, 32, -32, 48, -48, 72, -72};
     private static final int ROUNDS = 3;
-    private static final int MOST_TRIES = 40_000;
+    private static final int MAX_TRIES = 40_000;
 
     private record Stretch(String link, int index, boolean upright, double at, double low, double high) {
         static Stretch of(String link, int index, List<Point> points) {
@@ -64,7 +64,7 @@ final class Collisions {
     private final NavigableMap<Double, List<Stretch>> movedUpright = new TreeMap<>();
     private final NavigableMap<Double, List<Stretch>> movedLevel = new TreeMap<>();
     /** How many more ways are tried, so that a sheet with thousands of crowded lines is drawn at once all the same. */
-    private int tries = MOST_TRIES;
+    private int tries = MAX_TRIES;
 
     /** The ways as they were searched for, on which a line may fall back, and as they were spread. */
     Collisions(Collection<Link> links, Map<String, List<Point>> searched, Map<String, List<Point>> ways, Set<String> byHand, SpatialIndex cards) {

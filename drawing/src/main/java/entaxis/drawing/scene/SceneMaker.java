@@ -6,10 +6,10 @@ import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Category;
 import entaxis.core.design.Design;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.Facts;
 import entaxis.core.design.Notation;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Relationship;
@@ -156,7 +156,7 @@ public final class SceneMaker {
     }
 
     private static List<String> titles(Design design, Sheet sheet) {
-        Facts facts = design.facts();
+        DesignProperties facts = design.facts();
         return Stream.of(facts.title().isBlank() ? facts.name() : facts.title(), facts.author(), sheet.name() + " · " + sheet.paper().text()).filter(text -> !text.isBlank()).toList();
     }
 

@@ -7,7 +7,7 @@ import java.sql.SQLException;
 
 /** A catalog that queries are put to, and who hears how many rows came back. */
 final class Catalog {
-    private static final int TOLD = 256;
+    private static final int PROGRESS_INTERVAL = 256;
     private final Connection connection;
     private final CatalogProgress progress;
     private long rows;
@@ -35,7 +35,7 @@ final class Catalog {
             }
             try (ResultSet answer = statement.executeQuery()) {
                 while (answer.next()) {
-                    if (rows++ % TOLD == 0 && !progress.at(rows)) {
+                    if (rows++ % PROGRESS_INTERVAL == 0 && !progress.at(rows)) {
                         throw new SQLException("reading was stopped");
                     }
                     use.use(answer);

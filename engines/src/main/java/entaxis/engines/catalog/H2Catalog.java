@@ -11,18 +11,18 @@ import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
-import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
-import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.FieldDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -136,11 +136,11 @@ final class H2Catalog {
         boolean own = row.getString(20) != null;
         SqlType type = own ? new UserType(FoldedName.of(row.getString(20))) : type(row, 1, row.getString(9));
         boolean identity = "YES".equals(row.getString(13));
-        Numbering numbers = identity ? new Numbering(row.getLong(15), row.getLong(16)) : Numbering.USUAL;
+        Numbering numbers = identity ? new Numbering(row.getLong(15), row.getLong(16)) : Numbering.DEFAULT;
         boolean generated = "ALWAYS".equals(row.getString(17));
         return new Column(Optional.empty(), FoldedName.of(row.getString(10)), type, "NO".equals(row.getString(11)), generated ? Optional.empty() : Optional.ofNullable(row.getString(12)).map(H2Texts::plain),
                 !identity ? Identity.NONE : "ALWAYS".equals(row.getString(14)) ? Identity.ALWAYS : Identity.BY_DEFAULT,
-                numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers), generated ? Optional.ofNullable(row.getString(18)).map(H2Texts::plain) : Optional.empty(), row.getString(19));
+                numbers.equals(Numbering.DEFAULT) ? Optional.empty() : Optional.of(numbers), generated ? Optional.ofNullable(row.getString(18)).map(H2Texts::plain) : Optional.empty(), row.getString(19));
     }
 
     private static void key(TableParts table, ResultSet row) throws SQLException {

@@ -11,16 +11,16 @@ import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
-import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
-import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TypeDefinition.FieldDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -146,14 +146,14 @@ final class OracleCatalog {
         String comment = Catalog.text(row, 14);
         Optional<String> expression = Optional.of(Catalog.text(row, 15).strip()).filter(text -> !text.isEmpty() && !text.equalsIgnoreCase("null"));
         return new Column(Optional.empty(), name, type, required, virtual || identity != Identity.NONE ? Optional.empty() : expression, identity,
-                identity == Identity.NONE || numbers.equals(Numbering.USUAL) ? Optional.empty() : Optional.of(numbers), virtual ? expression : Optional.empty(),
+                identity == Identity.NONE || numbers.equals(Numbering.DEFAULT) ? Optional.empty() : Optional.of(numbers), virtual ? expression : Optional.empty(),
                 virtual ? new ColumnDetails(true, Optional.empty(), Optional.empty()) : ColumnDetails.NONE, comment);
     }
 
     /** Oracle Database Reference, ALL_TAB_IDENTITY_COLS: IDENTITY_OPTIONS is a text such as {@code START WITH: 1, INCREMENT BY: 1, MAX_VALUE: ...}. */
     private static Numbering numbering(String options) {
-        long start = Numbering.USUAL.start();
-        long step = Numbering.USUAL.step();
+        long start = Numbering.DEFAULT.start();
+        long step = Numbering.DEFAULT.step();
         Matcher matcher = OPTION.matcher(options);
         while (matcher.find()) {
             long number = Long.parseLong(matcher.group(2));

@@ -11,15 +11,15 @@ import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
-import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
-import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -116,7 +116,7 @@ final class SqlServerCatalog {
         Optional<String> collation = Optional.ofNullable(row.getString(16));
         ColumnDetails details = virtual || collation.isPresent() ? new ColumnDetails(virtual, Optional.empty(), collation) : ColumnDetails.NONE;
         return new Column(Optional.empty(), row.getString(2), type, !row.getBoolean(8), defaultValue, counts ? Identity.ALWAYS : Identity.NONE,
-                counts && !numbers.equals(Numbering.USUAL) ? Optional.of(numbers) : Optional.empty(), generated.isEmpty() ? Optional.empty() : Optional.of(bare(generated)), details, Catalog.text(row, 15));
+                counts && !numbers.equals(Numbering.DEFAULT) ? Optional.of(numbers) : Optional.empty(), generated.isEmpty() ? Optional.empty() : Optional.of(bare(generated)), details, Catalog.text(row, 15));
     }
 
     /** SQL Server documentation, sys.columns: lengths are in bytes, -1 says max. */

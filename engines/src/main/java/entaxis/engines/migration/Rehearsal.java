@@ -5,8 +5,8 @@ import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
@@ -51,19 +51,19 @@ public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, Li
      * @throws SQLException   if the built-in engine cannot hold the schema to begin with
      * @throws SandboxFailure if the sandbox has met its limits
      */
-    public static Rehearsal of(Sandbox sandbox, Schema from, Schema to, Target engine, Pairing pairing, Fills fills, List<String> rows) throws SQLException {
+    public static Rehearsal of(Sandbox sandbox, Schema from, Schema to, Target engine, RenameMap pairing, Fills fills, List<String> rows) throws SQLException {
         Dialect dialect = Dialect.of(Target.H2);
-        Schema start = Held.of(from, engine, dialect).withoutPrograms();
-        Schema goal = Held.of(to, engine, dialect).withoutPrograms();
+        Schema start = EngineSchema.of(from, engine, dialect).withoutPrograms();
+        Schema goal = EngineSchema.of(to, engine, dialect).withoutPrograms();
         try (Connection connection = sandbox.connection(); Statement statement = connection.createStatement()) {
-            for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.USUAL).write(start, "rehearsal").statements()) {
+            for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(start, "rehearsal").statements()) {
                 statement.execute(one.text());
             }
             sandbox.run(rows);
             long before = rows(statement, start);
             Execution execution = Execution.of(connection, Migration.of(tables(connection), goal, dialect, pairing, fills));
             Schema reached = tables(connection);
-            return new Rehearsal(execution, before, rows(statement, reached), Comparison.of(reached, goal, dialect, Pairing.NONE).differences(), engine != Target.H2);
+            return new Rehearsal(execution, before, rows(statement, reached), Comparison.of(reached, goal, dialect, RenameMap.NONE).differences(), engine != Target.H2);
         }
     }
 

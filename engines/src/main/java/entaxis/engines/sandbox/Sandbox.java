@@ -1,8 +1,8 @@
 package entaxis.engines.sandbox;
 
 import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
+import entaxis.core.token.Token;
 import entaxis.core.word.Words;
 import entaxis.engines.trial.QueryOutcome;
 import entaxis.engines.trial.StatementOutcome;
@@ -35,9 +35,9 @@ import java.util.concurrent.locks.ReentrantLock;
 public final class Sandbox implements AutoCloseable {
     /** What the process ends with when it is out of memory, whether the virtual machine or the engine says so. */
     static final int EXIT_OUT_OF_MEMORY = 3;
-    private static final int MOST_TEXT = 1 << 20;
-    private static final int MOST_READ = 32 << 20;
-    private static final int MOST_ROWS_READ = 500_000;
+    private static final int MAX_TEXT = 1 << 20;
+    private static final int MAX_READ = 32 << 20;
+    private static final int MAX_ROWS_READ = 500_000;
     /** Statements that are run together may take this many times as long as one of them. */
     private static final int TOGETHER = 8;
     private static final long GRACE_MILLIS = 700;
@@ -161,7 +161,7 @@ public final class Sandbox implements AutoCloseable {
             int count = in.readInt();
             return new StatementOutcome(sql, true, count <= 0 ? "done" : Words.counted(count, "row"), in.readLong());
         }
-        String reason = Wire.text(in, MOST_TEXT);
+        String reason = Wire.text(in, MAX_TEXT);
         in.readInt();
         return new StatementOutcome(sql, false, kind == Wire.TOO_LONG ? limits.tooLong() : reason, in.readLong());
     }
@@ -188,14 +188,14 @@ public final class Sandbox implements AutoCloseable {
     private QueryOutcome answer() throws IOException {
         byte kind = in.readByte();
         if (kind != Wire.DONE) {
-            String reason = Wire.text(in, MOST_TEXT);
+            String reason = Wire.text(in, MAX_TEXT);
             boolean notAQuery = in.readInt() == NOT_A_QUERY;
             in.readLong();
             return new QueryOutcome.Failed(kind == Wire.TOO_LONG ? limits.tooLong()
                     : notAQuery ? "Only queries run here: SELECT, VALUES or WITH. Rows are entered above; tables follow from the design." : reason);
         }
-        List<String> columns = Wire.texts(in, MOST_TEXT);
-        List<List<Optional<String>>> rows = rows(columns.size(), limits.rows(), 4 * limits.answerBytes() + MOST_TEXT);
+        List<String> columns = Wire.texts(in, MAX_TEXT);
+        List<List<Optional<String>>> rows = rows(columns.size(), limits.rows(), 4 * limits.answerBytes() + MAX_TEXT);
         boolean more = in.readBoolean();
         return new QueryOutcome.Rows(columns, rows, more, in.readLong());
     }
@@ -221,11 +221,11 @@ public final class Sandbox implements AutoCloseable {
             try {
                 byte kind = in.readByte();
                 if (kind != Wire.DONE) {
-                    String reason = Wire.text(in, MOST_TEXT);
+                    String reason = Wire.text(in, MAX_TEXT);
                     throw new SQLException(kind == Wire.TOO_LONG ? limits.tooLong() : reason, "", in.readInt());
                 }
-                List<String> columns = Wire.texts(in, MOST_TEXT);
-                return new Table(columns, rows(columns.size(), MOST_ROWS_READ, MOST_READ));
+                List<String> columns = Wire.texts(in, MAX_TEXT);
+                return new Table(columns, rows(columns.size(), MAX_ROWS_READ, MAX_READ));
             } finally {
                 end.cancel(false);
             }

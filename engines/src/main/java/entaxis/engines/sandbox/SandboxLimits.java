@@ -12,7 +12,7 @@ import java.time.Duration;
  */
 public record SandboxLimits(Duration statementTime, int heapMegabytes, int rows, int answerBytes) {
     /** Enough for examples, too little to do harm. */
-    public static final SandboxLimits USUAL = new SandboxLimits(Duration.ofSeconds(5), 128, 500, 1 << 20);
+    public static final SandboxLimits DEFAULT = new SandboxLimits(Duration.ofSeconds(5), 128, 500, 1 << 20);
     /** For migrations that are rehearsed. */
     public static final SandboxLimits REHEARSAL = new SandboxLimits(Duration.ofSeconds(20), 192, 500, 1 << 20);
 

@@ -36,8 +36,8 @@ import org.h2.jdbc.JdbcException;
 public final class SandboxProcess {
     private static final String USER = "TRIAL";
     /** Texts of one request are at most this long, in bytes. */
-    private static final int MOST_REQUEST = 64 << 20;
-    private static final int MOST_CELL = 2_000;
+    private static final int MAX_REQUEST = 64 << 20;
+    private static final int MAX_CELL = 2_000;
 
     private Connection owner;
     private Connection connection;
@@ -108,9 +108,9 @@ public final class SandboxProcess {
         for (int request = in.read(); request >= 0; request = in.read()) {
             wanted = true;
             requests.put(switch (request) {
-                case Wire.RUN -> new Request.Run(Wire.texts(in, MOST_REQUEST));
-                case Wire.ASK -> new Request.Ask(Wire.text(in, MOST_REQUEST));
-                case Wire.READ -> new Request.Read(Wire.text(in, MOST_REQUEST), Wire.texts(in, MOST_REQUEST));
+                case Wire.RUN -> new Request.Run(Wire.texts(in, MAX_REQUEST));
+                case Wire.ASK -> new Request.Ask(Wire.text(in, MAX_REQUEST));
+                case Wire.READ -> new Request.Read(Wire.text(in, MAX_REQUEST), Wire.texts(in, MAX_REQUEST));
                 case Wire.RESET -> new Request.Reset();
                 default -> throw new IOException("request " + request + " is not known");
             });
@@ -177,7 +177,7 @@ public final class SandboxProcess {
         while (rows.size() < limits.rows() && bytes < limits.answerBytes() && result.next()) {
             List<Optional<String>> row = new ArrayList<>();
             for (int i = 1; i <= columns.size(); i++) {
-                Optional<String> cell = Optional.ofNullable(result.getString(i)).map(value -> value.length() > MOST_CELL ? value.substring(0, MOST_CELL) + "..." : value);
+                Optional<String> cell = Optional.ofNullable(result.getString(i)).map(value -> value.length() > MAX_CELL ? value.substring(0, MAX_CELL) + "..." : value);
                 bytes += 4 + cell.map(value -> 3 * value.length()).orElse(0);
                 row.add(cell);
             }

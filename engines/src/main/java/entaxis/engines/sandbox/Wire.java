@@ -28,7 +28,7 @@ final class Wire {
     /** The statement was cancelled because it took too long. */
     static final byte TOO_LONG = 12;
     /** More columns than any engine lets a query have mean that the other end is not what it should be. */
-    private static final int MOST_COLUMNS = 20_000;
+    private static final int MAX_COLUMNS = 20_000;
 
     private Wire() { }
 
@@ -73,8 +73,8 @@ final class Wire {
 
     static List<String> texts(DataInputStream in, int most) throws IOException {
         int count = in.readInt();
-        if (count < 0 || count > MOST_COLUMNS) {
-            throw new IOException(count + " texts are more than " + MOST_COLUMNS);
+        if (count < 0 || count > MAX_COLUMNS) {
+            throw new IOException(count + " texts are more than " + MAX_COLUMNS);
         }
         List<String> texts = new ArrayList<>();
         for (int i = 0; i < count; i++) {

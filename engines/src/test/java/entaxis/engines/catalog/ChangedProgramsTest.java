@@ -7,8 +7,8 @@ import entaxis.core.design.Target;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -53,7 +53,7 @@ class ChangedProgramsTest {
 
     private static List<Difference> apart(Program wanted, Program live, AgreedPrograms agreed) {
         Dialect dialect = Dialect.of(wanted.target());
-        return Comparison.of(only(live), Held.against(only(wanted), only(live), dialect, agreed), dialect, Pairing.NONE).differences();
+        return Comparison.of(only(live), EngineSchema.against(only(wanted), only(live), dialect, agreed), dialect, RenameMap.NONE).differences();
     }
 
     private static void views(Connection connection, Target engine, Reads reads) throws SQLException {

@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Target;
 import entaxis.core.reconcile.Comparison;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Fitting;
+import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.core.type.SqlType;
@@ -69,15 +69,15 @@ class ConditionsOnEnginesTest {
         for (String condition : CONDITIONS) {
             try (Statement statement = connection.createStatement()) {
                 statement.execute(before);
-                Schema wanted = Fitting.fit(schema(condition), dialect).schema();
-                String script = new ScriptWriter(dialect, ScriptOptions.USUAL).write(wanted, "t").statements().getFirst().text();
+                Schema wanted = DialectAdapter.fit(schema(condition), dialect).schema();
+                String script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(wanted, "t").statements().getFirst().text();
                 try {
                     statement.execute(script);
                 } catch (SQLException lacks) {
                     continue;
                 }
                 accepted++;
-                assertThat(Comparison.of(read.from(connection), wanted, dialect, Pairing.NONE).differences()).as("%s: %s", engine, condition).isEmpty();
+                assertThat(Comparison.of(read.from(connection), wanted, dialect, RenameMap.NONE).differences()).as("%s: %s", engine, condition).isEmpty();
             }
         }
         assertThat(accepted).as("conditions that %s takes", engine).isGreaterThanOrEqualTo(least);

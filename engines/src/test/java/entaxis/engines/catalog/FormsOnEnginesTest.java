@@ -7,8 +7,8 @@ import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.DifferenceWords;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
@@ -61,8 +61,8 @@ class FormsOnEnginesTest {
         Dialect dialect = Dialect.of(engine);
         Reading reading = ScriptReader.read(form.script(), engine);
         List<String> wrong = new ArrayList<>(reading.notUnderstood().stream().map(part -> form.title() + ": not understood: " + part).toList());
-        Schema there = Held.of(tables(catalog), engine, dialect);
-        Comparison.of(there, Held.of(tables(reading.schema()), engine, dialect), dialect, Pairing.NONE).differences().forEach(difference -> wrong.add(form.title() + ": " + WORDS.sentence(difference) + " " + difference));
+        Schema there = EngineSchema.of(tables(catalog), engine, dialect);
+        Comparison.of(there, EngineSchema.of(tables(reading.schema()), engine, dialect), dialect, RenameMap.NONE).differences().forEach(difference -> wrong.add(form.title() + ": " + WORDS.sentence(difference) + " " + difference));
         return wrong;
     }
 

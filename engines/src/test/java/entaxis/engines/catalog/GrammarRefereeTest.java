@@ -8,7 +8,7 @@ import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.RandomEdits;
-import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
@@ -67,7 +67,7 @@ class GrammarRefereeTest {
     void everyStatementIsTaken(Target engine) {
         List<String> statements = new ArrayList<>();
         for (int seed = 0; seed < 120; seed++) {
-            Script script = new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(Derivation.of(RandomDesigns.design(seed, 3 + seed % 8)).schema(), "referee");
+            Script script = new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT).write(Derivation.of(RandomDesigns.design(seed, 3 + seed % 8)).schema(), "referee");
             script.statements().forEach(statement -> statements.add(statement.text()));
         }
         assertThat(statements).hasSizeGreaterThan(1000);
@@ -83,7 +83,7 @@ class GrammarRefereeTest {
         for (int seed = 0; seed < 120; seed++) {
             Schema derived = Derivation.of(RandomDesigns.design(seed, 3 + seed % 8)).schema();
             RandomEdits edits = RandomEdits.of(new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList()), seed, 2 + seed % 11);
-            statements.addAll(Migration.of(Held.ofDesign(derived, dialect), Held.ofDesign(edits.schema(), dialect), dialect, edits.pairing(dialect), Fills.NONE).statements());
+            statements.addAll(Migration.of(EngineSchema.ofDesign(derived, dialect), EngineSchema.ofDesign(edits.schema(), dialect), dialect, edits.pairing(dialect), Fills.NONE).statements());
         }
         assertThat(statements).hasSizeGreaterThan(500);
         assertThat(rejected(engine, statements)).isEmpty();

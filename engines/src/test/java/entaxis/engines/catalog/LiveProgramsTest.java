@@ -6,7 +6,7 @@ import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -44,7 +44,7 @@ class LiveProgramsTest {
         run(first, programs);
         Schema read = LiveCatalog.read(first, engine, firstSchema);
         assertThat(read.programs()).hasSize(programs.size()).allMatch(program -> program.target() == engine);
-        Script script = new ScriptWriter(Dialect.of(engine), ScriptOptions.USUAL).write(read, "again");
+        Script script = new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT).write(read, "again");
         run(second, script.statements().stream().map(Script.Statement::text).toList());
         assertThat(LiveCatalog.read(second, engine, secondSchema).programs()).isEqualTo(read.programs());
         return read;
@@ -72,7 +72,7 @@ class LiveProgramsTest {
         Schema wanted = new Schema(read.types(), read.sequences(), read.tables().stream().map(table -> !table.name().equals("accession") ? table : new Table(table.origin(), table.namespace(), table.name(),
                 table.columns().stream().map(column -> column.name().equals("weight") ? column.withType(((Known) TypeReader.read("bigint")).type()) : column).toList(), table.primaryKey(), table.uniqueKeys(), table.checks(),
                 table.foreignKeys(), table.indexes(), table.comment())).toList(), read.programs());
-        Migration migration = Migration.of(read, wanted, Dialect.of(Target.POSTGRESQL), Pairing.NONE, Fills.NONE);
+        Migration migration = Migration.of(read, wanted, Dialect.of(Target.POSTGRESQL), RenameMap.NONE, Fills.NONE);
         run(connection, migration.statements());
         assertThat(LiveCatalog.read(connection, Target.POSTGRESQL, Optional.of("one")).programs()).extracting(Program::name).containsExactlyInAnyOrderElementsOf(read.programs().stream().map(Program::name).toList());
     }

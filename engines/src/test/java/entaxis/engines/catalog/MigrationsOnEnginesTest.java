@@ -12,13 +12,13 @@ import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.RandomEdits;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
-import entaxis.core.reconcile.Names;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.RenameMap;
+import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Fitting;
+import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
@@ -45,7 +45,7 @@ class MigrationsOnEnginesTest {
     private static final int FIRST = Integer.getInteger("migration.first", 0);
 
     /** H2 copies a table under names made of its own, its constraints' and more, which are too long where these are very long. */
-    private static final int LONGEST_COPIED = 60;
+    private static final int MAX_COPIED_LENGTH = 60;
 
     private interface Read {
         Schema from(Connection connection) throws SQLException;
@@ -73,22 +73,22 @@ class MigrationsOnEnginesTest {
         test.dialect = Dialect.of(engine);
         for (int seed = FIRST; test.pairs < PAIRS; seed++) {
             Schema start = random(seed);
-            if (engine == Target.H2 && start.tables().stream().anyMatch(table -> table.name().length() > LONGEST_COPIED)) {
+            if (engine == Target.H2 && start.tables().stream().anyMatch(table -> table.name().length() > MAX_COPIED_LENGTH)) {
                 continue;
             }
             test.pairs++;
             boolean related = seed % 4 != 3;
-            RandomEdits edits = related ? RandomEdits.of(start, seed, 1 + seed % 10) : new RandomEdits(random(seed + 9000), Pairing.NONE);
-            test.one(seed, Fitting.fit(start, test.dialect).schema(), Fitting.fit(edits.schema(), test.dialect).schema(), edits.pairing(test.dialect), fresh, read);
+            RandomEdits edits = related ? RandomEdits.of(start, seed, 1 + seed % 10) : new RandomEdits(random(seed + 9000), RenameMap.NONE);
+            test.one(seed, DialectAdapter.fit(start, test.dialect).schema(), DialectAdapter.fit(edits.schema(), test.dialect).schema(), edits.pairing(test.dialect), fresh, read);
         }
         assertThat(test.kept).as("values kept on " + engine).isGreaterThan(test.pairs * 3);
         System.out.println("MigrationsOnEngines " + engine + ": " + test.pairs + " pairs, " + test.kept + " values kept, tables emptied for " + test.emptied + ", " + test.backs + " ways back");
     }
 
-    private void one(int seed, Schema from, Schema to, Pairing pairing, Fresh fresh, Read read) throws SQLException {
-        String start = new ScriptWriter(dialect, ScriptOptions.USUAL).write(from, "start").text();
+    private void one(int seed, Schema from, Schema to, RenameMap pairing, Fresh fresh, Read read) throws SQLException {
+        String start = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(from, "start").text();
         try (Connection connection = fresh.of(seed); Statement statement = connection.createStatement()) {
-            for (var one : new ScriptWriter(dialect, ScriptOptions.USUAL).write(from, "start").statements()) {
+            for (var one : new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(from, "start").statements()) {
                 statement.execute(one.text());
             }
             Schema found = read.from(connection);
@@ -129,7 +129,7 @@ class MigrationsOnEnginesTest {
     }
 
     /** The way back, where one is claimed: the same schema again. */
-    private void back(int seed, Schema found, Schema reached, Pairing pairing, Statement statement, Connection connection, Read read, Migration forth) throws SQLException {
+    private void back(int seed, Schema found, Schema reached, RenameMap pairing, Statement statement, Connection connection, Read read, Migration forth) throws SQLException {
         Migration back = Migration.of(reached, found, dialect, pairing.reversed(), Fills.NONE);
         boolean asks = false;
         for (Step step : back.steps()) {
@@ -152,7 +152,7 @@ class MigrationsOnEnginesTest {
     }
 
     private List<Difference> differences(Schema from, Schema to) {
-        return Comparison.of(from, to, dialect, Pairing.NONE).differences();
+        return Comparison.of(from, to, dialect, RenameMap.NONE).differences();
     }
 
     private long count(Statement statement, String query, int seed) {
@@ -181,10 +181,10 @@ class MigrationsOnEnginesTest {
     }
 
     /** The values of columns that stay what they are, by their wanted place, in the order of the rows' texts. */
-    private Map<String, List<String>> values(Connection connection, Schema from, Schema to, Pairing pairing) throws SQLException {
+    private Map<String, List<String>> values(Connection connection, Schema from, Schema to, RenameMap pairing) throws SQLException {
         Map<String, List<String>> values = new HashMap<>();
         for (Table table : from.tables()) {
-            String wanted = pairing.table(Names.of(table));
+            String wanted = pairing.table(TableNames.of(table));
             Optional<Table> after = to.table(wanted);
             for (Column column : table.columns()) {
                 Optional<Column> same = after.flatMap(own -> own.column(pairing.column(wanted, column.name())))
@@ -202,7 +202,7 @@ class MigrationsOnEnginesTest {
         for (Table table : schema.tables()) {
             for (Column column : table.columns()) {
                 if (column.generated().isEmpty()) {
-                    values.put(Names.of(table) + "." + column.name(), read(connection, table.name(), column.name()));
+                    values.put(TableNames.of(table) + "." + column.name(), read(connection, table.name(), column.name()));
                 }
             }
         }

@@ -9,9 +9,9 @@ import entaxis.core.migration.Question;
 import entaxis.core.migration.Step;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Joined;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.MergedTable;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.SplitFinder;
@@ -55,10 +55,10 @@ class MovesOnEnginesTest {
                 statement.execute(row);
             }
             Schema found = read.from(connection);
-            Schema wanted = Held.of(ScriptReader.read(APART, engine).schema(), engine, dialect);
+            Schema wanted = EngineSchema.of(ScriptReader.read(APART, engine).schema(), engine, dialect);
             List<Split> splits = SplitFinder.find(found, wanted, dialect);
             assertThat(splits).extracting(Split::was).containsExactlyInAnyOrder("accession: taxon_name, family", "accession: dried_on, moisture");
-            Pairing pairing = Pairing.NONE;
+            RenameMap pairing = RenameMap.NONE;
             for (Split split : splits) {
                 pairing = split.into(pairing);
             }
@@ -69,7 +69,7 @@ class MovesOnEnginesTest {
             for (String sql : migration.statements()) {
                 statement.execute(sql);
             }
-            assertThat(Comparison.of(read.from(connection), wanted, dialect, Pairing.NONE).differences()).as(migration.text("apart")).isEmpty();
+            assertThat(Comparison.of(read.from(connection), wanted, dialect, RenameMap.NONE).differences()).as(migration.text("apart")).isEmpty();
             assertThat(rows(statement, "SELECT code, taxon_name, family FROM taxon ORDER BY code")).containsExactly("CAR|Silverthorn|Thornworts", "MOR|Moonreed|null");
             assertThat(rows(statement, "SELECT a.accession_no, t.family, d.dried_on, d.moisture FROM accession a LEFT JOIN taxon t ON t.code = a.taxon_code JOIN drying d ON d.accession_no = a.accession_no "
                     + "ORDER BY a.accession_no")).containsExactly("1|Thornworts|2026-03-02|6.5", "2|Thornworts|null|null", "3|null|2026-04-01|7", "4|null|null|5.5");
@@ -83,17 +83,17 @@ class MovesOnEnginesTest {
         Dialect dialect = Dialect.of(engine);
         try (Statement statement = connection.createStatement()) {
             Schema found = read.from(connection);
-            Schema wanted = Held.of(ScriptReader.read(FLAT, engine).schema(), engine, dialect);
-            List<Joined> joined = SplitFinder.joined(found, wanted, dialect);
-            assertThat(joined).extracting(Joined::was).containsExactlyInAnyOrder("taxon: family, taxon_name", "drying: dried_on, moisture");
-            assertThat(joined).extracting(Joined::now).containsOnly("accession");
+            Schema wanted = EngineSchema.of(ScriptReader.read(FLAT, engine).schema(), engine, dialect);
+            List<MergedTable> joined = SplitFinder.joined(found, wanted, dialect);
+            assertThat(joined).extracting(MergedTable::was).containsExactlyInAnyOrder("taxon: family, taxon_name", "drying: dried_on, moisture");
+            assertThat(joined).extracting(MergedTable::now).containsOnly("accession");
             Map<String, String> fills = new HashMap<>();
             joined.forEach(one -> fills.putAll(one.fills(dialect)));
-            Migration back = Migration.of(found, wanted, dialect, Pairing.NONE, new Fills(fills));
+            Migration back = Migration.of(found, wanted, dialect, RenameMap.NONE, new Fills(fills));
             for (String sql : back.statements()) {
                 statement.execute(sql);
             }
-            assertThat(Comparison.of(read.from(connection), wanted, dialect, Pairing.NONE).differences()).as(back.text("flat")).isEmpty();
+            assertThat(Comparison.of(read.from(connection), wanted, dialect, RenameMap.NONE).differences()).as(back.text("flat")).isEmpty();
             assertThat(rows(statement, "SELECT accession_no, family, taxon_name, dried_on, moisture FROM accession ORDER BY accession_no"))
                     .containsExactly("1|Thornworts|Silverthorn|2026-03-02|6.5", "2|Thornworts|Silverthorn|null|null", "3|null|Moonreed|2026-04-01|7", "4|null|null|null|5.5");
         }
@@ -109,8 +109,8 @@ class MovesOnEnginesTest {
             }
             statement.execute("UPDATE accession SET taxon_name = 'Silver thorn' WHERE accession_no = 2");
             Schema found = read.from(connection);
-            Schema wanted = Held.of(ScriptReader.read(APART, engine).schema(), engine, dialect);
-            Pairing pairing = Pairing.NONE;
+            Schema wanted = EngineSchema.of(ScriptReader.read(APART, engine).schema(), engine, dialect);
+            RenameMap pairing = RenameMap.NONE;
             for (Split split : SplitFinder.find(found, wanted, dialect)) {
                 pairing = split.into(pairing);
             }

@@ -8,7 +8,7 @@ import entaxis.core.random.RandomDesigns;
 import entaxis.core.reading.SameSchema;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Fitting;
+import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
@@ -37,7 +37,7 @@ class RandomDesignsOnEnginesTest {
         for (int seed = 2000; seed < 2000 + DESIGNS; seed++) {
             Schema derived = Derivation.of(RandomDesigns.design(seed, 3 + seed % 11)).schema();
             Schema schema = new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
-            Script script = new ScriptWriter(dialect, ScriptOptions.USUAL).write(schema, "random");
+            Script script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(schema, "random");
             try (Connection connection = fresh.of(seed); Statement statement = connection.createStatement()) {
                 for (Script.Statement one : script.statements()) {
                     try {
@@ -46,7 +46,7 @@ class RandomDesignsOnEnginesTest {
                         throw new AssertionError(engine + " " + seed + " refuses: " + e.getMessage() + "\n" + one.text(), e);
                     }
                 }
-                assertThat(SameSchema.asTheCatalogSays(Fitting.fit(schema, dialect).schema(), read.from(connection), engine)).as("%s %d\n%s", engine, seed, script.text()).isEmpty();
+                assertThat(SameSchema.asTheCatalogSays(DialectAdapter.fit(schema, dialect).schema(), read.from(connection), engine)).as("%s %d\n%s", engine, seed, script.text()).isEmpty();
             }
         }
     }

@@ -6,8 +6,8 @@ import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Comparison;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -35,7 +35,7 @@ class RandomViewsOnEnginesTest {
         Dialect dialect = Dialect.of(wanted.target());
         Schema there = new Schema(List.of(), List.of(), List.of(), List.of(live));
         Schema asked = new Schema(List.of(), List.of(), List.of(), List.of(wanted));
-        return !Comparison.of(there, Held.against(asked, there, dialect, AgreedPrograms.NONE), dialect, Pairing.NONE).differences().isEmpty();
+        return !Comparison.of(there, EngineSchema.against(asked, there, dialect, AgreedPrograms.NONE), dialect, RenameMap.NONE).differences().isEmpty();
     }
 
     private static void check(Connection connection, Target engine, Optional<String> schema) throws SQLException {

@@ -8,7 +8,7 @@ import entaxis.core.design.Target;
 import entaxis.core.reading.SameSchema;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Fitting;
+import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
@@ -31,6 +31,6 @@ public final class RealPostgreSql {
         try (Statement statement = connection.createStatement()) {
             statement.execute(script.text());
         }
-        assertThat(SameSchema.asTheCatalogSays(Fitting.fit(schema, DIALECT).schema(), PostgreSqlCatalog.read(Catalog.of(connection), name), Target.POSTGRESQL)).as(name).isEmpty();
+        assertThat(SameSchema.asTheCatalogSays(DialectAdapter.fit(schema, DIALECT).schema(), PostgreSqlCatalog.read(Catalog.of(connection), name), Target.POSTGRESQL)).as(name).isEmpty();
     }
 }

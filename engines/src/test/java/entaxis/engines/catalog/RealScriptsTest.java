@@ -10,7 +10,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Fitting;
+import entaxis.core.sql.DialectAdapter;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.io.IOException;
@@ -30,8 +30,8 @@ import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.assertj.core.api.SoftAssertions;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Assumptions;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.DisabledIfSystemProperty;
 
@@ -221,10 +221,10 @@ class RealScriptsTest {
             assertThat(reading.notUnderstood()).as("%s on %s", application.name(), application.engine()).isEmpty();
             int created = application.text().toLowerCase(Locale.ROOT).split("create\\s+table\\s").length - 1;
             assertThat(reading.schema().tables()).hasSize(created);
-            Reading again = ScriptReader.read(new entaxis.core.sql.ScriptWriter(Dialect.of(application.engine()), entaxis.core.sql.ScriptOptions.USUAL).write(reading.schema(), "again").text(),
+            Reading again = ScriptReader.read(new entaxis.core.sql.ScriptWriter(Dialect.of(application.engine()), entaxis.core.sql.ScriptOptions.DEFAULT).write(reading.schema(), "again").text(),
                     application.engine());
             assertThat(again.notUnderstood()).isEmpty();
-            assertThat(facts(again.schema(), application.engine())).isEqualTo(facts(Fitting.fit(reading.schema(), Dialect.of(application.engine())).schema(), application.engine()));
+            assertThat(facts(again.schema(), application.engine())).isEqualTo(facts(DialectAdapter.fit(reading.schema(), Dialect.of(application.engine())).schema(), application.engine()));
         }
     }
 }

@@ -8,8 +8,8 @@ import entaxis.core.migration.Migration;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ScriptOptions;
@@ -48,27 +48,27 @@ class RealVersionsTest {
 
     private static Schema read(String file, Target spoken, Target engine) throws IOException {
         Schema schema = ScriptReader.read(Files.readString(FOLDER.resolve(file), StandardCharsets.ISO_8859_1), spoken).schema();
-        return Held.of(new Schema(schema.types(), schema.sequences(), schema.tables(), List.of()), spoken, Dialect.of(engine));
+        return EngineSchema.of(new Schema(schema.types(), schema.sequences(), schema.tables(), List.of()), spoken, Dialect.of(engine));
     }
 
     private static List<Difference> differences(Schema from, Schema to, Target engine) {
-        return Comparison.of(from, to, Dialect.of(engine), Pairing.NONE).differences();
+        return Comparison.of(from, to, Dialect.of(engine), RenameMap.NONE).differences();
     }
 
     private static Map<String, Long> kinds(List<Difference> differences) {
         return differences.stream().collect(Collectors.groupingBy(difference -> difference.part() + " " + difference.aspect() + ": " + difference.from() + " -> "
-                + (difference.part() == entaxis.core.reconcile.Part.INDEX ? "index" : difference.to()), TreeMap::new, Collectors.counting()));
+                + (difference.part() == entaxis.core.reconcile.SchemaPart.INDEX ? "index" : difference.to()), TreeMap::new, Collectors.counting()));
     }
 
     private static void arrives(Schema from, Schema to, String name) throws Exception {
         Dialect dialect = Dialect.of(Target.MARIADB);
         try (RealMariaDb server = new RealMariaDb("maria-" + name); Connection connection = server.fresh("v"); Statement statement = connection.createStatement()) {
             statement.execute("SET SESSION sql_mode = ''");
-            for (var one : new ScriptWriter(dialect, ScriptOptions.USUAL).write(from, name).statements()) {
+            for (var one : new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(from, name).statements()) {
                 statement.execute(one.text());
             }
             Schema found = MariaDbCatalog.read(Catalog.of(connection), "v", Target.MARIADB);
-            for (String sql : Migration.of(found, to, dialect, Pairing.NONE, Fills.NONE).statements()) {
+            for (String sql : Migration.of(found, to, dialect, RenameMap.NONE, Fills.NONE).statements()) {
                 statement.execute(sql);
             }
             assertThat(differences(MariaDbCatalog.read(Catalog.of(connection), "v", Target.MARIADB), to, Target.MARIADB)).isEmpty();

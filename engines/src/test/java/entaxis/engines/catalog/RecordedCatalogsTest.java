@@ -9,8 +9,8 @@ import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
@@ -85,8 +85,8 @@ class RecordedCatalogsTest {
         Reading reading = ScriptReader.read(text(engine.name().toLowerCase(java.util.Locale.ROOT) + "-definitions.sql"), engine);
         assertThat(reading.notUnderstood()).isEmpty();
         Dialect dialect = Dialect.of(engine);
-        Schema have = Held.of(live, engine, dialect);
-        return Comparison.of(have, Held.against(Held.of(reading.schema(), engine, dialect), have, dialect, AgreedPrograms.NONE), dialect, Pairing.NONE);
+        Schema have = EngineSchema.of(live, engine, dialect);
+        return Comparison.of(have, EngineSchema.against(EngineSchema.of(reading.schema(), engine, dialect), have, dialect, AgreedPrograms.NONE), dialect, RenameMap.NONE);
     }
 
     @ParameterizedTest
@@ -159,10 +159,10 @@ class RecordedCatalogsTest {
     void whereASequenceOfOracleBeganIsNoDifference() throws SQLException {
         Dialect oracle = Dialect.of(Target.ORACLE);
         Schema live = live(Target.ORACLE, "FENMOOR");
-        Schema wanted = Held.of(new Schema(live.types(), List.of(new Sequence("", "tray_numbers", 500, 2)), live.tables(), live.programs()), Target.ORACLE, oracle);
-        assertThat(Comparison.of(live, Held.against(wanted, live, oracle, AgreedPrograms.NONE), oracle, Pairing.NONE).differences()).isEmpty();
-        Schema other = Held.of(new Schema(live.types(), List.of(new Sequence("", "tray_numbers", 500, 3)), live.tables(), live.programs()), Target.ORACLE, oracle);
-        assertThat(Comparison.of(live, Held.against(other, live, oracle, AgreedPrograms.NONE), oracle, Pairing.NONE).differences()).hasSize(1);
+        Schema wanted = EngineSchema.of(new Schema(live.types(), List.of(new Sequence("", "tray_numbers", 500, 2)), live.tables(), live.programs()), Target.ORACLE, oracle);
+        assertThat(Comparison.of(live, EngineSchema.against(wanted, live, oracle, AgreedPrograms.NONE), oracle, RenameMap.NONE).differences()).isEmpty();
+        Schema other = EngineSchema.of(new Schema(live.types(), List.of(new Sequence("", "tray_numbers", 500, 3)), live.tables(), live.programs()), Target.ORACLE, oracle);
+        assertThat(Comparison.of(live, EngineSchema.against(other, live, oracle, AgreedPrograms.NONE), oracle, RenameMap.NONE).differences()).hasSize(1);
     }
 
     /** The grammars of the engines, from a library of the registry, take every query that is sent. */

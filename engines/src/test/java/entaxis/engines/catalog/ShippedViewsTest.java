@@ -7,8 +7,8 @@ import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Comparison;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -42,7 +42,7 @@ class ShippedViewsTest {
         Dialect dialect = Dialect.of(wanted.target());
         Schema there = new Schema(List.of(), List.of(), List.of(), List.of(live));
         Schema asked = new Schema(List.of(), List.of(), List.of(), List.of(wanted));
-        return !Comparison.of(there, Held.against(asked, there, dialect, AgreedPrograms.NONE), dialect, Pairing.NONE).differences().isEmpty();
+        return !Comparison.of(there, EngineSchema.against(asked, there, dialect, AgreedPrograms.NONE), dialect, RenameMap.NONE).differences().isEmpty();
     }
 
     /** Two give a whole row to a function, as {@code a}; it comes back as {@code a.*}. */

@@ -8,8 +8,8 @@ import entaxis.core.design.SqlName;
 import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Pairing;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
@@ -17,14 +17,14 @@ import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
-import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.io.IOException;
@@ -110,7 +110,7 @@ class TextsOnEnginesTest {
         }
         List<TypeDefinition> types = List.of(new EnumDefinition("mood", values, ""));
         Schema schema = new Schema(types, List.of(), tables, List.of());
-        Script script = new ScriptWriter(dialect, ScriptOptions.USUAL).write(schema, "texts");
+        Script script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(schema, "texts");
         try (Connection connection = opening.open(); Statement statement = connection.createStatement()) {
             statement.setEscapeProcessing(false);
             statement.execute("CREATE TABLE z (id integer)");
@@ -125,15 +125,15 @@ class TextsOnEnginesTest {
         try (Connection connection = opening.open()) {
             Schema held = LiveCatalog.read(connection, target, home);
             assertThat(held.tables()).hasSize(tables.size() + 1).anyMatch(table -> table.name().equals("z"));
-            Schema wanted = Held.ofDesign(schema, dialect);
+            Schema wanted = EngineSchema.ofDesign(schema, dialect);
             Schema there = new Schema(held.types(), held.sequences(), held.tables().stream().filter(table -> !table.name().equals("z")).toList(), List.of());
-            assertThat(Comparison.of(there, wanted, dialect, Pairing.NONE).differences()).as("%s", target).isEmpty();
+            assertThat(Comparison.of(there, wanted, dialect, RenameMap.NONE).differences()).as("%s", target).isEmpty();
             for (int i = 0; i < texts.size(); i++) {
                 rows(connection, dialect, i, texts.get(i), values);
             }
         }
         Schema read = ScriptReader.read(script.text(), target).schema();
-        assertThat(Comparison.of(Held.of(read, target, dialect), Held.ofDesign(schema, dialect), dialect, Pairing.NONE).differences()).as("%s, its script read", target).isEmpty();
+        assertThat(Comparison.of(EngineSchema.of(read, target, dialect), EngineSchema.ofDesign(schema, dialect), dialect, RenameMap.NONE).differences()).as("%s, its script read", target).isEmpty();
     }
 
     private static void rows(Connection connection, Dialect dialect, int number, String text, List<String> values) throws SQLException {

@@ -49,7 +49,7 @@ class TypesOnEnginesTest {
     @Test
     void theBuiltInEngineTakesThemAll() {
         Dialect dialect = Dialect.of(Target.H2);
-        try (Sandbox trial = Sandbox.start(SandboxLimits.USUAL, Path.of("target/sandbox"))) {
+        try (Sandbox trial = Sandbox.start(SandboxLimits.DEFAULT, Path.of("target/sandbox"))) {
             int number = 0;
             for (SqlType type : types()) {
                 StatementOutcome outcome = trial.run("create table t" + ++number + " (a " + dialect.type(dialect.held(type, false, words -> { })) + ")");
@@ -62,7 +62,7 @@ class TypesOnEnginesTest {
     @Test
     void keyWordsCanBeColumnsInTheBuiltInEngine() {
         Dialect dialect = Dialect.of(Target.H2);
-        try (Sandbox trial = Sandbox.start(SandboxLimits.USUAL, Path.of("target/sandbox"))) {
+        try (Sandbox trial = Sandbox.start(SandboxLimits.DEFAULT, Path.of("target/sandbox"))) {
             for (String word : ("select from where order group having by user value values key year month day hour minute second interval timestamp date time row rows range window "
                     + "limit offset fetch table column primary foreign references check constraint default unique index view trigger function procedure schema database grant revoke role "
                     + "rank level count sum min max avg type name position condition domain identity generated always sequence start with as is in not null and or between like exists "

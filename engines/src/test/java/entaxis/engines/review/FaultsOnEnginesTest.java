@@ -24,7 +24,7 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Fitting;
+import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.InsertWriter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
@@ -79,14 +79,14 @@ class FaultsOnEnginesTest {
             this.statement = statement;
             this.held = held;
             this.derivation = Derivation.of(design);
-            this.findings = Review.of(new Reviewed(design, derivation, dialect), Policy.USUAL).findings();
+            this.findings = Review.of(new Reviewed(design, derivation, dialect), Policy.DEFAULT).findings();
             this.faults = findings.stream().filter(finding -> finding.level() == Level.FAULT).toList();
         }
 
         void run() {
             Schema schema = derivation.schema();
-            Fitting.fit(schema, dialect).schema().tables().forEach(table -> table.origin().ifPresent(owner -> tables.put(owner, table)));
-            Script script = new ScriptWriter(dialect, ScriptOptions.USUAL).write(schema, "faults");
+            DialectAdapter.fit(schema, dialect).schema().tables().forEach(table -> table.origin().ifPresent(owner -> tables.put(owner, table)));
+            Script script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(schema, "faults");
             for (Script.Statement one : script.statements()) {
                 Optional<String> why = refusal(one.text());
                 if (why.isPresent()) {

@@ -8,12 +8,12 @@ import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Domain;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Enumeration;
-import entaxis.core.design.Facts;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
@@ -101,7 +101,7 @@ final class FaultyDesigns {
     }
 
     private Made make(Target target) {
-        Design design = Design.empty(new Facts("Faults", target, "", ""), new Sheet(SHEET, "Sheet 1", Paper.USUAL, Map.of()));
+        Design design = Design.empty(new DesignProperties("Faults", target, "", ""), new Sheet(SHEET, "Sheet 1", Paper.DEFAULT, Map.of()));
         design = apply(design, new Change.PutType(new Enumeration(new TypeId("t1"), "state", List.of("dry", "chilled", "it's cold"), "")));
         design = apply(design, new Change.PutType(new Domain(new TypeId("t2"), "share", SqlType.integer(), Optional.empty(), Optional.of("value between 0 and 100"), "")));
         List<EntityId> ids = new ArrayList<>();

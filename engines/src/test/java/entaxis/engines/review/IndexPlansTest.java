@@ -9,8 +9,8 @@ import entaxis.core.derive.Derivation;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
-import entaxis.core.design.Index;
 import entaxis.core.design.Index.IndexPart;
+import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.Target;
 import entaxis.core.review.Finding;
@@ -85,7 +85,7 @@ class IndexPlansTest {
     }
 
     private static List<Finding> findings(Design design, String rule) {
-        return Review.of(Reviewed.of(design, Derivation.of(design)), Policy.USUAL).findings().stream().filter(finding -> finding.rule().equals(rule)).toList();
+        return Review.of(Reviewed.of(design, Derivation.of(design)), Policy.DEFAULT).findings().stream().filter(finding -> finding.rule().equals(rule)).toList();
     }
 
     private static Design remedied(Design design, Finding finding) {
@@ -95,7 +95,7 @@ class IndexPlansTest {
     /** Makes the tables and fills them with rows in which each reference is to one of many. */
     private static Table filled(Design design, Statement statement) throws SQLException {
         Dialect dialect = Dialect.of(design.facts().target());
-        for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.USUAL).write(Derivation.of(design).schema(), "plans").statements()) {
+        for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(Derivation.of(design).schema(), "plans").statements()) {
             statement.execute(one.text());
         }
         Table jar = Derivation.of(design).schema().table("jar").orElseThrow();

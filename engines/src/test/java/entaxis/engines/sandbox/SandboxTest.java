@@ -47,7 +47,7 @@ class SandboxTest {
     }
 
     private static Sandbox usual() {
-        return Sandbox.start(SandboxLimits.USUAL, FOLDER);
+        return Sandbox.start(SandboxLimits.DEFAULT, FOLDER);
     }
 
     private static String failure(QueryOutcome outcome) {
@@ -162,7 +162,7 @@ class SandboxTest {
     @Test
     void everyStatementOfRandomDesignsIsAccepted() {
         for (int seed = 0; seed < 20; seed++) {
-            Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.USUAL).write(Derivation.of(RandomDesigns.design(seed, 20)).schema(), "random");
+            Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT).write(Derivation.of(RandomDesigns.design(seed, 20)).schema(), "random");
             try (Sandbox sandbox = usual()) {
                 assertThat(sandbox.run(script.statements().stream().map(Script.Statement::text).toList())).as("seed %d", seed).filteredOn(outcome -> !outcome.accepted()).isEmpty();
             }
@@ -220,7 +220,7 @@ class SandboxTest {
     void killsAreToldAndLeaveNothingBehind() throws Exception {
         Random random = new Random(5);
         int kills = Integer.getInteger("sandbox.kills", 10);
-        try (Sandboxes sandboxes = new Sandboxes(SandboxLimits.USUAL, FOLDER, 2)) {
+        try (Sandboxes sandboxes = new Sandboxes(SandboxLimits.DEFAULT, FOLDER, 2)) {
             for (int kill = 0; kill < kills; kill++) {
                 Sandbox sandbox = sandboxes.take().orElseThrow();
                 ProcessHandle process = ProcessHandle.of(sandbox.pid()).orElseThrow();
@@ -249,7 +249,7 @@ class SandboxTest {
 
     @Test
     void onlySoManyAreGivenAtATime() {
-        try (Sandboxes sandboxes = new Sandboxes(SandboxLimits.USUAL, FOLDER, 2)) {
+        try (Sandboxes sandboxes = new Sandboxes(SandboxLimits.DEFAULT, FOLDER, 2)) {
             Sandbox one = sandboxes.take().orElseThrow();
             Sandbox two = sandboxes.take().orElseThrow();
             assertThat(sandboxes.take()).isEmpty();

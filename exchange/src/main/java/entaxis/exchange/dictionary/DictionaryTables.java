@@ -15,8 +15,8 @@ import org.apache.commons.csv.CSVRecord;
 /** The sheets of a file that holds a dictionary: CSV (RFC 4180), XLSX (ISO/IEC 29500) or ODS (ISO/IEC 26300), told apart by its first bytes. */
 public final class DictionaryTables {
     /** Rows of all sheets together at most. */
-    public static final int MOST_ROWS = 100_000;
-    private static final int MOST_COLUMNS = 200;
+    public static final int MAX_ROWS = 100_000;
+    private static final int MAX_COLUMNS = 200;
 
     private DictionaryTables() { }
 
@@ -79,12 +79,12 @@ public final class DictionaryTables {
 
     /** Adds a row, unless a limit is met. */
     static void add(List<List<String>> rows, List<String> row, int before) throws Unreadable {
-        if (before >= MOST_ROWS) {
-            throw new Unreadable("more than " + MOST_ROWS + " rows are not read; take a part of them");
+        if (before >= MAX_ROWS) {
+            throw new Unreadable("more than " + MAX_ROWS + " rows are not read; take a part of them");
         }
-        if (row.size() > MOST_COLUMNS && row.subList(MOST_COLUMNS, row.size()).stream().anyMatch(cell -> !cell.isEmpty())) {
-            throw new Unreadable("row " + (before + 1) + " has more than " + MOST_COLUMNS + " columns");
+        if (row.size() > MAX_COLUMNS && row.subList(MAX_COLUMNS, row.size()).stream().anyMatch(cell -> !cell.isEmpty())) {
+            throw new Unreadable("row " + (before + 1) + " has more than " + MAX_COLUMNS + " columns");
         }
-        rows.add(row.size() > MOST_COLUMNS ? row.subList(0, MOST_COLUMNS) : row);
+        rows.add(row.size() > MAX_COLUMNS ? row.subList(0, MAX_COLUMNS) : row);
     }
 }

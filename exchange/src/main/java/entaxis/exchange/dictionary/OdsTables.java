@@ -25,8 +25,8 @@ final class OdsTables {
     private static final String TABLE = "urn:oasis:names:tc:opendocument:xmlns:table:1.0";
     private static final String TEXT = "urn:oasis:names:tc:opendocument:xmlns:text:1.0";
     private static final String OFFICE = "urn:oasis:names:tc:opendocument:xmlns:office:1.0";
-    private static final long MOST_UNPACKED = 200L << 20;
-    private static final int MOST_REPEATED = 200;
+    private static final long MAX_UNPACKED = 200L << 20;
+    private static final int MAX_REPEATED = 200;
 
     private final XMLStreamReader xml;
     private final List<SheetTable> tables = new ArrayList<>();
@@ -82,7 +82,7 @@ final class OdsTables {
 
         private void count(int bytes) throws IOException {
             read += Math.max(0, bytes);
-            if (read > MOST_UNPACKED) {
+            if (read > MAX_UNPACKED) {
                 throw new IOException(WORDS);
             }
         }
@@ -118,7 +118,7 @@ final class OdsTables {
                     empty += repeated;
                     continue;
                 }
-                for (; empty > 0 && rows.size() < DictionaryTables.MOST_ROWS; empty--) {
+                for (; empty > 0 && rows.size() < DictionaryTables.MAX_ROWS; empty--) {
                     DictionaryTables.add(rows, List.of(), rowsBefore + rows.size());
                 }
                 for (int i = 0; i < repeated; i++) {
@@ -151,9 +151,9 @@ final class OdsTables {
                     empty += repeated;
                     continue;
                 }
-                cells.addAll(Collections.nCopies(Math.min(empty, MOST_REPEATED), ""));
+                cells.addAll(Collections.nCopies(Math.min(empty, MAX_REPEATED), ""));
                 empty = 0;
-                cells.addAll(Collections.nCopies(Math.min(repeated, MOST_REPEATED), text));
+                cells.addAll(Collections.nCopies(Math.min(repeated, MAX_REPEATED), text));
             }
         }
         return cells;

@@ -20,7 +20,7 @@ import org.apache.poi.xssf.streaming.SXSSFWorkbook;
 /** A dictionary as an Office Open XML workbook (ISO/IEC 29500): a sheet each for entities, attributes, relationships and types. All cells are texts, none is a formula. */
 public final class XlsxDictionary {
     private static final int IN_MEMORY = 200;
-    private static final int MOST_CHARACTERS = 32_767;
+    private static final int MAX_CHARACTERS = 32_767;
     private static final int CHARACTER = 256;
 
     private final SXSSFWorkbook book = new SXSSFWorkbook(IN_MEMORY);
@@ -90,7 +90,7 @@ public final class XlsxDictionary {
         for (int i = 0; i < values.size(); i++) {
             if (!values.get(i).isEmpty()) {
                 Cell cell = row.createCell(i);
-                cell.setCellValue(values.get(i).length() > MOST_CHARACTERS ? values.get(i).substring(0, MOST_CHARACTERS) : values.get(i));
+                cell.setCellValue(values.get(i).length() > MAX_CHARACTERS ? values.get(i).substring(0, MAX_CHARACTERS) : values.get(i));
                 cell.setCellStyle(style);
             }
         }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
-import entaxis.core.design.Facts;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
@@ -38,7 +38,7 @@ class RoundTripTest {
         ReadDictionary read = DictionaryReader.read(tables);
         assertThat(read.missed()).as(what).isEmpty();
         AtomicInteger next = new AtomicInteger();
-        DictionaryDesign.Made made = DictionaryDesign.of(read, Design.empty(new Facts("x", Target.POSTGRESQL, "x", ""), new Sheet(new SheetId("p1"), "Sheet 1", Paper.USUAL, Map.of())),
+        DictionaryDesign.Made made = DictionaryDesign.of(read, Design.empty(new DesignProperties("x", Target.POSTGRESQL, "x", ""), new Sheet(new SheetId("p1"), "Sheet 1", Paper.DEFAULT, Map.of())),
                 kind -> kind + "" + next.incrementAndGet());
         assertThat(made.problems()).as(what).isEmpty();
         return made.design();

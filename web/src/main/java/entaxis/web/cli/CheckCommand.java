@@ -82,7 +82,7 @@ final class CheckCommand {
 
     private Optional<Policy> policy(Optional<String> file) {
         if (file.isEmpty()) {
-            return Optional.of(Policy.USUAL);
+            return Optional.of(Policy.DEFAULT);
         }
         try {
             return Optional.of(PolicyFile.read(Files.readString(Path.of(file.get()))));

@@ -21,8 +21,8 @@ import java.util.OptionalInt;
  * {@code restore}. Exit 0; 2 with what is wrong, and where, on bad input. */
 public final class CommandLine {
     private static final int BAD_INPUT = 2;
-    private static final int MOST_ROWS = 2_000_000;
-    private static final long MOST_BYTES = 400_000_000;
+    private static final int MAX_ROWS = 2_000_000;
+    private static final long MAX_BYTES = 400_000_000;
 
     private final PrintStream out;
     private final PrintStream err;
@@ -69,8 +69,8 @@ public final class CommandLine {
         }
         String file = rest.getFirst();
         try {
-            if (Files.isRegularFile(Path.of(file)) && Files.size(Path.of(file)) > MOST_BYTES) {
-                return wrong(file, 1, "the file is larger than " + MOST_BYTES / 1_000_000 + " MB; take a part of it");
+            if (Files.isRegularFile(Path.of(file)) && Files.size(Path.of(file)) > MAX_BYTES) {
+                return wrong(file, 1, "the file is larger than " + MAX_BYTES / 1_000_000 + " MB; take a part of it");
             }
             String text = Files.readString(Path.of(file), StandardCharsets.UTF_8);
             return arguments[0].equals("normalize") ? normalize(file, text, json) : discover(file, text, json);
@@ -102,7 +102,7 @@ public final class CommandLine {
     }
 
     private OptionalInt discover(String file, String text, boolean json) {
-        CsvRows.Result result = CsvRows.read(text, MOST_ROWS);
+        CsvRows.Result result = CsvRows.read(text, MAX_ROWS);
         if (result.fault().isPresent()) {
             return wrong(file, result.fault().get().line(), result.fault().get().message());
         }

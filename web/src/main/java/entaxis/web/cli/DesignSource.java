@@ -2,17 +2,17 @@ package entaxis.web.cli;
 
 import entaxis.core.design.Design;
 import entaxis.core.design.Target;
-import entaxis.core.lift.Lifted;
 import entaxis.core.reading.NotUnderstood;
 import entaxis.core.reading.Reading;
+import entaxis.core.reverse.ReversedDesign;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Neutral;
+import entaxis.core.sql.IsoNormalizer;
 import entaxis.drawing.paint.PictureSource;
 import entaxis.exchange.DesignFile;
 import entaxis.web.reading.Connections;
-import entaxis.web.reading.Lifts;
+import entaxis.web.reading.DesignFromReading;
 import java.io.PrintStream;
 import java.nio.file.Path;
 import java.util.HashSet;
@@ -64,9 +64,9 @@ final class DesignSource {
     private Taken lifted(Reading reading, String name) {
         Set<String> tables = new HashSet<>();
         reading.schema().tables().stream().map(Table::name).forEach(tables::add);
-        Schema neutral = Neutral.of(reading.schema(), Dialect.of(reading.engine()));
+        Schema neutral = IsoNormalizer.of(reading.schema(), Dialect.of(reading.engine()));
         neutral.tables().forEach(table -> tables.add(table.name()));
-        Lifted lifted = Lifts.design(reading, name, tables, Set.of(), Set.of());
+        ReversedDesign lifted = DesignFromReading.design(reading, name, tables, Set.of(), Set.of());
         lifted.remarks().forEach(err::println);
         return new Taken(lifted.design(), PictureSource.NONE, reading.notUnderstood());
     }

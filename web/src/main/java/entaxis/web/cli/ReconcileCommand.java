@@ -9,13 +9,13 @@ import entaxis.core.reading.Reading;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.DifferenceWords;
-import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.MatchSuggestion;
 import entaxis.core.reconcile.Merge;
-import entaxis.core.reconcile.Offered;
-import entaxis.core.reconcile.Pairing;
 import entaxis.core.reconcile.RenameFinder;
-import entaxis.core.reconcile.Renaming;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
+import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -69,9 +69,9 @@ final class ReconcileCommand {
         if (second.isEmpty()) {
             return SqlCommands.WRONG;
         }
-        Schema from = second.get().live() && !first.get().live() ? Held.against(first.get().schema(), second.get().schema(), dialect, AgreedPrograms.NONE) : first.get().schema();
-        Schema to = first.get().live() && !second.get().live() ? Held.against(second.get().schema(), first.get().schema(), dialect, AgreedPrograms.NONE) : second.get().schema();
-        Pairing pairing = pairing(from, to, dialect, renames);
+        Schema from = second.get().live() && !first.get().live() ? EngineSchema.against(first.get().schema(), second.get().schema(), dialect, AgreedPrograms.NONE) : first.get().schema();
+        Schema to = first.get().live() && !second.get().live() ? EngineSchema.against(second.get().schema(), first.get().schema(), dialect, AgreedPrograms.NONE) : second.get().schema();
+        RenameMap pairing = pairing(from, to, dialect, renames);
         Comparison comparison = Comparison.of(from, to, dialect, pairing);
         if (arguments.has("--json")) {
             out.println(ReconcileJson.of(comparison.differences()));
@@ -93,7 +93,7 @@ final class ReconcileCommand {
         return comparison.alike() ? 0 : 1;
     }
 
-    private void script(Arguments arguments, Schema from, Schema to, Dialect dialect, Pairing pairing, Comparison comparison, Fills fills) {
+    private void script(Arguments arguments, Schema from, Schema to, Dialect dialect, RenameMap pairing, Comparison comparison, Fills fills) {
         boolean loss = arguments.has("--allow-loss");
         DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
         Merge merge = Merge.of(from, to, dialect, pairing, difference -> loss || difference.risk() != Risk.LOSES_DATA);
@@ -131,7 +131,7 @@ final class ReconcileCommand {
 
     private Optional<Side> side(String name, Arguments arguments, String option, Dialect dialect) {
         if (name.endsWith(".json")) {
-            return new DesignFiles(err).schema(name).map(schema -> new Side(Held.ofDesign(schema, dialect), false, true));
+            return new DesignFiles(err).schema(name).map(schema -> new Side(EngineSchema.ofDesign(schema, dialect), false, true));
         }
         Optional<String> word = arguments.value(option);
         Optional<Target> spoken = word.isEmpty() ? Optional.of(dialect.target()) : word.flatMap(Target::of);
@@ -152,48 +152,48 @@ final class ReconcileCommand {
             if (reading.schema().tables().isEmpty() && reading.statements() == 0) {
                 err.println(name + ": there is no statement in it");
             }
-            return Optional.of(new Side(Held.of(reading.schema(), spoken.get(), dialect), false, reading.complete()));
+            return Optional.of(new Side(EngineSchema.of(reading.schema(), spoken.get(), dialect), false, reading.complete()));
         });
     }
 
     private Optional<Side> connected(String name, Connections connections, Dialect dialect) {
         try {
             Reading reading = connections.read(name);
-            return Optional.of(new Side(Held.of(reading.schema(), reading.engine(), dialect), true, true));
+            return Optional.of(new Side(EngineSchema.of(reading.schema(), reading.engine(), dialect), true, true));
         } catch (Connections.Unreachable e) {
             err.println(e.getMessage());
             return Optional.empty();
         }
     }
 
-    private Pairing pairing(Schema from, Schema to, Dialect dialect, String how) {
-        Pairing pairing = Pairing.NONE;
+    private RenameMap pairing(Schema from, Schema to, Dialect dialect, String how) {
+        RenameMap pairing = RenameMap.NONE;
         if (how.equals("none")) {
             return pairing;
         }
         boolean asks = how.equals("ask") && Boolean.getBoolean("entaxis.terminal");
-        for (Offered renamed : RenameFinder.find(from, to, dialect)) {
+        for (MatchSuggestion renamed : RenameFinder.find(from, to, dialect)) {
             pairing = taken(renamed, how, asks) ? renamed.into(pairing) : pairing;
         }
-        for (Offered moved : SplitFinder.find(Renaming.apply(from, pairing, dialect), to, dialect)) {
+        for (MatchSuggestion moved : SplitFinder.find(SchemaRenaming.apply(from, pairing, dialect), to, dialect)) {
             pairing = taken(moved, how, asks) ? moved.into(pairing) : pairing;
         }
         return pairing;
     }
 
     /** The values that rows get, those of columns that come back from another table among them. */
-    private Fills joined(Schema from, Schema to, Dialect dialect, Pairing pairing, String how, Fills said) {
+    private Fills joined(Schema from, Schema to, Dialect dialect, RenameMap pairing, String how, Fills said) {
         if (how.equals("none")) {
             return said;
         }
         boolean asks = how.equals("ask") && Boolean.getBoolean("entaxis.terminal");
         Map<String, String> fills = new HashMap<>();
-        SplitFinder.joined(Renaming.apply(from, pairing, dialect), to, dialect).stream().filter(joined -> taken(joined, how, asks)).forEach(joined -> fills.putAll(joined.fills(dialect)));
+        SplitFinder.joined(SchemaRenaming.apply(from, pairing, dialect), to, dialect).stream().filter(joined -> taken(joined, how, asks)).forEach(joined -> fills.putAll(joined.fills(dialect)));
         fills.putAll(said.expressions());
         return new Fills(fills);
     }
 
-    private boolean taken(Offered offered, String how, boolean asks) {
+    private boolean taken(MatchSuggestion offered, String how, boolean asks) {
         String offer = offered.was() + " " + offered.became() + " " + offered.now() + " (" + String.join(", ", offered.reasons()) + ")";
         if (asks) {
             return answered("Is it so that " + offer + "? [y/n] ");

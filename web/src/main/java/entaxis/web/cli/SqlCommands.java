@@ -6,7 +6,7 @@ import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.Neutral;
+import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
@@ -97,7 +97,7 @@ final class SqlCommands {
         }
         return reading(arguments.files(), from.get()).map(reading -> {
             boolean same = from.get() == to;
-            return new Source(same ? reading.schema() : Neutral.of(reading.schema(), Dialect.of(from.get())), reading.notUnderstood());
+            return new Source(same ? reading.schema() : IsoNormalizer.of(reading.schema(), Dialect.of(from.get())), reading.notUnderstood());
         });
     }
 

@@ -36,8 +36,8 @@ import entaxis.core.design.SheetView;
 import entaxis.core.design.Side;
 import entaxis.core.design.TypeId;
 import entaxis.core.schema.Table;
-import entaxis.core.sql.AttributeLine;
 import entaxis.core.sql.AttributeLine.Understood;
+import entaxis.core.sql.AttributeLine;
 import entaxis.core.sql.AttributeLineReader;
 import entaxis.core.sql.IndexLineReader;
 import entaxis.core.sql.TypeLineReader;
@@ -123,7 +123,7 @@ final class DesignBuilder {
         Map<OwnerId, Place> places = new HashMap<>();
         shown.forEach(entity -> places.put(entities.get(entity), new Place(60 + places.size() * 300, 100)));
         SheetId id = new SheetId("p" + ++next);
-        return apply(new Change.AddSheet(new Sheet(id, name, Paper.USUAL, places))).apply(new Change.AlterSheet(id, new SheetAspect.Shows(SheetView.USUAL.with(notation))))
+        return apply(new Change.AddSheet(new Sheet(id, name, Paper.DEFAULT, places))).apply(new Change.AlterSheet(id, new SheetAspect.Shows(SheetView.DEFAULT.with(notation))))
                 .apply(new Change.AlterSheet(id, new SheetAspect.PutNote(new Note(new NoteId("n" + ++next), note, new Place(60, 300), 260))));
     }
 

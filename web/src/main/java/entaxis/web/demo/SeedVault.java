@@ -9,7 +9,7 @@ import static entaxis.core.design.ReferentialAction.NO_ACTION;
 import static entaxis.core.design.ReferentialAction.SET_NULL;
 
 import entaxis.core.design.Design;
-import entaxis.core.design.Facts;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Notation;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
@@ -25,7 +25,7 @@ public final class SeedVault {
 
     /** The design, with sample rows. */
     public static Design design() {
-        DesignBuilder vault = new DesignBuilder(Design.empty(Facts.begun("Fenmoor seed vault", Target.POSTGRESQL, "Fenmoor seed vault", "Fenmoor vault office"),
+        DesignBuilder vault = new DesignBuilder(Design.empty(DesignProperties.begun("Fenmoor seed vault", Target.POSTGRESQL, "Fenmoor seed vault", "Fenmoor vault office"),
                 new Sheet(new SheetId("p1"), "Sheet 1", new Paper(Paper.Size.A3, true), Map.of())));
         vault.type("type taxon_rank as enum ('family', 'genus', 'species') -- how general a taxon is")
                 .type("domain celsius as numeric(4,1) check (value between -90 and 60) -- degrees Celsius");

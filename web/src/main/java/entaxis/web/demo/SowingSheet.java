@@ -11,8 +11,8 @@ import entaxis.core.dependency.Rows;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Design;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.Facts;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Place;
@@ -52,7 +52,7 @@ public final class SowingSheet {
         }
         int[] next = {0};
         EntityId sheet = new EntityId("e1");
-        Design design = Design.empty(Facts.begun("Glasshouse sheet", Target.POSTGRESQL, "", ""), new Sheet(new SheetId("p1"), "Sheet 1", Paper.USUAL, Map.of()));
+        Design design = Design.empty(DesignProperties.begun("Glasshouse sheet", Target.POSTGRESQL, "", ""), new Sheet(new SheetId("p1"), "Sheet 1", Paper.DEFAULT, Map.of()));
         design = applied(design, FlatSheet.change("Sowing sheet", Rows.of(COLUMNS, rows), new SheetId("p1"), new Place(700, 120), sheet, kind -> kind + String.valueOf(++next[0])));
         List<AttributeId> attributes = design.entities().get(sheet).attributes().stream().map(attribute -> attribute.id()).toList();
         design = applied(design, new Change.SetKeys(sheet, new KeyPart.OwnPart(attributes.get(0)), OptionalInt.of(1), Set.of()));

@@ -1,7 +1,7 @@
 package entaxis.web.dictionary;
 
 import entaxis.core.design.Design;
-import entaxis.core.design.Facts;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
@@ -21,8 +21,8 @@ public final class ReadDictionaries {
 
     /** The design, and what could not be made as the dictionary says. */
     public static DictionaryDesign.Made design(ReadDictionary read, String name) {
-        Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.USUAL, Map.of());
-        DictionaryDesign.Made made = DictionaryDesign.of(read, Design.empty(Facts.begun(name, Target.POSTGRESQL, name, ""), sheet), NewId::of);
+        Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.DEFAULT, Map.of());
+        DictionaryDesign.Made made = DictionaryDesign.of(read, Design.empty(DesignProperties.begun(name, Target.POSTGRESQL, name, ""), sheet), NewId::of);
         return new DictionaryDesign.Made(FirstSheet.arranged(made.design(), MEASURE), made.problems());
     }
 }

@@ -10,9 +10,9 @@ import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.Facts;
 import entaxis.core.design.KeyRanks;
 import entaxis.core.design.Note;
 import entaxis.core.design.NoteId;
@@ -105,7 +105,7 @@ public final class EditReader {
             case "relationship.update" -> aspect(new RelationshipAspect.OnUpdate(ReferentialAction.valueOf(form.value())));
             case "relationship.name" -> aspect(new RelationshipAspect.Name(form.value()));
             case "relationship.child" -> aspect(new RelationshipAspect.Child(Side.valueOf(form.value())));
-            case "relationship.turn" -> plain(new Change.TurnRound(form.relationship()));
+            case "relationship.turn" -> plain(new Change.SwapEnds(form.relationship()));
             case "relationship.remove" -> new Read(new Change.RemoveRelationship(form.relationship()), Optional.of(""));
             case "cards.place" -> place();
             default -> elsewhere();
@@ -129,7 +129,7 @@ public final class EditReader {
         return new Read(change, Optional.empty());
     }
 
-    private static EditReading facts(Facts facts) {
+    private static EditReading facts(DesignProperties facts) {
         return plain(new Change.SetFacts(facts));
     }
 

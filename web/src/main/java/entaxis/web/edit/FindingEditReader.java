@@ -21,7 +21,7 @@ import java.util.List;
 final class FindingEditReader {
     private static final String GONE = "The design has changed, and this is no longer found. Nothing was changed.";
     private static final String OFF = "off";
-    private static final String USUAL = "usual";
+    private static final String DEFAULT = "usual";
     private final Design design;
     private final EditForm form;
 
@@ -34,7 +34,7 @@ final class FindingEditReader {
         return switch (form.kind()) {
             case "finding.remedy" -> MarginNote.remedy(review(), form.text("finding"), form.number("remedy"))
                     .<EditReading>map(remedy -> EditReader.plain(remedy.change())).orElseGet(() -> Faulty.of("finding", GONE));
-            case "finding.group" -> GroupRemedy.of(design, rule(), Policy.USUAL).<EditReading>map(group -> EditReader.plain(group.change()))
+            case "finding.group" -> GroupRemedy.of(design, rule(), Policy.DEFAULT).<EditReading>map(group -> EditReader.plain(group.change()))
                     .orElseGet(() -> Faulty.of("finding", "None of these can be set right together. Look at them one by one."));
             case "finding.accept" -> MarginNote.finding(review(), form.text("finding")).<EditReading>map(this::accepted)
                     .orElseGet(() -> Faulty.of("finding", GONE));
@@ -45,7 +45,7 @@ final class FindingEditReader {
     }
 
     private Review review() {
-        return Review.of(Reviewed.of(design, Derivation.of(design)), Policy.USUAL);
+        return Review.of(Reviewed.of(design, Derivation.of(design)), Policy.DEFAULT);
     }
 
     private String rule() {
@@ -63,7 +63,7 @@ final class FindingEditReader {
     private EditReading level() {
         DecisionId id = DecisionId.rule(rule());
         String wanted = form.value();
-        boolean usual = wanted.equals(USUAL) || Level.of(wanted).isPresent() && Level.of(wanted).equals(Rules.info(rule()).map(info -> info.level()));
+        boolean usual = wanted.equals(DEFAULT) || Level.of(wanted).isPresent() && Level.of(wanted).equals(Rules.info(rule()).map(info -> info.level()));
         if (usual) {
             return EditReader.plain(design.decisions().contains(id) ? new Change.Withdraw(id) : new Change.Several(List.of()));
         }

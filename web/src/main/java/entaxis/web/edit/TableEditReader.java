@@ -29,7 +29,7 @@ final class TableEditReader {
 
     EditReading read() {
         return switch (form.kind()) {
-            case "key.surrogate" -> EditReader.plain(new Change.GiveSurrogate(form.entity(), new AttributeId(NewId.of('a')), form.value().isBlank() ? "id" : form.value()));
+            case "key.surrogate" -> EditReader.plain(new Change.AddSurrogateKey(form.entity(), new AttributeId(NewId.of('a')), form.value().isBlank() ? "id" : form.value()));
             case "key.take" -> EditReader.plain(new Change.TakeAlternateKey(form.entity(), form.number("value")));
             case "table.index" -> index();
             case "table.rule" -> rule();

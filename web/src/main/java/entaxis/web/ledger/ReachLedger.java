@@ -3,7 +3,7 @@ package entaxis.web.ledger;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
-import entaxis.core.reach.Reach;
+import entaxis.core.impact.Impact;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
@@ -17,7 +17,7 @@ import java.util.OptionalInt;
  * @param columns what can be asked about: the whole table, then its columns
  * @param reach   of the chosen one; nothing where the entity has no table of its own
  */
-public record ReachLedger(List<Choice> columns, Optional<Reach> reach) {
+public record ReachLedger(List<Choice> columns, Optional<Impact> reach) {
     /** The name by which this part of the ledger is asked for; a colon and the place of a column may follow. */
     public static final String LEAF = "reach";
 
@@ -38,7 +38,7 @@ public record ReachLedger(List<Choice> columns, Optional<Reach> reach) {
             choices.add(new Choice(LEAF + ":" + i, columns.get(i).name(), chosen.isPresent() && chosen.getAsInt() == i));
         }
         boolean column = chosen.isPresent() && chosen.getAsInt() < columns.size();
-        return new ReachLedger(choices, column ? columns.get(chosen.getAsInt()).origin().flatMap(path -> Reach.of(design, derivation, entity.id(), path))
-                : Reach.of(design, derivation, entity.id()));
+        return new ReachLedger(choices, column ? columns.get(chosen.getAsInt()).origin().flatMap(path -> Impact.of(design, derivation, entity.id(), path))
+                : Impact.of(design, derivation, entity.id()));
     }
 }

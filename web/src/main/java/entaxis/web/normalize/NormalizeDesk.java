@@ -8,8 +8,8 @@ import entaxis.core.dependency.NormalForm;
 import entaxis.core.dependency.Relation;
 import entaxis.core.dependency.Verdict;
 import entaxis.core.dependency.Violation;
-import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.StatedDependencies.Stated;
+import entaxis.core.design.StatedDependencies;
 import entaxis.core.normalize.AcrossEntities;
 import entaxis.core.normalize.DependencyLines;
 import entaxis.core.normalize.EntityRelation;
@@ -55,8 +55,8 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
 
     /** How many faults show their rows while one types; the others tell what they are, and show theirs when the lines are kept. */
     private static final int SHOWN_AT_ONCE = 5;
-    private static final int MOST_IN_EXAMPLE = 10;
-    private static final int MOST_EXAMPLE_ROWS = 40;
+    private static final int MAX_IN_EXAMPLE = 10;
+    private static final int MAX_EXAMPLE_ROWS = 40;
 
     /** The desk of an entity. */
     public static NormalizeDesk of(Judged judged) {
@@ -92,7 +92,7 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
     }
 
     private static Example example(Relation relation) {
-        if (relation.attributes().size() > MOST_IN_EXAMPLE || !relation.multivalued().isEmpty()) {
+        if (relation.attributes().size() > MAX_IN_EXAMPLE || !relation.multivalued().isEmpty()) {
             return new Example(List.of(), List.of());
         }
         List<List<String>> rows = new ArrayList<>();
@@ -103,7 +103,7 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
             }
             rows.add(cells);
         }
-        return new Example(relation.attributes(), rows.size() > MOST_EXAMPLE_ROWS ? List.of() : rows);
+        return new Example(relation.attributes(), rows.size() > MAX_EXAMPLE_ROWS ? List.of() : rows);
     }
 
     private static Optional<String> reason(EntityRelation about, StatedDependencies stated, Dependency dependency) {

@@ -10,7 +10,7 @@ import entaxis.core.design.Design;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Place;
 import entaxis.core.design.Sheet;
-import entaxis.core.normalize.CarryOut;
+import entaxis.core.normalize.ApplyDecomposition;
 import entaxis.core.normalize.EntityRelation;
 import entaxis.core.normalize.Remedy;
 import entaxis.core.sql.Dialect;
@@ -74,9 +74,9 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
         String drawing = "";
         String obstacle = "";
         List<String> remarks = List.of();
-        switch (CarryOut.of(judged.standing().open().design(), remedy, kind -> kind + "0preview" + next[0]++)) {
-            case CarryOut.Result.Refused refused -> obstacle = refused.problem().message();
-            case CarryOut.Result.Ready ready -> {
+        switch (ApplyDecomposition.of(judged.standing().open().design(), remedy, kind -> kind + "0preview" + next[0]++)) {
+            case ApplyDecomposition.Result.Refused refused -> obstacle = refused.problem().message();
+            case ApplyDecomposition.Result.Ready ready -> {
                 List<EntityId> shown = new ArrayList<>(ready.made());
                 shown.add(about.entity().id());
                 drawing = drawing(ready.after(), shown);

@@ -22,7 +22,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Finds elements of a design by parts of their names. */
 @Controller
 class FindController {
-    private static final int MOST = 40;
+    private static final int MAX_COUNT = 40;
     private final DesignStore store;
 
     FindController(DesignStore store) {
@@ -61,7 +61,7 @@ class FindController {
         design.assumptions().forEach(assumption -> all.add(new Found(assumption.relationship().value(), "", assumption.text(), "assumption " + assumption.number())));
         model.addAttribute("found", all.stream().filter(found -> found.name().toLowerCase(Locale.ROOT).contains(wanted))
                 .sorted(Comparator.comparing((Found found) -> !found.name().toLowerCase(Locale.ROOT).startsWith(wanted)).thenComparing(found -> !found.what().equals("entity")))
-                .limit(wanted.isEmpty() ? 0 : MOST).toList());
+                .limit(wanted.isEmpty() ? 0 : MAX_COUNT).toList());
         model.addAttribute("wanted", wanted);
         return "fragments/find :: found";
     }

@@ -4,7 +4,7 @@ import entaxis.core.change.Change;
 import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome.Refused;
 import entaxis.core.design.Design;
-import entaxis.core.design.Facts;
+import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
@@ -57,7 +57,7 @@ class HomeController {
     String create(@RequestParam String name, @RequestParam Target target, @RequestParam(defaultValue = "") String title, @RequestParam Paper.Size size,
             @RequestParam boolean landscape, Model model) {
         NewDesign form = new NewDesign(name, target, title, size, landscape);
-        Facts facts = Facts.begun(name.strip(), target, title.isBlank() ? name.strip() : title.strip(), "");
+        DesignProperties facts = DesignProperties.begun(name.strip(), target, title.isBlank() ? name.strip() : title.strip(), "");
         Design design = Design.empty(facts, new Sheet(new SheetId(NewId.of('p')), "Sheet 1", new Paper(size, landscape), Map.of()));
         if (Editor.apply(design, new Change.SetFacts(facts)) instanceof Refused refused) {
             model.addAttribute("form", form);
@@ -76,7 +76,7 @@ class HomeController {
     /** Renames a design from its card; the card comes back, with what was wrong if anything was. */
     @PostMapping("/designs/{id}/name")
     String rename(@PathVariable String id, @RequestParam String value, Model model) {
-        Facts facts = store.open(id).design().facts();
+        DesignProperties facts = store.open(id).design().facts();
         EditResult result = store.edit(id, new Change.SetFacts(facts.named(value.strip())));
         if (result instanceof EditResult.Refused refused) {
             model.addAttribute("problem", refused.problems().getFirst().message());

@@ -33,7 +33,7 @@ import org.springframework.web.multipart.MultipartFile;
 /** Dictionaries that come in: looked at before a design is made of them, or compared with a design that they come back to. */
 @Controller
 class ImportController {
-    private static final int SHOWN = 4;
+    private static final int MAX_SHOWN = 4;
     private final DesignStore store;
     private final WaitingTables waiting;
 
@@ -65,7 +65,7 @@ class ImportController {
         for (DictionaryLayout.Block block : layout.blocks()) {
             List<List<String>> rows = one.tables().get(block.sheet()).rows();
             blocks.add(new ShownBlock(blocks.size(), one.tables().get(block.sheet()).name(), block.entity(), rows.get(block.head()), block.roles(),
-                    rows.subList(Math.min(block.head() + 1, block.end()), Math.min(block.head() + 1 + SHOWN, block.end()))));
+                    rows.subList(Math.min(block.head() + 1, block.end()), Math.min(block.head() + 1 + MAX_SHOWN, block.end()))));
         }
         return blocks;
     }

@@ -1,6 +1,6 @@
 package entaxis.web.page;
 
-import entaxis.core.reach.Foreseen;
+import entaxis.core.impact.ImpactPreview;
 import entaxis.core.review.Level;
 import entaxis.core.review.Review;
 import entaxis.web.review.FindingList;
@@ -20,8 +20,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class MarginController {
     /** A finding about more elements than this is one of the whole design. */
-    private static final int MOST_ABOUT = 4;
-    private static final int MOST_NOTES = 8;
+    private static final int MAX_ABOUT = 4;
+    private static final int MAX_NOTES = 8;
     private final DesignStore store;
     private final Reviews reviews;
 
@@ -62,8 +62,8 @@ class MarginController {
     @GetMapping("/designs/{id}/findings/about")
     String about(@PathVariable String id, @RequestParam String sel, Model model) {
         OpenDesign open = store.open(id);
-        model.addAttribute("notes", reviews.of(open).findings().stream().filter(finding -> finding.about().size() <= MOST_ABOUT
-                && finding.about().stream().anyMatch(about -> about.id().equals(sel))).limit(MOST_NOTES)
+        model.addAttribute("notes", reviews.of(open).findings().stream().filter(finding -> finding.about().size() <= MAX_ABOUT
+                && finding.about().stream().anyMatch(about -> about.id().equals(sel))).limit(MAX_NOTES)
                 .map(finding -> MarginNote.of(finding, open.design(), open.design().sheet())).toList());
         return "fragments/margin :: about";
     }
@@ -72,7 +72,7 @@ class MarginController {
     @GetMapping("/designs/{id}/remedy")
     String remedy(@PathVariable String id, @RequestParam String finding, @RequestParam int remedy, Model model) {
         OpenDesign open = store.open(id);
-        model.addAttribute("foreseen", MarginNote.remedy(reviews.of(open), finding, remedy).map(one -> Foreseen.of(open.design(), open.derivation(), one.words(), one.change())));
+        model.addAttribute("foreseen", MarginNote.remedy(reviews.of(open), finding, remedy).map(one -> ImpactPreview.of(open.design(), open.derivation(), one.words(), one.change())));
         return "fragments/margin :: foreseen";
     }
 }

@@ -16,7 +16,7 @@ import entaxis.core.design.Place;
 import entaxis.core.design.StatedDependencies.Accepted;
 import entaxis.core.design.StatedDependencies.Stated;
 import entaxis.core.design.StatedDependencies;
-import entaxis.core.normalize.CarryOut;
+import entaxis.core.normalize.ApplyDecomposition;
 import entaxis.core.normalize.DependencyLines.Weight;
 import entaxis.core.normalize.DependencyLines;
 import entaxis.core.normalize.EntityRelation;
@@ -67,7 +67,7 @@ import org.springframework.web.multipart.MultipartFile;
 /** The Normalize desk: dependencies of one entity, the verdict on it, and the remedy. */
 @Controller
 class NormalizeController {
-    private static final int MOST_ROWS = 2000;
+    private static final int MAX_ROWS = 2000;
 
     private final DesignStore store;
     private final Answers answers;
@@ -236,8 +236,8 @@ class NormalizeController {
             return answers.refused(List.of(new Problem("", "This is no longer so. Reload to see what is.")), trigger, form, open, model, response);
         }
         return switch (FirstForm.of(open.design(), about, signs.get(at), NewId::of)) {
-            case CarryOut.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
-            case CarryOut.Result.Ready ready -> kept(store.edit(id, ready.change()), form, about.entity().id(), trigger, model, response);
+            case ApplyDecomposition.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
+            case ApplyDecomposition.Result.Ready ready -> kept(store.edit(id, ready.change()), form, about.entity().id(), trigger, model, response);
         };
     }
 
@@ -245,8 +245,8 @@ class NormalizeController {
         List<String> names = Arrays.stream(form.text("columns").split(", ")).toList();
         AttributeSet columns = AttributeSet.of(names.stream().mapToInt(about.relation().attributes()::indexOf).filter(place -> place >= 0).toArray());
         return switch (KeyChange.of(open.design(), about, columns)) {
-            case CarryOut.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
-            case CarryOut.Result.Ready ready -> kept(store.edit(id, ready.change()), form, about.entity().id(), trigger, model, response);
+            case ApplyDecomposition.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
+            case ApplyDecomposition.Result.Ready ready -> kept(store.edit(id, ready.change()), form, about.entity().id(), trigger, model, response);
         };
     }
 
@@ -255,9 +255,9 @@ class NormalizeController {
         if (!remedy.signature().equals(form.text("signature"))) {
             return answers.refused(List.of(new Problem("", "This is not the remedy of the dependencies that are kept. Look at it again, then carry it out.")), trigger, form, open, model, response);
         }
-        return switch (CarryOut.of(open.design(), remedy.named(names(form)), NewId::of)) {
-            case CarryOut.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
-            case CarryOut.Result.Ready(Design after, Change change, List<EntityId> made, var remarks) -> {
+        return switch (ApplyDecomposition.of(open.design(), remedy.named(names(form)), NewId::of)) {
+            case ApplyDecomposition.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
+            case ApplyDecomposition.Result.Ready(Design after, Change change, List<EntityId> made, var remarks) -> {
                 EditResult result = store.edit(id, change);
                 if (result instanceof EditResult.Refused(List<Problem> problems, OpenDesign now)) {
                     yield answers.refused(problems, trigger, form, now, model, response);
@@ -277,7 +277,7 @@ class NormalizeController {
         OpenDesign open = store.open(id);
         String fileName = Optional.ofNullable(file.getOriginalFilename()).filter(name -> !name.isBlank()).orElse("flat sheet");
         byte[] bytes = file.getBytes();
-        CsvRows.Result read = SpreadsheetRows.recognised(bytes) ? SpreadsheetRows.read(bytes, MOST_ROWS) : CsvRows.read(new String(bytes, StandardCharsets.UTF_8), MOST_ROWS);
+        CsvRows.Result read = SpreadsheetRows.recognised(bytes) ? SpreadsheetRows.read(bytes, MAX_ROWS) : CsvRows.read(new String(bytes, StandardCharsets.UTF_8), MAX_ROWS);
         if (read.fault().isPresent()) {
             return answers.refused(List.of(new Problem("file", fileName + ", line " + read.fault().get().line() + ": " + read.fault().get().message() + ".")), trigger, form, open, model, response);
         }

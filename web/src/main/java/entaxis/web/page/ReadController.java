@@ -1,15 +1,15 @@
 package entaxis.web.page;
 
 import entaxis.core.design.Target;
-import entaxis.core.lift.Lifted;
 import entaxis.core.normalize.FlatSheet;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reading.SteppedOver;
+import entaxis.core.reverse.ReversedDesign;
 import entaxis.core.word.Words;
 import entaxis.exchange.ScriptText;
 import entaxis.web.reading.Connections;
-import entaxis.web.reading.Lifts;
+import entaxis.web.reading.DesignFromReading;
 import entaxis.web.reading.Waiting;
 import entaxis.web.store.DesignStore;
 import entaxis.web.work.Job;
@@ -36,7 +36,7 @@ import org.springframework.web.multipart.MultipartFile;
 /** Reading a script in: first what was understood and what can be chosen, then the design. */
 @Controller
 class ReadController {
-    private static final int SHOWN = 200;
+    private static final int MAX_SHOWN = 200;
     private final DesignStore store;
     private final Waiting waiting;
     private final Connections connections;
@@ -145,14 +145,14 @@ class ReadController {
 
     private static String preview(Model model, String token, Waiting.Read read) {
         Reading reading = read.reading();
-        Lifts.Choices choices = Lifts.choices(reading);
+        DesignFromReading.Choices choices = DesignFromReading.choices(reading);
         Map<String, Long> passed = reading.steppedOver().stream().collect(Collectors.groupingBy(SteppedOver::kind, TreeMap::new, Collectors.counting()));
         model.addAttribute("token", token);
         model.addAttribute("name", read.name());
         model.addAttribute("reading", reading);
         model.addAttribute("choices", choices);
         model.addAttribute("passed", passed.entrySet().stream().map(kind -> kind.getKey() + " (" + kind.getValue() + ")").collect(Collectors.joining(", ")));
-        model.addAttribute("missed", reading.notUnderstood().stream().limit(SHOWN).toList());
+        model.addAttribute("missed", reading.notUnderstood().stream().limit(MAX_SHOWN).toList());
         return "read-choose";
     }
 
@@ -170,7 +170,7 @@ class ReadController {
         }
         Job job = jobs.start("Making “" + name.strip() + "”", any -> own -> {
             own.tell(Words.counted(chosen.size(), "table") + (chosen.size() == 1 ? " becomes an entity and is" : " become entities and are") + " arranged.");
-            Lifted lifted = Lifts.design(read.get().reading(), name.strip(), chosen, bridges == null ? Set.of() : bridges, proposals == null ? Set.of() : proposals);
+            ReversedDesign lifted = DesignFromReading.design(read.get().reading(), name.strip(), chosen, bridges == null ? Set.of() : bridges, proposals == null ? Set.of() : proposals);
             if (own.stopped()) {
                 throw new Job.Failed("It was stopped; no design was made.");
             }

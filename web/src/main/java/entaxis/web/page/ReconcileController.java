@@ -9,8 +9,8 @@ import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.sql.ScriptLines;
-import entaxis.drawing.scene.Lens;
 import entaxis.drawing.paint.Mark;
+import entaxis.drawing.scene.Lens;
 import entaxis.engines.migration.Rehearsal;
 import entaxis.exchange.ScriptText;
 import entaxis.web.reading.Connections;
@@ -57,9 +57,9 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 class ReconcileController {
     /** So often a page asks whether a script has begun: the database is read first, which may take its time. */
-    private static final int MOST_ASKED = 60;
+    private static final int MAX_ASKED = 60;
     private static final int PAGE = 50;
-    private static final int MOST = 100_000;
+    private static final int MAX_COUNT = 100_000;
 
     private final DesignStore store;
     private final Reconciling reconciling;
@@ -141,7 +141,7 @@ class ReconcileController {
     /** How many differences a page shows at once; a desk of a thousand stays fluent, as what is further down is shown when asked for. */
     @ModelAttribute("most")
     int most(@RequestParam(defaultValue = "" + PAGE) int most) {
-        return Math.clamp(most, PAGE, MOST);
+        return Math.clamp(most, PAGE, MAX_COUNT);
     }
 
     private static List<Group> first(List<Group> groups, int most) {
@@ -276,7 +276,7 @@ class ReconcileController {
     @GetMapping("/designs/{id}/reconcile/progress")
     String progress(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "0") int asked, Model model) {
         model.addAttribute("base", "/designs/" + id + "/reconcile");
-        model.addAttribute("again", asked < MOST_ASKED ? asked + 1 : 0);
+        model.addAttribute("again", asked < MAX_ASKED ? asked + 1 : 0);
         model.addAttribute("progress", reconciling.progress(id, side).orElse(null));
         return "fragments/reconcile :: progress";
     }
@@ -285,7 +285,7 @@ class ReconcileController {
     @PostMapping("/designs/{id}/reconcile/stop")
     String stop(@PathVariable String id, @RequestParam String side, Model model) {
         reconciling.stop(id, side);
-        return progress(id, side, MOST_ASKED, model);
+        return progress(id, side, MAX_ASKED, model);
     }
 
     @PostMapping("/designs/{id}/reconcile/agree")

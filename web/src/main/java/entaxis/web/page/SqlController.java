@@ -122,7 +122,7 @@ class SqlController {
     @GetMapping("/designs/{id}/sql/text")
     String text(@PathVariable String id, @RequestParam Target target, Model model) {
         OpenDesign open = store.open(id);
-        return typed(open, target, new ScriptWriter(Dialect.of(target), ScriptOptions.USUAL).write(open.derivation().schema(), title(open)).text(), model);
+        return typed(open, target, new ScriptWriter(Dialect.of(target), ScriptOptions.DEFAULT).write(open.derivation().schema(), title(open)).text(), model);
     }
 
     private static String typed(OpenDesign open, Target target, String text, Model model) {
@@ -174,7 +174,7 @@ class SqlController {
                 model.addAttribute("changes", followed.changes());
                 model.addAttribute("left", followed.left());
                 model.addAttribute("keeping", true);
-                yield typed(after, target, new ScriptWriter(Dialect.of(target), ScriptOptions.USUAL).write(after.derivation().schema(), title(after)).text(), model);
+                yield typed(after, target, new ScriptWriter(Dialect.of(target), ScriptOptions.DEFAULT).write(after.derivation().schema(), title(after)).text(), model);
             }
         };
     }

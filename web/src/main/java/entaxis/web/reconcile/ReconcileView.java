@@ -3,9 +3,9 @@ package entaxis.web.reconcile;
 import entaxis.core.migration.Migration;
 import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Difference;
+import entaxis.core.reconcile.MatchSuggestion;
 import entaxis.core.reconcile.Merge;
-import entaxis.core.reconcile.Part;
-import entaxis.core.reconcile.Offered;
+import entaxis.core.reconcile.SchemaPart;
 import entaxis.core.update.Updated;
 import entaxis.core.word.Words;
 import java.util.List;
@@ -34,10 +34,10 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, M
     public record Group(String name, List<Row> rows) { }
 
     /** Differences of one kind among those that are shown: which, what they are called, and how many. */
-    public record Kind(Part part, String words, long count) {
+    public record Kind(SchemaPart part, String words, long count) {
         /** The kinds among some groups, in the order in which an engine makes such things. */
         public static List<Kind> of(List<Group> groups) {
-            Map<Part, Long> counts = groups.stream().flatMap(group -> group.rows().stream()).collect(Collectors.groupingBy(row -> row.difference().part(), TreeMap::new, Collectors.counting()));
+            Map<SchemaPart, Long> counts = groups.stream().flatMap(group -> group.rows().stream()).collect(Collectors.groupingBy(row -> row.difference().part(), TreeMap::new, Collectors.counting()));
             return counts.entrySet().stream().map(entry -> new Kind(entry.getKey(),
                     Words.counted(entry.getValue(), entry.getKey().word()), entry.getValue())).toList();
         }
@@ -68,7 +68,7 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, M
     }
 
     /** What may have been renamed, and what was said to it. */
-    public record Offer(Offered offered, boolean same) { }
+    public record Offer(MatchSuggestion offered, boolean same) { }
 
     /** What the other side is called in a sentence. */
     public String sideWord() {

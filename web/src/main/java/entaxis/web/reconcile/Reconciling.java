@@ -12,19 +12,19 @@ import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Decisions;
+import entaxis.core.reconcile.Dependents;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
-import entaxis.core.reconcile.Held;
-import entaxis.core.reconcile.Joined;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.MatchSuggestion;
 import entaxis.core.reconcile.Merge;
-import entaxis.core.reconcile.Offered;
-import entaxis.core.reconcile.Pairing;
-import entaxis.core.reconcile.Part;
+import entaxis.core.reconcile.MergedTable;
 import entaxis.core.reconcile.RenameFinder;
-import entaxis.core.reconcile.Renaming;
+import entaxis.core.reconcile.RenameMap;
+import entaxis.core.reconcile.SchemaPart;
+import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.reconcile.ThreeWay;
-import entaxis.core.reconcile.Touches;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.InsertStatements;
@@ -57,8 +57,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -93,7 +93,7 @@ public class Reconciling {
     }
 
     /** Both sides, with what was noted about them. */
-    private record Work(Side side, Dialect dialect, Schema have, Schema want, Map<Note.Kind, Map<String, String>> notes, List<Offered> offers, Pairing pairing, Comparison comparison,
+    private record Work(Side side, Dialect dialect, Schema have, Schema want, Map<Note.Kind, Map<String, String>> notes, List<MatchSuggestion> offers, RenameMap pairing, Comparison comparison,
             Optional<Schema> agreed, AgreedPrograms programs) {
         String note(Note.Kind kind, String about) {
             return notes.getOrDefault(kind, Map.of()).getOrDefault(about, "");
@@ -101,10 +101,10 @@ public class Reconciling {
     }
 
     /** What follows for a design if these differences are taken over. */
-    private record TakenOver(Design design, Schema have, Pairing pairing, List<Joined> joins, List<Difference> taken, Updated updated) { }
+    private record TakenOver(Design design, Schema have, RenameMap pairing, List<MergedTable> joins, List<Difference> taken, Updated updated) { }
 
     /** What two schemas have apart; it holds as long as neither is another one and the same is taken for renamed. */
-    private record Compared(Schema have, Schema derived, Map<String, String> worded, Optional<Agreed> agreed, Schema want, List<Offered> offers, Pairing pairing, Comparison comparison) { }
+    private record Compared(Schema have, Schema derived, Map<String, String> worded, Optional<Agreed> agreed, Schema want, List<MatchSuggestion> offers, RenameMap pairing, Comparison comparison) { }
 
     /** What both sides last agreed on, as it was written down and as it was read. */
     private record Agreed(String script, Schema schema) { }
@@ -124,7 +124,7 @@ public class Reconciling {
 
     private Agreed agreed(String name, String script, Side side, Dialect dialect) {
         return lastAgreed.get(name, before -> before.script().equals(script))
-                .orElseGet(() -> lastAgreed.keep(name, new Agreed(script, Held.of(ScriptReader.read(script, side.engine()).schema(), side.engine(), dialect))));
+                .orElseGet(() -> lastAgreed.keep(name, new Agreed(script, EngineSchema.of(ScriptReader.read(script, side.engine()).schema(), side.engine(), dialect))));
     }
 
     private static AgreedPrograms programs(Optional<Agreed> agreed, Map<String, String> worded) {
@@ -134,24 +134,24 @@ public class Reconciling {
     private static Compared compared(Side side, Schema derived, Dialect dialect, Map<String, String> same, Optional<Agreed> agreed, Map<String, String> worded) {
         Schema have = side.schema();
         Schema want = wanted(side, derived, dialect, programs(agreed, worded));
-        List<Offered> offers = new ArrayList<>(RenameFinder.find(have, want, dialect));
-        Schema renamed = Renaming.apply(have, pairing(offers, same), dialect);
+        List<MatchSuggestion> offers = new ArrayList<>(RenameFinder.find(have, want, dialect));
+        Schema renamed = SchemaRenaming.apply(have, pairing(offers, same), dialect);
         offers.addAll(SplitFinder.find(renamed, want, dialect));
         offers.addAll(SplitFinder.joined(renamed, want, dialect));
-        Pairing pairing = pairing(offers, same);
+        RenameMap pairing = pairing(offers, same);
         Comparison comparison = Comparison.of(have, want, dialect, pairing);
-        Optional<String> vague = side.live() ? programs(agreed, worded).vague(Held.ofDesign(derived, dialect), have, dialect) : Optional.empty();
+        Optional<String> vague = side.live() ? programs(agreed, worded).vague(EngineSchema.ofDesign(derived, dialect), have, dialect) : Optional.empty();
         return new Compared(have, derived, worded, agreed, want, offers, pairing, new Comparison(comparison.differences(), Stream.concat(comparison.remarks().stream(), vague.stream()).toList()));
     }
 
     private static Schema wanted(Side side, Schema derived, Dialect dialect, AgreedPrograms agreed) {
-        Schema held = Held.ofDesign(derived, dialect);
-        return side.live() ? Held.against(held, side.schema(), dialect, agreed) : held;
+        Schema held = EngineSchema.ofDesign(derived, dialect);
+        return side.live() ? EngineSchema.against(held, side.schema(), dialect, agreed) : held;
     }
 
-    private static Pairing pairing(List<Offered> offers, Map<String, String> same) {
-        Pairing pairing = Pairing.NONE;
-        for (Offered offered : offers) {
+    private static RenameMap pairing(List<MatchSuggestion> offers, Map<String, String> same) {
+        RenameMap pairing = RenameMap.NONE;
+        for (MatchSuggestion offered : offers) {
             pairing = same.getOrDefault(offered.key(), "").equals("same") ? offered.into(pairing) : pairing;
         }
         return pairing;
@@ -173,10 +173,10 @@ public class Reconciling {
         Map<String, Answer> said = new HashMap<>();
         work.notes().getOrDefault(Note.Kind.SIDE, Map.of()).forEach((key, answer) -> said.put(key, Answer.valueOf(answer)));
         Decisions decisions = new Decisions(said, work.notes().getOrDefault(Note.Kind.LOSS, Map.of()).keySet(), threeWay);
-        Schema renamed = Renaming.apply(work.have(), work.pairing(), work.dialect());
+        Schema renamed = SchemaRenaming.apply(work.have(), work.pairing(), work.dialect());
         DifferenceWords words = new DifferenceWords(work.side().live() ? "the database" : "the other side", "the design");
-        Touches here = Touches.in(renamed, work.dialect());
-        Touches there = Touches.in(work.want(), work.dialect());
+        Dependents here = Dependents.in(renamed, work.dialect());
+        Dependents there = Dependents.in(work.want(), work.dialect());
         Map<String, List<Row>> byTable = new LinkedHashMap<>();
         for (Difference difference : work.comparison().differences()) {
             byTable.computeIfAbsent(difference.table().isEmpty() ? difference.part().word() + "s" : difference.table(), any -> new ArrayList<>()).add(row(difference, work, difference.added() ? there : here, decisions, words));
@@ -201,9 +201,9 @@ public class Reconciling {
                         DesignUpdate.of(open.design(), open.derivation(), renamed, work.dialect(), taken, words, NewId::of, joins(work))))).updated();
     }
 
-    private static Row row(Difference difference, Work work, Touches standing, Decisions decisions, DifferenceWords words) {
-        String column = difference.part() == Part.COLUMN ? difference.name() : "";
-        List<String> touches = difference.part() == Part.COLUMN || difference.part() == Part.TABLE
+    private static Row row(Difference difference, Work work, Dependents standing, Decisions decisions, DifferenceWords words) {
+        String column = difference.part() == SchemaPart.COLUMN ? difference.name() : "";
+        List<String> touches = difference.part() == SchemaPart.COLUMN || difference.part() == SchemaPart.TABLE
                 ? standing.of(difference.table(), column) : List.of();
         return new Row(difference, words.sentence(difference), decisions.answer(difference), decisions.said().containsKey(difference.key()), work.note(Note.Kind.REASON, difference.key()),
                 decisions.threeWay().origin(difference).words(), work.note(Note.Kind.FILL, difference.table() + "." + difference.name()), decisions.lossMeant().contains(difference.key()), touches);
@@ -217,12 +217,12 @@ public class Reconciling {
     }
 
     /** What is taken for split on the other side. */
-    private static List<Joined> joins(Work work) {
-        return work.offers().stream().filter(offered -> work.note(Note.Kind.RENAME, offered.key()).equals("same")).filter(Joined.class::isInstance).map(Joined.class::cast).toList();
+    private static List<MergedTable> joins(Work work) {
+        return work.offers().stream().filter(offered -> work.note(Note.Kind.RENAME, offered.key()).equals("same")).filter(MergedTable.class::isInstance).map(MergedTable.class::cast).toList();
     }
 
     private static Optional<Schema> agreed(OpenDesign open, Work work) {
-        return work.agreed().map(agreed -> work.side().live() ? work.programs().told(agreed, work.have(), Held.ofDesign(open.derivation().schema(), work.dialect()), work.dialect()) : agreed)
+        return work.agreed().map(agreed -> work.side().live() ? work.programs().told(agreed, work.have(), EngineSchema.ofDesign(open.derivation().schema(), work.dialect()), work.dialect()) : agreed)
                 .or(() -> Sides.site(work.side().key()) && SiteDatabase.madeOf(open.design().facts().name())
                         ? Optional.of(wanted(work.side(), SiteDatabase.handedOver(), work.dialect(), AgreedPrograms.NONE)) : Optional.empty());
     }
@@ -332,7 +332,7 @@ public class Reconciling {
             running.remove(open.id() + " " + key);
         }
         Work work = work(open, key, true);
-        Set<String> written = view.groups().stream().flatMap(group -> group.rows().stream()).filter(row -> row.difference().part() == Part.PROGRAM && row.chose(Answer.WANTED))
+        Set<String> written = view.groups().stream().flatMap(group -> group.rows().stream()).filter(row -> row.difference().part() == SchemaPart.PROGRAM && row.chose(Answer.WANTED))
                 .map(row -> row.difference().name()).collect(Collectors.toSet());
         AgreedPrograms programs = work.programs().without(written, work.dialect());
         Schema want = wanted(work.side(), open.derivation().schema(), work.dialect(), programs);
@@ -361,9 +361,9 @@ public class Reconciling {
     private void agree(OpenDesign open, String key, Work work, AgreedPrograms before) {
         Side side = work.side();
         List<Note> notes = new ArrayList<>();
-        notes.add(new Note(Note.Kind.AGREED, "", new ScriptWriter(Dialect.of(side.engine()), ScriptOptions.USUAL).write(side.schema(), "agreed with " + side.title()).text()));
+        notes.add(new Note(Note.Kind.AGREED, "", new ScriptWriter(Dialect.of(side.engine()), ScriptOptions.DEFAULT).write(side.schema(), "agreed with " + side.title()).text()));
         if (side.live()) {
-            AgreedPrograms.remembered(Held.ofDesign(open.derivation().schema(), work.dialect()), side.schema(), work.dialect(), before)
+            AgreedPrograms.remembered(EngineSchema.ofDesign(open.derivation().schema(), work.dialect()), side.schema(), work.dialect(), before)
                     .forEach((program, text) -> notes.add(new Note(Note.Kind.WORDED, program, text)));
         }
         agreements.keep(open.id(), key, notes);

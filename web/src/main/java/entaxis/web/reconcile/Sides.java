@@ -4,7 +4,7 @@ import entaxis.core.derive.Derivation;
 import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
-import entaxis.core.reconcile.Held;
+import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.web.reading.Connections;
@@ -99,14 +99,14 @@ public class Sides {
         try {
             OpenDesign other = store.open(key.replaceFirst("^" + DESIGN, ""));
             Target engine = open.design().facts().target();
-            return new Side(key, other.design().facts().name(), engine, Held.ofDesign(other.derivation().schema(), Dialect.of(engine)), false, true, Instant.now());
+            return new Side(key, other.design().facts().name(), engine, EngineSchema.ofDesign(other.derivation().schema(), Dialect.of(engine)), false, true, Instant.now());
         } catch (NoSuchDesign gone) {
             throw new Connections.Unreachable("This design is no longer there; choose another side.");
         }
     }
 
     private Side keep(String key, String name, Reading reading) {
-        Side fresh = new Side(key, name, reading.engine(), Held.of(reading.schema(), reading.engine(), Dialect.of(reading.engine())), true, false, Instant.now());
+        Side fresh = new Side(key, name, reading.engine(), EngineSchema.of(reading.schema(), reading.engine(), Dialect.of(reading.engine())), true, false, Instant.now());
         read.put(key, fresh);
         return fresh;
     }
@@ -126,14 +126,14 @@ public class Sides {
 
     /** A version is the same for ever; only the engine in whose words it is compared may change. */
     private Side version(String design, String key, Version version, Target engine) {
-        return new Side(key, version.name(), engine, Held.ofDesign(Derivation.of(store.at(design, version.revision())).schema(), Dialect.of(engine)), false, true, version.namedAt().toInstant());
+        return new Side(key, version.name(), engine, EngineSchema.ofDesign(Derivation.of(store.at(design, version.revision())).schema(), Dialect.of(engine)), false, true, version.namedAt().toInstant());
     }
 
     private static Side script(String key, String text) {
         int line = text.indexOf('\n');
         Target engine = Target.valueOf(text.substring(0, line));
         Schema schema = ScriptReader.read(text.substring(line + 1), engine).schema();
-        return new Side(key, key.substring(SCRIPT.length()), engine, Held.of(schema, engine, Dialect.of(engine)), false, false, Instant.now());
+        return new Side(key, key.substring(SCRIPT.length()), engine, EngineSchema.of(schema, engine, Dialect.of(engine)), false, false, Instant.now());
     }
 
     /** The key of a side that is a script of this name. */

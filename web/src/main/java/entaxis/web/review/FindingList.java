@@ -26,7 +26,7 @@ import java.util.stream.Stream;
  * @param quiet    rules that are switched off in this design
  */
 public record FindingList(List<Group> groups, List<Lived> accepted, List<Quiet> quiet, int more) {
-    private static final int MOST = 400;
+    private static final int MAX_COUNT = 400;
 
     /** How findings are grouped. */
     public enum By {
@@ -70,7 +70,7 @@ public record FindingList(List<Group> groups, List<Lived> accepted, List<Quiet> 
         List<String> wanted = Stream.of(words.toLowerCase(Locale.ROOT).strip().split("\\s+")).filter(word -> !word.isEmpty()).toList();
         List<Finding> all = review.findings().stream().filter(finding -> wanted.stream().allMatch(text(finding)::contains)).toList();
         Map<String, List<Finding>> groups = new LinkedHashMap<>();
-        all.stream().limit(MOST).forEach(finding -> groups.computeIfAbsent(key(finding, design, by), any -> new ArrayList<>()).add(finding));
+        all.stream().limit(MAX_COUNT).forEach(finding -> groups.computeIfAbsent(key(finding, design, by), any -> new ArrayList<>()).add(finding));
         List<Group> shown = groups.entrySet().stream().map(group -> group(group.getKey(), group.getValue(), design, by)).toList();
         List<Lived> lived = review.accepted().stream().map(one -> new Lived(one.finding().decision().value(), one.finding().sentence(), one.reason())).toList();
         List<Quiet> quiet = new ArrayList<>();
@@ -80,7 +80,7 @@ public record FindingList(List<Group> groups, List<Lived> accepted, List<Quiet> 
                 quiet.add(new Quiet(rule, Rules.info(rule).map(RuleInfo::title).orElse(rule), id.value()));
             }
         }
-        return new FindingList(shown, lived, quiet, Math.max(0, all.size() - MOST));
+        return new FindingList(shown, lived, quiet, Math.max(0, all.size() - MAX_COUNT));
     }
 
     private static String text(Finding finding) {

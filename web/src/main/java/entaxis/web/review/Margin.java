@@ -18,14 +18,14 @@ import java.util.Optional;
  * @param more   how many are not shown
  */
 public record Margin(String count, String graver, List<MarginNote> notes, int more) {
-    private static final int MOST = 120;
+    private static final int MAX_COUNT = 120;
 
     /** The margin of a sheet; of one level only, if one is given. */
     public static Margin of(Review review, Design design, Sheet sheet, Optional<Level> level) {
         List<MarginNote> notes = review.findings().stream().filter(finding -> level.isEmpty() || finding.level() == level.get()).map(finding -> MarginNote.of(finding, design, sheet))
                 .sorted(Comparator.comparing((MarginNote note) -> note.level() == Level.HINT).thenComparing(MarginNote::height).thenComparing(MarginNote::level)).toList();
-        return new Margin(counted(review, List.of(Level.values())), counted(review, List.of(Level.FAULT, Level.CAUTION)), notes.stream().limit(MOST).toList(),
-                Math.max(0, notes.size() - MOST));
+        return new Margin(counted(review, List.of(Level.values())), counted(review, List.of(Level.FAULT, Level.CAUTION)), notes.stream().limit(MAX_COUNT).toList(),
+                Math.max(0, notes.size() - MAX_COUNT));
     }
 
     private static String counted(Review review, List<Level> levels) {

@@ -32,14 +32,14 @@ import java.util.stream.Stream;
  */
 public record MarginNote(String id, String rule, String title, Level level, String sign, String about, String select, String attribute, String leaf, String sentence, List<String> evidence, List<String> remedies,
         int height) {
-    private static final int MOST_EVIDENCE = 6;
+    private static final int MAX_EVIDENCE = 6;
 
     /** The note of a finding, for one sheet. */
     public static MarginNote of(Finding finding, Design design, Sheet sheet) {
         Optional<About> first = finding.about().stream().filter(about -> about.id().startsWith("e") || about.id().startsWith("r")).findFirst();
         String about = first.map(one -> words(one, finding, design)).orElse("The design");
-        List<String> evidence = finding.evidence().size() <= MOST_EVIDENCE ? finding.evidence()
-                : Stream.concat(finding.evidence().stream().limit(MOST_EVIDENCE), Stream.of("…")).toList();
+        List<String> evidence = finding.evidence().size() <= MAX_EVIDENCE ? finding.evidence()
+                : Stream.concat(finding.evidence().stream().limit(MAX_EVIDENCE), Stream.of("…")).toList();
         return new MarginNote(id(finding), finding.rule(), Rules.info(finding.rule()).map(RuleInfo::title).orElse(finding.rule()), finding.level(), sign(finding.level()), about, finding.about().size() > 2 ? "" : first.map(About::id).orElse(""), attribute(finding, design), leaf(finding),
                 finding.sentence(), evidence, finding.remedies().stream().map(Remedy::words).toList(), first.map(one -> height(one, design, sheet)).orElse(Integer.MAX_VALUE));
     }

@@ -25,7 +25,7 @@ public class Reviews {
             return before.get().review();
         }
         Reviewed design = Reviewed.of(open.design(), open.derivation());
-        Review review = before.map(old -> Review.after(old.review(), design, Policy.USUAL)).orElseGet(() -> Review.of(design, Policy.USUAL));
+        Review review = before.map(old -> Review.after(old.review(), design, Policy.DEFAULT)).orElseGet(() -> Review.of(design, Policy.DEFAULT));
         keep(open.id(), new Made(open.revision(), review));
         return review;
     }

@@ -20,7 +20,7 @@ import java.util.Map;
  * @param more how many are not shown
  */
 public record RowGrid(String owner, String table, List<String> columns, List<Row> rows, int more) {
-    private static final int MOST = 200;
+    private static final int MAX_COUNT = 200;
 
     /** A row with what the rules say of it. */
     public record Row(String id, int number, List<Cell> cells, List<String> notes) { }
@@ -52,7 +52,7 @@ public record RowGrid(String owner, String table, List<String> columns, List<Row
         List<SampleRow> all = design.rows().stream().filter(row -> row.table().equals(owner)).toList();
         List<Column> columns = table.columns().stream().filter(column -> column.origin().isPresent()).toList();
         List<Row> rows = new ArrayList<>();
-        for (int i = 0; i < all.size() && i < MOST; i++) {
+        for (int i = 0; i < all.size() && i < MAX_COUNT; i++) {
             SampleRow row = all.get(i);
             List<Cell> cells = columns.stream().map(column -> cell(column, row)).toList();
             rows.add(new Row(row.id().value(), i + 1, cells, notes.getOrDefault(table.name() + " row " + (i + 1), List.of())));

@@ -27,7 +27,7 @@ import org.xml.sax.SAXException;
 record CleanSvg(String text, int width, int height) {
     private static final Set<String> ELEMENTS = Set.of("svg", "g", "path", "rect", "circle", "ellipse", "line", "polyline", "polygon", "text", "tspan", "defs",
             "lineargradient", "radialgradient", "stop", "clippath", "title", "desc", "symbol", "use", "marker", "mask", "pattern");
-    private static final int USUAL_SIDE = 300;
+    private static final int DEFAULT_SIDE = 300;
 
     /** The picture cleaned; none if it is no SVG document. External entities and document types are not read. */
     static Optional<CleanSvg> of(byte[] bytes) {
@@ -64,7 +64,7 @@ record CleanSvg(String text, int width, int height) {
                 return (int) Math.ceil(Double.parseDouble(text));
             }
         }
-        return USUAL_SIDE;
+        return DEFAULT_SIDE;
     }
 
     private static void clean(Element element, int depth) {

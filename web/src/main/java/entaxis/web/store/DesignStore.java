@@ -8,7 +8,7 @@ import entaxis.core.change.Outcome.Refused;
 import entaxis.core.change.Problem;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
-import entaxis.core.design.Facts;
+import entaxis.core.design.DesignProperties;
 import entaxis.exchange.DesignJson;
 import entaxis.web.store.JournalRow.Kind;
 import java.time.OffsetDateTime;
@@ -31,7 +31,7 @@ public class DesignStore {
     /** After so many edits a snapshot saves replaying them. */
     private static final int SNAPSHOT_EVERY = 200;
     private static final int MAX_OPEN = 40;
-    private static final int MOST_LETTERS = 120;
+    private static final int MAX_LETTERS = 120;
     private static final String AUTHOR = "designer";
 
     /** One design's place in the cache; whoever edits it holds the lock. */
@@ -119,7 +119,7 @@ public class DesignStore {
     /** Keeps a copy of a design under another name and returns its identity. */
     public String duplicate(String id) {
         Design design = open(id).design();
-        Facts facts = design.facts();
+        DesignProperties facts = design.facts();
         String name = "Copy of " + facts.name();
         return create(design.with(facts.named(name.substring(0, Math.min(name.length(), 120)))));
     }
@@ -175,8 +175,8 @@ public class DesignStore {
     /** Gives the present state of a design a name; says why not, if it cannot. */
     public Optional<Problem> nameVersion(String id, String name) {
         String words = name.strip();
-        if (words.isEmpty() || words.length() > MOST_LETTERS) {
-            return Optional.of(new Problem("version", "Give the version a name of 1 to " + MOST_LETTERS + " characters."));
+        if (words.isEmpty() || words.length() > MAX_LETTERS) {
+            return Optional.of(new Problem("version", "Give the version a name of 1 to " + MAX_LETTERS + " characters."));
         }
         Slot slot = slot(id);
         return locked(slot, () -> {

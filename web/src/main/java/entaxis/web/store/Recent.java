@@ -7,14 +7,14 @@ import java.util.function.Predicate;
 
 /** The values that were worked out last, by name; only a few are kept. Safe for use by several threads. */
 public final class Recent<V> {
-    private static final int MOST = 8;
+    private static final int MAX_COUNT = 8;
 
     private final Map<String, V> values = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1;
 
         @Override
         protected boolean removeEldestEntry(Map.Entry<String, V> eldest) {
-            return size() > MOST;
+            return size() > MAX_COUNT;
         }
     };
 

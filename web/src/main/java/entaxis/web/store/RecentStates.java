@@ -10,7 +10,7 @@ import java.util.Optional;
  * showed. Guarded by who holds the design.
  */
 final class RecentStates {
-    private static final int MOST = 100;
+    private static final int MAX_COUNT = 100;
 
     private record State(long revision, Design design, String window) { }
 
@@ -21,7 +21,7 @@ final class RecentStates {
             states.clear();
         }
         states.addLast(new State(revision, design, window));
-        if (states.size() > MOST) {
+        if (states.size() > MAX_COUNT) {
             states.removeFirst();
         }
     }

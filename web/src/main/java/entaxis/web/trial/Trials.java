@@ -47,8 +47,8 @@ public class Trials {
     private static final Logger LOG = LoggerFactory.getLogger(Trials.class);
     private static final Dialect DIALECT = Dialect.of(Target.H2);
     /** So many wait for one design's trial at most; whoever comes then is asked to come again. */
-    private static final int MOST_WAITING = 12;
-    private static final int MOST_ATTEMPTS = 2;
+    private static final int MAX_WAITING = 12;
+    private static final int MAX_ATTEMPTS = 2;
 
     /** What came of a row: the engine's word, and the edit that keeps the row if it was taken. */
     public record RowOutcome(StatementOutcome statement, Optional<EditResult> edit) { }
@@ -97,7 +97,7 @@ public class Trials {
         if (same.isEmpty()) {
             end(bench);
         }
-        Script script = new ScriptWriter(DIALECT, ScriptOptions.USUAL).write(open.derivation().schema().withoutPrograms(), open.design().facts().name());
+        Script script = new ScriptWriter(DIALECT, ScriptOptions.DEFAULT).write(open.derivation().schema().withoutPrograms(), open.design().facts().name());
         Sandbox sandbox = same.orElseGet(this::sandbox);
         TrialSession session = new TrialSession(sandbox, open.derivation().schema(), sandbox.run(script.statements().stream().map(Script.Statement::text).toList()));
         bench.session = Optional.of(session);
@@ -178,7 +178,7 @@ public class Trials {
         Bench bench = benches.computeIfAbsent(open.id(), any -> new Bench());
         try {
             long wait = sandboxes.limits().statementTime().toMillis() + 2_000;
-            if (bench.lock.getQueueLength() >= MOST_WAITING || !bench.lock.tryLock(wait, TimeUnit.MILLISECONDS)) {
+            if (bench.lock.getQueueLength() >= MAX_WAITING || !bench.lock.tryLock(wait, TimeUnit.MILLISECONDS)) {
                 throw new TrialBusy("This design's trial is busy with statements of others. Try again in a few seconds.");
             }
         } catch (InterruptedException e) {
@@ -188,7 +188,7 @@ public class Trials {
         try {
             bench.used = System.nanoTime();
             T result = work.apply(bench);
-            for (int i = 0; again && i < MOST_ATTEMPTS && bench.session.filter(session -> session.sandbox().endedUnexpectedly()).isPresent(); i++) {
+            for (int i = 0; again && i < MAX_ATTEMPTS && bench.session.filter(session -> session.sandbox().endedUnexpectedly()).isPresent(); i++) {
                 end(bench);
                 result = work.apply(bench);
             }

@@ -8,8 +8,8 @@ import org.springframework.stereotype.Component;
 /** The files that were made last, until they are fetched; the oldest go when they are many or large together. */
 @Component
 public class FinishedFiles {
-    private static final int MOST = 32;
-    private static final long MOST_BYTES = 120_000_000;
+    private static final int MAX_COUNT = 32;
+    private static final long MAX_BYTES = 120_000_000;
 
     private record Kept(String token, FinishedFile file) { }
 
@@ -18,7 +18,7 @@ public class FinishedFiles {
     /** Keeps a file and gives the page where it is fetched. */
     public synchronized String keep(String token, FinishedFile file) {
         kept.addFirst(new Kept(token, file));
-        while (kept.size() > 1 && (kept.size() > MOST || kept.stream().mapToLong(one -> one.file().bytes().length).sum() > MOST_BYTES)) {
+        while (kept.size() > 1 && (kept.size() > MAX_COUNT || kept.stream().mapToLong(one -> one.file().bytes().length).sum() > MAX_BYTES)) {
             kept.removeLast();
         }
         return "/files/" + token + "/content";

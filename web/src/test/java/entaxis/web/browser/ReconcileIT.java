@@ -6,10 +6,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import entaxis.core.change.Change;
 import entaxis.core.derive.Derivation;
-import entaxis.core.design.CarriedId;
-import entaxis.core.design.CarriedProgram;
-import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Design;
+import entaxis.core.design.OpaqueId;
+import entaxis.core.design.OpaqueProgram;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
@@ -43,7 +43,7 @@ class ReconcileIT extends BrowserTest {
     void database() throws SQLException, IOException {
         Files.writeString(Path.of(data, "connections.properties"), "Outpost.url=" + URL + "\nOutpost.engine=h2\n");
         connection = DriverManager.getConnection(URL);
-        for (Script.Statement one : new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.USUAL).write(Derivation.of(SeedVault.design()).schema(), "outpost").statements()) {
+        for (Script.Statement one : new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT).write(Derivation.of(SeedVault.design()).schema(), "outpost").statements()) {
             execute(one.text());
         }
     }
@@ -161,7 +161,7 @@ class ReconcileIT extends BrowserTest {
     }
 
     private static Change view(String query) {
-        return new Change.PutCarried(new CarriedProgram(new CarriedId("v9"), ProgramKind.VIEW, "", "species", Target.H2, "CREATE VIEW species AS " + query));
+        return new Change.PutOpaque(new OpaqueProgram(new OpaqueId("v9"), ProgramKind.VIEW, "", "species", Target.H2, "CREATE VIEW species AS " + query));
     }
 
     @Test
@@ -305,7 +305,7 @@ class ReconcileIT extends BrowserTest {
     void whatWasSplitInTheDesignMovesInTheDatabaseWithItsValues() throws SQLException {
         Design flat = SowingSheet.design();
         execute("drop all objects");
-        for (Script.Statement one : new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.USUAL).write(Derivation.of(flat).schema(), "sheet").statements()) {
+        for (Script.Statement one : new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT).write(Derivation.of(flat).schema(), "sheet").statements()) {
             execute(one.text());
         }
         execute("insert into sowing_sheet (tray_no, position, sown_on, taxon_code, taxon_name, family, germinated) values ('T-01', 1, date '2026-03-02', 'CAR', 'Silverthorn', 'Thornworts', 'yes'),"

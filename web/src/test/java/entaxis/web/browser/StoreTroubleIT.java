@@ -11,7 +11,7 @@ import org.springframework.test.util.ReflectionTestUtils;
 
 /** A store that takes no edits for a while, as somebody at the page sees it. */
 class StoreTroubleIT extends BrowserTest {
-    private static final long USUAL = 2048 * 1024L;
+    private static final long DEFAULT = 2048 * 1024L;
     @Autowired
     private StoreHealth health;
 
@@ -28,7 +28,7 @@ class StoreTroubleIT extends BrowserTest {
 
     @AfterEach
     void room() {
-        leastFree(USUAL);
+        leastFree(DEFAULT);
     }
 
     @Test
@@ -45,7 +45,7 @@ class StoreTroubleIT extends BrowserTest {
         page.reload();
         assertThat(page.locator("#trouble")).containsText("Make room on it");
         choose();
-        leastFree(USUAL);
+        leastFree(DEFAULT);
         page.locator("input[aria-label='Meaning of full_name']").fill("as on the new badge");
         page.locator("input[aria-label='Meaning of full_name']").press("Tab");
         kept(1);

@@ -53,8 +53,8 @@ class DemoTest {
     @Test
     void itsScriptAndSampleRowsAreTakenByTheBuiltInEngine() {
         Derivation derivation = Derivation.of(design);
-        Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.USUAL).write(derivation.schema(), "demo");
-        try (Sandbox trial = Sandbox.start(SandboxLimits.USUAL, Path.of("target/sandbox/work"))) {
+        Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT).write(derivation.schema(), "demo");
+        try (Sandbox trial = Sandbox.start(SandboxLimits.DEFAULT, Path.of("target/sandbox/work"))) {
             assertThat(trial.run(script.statements().stream().map(Script.Statement::text).toList())).allMatch(StatementOutcome::accepted);
             assertThat(design.rows()).isNotEmpty().allSatisfy(row -> assertThat(trial.run(Trials.insert(derivation.table(row.table()).orElseThrow(), row)).accepted()).isTrue());
         }

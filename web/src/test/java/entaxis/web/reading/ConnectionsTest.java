@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import entaxis.core.design.Target;
-import entaxis.core.lift.Lifted;
 import entaxis.core.reading.Reading;
+import entaxis.core.reverse.ReversedDesign;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import java.io.IOException;
@@ -63,7 +63,7 @@ class ConnectionsTest {
         Set<String> tables = reading.schema().tables().stream().map(Table::name).collect(Collectors.toSet());
         assertThat(tables).contains("accession", "freezer_log").hasSize(20);
         assertThat(reading.schema().table("collector").orElseThrow().column("name")).isPresent();
-        Lifted lifted = Lifts.design(reading, "Site", tables, Set.of(), Set.of());
+        ReversedDesign lifted = DesignFromReading.design(reading, "Site", tables, Set.of(), Set.of());
         assertThat(lifted.remarks()).isEmpty();
         assertThat(lifted.design().entities().list()).hasSize(20);
         assertThat(lifted.design().sheet().places()).hasSizeGreaterThanOrEqualTo(20);

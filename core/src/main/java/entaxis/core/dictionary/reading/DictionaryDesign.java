@@ -19,9 +19,9 @@ import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Fresh;
-import entaxis.core.design.KeyPart;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.NamedType;
 import entaxis.core.design.Place;
@@ -36,9 +36,9 @@ import entaxis.core.dictionary.reading.ReadDictionary.ReadRelationship;
 import entaxis.core.dictionary.reading.ReadDictionary.ReadType;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.DesignType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
 import java.util.ArrayList;
@@ -58,7 +58,7 @@ public final class DictionaryDesign {
     private static final SqlType UNKNOWN = ((Known) TypeReader.read("text")).type();
     /** What a dictionary of ours writes before the expression that a value is computed from. */
     private static final String COMPUTED = "computed: ";
-    private static final int LONGEST_WORD = 40;
+    private static final int MAX_WORD_LENGTH = 40;
 
     /**
      * What came of it.
@@ -179,7 +179,7 @@ public final class DictionaryDesign {
             return Optional.empty();
         }
         boolean character = read.type().orElse(UNKNOWN) instanceof CharacterType;
-        return Optional.of(character && text.matches("[\\p{L}\\p{N} _/-]{1," + LONGEST_WORD + "}") && !text.matches("(?i)null|current_\\w+|session_user|user") ? "'" + text + "'" : text);
+        return Optional.of(character && text.matches("[\\p{L}\\p{N} _/-]{1," + MAX_WORD_LENGTH + "}") && !text.matches("(?i)null|current_\\w+|session_user|user") ? "'" + text + "'" : text);
     }
 
     private static String key(String entity, String attribute) {

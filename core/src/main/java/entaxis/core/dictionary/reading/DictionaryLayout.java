@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param blocks in order
  */
 public record DictionaryLayout(List<Block> blocks) {
-    private static final int MOST_BEFORE = 30;
+    private static final int MAX_BEFORE = 30;
 
     /** Copies the blocks. */
     public DictionaryLayout {
@@ -61,7 +61,7 @@ public record DictionaryLayout(List<Block> blocks) {
     private static void of(SheetTable table, int sheet, List<Block> blocks) {
         Optional<Block> open = Optional.empty();
         for (int row = 0; row < table.rows().size(); row++) {
-            if (open.isEmpty() && row > MOST_BEFORE) {
+            if (open.isEmpty() && row > MAX_BEFORE) {
                 return;
             }
             List<ColumnRole> roles = ColumnRole.row(table.rows().get(row));

@@ -1,7 +1,7 @@
 package entaxis.core.review.carried;
 
-import entaxis.core.design.Carried;
-import entaxis.core.design.CarriedProgram;
+import entaxis.core.design.OpaqueObject;
+import entaxis.core.design.OpaqueProgram;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
@@ -40,9 +40,9 @@ public final class NameGone implements Rule {
         of.derivation().stated().schema().tables().forEach(table -> tables.put(table.name().toLowerCase(Locale.ROOT), table));
         Set<String> others = new HashSet<>();
         of.design().carried().forEach(one -> others.add(one.name().toLowerCase(Locale.ROOT)));
-        for (Carried carried : of.design().carried()) {
+        for (OpaqueObject carried : of.design().carried()) {
             // routines make tables of their own and use variables, which only an engine can tell apart
-            if (carried instanceof CarriedProgram program && program.kind() == ProgramKind.VIEW) {
+            if (carried instanceof OpaqueProgram program && program.kind() == ProgramKind.VIEW) {
                 ViewNames names = ViewNames.of(program.text());
                 List<About> about = List.of(new About(About.Kind.VIEW, program.id().value(), program.name()));
                 names.tables().values().stream().distinct().filter(name -> !tables.containsKey(name) && !others.contains(name))

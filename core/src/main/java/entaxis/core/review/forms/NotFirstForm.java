@@ -30,7 +30,7 @@ public final class NotFirstForm implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         List<Attribute> own = entity.attributes();
-        if (own.size() > Rows.MOST_COLUMNS) {
+        if (own.size() > Rows.MAX_COLUMNS) {
             return;
         }
         List<List<String>> values = of.rows(entity.id()).stream().map(row -> own.stream().map(one -> row.values().getOrDefault(ColumnPath.own(one.id()), "")).toList()).toList();

@@ -29,7 +29,7 @@ public final class RowsRefute implements EntityRule {
             "dependency that rows contradict",
             "Either the dependency does not hold, or the rows are wrong; what is decided on it is wrong in the first case.",
             "J. Kivinen, H. Mannila, Approximate Inference of Functional Dependencies from Relations, 1995: the measure g3");
-    private static final int SHOWN = 5;
+    private static final int MAX_SHOWN = 5;
 
     @Override
     public RuleInfo info() {
@@ -56,7 +56,7 @@ public final class RowsRefute implements EntityRule {
     private static Finding finding(Reviewed of, Entity entity, EntityRelation about, StatedDependencies stated, Stated one, Functional dependency, Evidence evidence) {
         List<About> where = new ArrayList<>(List.of(of.about(entity)));
         List<String> lines = new ArrayList<>(List.of(about.relation().text(dependency)));
-        evidence.breaking().stream().limit(SHOWN).forEach(pair -> {
+        evidence.breaking().stream().limit(MAX_SHOWN).forEach(pair -> {
             where.add(new About(About.Kind.ROW, entity.id().value(), of.table(entity.id()).name() + " row " + (pair.other() + 1)));
             lines.add("rows " + (pair.usual() + 1) + " and " + (pair.other() + 1) + " have " + about.rows().text(pair.usual(), dependency.determinant()) + ", and "
                     + about.rows().text(pair.usual(), dependency.dependent()) + " against " + about.rows().text(pair.other(), dependency.dependent()));

@@ -11,7 +11,7 @@ import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
-import entaxis.core.sql.Losses;
+import entaxis.core.sql.LossReport;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.FloatType;
@@ -52,7 +52,7 @@ public final class InexactKey implements EntityRule {
 
     private static Optional<String> inexact(Reviewed of, SqlType type) {
         // engines that index long texts whole have them in keys as a matter of course
-        boolean cut = of.design().definition(type).isEmpty() && !of.dialect().held(type, true, Losses.IGNORED).equals(of.dialect().held(type, false, Losses.IGNORED));
+        boolean cut = of.design().definition(type).isEmpty() && !of.dialect().held(type, true, LossReport.IGNORED).equals(of.dialect().held(type, false, LossReport.IGNORED));
         return switch (type) {
             case FloatType any -> Optional.of("an approximate number, which is hardly ever equal to another");
             case TimestampType any -> Optional.of("a moment, which is hardly ever equal to another");

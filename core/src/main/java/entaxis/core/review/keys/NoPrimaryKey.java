@@ -38,7 +38,7 @@ public final class NoPrimaryKey implements EntityRule {
                 new Change.TakeAlternateKey(entity.id(), key.number()))));
         String name = SqlName.of(entity.name()) + "_id";
         remedies.add(new Remedy("Give it a generated key, " + name,
-                new Change.GiveSurrogate(entity.id(), new AttributeId(of.unused('a', "key" + entity.id().value())), name)));
+                new Change.AddSurrogateKey(entity.id(), new AttributeId(of.unused('a', "key" + entity.id().value())), name)));
         String bare = of.table(entity.id()).columns().isEmpty() ? " and no attribute" : "";
         found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity)), "“" + entity.name() + "” has no primary key" + bare
                 + ": nothing tells one " + Words.inSentence(entity.name()) + " from another.", List.of(), remedies));

@@ -28,7 +28,7 @@ public final class SurrogateAlone implements EntityRule {
             "A generated number never refuses the same thing entered twice; only a key that people know does.",
             "common practice");
     private static final Pattern NATURAL = Pattern.compile("(?i)name|code|number|_no$|title|mail|label|login|serial");
-    private static final int MOST = 3;
+    private static final int MAX_COUNT = 3;
 
     @Override
     public RuleInfo info() {
@@ -43,7 +43,7 @@ public final class SurrogateAlone implements EntityRule {
         if (!generated || !table.uniqueKeys().isEmpty() || entity.attributes().size() < 2 || entity.indexes().stream().anyMatch(Index::unique)) {
             return;
         }
-        List<Remedy> remedies = entity.attributes().stream().filter(own -> own.required() && !entity.inKey(own.id()) && NATURAL.matcher(own.name()).find()).limit(MOST)
+        List<Remedy> remedies = entity.attributes().stream().filter(own -> own.required() && !entity.inKey(own.id()) && NATURAL.matcher(own.name()).find()).limit(MAX_COUNT)
                 .map(own -> new Remedy("Make " + own.name() + " unique", new Change.SetKeys(entity.id(), new OwnPart(own.id()), OptionalInt.empty(), Set.of(1)))).toList();
         found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity)), "The key of “" + entity.name() + "” is generated, and nothing else is unique: the same "
                 + Words.inSentence(entity.name()) + " can be entered twice.", List.of(), remedies));

@@ -24,7 +24,7 @@ public final class DepartsFromPolicy implements NamesRule {
     private static final RuleInfo INFO = new RuleInfo("policy", Family.NAMES, Level.HINT, Basis.PRACTICE, "departs from the naming policy",
             "A policy that some names do not follow tells nobody anything.",
             "the design’s own naming policy");
-    private static final int MOST = 8;
+    private static final int MAX_COUNT = 8;
 
     @Override
     public RuleInfo info() {
@@ -45,7 +45,7 @@ public final class DepartsFromPolicy implements NamesRule {
             });
             List<About> about = of.design().entities().stream().filter(entity -> owners.contains(entity.id())).map(of::about).toList();
             found.accept(new Finding(INFO.id(), INFO.level(), about, Words.counted(proposals.size(), "name") + (proposals.size() == 1 ? " does" : " do")
-                    + " not follow the naming policy of the design.", proposals.stream().limit(MOST).map(one -> one.was() + " would be " + one.becomes()).toList(),
+                    + " not follow the naming policy of the design.", proposals.stream().limit(MAX_COUNT).map(one -> one.was() + " would be " + one.becomes()).toList(),
                     List.of(new Remedy("Rename all of them", new Change.Several(proposals.stream().map(Renaming.Proposal::change).toList())))));
         }
     }

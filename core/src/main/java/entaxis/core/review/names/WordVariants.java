@@ -29,8 +29,8 @@ public final class WordVariants implements NamesRule {
             "common practice");
     private static final Map<String, String> ABBREVIATED = Map.of("addr", "address", "qty", "quantity", "amt", "amount", "descr", "description", "tel", "phone", "dept", "department");
     private static final String VOWELS = "aeiouy";
-    private static final int SHORTEST = 6;
-    private static final int MOST = 5;
+    private static final int MIN_LENGTH = 6;
+    private static final int MAX_COUNT = 5;
 
     @Override
     public RuleInfo info() {
@@ -45,7 +45,7 @@ public final class WordVariants implements NamesRule {
             entity.attributes().forEach(own -> Naming.words(own.name()).forEach(word -> words.computeIfAbsent(plain(word), any -> new ArrayList<>()).add(of.about(entity, own))));
         }
         Map<String, Set<String>> alike = new LinkedHashMap<>();
-        words.keySet().stream().filter(word -> word.length() >= SHORTEST).forEach(word -> without(word).forEach(part -> alike.computeIfAbsent(part, any -> new LinkedHashSet<>()).add(word)));
+        words.keySet().stream().filter(word -> word.length() >= MIN_LENGTH).forEach(word -> without(word).forEach(part -> alike.computeIfAbsent(part, any -> new LinkedHashSet<>()).add(word)));
         Set<Set<String>> told = new HashSet<>();
         alike.values().stream().filter(some -> some.size() > 1).forEach(some -> some.forEach(one -> some.forEach(other -> {
             if (one.compareTo(other) < 0 && oneApart(one, other) && told.add(Set.of(one, other))) {
@@ -97,6 +97,6 @@ public final class WordVariants implements NamesRule {
     }
 
     private static String names(List<About> some) {
-        return some.stream().map(About::name).distinct().limit(MOST).collect(Collectors.joining(", "));
+        return some.stream().map(About::name).distinct().limit(MAX_COUNT).collect(Collectors.joining(", "));
     }
 }

@@ -31,9 +31,9 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
             "relationship that may follow from others",
             "What can be had by way of another entity is stored a second time, and may differ there.",
             "common practice: connection traps; textbooks call such a relationship redundant where both ways always lead to the same");
-    private static final int SHOWN = 3;
+    private static final int MAX_SHOWN = 3;
     /** Questions at most; who has answered some is asked the next. */
-    private static final int MOST = 40;
+    private static final int MAX_COUNT = 40;
 
     /** What the rows of an entity refer to, and by which columns. */
     record Referring(String name, List<Relationship> references, List<List<Column>> columns, List<String> key, List<Optional<ColumnPath>> paths, List<SampleRow> rows) { }
@@ -61,7 +61,7 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
             found.accept(finding);
         };
         parents.forEach((child, references) -> {
-            for (Relationship direct : asked[0] < MOST ? references : List.<Relationship>of()) {
+            for (Relationship direct : asked[0] < MAX_COUNT ? references : List.<Relationship>of()) {
                 for (Relationship first : references) {
                     EntityId middle = first.parentEntity().orElseThrow();
                     if (first != direct && !middle.equals(direct.parentEntity().orElseThrow())) {
@@ -97,7 +97,7 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
         String parent = of.name(direct.parentEntity().orElseThrow());
         List<String> evidence = new ArrayList<>(List.of(agree.isEmpty() ? "no sample rows speak for it or against it"
                 : Words.counted(agree.size(), "sample row") + (agree.size() == 1 ? " leads" : " lead") + " to the same both ways, none to another"));
-        agree.stream().limit(SHOWN).forEach(evidence::add);
+        agree.stream().limit(MAX_SHOWN).forEach(evidence::add);
         found.accept(INFO.found(List.of(of.about(direct), of.about(first), of.about(second)), "Does each " + Words.inSentence(of.name(child)) + " have the same "
                 + Words.inSentence(parent) + " as its " + Words.inSentence(of.name(first.parentEntity().orElseThrow())) + "? Then the relationship to “" + parent
                 + "” follows from the other two.", evidence,

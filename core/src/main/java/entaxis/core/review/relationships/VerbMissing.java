@@ -22,7 +22,7 @@ public final class VerbMissing implements GatheringRule<List<Line>> {
     private static final RuleInfo INFO = new RuleInfo("verb-missing", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "verb phrase missing",
             "Only a sentence that somebody read aloud tells whether the relationship is right.",
             "R. Barker and common practice: each relationship is read from both ends");
-    private static final int MOST = 5;
+    private static final int MAX_COUNT = 5;
 
     @Override
     public RuleInfo info() {
@@ -42,7 +42,7 @@ public final class VerbMissing implements GatheringRule<List<Line>> {
         if (!all.isEmpty()) {
             found.accept(INFO.found(all.stream().map(Line::about).toList(), Words.counted(all.size(), "relationship") + (all.size() == 1
                     ? " still reads as proposed: nobody has said yet what it means." : " still read as proposed: nobody has said yet what they mean."),
-                    all.stream().limit(MOST).map(Line::text).toList(), List.of()));
+                    all.stream().limit(MAX_COUNT).map(Line::text).toList(), List.of()));
         }
     }
 }

@@ -24,8 +24,8 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.EnumType;
+import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -41,7 +41,7 @@ public final class RowBreaksRule implements EntityRule {
     private static final RuleInfo INFO = new RuleInfo("row-breaks-rule", Family.ROWS, Level.FAULT, Basis.MANUAL, "row that breaks a rule",
             "An engine refuses such a row; either the row is wrong or the rule is.",
             "ISO/IEC 9075-2, 4.18 (integrity constraints)");
-    private static final int MOST = 500;
+    private static final int MAX_COUNT = 500;
 
     @Override
     public RuleInfo info() {
@@ -55,7 +55,7 @@ public final class RowBreaksRule implements EntityRule {
             return;
         }
         Table table = of.table(entity.id());
-        for (int i = 0; i < rows.size() && i < MOST; i++) {
+        for (int i = 0; i < rows.size() && i < MAX_COUNT; i++) {
             for (Column column : table.columns()) {
                 int number = i + 1;
                 SampleRow row = rows.get(i);
@@ -66,7 +66,7 @@ public final class RowBreaksRule implements EntityRule {
             }
         }
         boolean conditioned = !table.checks().isEmpty() || entity.attributes().stream().anyMatch(own -> of.design().definition(own.type()).isPresent());
-        for (int i = 0; i < rows.size() && i < MOST && conditioned; i++) {
+        for (int i = 0; i < rows.size() && i < MAX_COUNT && conditioned; i++) {
             conditions(of, entity, table, rows.get(i), i + 1, found);
         }
         List<List<String>> keys = new ArrayList<>(table.primaryKey().map(key -> List.of(key.columns())).orElse(List.of()));

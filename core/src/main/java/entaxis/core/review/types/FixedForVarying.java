@@ -23,7 +23,7 @@ public final class FixedForVarying implements EntityRule {
             "Fixed-length text is filled up with spaces, which comparisons and programs stumble over.",
             "common practice: CHAR for codes of one length, VARCHAR for text");
     private static final Set<String> TEXTS = Set.of("name", "title", "description", "address", "street", "city", "town", "remark", "note", "comment", "mail", "email", "url", "label");
-    private static final int SHORTEST = 5;
+    private static final int MIN_LENGTH = 5;
 
     @Override
     public RuleInfo info() {
@@ -33,7 +33,7 @@ public final class FixedForVarying implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
-            if (of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.FIXED && length.orElse(1) >= SHORTEST && Values.named(own, TEXTS)) {
+            if (of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.FIXED && length.orElse(1) >= MIN_LENGTH && Values.named(own, TEXTS)) {
                 found.accept(Values.mistyped(INFO, of, entity, own, "varies in length and is filled up to " + length.orElse(1) + " characters",
                         SqlType.varchar(length.orElse(1))));
             }

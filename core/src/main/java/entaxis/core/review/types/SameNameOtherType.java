@@ -36,7 +36,7 @@ public final class SameNameOtherType implements GatheringRule<List<SameNameOther
             "common practice");
     private static final Set<String> COMMON = Set.of("name", "title", "description", "remark", "note", "comment", "status", "type", "code", "number", "date", "value", "amount", "label", "text", "id");
 
-    private static final int MOST = 8;
+    private static final int MAX_COUNT = 8;
     private static final int REMEDIES = 2;
     private static final int TOGETHER = 100;
 
@@ -79,7 +79,7 @@ public final class SameNameOtherType implements GatheringRule<List<SameNameOther
 
     private static Finding finding(Reviewed of, String name, List<Owned> all, Map<SqlType, List<Owned>> byType) {
         List<String> evidence = byType.entrySet().stream().map(type -> of.design().text(type.getKey()) + ": " + type.getValue().stream().map(one -> of.name(one.entity()))
-                .limit(MOST).collect(Collectors.joining(", "))).toList();
+                .limit(MAX_COUNT).collect(Collectors.joining(", "))).toList();
         List<Remedy> remedies = byType.entrySet().stream().sorted(Comparator.comparing(type -> -type.getValue().size())).limit(REMEDIES)
                 .filter(type -> all.size() <= TOGETHER && all.stream().allMatch(one -> one.values().stream().allMatch(value -> Values.unfit(of, type.getKey(), value).isEmpty())))
                 .map(type -> new Remedy("Make all of them " + of.design().text(type.getKey()), new Change.Several(all.stream()

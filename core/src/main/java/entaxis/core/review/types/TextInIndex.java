@@ -15,7 +15,7 @@ import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
 import entaxis.core.review.indexes.ServedColumns;
 import entaxis.core.schema.Table;
-import entaxis.core.sql.Losses;
+import entaxis.core.sql.LossReport;
 import entaxis.core.type.SqlType;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -43,10 +43,10 @@ public final class TextInIndex implements EntityRule {
         for (Attribute own : entity.attributes()) {
             SqlType plain = of.plain(own.type());
             boolean indexed = keyed.contains(of.column(entity.id(), own).name()) && of.design().definition(plain).isEmpty();
-            if (indexed && !of.dialect().held(plain, true, Losses.IGNORED).equals(of.dialect().held(plain, false, Losses.IGNORED))) {
+            if (indexed && !of.dialect().held(plain, true, LossReport.IGNORED).equals(of.dialect().held(plain, false, LossReport.IGNORED))) {
                 found.accept(INFO.found(List.of(of.about(entity, own)), "“" + own.name() + "” of “" + entity.name() + "” is in a key or index, where "
                         + of.dialect().target().title() + " takes no " + of.design().text(own.type()) + ": it becomes "
-                        + of.dialect().type(of.dialect().held(plain, true, Losses.IGNORED)) + ".", List.of(),
+                        + of.dialect().type(of.dialect().held(plain, true, LossReport.IGNORED)) + ".", List.of(),
                         Values.allFit(of, entity, own, SqlType.varchar(LENGTH)) && own.type().equals(plain) ? List.of(new Remedy("Make it varchar(" + LENGTH + ")",
                         new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Type(SqlType.varchar(LENGTH))))) : List.of()));
             }

@@ -9,7 +9,7 @@ import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
-import entaxis.core.sql.Losses;
+import entaxis.core.sql.LossReport;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
@@ -36,7 +36,7 @@ public final class TypeLoses implements EntityRule {
             if (!losses.isEmpty()) {
                 found.accept(INFO.found(List.of(of.about(entity, own)), "“" + own.name() + "” of “" + entity.name() + "” is not kept whole by "
                         + of.dialect().target().title() + ": " + String.join("; ", losses) + ".", List.of(of.design().text(own.type()) + " becomes "
-                        + of.dialect().type(of.dialect().held(own.type(), false, Losses.IGNORED))), List.of()));
+                        + of.dialect().type(of.dialect().held(own.type(), false, LossReport.IGNORED))), List.of()));
             }
         }
     }

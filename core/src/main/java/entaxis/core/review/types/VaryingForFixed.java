@@ -22,7 +22,7 @@ public final class VaryingForFixed implements EntityRule {
             "A code of one length is best held to it: then half of a code is refused.",
             "common practice: two-letter codes are CHAR(2)");
     private static final Set<String> CODES = Set.of("code", "country", "currency", "language", "iso");
-    private static final int LONGEST = 3;
+    private static final int MAX_LENGTH = 3;
 
     @Override
     public RuleInfo info() {
@@ -32,7 +32,7 @@ public final class VaryingForFixed implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
-            if (of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.VARYING && length.isPresent() && length.getAsInt() <= LONGEST
+            if (of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.VARYING && length.isPresent() && length.getAsInt() <= MAX_LENGTH
                     && Values.named(own, CODES)) {
                 found.accept(Values.mistyped(INFO, of, entity, own, "looks like a code of " + length.getAsInt() + " letters and may be shorter",
                         new CharacterType(Form.FIXED, length)));

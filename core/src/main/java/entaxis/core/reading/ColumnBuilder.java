@@ -1,0 +1,57 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ColumnDetails;
+import entaxis.core.type.SqlType;
+import java.util.Optional;
+
+/** A column while statements make and change it. Texts that are empty say that there is none. */
+final class ColumnBuilder {
+    String name;
+    SqlType type;
+    boolean required;
+    String defaultValue = "";
+    Identity identity = Identity.NONE;
+    Numbering numbering = Numbering.DEFAULT;
+    String generated = "";
+    boolean virtual;
+    String onUpdate = "";
+    String collation = "";
+    String comment = "";
+    /** The expression that draws from the sequence that the column owns, where it counts so: what tables like this one take over. */
+    String counted = "";
+
+    ColumnBuilder(String name, SqlType type) {
+        this.name = name;
+        this.type = type;
+    }
+
+    /** A column of the same kind in another table. */
+    ColumnBuilder copy() {
+        ColumnBuilder other = new ColumnBuilder(name, type);
+        boolean drawn = !counted.isEmpty();
+        other.required = required;
+        other.defaultValue = drawn ? counted : defaultValue;
+        other.identity = drawn ? Identity.NONE : identity;
+        other.numbering = numbering;
+        other.generated = generated;
+        other.virtual = virtual;
+        other.onUpdate = onUpdate;
+        other.collation = collation;
+        other.comment = comment;
+        return other;
+    }
+
+    /** The column as it now is. */
+    Column done() {
+        ColumnDetails details = !virtual && onUpdate.isEmpty() && collation.isEmpty() ? ColumnDetails.NONE : new ColumnDetails(virtual, nonEmpty(onUpdate), nonEmpty(collation));
+        return new Column(Optional.empty(), name, type, required, nonEmpty(defaultValue), identity,
+                identity == Identity.NONE || numbering.equals(Numbering.DEFAULT) ? Optional.empty() : Optional.of(numbering), nonEmpty(generated), details, comment);
+    }
+
+    private static Optional<String> nonEmpty(String text) {
+        return text.isEmpty() ? Optional.empty() : Optional.of(text);
+    }
+}

@@ -1,0 +1,222 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.ProgramKind;
+import entaxis.core.design.Target;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Program;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TypeDefinition;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** What the statements read so far have made. */
+final class SchemaBuilder {
+    private static final int ROOM = 1 << 10;
+
+    /** A name with the schema that it was said to be in; empty where none was said. */
+    record QName(String namespace, String name) { }
+
+    private record NewIndex(String name, TableBuilder table) { }
+
+    /** A sequence, and the column that it counts for. */
+    record SequenceDraft(QName name, long start, long step, Optional<TableBuilder> table, Optional<ColumnBuilder> column) {
+        SequenceDraft ownedBy(TableBuilder newTable, ColumnBuilder newColumn) {
+            return new SequenceDraft(name, start, step, Optional.of(newTable), Optional.of(newColumn));
+        }
+
+        SequenceDraft named(QName newName) {
+            return new SequenceDraft(newName, start, step, table, column);
+        }
+    }
+
+    final Target engine;
+    final boolean exact;
+    private final String usual;
+    /** The schema that names without one belong to at present; empty for the usual one. */
+    private String current = "";
+    private String first = "";
+    private final Map<String, TableBuilder> tables = new LinkedHashMap<>(ROOM);
+    /** Indexes by their name, with the table that they are on. */
+    private final Map<String, TableBuilder> indexed = new HashMap<>();
+    /** Indexes that nothing asked for by name yet. */
+    private final List<NewIndex> newIndexes = new ArrayList<>();
+    final Map<String, TypeDefinition> types = new LinkedHashMap<>();
+    /** Types whose columns refuse null where nothing else is said (Transact-SQL Reference, CREATE TYPE). */
+    final Set<String> requiredTypes = new HashSet<>();
+    final DomainRules domainRules;
+    final Map<String, SequenceDraft> sequences = new LinkedHashMap<>();
+    final Map<String, Program> programs = new LinkedHashMap<>();
+    /** Names of temporary tables, and of tables that are known not to be known: what is said of them later is stepped over. */
+    final Set<String> passing = new HashSet<>();
+
+    SchemaBuilder(Target engine) {
+        this.engine = engine;
+        this.exact = engine == Target.POSTGRESQL;
+        this.domainRules = new DomainRules(exact);
+        this.usual = switch (engine) {
+            case POSTGRESQL, H2 -> "public";
+            case SQLSERVER -> "dbo";
+            case SQLITE -> "main";
+            case MYSQL, MARIADB, ORACLE, ISO -> "";
+        };
+    }
+
+    /** Makes a schema the one that names without one belong to. */
+    void use(String namespace) {
+        if (first.isEmpty() && tables.isEmpty() && (engine == Target.MYSQL || engine == Target.MARIADB)) {
+            first = namespace;
+        }
+        current = namespace.equalsIgnoreCase(usual) || namespace.equalsIgnoreCase(first) ? "" : namespace;
+    }
+
+    /** The schema that a name belongs to: empty for the usual one. */
+    String home(String said) {
+        return said.isEmpty() ? current : said.equalsIgnoreCase(usual) || said.equalsIgnoreCase(first) ? "" : said;
+    }
+
+    /** What identifies a name. */
+    String key(QName name) {
+        String home = home(name.namespace());
+        String joined = home.isEmpty() ? name.name() : home + "\u0000" + name.name();
+        return exact ? joined : joined.toLowerCase(Locale.ROOT);
+    }
+
+    /** The schema that something is put into: as said, else the present one. */
+    String placed(QName name) {
+        return name.namespace().isEmpty() ? current : name.namespace();
+    }
+
+    Optional<TableBuilder> table(QName name) {
+        return Optional.ofNullable(tables.get(key(name)));
+    }
+
+    TableBuilder create(QName name) {
+        TableBuilder draft = new TableBuilder(placed(name), name.name(), exact);
+        String key = key(name);
+        tables.put(key, draft);
+        if (!passing.isEmpty()) {
+            passing.remove(key);
+        }
+        return draft;
+    }
+
+    void remove(QName name, boolean cascade) {
+        TableBuilder gone = tables.remove(key(name));
+        if (gone == null) {
+            return;
+        }
+        indexed().values().removeIf(owner -> owner == gone);
+        tables.values().forEach(other -> other.heirs.remove(gone));
+        sequences.values().removeIf(sequence -> sequence.table().filter(owner -> owner == gone).isPresent());
+        programs.values().removeIf(program -> program.kind() == ProgramKind.TRIGGER && program.text().toLowerCase(Locale.ROOT).contains(" on " + gone.name.toLowerCase(Locale.ROOT)));
+        if (cascade) {
+            tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, name)));
+            gone.heirs.forEach(heir -> remove(new QName(heir.namespace, heir.name), true));
+        }
+    }
+
+    /** Whether a reference of a table leads to the table of a name. */
+    boolean refersTo(ForeignKey reference, TableBuilder from, QName to) {
+        String namespace = reference.referencedNamespace().isEmpty() ? from.namespace : reference.referencedNamespace();
+        return key(new QName(namespace, reference.referencedTable())).equals(key(to)) || reference.referencedNamespace().isEmpty()
+                && key(new QName("", reference.referencedTable())).equals(key(to));
+    }
+
+    /** Gives a table another name, also in the references of others. */
+    void rename(TableBuilder table, QName before, QName now) {
+        tables.values().forEach(other -> other.foreignKeys.replaceAll(key -> refersTo(key, other, before) ? new ForeignKey(key.origin(), key.name(), key.columns(),
+                now.namespace().isEmpty() ? key.referencedNamespace() : now.namespace(), now.name(), key.referencedColumns(), key.onDelete(), key.onUpdate(), key.deferral()) : key));
+        tables.remove(key(before));
+        table.name = now.name();
+        if (!now.namespace().isEmpty()) {
+            table.namespace = now.namespace();
+        }
+        tables.put(key(new QName(table.namespace, table.name)), table);
+    }
+
+    /** Names a column otherwise, also in the references of other tables and in the tables that inherit it. */
+    void rename(TableBuilder table, ColumnBuilder column, String now) {
+        String before = column.name;
+        table.rename(column, now);
+        QName self = new QName(table.namespace, table.name);
+        tables.values().forEach(other -> other.foreignKeys.replaceAll(key -> !refersTo(key, other, self) ? key : new ForeignKey(key.origin(), key.name(), key.columns(),
+                key.referencedNamespace(), key.referencedTable(), key.referencedColumns().stream().map(name -> table.same(name, before) ? now : name).toList(), key.onDelete(),
+                key.onUpdate(), key.deferral())));
+        table.heirs.forEach(heir -> heir.column(before).ifPresent(inherited -> rename(heir, inherited, now)));
+    }
+
+    /** Takes away the references of other tables to columns of a table that are no longer a key. */
+    void dropReferences(TableBuilder table, List<String> columns) {
+        QName self = new QName(table.namespace, table.name);
+        List<String> own = table.primaryKey.map(PrimaryKey::columns).orElse(List.of());
+        tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self) && (key.referencedColumns().isEmpty() ? own : key.referencedColumns()).stream()
+                .anyMatch(name -> columns.stream().anyMatch(column -> table.same(column, name)))));
+    }
+
+    /** Takes away the references of tables to a key that goes. */
+    void dropReferencesTo(TableBuilder table, List<String> columns) {
+        QName self = new QName(table.namespace, table.name);
+        List<String> own = table.primaryKey.map(PrimaryKey::columns).orElse(List.of());
+        tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self)
+                && Set.copyOf(key.referencedColumns().isEmpty() ? own : key.referencedColumns()).equals(Set.copyOf(columns))));
+    }
+
+    void index(String name, TableBuilder table) {
+        if (!name.isEmpty()) {
+            newIndexes.add(new NewIndex(name, table));
+        }
+    }
+
+    private Map<String, TableBuilder> indexed() {
+        newIndexes.forEach(index -> indexed.put(index.name().toLowerCase(Locale.ROOT), index.table()));
+        newIndexes.clear();
+        return indexed;
+    }
+
+    Optional<TableBuilder> tableOfIndex(String name) {
+        return Optional.ofNullable(indexed().get(name.toLowerCase(Locale.ROOT)));
+    }
+
+    void forgetIndex(String name) {
+        indexed().remove(name.toLowerCase(Locale.ROOT));
+    }
+
+    Optional<SequenceDraft> sequence(QName name) {
+        return Optional.ofNullable(sequences.get(key(name)));
+    }
+
+    Iterable<TableBuilder> tables() {
+        return tables.values();
+    }
+
+    /** The schema as it now is; references that name no columns refer to the key of their table. */
+    Schema done() {
+        List<Table> done = tables.values().stream().map(this::done).toList();
+        List<Sequence> free = sequences.values().stream().filter(sequence -> sequence.column().isEmpty())
+                .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(), sequence.step())).toList();
+        return new Schema(List.copyOf(types.values()), free, done, List.copyOf(programs.values()));
+    }
+
+    private Table done(TableBuilder table) {
+        table.foreignKeys.replaceAll(key -> key.referencedColumns().isEmpty() ? completed(table, key) : key);
+        return table.done();
+    }
+
+    private ForeignKey completed(TableBuilder table, ForeignKey key) {
+        String namespace = key.referencedNamespace().isEmpty() ? table.namespace : key.referencedNamespace();
+        Optional<TableBuilder> parent = table(new QName(namespace, key.referencedTable())).or(() -> table(new QName("", key.referencedTable())));
+        List<String> columns = parent.flatMap(draft -> draft.primaryKey).map(PrimaryKey::columns).orElse(List.of());
+        return columns.size() != key.columns().size() ? key : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(), key.referencedTable(), columns,
+                key.onDelete(), key.onUpdate(), key.deferral());
+    }
+}

@@ -1,0 +1,563 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Target;
+import java.util.Arrays;
+
+/**
+ * Cuts a script into statements and each statement into tokens, which it keeps in arrays that are used again for the next statement: a script of any length takes the memory of
+ * its longest statement. Every sign is looked at a bounded number of times, so it runs in linear time whatever it is given.
+ */
+final class ScriptLexer {
+    private static final byte SPACE = 1;
+    private static final byte LETTER = 2;
+    private static final byte DIGIT = 4;
+    private static final byte CAPITAL = 8;
+
+    private final String text;
+    private final LexicalRules lexis;
+    private final byte[] classes = new byte[128];
+    private int at;
+    private String delimiter = ";";
+    private boolean semicolon = true;
+    /** Signs that begin what ends a statement, a comment or a line of its own rather than a token. */
+    private final boolean[] special = new boolean[128];
+    private boolean backslash;
+    private boolean doubleIsText;
+    private int executed;
+    private final StatementBody body;
+
+    /** The statement that is being cut. */
+    private TokenizedStatement cut = new TokenizedStatement(new TokenArray());
+    private boolean ended;
+    private final NamePool names;
+
+    ScriptLexer(String text, LexicalRules lexis) {
+        this.text = text;
+        this.lexis = lexis;
+        this.body = new StatementBody(text, lexis.engine());
+        this.names = new NamePool(text.length(), lexis.engine() == Target.POSTGRESQL);
+        this.backslash = lexis.backslash();
+        this.doubleIsText = lexis.doubleIsText();
+        for (char c = 0; c < 128; c++) {
+            classes[c] = c <= ' ' ? SPACE : c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c == '_' ? LETTER : c >= '0' && c <= '9' ? DIGIT : 0;
+        }
+        for (char c = 'A'; c <= 'Z'; c++) {
+            classes[c] |= CAPITAL;
+        }
+        lexis.signs().chars().forEach(c -> classes[c] = LETTER);
+        if (lexis.dollarTexts()) {
+            classes['$'] = 0;
+        }
+        specialSigns();
+        if (text.length() > 0 && text.charAt(0) == '\uFEFF') {
+            at = 1;
+        }
+    }
+
+    private void specialSigns() {
+        Arrays.fill(special, false);
+        String lines = switch (lexis.engine()) {
+            case SQLSERVER -> "Gg";
+            case POSTGRESQL -> "\\";
+            default -> "";
+        };
+        (lines + "-/#*").chars().forEach(c -> special[c] = true);
+        if (delimiter.charAt(0) < 128) {
+            special[delimiter.charAt(0)] = true;
+        }
+    }
+
+    /** Makes backslashes escape in texts, or not: PostgreSQL manual, standard_conforming_strings; MySQL manual, NO_BACKSLASH_ESCAPES. */
+    void backslashEscapes(boolean now) {
+        backslash = now;
+    }
+
+    /** Whether backslashes escape in texts, for the statements cut last: a statement that changes it is read before the next is cut. */
+    boolean escapes() {
+        return backslash;
+    }
+
+    /** Makes double quotes stand around names: MySQL manual, ANSI_QUOTES. */
+    void doubleQuotesName() {
+        doubleIsText = false;
+    }
+
+    /** The names of the script. */
+    NamePool names() {
+        return names;
+    }
+
+    /** Where the script has been read to. */
+    int position() {
+        return at;
+    }
+
+    char signAt(int offset) {
+        return text.charAt(offset);
+    }
+
+    String between(int from, int to) {
+        int end = to > from && text.charAt(to - 1) == '\r' ? to - 1 : to;
+        return text.substring(from, end);
+    }
+
+    /** Cuts the next statement that is not empty; false at the end of the script. */
+    boolean next(TokenizedStatement into) {
+        cut = into;
+        do {
+            if (!statement()) {
+                return false;
+            }
+        } while (cut.count == 0 && !cut.client);
+        cut.unclosed = !ended && body.isUnclosed(cut);
+        return true;
+    }
+
+    private boolean statement() {
+        ended = false;
+        body.begin();
+        cut.begin(at);
+        skipSpace();
+        if (at >= text.length()) {
+            return false;
+        }
+        cut.start = at;
+        if (clientCommand()) {
+            cut.client = true;
+            ended = true;
+            return true;
+        }
+        while (at < text.length()) {
+            char c = text.charAt(at);
+            if (c < 128 && classes[c] == SPACE) {
+                at++;
+                continue;
+            }
+            if (c < 128 && !special[c]) {
+                token(c);
+                continue;
+            }
+            if (c == '-' || c == '/' || c == '#' || c == '*') {
+                if (comment(c)) {
+                    continue;
+                }
+            }
+            if (atDelimiter(c)) {
+                if (semicolon && !ends()) {
+                    continue;
+                }
+                at += delimiter.length();
+                ended = true;
+                return true;
+            }
+            if (lineOfItsOwn(c)) {
+                ended = true;
+                return true;
+            }
+            token(c);
+        }
+        return true;
+    }
+
+    private boolean atDelimiter(char c) {
+        return c == delimiter.charAt(0) && delimiterAt(at);
+    }
+
+    /** Whether what ends statements stands at a place; the client looks for it also inside words, as in {@code END$$} (MySQL manual, “Defining Stored Programs”). */
+    private boolean delimiterAt(int place) {
+        for (int i = 0; i < delimiter.length(); i++) {
+            if (place + i >= text.length() || text.charAt(place + i) != delimiter.charAt(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void skipSpace() {
+        while (at < text.length()) {
+            char c = text.charAt(at);
+            if (c < 128 ? classes[c] == SPACE : Character.isWhitespace(c) || c == '\uFEFF') {
+                at++;
+            } else if (c == '-' || c == '/' || c == '#' || c == '*') {
+                if (!comment(c)) {
+                    return;
+                }
+            } else {
+                return;
+            }
+        }
+    }
+
+    /** Passes a comment, if one begins here. Comments of MySQL that its server runs are entered rather than passed (MySQL manual, “Comments”). */
+    private boolean comment(char c) {
+        char second = at + 1 < text.length() ? text.charAt(at + 1) : 0;
+        if (c == '-' && second == '-') {
+            if (lexis.strictDashes() && at + 2 < text.length() && text.charAt(at + 2) > ' ') {
+                return false;
+            }
+            toLineEnd();
+            return true;
+        }
+        if (c == '#' && lexis.hashComment()) {
+            toLineEnd();
+            return true;
+        }
+        if (c == '*' && second == '/' && executed > 0) {
+            executed--;
+            at += 2;
+            return true;
+        }
+        if (c != '/' || second != '*') {
+            return false;
+        }
+        if (lexis.isMySql() && entersExecuted()) {
+            return true;
+        }
+        int open = at;
+        int depth = 1;
+        at += 2;
+        while (at < text.length() && depth > 0) {
+            char inside = text.charAt(at++);
+            if (inside == '*' && at < text.length() && text.charAt(at) == '/') {
+                depth--;
+                at++;
+            } else if (lexis.nested() && inside == '/' && at < text.length() && text.charAt(at) == '*') {
+                depth++;
+                at++;
+            }
+        }
+        if (depth > 0) {
+            broken(open);
+        }
+        return true;
+    }
+
+    private boolean entersExecuted() {
+        int from = at + 2;
+        if (from < text.length() && text.charAt(from) == 'M' && from + 1 < text.length() && text.charAt(from + 1) == '!') {
+            if (lexis.engine() != Target.MARIADB) {
+                return false;
+            }
+            from++;
+        } else if (from >= text.length() || text.charAt(from) != '!') {
+            return false;
+        }
+        from++;
+        int digits = from;
+        int version = 0;
+        while (digits < text.length() && digits < from + 6 && text.charAt(digits) >= '0' && text.charAt(digits) <= '9') {
+            version = version * 10 + text.charAt(digits) - '0';
+            digits++;
+        }
+        boolean onlyMySql = lexis.engine() == Target.MARIADB && version >= 50700 && version <= 50999;
+        if (onlyMySql) {
+            return false;
+        }
+        executed++;
+        at = digits;
+        return true;
+    }
+
+    private void toLineEnd() {
+        while (at < text.length() && text.charAt(at) != '\n') {
+            at++;
+        }
+    }
+
+    /** Whether the semicolon here ends the statement, rather than a statement inside its body. */
+    private boolean ends() {
+        boolean inside = body.isOpen(cut, at);
+        if (inside) {
+            sign();
+        }
+        return !inside;
+    }
+
+    /** Ends a statement at GO (SQL Server documentation, “GO”), a slash (Oracle SQL*Plus, “/”) or a backslash command (PostgreSQL manual, psql) on a line of its own. */
+    private boolean lineOfItsOwn(char c) {
+        return switch (lexis.engine()) {
+            case SQLSERVER -> (c == 'G' || c == 'g') && goLine();
+            case ORACLE -> c == '/' && atLineStart() && StatementBody.restOfLineIsBlank(text, at + 1) && pass(1);
+            case POSTGRESQL -> c == '\\' && at + 1 < text.length() && text.charAt(at + 1) < 128 && (classes[text.charAt(at + 1)] & LETTER) != 0 && passLine();
+            default -> false;
+        };
+    }
+
+    private boolean goLine() {
+        if (at + 1 >= text.length() || (text.charAt(at + 1) & ~0x20) != 'O' || !atLineStart()) {
+            return false;
+        }
+        int after = at + 2;
+        while (after < text.length() && (text.charAt(after) == ' ' || text.charAt(after) == '\t' || text.charAt(after) >= '0' && text.charAt(after) <= '9' || text.charAt(after) == ';')) {
+            after++;
+        }
+        boolean go = (after >= text.length() || text.charAt(after) == '\r' || text.charAt(after) == '\n' || text.charAt(after) == '-')
+                && (at + 2 >= text.length() || classOf(text.charAt(at + 2)) != LETTER && classOf(text.charAt(at + 2)) != DIGIT);
+        return go && passLine();
+    }
+
+    private boolean pass(int signs) {
+        at += signs;
+        return true;
+    }
+
+    private boolean passLine() {
+        toLineEnd();
+        return true;
+    }
+
+    private byte classOf(char c) {
+        return c < 128 ? (byte) (classes[c] & ~CAPITAL) : Character.isLetterOrDigit(c) || Character.isSurrogate(c) ? LETTER : Character.isWhitespace(c) ? SPACE : 0;
+    }
+
+    private boolean atLineStart() {
+        for (int i = at - 1; i >= 0 && text.charAt(i) != '\n'; i--) {
+            if (text.charAt(i) > ' ') {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Takes a command of the engine's client where a statement could begin; the script's own statements never begin so. */
+    private boolean clientCommand() {
+        return switch (lexis.engine()) {
+            case POSTGRESQL -> text.charAt(at) == '\\' && passLine();
+            case SQLITE -> text.charAt(at) == '.' && passLine();
+            case MYSQL, MARIADB -> text.charAt(at) == '\\' && passLine() || delimiterCommand() || begins("source ") && passLine();
+            case SQLSERVER -> text.charAt(at) == ':' && passLine() || goLine();
+            case ORACLE -> text.charAt(at) == '@' && passLine() || text.charAt(at) == '/' && StatementBody.restOfLineIsBlank(text, at + 1) && passLine() || sqlPlus();
+            case H2, ISO -> false;
+        };
+    }
+
+    private boolean sqlPlus() {
+        boolean set = begins("set ") && !begins("set constraint") && !begins("set role") && !begins("set transaction");
+        return (set || begins("rem ") || begins("rem\n") || begins("rem\r") || begins("remark") || begins("prompt") || begins("spool") || begins("whenever ") || begins("exit")
+                || begins("quit") || begins("define ") || begins("undefine ") || begins("accept ") || begins("column ") || begins("connect ") || begins("conn ") || begins("show ")
+                || begins("host ") || begins("variable ") || begins("clear ") || begins("start ") || begins("disconnect")) && passLine();
+    }
+
+    private boolean begins(String words) {
+        if (at + words.length() > text.length()) {
+            return false;
+        }
+        for (int i = 0; i < words.length(); i++) {
+            char c = text.charAt(at + i);
+            char wanted = words.charAt(i);
+            if (Character.toLowerCase(c) != wanted && !(wanted == ' ' && c == '\t')) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** MySQL manual, “mysql Client Commands”: DELIMITER. */
+    private boolean delimiterCommand() {
+        if (!begins("delimiter ")) {
+            return false;
+        }
+        int from = at + "delimiter".length();
+        toLineEnd();
+        String sign = text.substring(from, at).strip();
+        int blank = sign.indexOf(' ');
+        delimiter = sign.isEmpty() ? ";" : blank < 0 ? sign : sign.substring(0, blank);
+        semicolon = delimiter.equals(";");
+        specialSigns();
+        return true;
+    }
+
+    /** Passes the lines that follow COPY ... FROM STDIN up to the one that ends them; gives the place where that one begins. PostgreSQL manual, COPY. */
+    int data() {
+        toLineEnd();
+        while (at < text.length()) {
+            at++;
+            int line = at;
+            toLineEnd();
+            int length = at - line - (at > line && text.charAt(at - 1) == '\r' ? 1 : 0);
+            if (length == 2 && text.charAt(line) == '\\' && text.charAt(line + 1) == '.') {
+                return line;
+            }
+        }
+        return text.length();
+    }
+
+    private void token(char c) {
+        int from = at;
+        byte sort = classOf(c);
+        if (sort == LETTER) {
+            word(from);
+        } else if (sort == DIGIT || c == '.' && at + 1 < text.length() && text.charAt(at + 1) >= '0' && text.charAt(at + 1) <= '9') {
+            number(from);
+        } else if (c == '\'') {
+            quoted(from, from, '\'', TokenizedStatement.STRING, backslash);
+        } else if (c == '"') {
+            quoted(from, from, '"', doubleIsText ? TokenizedStatement.STRING : TokenizedStatement.NAME, doubleIsText && backslash);
+        } else if (c == '`' && lexis.backticks()) {
+            quoted(from, from, '`', TokenizedStatement.NAME, false);
+        } else if (c == '[' && lexis.squares()) {
+            quoted(from, from, ']', TokenizedStatement.NAME, false);
+        } else if (c == '$' && lexis.dollarTexts() && dollar(from) || c == '@' && lexis.dollarTexts() && placeholder(from)) {
+            return;
+        } else if (sort == SPACE) {
+            at++;
+        } else {
+            sign();
+        }
+    }
+
+    /** A name still to be filled in, such as that of an extension's schema: {@code @extschema@} (PostgreSQL manual, Packaging Related Objects into an Extension). */
+    private boolean placeholder(int from) {
+        int i = from + 1;
+        while (i < text.length() && (classOf(text.charAt(i)) == LETTER || classOf(text.charAt(i)) == DIGIT || text.charAt(i) == ':' && i > from + 1)) {
+            i++;
+        }
+        if (i == from + 1 || i >= text.length() || text.charAt(i) != '@') {
+            return false;
+        }
+        at = i + 1;
+        add(TokenizedStatement.WORD, Keyword.NONE, from, at);
+        return true;
+    }
+
+    private void word(int from) {
+        int sum = 0;
+        int sorts = 0;
+        int i = from;
+        int last = text.length();
+        char stop = semicolon ? '\0' : delimiter.charAt(0);
+        while (i < last) {
+            char c = text.charAt(i);
+            if (c == stop && i > from && delimiterAt(i)) {
+                break;
+            }
+            if (c < 128) {
+                byte sort = classes[c];
+                if ((sort & (LETTER | DIGIT)) == 0 && !(c == '$' && lexis.dollarTexts())) {
+                    break;
+                }
+                sorts |= sort;
+                sum = Keyword.added(sum, c);
+            } else if (Character.isLetterOrDigit(c) || Character.isSurrogate(c) || Character.getType(c) == Character.NON_SPACING_MARK) {
+                sum = sum * 31 + c;
+            } else {
+                break;
+            }
+            i++;
+        }
+        at = i;
+        if (i < text.length() && text.charAt(i) == '\'' && i - from <= 2 && prefix(from, i)) {
+            return;
+        }
+        // no word of SQL that is known here has a digit in it
+        Keyword word = (sorts & DIGIT) != 0 ? Keyword.NONE : Keyword.at(text, from, i, sum);
+        cut.addWord(word, from, i, sum << 1 | sorts / CAPITAL & 1);
+    }
+
+    /** A text marked by letters before its quote: {@code N'', E'', B'', X'', q'[]'}. */
+    private boolean prefix(int from, int quote) {
+        char mark = Character.toLowerCase(text.charAt(quote - 1));
+        char first = Character.toLowerCase(text.charAt(from));
+        if (quote - from == 2 && !(first == 'n' && mark == 'q')) {
+            return false;
+        }
+        if (mark == 'q' && lexis.engine() == Target.ORACLE) {
+            oracleQuoted(from, quote);
+            return true;
+        }
+        if (quote - from == 2 || "nbxe".indexOf(mark) < 0) {
+            return false;
+        }
+        quoted(from, quote, '\'', TokenizedStatement.STRING, backslash || mark == 'e' && lexis.engine() == Target.POSTGRESQL);
+        return true;
+    }
+
+    /** Oracle Database SQL Language Reference, “Text Literals”: {@code q'[...]'}. */
+    private void oracleQuoted(int from, int quote) {
+        char open = quote + 1 < text.length() ? text.charAt(quote + 1) : 0;
+        char close = switch (open) {
+            case '[' -> ']';
+            case '(' -> ')';
+            case '{' -> '}';
+            case '<' -> '>';
+            default -> open;
+        };
+        at = quote + 2;
+        while (at + 1 < text.length() && !(text.charAt(at) == close && text.charAt(at + 1) == '\'')) {
+            at++;
+        }
+        boolean closed = at + 1 < text.length();
+        if (closed) {
+            at += 2;
+            add(TokenizedStatement.STRING, Keyword.NONE, from, at);
+        } else {
+            broken(from);
+        }
+    }
+
+    private void number(int from) {
+        while (at < text.length()) {
+            char c = text.charAt(at);
+            boolean sign = (c == '+' || c == '-') && at > from && (text.charAt(at - 1) & ~0x20) == 'E' && !(from + 1 < text.length() && (text.charAt(from + 1) & ~0x20) == 'X');
+            if (c != '.' && !sign && (c >= 128 || (classes[c] & (LETTER | DIGIT)) == 0)) {
+                break;
+            }
+            at++;
+        }
+        add(TokenizedStatement.NUMBER, Keyword.NONE, from, at);
+    }
+
+    private void quoted(int from, int quote, char close, byte kind, boolean escapes) {
+        int i = quote + 1;
+        while (i < text.length()) {
+            char c = text.charAt(i++);
+            if (c == '\\' && escapes) {
+                i++;
+            } else if (c == close) {
+                if (i >= text.length() || text.charAt(i) != close) {
+                    at = i;
+                    add(kind, Keyword.NONE, from, i);
+                    return;
+                }
+                i++;
+            }
+        }
+        broken(from);
+    }
+
+    private boolean dollar(int from) {
+        int tagEnd = from + 1;
+        while (tagEnd < text.length() && text.charAt(tagEnd) != '$' && (classOf(text.charAt(tagEnd)) == LETTER || classOf(text.charAt(tagEnd)) == DIGIT)) {
+            tagEnd++;
+        }
+        if (tagEnd >= text.length() || text.charAt(tagEnd) != '$') {
+            return false;
+        }
+        int length = tagEnd + 1 - from;
+        for (int i = tagEnd + 1; i + length <= text.length(); i++) {
+            if (text.charAt(i) == '$' && text.regionMatches(from, text, i, length)) {
+                at = i + length;
+                add(TokenizedStatement.STRING, Keyword.NONE, from, at);
+                return true;
+            }
+        }
+        broken(from);
+        return true;
+    }
+
+    /** Adds the sign that stands here. */
+    private void sign() {
+        cut.addSign(text.charAt(at), at);
+        at++;
+    }
+
+    private void broken(int from) {
+        at = text.length();
+        cut.broken = true;
+        cut.add(TokenizedStatement.BROKEN, Keyword.NONE, from, at);
+    }
+
+    private void add(byte kind, Keyword word, int from, int to) {
+        cut.add(kind, word, from, to);
+    }
+}

@@ -1,0 +1,655 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.ProgramKind;
+import entaxis.core.design.Target;
+import entaxis.core.reading.SchemaBuilder.QName;
+import java.util.List;
+import java.util.Locale;
+
+/** Tells statements apart and gives each to who reads its kind. What says nothing about tables is stepped over by name. */
+final class StatementReader {
+    private final ScriptLexer scanner;
+    private TokenizedStatement cut = new TokenizedStatement(new TokenArray());
+    private final TokenCursor tokens;
+    private final LexicalRules lexis;
+    private final SchemaBuilder drafts;
+    private final ReadingLog notes;
+    private final DefinitionParser definitions;
+    private final TableStatements tables;
+    private final AlterTableStatements alter;
+    private final ObjectStatements objects;
+    private final RowStatements rows;
+    private final ConditionalBlocks blocks;
+    private final ImpliedNames implied;
+    private final List<ReadRow> rowsRead;
+    private static final int MAX_DEPTH = 3;
+    private int depth;
+    private int conditions;
+    private boolean lenient;
+
+    StatementReader(ScriptLexer scanner, TokenCursor tokens, LexicalRules lexis, SchemaBuilder drafts, ImpliedNames implied, ReadingLog notes, List<ReadRow> rows) {
+        this.scanner = scanner;
+        this.tokens = tokens;
+        this.lexis = lexis;
+        this.drafts = drafts;
+        this.notes = notes;
+        this.implied = implied;
+        this.rowsRead = rows;
+        TypeParser types = new TypeParser(tokens, drafts);
+        this.definitions = new DefinitionParser(tokens, drafts, types, implied);
+        this.tables = new TableStatements(tokens, drafts, definitions, notes, this::pass);
+        this.alter = new AlterTableStatements(tokens, drafts, definitions, types, implied, this::pass);
+        this.objects = new ObjectStatements(tokens, drafts, definitions, types, implied, this::pass);
+        this.rows = new RowStatements(scanner, tokens, drafts, definitions, rows, this::pass);
+        this.blocks = new ConditionalBlocks(tokens, this, lexis, this::pass);
+    }
+
+    /** Reads a statement, or the several that SQL Server allows without a sign between them. */
+    void read(TokenizedStatement statement) {
+        cut = statement;
+        if (cut.client) {
+            notes.steppedOver(cut.start, "client command");
+            return;
+        }
+        tokens.read(cut);
+        if (cut.broken) {
+            notes.notUnderstood(tokens.offset(tokens.broken()), tokens.excerpt(tokens.broken()), "a quote or comment that opens here is not closed");
+        } else {
+            readAll();
+        }
+    }
+
+    /** Reads what the cursor stands at, up to its limit. */
+    void readAll() {
+        do {
+            int from = tokens.at;
+            one(from);
+            if (tokens.at == from) {
+                tokens.at++;
+            }
+        } while (lexis.engine() == Target.SQLSERVER && !tokens.atEnd());
+    }
+
+    /** Reads one statement that stands under a condition. */
+    void guarded(int from) {
+        one(from);
+    }
+
+    /** Reads statements that stand in a text of their own, all of them under a condition. */
+    void nested(String text, int base) {
+        if (depth >= MAX_DEPTH) {
+            return;
+        }
+        ScriptLexer inner = new ScriptLexer(text, lexis);
+        StatementReader reader = new StatementReader(inner, new TokenCursor(inner, text, lexis), lexis, drafts, implied, notes, rowsRead);
+        reader.depth = depth + 1;
+        reader.lenient = true;
+        notes.within(base, () -> {
+            TokenizedStatement statement = new TokenizedStatement(new TokenArray());
+            while (inner.next(statement)) {
+                reader.read(statement);
+            }
+        });
+    }
+
+    /**
+     * Reads the body of an anonymous block (PostgreSQL manual, chapter “PL/pgSQL”).
+     *
+     * @return whether everything that it does is now done
+     */
+    boolean procedural(String text, int base) {
+        if (depth >= MAX_DEPTH) {
+            return false;
+        }
+        ScriptLexer inner = new ScriptLexer(text, lexis);
+        StatementReader reader = new StatementReader(inner, new TokenCursor(inner, text, lexis), lexis, drafts, implied, notes, rowsRead);
+        reader.depth = depth + 1;
+        boolean guarded = text.toUpperCase(Locale.ROOT).contains("EXCEPTION");
+        boolean[] all = {true};
+        notes.within(base, () -> {
+            TokenizedStatement statement = new TokenizedStatement(new TokenArray());
+            while (inner.next(statement)) {
+                all[0] &= reader.inBlock(statement, guarded);
+            }
+        });
+        return all[0];
+    }
+
+    /** Reads one statement of a block; false if it does something that is not known before it runs. */
+    private boolean inBlock(TokenizedStatement statement, boolean guarded) {
+        cut = statement;
+        if (cut.client) {
+            return false;
+        }
+        tokens.read(cut);
+        boolean more = true;
+        lenient = guarded || conditions > 0;
+        while (more && !tokens.atEnd()) {
+            switch (tokens.word()) {
+                case BEGIN, ELSE -> tokens.at++;
+                case IF, WHEN -> {
+                    conditions += tokens.is(Keyword.IF) ? 1 : 0;
+                    lenient = true;
+                    while (!tokens.atEnd() && !tokens.is(Keyword.THEN)) {
+                        tokens.at++;
+                    }
+                    tokens.at++;
+                }
+                case EXCEPTION -> tokens.at++;
+                case END -> {
+                    conditions -= tokens.word(tokens.at + 1) == Keyword.IF ? 1 : 0;
+                    return true;
+                }
+                default -> {
+                    if (!tokens.reads(tokens.at, "ELSIF")) {
+                        more = false;
+                    } else {
+                        while (!tokens.atEnd() && !tokens.is(Keyword.THEN)) {
+                            tokens.at++;
+                        }
+                        tokens.at++;
+                    }
+                }
+            }
+        }
+        return tokens.atEnd() || doneInBlock();
+    }
+
+    private boolean doneInBlock() {
+        switch (tokens.word()) {
+            case CREATE, ALTER, DROP, COMMENT -> {
+                readAll();
+                return true;
+            }
+            case EXECUTE -> {
+                boolean plain = tokens.kind(tokens.at + 1) == TokenizedStatement.STRING && tokens.at + 2 >= tokens.limit;
+                if (plain) {
+                    nested(tokens.stringAt(tokens.at + 1), tokens.offset(tokens.at + 1) + 1);
+                }
+                return plain;
+            }
+            case NULL, SELECT, INSERT, UPDATE, DELETE, GRANT, REVOKE, SET, DECLARE, RETURN -> {
+                return true;
+            }
+            case FOR, WHILE, LOOP -> {
+                return false;
+            }
+            default -> {
+                return tokens.reads(tokens.at, "RAISE") || tokens.reads(tokens.at, "PERFORM") || tokens.sign(tokens.at + 1, ':') || tokens.sign(tokens.at + 1, '=');
+            }
+        }
+    }
+
+    private void one(int from) {
+        try {
+            statement(from);
+            if (!tokens.atEnd() && lexis.engine() != Target.SQLSERVER) {
+                throw tokens.unreadable(starts(tokens.word()) ? "a semicolon is missing before this" : "this is not understood here");
+            }
+        } catch (StatementException reason) {
+            if ((lenient || blocks.conditional()) && reason.isConflict()) {
+                pass(from, "what its condition rules out");
+                return;
+            }
+            notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
+            toNext(reason.token());
+        }
+    }
+
+    private static boolean starts(Keyword word) {
+        return switch (word) {
+            case CREATE, ALTER, DROP, INSERT, SELECT, UPDATE, DELETE, GRANT, COMMENT, SET -> true;
+            default -> false;
+        };
+    }
+
+    /** Goes behind the statement: to its end, or to where the next one begins if no sign has to stand between them. */
+    private void toNext(int from) {
+        tokens.at = Math.max(tokens.at, from);
+        if (lexis.engine() != Target.SQLSERVER) {
+            tokens.at = tokens.limit;
+            return;
+        }
+        int depth = 0;
+        for (tokens.at = Math.max(tokens.at, from) + 1; !tokens.atEnd(); tokens.at++) {
+            depth += tokens.sign('(') ? 1 : tokens.sign(')') ? -1 : 0;
+            if (depth <= 0 && beginsBatchStatement(tokens.word(), tokens.word(tokens.at - 1))) {
+                return;
+            }
+        }
+    }
+
+    private static boolean beginsBatchStatement(Keyword word, Keyword before) {
+        return switch (word) {
+            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, USE, PRINT, DECLARE, GRANT, COMMIT, TRUNCATE, WHILE -> before != Keyword.FOR && before != Keyword.AND && before != Keyword.GRANT;
+            case SET -> before == Keyword.NONE || before == Keyword.END;
+            default -> false;
+        };
+    }
+
+    private void pass(int from, String kind) {
+        notes.steppedOver(tokens.offset(from), kind);
+        toNext(from);
+    }
+
+    /** Reads one statement from where the cursor stands. */
+    void statement(int from) {
+        if (lexis.engine() == Target.MARIADB && StatementBody.compound(tokens.word())) {
+            if (cut.unclosed) {
+                throw new StatementException(from, "the block that begins here is not ended; nothing behind it could be read");
+            }
+            pass(from, "anonymous block");
+            return;
+        }
+        switch (tokens.word()) {
+            case CREATE -> create(from);
+            case ALTER -> alterStatement(from);
+            case DROP -> drop(from);
+            case RENAME -> renameTables(from);
+            case COMMENT -> objects.comment();
+            case INSERT, REPLACE -> rows.insert(from);
+            case COPY -> rows.copy(from);
+            case IF, BEGIN, DECLARE, WHILE, END, ELSE -> blocks.block(from);
+            case DO -> blocks.anonymous(from);
+            case EXEC, EXECUTE -> objects.procedureCall(from);
+            case SET -> set(from);
+            case USE -> {
+                tokens.at++;
+                drafts.use(tokens.name());
+                pass(from, "change of database");
+            }
+            case CALL -> pass(from, "call of a procedure");
+            case COMMIT, ROLLBACK, START, SAVEPOINT, RELEASE, TRANSACTION -> pass(from, "transaction");
+            case GRANT, REVOKE -> pass(from, "permission");
+            case SELECT, VALUES, WITH -> select(from);
+            case UPDATE, DELETE, TRUNCATE -> pass(from, tokens.is(Keyword.UPDATE, Keyword.STATISTICS) ? "maintenance" : "change of rows");
+            case PRAGMA -> pass(from, "setting");
+            case LOCK, UNLOCK -> pass(from, "lock");
+            case ANALYZE, VACUUM, CLUSTER -> pass(from, "maintenance");
+            case PRINT -> pass(from, "message");
+            default -> other(from);
+        }
+    }
+
+    private void other(int from) {
+        String first = tokens.kind(from) == TokenizedStatement.WORD ? tokens.text(from, from + 1).toUpperCase(Locale.ROOT) : "";
+        String both = first + " " + (tokens.kind(from + 1) == TokenizedStatement.WORD ? tokens.text(from + 1, from + 2).toUpperCase(Locale.ROOT) : "");
+        switch (both) {
+            case "CHECK TABLE", "CHECKSUM TABLE", "REFRESH MATERIALIZED" -> pass(from, "maintenance");
+            case "CHANGE REPLICATION", "CHANGE MASTER", "STOP REPLICA", "STOP SLAVE" -> pass(from, "replication");
+            default -> other(from, first);
+        }
+    }
+
+    private void other(int from, String first) {
+        switch (first) {
+            case "XA" -> pass(from, "transaction");
+            case "BINLOG" -> pass(from, "replication");
+            case "TABLE" -> pass(from, "query");
+            case "MOVE" -> pass(from, "procedural statement");
+            case "KILL", "RESTART", "CLONE" -> pass(from, "setting");
+            case "MERGE" -> merge(from);
+            case "UPSERT", "HANDLER", "LOAD" -> pass(from, "change of rows");
+            case "BULK" -> pass(from + 1, "rows");
+            case "REINDEX", "OPTIMIZE", "REPAIR", "CHECKPOINT", "DISCARD", "FLUSH", "PURGE", "DBCC", "RECONFIGURE", "SHUTDOWN", "FLASHBACK" -> pass(from, "maintenance");
+            case "EXPLAIN", "SHOW", "DESCRIBE", "HELP" -> pass(from, "query");
+            case "LISTEN", "NOTIFY", "UNLISTEN", "RESET", "PREPARE", "DEALLOCATE", "SIGNAL" -> pass(from, "setting");
+            case "SECURITY" -> pass(from, "permission");
+            case "DENY", "REASSIGN" -> pass(from, "permission");
+            case "ABORT" -> pass(from, "transaction");
+            case "INSTALL", "UNINSTALL", "IMPORT" -> pass(from, "extension");
+            case "RAISERROR", "THROW", "WAITFOR", "OPEN", "CLOSE", "FETCH", "LABEL", "GOTO", "BREAK" -> pass(from, "procedural statement");
+            case "AUDIT", "NOAUDIT", "ASSOCIATE", "DISASSOCIATE" -> pass(from, "setting");
+            default -> throw new StatementException(from, first.isEmpty() ? "no statement begins so" : "“" + tokens.text(from, from + 1) + "” begins no statement that is known here");
+        }
+    }
+
+    /** Transact-SQL Reference, ALTER SCHEMA: what is named goes over into the schema. */
+    private void alterSchema(int from) {
+        String into = tokens.isName(tokens.at + 1) ? tokens.nameAt(tokens.at + 1) : "";
+        if (lexis.engine() != Target.SQLSERVER || !tokens.reads(tokens.at + 2, "TRANSFER")) {
+            pass(from, "schema");
+            return;
+        }
+        tokens.at += 3;
+        if (tokens.reads(tokens.at, "OBJECT") || tokens.is(Keyword.OBJECT)) {
+            tokens.at += 3;
+        }
+        SchemaBuilder.QName name = definitions.qualified();
+        drafts.table(name).ifPresentOrElse(table -> drafts.rename(table, name, new SchemaBuilder.QName(into, table.name)), () -> pass(from, "change of what is not kept"));
+    }
+
+    /** Transact-SQL Reference, MERGE: it goes on to its semicolon, whatever statements seem to begin inside. */
+    private void merge(int from) {
+        pass(from, "change of rows");
+        tokens.at = tokens.limit;
+    }
+
+    private void select(int from) {
+        boolean path = false;
+        for (int i = from; i < tokens.limit && !path; i++) {
+            path = tokens.reads(i, "SET_CONFIG") && tokens.kind(i + 2) == TokenizedStatement.STRING && tokens.stringAt(i + 2).equals("search_path");
+            if (path && tokens.kind(i + 4) == TokenizedStatement.STRING) {
+                drafts.use(firstOf(tokens.stringAt(i + 4)));
+            }
+        }
+        boolean into = lexis.engine() == Target.SQLSERVER || lexis.engine() == Target.POSTGRESQL;
+        int depth = 0;
+        for (int i = from; into && i < tokens.limit; i++) {
+            depth += tokens.sign(i, '(') ? 1 : tokens.sign(i, ')') ? -1 : 0;
+            if (depth == 0 && i > from && starts(tokens.word(i)) && tokens.word(i) != Keyword.SELECT) {
+                break;
+            }
+            if (depth == 0 && tokens.word(i) == Keyword.INTO && tokens.word(from) == Keyword.SELECT && tokens.isName(i + 1) && tokens.word(i + 1) != Keyword.TEMP && tokens.word(i + 1) != Keyword.TEMPORARY
+                    && !tokens.nameAt(i + 1).startsWith("#") && !tokens.nameAt(i + 1).startsWith("@") && tokens.word(i + 1) != Keyword.UNLOGGED) {
+                tokens.at = i + 1;
+                drafts.passing.add(drafts.key(definitions.qualified()));
+                throw new StatementException(from, "the columns of the table come from a query");
+            }
+        }
+        pass(from, path ? "setting" : "query");
+    }
+
+    private static String firstOf(String searchPath) {
+        String first = searchPath.split(",", -1)[0].strip().replace("\"", "").replace("'", "");
+        return first.equals("$user") ? "" : first;
+    }
+
+    private void set(int from) {
+        if (tokens.word(from + 1) == Keyword.SCHEMA) {
+            tokens.at = from + 2;
+            if (tokens.isName(tokens.at) || tokens.kind(tokens.at) == TokenizedStatement.STRING) {
+                drafts.use(tokens.kind(tokens.at) == TokenizedStatement.STRING ? tokens.stringAt(tokens.at) : tokens.nameAt(tokens.at));
+            }
+        }
+        int at = tokens.reads(from + 1, "SESSION") || tokens.word(from + 1) == Keyword.LOCAL ? from + 2 : from + 1;
+        if (tokens.word(at) == Keyword.SEARCH_PATH) {
+            int value = at + 2;
+            String first = tokens.isName(value) ? tokens.nameAt(value) : tokens.kind(value) == TokenizedStatement.STRING ? firstOf(tokens.stringAt(value)) : "";
+            drafts.use(tokens.word(value) == Keyword.DEFAULT || first.equals("$user") || first.equals("pg_catalog") ? "" : first);
+        } else if (lexis.engine() == Target.POSTGRESQL && tokens.reads(at, "STANDARD_CONFORMING_STRINGS")) {
+            scanner.backslashEscapes(tokens.reads(at + 2, "OFF") || tokens.word(at + 2) == Keyword.FALSE || tokens.text(at + 2, at + 3).equals("'off'"));
+        } else if (lexis.isMySql()) {
+            for (int i = from; i < tokens.limit; i++) {
+                if (tokens.kind(i) == TokenizedStatement.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("ANSI")) {
+                    scanner.doubleQuotesName();
+                }
+                if (tokens.kind(i) == TokenizedStatement.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("NO_BACKSLASH_ESCAPES")) {
+                    // a mode that takes the word out of those that are set: MySQL manual, “Server SQL Modes”
+                    scanner.backslashEscapes(tokens.text(from, i).toUpperCase(Locale.ROOT).contains("REPLACE"));
+                }
+            }
+        }
+        pass(from, "setting");
+    }
+
+    private void create(int from) {
+        tokens.at = from + 1;
+        boolean temporary = false;
+        boolean unique = false;
+        boolean materialized = false;
+        boolean replace = false;
+        String method = "";
+        for (; !tokens.atEnd(); tokens.at++) {
+            switch (tokens.word()) {
+                case OR, AND -> {
+                    tokens.at++;
+                    replace |= tokens.is(Keyword.REPLACE);
+                }
+                case TEMP, TEMPORARY -> temporary = true;
+                case UNIQUE -> {
+                    unique = true;
+                    // H2 manual, CREATE INDEX: UNIQUE NULLS DISTINCT
+                    tokens.at += tokens.is(Keyword.UNIQUE, Keyword.NULLS) ? tokens.word(tokens.at + 2) == Keyword.NOT ? 3 : 2 : 0;
+                }
+                case GLOBAL, LOCAL, UNLOGGED, FOREIGN, EDITIONABLE, NONEDITIONABLE, FORCE, NO, CACHED, MEMORY, CLUSTERED, NONCLUSTERED, RECURSIVE, NOT, ALTER -> {
+                    if (tokens.is(Keyword.FOREIGN) && tokens.word(tokens.at + 1) != Keyword.TABLE) {
+                        pass(from, "foreign data");
+                        return;
+                    }
+                }
+                case MATERIALIZED -> materialized = true;
+                case FULLTEXT, SPATIAL, BIT -> method = tokens.text(tokens.at, tokens.at + 1).toLowerCase(Locale.ROOT);
+                case ALGORITHM -> tokens.at += 2;
+                case DEFINER -> definer();
+                case TABLE -> {
+                    boolean shared = tokens.word(tokens.at - 1) == Keyword.TEMPORARY && tokens.word(tokens.at - 2) == Keyword.GLOBAL && lexis.engine() == Target.ORACLE;
+                    tokens.at++;
+                    tables.create(from, temporary && !shared);
+                    return;
+                }
+                case INDEX -> {
+                    tokens.at++;
+                    objects.createIndex(unique, replace, method);
+                    return;
+                }
+                case VIEW -> {
+                    if (materialized && tokens.reads(tokens.at + 1, "LOG") && tokens.word(tokens.at + 2) == Keyword.ON) {
+                        pass(from, "log of changes");
+                        return;
+                    }
+                    objects.program(from, ProgramKind.VIEW, materialized);
+                    return;
+                }
+                case FUNCTION -> {
+                    objects.program(from, ProgramKind.FUNCTION, false);
+                    return;
+                }
+                case PROCEDURE, PROC -> {
+                    objects.program(from, ProgramKind.PROCEDURE, false);
+                    return;
+                }
+                case TRIGGER -> {
+                    objects.program(from, ProgramKind.TRIGGER, false);
+                    return;
+                }
+                case CONSTRAINT -> { }
+                case EVENT -> {
+                    objects.eventOrTrigger(from);
+                    return;
+                }
+                case PACKAGE -> {
+                    objects.program(from, ProgramKind.PACKAGE, false);
+                    return;
+                }
+                case RULE -> {
+                    objects.program(from, ProgramKind.RULE, false);
+                    return;
+                }
+                case SEQUENCE -> {
+                    tokens.at++;
+                    objects.createSequence(temporary);
+                    return;
+                }
+                case DOMAIN -> {
+                    tokens.at++;
+                    objects.createDomain();
+                    return;
+                }
+                case TYPE -> {
+                    objects.createType(from);
+                    return;
+                }
+                case SCHEMA -> {
+                    schema(from);
+                    return;
+                }
+                default -> {
+                    if (lexis.engine() == Target.ORACLE && (tokens.reads(tokens.at, "BLOCKCHAIN") || tokens.reads(tokens.at, "IMMUTABLE") || tokens.reads(tokens.at, "PRIVATE")
+                            || tokens.reads(tokens.at, "SHARDED") || tokens.reads(tokens.at, "DUPLICATED"))) {
+                        continue;
+                    }
+                    if (lexis.engine() == Target.ORACLE && tokens.reads(tokens.at, "BITMAP")) {
+                        notes.steppedOver(tokens.offset(tokens.at), "bitmap form of an index");
+                        continue;
+                    }
+                    passObject(from);
+                    return;
+                }
+            }
+        }
+        throw tokens.unreadable("the statement ends before it says what it creates");
+    }
+
+    private void definer() {
+        tokens.at++;
+        tokens.acceptSign('=');
+        while (!tokens.atEnd()) {
+            switch (tokens.word(tokens.at + 1)) {
+                case TRIGGER, VIEW, FUNCTION, PROCEDURE, EVENT, PACKAGE -> {
+                    return;
+                }
+                default -> tokens.at++;
+            }
+            if (tokens.reads(tokens.at + 1, "SQL") || tokens.reads(tokens.at + 1, "AGGREGATE")) {
+                tokens.at += tokens.reads(tokens.at + 1, "SQL") ? 3 : 1;
+                return;
+            }
+        }
+    }
+
+    /** A schema may be created with its tables in it (ISO/IEC 9075-2, 11.1). */
+    private void schema(int from) {
+        if (lexis.isMySql()) {
+            pass(from, "database");
+            return;
+        }
+        notes.steppedOver(tokens.offset(from), "schema");
+        int at = tokens.at + 1;
+        while (at < tokens.limit && tokens.word(at) != Keyword.CREATE) {
+            at++;
+        }
+        if (at >= tokens.limit || lexis.engine() == Target.SQLSERVER) {
+            toNext(from);
+            return;
+        }
+        tokens.at = from + 2;
+        tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
+        boolean named = tokens.word() != Keyword.AUTHORIZATION && tokens.isName(tokens.at);
+        int limit = tokens.limit;
+        if (named) {
+            drafts.use(tokens.nameAt(tokens.at));
+        }
+        while (at < limit) {
+            int next = at + 1;
+            while (next < limit && tokens.word(next) != Keyword.CREATE && tokens.word(next) != Keyword.GRANT) {
+                next++;
+            }
+            tokens.limit = next;
+            tokens.at = at;
+            one(at);
+            at = next;
+            tokens.limit = limit;
+        }
+        if (named) {
+            drafts.use("");
+        }
+        tokens.at = limit;
+    }
+
+    private static final java.util.Map<String, String> OBJECTS = java.util.Map.ofEntries(java.util.Map.entry("DATABASE", "database"), java.util.Map.entry("EXTENSION", "extension"),
+            java.util.Map.entry("CATALOG", "full-text storage"), java.util.Map.entry("STOPLIST", "full-text storage"), java.util.Map.entry("USER", "user"), java.util.Map.entry("ROLE", "role"), java.util.Map.entry("LOGIN", "user"), java.util.Map.entry("TABLESPACE", "storage"),
+            java.util.Map.entry("SYNONYM", "synonym"), java.util.Map.entry("PUBLIC", "synonym"), java.util.Map.entry("POLICY", "row security"), java.util.Map.entry("AGGREGATE", "function"),
+            java.util.Map.entry("OPERATOR", "operator"), java.util.Map.entry("CAST", "cast"), java.util.Map.entry("COLLATION", "collation"), java.util.Map.entry("CONVERSION", "collation"),
+            java.util.Map.entry("LANGUAGE", "language"), java.util.Map.entry("TRUSTED", "language"), java.util.Map.entry("PROCEDURAL", "language"), java.util.Map.entry("SERVER", "foreign data"),
+            java.util.Map.entry("STATISTICS", "statistics"), java.util.Map.entry("PUBLICATION", "replication"), java.util.Map.entry("SUBSCRIPTION", "replication"),
+            java.util.Map.entry("TEXT", "text search"), java.util.Map.entry("ACCESS", "access method"), java.util.Map.entry("TRANSFORM", "cast"), java.util.Map.entry("GROUP", "role"),
+            java.util.Map.entry("LARGE", "large object"), java.util.Map.entry("DIRECTORY", "storage"), java.util.Map.entry("CLUSTER", "storage"), java.util.Map.entry("PROFILE", "user"),
+            java.util.Map.entry("CONTEXT", "setting"), java.util.Map.entry("LIBRARY", "library"), java.util.Map.entry("JAVA", "library"), java.util.Map.entry("DIMENSION", "statistics"),
+            java.util.Map.entry("FULLTEXT", "text search"), java.util.Map.entry("PARTITION", "partitioning"), java.util.Map.entry("ALIAS", "function"), java.util.Map.entry("CONSTANT", "constant"),
+            java.util.Map.entry("DEFAULT", "default"), java.util.Map.entry("RULE", "rule"), java.util.Map.entry("ASSEMBLY", "library"), java.util.Map.entry("XML", "XML schema"),
+            java.util.Map.entry("PRIMARY", "XML index"), java.util.Map.entry("COLUMNSTORE", "column store"), java.util.Map.entry("SYSTEM", "setting"), java.util.Map.entry("SESSION", "setting"),
+            java.util.Map.entry("INSTANCE", "setting"), java.util.Map.entry("AUTHORIZATION", "permission"), java.util.Map.entry("VIRTUAL", "virtual table"), java.util.Map.entry("UNDO", "storage"),
+            java.util.Map.entry("BIGFILE", "storage"), java.util.Map.entry("LOGFILE", "storage"), java.util.Map.entry("MASTER", "setting"), java.util.Map.entry("SPFILE", "setting"),
+            java.util.Map.entry("PLUGGABLE", "database"), java.util.Map.entry("FOREIGN", "foreign data"), java.util.Map.entry("LINKED", "foreign data"), java.util.Map.entry("SERVICE", "messaging"),
+            java.util.Map.entry("QUEUE", "messaging"), java.util.Map.entry("MESSAGE", "messaging"), java.util.Map.entry("CONTRACT", "messaging"), java.util.Map.entry("CERTIFICATE", "user"),
+            java.util.Map.entry("SYMMETRIC", "user"), java.util.Map.entry("ASYMMETRIC", "user"), java.util.Map.entry("CREDENTIAL", "user"), java.util.Map.entry("SECURITY", "row security"),
+            java.util.Map.entry("APPLICATION", "role"), java.util.Map.entry("ENDPOINT", "setting"), java.util.Map.entry("EVENT", "event"), java.util.Map.entry("MATERIALIZED", "view log"),
+            java.util.Map.entry("OUTLINE", "setting"), java.util.Map.entry("FLASHBACK", "storage"), java.util.Map.entry("RESTORE", "storage"), java.util.Map.entry("EDITION", "setting"),
+            java.util.Map.entry("DISKGROUP", "storage"), java.util.Map.entry("INDEXTYPE", "index type"), java.util.Map.entry("ASSERTION", "assertion"), java.util.Map.entry("SPATIAL", "reference system"), java.util.Map.entry("REFERENCE", "reference system"), java.util.Map.entry("OWNED", "permission"),
+            java.util.Map.entry("CHARACTER", "collation"), java.util.Map.entry("TRANSLATION", "collation"), java.util.Map.entry("RESOURCE", "setting"), java.util.Map.entry("PREPARE", "setting"));
+
+    private void passObject(int from) {
+        String what = tokens.kind(tokens.at) == TokenizedStatement.WORD ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT) : "";
+        String kind = what.equals("XML") && tokens.word(tokens.at + 1) == Keyword.INDEX ? "XML index" : OBJECTS.get(what);
+        if (kind == null) {
+            throw tokens.unreadable("“" + tokens.excerpt(tokens.at) + "” is nothing known that could be created, changed or dropped");
+        }
+        if (what.equals("VIRTUAL")) {
+            tokens.at += 2;
+            tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
+            drafts.passing.add(drafts.key(definitions.qualified()));
+        }
+        pass(from, kind);
+    }
+
+    private void alterStatement(int from) {
+        tokens.at = from + 1;
+        tokens.accept(Keyword.IGNORE);
+        foreignTable();
+        switch (tokens.word()) {
+            case TABLE -> {
+                tokens.at++;
+                alter.alter(from);
+            }
+            case INDEX -> objects.alterIndex(from);
+            case SEQUENCE -> objects.alterSequence(from);
+            case TYPE -> objects.alterType(from);
+            case DOMAIN -> objects.alterDomain(from);
+            case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE -> objects.alterProgram(from);
+            case SCHEMA -> alterSchema(from);
+            default -> passObject(from);
+        }
+    }
+
+    /** A foreign table is changed and dropped as a table is. */
+    private void foreignTable() {
+        if (tokens.word(tokens.at + 1) == Keyword.TABLE) {
+            tokens.accept(Keyword.FOREIGN);
+        }
+    }
+
+    private void drop(int from) {
+        tokens.at = from + 1;
+        boolean temporary = tokens.accept(Keyword.TEMPORARY) || tokens.accept(Keyword.TEMP);
+        foreignTable();
+        switch (tokens.word()) {
+            case TABLE -> {
+                tokens.at++;
+                tables.drop(from, temporary);
+            }
+            case INDEX -> objects.dropIndex(from);
+            case SEQUENCE -> objects.dropSequence(from);
+            case TYPE, DOMAIN -> objects.dropType(from);
+            case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE -> objects.dropProgram(from);
+            case SCHEMA -> pass(from, "schema");
+            default -> passObject(from);
+        }
+        if (!tokens.atEnd() && lexis.engine() != Target.SQLSERVER) {
+            boolean tail = tokens.accept(Keyword.CASCADE) || tokens.accept(Keyword.RESTRICT);
+            if (tail) {
+                tokens.accept(Keyword.CONSTRAINT);
+            }
+        }
+    }
+
+    /** MySQL manual, RENAME TABLE; Oracle Database SQL Language Reference, RENAME. */
+    private void renameTables(int from) {
+        tokens.at = from + 1;
+        if (!tokens.accept(Keyword.TABLE)) {
+            tokens.accept(Keyword.TABLES);
+        }
+        tokens.accept(Keyword.IF, Keyword.EXISTS);
+        do {
+            int at = tokens.at;
+            QName before = definitions.qualified();
+            tokens.expect(Keyword.TO);
+            QName now = definitions.qualified();
+            drafts.table(before).ifPresentOrElse(table -> drafts.rename(table, before, now), () -> {
+                if (!drafts.passing.contains(drafts.key(before))) {
+                    throw StatementException.conflict(at, "no table " + before.name() + " is known here");
+                }
+            });
+        } while (tokens.acceptSign(','));
+    }
+}

@@ -1,0 +1,212 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.token.Identifiers;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/** A table while statements make and change it. */
+final class TableBuilder {
+    private static final int SMALL_SIZE = 24;
+    private static final int DEFAULT = 16;
+    private static final long ANY = -1;
+
+    String namespace;
+    String name;
+    /** The columns in order; who adds or renames says so to {@link #touched}. */
+    final List<ColumnBuilder> columns = new ArrayList<>(DEFAULT);
+    Optional<PrimaryKey> primaryKey = Optional.empty();
+    final List<UniqueKey> uniqueKeys = new ArrayList<>(2);
+    final List<CheckRule> checks = new ArrayList<>(2);
+    final List<ForeignKey> foreignKeys = new ArrayList<>(2);
+    final List<TableIndex> indexes = new ArrayList<>(2);
+    /** How often an index or key was given another name. */
+    int indexRenames;
+    private Set<String> leftBehind = Set.of();
+    String comment = "";
+    /** Whether the storage engine keeps references; MyISAM reads past them (MySQL manual, “FOREIGN KEY Constraint Differences”). */
+    boolean keepsReferences = true;
+    /** Whether a reference was passed for that reason. */
+    boolean passedReferences;
+    /** Tables that have this one's columns beside their own, by inheritance or as its partitions. */
+    final List<TableBuilder> heirs = new ArrayList<>(0);
+    /** Whether it is a partition: it has the keys, references and indexes of the whole too. */
+    boolean partition;
+    private Map<String, ColumnBuilder> byName = Map.of();
+    /** A bit for each column's name, so that most names that are no column's are told at once; all bits where that is not kept up. */
+    private long seen;
+    private final boolean exact;
+
+    TableBuilder(String namespace, String name, boolean exact) {
+        this.namespace = namespace;
+        this.name = name;
+        this.exact = exact;
+    }
+
+    void touched() {
+        byName = Map.of();
+        seen = ANY;
+    }
+
+    /** Notes that a reference of a name is gone, whose own index may be there still (MySQL manual, “FOREIGN KEY Constraints”). */
+    void leaveBehind(String reference) {
+        if (leftBehind.isEmpty()) {
+            leftBehind = new HashSet<>();
+        }
+        leftBehind.add(reference.toLowerCase(Locale.ROOT));
+    }
+
+    /** Takes away the index that a reference left behind, if there is one of the name. */
+    boolean takeLeftBehind(String index) {
+        return !leftBehind.isEmpty() && leftBehind.remove(index.toLowerCase(Locale.ROOT));
+    }
+
+    void add(ColumnBuilder column) {
+        columns.add(column);
+        seen |= exact ? bit(column.name) : ANY;
+        if (!byName.isEmpty()) {
+            byName.put(key(column.name), column);
+        }
+    }
+
+    private static long bit(String name) {
+        int hash = name.hashCode();
+        return 1L << (hash ^ hash >>> 6);
+    }
+
+    private String key(String column) {
+        return exact ? column : column.toLowerCase(Locale.ROOT);
+    }
+
+    /** The column of a name. */
+    Optional<ColumnBuilder> column(String wanted) {
+        return found(wanted);
+    }
+
+    boolean has(String column) {
+        return found(column).isPresent();
+    }
+
+    /** The name of a column as the table spells it. */
+    Optional<String> spelled(String column) {
+        return found(column).map(own -> own.name);
+    }
+
+    /** Makes the columns that count by themselves begin with a number. */
+    void numberFrom(long first) {
+        List.copyOf(columns).stream().filter(column -> column.identity != Identity.NONE).forEach(column -> column(column.name).ifPresent(own -> own.numbering = new Numbering(first, 1)));
+    }
+
+    /** Whether a column has exactly this name. */
+    boolean spells(String column) {
+        Optional<ColumnBuilder> own = found(column);
+        return own.isPresent() && own.get().name.equals(column);
+    }
+
+    /** Makes a column refuse null, if there is one of that name. */
+    void require(String column) {
+        if (found(column).filter(own -> !own.required).isPresent()) {
+            column(column).ifPresent(own -> own.required = true);
+        }
+    }
+
+    private Optional<ColumnBuilder> found(String wanted) {
+        if (exact && (seen & bit(wanted)) == 0) {
+            return Optional.empty();
+        }
+        if (columns.size() <= SMALL_SIZE) {
+            for (int i = 0; i < columns.size(); i++) {
+                ColumnBuilder column = columns.get(i);
+                if (same(column.name, wanted)) {
+                    return Optional.of(column);
+                }
+            }
+            return Optional.empty();
+        }
+        if (byName.isEmpty()) {
+            byName = new HashMap<>();
+            columns.forEach(column -> byName.put(key(column.name), column));
+        }
+        return Optional.ofNullable(byName.get(key(wanted)));
+    }
+
+    boolean same(String one, String other) {
+        return one == other || (exact ? one.hashCode() == other.hashCode() && one.equals(other) : one.equalsIgnoreCase(other));
+    }
+
+    private boolean among(List<String> names, String wanted) {
+        return names.stream().anyMatch(name -> same(name, wanted));
+    }
+
+    /** Names a column otherwise, also wherever this table speaks of it. */
+    void rename(ColumnBuilder column, String now) {
+        String before = column.name;
+        column.name = now;
+        touched();
+        UnaryOperator<String> renamed = name -> same(name, before) ? now : name;
+        primaryKey = primaryKey.map(key -> new PrimaryKey(key.name(), key.columns().stream().map(renamed).toList()));
+        uniqueKeys.replaceAll(key -> new UniqueKey(key.name(), key.columns().stream().map(renamed).toList()));
+        foreignKeys.replaceAll(key -> new ForeignKey(key.origin(), key.name(), key.columns().stream().map(renamed).toList(), key.referencedNamespace(), key.referencedTable(),
+                key.referencedColumns(), key.onDelete(), key.onUpdate(), key.deferral()));
+        Map<String, String> names = Map.of(before.toLowerCase(Locale.ROOT), now.matches("[A-Za-z_][A-Za-z0-9_]*") ? now : "\"" + now + "\"");
+        checks.replaceAll(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), names)));
+        indexes.replaceAll(index -> new TableIndex(index.name(), index.unique(), index.columns().stream().map(part -> part.named(part.expression()
+                ? Identifiers.exchanged(part.name(), names) : renamed.apply(part.name()))).toList(), index.method(), index.predicate().map(rows -> Identifiers.exchanged(rows, names))));
+        columns.stream().filter(other -> !other.generated.isEmpty()).forEach(other -> other.generated = Identifiers.exchanged(other.generated, names));
+    }
+
+    /**
+     * Takes a column away, and what cannot stand without it.
+     *
+     * @param shrink whether an index keeps its other columns (MySQL manual, ALTER TABLE) instead of going with the column (PostgreSQL manual, ALTER TABLE)
+     */
+    void drop(ColumnBuilder column, boolean shrink) {
+        columns.remove(column);
+        touched();
+        primaryKey = primaryKey.flatMap(key -> !among(key.columns(), column.name) ? Optional.of(key) : shrink && key.columns().size() > 1
+                ? Optional.of(new PrimaryKey(key.name(), without(key.columns(), column.name))) : Optional.empty());
+        foreignKeys.removeIf(key -> among(key.columns(), column.name));
+        if (shrink) {
+            uniqueKeys.replaceAll(key -> new UniqueKey(key.name(), without(key.columns(), column.name)));
+            uniqueKeys.removeIf(key -> key.columns().isEmpty());
+            indexes.replaceAll(index -> new TableIndex(index.name(), index.unique(), index.columns().stream().filter(part -> part.expression()
+                    || !same(part.name(), column.name)).toList(), index.method(), index.predicate()));
+            indexes.removeIf(index -> index.columns().isEmpty());
+        } else {
+            uniqueKeys.removeIf(key -> among(key.columns(), column.name));
+            indexes.removeIf(index -> index.columns().stream().anyMatch(part -> part.expression() ? mentions(part.name(), column.name) : same(part.name(), column.name))
+                    || index.predicate().map(rows -> mentions(rows, column.name)).orElse(false));
+        }
+        checks.removeIf(check -> mentions(check.condition(), column.name));
+    }
+
+    private List<String> without(List<String> names, String gone) {
+        return names.stream().filter(name -> !same(name, gone)).toList();
+    }
+
+    /** Whether an expression speaks of a column. */
+    boolean mentions(String expression, String column) {
+        return !Identifiers.exchanged(expression, Map.of(column.toLowerCase(Locale.ROOT), "\u0001")).equals(expression);
+    }
+
+    Table done() {
+        List<Column> finished = new ArrayList<>(columns.size());
+        columns.forEach(column -> finished.add(column.done()));
+        return new Table(Optional.empty(), namespace, name, finished, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment);
+    }
+}

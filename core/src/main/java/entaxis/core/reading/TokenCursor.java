@@ -1,0 +1,381 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Target;
+import entaxis.core.sql.TextLiterals;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The tokens of the statement that a {@link ScriptLexer} stands at, read one after the other. */
+final class TokenCursor {
+    private static final int MAX_SHOWN = 80;
+    private final ScriptLexer scanner;
+    private TokenizedStatement cut = new TokenizedStatement(new TokenArray());
+    private final String text;
+    private final LexicalRules lexis;
+    private final boolean lower;
+    private final NamePool names;
+    int at;
+    int limit;
+
+    TokenCursor(ScriptLexer scanner, String text, LexicalRules lexis) {
+        this.scanner = scanner;
+        this.text = text;
+        this.lexis = lexis;
+        this.lower = lexis.engine() == Target.POSTGRESQL;
+        this.names = scanner.names();
+    }
+
+    /** Goes to the first token of a statement. */
+    void read(TokenizedStatement statement) {
+        cut = statement;
+        at = 0;
+        limit = statement.count;
+    }
+
+    /** The token that is a quote or comment without an end, which is the last one there is. */
+    int broken() {
+        return limit - 1;
+    }
+
+    boolean atEnd() {
+        return at >= limit;
+    }
+
+    byte kind(int token) {
+        return token < limit ? cut.kind(token) : TokenizedStatement.END;
+    }
+
+    Keyword word() {
+        return word(at);
+    }
+
+    Keyword word(int token) {
+        return token < limit ? cut.word(token) : Keyword.NONE;
+    }
+
+    boolean is(Keyword word) {
+        return at < limit && cut.word(at) == word;
+    }
+
+    boolean is(Keyword first, Keyword second) {
+        return is(first) && word(at + 1) == second;
+    }
+
+    boolean accept(Keyword word) {
+        if (at < limit && cut.word(at) == word) {
+            at++;
+            return true;
+        }
+        return false;
+    }
+
+    boolean accept(Keyword first, Keyword second) {
+        if (is(first, second)) {
+            at += 2;
+            return true;
+        }
+        return false;
+    }
+
+    boolean accept(Keyword first, Keyword second, Keyword third) {
+        if (is(first, second) && word(at + 2) == third) {
+            at += 3;
+            return true;
+        }
+        return false;
+    }
+
+    void expect(Keyword word) {
+        if (!accept(word)) {
+            throw unreadable(word.name() + " is expected here");
+        }
+    }
+
+    /** Whether the token at a place is this sign. */
+    boolean sign(int token, char c) {
+        return token < limit && cut.is(token, c);
+    }
+
+    boolean sign(char c) {
+        return sign(at, c);
+    }
+
+    boolean acceptSign(char c) {
+        if (sign(at, c)) {
+            at++;
+            return true;
+        }
+        return false;
+    }
+
+    void expectSign(char c) {
+        if (!acceptSign(c)) {
+            throw unreadable("“" + c + "” is expected here");
+        }
+    }
+
+    /** Whether the token at a place is a word that reads so, in any case of letters; for words too rare to be a {@link Keyword}. */
+    boolean reads(int token, String word) {
+        if (token >= limit || cut.kind(token) != TokenizedStatement.WORD || cut.to(token) - cut.from(token) != word.length()) {
+            return false;
+        }
+        for (int i = 0; i < word.length(); i++) {
+            if (Character.toUpperCase(text.charAt(cut.from(token) + i)) != word.charAt(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    boolean acceptReading(String word) {
+        if (reads(at, word)) {
+            at++;
+            return true;
+        }
+        return false;
+    }
+
+    /** Whether a name can stand at a place. */
+    boolean isName(int token) {
+        byte kind = kind(token);
+        return kind == TokenizedStatement.WORD || kind == TokenizedStatement.NAME
+                || kind == TokenizedStatement.STRING && (text.charAt(cut.from(token)) == '"' || lexis.engine() == Target.SQLITE)
+                || kind == TokenizedStatement.NUMBER && lexis.isMySql() && !sign(token - 1, '-') && Character.isLetter(text.charAt(cut.to(token) - 1));
+    }
+
+    /** The name that stands here, as the engine holds it; passes it. */
+    String name() {
+        if (!isName(at)) {
+            throw unreadable(atEnd() ? "a name is expected, but the statement ends" : "a name is expected here");
+        }
+        return nameAt(at++);
+    }
+
+    /** The name at a place, which is given to something here rather than known before. */
+    String newNameAt(int token) {
+        return cut.kind(token) == TokenizedStatement.WORD ? names.given(text, cut.from(token), cut.to(token), cut.sum(token)) : nameAt(token);
+    }
+
+    /** The name at a place. */
+    String nameAt(int token) {
+        int from = cut.from(token);
+        int to = cut.to(token);
+        byte kind = cut.kind(token);
+        if (kind == TokenizedStatement.WORD) {
+            return names.at(text, from, to, cut.sum(token));
+        }
+        if (kind == TokenizedStatement.NUMBER) {
+            String name = text.substring(from, to);
+            return lower ? NamePool.folded(name) : name;
+        }
+        char close = text.charAt(to - 1);
+        String inside = text.substring(from + 1, to - 1);
+        String name = inside.indexOf(close) < 0 ? inside : inside.replace("" + close + close, "" + close);
+        return lower ? NamePool.cut(name) : name;
+    }
+
+    /** Whether the token is a name in quotes. */
+    boolean quoted(int token) {
+        return kind(token) == TokenizedStatement.NAME;
+    }
+
+    /** Names in brackets, with commas between. */
+    List<String> names() {
+        expectSign('(');
+        List<String> names = new ArrayList<>(2);
+        do {
+            names.add(name());
+        } while (acceptSign(','));
+        expectSign(')');
+        return names;
+    }
+
+    /** The text of a quoted literal, passed; escapes are undone. */
+    String string() {
+        if (kind(at) != TokenizedStatement.STRING) {
+            throw unreadable("a text in quotes is expected here");
+        }
+        return stringAt(at++);
+    }
+
+    String stringAt(int token) {
+        int from = cut.from(token);
+        int to = cut.to(token);
+        if (text.charAt(from) == '$') {
+            int tag = from + 1;
+            while (text.charAt(tag) != '$') {
+                tag++;
+            }
+            int length = tag + 1 - from;
+            return text.substring(from + length, Math.max(from + length, to - length));
+        }
+        int quote = from;
+        while (text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
+            quote++;
+        }
+        if (lexis.engine() == Target.ORACLE && quote > from && (text.charAt(quote - 1) & ~0x20) == 'Q' && to - quote >= 4) {
+            return text.substring(quote + 2, to - 2);
+        }
+        char close = text.charAt(quote);
+        boolean escapes = scanner.escapes() || quote > from && (text.charAt(quote - 1) & ~0x20) == 'E';
+        String inside = text.substring(quote + 1, Math.max(quote + 1, to - 1));
+        if (inside.indexOf(close) >= 0) {
+            inside = inside.replace("" + close + close, "" + close);
+        }
+        return escapes && inside.indexOf('\\') >= 0 ? unescaped(inside) : inside;
+    }
+
+    private String unescaped(String inside) {
+        return lexis.isMySql() ? unescapedInMySql(inside) : PostgreSqlEscapes.undone(inside);
+    }
+
+    private static String unescapedInMySql(String inside) {
+        StringBuilder plain = new StringBuilder(inside.length());
+        for (int i = 0; i < inside.length(); i++) {
+            char c = inside.charAt(i);
+            if (c == '\\' && i + 1 < inside.length()) {
+                plain.append(TextLiterals.escapedInMySql(inside.charAt(++i)));
+            } else {
+                plain.append(c);
+            }
+        }
+        return plain.toString();
+    }
+
+    /** Passes a bracketed run; the cursor stands before its opening bracket. */
+    void skipRound() {
+        skip('(', ')');
+    }
+
+    /** The same in square brackets. */
+    void skipSquare() {
+        skip('[', ']');
+    }
+
+    private void skip(char opening, char closing) {
+        int open = at;
+        int depth = 0;
+        do {
+            if (sign(at, opening)) {
+                depth++;
+            } else if (sign(at, closing)) {
+                depth--;
+            }
+            at++;
+            if (at > limit) {
+                at = open;
+                throw unreadable("the bracket that opens here is not closed");
+            }
+        } while (depth > 0);
+    }
+
+    /** The text from one token to another, as written, with comments left out and white space drawn together; {@code to} is not part of it. */
+    String text(int from, int to) {
+        if (from >= to) {
+            return "";
+        }
+        boolean tidy = !markedTexts(from, to);
+        for (int i = cut.from(from); tidy && i + 1 < cut.to(to - 1); i++) {
+            char c = text.charAt(i);
+            tidy = c != '\n' && c != '\r' && c != '\t' && !(c == ' ' && text.charAt(i + 1) == ' ') && !(c == '-' && text.charAt(i + 1) == '-') && !(c == '/' && text.charAt(i + 1) == '*')
+                    && !(c == '*' && text.charAt(i + 1) == '/') && c != '#';
+        }
+        if (tidy) {
+            return text.substring(cut.from(from), cut.to(to - 1));
+        }
+        StringBuilder words = new StringBuilder();
+        for (int i = from; i < to; i++) {
+            if (i > from && cut.from(i) > cut.to(i - 1)) {
+                words.append(' ');
+            }
+            if (markedText(i)) {
+                words.append(introducer(i)).append('\'').append(stringAt(i).replace("'", "''")).append('\'');
+            } else {
+                words.append(text, cut.from(i), cut.to(i));
+            }
+        }
+        return words.toString();
+    }
+
+    /** What stands before the quote of a text of MySQL and says which characters it is made of. */
+    private String introducer(int token) {
+        int quote = cut.from(token);
+        while (lexis.isMySql() && text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
+            quote++;
+        }
+        return text.substring(cut.from(token), quote);
+    }
+
+    private boolean markedTexts(int from, int to) {
+        boolean marked = false;
+        for (int i = from; i < to && !marked; i++) {
+            marked = markedText(i);
+        }
+        return marked;
+    }
+
+    /** A text that only this engine writes so: between dollars, with escapes, in Oracle's quotes. What it says can be written in plain quotes too. */
+    private boolean markedText(int token) {
+        if (cut.kind(token) != TokenizedStatement.STRING) {
+            return false;
+        }
+        char first = text.charAt(cut.from(token));
+        return switch (lexis.engine()) {
+            case POSTGRESQL -> first == '$' || first == 'E' || first == 'e';
+            case ORACLE -> first == 'q' || first == 'Q';
+            case MYSQL, MARIADB -> first == '"' || scanner.escapes() && text.substring(cut.from(token), cut.to(token)).indexOf('\\') >= 0;
+            default -> false;
+        };
+    }
+
+    /** The text from one token to another just as it stands, comments and lines included. */
+    String verbatim(int from, int to) {
+        return from >= to ? "" : text.substring(cut.from(from), cut.to(to - 1));
+    }
+
+    /** A condition or expression in round brackets, without them; passes both. */
+    String inRound() {
+        int open = at;
+        if (!sign('(')) {
+            throw unreadable("a bracket is expected here");
+        }
+        skipRound();
+        return text(open + 1, at - 1);
+    }
+
+    /** Where a token begins in the script; behind the last one, where the statement ends. */
+    int offset(int token) {
+        return token < limit ? cut.from(token) : limit > 0 ? cut.to(limit - 1) : cut.start;
+    }
+
+    /** Where the constraint begins that was read last, behind its name; the cursor if there is none. */
+    int constraint() {
+        for (int token = Math.min(at, limit - 1); token >= 0; token--) {
+            switch (cut.word(token)) {
+                case PRIMARY, UNIQUE, FOREIGN, PERIOD -> {
+                    return token;
+                }
+                default -> { }
+            }
+        }
+        return Math.min(at, limit);
+    }
+
+    /** What follows from a token on in its line, to show where reading stopped. */
+    String excerpt(int token) {
+        if (token >= limit) {
+            return limit == 0 ? "" : verbatim(limit - 1, limit);
+        }
+        int from = cut.from(token);
+        int to = Math.min(cut.to(limit - 1), from + MAX_SHOWN);
+        return text.substring(from, to).lines().findFirst().orElse("").strip();
+    }
+
+    StatementException conflict(String reason) {
+        return StatementException.conflict(Math.min(at, limit), reason);
+    }
+
+    StatementException unreadable(String reason) {
+        return new StatementException(Math.min(at, limit), reason);
+    }
+}

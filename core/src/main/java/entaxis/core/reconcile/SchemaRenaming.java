@@ -1,0 +1,69 @@
+package entaxis.core.reconcile;
+
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.Dialect;
+import entaxis.core.token.Identifiers;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** A schema with tables and columns under new names, in all that refers to them. Views and routines keep their text. Linear. */
+public final class SchemaRenaming {
+    private final RenameMap pairing;
+    private final Dialect dialect;
+    private final Map<String, String> bare = new HashMap<>();
+
+    private SchemaRenaming(RenameMap pairing, Dialect dialect) {
+        this.pairing = pairing;
+        this.dialect = dialect;
+        pairing.tables().forEach((from, to) -> bare.put(from, to.substring(to.lastIndexOf('.') + 1)));
+    }
+
+    /** The schema in new names; of a pairing, the old names are those of the schema. */
+    public static Schema apply(Schema schema, RenameMap pairing, Dialect dialect) {
+        if (pairing.isEmpty()) {
+            return schema;
+        }
+        SchemaRenaming renaming = new SchemaRenaming(pairing, dialect);
+        return new Schema(schema.types(), schema.sequences(), schema.tables().stream().map(renaming::table).toList(), schema.programs());
+    }
+
+    private Table table(Table table) {
+        String wanted = pairing.table(TableNames.of(table));
+        Map<String, String> columns = pairing.columns().getOrDefault(wanted, Map.of());
+        List<ForeignKey> keys = table.foreignKeys().stream().map(key -> reference(key, columns)).toList();
+        String name = bare.getOrDefault(TableNames.of(table), table.name());
+        if (columns.isEmpty()) {
+            return new Table(table.origin(), table.namespace(), name, table.columns(), table.primaryKey(), table.uniqueKeys(), table.checks(), keys, table.indexes(), table.comment());
+        }
+        Map<String, String> words = new HashMap<>();
+        columns.forEach((from, to) -> words.put(from.toLowerCase(Locale.ROOT), dialect.name(to)));
+        List<Column> renamed = table.columns().stream().map(column -> column.named(columns.getOrDefault(column.name(), column.name()))
+                .withGenerated(column.generated().map(text -> Identifiers.exchanged(text, words)))).toList();
+        List<TableIndex> indexes = table.indexes().stream().map(index -> new TableIndex(index.name(), index.unique(), index.columns().stream()
+                .map(part -> part.named(part.expression() ? Identifiers.exchanged(part.name(), words) : columns.getOrDefault(part.name(), part.name()))).toList(), index.method(),
+                index.predicate().map(text -> Identifiers.exchanged(text, words)))).toList();
+        return new Table(table.origin(), table.namespace(), name, renamed, table.primaryKey().map(key -> new PrimaryKey(key.name(), names(key.columns(), columns))),
+                table.uniqueKeys().stream().map(key -> new UniqueKey(key.name(), names(key.columns(), columns))).toList(),
+                table.checks().stream().map(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), words))).toList(), keys, indexes, table.comment());
+    }
+
+    private ForeignKey reference(ForeignKey key, Map<String, String> own) {
+        String referenced = TableNames.of(key.referencedNamespace(), key.referencedTable());
+        Map<String, String> there = pairing.columns().getOrDefault(pairing.table(referenced), Map.of());
+        return new ForeignKey(key.origin(), key.name(), names(key.columns(), own), key.referencedNamespace(), bare.getOrDefault(referenced, key.referencedTable()),
+                names(key.referencedColumns(), there), key.onDelete(), key.onUpdate(), key.deferral());
+    }
+
+    private static List<String> names(List<String> names, Map<String, String> exchanged) {
+        return names.stream().map(name -> exchanged.getOrDefault(name, name)).toList();
+    }
+}

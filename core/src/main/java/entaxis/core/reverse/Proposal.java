@@ -1,0 +1,20 @@
+package entaxis.core.reverse;
+
+import java.util.List;
+
+/**
+ * A reference that exists only by name: a column that is called like the key of another table, without a foreign key.
+ *
+ * @param reasons what speaks for it, in words
+ */
+public record Proposal(String table, String column, String referencedTable, String referencedColumn, List<String> reasons) {
+    /** Copies the reasons. */
+    public Proposal {
+        reasons = List.copyOf(reasons);
+    }
+
+    /** What identifies it among others. */
+    public String id() {
+        return table + "." + column + ">" + referencedTable;
+    }
+}

@@ -1,0 +1,208 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.SqlName;
+import entaxis.core.design.Target;
+import entaxis.core.expression.CanonicalForm;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ColumnDetails;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition.FieldDefinition;
+import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.type.SqlType.BooleanType;
+import entaxis.core.type.SqlType.NativeType;
+import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Turns a schema in an engine's own words into one in ISO words, so that any other engine can take it. Linear in the size of the schema. */
+public final class IsoNormalizer {
+    private static final Pattern CAST = Pattern.compile("('[^']*+(?:''[^']*+)*+'|[+-]?[0-9.]+|null|true|false)\\s*::\\s*(?:\"[^\"]+\"|[a-z_][a-z0-9_]*)(?:\\.(?:\"[^\"]+\"|[a-z_][a-z0-9_]*))?(?: varying| precision)?(\\([0-9, ]+\\))?(?: (?:with|without) time zone)?(\\[\\])*", Pattern.CASE_INSENSITIVE);
+    private static final Pattern NUMBER = Pattern.compile("'([+-]?[0-9]+(?:\\.[0-9]+)?)'::(?:smallint|integer|bigint|numeric|real|double precision)\\b");
+    private static final Pattern NEXT = Pattern.compile("(?:pg_catalog\\.)?nextval\\('([^']+)'(?:::regclass)?\\)", Pattern.CASE_INSENSITIVE);
+    private static final Set<String> DEFAULT = Set.of("public", "dbo", "main");
+    private static final int MAX_BRACKETS = 3;
+    private final Dialect dialect;
+    private final Target source;
+
+    private IsoNormalizer(Dialect dialect) {
+        this.dialect = dialect;
+        this.source = dialect.target();
+    }
+
+    /** The schema of an engine in ISO words; names that the engine folds are in small letters. */
+    public static Schema of(Schema schema, Dialect dialect) {
+        return new IsoNormalizer(dialect).schema(schema);
+    }
+
+    /** A condition or expression of an engine in ISO words. */
+    public static String condition(String text, Dialect dialect) {
+        return new IsoNormalizer(dialect).condition(text);
+    }
+
+    /** The names that the text of a view, routine or trigger speaks of, in small letters. */
+    public static Set<String> namesOfProgram(String text, Dialect dialect) {
+        boolean mySql = dialect.target() == Target.MYSQL || dialect.target() == Target.MARIADB;
+        return names(mySql ? TextLiterals.ofMySql(text) : text, dialect);
+    }
+
+    /** The columns and other names that an expression of an engine speaks of, in small letters. */
+    public static Set<String> names(String text, Dialect dialect) {
+        return CanonicalForm.names(new IsoNormalizer(dialect).condition(text));
+    }
+
+    /** A default of an engine in ISO words; the type is that of its column, as the engine holds it. */
+    public static String defaultValue(String text, SqlType held, Dialect dialect) {
+        return new IsoNormalizer(dialect).expression(text, held instanceof UserType ? held : dialect.neutral(held));
+    }
+
+    private Schema schema(Schema schema) {
+        List<TypeDefinition> types = schema.types().stream().map(this::type).toList();
+        List<Sequence> sequences = schema.sequences().stream().map(own -> new Sequence(own.namespace(), name(own.name()), own.start(), own.step())).toList();
+        return new Schema(types, sequences, schema.tables().stream().map(this::table).toList(), schema.programs());
+    }
+
+    /** A name in small letters where the engine folds it; one of mixed letters was quoted and stays. */
+    private String name(String name) {
+        boolean oneCase = name.equals(name.toUpperCase(Locale.ROOT));
+        return dialect.foldsUp() && oneCase ? name.toLowerCase(Locale.ROOT) : name;
+    }
+
+    private List<String> names(List<String> names) {
+        return names.stream().map(this::name).toList();
+    }
+
+    private TypeDefinition type(TypeDefinition type) {
+        return switch (type) {
+            case DomainDefinition domain -> new DomainDefinition(name(domain.name()), type(domain.base()), domain.defaultValue().map(text -> expression(text, domain.base())),
+                    domain.check().map(check -> new CheckRule(name(check.name()), condition(check.condition()))), domain.comment());
+            case EnumDefinition enumeration -> new EnumDefinition(name(enumeration.name()), enumeration.values(), enumeration.comment());
+            case StructureDefinition structure -> new StructureDefinition(name(structure.name()),
+                    structure.fields().stream().map(field -> new FieldDefinition(name(field.name()), type(field.type()))).toList(), structure.comment());
+        };
+    }
+
+    private SqlType type(SqlType type) {
+        return switch (type) {
+            case UserType(String name) -> new UserType(name(name));
+            case SqlType.ArrayType(SqlType element) -> new SqlType.ArrayType(type(element));
+            case NativeType(String spelled) when spelled.isEmpty() -> source == Target.SQLITE ? dialect.neutral(type) : SqlType.largeText();
+            default -> dialect.neutral(type);
+        };
+    }
+
+    private Table table(Table table) {
+        Optional<PrimaryKey> key = table.primaryKey().map(own -> new PrimaryKey(own.name().equals("PRIMARY") ? "" : name(own.name()), names(own.columns())));
+        List<Column> columns = table.columns().stream().map(column -> column(table, column)).toList();
+        List<UniqueKey> uniques = table.uniqueKeys().stream().map(own -> new UniqueKey(name(own.name()), names(own.columns()))).toList();
+        List<CheckRule> checks = table.checks().stream().map(own -> new CheckRule(name(own.name()), condition(own.condition()))).toList();
+        List<ForeignKey> keys = table.foreignKeys().stream().map(own -> new ForeignKey(own.origin(), name(own.name()), names(own.columns()), name(own.referencedNamespace()),
+                name(own.referencedTable()), names(own.referencedColumns()), own.onDelete(), own.onUpdate(), own.deferral())).toList();
+        List<TableIndex> indexes = table.indexes().stream().filter(index -> !index.method().equals("exclude")).map(own -> new TableIndex(name(own.name()), own.unique(),
+                own.columns().stream().map(part -> part.named(part.expression() ? condition(part.name()) : name(part.name()))).toList(), "", own.predicate().map(this::condition))).toList();
+        return new Table(table.origin(), usual(table.namespace()) ? "" : name(table.namespace()), name(table.name()), columns, key, uniques, checks, keys, indexes, table.comment());
+    }
+
+    /** Whether a schema is the one that an engine puts things into where none is named. */
+    public static boolean usual(String namespace) {
+        return DEFAULT.contains(namespace.toLowerCase(Locale.ROOT));
+    }
+
+    private Column column(Table table, Column column) {
+        SqlType type = column.generated().isPresent() && column.type() instanceof NativeType(String spelled) && spelled.isEmpty() && source != Target.SQLITE
+                ? ComputedType.of(column.generated().get(), table, this::type) : type(column.type());
+        ColumnDetails details = new ColumnDetails(column.details().virtual(), column.details().onUpdate(), Optional.empty());
+        return new Column(column.origin(), name(column.name()), type, column.required(), column.defaultValue().map(text -> expression(text, type)), column.identity(),
+                column.numbering(), column.generated().map(this::condition), details, column.comment());
+    }
+
+    /** A default in ISO words. */
+    private String expression(String text, SqlType type) {
+        String bare = text.strip();
+        for (int i = 0; i < MAX_BRACKETS && bare.startsWith("(") && bare.endsWith(")") && balanced(bare.substring(1, bare.length() - 1)); i++) {
+            bare = bare.substring(1, bare.length() - 1).strip();
+        }
+        Functions.Kind kind = Functions.kind(bare);
+        if (kind == Functions.Kind.NOW) {
+            return "current_timestamp";
+        }
+        if (kind == Functions.Kind.RANDOM_UUID) {
+            return "gen_random_uuid()";
+        }
+        if (type instanceof BooleanType && source != Target.POSTGRESQL) {
+            String digit = bare.replaceAll("(?i)^b?'?([01])'?$", "$1");
+            bare = digit.equals("1") ? "true" : digit.equals("0") ? "false" : bare;
+        }
+        return condition(bare);
+    }
+
+    private static boolean balanced(String text) {
+        int depth = 0;
+        for (int i = 0; i < text.length(); i++) {
+            depth += text.charAt(i) == '(' ? 1 : text.charAt(i) == ')' ? -1 : 0;
+            if (depth < 0) {
+                return false;
+            }
+        }
+        return depth == 0;
+    }
+
+    /** A condition or expression in ISO words: casts of constants taken off, names in double quotes, texts in single ones. */
+    private String condition(String text) {
+        String plain = switch (source) {
+            case POSTGRESQL -> NEXT.matcher(CAST.matcher(NUMBER.matcher(text).replaceAll("$1")).replaceAll("$1")).replaceAll(found -> Matcher.quoteReplacement("next value for " + found.group(1)));
+            case MYSQL, MARIADB -> requoted(text, '`', '`');
+            case SQLSERVER -> requoted(text, '[', ']');
+            case SQLITE -> requoted(requoted(text, '[', ']'), '`', '`');
+            case ORACLE, H2, ISO -> text;
+        };
+        return plain;
+    }
+
+    /** Names in an engine's own quotes put into those of ISO, and marks before texts left out. Linear. */
+    private static String requoted(String text, char open, char close) {
+        StringBuilder plain = new StringBuilder(text.length());
+        for (int i = 0; i < text.length();) {
+            char c = text.charAt(i);
+            boolean string = c == '\'';
+            if (!string && c != open) {
+                boolean mark = (c == 'N' || c == 'n') && i + 1 < text.length() && text.charAt(i + 1) == '\'' && (i == 0 || !Character.isLetterOrDigit(text.charAt(i - 1)));
+                if (!mark) {
+                    plain.append(c);
+                }
+                i++;
+                continue;
+            }
+            char end = string ? c : close;
+            StringBuilder inside = new StringBuilder();
+            i++;
+            while (i < text.length()) {
+                char next = text.charAt(i++);
+                if (next != end) {
+                    inside.append(next);
+                } else if (i < text.length() && text.charAt(i) == end) {
+                    inside.append(next);
+                    i++;
+                } else {
+                    break;
+                }
+            }
+            plain.append(string ? Dialect.quotedText(inside.toString()) : SqlName.quoted(inside.toString()));
+        }
+        return plain.toString();
+    }
+}

@@ -1,0 +1,13 @@
+package entaxis.core.sql;
+
+
+
+/** Is told what an engine cannot keep of what it is given. */
+@FunctionalInterface
+public interface LossReport {
+    /** Does not care. */
+    LossReport IGNORED = words -> { };
+
+    /** Takes a loss in words that can follow the name of what loses. */
+    void say(String words);
+}

@@ -1,0 +1,98 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.Target;
+import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.Table;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.UniqueKey;
+import entaxis.core.sql.NameSpaces.Named;
+import entaxis.core.token.Identifiers;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/** Names as an engine holds them: cut where they are too long, constraints and indexes apart from each other where they share one {@link NameSpaces space of names}. */
+final class StoredNames {
+    private final Dialect dialect;
+    private final List<AdaptationNote> findings;
+    private final NameSpaces spaces;
+    private final Set<List<String>> taken = new HashSet<>();
+
+    StoredNames(Dialect dialect, List<AdaptationNote> findings) {
+        this.dialect = dialect;
+        this.findings = findings;
+        this.spaces = new NameSpaces(dialect.target());
+    }
+
+    List<Table> named(List<Table> tables) {
+        Map<String, String> seen = new HashMap<>();
+        for (Table table : tables) {
+            String held = dialect.stored(table.name());
+            String other = seen.putIfAbsent(table.namespace() + "\u0000" + dialect.compared(held), table.name());
+            if (other != null) {
+                findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.name(), "", "it has the same name as " + other + " in " + dialect.target().title()));
+            }
+            spaces.ofTable(table).forEach(space -> taken.add(List.of(space, dialect.compared(held))));
+        }
+        return tables.stream().map(this::named).toList();
+    }
+
+    private Table named(Table table) {
+        Map<String, String> seen = HashMap.newHashMap(table.columns().size());
+        Map<String, String> cut = new HashMap<>();
+        for (Column column : table.columns()) {
+            String held = dialect.stored(column.name());
+            if (!held.equals(column.name())) {
+                cut.put(column.name().toLowerCase(Locale.ROOT), dialect.name(held));
+            }
+            String other = seen.putIfAbsent(dialect.compared(held), column.name());
+            if (other != null) {
+                findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.name(), column.name(), "it has the same name as the column " + other + " in " + dialect.target().title()));
+            }
+        }
+        UnaryOperator<String> stored = dialect::stored;
+        UnaryOperator<String> expression = sql -> Identifiers.exchanged(sql, cut);
+        boolean mySql = dialect.target() == Target.MYSQL || dialect.target() == Target.MARIADB;
+        Optional<PrimaryKey> key = table.primaryKey().map(own -> new PrimaryKey(mySql ? "PRIMARY" : free(table, Named.PRIMARY_KEY, own.name()), own.columns().stream().map(stored).toList()));
+        List<UniqueKey> uniques = table.uniqueKeys().stream().map(own -> new UniqueKey(free(table, Named.UNIQUE_KEY, own.name()), own.columns().stream().map(stored).toList())).toList();
+        List<CheckRule> checks = table.checks().stream().map(own -> new CheckRule(free(table, Named.CHECK, own.name()), expression.apply(own.condition()))).toList();
+        List<ForeignKey> references = table.foreignKeys().stream().map(own -> new ForeignKey(own.origin(), free(table, Named.FOREIGN_KEY, own.name()), own.columns().stream().map(stored).toList(),
+                dialect.schemas() ? own.referencedNamespace() : "", dialect.stored(own.referencedTable()), own.referencedColumns().stream().map(stored).toList(), own.onDelete(),
+                own.onUpdate(), own.deferral())).toList();
+        List<TableIndex> indexes = table.indexes().stream().map(own -> new TableIndex(free(table, Named.INDEX, own.name()), own.unique(), own.columns().stream()
+                .map(part -> part.named(part.expression() ? expression.apply(part.name()) : dialect.stored(part.name()))).toList(), own.method(),
+                own.predicate().map(expression))).toList();
+        List<Column> columns = cut.isEmpty() ? table.columns() : table.columns().stream().map(column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression))).toList();
+        return new Table(table.origin(), table.namespace(), dialect.stored(table.name()), columns, key, uniques, checks, references, indexes, table.comment());
+    }
+
+    /** A name that nothing else has in the spaces that it belongs to; what has no name is left so. */
+    private String free(Table table, Named kind, String name) {
+        List<String> shared = spaces.of(kind, table);
+        if (name.isEmpty() || take(shared, dialect.stored(name))) {
+            return dialect.stored(name);
+        }
+        String base = table.name() + "_" + name;
+        String proposed = dialect.stored(base);
+        for (int number = 2; !take(shared, proposed); number++) {
+            proposed = dialect.stored(base + "_" + number);
+        }
+        return proposed;
+    }
+
+    private boolean take(List<String> shared, String name) {
+        boolean free = shared.stream().noneMatch(space -> taken.contains(List.of(space, dialect.compared(name))));
+        if (free) {
+            shared.forEach(space -> taken.add(List.of(space, dialect.compared(name))));
+        }
+        return free;
+    }
+}
