@@ -16,7 +16,10 @@ import java.util.Locale;
 import java.util.Random;
 import java.util.stream.IntStream;
 
-/** How the algorithms of dependency theory grow with their input: the median of several runs after warming up, as a table. */
+/**
+ * How the algorithms of dependency theory grow with their input: the median of several runs after warming up, as a
+ * table.
+ */
 public final class DependencyGrowth {
     private static final int RUNS = 7;
 
@@ -28,7 +31,8 @@ public final class DependencyGrowth {
             List<Functional> dependencies = dependencies(200, count, 3);
             Closure closure = new Closure(200, dependencies);
             row("closure", count + " dependencies, 200 attributes", 200, () -> closure.of(AttributeSet.of(0, 1, 2)));
-            row("closure, with its preparation", count + " dependencies, 200 attributes", 50, () -> new Closure(200, dependencies).of(AttributeSet.of(0, 1, 2)));
+            row("closure, with its preparation", count + " dependencies, 200 attributes", 50,
+                    () -> new Closure(200, dependencies).of(AttributeSet.of(0, 1, 2)));
         }
         for (int count : new int[] {125, 250, 500, 1000}) {
             List<Functional> dependencies = dependencies(100, count, 3);
@@ -46,11 +50,15 @@ public final class DependencyGrowth {
         }
         keys("all keys, every half is one", 12, halves, 1000);
         keys("the first thousand, pairs that decide each other", 24, pairs(12), 1000);
-        Relation thirty = new Relation("R", IntStream.range(0, 30).mapToObj(i -> "a" + i).toList(), dependencies(30, 20, 2), List.of());
+        Relation thirty = new Relation("R", IntStream.range(0, 30).mapToObj(i -> "a" + i).toList(),
+                dependencies(30, 20, 2), List.of());
         row("verdict", "20 dependencies, 30 attributes", 5, () -> Verdict.of(thirty));
         for (int[] size : new int[][] {{1000, 15}, {10_000, 10}, {10_000, 15}, {50_000, 12}, {100_000, 12}}) {
             Rows rows = rows(size[0], size[1]);
-            row("discovery", size[0] + " rows, " + size[1] + " columns, " + Discovery.of(rows, Discovery.Watch.NONE).dependencies().size() + " found", 1,
+            row("discovery",
+                    size[0] + " rows, " + size[1] + " columns, "
+                            + Discovery.of(rows, Discovery.Watch.NONE).dependencies().size() + " found",
+                    1,
                     () -> Discovery.of(rows, Discovery.Watch.NONE));
         }
     }
@@ -58,7 +66,8 @@ public final class DependencyGrowth {
     private static void keys(String what, int attributes, List<Functional> family, int most) {
         int found = CandidateKeys.of(attributes, family, most).keys().size();
         double time = median(1, () -> CandidateKeys.of(attributes, family, most));
-        System.out.printf(Locale.ROOT, "| %s | %d attributes, %d keys | %.1f ms, %.1f µs a key |%n", what, attributes, found, time, time * 1000 / found);
+        System.out.printf(Locale.ROOT, "| %s | %d attributes, %d keys | %.1f ms, %.1f µs a key |%n", what, attributes,
+                found, time, time * 1000 / found);
     }
 
     private static void row(String what, String input, int times, Runnable work) {
@@ -81,19 +90,25 @@ public final class DependencyGrowth {
     }
 
     private static List<Functional> pairs(int pairs) {
-        return IntStream.range(0, 2 * pairs).mapToObj(i -> new Functional(AttributeSet.of(i), AttributeSet.of(i ^ 1))).toList();
+        return IntStream.range(0, 2 * pairs).mapToObj(i -> new Functional(AttributeSet.of(i), AttributeSet.of(i ^ 1)))
+                .toList();
     }
 
     private static List<Functional> dependencies(int attributes, int count, int most) {
         Random random = new Random(11);
         List<Functional> dependencies = new ArrayList<>();
         for (int i = 0; i < count; i++) {
-            dependencies.add(new Functional(AttributeSet.of(random.ints(1 + random.nextInt(most), 0, attributes).toArray()), AttributeSet.of(random.nextInt(attributes))));
+            dependencies
+                    .add(new Functional(AttributeSet.of(random.ints(1 + random.nextInt(most), 0, attributes).toArray()),
+                            AttributeSet.of(random.nextInt(attributes))));
         }
         return dependencies;
     }
 
-    /** Rows as lists of measurements have them: some columns with few values, some with many, some that follow from others. */
+    /**
+     * Rows as lists of measurements have them: some columns with few values, some with many, some that follow from
+     * others.
+     */
     private static Rows rows(int count, int columns) {
         Random random = new Random(3);
         List<List<String>> rows = new ArrayList<>();

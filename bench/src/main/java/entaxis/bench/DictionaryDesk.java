@@ -25,8 +25,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Dictionaries as a browser sees them: the desk with more than 2000 attributes (opened, a meaning written and the next cell open, scrolled), and the page of 1000
- * entities that is opened from a disk. Argument: the server's address.
+ * Dictionaries as a browser sees them: the desk with more than 2000 attributes (opened, a meaning written and the next
+ * cell open, scrolled), and the page of 1000 entities that is opened from a disk. Argument: the server's address.
  */
 public final class DictionaryDesk {
     private static final int EDITS = 20;
@@ -35,8 +35,11 @@ public final class DictionaryDesk {
 
     /** Prints the table. */
     public static void main(String[] arguments) throws IOException {
-        try (Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))) {
-            Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium")).setHeadless(true)
+        try (Playwright playwright = Playwright
+                .create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))) {
+            Browser browser = playwright.chromium()
+                    .launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setHeadless(true)
                     .setArgs(List.of("--no-sandbox", "--disable-gpu")));
             Page page = browser.newPage();
             System.out.println("| what | aim | measured |");
@@ -48,9 +51,11 @@ public final class DictionaryDesk {
 
     private static void desk(Page page, String server) {
         Design design = FirstSheet.arranged(RandomDesigns.design(2, 250), new TextMeasure());
-        long attributes = Dictionary.of(design, Derivation.of(design)).entities().mapToLong(entity -> entity.attributes().size()).sum();
+        long attributes = Dictionary.of(design, Derivation.of(design)).entities()
+                .mapToLong(entity -> entity.attributes().size()).sum();
         page.navigate(server + "/");
-        page.locator("#open-file").setInputFiles(new FilePayload("bench.json", "application/json", DesignFile.write(design, content -> Optional.empty()).getBytes(StandardCharsets.UTF_8)));
+        page.locator("#open-file").setInputFiles(new FilePayload("bench.json", "application/json",
+                DesignFile.write(design, content -> Optional.empty()).getBytes(StandardCharsets.UTF_8)));
         page.locator("body[data-ready]").waitFor();
         String address = page.url().replaceFirst("(/designs/\\w+).*", "$1/dictionary");
         long begin = System.nanoTime();
@@ -63,22 +68,30 @@ public final class DictionaryDesk {
             page.locator(".cell-field").fill("what it means " + i);
             begin = System.nanoTime();
             page.keyboard().press("Enter");
-            page.waitForFunction("() => document.querySelector('.cell-field') && !document.querySelector('.cell-field').value.startsWith('what it means')");
+            page.waitForFunction(
+                    "() => document.querySelector('.cell-field') && "
+                            + "!document.querySelector('.cell-field').value.startsWith('what it means')");
             times[i] = (System.nanoTime() - begin) / 1_000_000;
         }
         Arrays.sort(times);
         told("a meaning written, the next cell open (median of " + EDITS + ")", "100 ms", times[EDITS / 2]);
         page.keyboard().press("Escape");
-        Object frames = page.evaluate("() => new Promise(done => { const book = document.getElementById('book'), times = []; let last = performance.now();"
-                + " const step = now => { times.push(now - last); last = now; book.scrollTop += 120; if (times.length < 180) requestAnimationFrame(step); else { times.sort((a, b) => a - b); done(times[171]); } };"
+        Object frames = page.evaluate(
+                "() => new Promise(done => { const book = document.getElementById('book'), times = []; let last = "
+                        + "performance.now();"
+                        + " const step = now => { times.push(now - last); last = now; book.scrollTop += 120; if "
+                        + "(times.length < 180) requestAnimationFrame(step); else { times.sort((a, b) => a - b); "
+                        + "done(times[171]); } };"
                 + " requestAnimationFrame(step); })");
-        System.out.printf(Locale.ROOT, "| scrolling it: a frame, at the 95th percentile | 20 ms | %.1f ms |%n", ((Number) frames).doubleValue());
+        System.out.printf(Locale.ROOT, "| scrolling it: a frame, at the 95th percentile | 20 ms | %.1f ms |%n",
+                ((Number) frames).doubleValue());
     }
 
     private static void file(Page page) throws IOException {
         Design design = RandomDesigns.design(1, 1000);
         Path file = Files.createTempFile("dictionary", ".html");
-        Files.writeString(file, HtmlDictionary.write(Dictionary.of(design, Derivation.of(design)), List.of(), "bench", WritingProgress.UNWATCHED));
+        Files.writeString(file, HtmlDictionary.write(Dictionary.of(design, Derivation.of(design)), List.of(), "bench",
+                WritingProgress.UNWATCHED));
         long[] times = new long[5];
         for (int i = 0; i < times.length; i++) {
             long begin = System.nanoTime();

@@ -29,7 +29,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
 
-/** How long pictures, paper and dictionaries take: the first time in a process that has just started, and the median of five more. */
+/**
+ * How long pictures, paper and dictionaries take: the first time in a process that has just started, and the median of
+ * five more.
+ */
 public final class HandOverSpeed {
     private static final TextMeasure MEASURE = new TextMeasure();
     private static final SheetFiles FILES = new SheetFiles(MEASURE, PictureSource.NONE);
@@ -50,8 +53,10 @@ public final class HandOverSpeed {
         measure("PDF of 1000 entities in true size on A3", 5000, () -> pdf(thousand, true));
         measure("PNG at 2x of 100 entities", 1000, () -> FILES.picture(hundred, FileOptions.as(Format.PNG).scaled(2)));
         Dictionary dictionary = Dictionary.of(thousandDesign, Derivation.of(thousandDesign));
-        measure("dictionary of 1000 entities as HTML", 2000, () -> HtmlDictionary.write(dictionary, List.of(), "bench", WritingProgress.UNWATCHED).getBytes(StandardCharsets.UTF_8));
-        measure("dictionary of 1000 entities as XLSX", 2000, () -> XlsxDictionary.write(dictionary, WritingProgress.UNWATCHED));
+        measure("dictionary of 1000 entities as HTML", 2000, () -> HtmlDictionary
+                .write(dictionary, List.of(), "bench", WritingProgress.UNWATCHED).getBytes(StandardCharsets.UTF_8));
+        measure("dictionary of 1000 entities as XLSX", 2000,
+                () -> XlsxDictionary.write(dictionary, WritingProgress.UNWATCHED));
         Design many = RandomDesigns.design(2, 250);
         byte[] csv = CsvDictionary.write(Dictionary.of(many, Derivation.of(many)));
         byte[] xlsx = XlsxDictionary.write(Dictionary.of(many, Derivation.of(many)), WritingProgress.UNWATCHED);
@@ -72,11 +77,14 @@ public final class HandOverSpeed {
     }
 
     private static SheetPicture picture(Design design) {
-        return SheetPictures.of(design, Derivation.of(design), design.sheet(), Lens.TABLES, Optional.empty(), Set.of(), MEASURE);
+        return SheetPictures.of(design, Derivation.of(design), design.sheet(), Lens.TABLES, Optional.empty(), Set.of(),
+                MEASURE);
     }
 
     private static byte[] pdf(SheetPicture picture, boolean tiled) {
-        return FILES.pdf(List.of(picture), FileOptions.as(Format.PDF).tiled(tiled).on(Optional.of(new Paper(Paper.Size.A3, true))), TITLE, "", (done, all) -> { });
+        return FILES.pdf(List.of(picture),
+                FileOptions.as(Format.PDF).tiled(tiled).on(Optional.of(new Paper(Paper.Size.A3, true))), TITLE, "",
+                (done, all) -> {});
     }
 
     private static void measure(String what, long aim, Callable<byte[]> work) throws Exception {
@@ -90,6 +98,7 @@ public final class HandOverSpeed {
             times[i] = (System.nanoTime() - begin) / 1_000_000;
         }
         Arrays.sort(times);
-        System.out.printf(Locale.ROOT, "| %s | %d ms | %d ms | %d ms | %d kB |%n", what, aim, first, times[TIMES / 2], size / 1000);
+        System.out.printf(Locale.ROOT, "| %s | %d ms | %d ms | %d ms | %d kB |%n", what, aim, first, times[TIMES / 2],
+                size / 1000);
     }
 }

@@ -12,7 +12,9 @@ final class Median {
 
     private Median() { }
 
-    /** In milliseconds, of several works that take turns, so that what else the machine does meets all of them alike. */
+    /**
+     * In milliseconds, of several works that take turns, so that what else the machine does meets all of them alike.
+     */
     static double[] sideBySide(List<Callable<?>> works) throws Exception {
         double[][] times = new double[works.size()][RUNS];
         for (Callable<?> work : works) {

@@ -24,7 +24,10 @@ import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import net.sf.jsqlparser.parser.CCJSqlParserUtil;
 
-/** How fast scripts are read, side by side with general-purpose parsers on the same text; how fast they are written, lifted and arranged. Medians of warm runs. */
+/**
+ * How fast scripts are read, side by side with general-purpose parsers on the same text; how fast they are written,
+ * lifted and arranged. Medians of warm runs.
+ */
 public final class ReadingSpeed {
 
     private ReadingSpeed() { }
@@ -36,27 +39,35 @@ public final class ReadingSpeed {
             System.out.printf("%d tables, %d statements, %.1f MB%n", tables, 3 * tables - 1, script.length() / 1e6);
             sideBySide("reading", script);
             sideBySide("reading where no two columns are alike", VariedScript.of(tables));
-            Schema schema = IsoNormalizer.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
+            Schema schema = IsoNormalizer.of(ScriptReader.read(script, Target.POSTGRESQL).schema(),
+                    Dialect.of(Target.POSTGRESQL));
             for (Target engine : Target.values()) {
-                System.out.printf("  writing for %s: %.1f ms%n", engine.title(), Median.of(() -> new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT).write(schema, "speed").text()));
+                System.out.printf("  writing for %s: %.1f ms%n", engine.title(),
+                        Median.of(() -> new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT)
+                                .write(schema, "speed").text()));
             }
         }
-        Schema some = IsoNormalizer.of(ScriptReader.read(script(300), Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL));
+        Schema some = IsoNormalizer.of(ScriptReader.read(script(300), Target.POSTGRESQL).schema(),
+                Dialect.of(Target.POSTGRESQL));
         TextMeasure measure = new TextMeasure();
-        System.out.printf("lifting 300 tables: %.1f ms; lifting and arranging: %.1f ms%n", Median.of(() -> lift(some)), Median.of(() -> FirstSheet.arranged(lift(some).design(), measure)));
+        System.out.printf("lifting 300 tables: %.1f ms; lifting and arranging: %.1f ms%n", Median.of(() -> lift(some)),
+                Median.of(() -> FirstSheet.arranged(lift(some).design(), measure)));
         System.out.printf("deriving them again: %.1f ms%n", Median.of(() -> Derivation.of(lift(some).design())));
     }
 
     private static void sideBySide(String what, String script) throws Exception {
-        double[] medians = Median.sideBySide(List.of(() -> ScriptReader.read(script, Target.POSTGRESQL), () -> SQLUtils.parseStatements(script, DbType.postgresql),
+        double[] medians = Median.sideBySide(List.of(() -> ScriptReader.read(script, Target.POSTGRESQL),
+                () -> SQLUtils.parseStatements(script, DbType.postgresql),
                 () -> CCJSqlParserUtil.parseStatements(script)));
-        System.out.printf("  %s: entaxis %.1f ms, druid %.1f ms (%.1f times), jsqlparser %.1f ms (%.1f times)%n", what, medians[0], medians[1], medians[1] / medians[0], medians[2],
+        System.out.printf("  %s: entaxis %.1f ms, druid %.1f ms (%.1f times), jsqlparser %.1f ms (%.1f times)%n", what,
+                medians[0], medians[1], medians[1] / medians[0], medians[2],
                 medians[2] / medians[0]);
     }
 
     private static ReversedDesign lift(Schema schema) {
         AtomicInteger count = new AtomicInteger();
-        return ReverseEngineering.lift(schema, new DesignProperties("Speed", Target.POSTGRESQL, "Speed", ""), new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(),
+        return ReverseEngineering.lift(schema, new DesignProperties("Speed", Target.POSTGRESQL, "Speed", ""),
+                new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(),
                 kind -> kind + Integer.toString(count.incrementAndGet(), 36));
     }
 
@@ -71,14 +82,19 @@ public final class ReadingSpeed {
                     default -> " timestamp DEFAULT CURRENT_TIMESTAMP NOT NULL";
                 }).append(",\n");
             }
-            script.append("    parent_id bigint,\n    CONSTRAINT pk_").append(i).append(" PRIMARY KEY (id),\n    CONSTRAINT uq_").append(i).append(" UNIQUE (column_0, column_1),\n    CONSTRAINT ck_")
+            script.append("    parent_id bigint,\n    CONSTRAINT pk_").append(i)
+                    .append(" PRIMARY KEY (id),\n    CONSTRAINT uq_").append(i)
+                    .append(" UNIQUE (column_0, column_1),\n    CONSTRAINT ck_")
                     .append(i).append(" CHECK (column_1 >= 0)\n);\n\n");
         }
         for (int i = 1; i < tables; i++) {
-            script.append("ALTER TABLE table_").append(i).append(" ADD CONSTRAINT fk_").append(i).append("\n    FOREIGN KEY (parent_id) REFERENCES table_").append(i / 2).append(" (id) ON DELETE CASCADE;\n");
+            script.append("ALTER TABLE table_").append(i).append(" ADD CONSTRAINT fk_").append(i)
+                    .append("\n    FOREIGN KEY (parent_id) REFERENCES table_").append(i / 2)
+                    .append(" (id) ON DELETE CASCADE;\n");
         }
         for (int i = 0; i < tables; i++) {
-            script.append("CREATE INDEX ix_").append(i).append(" ON table_").append(i).append(" (column_3, column_4);\n");
+            script.append("CREATE INDEX ix_").append(i).append(" ON table_").append(i)
+                    .append(" (column_3, column_4);\n");
         }
         return script.toString();
     }

@@ -39,7 +39,8 @@ public final class ReviewSpeed {
         for (int i = -WARM; i < TIMES; i++) {
             Entity entity = design.entities().list().get(Math.floorMod(i * 37, 1000));
             Change change = entity.attributes().isEmpty() ? new Change.DescribeEntity(entity.id(), "edited " + i)
-                    : new Change.AlterAttribute(entity.id(), entity.attributes().getFirst().id(), new AttributeAspect.Meaning("edited " + i));
+                    : new Change.AlterAttribute(entity.id(), entity.attributes().getFirst().id(),
+                            new AttributeAspect.Meaning("edited " + i));
             design = ((Applied) Editor.apply(design, change)).design();
             derivation = Derivation.after(derivation, design);
             long begin = System.nanoTime();
@@ -52,7 +53,8 @@ public final class ReviewSpeed {
         Arrays.sort(edited);
         System.out.println("| what | aim | median of " + TIMES + " |");
         System.out.println("|---|---|---|");
-        System.out.printf(Locale.ROOT, "| all rules over 1000 entities, %d findings | 100 ms | %.1f ms |%n", review.findings().size(), whole[TIMES / 2]);
+        System.out.printf(Locale.ROOT, "| all rules over 1000 entities, %d findings | 100 ms | %.1f ms |%n",
+                review.findings().size(), whole[TIMES / 2]);
         System.out.printf(Locale.ROOT, "| after one edit | 5 ms | %.1f ms |%n", edited[TIMES / 2]);
     }
 

@@ -44,6 +44,7 @@ public class ScriptBenchmark {
 
     @Benchmark
     public String deriveAndWrite() {
-        return new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.DEFAULT).write(Derivation.of(design).schema(), "bench").text();
+        return new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.DEFAULT)
+                .write(Derivation.of(design).schema(), "bench").text();
     }
 }

@@ -53,7 +53,8 @@ public class SheetBenchmark {
     public void make() {
         Design random = RandomDesigns.design(1, entities);
         derivation = Derivation.of(random);
-        Map<OwnerId, Place> places = AutoLayout.arrange(new SceneMaker(Lens.TABLES, measure).make(random, derivation, random.sheet(), DIALECT));
+        Map<OwnerId, Place> places = AutoLayout
+                .arrange(new SceneMaker(Lens.TABLES, measure).make(random, derivation, random.sheet(), DIALECT));
         design = ((Applied) Editor.apply(random, new Change.PlaceCards(random.sheet().id(), places))).design();
         kept = new SceneMaker(Lens.TABLES, measure);
         scene = kept.make(design, derivation, design.sheet(), DIALECT);
@@ -73,7 +74,8 @@ public class SheetBenchmark {
     public Scene drawAfterOneCardWasMoved() {
         EntityId moved = design.entities().list().get(step++ * 7 % entities).id();
         Place place = design.sheet().place(moved).orElseThrow();
-        Change change = new Change.PlaceCards(design.sheet().id(), Map.of(moved, new Place(place.x() + (step % 2 == 0 ? 12 : -12), place.y())));
+        Change change = new Change.PlaceCards(design.sheet().id(),
+                Map.of(moved, new Place(place.x() + (step % 2 == 0 ? 12 : -12), place.y())));
         design = ((Applied) Editor.apply(design, change)).design();
         return kept.make(design, derivation, design.sheet(), DIALECT);
     }

@@ -44,7 +44,8 @@ public final class Soak {
     }
 
     public static void main(String[] arguments) throws IOException, InterruptedException {
-        new Soak(arguments[0]).run(Long.parseLong(arguments[1]), Path.of(arguments[2]), Integer.parseInt(arguments[3]), Integer.parseInt(arguments[4]));
+        new Soak(arguments[0]).run(Long.parseLong(arguments[1]), Path.of(arguments[2]), Integer.parseInt(arguments[3]),
+                Integer.parseInt(arguments[4]));
     }
 
     private void run(long pid, Path data, int minutes, int pause) throws IOException, InterruptedException {
@@ -62,7 +63,9 @@ public final class Soak {
             String design = designs.get(i % designs.size());
             people.add(Thread.ofVirtual().start(() -> person(design, random, pause)));
         }
-        System.out.println("| minute | requests | memory MB | threads | handles | processes | store kB | edit p50 ms | p95 ms | refused | wrong |");
+        System.out.println(
+                "| minute | requests | memory MB | threads | handles | processes | store kB | edit p50 ms | p95 ms | "
+                        + "refused | wrong |");
         System.out.println("|---|---|---|---|---|---|---|---|---|---|---|");
         for (int minute = 0; minute <= minutes; minute++) {
             report(minute, pid, data);
@@ -86,8 +89,10 @@ public final class Soak {
             handles = open.count();
         }
         long processes = ProcessHandle.of(pid).map(process -> process.descendants().count()).orElse(0L);
-        System.out.println(String.format(Locale.ROOT, "| %d | %d | %d | %d | %d | %d | %d | %.1f | %.1f | %d | %d |", minute, requests.get(), number(status, "VmRSS") / 1024, number(status, "Threads"), handles, processes,
-                Files.size(data.resolve("entaxis.mv.db")) / 1024, at(times, 50), at(times, 95), refused.get(), wrong.size()));
+        System.out.println(String.format(Locale.ROOT, "| %d | %d | %d | %d | %d | %d | %d | %.1f | %.1f | %d | %d |",
+                minute, requests.get(), number(status, "VmRSS") / 1024, number(status, "Threads"), handles, processes,
+                Files.size(data.resolve("entaxis.mv.db")) / 1024, at(times, 50), at(times, 95), refused.get(),
+                wrong.size()));
     }
 
     private static long number(String status, String name) {
@@ -122,30 +127,45 @@ public final class Soak {
         }
     }
 
-    private void act(Visitor visitor, String place, String entity, Random random) throws IOException, InterruptedException {
+    private void act(Visitor visitor, String place, String entity, Random random)
+            throws IOException, InterruptedException {
         switch (random.nextInt(24)) {
-            case 0 -> edit(visitor, place, "kind", "entity.add", "value", "Soaked " + random.nextInt(40), "x", "" + random.nextInt(3000), "y", "" + random.nextInt(2000));
-            case 1, 2 -> edit(visitor, place, "kind", "entity.meaning", "entity", entity, "value", "What it means, " + random.nextLong());
-            case 3 -> edit(visitor, place, "kind", "attribute.add", "owner", entity, "value", "soaked_" + random.nextInt(6) + " varchar(20) default 'x'");
-            case 4, 5, 6 -> edit(visitor, place, "kind", "cards.place", "value", entity + ":" + random.nextInt(3000) + "," + random.nextInt(2000));
-            case 7 -> edit(visitor, place, "kind", "note.add", "x", "" + random.nextInt(3000), "y", "" + random.nextInt(2000), "value", "A note. ".repeat(random.nextInt(200) + 1));
+            case 0 -> edit(visitor, place, "kind", "entity.add", "value", "Soaked " + random.nextInt(40), "x",
+                    "" + random.nextInt(3000), "y", "" + random.nextInt(2000));
+            case 1, 2 -> edit(visitor, place, "kind", "entity.meaning", "entity", entity, "value",
+                    "What it means, " + random.nextLong());
+            case 3 -> edit(visitor, place, "kind", "attribute.add", "owner", entity, "value",
+                    "soaked_" + random.nextInt(6) + " varchar(20) default 'x'");
+            case 4, 5, 6 -> edit(visitor, place, "kind", "cards.place", "value",
+                    entity + ":" + random.nextInt(3000) + "," + random.nextInt(2000));
+            case 7 -> edit(visitor, place, "kind", "note.add", "x", "" + random.nextInt(3000), "y",
+                    "" + random.nextInt(2000), "value", "A note. ".repeat(random.nextInt(200) + 1));
             case 8 -> {
                 Matcher note = NOTE.matcher(checked(visitor.get(place), place).body());
                 if (note.find()) {
-                    edit(visitor, place, "kind", random.nextBoolean() ? "note.remove" : "note.text", "note", note.group(1), "value", "Changed. ".repeat(random.nextInt(200) + 1));
+                    edit(visitor, place, "kind", random.nextBoolean() ? "note.remove" : "note.text", "note",
+                            note.group(1), "value", "Changed. ".repeat(random.nextInt(200) + 1));
                 }
             }
             case 9, 10, 11, 12 -> checked(visitor.post(place + "/undo"), "undo");
             case 13, 14 -> checked(visitor.post(place + "/redo"), "redo");
-            case 15 -> edit(visitor, place, "kind", "sheet.notation", "value", random.nextBoolean() ? "IDEF1X" : "CROWS_FOOT");
+            case 15 -> edit(visitor, place, "kind", "sheet.notation", "value",
+                    random.nextBoolean() ? "IDEF1X" : "CROWS_FOOT");
             case 16 -> checked(visitor.post(place + "/trial/run"), "trial");
-            case 17 -> checked(visitor.post(place + "/trial/query", "question", random.nextBoolean() ? "select 1" : "select count(*) from system_range(1, 100000)"), "question");
-            case 18 -> checked(visitor.post(place + "/reconcile/rehearse", "side", "database:Fenmoor site"), "rehearsal");
-            case 19 -> checked(visitor.upload(place + "/pictures", "p.png", picture(random), "x", "10", "y", "10", "seen", "" + visitor.revision()), "picture");
-            case 20 -> checked(visitor.post(place + "/versions", "version", "v" + random.nextInt(1_000_000)), "version");
+            case 17 -> checked(
+                    visitor.post(place + "/trial/query", "question",
+                            random.nextBoolean() ? "select 1" : "select count(*) from system_range(1, 100000)"),
+                    "question");
+            case 18 ->
+                    checked(visitor.post(place + "/reconcile/rehearse", "side", "database:Fenmoor site"), "rehearsal");
+            case 19 -> checked(visitor.upload(place + "/pictures", "p.png", picture(random), "x", "10", "y", "10",
+                    "seen", "" + visitor.revision()), "picture");
+            case 20 ->
+                    checked(visitor.post(place + "/versions", "version", "v" + random.nextInt(1_000_000)), "version");
             case 21 -> checked(visitor.post("/designs/" + place.substring(9) + "/arrange"), "arrange");
             default -> {
-                String[] desks = {"", "?lens=tables", "/normalize", "/sentences", "/sql", "/trial", "/reconcile", "/picture.svg", "/sheet.svg", "/script.sql?engine=MARIADB"};
+                String[] desks = {"", "?lens=tables", "/normalize", "/sentences", "/sql", "/trial", "/reconcile",
+                        "/picture.svg", "/sheet.svg", "/script.sql?engine=MARIADB"};
                 String desk = desks[random.nextInt(desks.length)];
                 checked(visitor.get(place + desk), desk);
             }
@@ -163,7 +183,8 @@ public final class Soak {
         if (answer.statusCode() == 422) {
             refused.incrementAndGet();
         } else if (answer.statusCode() >= 400) {
-            wrong.add(what + " " + answer.statusCode() + " " + answer.body().replaceAll("\\s+", " ").substring(0, Math.min(300, answer.body().length() / 2)));
+            wrong.add(what + " " + answer.statusCode() + " "
+                    + answer.body().replaceAll("\\s+", " ").substring(0, Math.min(300, answer.body().length() / 2)));
         }
         return answer;
     }

@@ -12,7 +12,10 @@ import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Many small edits one after the other, and how large the file of the store gets. Arguments: address, data folder, edits. */
+/**
+ * Many small edits one after the other, and how large the file of the store gets. Arguments: address, data folder,
+ * edits.
+ */
 public final class Swelling {
     private static final Pattern DESIGN = Pattern.compile("href=\"/designs/(d[0-9a-z]{10})\"");
     private static final Pattern ENTITY = Pattern.compile("data-select=\"(e[0-9a-z]{1,24})\"");
@@ -39,8 +42,11 @@ public final class Swelling {
             String entity = entities.get(random.nextInt(entities.size()));
             long start = System.nanoTime();
             int status = (i % 3 == 0
-                    ? visitor.post(place + "/edits", "kind", "entity.meaning", "entity", entity, "value", "Meaning " + i)
-                    : visitor.post(place + "/edits", "kind", "cards.place", "value", entity + ":" + random.nextInt(3000) + "," + random.nextInt(2000))).statusCode();
+                    ? visitor.post(place + "/edits", "kind", "entity.meaning", "entity", entity, "value",
+                            "Meaning " + i)
+                    : visitor.post(place + "/edits", "kind", "cards.place", "value",
+                            entity + ":" + random.nextInt(3000) + "," + random.nextInt(2000)))
+                    .statusCode();
             times[i] = (System.nanoTime() - start) / 1e6;
             if (status != 200) {
                 throw new IllegalStateException("edit " + i + ": " + status);
@@ -51,7 +57,9 @@ public final class Swelling {
             }
         }
         Arrays.sort(times);
-        System.out.println(String.format(Locale.ROOT, "%d edits: p50 %.1f ms, p95 %.1f ms; the file was %d kB at most and is %d kB", edits, times[edits / 2], times[edits * 95 / 100],
+        System.out.println(String.format(Locale.ROOT,
+                "%d edits: p50 %.1f ms, p95 %.1f ms; the file was %d kB at most and is %d kB", edits, times[edits / 2],
+                times[edits * 95 / 100],
                 largest / 1024, Files.size(file) / 1024));
     }
 }

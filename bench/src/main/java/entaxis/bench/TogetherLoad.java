@@ -59,8 +59,12 @@ public final class TogetherLoad {
         over = true;
         double[] times = edits.stream().mapToDouble(Double::doubleValue).sorted().toArray();
         double[] heard = updates.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-        System.out.println(String.format(Locale.ROOT, "%d people, %d s: %d edits p50 %.0f ms, p95 %.0f ms, max %.0f ms; %d updates p50 %.0f ms, p95 %.0f ms; %d went wrong", people, seconds, times.length,
-                times[times.length / 2], times[times.length * 95 / 100], times[times.length - 1], heard.length, heard[heard.length / 2], heard[heard.length * 95 / 100], wrong.get()));
+        System.out.println(String.format(Locale.ROOT,
+                "%d people, %d s: %d edits p50 %.0f ms, p95 %.0f ms, max %.0f ms; %d updates p50 %.0f ms, p95 %.0f ms; "
+                        + "%d went wrong",
+                people, seconds, times.length,
+                times[times.length / 2], times[times.length * 95 / 100], times[times.length - 1], heard.length,
+                heard[heard.length / 2], heard[heard.length * 95 / 100], wrong.get()));
         System.exit(0);
     }
 
@@ -82,8 +86,12 @@ public final class TogetherLoad {
                 }
                 if (System.nanoTime() > next) {
                     String entity = entities.get(random.nextInt(entities.size()));
-                    timed(edits, () -> random.nextInt(3) == 0 ? visitor.post(place + "/edits", "kind", "entity.meaning", "entity", entity, "value", "Meaning " + random.nextInt())
-                            : visitor.post(place + "/edits", "kind", "cards.place", "value", entity + ":" + random.nextInt(3000) + "," + random.nextInt(2000)));
+                    timed(edits,
+                            () -> random.nextInt(3) == 0
+                                    ? visitor.post(place + "/edits", "kind", "entity.meaning", "entity", entity,
+                                            "value", "Meaning " + random.nextInt())
+                                    : visitor.post(place + "/edits", "kind", "cards.place", "value",
+                                            entity + ":" + random.nextInt(3000) + "," + random.nextInt(2000)));
                     next = System.nanoTime() + random.nextInt(PAUSE) * 1_000_000L;
                 }
             }
@@ -107,7 +115,8 @@ public final class TogetherLoad {
 
     private void listen(String place, AtomicBoolean news) {
         try {
-            HttpResponse<Stream<String>> events = client.send(HttpRequest.newBuilder(URI.create(base + place + "/events")).build(), BodyHandlers.ofLines());
+            HttpResponse<Stream<String>> events = client
+                    .send(HttpRequest.newBuilder(URI.create(base + place + "/events")).build(), BodyHandlers.ofLines());
             events.body().filter(line -> line.startsWith("data:")).forEach(line -> news.set(true));
         } catch (IOException | InterruptedException | RuntimeException ended) {
             if (!over) {

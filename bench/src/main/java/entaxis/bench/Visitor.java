@@ -45,7 +45,8 @@ final class Visitor {
     }
 
     HttpResponse<String> get(String path) throws IOException, InterruptedException {
-        return client.send(HttpRequest.newBuilder(URI.create(base + path)).header("Cookie", cookie).timeout(Duration.ofSeconds(60)).build(), BodyHandlers.ofString());
+        return client.send(HttpRequest.newBuilder(URI.create(base + path)).header("Cookie", cookie)
+                .timeout(Duration.ofSeconds(60)).build(), BodyHandlers.ofString());
     }
 
     /** Posts a form: names and values in turn. */
@@ -56,24 +57,33 @@ final class Visitor {
         for (int i = 0; i < all.size(); i += 2) {
             form.append(i == 0 ? "" : "&").append(encoded(all.get(i))).append('=').append(encoded(all.get(i + 1)));
         }
-        HttpResponse<String> answer = client.send(HttpRequest.newBuilder(URI.create(base + path)).header("Content-Type", "application/x-www-form-urlencoded").header("Cookie", cookie)
-                .header("X-XSRF-TOKEN", token).header("HX-Request", "true").timeout(Duration.ofSeconds(60)).POST(HttpRequest.BodyPublishers.ofString(form.toString())).build(),
+        HttpResponse<String> answer = client.send(
+                HttpRequest.newBuilder(URI.create(base + path))
+                        .header("Content-Type", "application/x-www-form-urlencoded").header("Cookie", cookie)
+                        .header("X-XSRF-TOKEN", token).header("HX-Request", "true").timeout(Duration.ofSeconds(60))
+                        .POST(HttpRequest.BodyPublishers.ofString(form.toString())).build(),
                 BodyHandlers.ofString());
         seen(answer.body());
         return answer;
     }
 
     /** Posts a file in the field {@code file}, with other fields. */
-    HttpResponse<String> upload(String path, String name, byte[] content, String... fields) throws IOException, InterruptedException {
+    HttpResponse<String> upload(String path, String name, byte[] content, String... fields)
+            throws IOException, InterruptedException {
         String boundary = "entaxis-bench-" + window;
         StringBuilder head = new StringBuilder();
         for (int i = 0; i < fields.length; i += 2) {
-            head.append("--").append(boundary).append("\r\nContent-Disposition: form-data; name=\"").append(fields[i]).append("\"\r\n\r\n").append(fields[i + 1]).append("\r\n");
+            head.append("--").append(boundary).append("\r\nContent-Disposition: form-data; name=\"").append(fields[i])
+                    .append("\"\r\n\r\n").append(fields[i + 1]).append("\r\n");
         }
-        head.append("--").append(boundary).append("\r\nContent-Disposition: form-data; name=\"file\"; filename=\"").append(name).append("\"\r\n\r\n");
-        List<byte[]> parts = List.of(head.toString().getBytes(StandardCharsets.UTF_8), content, ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
-        return client.send(HttpRequest.newBuilder(URI.create(base + path)).header("Content-Type", "multipart/form-data; boundary=" + boundary).header("Cookie", cookie)
-                .header("X-XSRF-TOKEN", token).header("HX-Request", "true").timeout(Duration.ofSeconds(120)).POST(HttpRequest.BodyPublishers.ofByteArrays(parts)).build(), BodyHandlers.ofString());
+        head.append("--").append(boundary).append("\r\nContent-Disposition: form-data; name=\"file\"; filename=\"")
+                .append(name).append("\"\r\n\r\n");
+        List<byte[]> parts = List.of(head.toString().getBytes(StandardCharsets.UTF_8), content,
+                ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
+        return client.send(HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", "multipart/form-data; boundary=" + boundary).header("Cookie", cookie)
+                .header("X-XSRF-TOKEN", token).header("HX-Request", "true").timeout(Duration.ofSeconds(120))
+                .POST(HttpRequest.BodyPublishers.ofByteArrays(parts)).build(), BodyHandlers.ofString());
     }
 
     /** The revision that the window shows. */

@@ -20,7 +20,8 @@ public final class ChangedFields {
         /** The value in a few words. */
         public String words() {
             String text = node.map(value -> value.isString() ? value.asString() : value.toString()).orElse("");
-            return text.isEmpty() ? "empty" : "“" + (text.length() > MAX_LENGTH ? text.substring(0, MAX_LENGTH) + "…" : text) + "”";
+            return text.isEmpty() ? "empty"
+                    : "“" + (text.length() > MAX_LENGTH ? text.substring(0, MAX_LENGTH) + "…" : text) + "”";
         }
     }
 
@@ -30,7 +31,8 @@ public final class ChangedFields {
         for (JsonNode swap : DesignJson.tree(patch).path("swaps")) {
             JsonNode was = swap.path("was");
             JsonNode becomes = swap.path("becomes");
-            String element = swap.path("is").asString("") + " " + swap.path("sheet").asString("") + " " + swap.path("card").asString("") + swap.path("line").asString("") + was.path("id").asString("");
+            String element = swap.path("is").asString("") + " " + swap.path("sheet").asString("") + " "
+                    + swap.path("card").asString("") + swap.path("line").asString("") + was.path("id").asString("");
             if (!missing(was) && !missing(becomes)) {
                 compare(element, was, becomes, fields);
             }
@@ -64,7 +66,8 @@ public final class ChangedFields {
         }
     }
 
-    private static void compare(String path, Map<String, JsonNode> before, Map<String, JsonNode> after, Map<String, Value> fields) {
+    private static void compare(String path, Map<String, JsonNode> before, Map<String, JsonNode> after,
+            Map<String, Value> fields) {
         before.forEach((name, value) -> {
             if (after.containsKey(name)) {
                 compare(path + "/" + name, value, after.get(name), fields);

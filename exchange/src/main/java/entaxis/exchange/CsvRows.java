@@ -14,7 +14,10 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
-/** Rows from comma-separated text (RFC 4180) with the names of the columns in the first line; semicolons and tabs are understood where the first line has them instead. */
+/**
+ * Rows from comma-separated text (RFC 4180) with the names of the columns in the first line; semicolons and tabs are
+ * understood where the first line has them instead.
+ */
 public final class CsvRows {
     /** Rows, or what is wrong in which line from 1. */
     public record Result(Rows rows, Optional<Fault> fault) { }
@@ -39,7 +42,8 @@ public final class CsvRows {
                         return fault(at, fault.get());
                     }
                 } else if (line.size() != columns.size()) {
-                    return fault(at, "there are " + line.size() + " values for " + columns.size() + " columns; put a value that holds the separator in quotes");
+                    return fault(at, "there are " + line.size() + " values for " + columns.size()
+                            + " columns; put a value that holds the separator in quotes");
                 } else if (values.size() == most) {
                     return fault(at, "more than " + most + " rows are not read; take a part of them");
                 } else {
@@ -49,7 +53,8 @@ public final class CsvRows {
         } catch (UncheckedIOException | IOException e) {
             return fault(plain.lines().count(), "a quoted value does not end: " + e.getMessage());
         }
-        return columns.isEmpty() ? fault(1, "there is nothing; the first line names the columns") : new Result(Rows.of(columns, values), Optional.empty());
+        return columns.isEmpty() ? fault(1, "there is nothing; the first line names the columns")
+                : new Result(Rows.of(columns, values), Optional.empty());
     }
 
     static Result fault(long line, String message) {
@@ -69,7 +74,9 @@ public final class CsvRows {
             }
             columns.add(name);
         }
-        return columns.size() > Rows.MAX_COLUMNS ? Optional.of("more than " + Rows.MAX_COLUMNS + " columns cannot be looked through; leave some out") : Optional.empty();
+        return columns.size() > Rows.MAX_COLUMNS
+                ? Optional.of("more than " + Rows.MAX_COLUMNS + " columns cannot be looked through; leave some out")
+                : Optional.empty();
     }
 
     private static char delimiter(String text) {

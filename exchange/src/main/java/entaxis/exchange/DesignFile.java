@@ -18,8 +18,9 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A design as one file, its pictures in it ({@code docs/design.schema.json}). Each element stands on a line of its own and maps are in the order of their keys, so that a version
- * control system shows a small change as a small one, and saving what was opened gives the same bytes.
+ * A design as one file, its pictures in it ({@code docs/design.schema.json}). Each element stands on a line of its own
+ * and maps are in the order of their keys, so that a version control system shows a small change as a small one, and
+ * saving what was opened gives the same bytes.
  */
 public final class DesignFile {
     /** The version that is written; older ones are read, newer ones are not. */
@@ -40,7 +41,8 @@ public final class DesignFile {
 
     /** The text of the file. Pictures are asked for by their keys; those that are missing are left out. */
     public static String write(Design design, Function<String, Optional<PictureBytes>> pictures) {
-        StringBuilder text = new StringBuilder("{\n\"format\": \"").append(FORMAT).append("\",\n\"version\": ").append(VERSION);
+        StringBuilder text =
+                new StringBuilder("{\n\"format\": \"").append(FORMAT).append("\",\n\"version\": ").append(VERSION);
         JsonNode tree = MAPPER.readTree(DesignJson.write(design));
         for (Map.Entry<String, JsonNode> property : tree.properties()) {
             text.append(",\n\"").append(property.getKey()).append("\": ");
@@ -52,9 +54,11 @@ public final class DesignFile {
             }
         }
         Map<String, PictureBytes> used = new TreeMap<>();
-        design.sheets().forEach(sheet -> sheet.pictures().forEach(picture -> pictures.apply(picture.content()).ifPresent(bytes -> used.put(picture.content(), bytes))));
+        design.sheets().forEach(sheet -> sheet.pictures().forEach(
+                picture -> pictures.apply(picture.content()).ifPresent(bytes -> used.put(picture.content(), bytes))));
         ArrayNode kept = MAPPER.createArrayNode();
-        used.forEach((content, picture) -> kept.addObject().put("content", content).put("type", picture.type()).put("base64", Base64.getEncoder().encodeToString(picture.bytes())));
+        used.forEach((content, picture) -> kept.addObject().put("content", content).put("type", picture.type())
+                .put("base64", Base64.getEncoder().encodeToString(picture.bytes())));
         text.append(",\n\"pictures\": ");
         if (kept.isEmpty()) {
             text.append("[]");
@@ -75,7 +79,8 @@ public final class DesignFile {
     private static JsonNode ordered(String name, JsonNode node) {
         if (node.isObject()) {
             Map<String, JsonNode> properties = MAPS.contains(name) ? new TreeMap<>() : new LinkedHashMap<>();
-            node.properties().forEach(property -> properties.put(property.getKey(), ordered(property.getKey(), property.getValue())));
+            node.properties().forEach(
+                    property -> properties.put(property.getKey(), ordered(property.getKey(), property.getValue())));
             ObjectNode object = MAPPER.createObjectNode();
             properties.forEach(object::set);
             return object;
@@ -103,18 +108,23 @@ public final class DesignFile {
         try {
             tree = MAPPER.readTree(text);
         } catch (JacksonException e) {
-            throw new UnreadableJson("This is not a saved design: line " + (e.getLocation() == null ? 1 : e.getLocation().getLineNr()) + " is no JSON.", e);
+            throw new UnreadableJson("This is not a saved design: line "
+                    + (e.getLocation() == null ? 1 : e.getLocation().getLineNr()) + " is no JSON.", e);
         }
         if (!(tree instanceof ObjectNode object)) {
-            throw new UnreadableJson("This is not a saved design: an object { ... } is expected at the beginning.", new IllegalArgumentException("no object"));
+            throw new UnreadableJson("This is not a saved design: an object { ... } is expected at the beginning.",
+                    new IllegalArgumentException("no object"));
         }
         JsonNode version = object.remove("version");
         JsonNode format = object.remove("format");
         if (format != null && !format.asString("").equals(FORMAT)) {
-            throw new UnreadableJson("This is not a saved design: \"format\" is to be \"" + FORMAT + "\".", new IllegalArgumentException("format"));
+            throw new UnreadableJson("This is not a saved design: \"format\" is to be \"" + FORMAT + "\".",
+                    new IllegalArgumentException("format"));
         }
         if (version != null && version.asInt(0) > VERSION) {
-            throw new UnreadableJson("This design was saved by a newer Entaxis (version " + version + " of the file; this one reads up to " + VERSION + "). Bring Entaxis up to date.",
+            throw new UnreadableJson(
+                    "This design was saved by a newer Entaxis (version " + version
+                            + " of the file; this one reads up to " + VERSION + "). Bring Entaxis up to date.",
                     new IllegalArgumentException("version"));
         }
         Map<String, PictureBytes> pictures = pictures(object.remove("pictures"));
@@ -126,9 +136,11 @@ public final class DesignFile {
         int at = 0;
         for (JsonNode picture : kept == null ? MAPPER.createArrayNode() : kept) {
             try {
-                pictures.put(picture.path("content").asString(), new PictureBytes(picture.path("type").asString(), Base64.getDecoder().decode(picture.path("base64").asString())));
+                pictures.put(picture.path("content").asString(), new PictureBytes(picture.path("type").asString(),
+                        Base64.getDecoder().decode(picture.path("base64").asString())));
             } catch (IllegalArgumentException | JacksonException e) {
-                throw new UnreadableJson("This is not a saved design: pictures[" + at + "] is to have content, type and base64.", e);
+                throw new UnreadableJson(
+                        "This is not a saved design: pictures[" + at + "] is to have content, type and base64.", e);
             }
             at++;
         }

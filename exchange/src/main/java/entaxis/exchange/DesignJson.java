@@ -36,8 +36,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Designs and changes as JSON. Identities, column paths and types are plain strings, a type in its ISO spelling; where several kinds of thing can stand, a property
- * {@code is} says which.
+ * Designs and changes as JSON. Identities, column paths and types are plain strings, a type in its ISO spelling; where
+ * several kinds of thing can stand, a property {@code is} says which.
  */
 public final class DesignJson {
     private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
@@ -115,15 +115,20 @@ public final class DesignJson {
             T value = MAPPER.readValue(json, type);
             Optional<String> missing = type == Design.class ? MissingValues.path(value, "") : Optional.empty();
             if (missing.isPresent()) {
-                throw new UnreadableJson("This is not a readable design at " + missing.get() + ": a value is missing there.", new IllegalArgumentException(missing.get()));
+                throw new UnreadableJson(
+                        "This is not a readable design at " + missing.get() + ": a value is missing there.",
+                        new IllegalArgumentException(missing.get()));
             }
             return value;
         } catch (JacksonException e) {
             String place = e instanceof DatabindException bind && !bind.getPath().isEmpty() ? " at " + path(bind) : "";
-            String line = e.getLocation() != null && e.getLocation().getLineNr() > 0 ? " (line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr() + ")" : "";
-            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT) + place + line + ": " + reason(e, e.getOriginalMessage()), e);
+            String line = e.getLocation() != null && e.getLocation().getLineNr() > 0
+                    ? " (line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr() + ")" : "";
+            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT)
+                    + place + line + ": " + reason(e, e.getOriginalMessage()), e);
         } catch (IllegalArgumentException | NullPointerException | IndexOutOfBoundsException | StackOverflowError e) {
-            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT) + ": " + reason(e, e.getMessage()), e);
+            throw new UnreadableJson("This is not a readable " + type.getSimpleName().toLowerCase(java.util.Locale.ROOT)
+                    + ": " + reason(e, e.getMessage()), e);
         }
     }
 
@@ -138,7 +143,9 @@ public final class DesignJson {
     }
 
     private static String path(DatabindException e) {
-        return e.getPath().stream().map(step -> step.getPropertyName() == null ? "[" + step.getIndex() + "]" : step.getPropertyName()).collect(Collectors.joining("."));
+        return e.getPath().stream()
+                .map(step -> step.getPropertyName() == null ? "[" + step.getIndex() + "]" : step.getPropertyName())
+                .collect(Collectors.joining("."));
     }
 
     private static SqlType type(String text) {

@@ -19,7 +19,8 @@ public final class LimitedTexts extends ReadOnlySharedStringsTable {
     public void characters(char[] characters, int start, int length) throws SAXException {
         read += length;
         if (read > MAX_TEXT) {
-            throw new SheetRows.TooMuch(1, "its texts are longer than " + (MAX_TEXT >> 20) + " million characters together; take a part of it");
+            throw new SheetRows.TooMuch(1, "its texts are longer than " + (MAX_TEXT >> 20)
+                    + " million characters together; take a part of it");
         }
         super.characters(characters, start, length);
     }

@@ -15,7 +15,9 @@ final class MissingValues {
             case null -> Optional.of(path);
             case Record holder -> ofRecord(holder, path);
             case Collection<?> items -> ofItems(items, path);
-            case Map<?, ?> map -> map.entrySet().stream().map(entry -> path(entry.getValue(), path + "." + entry.getKey())).flatMap(Optional::stream).findFirst();
+            case Map<?, ?> map ->
+                    map.entrySet().stream().map(entry -> path(entry.getValue(), path + "." + entry.getKey()))
+                            .flatMap(Optional::stream).findFirst();
             case Optional<?> maybe -> maybe.flatMap(inner -> path(inner, path));
             case Iterable<?> items -> ofItems(items, path);
             default -> Optional.empty();
@@ -37,7 +39,8 @@ final class MissingValues {
         for (RecordComponent component : holder.getClass().getRecordComponents()) {
             try {
                 component.getAccessor().setAccessible(true);
-                Optional<String> missing = path(component.getAccessor().invoke(holder), path.isEmpty() ? component.getName() : path + "." + component.getName());
+                Optional<String> missing = path(component.getAccessor().invoke(holder),
+                        path.isEmpty() ? component.getName() : path + "." + component.getName());
                 if (missing.isPresent()) {
                     return missing;
                 }

@@ -19,14 +19,17 @@ import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
 import tools.jackson.databind.jsontype.NamedType;
 
 /**
- * How the records of the model are read and written, so that the model needs no annotations: the kinds of a sealed type are told apart by a property {@code is} that
- * holds the kind's name, and what an earlier version did not know yet, and so did not write, is empty.
+ * How the records of the model are read and written, so that the model needs no annotations: the kinds of a sealed type
+ * are told apart by a property {@code is} that holds the kind's name, and what an earlier version did not know yet, and
+ * so did not write, is empty.
  */
 final class ModelIntrospector extends JacksonAnnotationIntrospector {
     private static final long serialVersionUID = 1;
     /** What files and histories call kinds whose types have another name now. */
-    private static final Map<Class<?>, String> FIRST_NAMES = Map.of(Change.SwapEnds.class, "TurnRound", Change.AddSurrogateKey.class, "GiveSurrogate",
-            Change.PutOpaque.class, "PutCarried", Change.RemoveOpaque.class, "RemoveCarried", OpaqueProgram.class, "CarriedProgram", OpaqueSequence.class, "CarriedSequence");
+    private static final Map<Class<?>, String> FIRST_NAMES =
+            Map.of(Change.SwapEnds.class, "TurnRound", Change.AddSurrogateKey.class, "GiveSurrogate",
+                    Change.PutOpaque.class, "PutCarried", Change.RemoveOpaque.class, "RemoveCarried",
+                    OpaqueProgram.class, "CarriedProgram", OpaqueSequence.class, "CarriedSequence");
 
     @Override
     public JsonTypeInfo.Value findPolymorphicTypeInfo(MapperConfig<?> config, Annotated annotated) {
@@ -56,7 +59,8 @@ final class ModelIntrospector extends JacksonAnnotationIntrospector {
     @Override
     public JsonSetter.Value findSetterInfo(MapperConfig<?> config, Annotated annotated) {
         Class<?> type = annotated.getRawType();
-        boolean mayBeMissing = Collection.class.isAssignableFrom(type) || Map.class.isAssignableFrom(type) || type == Optional.class || type == Elements.class
+        boolean mayBeMissing = Collection.class.isAssignableFrom(type) || Map.class.isAssignableFrom(type)
+                || type == Optional.class || type == Elements.class
                 || type == String.class;
         return mayBeMissing ? JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY) : super.findSetterInfo(config, annotated);
     }
@@ -67,7 +71,8 @@ final class ModelIntrospector extends JacksonAnnotationIntrospector {
     }
 
     private static boolean kind(Class<?> type) {
-        return ours(type) && (type.isSealed() || type.isRecord() && List.of(type.getInterfaces()).stream().anyMatch(Class::isSealed));
+        return ours(type) && (type.isSealed()
+                || type.isRecord() && List.of(type.getInterfaces()).stream().anyMatch(Class::isSealed));
     }
 
     private static boolean ours(Class<?> type) {

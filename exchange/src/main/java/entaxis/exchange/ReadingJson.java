@@ -27,9 +27,14 @@ public final class ReadingJson {
         Dialect dialect = Dialect.of(reading.engine());
         Map<String, Object> all = new LinkedHashMap<>();
         all.put("tables", reading.schema().tables().stream().map(table -> table(table, dialect)).toList());
-        all.put("sequences", reading.schema().sequences().stream().map(sequence -> Map.of("schema", sequence.namespace(), "name", sequence.name())).toList());
-        all.put("types", reading.schema().types().stream().map(type -> Map.of("name", type.name(), "kind", type.getClass().getSimpleName().replace("Definition", "").toLowerCase(java.util.Locale.ROOT))).toList());
-        all.put("programs", reading.schema().programs().stream().map(program -> Map.of("kind", program.kind().word(), "name", program.name())).toList());
+        all.put("sequences", reading.schema().sequences().stream()
+                .map(sequence -> Map.of("schema", sequence.namespace(), "name", sequence.name())).toList());
+        all.put("types",
+                reading.schema().types().stream().map(type -> Map.of("name", type.name(), "kind",
+                        type.getClass().getSimpleName().replace("Definition", "").toLowerCase(java.util.Locale.ROOT)))
+                        .toList());
+        all.put("programs", reading.schema().programs().stream()
+                .map(program -> Map.of("kind", program.kind().word(), "name", program.name())).toList());
         all.put("steppedOver", reading.steppedOver().stream().map(passed -> {
             Map<String, Object> one = new LinkedHashMap<>();
             put(one, "file", passed.file());
@@ -112,7 +117,8 @@ public final class ReadingJson {
     }
 
     private static Map<String, Object> index(TableIndex index) {
-        Map<String, Object> one = key(index.name(), index.columns().stream().map(TableIndex.IndexColumn::name).toList());
+        Map<String, Object> one =
+                key(index.name(), index.columns().stream().map(TableIndex.IndexColumn::name).toList());
         one.put("unique", index.unique());
         put(one, "method", index.method());
         index.predicate().ifPresent(rows -> one.put("where", rows));

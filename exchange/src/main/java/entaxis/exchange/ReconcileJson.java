@@ -13,7 +13,10 @@ public final class ReconcileJson {
 
     private ReconcileJson() { }
 
-    /** An array with {@code object}, {@code name}, {@code what}, {@code from}, {@code to} and {@code risk} per difference; a side that has nothing there is {@code null}. */
+    /**
+     * An array with {@code object}, {@code name}, {@code what}, {@code from}, {@code to} and {@code risk} per
+     * difference; a side that has nothing there is {@code null}.
+     */
     public static String of(List<Difference> differences) {
         return MAPPER.writeValueAsString(differences.stream().map(difference -> {
             Map<String, Object> one = new LinkedHashMap<>();

@@ -6,7 +6,9 @@ import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 
-/** Turns the bytes of a script into text: UTF-8, UTF-16 where a mark says so (as some tools save), else one byte a sign. */
+/**
+ * Turns the bytes of a script into text: UTF-8, UTF-16 where a mark says so (as some tools save), else one byte a sign.
+ */
 public final class ScriptText {
     private ScriptText() { }
 
@@ -19,7 +21,8 @@ public final class ScriptText {
             return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16BE);
         }
         try {
-            return StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT).onUnmappableCharacter(CodingErrorAction.REPORT).decode(ByteBuffer.wrap(bytes)).toString();
+            return StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT)
+                    .onUnmappableCharacter(CodingErrorAction.REPORT).decode(ByteBuffer.wrap(bytes)).toString();
         } catch (CharacterCodingException e) {
             return new String(bytes, Charset.forName("windows-1252"));
         }

@@ -47,7 +47,8 @@ final class SheetRows implements XSSFSheetXMLHandler.SheetContentsHandler {
 
     @Override
     public void cell(String reference, String value, XSSFComment comment) {
-        int column = reference == null ? cells.isEmpty() ? 0 : cells.lastKey() + 1 : new CellReference(reference).getCol();
+        int column =
+                reference == null ? cells.isEmpty() ? 0 : cells.lastKey() + 1 : new CellReference(reference).getCol();
         cells.put(column, value == null ? "" : value.strip());
     }
 
@@ -96,6 +97,7 @@ final class SheetRows implements XSSFSheetXMLHandler.SheetContentsHandler {
 
     /** All of it. */
     CsvRows.Result result() {
-        return columns.isEmpty() ? CsvRows.fault(1, "there is nothing; the first row names the columns") : new CsvRows.Result(Rows.of(columns, values), Optional.empty());
+        return columns.isEmpty() ? CsvRows.fault(1, "there is nothing; the first row names the columns")
+                : new CsvRows.Result(Rows.of(columns, values), Optional.empty());
     }
 }

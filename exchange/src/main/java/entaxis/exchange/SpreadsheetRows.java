@@ -18,8 +18,9 @@ import org.xml.sax.SAXException;
 import org.xml.sax.XMLReader;
 
 /**
- * Rows from the first sheet of an Office Open XML workbook (ISO/IEC 29500), with the names of the columns in its first filled row. Formulas give their stored values. Rows are
- * read one by one, so that a limit counts before the rest is unpacked; memory is in proportion to the rows that are kept and to the texts of the workbook, which are limited too.
+ * Rows from the first sheet of an Office Open XML workbook (ISO/IEC 29500), with the names of the columns in its first
+ * filled row. Formulas give their stored values. Rows are read one by one, so that a limit counts before the rest is
+ * unpacked; memory is in proportion to the rows that are kept and to the texts of the workbook, which are limited too.
  */
 public final class SpreadsheetRows {
     private static final long MAX_UNPACKED = 400L << 20;
@@ -55,7 +56,8 @@ public final class SpreadsheetRows {
         }
     }
 
-    private static CsvRows.Result read(Path file, int most) throws IOException, OpenXML4JException, SAXException, ParserConfigurationException {
+    private static CsvRows.Result read(Path file, int most)
+            throws IOException, OpenXML4JException, SAXException, ParserConfigurationException {
         try (OPCPackage book = OPCPackage.open(file.toFile(), PackageAccess.READ)) {
             XSSFReader reader = new XSSFReader(book);
             Iterator<InputStream> sheets = reader.getSheetsData();
@@ -65,7 +67,8 @@ public final class SpreadsheetRows {
             SheetRows rows = new SheetRows(most);
             try (InputStream sheet = sheets.next()) {
                 XMLReader xml = XMLHelper.newXMLReader();
-                xml.setContentHandler(new XSSFSheetXMLHandler(reader.getStylesTable(), new LimitedTexts(book), rows, new PlainValues(), false));
+                xml.setContentHandler(new XSSFSheetXMLHandler(reader.getStylesTable(), new LimitedTexts(book), rows,
+                        new PlainValues(), false));
                 xml.parse(new InputSource(sheet));
             }
             return rows.result();

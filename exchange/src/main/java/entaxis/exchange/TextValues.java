@@ -41,7 +41,8 @@ final class TextValues extends SimpleModule {
         return this;
     }
 
-    private static <T> Object readOrReport(Function<String, T> read, String text, Class<?> type, DeserializationContext context) {
+    private static <T> Object readOrReport(Function<String, T> read, String text, Class<?> type,
+            DeserializationContext context) {
         try {
             return read.apply(text);
         } catch (IllegalArgumentException e) {

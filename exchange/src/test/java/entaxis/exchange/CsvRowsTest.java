@@ -10,10 +10,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 class CsvRowsTest {
     @Test
     void quotesSeparatorsAndLineEnds() {
-        CsvRows.Result result = CsvRows.read("\uFEFFtray,\"taxon, full\"\r\nT1,\"Briza \"\"ostra\"\"\"\r\n\r\nT2,\"two\nlines\"\r\n", 10);
+        CsvRows.Result result = CsvRows
+                .read("\uFEFFtray,\"taxon, full\"\r\nT1,\"Briza \"\"ostra\"\"\"\r\n\r\nT2,\"two\nlines\"\r\n", 10);
         assertThat(result.fault()).isEmpty();
         assertThat(result.rows().columns()).containsExactly("tray", "taxon, full");
-        assertThat(result.rows().values()).containsExactly(List.of("T1", "Briza \"ostra\""), List.of("T2", "two\nlines"));
+        assertThat(result.rows().values()).containsExactly(List.of("T1", "Briza \"ostra\""),
+                List.of("T2", "two\nlines"));
         assertThat(CsvRows.read("a;b\n1,5;2\n", 10).rows().values()).containsExactly(List.of("1,5", "2"));
         assertThat(CsvRows.read("a\tb\n1\t2\n", 10).rows().columns()).containsExactly("a", "b");
     }

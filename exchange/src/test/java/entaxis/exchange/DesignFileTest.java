@@ -43,30 +43,46 @@ class DesignFileTest {
         assertThat(after.stream().filter(line -> !before.contains(line))).hasSize(1);
     }
 
-    /** The published schema is that of the model, and a validator that knows nothing of us finds designs valid against it, and broken ones not. */
+    /**
+     * The published schema is that of the model, and a validator that knows nothing of us finds designs valid against
+     * it, and broken ones not.
+     */
     @Test
     void theSchemaInDocsHolds() throws IOException {
         if (Boolean.getBoolean("entaxis.schema")) {
             Files.writeString(SCHEMA, DesignSchema.text());
         }
-        assertThat(Files.readString(SCHEMA)).as("docs/design.schema.json; -Dentaxis.schema=true writes it").isEqualTo(DesignSchema.text());
-        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(SCHEMA), InputFormat.JSON);
+        assertThat(Files.readString(SCHEMA)).as("docs/design.schema.json; -Dentaxis.schema=true writes it")
+                .isEqualTo(DesignSchema.text());
+        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(SCHEMA), InputFormat.JSON);
         for (int seed = 0; seed < 40; seed++) {
-            assertThat(schema.validate(saved(RandomDesigns.design(seed, 12)), InputFormat.JSON)).as("seed %d", seed).isEmpty();
+            assertThat(schema.validate(saved(RandomDesigns.design(seed, 12)), InputFormat.JSON)).as("seed %d", seed)
+                    .isEmpty();
         }
-        assertThat(schema.validate(saved(RandomDesigns.design(1, 3)).replace("\"name\":", "\"nome\":"), InputFormat.JSON)).isNotEmpty();
+        assertThat(
+                schema.validate(saved(RandomDesigns.design(1, 3)).replace("\"name\":", "\"nome\":"), InputFormat.JSON))
+                .isNotEmpty();
     }
 
     @Test
     void olderFilesOpenAndBrokenOnesSayWhere() {
         Design design = RandomDesigns.design(3, 4);
         assertThat(DesignFile.read(DesignJson.write(design)).design()).isEqualTo(design);
-        assertThatThrownBy(() -> DesignFile.read("[]")).isInstanceOf(UnreadableJson.class).hasMessageContaining("object");
-        assertThatThrownBy(() -> DesignFile.read("{\"format\": \"other\"}")).isInstanceOf(UnreadableJson.class).hasMessageContaining("format");
-        assertThatThrownBy(() -> DesignFile.read("{\"version\": 99}")).isInstanceOf(UnreadableJson.class).hasMessageContaining("newer");
-        assertThatThrownBy(() -> DesignFile.read("{\n\"entities\": [ { ]")).isInstanceOf(UnreadableJson.class).hasMessageContaining("line 2");
-        assertThatThrownBy(() -> DesignFile.read(saved(design).replaceFirst("\"required\":(true|false)", "\"required\":\"perhaps\""))).isInstanceOf(UnreadableJson.class)
+        assertThatThrownBy(() -> DesignFile.read("[]")).isInstanceOf(UnreadableJson.class)
+                .hasMessageContaining("object");
+        assertThatThrownBy(() -> DesignFile.read("{\"format\": \"other\"}")).isInstanceOf(UnreadableJson.class)
+                .hasMessageContaining("format");
+        assertThatThrownBy(() -> DesignFile.read("{\"version\": 99}")).isInstanceOf(UnreadableJson.class)
+                .hasMessageContaining("newer");
+        assertThatThrownBy(() -> DesignFile.read("{\n\"entities\": [ { ]")).isInstanceOf(UnreadableJson.class)
+                .hasMessageContaining("line 2");
+        assertThatThrownBy(() -> DesignFile
+                .read(saved(design).replaceFirst("\"required\":(true|false)", "\"required\":\"perhaps\"")))
+                .isInstanceOf(UnreadableJson.class)
                 .hasMessageContaining("entities").hasMessageContaining("required");
-        assertThatThrownBy(() -> DesignFile.read(saved(design).replace("\"pictures\": []", "\"pictures\": [{\"base64\": \"?\"}]"))).isInstanceOf(UnreadableJson.class).hasMessageContaining("pictures[0]");
+        assertThatThrownBy(
+                () -> DesignFile.read(saved(design).replace("\"pictures\": []", "\"pictures\": [{\"base64\": \"?\"}]")))
+                .isInstanceOf(UnreadableJson.class).hasMessageContaining("pictures[0]");
     }
 }

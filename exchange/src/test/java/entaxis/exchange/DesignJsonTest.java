@@ -68,13 +68,21 @@ class DesignJsonTest {
         return Stream.of(
                 new Change.RenameEntity(ENTITY, "<b>\"'\n漢字"),
                 new Change.AssignArea(ENTITY, Optional.empty()),
-                new Change.AddAttributes(ENTITY, List.of(new Change.NewAttribute(Attribute.of(ATTRIBUTE, "x", SqlType.varchar(3)).withDefault(Optional.of("'a'")), true, false))),
+                new Change.AddAttributes(ENTITY,
+                        List.of(new Change.NewAttribute(
+                                Attribute.of(ATTRIBUTE, "x", SqlType.varchar(3)).withDefault(Optional.of("'a'")), true,
+                                false))),
                 new Change.AlterAttribute(RELATIONSHIP, ATTRIBUTE, new AttributeAspect.Check(Optional.of("x > 0"))),
                 new Change.SetKeys(ENTITY, new KeyPart.InheritedPart(RELATIONSHIP), OptionalInt.of(2), Set.of(1, 3)),
-                new Change.AlterRelationship(RELATIONSHIP, new RelationshipAspect.HowMany(Side.SECOND, Cardinality.ONE_OR_MORE)),
-                new Change.AlterRelationship(RELATIONSHIP, new RelationshipAspect.ColumnName(Side.FIRST, ColumnPath.own(ATTRIBUTE).over(RELATIONSHIP, Side.SECOND), "c")),
-                new Change.PlaceCards(new SheetId("p1"), Map.of(ENTITY, new Place(1, -2), RELATIONSHIP, new Place(3, 4))),
-                new Change.PutOpaque(new OpaqueProgram(new OpaqueId("v1"), ProgramKind.TRIGGER, "depot", "weigh", Target.SQLITE, "CREATE TRIGGER weigh ...\nEND")),
+                new Change.AlterRelationship(RELATIONSHIP,
+                        new RelationshipAspect.HowMany(Side.SECOND, Cardinality.ONE_OR_MORE)),
+                new Change.AlterRelationship(RELATIONSHIP,
+                        new RelationshipAspect.ColumnName(Side.FIRST,
+                                ColumnPath.own(ATTRIBUTE).over(RELATIONSHIP, Side.SECOND), "c")),
+                new Change.PlaceCards(new SheetId("p1"),
+                        Map.of(ENTITY, new Place(1, -2), RELATIONSHIP, new Place(3, 4))),
+                new Change.PutOpaque(new OpaqueProgram(new OpaqueId("v1"), ProgramKind.TRIGGER, "depot", "weigh",
+                        Target.SQLITE, "CREATE TRIGGER weigh ...\nEND")),
                 new Change.PutOpaque(new OpaqueSequence(new OpaqueId("v2"), "", "lots", 5, -10)),
                 new Change.RemoveOpaque(new OpaqueId("v1")),
                 new Change.AddRow(new SampleRow(new RowId("w1"), ENTITY, Map.of(ColumnPath.own(ATTRIBUTE), "v"))));
@@ -89,9 +97,11 @@ class DesignJsonTest {
     @Test
     void theInverseOfADeletionComesBackEqual() {
         Design design = RandomDesigns.design(7, 12);
-        Applied applied = (Applied) Editor.apply(design, new Change.RemoveEntity(design.entities().list().getFirst().id()));
+        Applied applied =
+                (Applied) Editor.apply(design, new Change.RemoveEntity(design.entities().list().getFirst().id()));
         assertThat(DesignJson.readPatch(DesignJson.write(applied.inverse()))).isEqualTo(applied.inverse());
-        assertThat(((Applied) Editor.apply(applied.design(), DesignJson.readPatch(DesignJson.write(applied.inverse())))).design()).isEqualTo(design);
+        assertThat(((Applied) Editor.apply(applied.design(), DesignJson.readPatch(DesignJson.write(applied.inverse()))))
+                .design()).isEqualTo(design);
     }
 
     /** Written by the first version, before designs had types, categories, several sheets and indexes of their own. */
@@ -114,7 +124,8 @@ class DesignJsonTest {
     @Test
     void unreadableTextIsReportedAndNotHalfRead() {
         assertThatThrownBy(() -> DesignJson.readDesign("{\"facts\":")).isInstanceOf(UnreadableJson.class);
-        assertThatThrownBy(() -> DesignJson.readChange("{\"is\":\"RenameEntity\",\"entity\":\"nonsense!\",\"name\":\"x\"}"))
+        assertThatThrownBy(
+                () -> DesignJson.readChange("{\"is\":\"RenameEntity\",\"entity\":\"nonsense!\",\"name\":\"x\"}"))
                 .isInstanceOf(UnreadableJson.class).hasMessageContaining("nonsense!");
         assertThatThrownBy(() -> DesignJson.readChange("[".repeat(100_000))).isInstanceOf(UnreadableJson.class);
     }

@@ -14,7 +14,10 @@ import java.util.Optional;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The JSON Schema (draft 2020-12) of saved designs, made from the model itself, so that what ships in docs cannot fall behind it. */
+/**
+ * The JSON Schema (draft 2020-12) of saved designs, made from the model itself, so that what ships in docs cannot fall
+ * behind it.
+ */
 final class DesignSchema {
     private final Map<String, Object> definitions = new LinkedHashMap<>();
 
@@ -35,12 +38,14 @@ final class DesignSchema {
         root.put("required", List.of("facts", "entities", "relationships", "sheets"));
         root.put("additionalProperties", false);
         root.put("$defs", schema.definitions);
-        return JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build().writeValueAsString(root) + "\n";
+        return JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT)
+                .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build().writeValueAsString(root) + "\n";
     }
 
     private static Map<String, Object> picture() {
         return Map.of("type", "object", "required", List.of("base64", "content", "type"), "properties",
-                Map.of("content", Map.of("type", "string"), "type", Map.of("type", "string"), "base64", Map.of("type", "string", "contentEncoding", "base64")));
+                Map.of("content", Map.of("type", "string"), "type", Map.of("type", "string"), "base64",
+                        Map.of("type", "string", "contentEncoding", "base64")));
     }
 
     private Map<String, Object> properties(Class<?> record) {
@@ -69,7 +74,8 @@ final class DesignSchema {
     }
 
     private Object ofClass(Class<?> type) {
-        if (type == String.class || type.getSimpleName().endsWith("Id") || type.getSimpleName().equals("ColumnPath") || type.getSimpleName().equals("SqlType")) {
+        if (type == String.class || type.getSimpleName().endsWith("Id") || type.getSimpleName().equals("ColumnPath")
+                || type.getSimpleName().equals("SqlType")) {
             return Map.of("type", "string");
         }
         if (type == int.class || type == long.class || type == Integer.class || type == Long.class) {

@@ -28,7 +28,9 @@ class HostileWorkbooksTest {
             book.write(plain);
         }
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (java.util.zip.ZipInputStream in = new java.util.zip.ZipInputStream(new java.io.ByteArrayInputStream(plain.toByteArray())); ZipOutputStream zip = new ZipOutputStream(out)) {
+        try (java.util.zip.ZipInputStream in =
+                new java.util.zip.ZipInputStream(new java.io.ByteArrayInputStream(plain.toByteArray()));
+                ZipOutputStream zip = new ZipOutputStream(out)) {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
                 zip.putNextEntry(new ZipEntry(entry.getName()));
                 if (entry.getName().equals(changed)) {
@@ -49,7 +51,8 @@ class HostileWorkbooksTest {
         com.sun.management.ThreadMXBean threads = (com.sun.management.ThreadMXBean) ManagementFactory.getThreadMXBean();
         long before = threads.getCurrentThreadAllocatedBytes();
         CsvRows.Result result = SpreadsheetRows.read(bytes, 100);
-        assertThat(threads.getCurrentThreadAllocatedBytes() - before).as("bytes allocated for %d bytes of file", bytes.length).isLessThan(LARGE_SIZE);
+        assertThat(threads.getCurrentThreadAllocatedBytes() - before)
+                .as("bytes allocated for %d bytes of file", bytes.length).isLessThan(LARGE_SIZE);
         return result;
     }
 
@@ -58,7 +61,8 @@ class HostileWorkbooksTest {
         byte[] bytes = book("xl/worksheets/sheet1.xml", out -> {
             text(out, "<worksheet xmlns='http://schemas.openxmlformats.org/spreadsheetml/2006/main'><sheetData>");
             for (int i = 1; i <= 1_000_000; i++) {
-                text(out, "<row r='" + i + "'><c r='A" + i + "' t='inlineStr'><is><t>value" + i + "</t></is></c><c r='B" + i + "'><v>" + i + "</v></c></row>");
+                text(out, "<row r='" + i + "'><c r='A" + i + "' t='inlineStr'><is><t>value" + i + "</t></is></c><c r='B"
+                        + i + "'><v>" + i + "</v></c></row>");
             }
             text(out, "</sheetData></worksheet>");
         });
@@ -78,13 +82,16 @@ class HostileWorkbooksTest {
             }
             text(out, "</sst>");
         });
-        assertThat(SpreadsheetRows.read(bytes, 100).fault()).get().satisfies(fault -> assertThat(fault.message()).containsAnyOf("texts are longer than", "no workbook that can be read"));
+        assertThat(SpreadsheetRows.read(bytes, 100).fault()).get().satisfies(fault -> assertThat(fault.message())
+                .containsAnyOf("texts are longer than", "no workbook that can be read"));
     }
 
     @Test
     void archivesThatSwellAreRefused() throws IOException {
         byte[] bytes = book("xl/worksheets/sheet1.xml", out -> {
-            text(out, "<worksheet xmlns='http://schemas.openxmlformats.org/spreadsheetml/2006/main'><sheetData><row r='1'><c r='A1' t='inlineStr'><is><t>");
+            text(out,
+                    "<worksheet xmlns='http://schemas.openxmlformats.org/spreadsheetml/2006/main'><sheetData><row "
+                            + "r='1'><c r='A1' t='inlineStr'><is><t>");
             byte[] zeros = " ".repeat(1 << 16).getBytes(StandardCharsets.US_ASCII);
             for (int i = 0; i < 6_000; i++) {
                 out.write(zeros);
@@ -92,13 +99,17 @@ class HostileWorkbooksTest {
             text(out, "</t></is></c></row></sheetData></worksheet>");
         });
         assertThat(bytes.length).isLessThan(2_000_000);
-        assertThat(readInLittleMemory(bytes).fault()).get().satisfies(fault -> assertThat(fault.message()).contains("no workbook that can be read"));
+        assertThat(readInLittleMemory(bytes).fault()).get()
+                .satisfies(fault -> assertThat(fault.message()).contains("no workbook that can be read"));
     }
 
     @Test
     void externalEntitiesAreNotRead() throws IOException {
-        byte[] bytes = book("xl/worksheets/sheet1.xml", out -> text(out, "<!DOCTYPE x [<!ENTITY e SYSTEM 'file:///etc/passwd'>]><worksheet xmlns='http://schemas.openxmlformats.org/spreadsheetml/2006/main'>"
-                + "<sheetData><row r='1'><c r='A1' t='inlineStr'><is><t>&e;</t></is></c></row></sheetData></worksheet>"));
+        byte[] bytes = book("xl/worksheets/sheet1.xml", out -> text(out,
+                "<!DOCTYPE x [<!ENTITY e SYSTEM 'file:///etc/passwd'>]><worksheet "
+                        + "xmlns='http://schemas.openxmlformats.org/spreadsheetml/2006/main'>"
+                        + "<sheetData><row r='1'><c r='A1' t='inlineStr'><is><t>&e;"
+                        + "</t></is></c></row></sheetData></worksheet>"));
         assertThat(SpreadsheetRows.read(bytes, 100).toString()).doesNotContain("root:");
     }
 }

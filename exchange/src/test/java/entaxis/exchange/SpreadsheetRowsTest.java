@@ -18,7 +18,8 @@ class SpreadsheetRowsTest {
         try (XSSFWorkbook book = new XSSFWorkbook(); ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             Sheet sheet = book.createSheet("Sowing");
             Row names = sheet.createRow(1);
-            List.of("tray", "sown_on", "cells", "share", faulty ? "tray" : "twice").forEach(name -> names.createCell(names.getLastCellNum() < 0 ? 0 : names.getLastCellNum()).setCellValue(name));
+            List.of("tray", "sown_on", "cells", "share", faulty ? "tray" : "twice").forEach(name -> names
+                    .createCell(names.getLastCellNum() < 0 ? 0 : names.getLastCellNum()).setCellValue(name));
             Row row = sheet.createRow(2);
             row.createCell(0).setCellValue(" T-01 ");
             CellStyle day = book.createCellStyle();
@@ -42,14 +43,18 @@ class SpreadsheetRowsTest {
         CsvRows.Result result = SpreadsheetRows.read(book(false), 10);
         assertThat(result.fault()).isEmpty();
         assertThat(result.rows().columns()).containsExactly("tray", "sown_on", "cells", "share", "twice");
-        assertThat(result.rows().values()).containsExactly(List.of("T-01", "2026-03-09", "24", "0.75", "48"), List.of("T-02", "", "", "", ""));
+        assertThat(result.rows().values()).containsExactly(List.of("T-01", "2026-03-09", "24", "0.75", "48"),
+                List.of("T-02", "", "", "", ""));
     }
 
     @Test
     void faultsNameTheRow() throws IOException {
-        assertThat(SpreadsheetRows.read(book(true), 10).fault()).get().isEqualTo(new CsvRows.Fault(2, "two columns are called tray; rename one of them"));
-        assertThat(SpreadsheetRows.read(book(false), 1).fault()).get().isEqualTo(new CsvRows.Fault(5, "more than 1 rows are not read; take a part of them"));
-        assertThat(SpreadsheetRows.read("PK\u0003\u0004 nothing".getBytes(StandardCharsets.ISO_8859_1), 10).fault()).get()
+        assertThat(SpreadsheetRows.read(book(true), 10).fault()).get()
+                .isEqualTo(new CsvRows.Fault(2, "two columns are called tray; rename one of them"));
+        assertThat(SpreadsheetRows.read(book(false), 1).fault()).get()
+                .isEqualTo(new CsvRows.Fault(5, "more than 1 rows are not read; take a part of them"));
+        assertThat(SpreadsheetRows.read("PK\u0003\u0004 nothing".getBytes(StandardCharsets.ISO_8859_1), 10).fault())
+                .get()
                 .satisfies(fault -> assertThat(fault.message()).startsWith("this is no workbook that can be read"));
         assertThat(SpreadsheetRows.recognised("a,b".getBytes(StandardCharsets.UTF_8))).isFalse();
     }

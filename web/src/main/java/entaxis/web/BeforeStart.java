@@ -28,14 +28,17 @@ class BeforeStart implements ApplicationListener<ApplicationEnvironmentPreparedE
     public void onApplicationEvent(ApplicationEnvironmentPreparedEvent event) {
         String address = event.getEnvironment().getProperty("server.address", "127.0.0.1");
         if (!loopback(address)) {
-            throw new Refused("Entaxis has no sign-in yet and serves this machine only; “" + address + "” could be reached from others. Leave server.address out, or give 127.0.0.1.");
+            throw new Refused("Entaxis has no sign-in yet and serves this machine only; “" + address
+                    + "” could be reached from others. Leave server.address out, or give 127.0.0.1.");
         }
         try {
             Path data = Path.of(event.getEnvironment().getProperty("entaxis.data", "./data"));
             StoreFiles.own(data);
             Path store = data.resolve(StoreFiles.DATABASE);
             if (Files.exists(store) && Files.size(store) == 0) {
-                throw new Refused("The store " + store + " is empty: its content is lost, perhaps because a disk was full. Move the file away, then bring a backup back with ./entaxis restore FILE, or start "
+                throw new Refused("The store " + store
+                        + " is empty: its content is lost, perhaps because a disk was full. Move the file away, then "
+                        + "bring a backup back with ./entaxis restore FILE, or start "
                         + "without one to begin anew.");
             }
         } catch (IOException e) {

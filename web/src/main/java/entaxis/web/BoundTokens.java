@@ -66,7 +66,8 @@ final class BoundTokens implements CsrfTokenRepository {
     @Override
     public void saveToken(CsrfToken token, HttpServletRequest request, HttpServletResponse response) {
         if (token != null && request.getAttribute(MADE) instanceof String session && session(request).isEmpty()) {
-            response.addHeader(HttpHeaders.SET_COOKIE, ResponseCookie.from(COOKIE, session).path("/").httpOnly(true).sameSite("Lax").build().toString());
+            response.addHeader(HttpHeaders.SET_COOKIE,
+                    ResponseCookie.from(COOKIE, session).path("/").httpOnly(true).sameSite("Lax").build().toString());
         }
     }
 
@@ -76,7 +77,8 @@ final class BoundTokens implements CsrfTokenRepository {
     }
 
     private static Optional<String> session(HttpServletRequest request) {
-        return Stream.ofNullable(request.getCookies()).flatMap(Arrays::stream).filter(cookie -> cookie.getName().equals(COOKIE)).map(Cookie::getValue)
+        return Stream.ofNullable(request.getCookies()).flatMap(Arrays::stream)
+                .filter(cookie -> cookie.getName().equals(COOKIE)).map(Cookie::getValue)
                 .filter(value -> value.matches("[A-Za-z0-9_-]{43}")).findFirst();
     }
 
@@ -84,7 +86,8 @@ final class BoundTokens implements CsrfTokenRepository {
         try {
             Mac mac = Mac.getInstance("HmacSHA256");
             mac.init(new SecretKeySpec(secret, "HmacSHA256"));
-            return new DefaultCsrfToken("X-XSRF-TOKEN", "_csrf", TEXT.encodeToString(mac.doFinal(session.getBytes(StandardCharsets.UTF_8))));
+            return new DefaultCsrfToken("X-XSRF-TOKEN", "_csrf",
+                    TEXT.encodeToString(mac.doFinal(session.getBytes(StandardCharsets.UTF_8))));
         } catch (GeneralSecurityException e) {
             throw new IllegalStateException("every Java has HmacSHA256", e);
         }

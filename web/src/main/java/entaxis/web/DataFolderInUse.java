@@ -10,6 +10,7 @@ class DataFolderInUse extends AbstractFailureAnalyzer<JdbcSQLNonTransientConnect
     @Override
     protected FailureAnalysis analyze(Throwable failure, JdbcSQLNonTransientConnectionException cause) {
         return cause.getErrorCode() != ErrorCode.DATABASE_ALREADY_OPEN_1 ? null
-                : new FailureAnalysis("The data folder is in use by another Entaxis.", "Use the one that runs, stop it first, or name another folder with --data.", cause);
+                : new FailureAnalysis("The data folder is in use by another Entaxis.",
+                        "Use the one that runs, stop it first, or name another folder with --data.", cause);
     }
 }

@@ -21,7 +21,8 @@ public class EntaxisApplication {
             CommandTraining.run();
             return;
         }
-        OptionalInt done = new CommandLine(new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8),
+        OptionalInt done = new CommandLine(
+                new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8),
                 new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8)).run(args);
         if (done.isPresent()) {
             System.exit(done.getAsInt());

@@ -19,7 +19,8 @@ final class SameOrigin extends OncePerRequestFilter {
     private static final Set<String> OWN_SITES = Set.of("same-origin", "none");
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         if (SAFE.contains(request.getMethod()) || own(request)) {
             chain.doFilter(request, response);
         } else {
@@ -30,6 +31,7 @@ final class SameOrigin extends OncePerRequestFilter {
     private static boolean own(HttpServletRequest request) {
         String site = request.getHeader("Sec-Fetch-Site");
         String origin = request.getHeader("Origin");
-        return (site == null || OWN_SITES.contains(site)) && (origin == null || origin.equals(request.getScheme() + "://" + request.getHeader("Host")));
+        return (site == null || OWN_SITES.contains(site))
+                && (origin == null || origin.equals(request.getScheme() + "://" + request.getHeader("Host")));
     }
 }

@@ -18,7 +18,9 @@ import org.springframework.security.web.firewall.StrictHttpFirewall;
 @Configuration
 class SecurityConfig {
     private static final Set<String> HOSTS = Set.of("127.0.0.1", "localhost", "::1", "[::1]");
-    private static final String POLICY = "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; "
+    private static final String POLICY =
+            "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; object-src 'none'; "
+                    + "base-uri 'self'; "
             + "form-action 'self'; frame-ancestors 'none'";
 
     /** Where a request comes from and the token that it carries both tell whether it is the designer's own. */
@@ -27,10 +29,13 @@ class SecurityConfig {
         BoundTokens tokens = BoundTokens.of(Path.of(folder));
         return http
                 .addFilterBefore(new SameOrigin(), CsrfFilter.class)
-                .authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD).permitAll().anyRequest().permitAll())
+                .authorizeHttpRequests(
+                        requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD)
+                                .permitAll().anyRequest().permitAll())
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens))
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY)).cacheControl(Customizer.withDefaults()))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
+                        .cacheControl(Customizer.withDefaults()))
                 .build();
     }
 

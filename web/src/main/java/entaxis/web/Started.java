@@ -24,7 +24,8 @@ class Started {
         Thread.ofPlatform().daemon().name("fonts").start(Started::loadFonts);
         ConfigurableApplicationContext context = event.getApplicationContext();
         if (context instanceof WebServerApplicationContext web) {
-            System.out.println("Entaxis is at http://127.0.0.1:" + web.getWebServer().getPort() + "/  (Ctrl+C stops it)");
+            System.out
+                    .println("Entaxis is at http://127.0.0.1:" + web.getWebServer().getPort() + "/  (Ctrl+C stops it)");
         }
     }
 

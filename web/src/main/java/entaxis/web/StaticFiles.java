@@ -18,9 +18,12 @@ class StaticFiles implements WebMvcConfigurer {
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
         for (String folder : new String[] {"css", "js", "vendor", "fonts"}) {
-            registry.addResourceHandler("/" + folder + "/**").addResourceLocations("classpath:/static/" + folder + "/").setCacheControl(A_DAY).resourceChain(true);
+            registry.addResourceHandler("/" + folder + "/**").addResourceLocations("classpath:/static/" + folder + "/")
+                    .setCacheControl(A_DAY).resourceChain(true);
         }
-        registry.addResourceHandler("/favicon.svg").addResourceLocations("classpath:/static/").setCacheControl(A_DAY).resourceChain(true);
-        registry.addResourceHandler("/webjars/**").addResourceLocations("classpath:/META-INF/resources/webjars/").setCacheControl(A_DAY).resourceChain(true);
+        registry.addResourceHandler("/favicon.svg").addResourceLocations("classpath:/static/").setCacheControl(A_DAY)
+                .resourceChain(true);
+        registry.addResourceHandler("/webjars/**").addResourceLocations("classpath:/META-INF/resources/webjars/")
+                .setCacheControl(A_DAY).resourceChain(true);
     }
 }

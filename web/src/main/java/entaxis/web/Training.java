@@ -15,7 +15,10 @@ import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** One short run before the first real one: every desk is asked for once and the server stops, so that the JVM can record what a start needs. */
+/**
+ * One short run before the first real one: every desk is asked for once and the server stops, so that the JVM can
+ * record what a start needs.
+ */
 @Component
 @ConditionalOnProperty(name = "entaxis.training", havingValue = "server")
 class Training {
@@ -24,10 +27,12 @@ class Training {
     @EventListener
     void ready(ApplicationReadyEvent event) throws IOException, InterruptedException {
         try (HttpClient client = HttpClient.newHttpClient()) {
-            String base = "http://127.0.0.1:" + ((WebServerApplicationContext) event.getApplicationContext()).getWebServer().getPort();
+            String base = "http://127.0.0.1:"
+                    + ((WebServerApplicationContext) event.getApplicationContext()).getWebServer().getPort();
             Matcher design = DESIGN.matcher(get(client, base + "/"));
             if (design.find()) {
-                for (String page : List.of("", "?lens=tables", "/normalize", "/sentences", "/sql", "/trial", "/reconcile", "/picture.svg", "/sheet.svg", "/ledger?sel=e2")) {
+                for (String page : List.of("", "?lens=tables", "/normalize", "/sentences", "/sql", "/trial",
+                        "/reconcile", "/picture.svg", "/sheet.svg", "/ledger?sel=e2")) {
                     get(client, base + design.group(1) + page);
                 }
             }

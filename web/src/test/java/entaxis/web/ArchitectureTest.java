@@ -12,20 +12,25 @@ import org.junit.jupiter.api.Test;
 
 /** Arrows point down only, and the core stays free of everything that is not the job. */
 class ArchitectureTest {
-    private static final JavaClasses CLASSES = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
+    private static final JavaClasses CLASSES =
+            new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
             .withImportOption(location -> !location.contains("-tests.jar")).importPackages("entaxis");
 
     @Test
     void allModulesAreLookedAt() {
         for (String module : new String[] {"core", "engines", "drawing", "exchange", "web"}) {
-            Assertions.assertThat(CLASSES.stream().filter(type -> (type.getPackageName() + ".").startsWith("entaxis." + module + "."))).as(module).hasSizeGreaterThan(2);
+            Assertions
+                    .assertThat(CLASSES.stream()
+                            .filter(type -> (type.getPackageName() + ".").startsWith("entaxis." + module + ".")))
+                    .as(module).hasSizeGreaterThan(2);
         }
     }
 
     @Test
     void modulesDependDownwardsOnly() {
         layeredArchitecture().consideringOnlyDependenciesInLayers()
-                .layer("core").definedBy("entaxis.core..").layer("engines").definedBy("entaxis.engines..").layer("drawing").definedBy("entaxis.drawing..")
+                .layer("core").definedBy("entaxis.core..").layer("engines").definedBy("entaxis.engines..")
+                .layer("drawing").definedBy("entaxis.drawing..")
                 .layer("exchange").definedBy("entaxis.exchange..").layer("web").definedBy("entaxis.web..")
                 .whereLayer("web").mayNotBeAccessedByAnyLayer()
                 .whereLayer("exchange").mayOnlyBeAccessedByLayers("web")
@@ -37,7 +42,9 @@ class ArchitectureTest {
     @Test
     void theCoreKnowsOnlyTheJdkAndNeitherFilesNorDatabases() {
         noClasses().that().resideInAPackage("entaxis.core..").should().dependOnClassesThat()
-                .resideOutsideOfPackages("entaxis.core..", "java.lang..", "java.util..", "java.math..", "java.time..", "java.text..", "java.nio.charset..").check(CLASSES);
+                .resideOutsideOfPackages("entaxis.core..", "java.lang..", "java.util..", "java.math..", "java.time..",
+                        "java.text..", "java.nio.charset..")
+                .check(CLASSES);
     }
 
     @Test
@@ -49,7 +56,8 @@ class ArchitectureTest {
 
     @Test
     void lowerPackagesOfTheCoreDoNotKnowHigherOnes() {
-        String[] order = {"token", "expression", "word", "type", "design", "change", "dependency", "schema", "derive", "normalize", "sentence", "sql", "reading", "reverse", "reconcile", "migration", "impact", "update"};
+        String[] order = {"token", "expression", "word", "type", "design", "change", "dependency", "schema", "derive",
+                "normalize", "sentence", "sql", "reading", "reverse", "reconcile", "migration", "impact", "update"};
         for (int low = 0; low < order.length; low++) {
             for (int high = low + 1; high < order.length; high++) {
                 noClasses().that().resideInAPackage("entaxis.core." + order[low] + "..").should().dependOnClassesThat()

@@ -14,18 +14,22 @@ final class AssumptionEdits {
             return EditStep.refused(design, "", "The relationship of this assumption is no longer there.");
         }
         if (assumption.text().isBlank()) {
-            return EditStep.refused(design, "assumption", "Write what is assumed, as in: a trip may end without a find.");
+            return EditStep.refused(design, "assumption",
+                    "Write what is assumed, as in: a trip may end without a find.");
         }
         Optional<String> fault = Rules.text(assumption.text(), "The assumption");
-        boolean taken = design.assumptions().stream().anyMatch(other -> other.number() == assumption.number() && !other.id().equals(assumption.id()));
+        boolean taken = design.assumptions().stream()
+                .anyMatch(other -> other.number() == assumption.number() && !other.id().equals(assumption.id()));
         if (fault.isPresent() || taken || assumption.number() < 1) {
-            return EditStep.refused(design, "assumption", fault.orElse("There is an assumption " + assumption.number() + " already. Number it otherwise."));
+            return EditStep.refused(design, "assumption",
+                    fault.orElse("There is an assumption " + assumption.number() + " already. Number it otherwise."));
         }
         return EditStep.done(design.withAssumptions(design.assumptions().with(assumption)));
     }
 
     static EditStep remove(Design design, AssumptionId assumption) {
-        return design.assumptions().contains(assumption) ? EditStep.done(design.withAssumptions(design.assumptions().without(assumption)))
+        return design.assumptions().contains(assumption)
+                ? EditStep.done(design.withAssumptions(design.assumptions().without(assumption)))
                 : EditStep.refused(design, "", "This assumption is no longer there.");
     }
 }

@@ -43,15 +43,23 @@ final class AttributeEdits {
             return new EditStep(design, List.of(fault.get()));
         }
         if (design.attributesOf(owner).size() >= Rules.MAX_ATTRIBUTES) {
-            return EditStep.refused(design, "", "An entity has " + Rules.MAX_ATTRIBUTES + " attributes at most. Split it into two entities.");
+            return EditStep.refused(design, "",
+                    "An entity has " + Rules.MAX_ATTRIBUTES + " attributes at most. Split it into two entities.");
         }
         return switch (owner) {
-            case EntityId id -> design.entities().find(id).map(entity -> EditStep.done(design.with(joined(entity, attribute, added))))
+            case EntityId id -> design.entities().find(id)
+                    .map(entity -> EditStep.done(design.with(joined(entity, attribute, added))))
                     .orElseGet(() -> EntityEdits.gone(design));
-            case RelationshipId id -> design.relationships().find(id).filter(Relationship::manyToMany).map(relationship -> added.inPrimaryKey() || added.unique()
-                    ? EditStep.refused(design, "", "The key of a many-to-many is made of both parents' keys. Leave “primary key” and “unique” out.")
-                    : EditStep.done(design.with(relationship.withAttributes(plus(relationship.attributes(), attribute)))))
-                    .orElseGet(() -> EditStep.refused(design, "", "Only a many-to-many relationship has attributes of its own. Add it to one of the two entities."));
+            case RelationshipId id -> design.relationships().find(id).filter(Relationship::manyToMany)
+                    .map(relationship -> added.inPrimaryKey() || added.unique()
+                            ? EditStep.refused(design, "",
+                                    "The key of a many-to-many is made of both parents' keys. Leave “primary key” and "
+                                            + "“unique” out.")
+                            : EditStep.done(design
+                                    .with(relationship.withAttributes(plus(relationship.attributes(), attribute)))))
+                    .orElseGet(() -> EditStep.refused(design, "",
+                            "Only a many-to-many relationship has attributes of its own. Add it to one of the two "
+                                    + "entities."));
         };
     }
 
@@ -71,7 +79,8 @@ final class AttributeEdits {
     static EditStep alter(Design design, Change.AlterAttribute edit) {
         Optional<Attribute> found = design.attribute(edit.owner(), edit.attribute());
         if (found.isEmpty()) {
-            return EditStep.refused(design, "", "This attribute is no longer there; it was deleted meanwhile. Undo brings it back.");
+            return EditStep.refused(design, "",
+                    "This attribute is no longer there; it was deleted meanwhile. Undo brings it back.");
         }
         Attribute now = found.get();
         Attribute changed = switch (edit.aspect()) {
@@ -80,18 +89,22 @@ final class AttributeEdits {
             case AttributeAspect.Required(boolean required) -> now.required(required);
             case AttributeAspect.Default(Optional<String> expression) -> now.withDefault(expression);
             case AttributeAspect.Check(Optional<String> condition) -> now.withCheck(condition);
-            case AttributeAspect.CheckAs(String name, Optional<String> condition) -> now.withCheck(condition, name.strip());
+            case AttributeAspect.CheckAs(String name, Optional<String> condition) ->
+                    now.withCheck(condition, name.strip());
             case AttributeAspect.Numbered(Attribute.Identity identity) -> now.numbered(identity);
-            case AttributeAspect.Numbers(Attribute.Identity identity, Optional<Attribute.Numbering> numbering) -> now.numbered(identity, numbering);
+            case AttributeAspect.Numbers(Attribute.Identity identity, Optional<Attribute.Numbering> numbering) ->
+                    now.numbered(identity, numbering);
             case AttributeAspect.Generated(Optional<String> expression) -> now.computed(expression);
             case AttributeAspect.Meaning(String words) -> now.meaning(words.strip());
             case AttributeAspect.Example(String value) -> now.example(value.strip());
         };
         if (edit.aspect() instanceof AttributeAspect.Required(boolean required) && !required && inKey(design, edit)) {
-            return EditStep.refused(design, "required", "“" + now.name() + "” is part of the primary key, which always has a value. Take it out of the key first.");
+            return EditStep.refused(design, "required", "“" + now.name()
+                    + "” is part of the primary key, which always has a value. Take it out of the key first.");
         }
         return fault(design, edit.owner(), changed).map(problem -> new EditStep(design, List.of(problem)))
-                .orElseGet(() -> EditStep.done(followed(replaced(design, edit.owner(), changed), edit.owner(), now.name(), changed.name())));
+                .orElseGet(() -> EditStep.done(
+                        followed(replaced(design, edit.owner(), changed), edit.owner(), now.name(), changed.name())));
     }
 
     /** The design with the conditions and computations of an owner speaking of an attribute by its new name. */
@@ -100,13 +113,18 @@ final class AttributeEdits {
             return design;
         }
         Map<String, String> names = Map.of(SqlName.of(was), SqlName.quoted(SqlName.of(becomes)));
-        UnaryOperator<Attribute> follow = attribute -> attribute.withCheck(attribute.check().map(check -> Identifiers.exchanged(check, names)), attribute.checkName())
+        UnaryOperator<Attribute> follow = attribute -> attribute
+                .withCheck(attribute.check().map(check -> Identifiers.exchanged(check, names)), attribute.checkName())
                 .computed(attribute.generated().map(expression -> Identifiers.exchanged(expression, names)));
         return switch (owner) {
             case EntityId id -> {
                 Entity entity = design.entities().get(id);
-                yield design.with(entity.withMembers(entity.members().stream().map(member -> member instanceof Attribute own ? follow.apply(own) : member).toList())
-                        .withChecks(entity.checks().stream().map(check -> new NamedCheck(check.name(), Identifiers.exchanged(check.condition(), names))).toList()));
+                yield design.with(entity
+                        .withMembers(entity.members().stream()
+                                .map(member -> member instanceof Attribute own ? follow.apply(own) : member).toList())
+                        .withChecks(entity.checks().stream().map(
+                                check -> new NamedCheck(check.name(), Identifiers.exchanged(check.condition(), names)))
+                                .toList()));
             }
             case RelationshipId id -> {
                 Relationship relationship = design.relationships().get(id);
@@ -115,7 +133,10 @@ final class AttributeEdits {
         };
     }
 
-    /** Moves attributes with their sample values left behind: a value belongs to the row of the entity that it was typed for. */
+    /**
+     * Moves attributes with their sample values left behind: a value belongs to the row of the entity that it was typed
+     * for.
+     */
     static EditStep move(Design design, Change.MoveAttributes edit) {
         Optional<Entity> from = design.entities().find(edit.from());
         if (from.isEmpty() || !design.entities().contains(edit.to())) {
@@ -161,12 +182,14 @@ final class AttributeEdits {
         return EditStep.done(DependencyEdits.cleanedUp(switch (edit.owner()) {
             case EntityId id -> design.with(design.entities().get(id).withoutAttribute(edit.attribute()));
             case RelationshipId id -> design.with(design.relationships().get(id).withAttributes(
-                    design.relationships().get(id).attributes().stream().filter(own -> !own.id().equals(edit.attribute())).toList()));
+                    design.relationships().get(id).attributes().stream()
+                            .filter(own -> !own.id().equals(edit.attribute())).toList()));
         }));
     }
 
     static Optional<Problem> fault(Design design, OwnerId owner, Attribute attribute) {
-        Optional<String> name = Rules.name(attribute.name(), "the attribute").or(() -> taken(design, owner, attribute.id(), attribute.name()));
+        Optional<String> name = Rules.name(attribute.name(), "the attribute")
+                .or(() -> taken(design, owner, attribute.id(), attribute.name()));
         if (name.isPresent()) {
             return Optional.of(new Problem("name", name.get()));
         }
@@ -176,28 +199,40 @@ final class AttributeEdits {
         }
         boolean numbered = attribute.identity() != Attribute.Identity.NONE;
         if (numbered && !(attribute.type() instanceof IntegerType)) {
-            return Optional.of(new Problem("type", "“" + attribute.name() + "” is numbered by the engine, so its type is a whole number: smallint, integer or bigint."));
+            return Optional.of(new Problem("type", "“" + attribute.name()
+                    + "” is numbered by the engine, so its type is a whole number: smallint, integer or bigint."));
         }
         if (numbered && attribute.defaultValue().isPresent()) {
-            return Optional.of(new Problem("default", "“" + attribute.name() + "” is numbered by the engine, so it has no default. Leave one of the two out."));
+            return Optional.of(new Problem("default", "“" + attribute.name()
+                    + "” is numbered by the engine, so it has no default. Leave one of the two out."));
         }
         boolean stepless = attribute.numbering().map(numbers -> numbers.step() == 0).orElse(false);
         if (stepless) {
-            return Optional.of(new Problem("default", "The numbers of “" + attribute.name() + "” would not go on: increment by something other than 0."));
+            return Optional.of(new Problem("default",
+                    "The numbers of “" + attribute.name() + "” would not go on: increment by something other than 0."));
         }
         if (attribute.generated().isPresent() && (numbered || attribute.defaultValue().isPresent())) {
-            return Optional.of(new Problem("default", "“" + attribute.name() + "” is computed from others, so it has neither a default nor numbers. Leave one of the two out."));
+            return Optional.of(new Problem("default", "“" + attribute.name()
+                    + "” is computed from others, so it has neither a default nor numbers. Leave one of the two out."));
         }
-        boolean ownFormula = attribute.generated().map(expression -> !Identifiers.exchanged(expression, Map.of(SqlName.of(attribute.name()), "")).equals(expression)).orElse(false);
+        boolean ownFormula = attribute
+                .generated().map(expression -> !Identifiers
+                        .exchanged(expression, Map.of(SqlName.of(attribute.name()), "")).equals(expression))
+                .orElse(false);
         if (ownFormula) {
             return Optional.of(new Problem("default", "“" + attribute.name() + "” cannot be computed from itself."));
         }
         boolean unknown = attribute.type() instanceof DesignType && design.definition(attribute.type()).isEmpty();
-        return unknown ? Optional.of(new Problem("type", "The type of “" + attribute.name() + "” is no longer defined. Choose another one.")) : Optional.empty();
+        return unknown
+                ? Optional.of(new Problem("type",
+                        "The type of “" + attribute.name() + "” is no longer defined. Choose another one."))
+                : Optional.empty();
     }
 
     private static Optional<String> taken(Design design, OwnerId owner, AttributeId self, String name) {
-        return design.attributesOf(owner).stream().filter(other -> !other.id().equals(self) && SqlName.of(other.name()).equals(SqlName.of(name))).findFirst()
+        return design.attributesOf(owner).stream()
+                .filter(other -> !other.id().equals(self) && SqlName.of(other.name()).equals(SqlName.of(name)))
+                .findFirst()
                 .map(other -> "There is an attribute “" + other.name() + "” here already. Choose another name.");
     }
 

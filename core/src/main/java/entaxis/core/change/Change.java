@@ -38,14 +38,24 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 
-/** One edit. New elements carry their identities, so that applying a change is deterministic and it can be replayed from a journal. */
-public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.AddArea, Change.AlterArea, Change.RemoveArea, Change.AddEntity,
-        Change.RenameEntity, Change.DescribeEntity, Change.AssignArea, Change.RemoveEntity, Change.AddAttributes, Change.AlterAttribute,
-        Change.RemoveAttribute, Change.SetKeys, Change.MoveMember, Change.AddRelationship, Change.AlterRelationship, Change.SwapEnds,
-        Change.RemoveRelationship, Change.PlaceCards, Change.AddRow, Change.RemoveRow, Change.PutType, Change.RemoveType, Change.SetIndexes, Change.SetChecks,
-        Change.AddSurrogateKey, Change.TakeAlternateKey, Change.MoveAttributes, Change.Resolve, Change.Dissolve, Change.PutCategory, Change.RemoveCategory,
-        Change.PutExclusion, Change.RemoveExclusion, Change.PutAssumption, Change.RemoveAssumption, Change.AddSheet, Change.AlterSheet, Change.RemoveSheet,
-        Change.StateDependencies, Change.PutOpaque, Change.RemoveOpaque, Change.PutRow, Change.Decide, Change.Withdraw, Change.Several, Patch {
+/**
+ * One edit. New elements carry their identities, so that applying a change is deterministic and it can be replayed from
+ * a journal.
+ */
+public sealed interface Change
+        permits Change.SetFacts, Change.SetPaper, Change.AddArea, Change.AlterArea, Change.RemoveArea, Change.AddEntity,
+        Change.RenameEntity, Change.DescribeEntity, Change.AssignArea, Change.RemoveEntity, Change.AddAttributes,
+        Change.AlterAttribute,
+        Change.RemoveAttribute, Change.SetKeys, Change.MoveMember, Change.AddRelationship, Change.AlterRelationship,
+        Change.SwapEnds,
+        Change.RemoveRelationship, Change.PlaceCards, Change.AddRow, Change.RemoveRow, Change.PutType,
+        Change.RemoveType, Change.SetIndexes, Change.SetChecks,
+        Change.AddSurrogateKey, Change.TakeAlternateKey, Change.MoveAttributes, Change.Resolve, Change.Dissolve,
+        Change.PutCategory, Change.RemoveCategory,
+        Change.PutExclusion, Change.RemoveExclusion, Change.PutAssumption, Change.RemoveAssumption, Change.AddSheet,
+        Change.AlterSheet, Change.RemoveSheet,
+        Change.StateDependencies, Change.PutOpaque, Change.RemoveOpaque, Change.PutRow, Change.Decide, Change.Withdraw,
+        Change.Several, Patch {
 
     /** Sets name, target, title and author of the design. */
     record SetFacts(DesignProperties facts) implements Change { }
@@ -112,7 +122,10 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
         }
     }
 
-    /** Moves an attribute or the columns of a relationship by places: within the primary key if it is part of it, else among the others. */
+    /**
+     * Moves an attribute or the columns of a relationship by places: within the primary key if it is part of it, else
+     * among the others.
+     */
     record MoveMember(OwnerId owner, KeyPart member, int by) implements Change { }
 
     /** Adds a relationship. */
@@ -166,10 +179,16 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
         }
     }
 
-    /** Gives an entity a generated key in the place of its natural one, which becomes an alternate key; children and sample rows follow. */
+    /**
+     * Gives an entity a generated key in the place of its natural one, which becomes an alternate key; children and
+     * sample rows follow.
+     */
     record AddSurrogateKey(EntityId entity, AttributeId attribute, String name) implements Change { }
 
-    /** Makes an alternate key the primary one. A generated key that it displaces goes; any other becomes an alternate key. Children and sample rows follow. */
+    /**
+     * Makes an alternate key the primary one. A generated key that it displaces goes; any other becomes an alternate
+     * key. Children and sample rows follow.
+     */
     record TakeAlternateKey(EntityId entity, int number) implements Change { }
 
     /** Moves attributes from one entity to another, out of the keys that they were part of. */
@@ -192,7 +211,8 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
      * @param attribute  identity of the generated key or line number, where there is one
      * @param attributes attributes that it gets at once, behind those of the many-to-many
      */
-    record Resolve(RelationshipId relationship, EntityId entity, String name, RelationshipId first, RelationshipId second, AssociativeKey key, AttributeId attribute,
+    record Resolve(RelationshipId relationship, EntityId entity, String name, RelationshipId first,
+            RelationshipId second, AssociativeKey key, AttributeId attribute,
             List<NewAttribute> attributes) implements Change {
         /** Copies the list. */
         public Resolve {
@@ -209,7 +229,10 @@ public sealed interface Change permits Change.SetFacts, Change.SetPaper, Change.
     /** Removes a category; the entities and their one-to-one relationships stay. */
     record RemoveCategory(CategoryId category) implements Change { }
 
-    /** States an exclusion, new or in the place of the one of its identity; its relationships become optional for the child. */
+    /**
+     * States an exclusion, new or in the place of the one of its identity; its relationships become optional for the
+     * child.
+     */
     record PutExclusion(Exclusion exclusion) implements Change { }
 
     record RemoveExclusion(ExclusionId exclusion) implements Change { }

@@ -14,10 +14,13 @@ final class DecisionEdits {
 
     static EditStep decide(Design design, Decision decision) {
         if (design.decisions().size() >= MAX_COUNT && !design.decisions().contains(decision.id())) {
-            return EditStep.refused(design, "", "At most " + MAX_COUNT + " decisions about findings are kept. Take some back first.");
+            return EditStep.refused(design, "",
+                    "At most " + MAX_COUNT + " decisions about findings are kept. Take some back first.");
         }
-        Optional<String> fault = decision instanceof AcceptedFinding accepted ? Rules.text(accepted.reason(), "The reason") : Optional.empty();
-        return fault.map(message -> EditStep.refused(design, "value", message)).orElseGet(() -> EditStep.done(design.withDecisions(design.decisions().with(decision))));
+        Optional<String> fault = decision instanceof AcceptedFinding accepted
+                ? Rules.text(accepted.reason(), "The reason") : Optional.empty();
+        return fault.map(message -> EditStep.refused(design, "value", message))
+                .orElseGet(() -> EditStep.done(design.withDecisions(design.decisions().with(decision))));
     }
 
     static EditStep withdraw(Design design, DecisionId id) {

@@ -22,13 +22,16 @@ final class DependencyEdits {
             return EditStep.refused(design, "", "This entity is no longer there: it was deleted meanwhile.");
         }
         if (dependencies.stated().size() > MAX_COUNT) {
-            return EditStep.refused(design, "value", "At most " + MAX_COUNT + " dependencies are stated of one entity.");
+            return EditStep.refused(design, "value",
+                    "At most " + MAX_COUNT + " dependencies are stated of one entity.");
         }
-        Optional<String> reason = dependencies.accepted().stream().flatMap(accepted -> Rules.text(accepted.reason(), "The reason").stream()).findFirst();
+        Optional<String> reason = dependencies.accepted().stream()
+                .flatMap(accepted -> Rules.text(accepted.reason(), "The reason").stream()).findFirst();
         if (reason.isPresent()) {
             return EditStep.refused(design, "value", reason.get());
         }
-        return EditStep.done(dependencies.empty() ? design.withDependencies(design.dependencies().without(dependencies.entity()))
+        return EditStep.done(
+                dependencies.empty() ? design.withDependencies(design.dependencies().without(dependencies.entity()))
                 : design.withDependencies(design.dependencies().with(dependencies)));
     }
 
@@ -39,7 +42,8 @@ final class DependencyEdits {
         }
         Design rest = design;
         Set<String> there = new HashSet<>();
-        design.entities().forEach(entity -> entity.attributes().forEach(attribute -> there.add(attribute.id().value())));
+        design.entities()
+                .forEach(entity -> entity.attributes().forEach(attribute -> there.add(attribute.id().value())));
         design.relationships().forEach(relationship -> there.add(relationship.id().value()));
         for (StatedDependencies one : design.dependencies()) {
             if (!design.entities().contains(one.entity())) {
@@ -48,17 +52,21 @@ final class DependencyEdits {
             }
             List<Stated> stated = one.stated().stream().filter(dependency -> whole(dependency, there)).toList();
             List<Accepted> accepted = one.accepted().stream().filter(fault -> whole(fault.fault(), there)).toList();
-            StatedDependencies left = one.stated(stated).accepted(accepted).rejected(one.rejected().stream().filter(dependency -> whole(dependency, there)).toList());
-            rest = left.equals(one) ? rest : rest.withDependencies(left.empty() ? rest.dependencies().without(one.entity()) : rest.dependencies().with(left));
+            StatedDependencies left = one.stated(stated).accepted(accepted)
+                    .rejected(one.rejected().stream().filter(dependency -> whole(dependency, there)).toList());
+            rest = left.equals(one) ? rest : rest.withDependencies(
+                    left.empty() ? rest.dependencies().without(one.entity()) : rest.dependencies().with(left));
         }
         return rest;
     }
 
     private static boolean whole(Stated dependency, Set<String> there) {
-        return Stream.concat(dependency.determinant().stream(), dependency.dependent().stream()).allMatch(path -> there(path, there));
+        return Stream.concat(dependency.determinant().stream(), dependency.dependent().stream())
+                .allMatch(path -> there(path, there));
     }
 
     private static boolean there(ColumnPath path, Set<String> there) {
-        return there.contains(path.attribute().value()) && path.hops().stream().allMatch(hop -> there.contains(hop.relationship().value()));
+        return there.contains(path.attribute().value())
+                && path.hops().stream().allMatch(hop -> there.contains(hop.relationship().value()));
     }
 }

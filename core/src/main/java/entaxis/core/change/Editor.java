@@ -8,10 +8,14 @@ import entaxis.core.design.Design;
 public final class Editor {
     private Editor() { }
 
-    /** The design after an edit with the change that takes it back, or why it was refused. The given design stays as it is. */
+    /**
+     * The design after an edit with the change that takes it back, or why it was refused. The given design stays as it
+     * is.
+     */
     public static Outcome apply(Design design, Change change) {
         EditStep step = step(design, change);
-        return step.ok() ? new Applied(step.design(), Patch.between(step.design(), design)) : new Refused(step.problems());
+        return step.ok() ? new Applied(step.design(), Patch.between(step.design(), design))
+                : new Refused(step.problems());
     }
 
     private static EditStep step(Design design, Change change) {

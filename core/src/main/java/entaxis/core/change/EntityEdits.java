@@ -24,15 +24,18 @@ final class EntityEdits {
 
     static EditStep area(Design design, Area area, boolean isNew) {
         Optional<String> fault = Rules.name(area.name(), "the area").or(() -> design.areas().stream()
-                .filter(other -> !other.id().equals(area.id()) && other.name().equalsIgnoreCase(area.name())).findFirst()
+                .filter(other -> !other.id().equals(area.id()) && other.name().equalsIgnoreCase(area.name()))
+                .findFirst()
                 .map(other -> "There is an area “" + other.name() + "” already. Choose another name."));
         if (fault.isPresent()) {
             return EditStep.refused(design, "name", fault.get());
         }
         if (area.hue() < 0 || area.hue() >= Area.HUES) {
-            return EditStep.refused(design, "hue", "There are " + Area.HUES + " colours, 0 to " + (Area.HUES - 1) + ".");
+            return EditStep.refused(design, "hue",
+                    "There are " + Area.HUES + " colours, 0 to " + (Area.HUES - 1) + ".");
         }
-        return design.areas().contains(area.id()) == isNew ? EditStep.refused(design, "", "This area is no longer what it was.")
+        return design.areas().contains(area.id()) == isNew
+                ? EditStep.refused(design, "", "This area is no longer what it was.")
                 : EditStep.done(design.withAreas(design.areas().with(area)));
     }
 
@@ -51,36 +54,44 @@ final class EntityEdits {
             return EditStep.refused(design, "", "This entity has been added already.");
         }
         if (design.entities().size() >= Rules.MAX_ENTITIES) {
-            return EditStep.refused(design, "", "A design holds " + Rules.MAX_ENTITIES + " entities at most. Start another design for the rest.");
+            return EditStep.refused(design, "",
+                    "A design holds " + Rules.MAX_ENTITIES + " entities at most. Start another design for the rest.");
         }
         if (!design.sheets().contains(edit.sheet())) {
             return EditStep.refused(design, "", "This sheet is no longer there.");
         }
         return named(design, entity, entity.name())
-                .then(step -> SheetEdits.place(step, new Change.PlaceCards(edit.sheet(), Map.of(entity.id(), edit.place()))).design());
+                .then(step -> SheetEdits
+                        .place(step, new Change.PlaceCards(edit.sheet(), Map.of(entity.id(), edit.place()))).design());
     }
 
     static EditStep rename(Design design, Change.RenameEntity edit) {
-        return design.entities().find(edit.entity()).map(entity -> named(design, entity, edit.name())).orElseGet(() -> gone(design));
+        return design.entities().find(edit.entity()).map(entity -> named(design, entity, edit.name()))
+                .orElseGet(() -> gone(design));
     }
 
     private static EditStep named(Design design, Entity entity, String typed) {
         String name = typed.strip();
-        Optional<String> fault = Rules.name(name, "the entity").or(() -> Rules.tableNameTaken(design, entity.id(), name));
-        return fault.map(message -> EditStep.refused(design, "name", message)).orElseGet(() -> EditStep.done(design.with(entity.renamed(name))));
+        Optional<String> fault =
+                Rules.name(name, "the entity").or(() -> Rules.tableNameTaken(design, entity.id(), name));
+        return fault.map(message -> EditStep.refused(design, "name", message))
+                .orElseGet(() -> EditStep.done(design.with(entity.renamed(name))));
     }
 
     static EditStep describe(Design design, Change.DescribeEntity edit) {
         Optional<String> fault = Rules.text(edit.meaning(), "The meaning");
         return fault.isPresent() ? EditStep.refused(design, "meaning", fault.get())
-                : design.entities().find(edit.entity()).map(entity -> EditStep.done(design.with(entity.meaning(edit.meaning().strip())))).orElseGet(() -> gone(design));
+                : design.entities().find(edit.entity())
+                        .map(entity -> EditStep.done(design.with(entity.meaning(edit.meaning().strip()))))
+                        .orElseGet(() -> gone(design));
     }
 
     static EditStep assign(Design design, Change.AssignArea edit) {
         if (edit.area().isPresent() && !design.areas().contains(edit.area().get())) {
             return EditStep.refused(design, "area", "This area is no longer there. Choose another one.");
         }
-        return design.entities().find(edit.entity()).map(entity -> EditStep.done(design.with(entity.in(edit.area())))).orElseGet(() -> gone(design));
+        return design.entities().find(edit.entity()).map(entity -> EditStep.done(design.with(entity.in(edit.area()))))
+                .orElseGet(() -> gone(design));
     }
 
     static EditStep remove(Design design, EntityId id) {
@@ -91,7 +102,8 @@ final class EntityEdits {
         for (Relationship relationship : design.relationshipsOf(id).toList()) {
             rest = RelationshipEdits.without(rest, relationship.id());
         }
-        return EditStep.done(DependencyEdits.cleanedUp(CategoryEdits.cleanedUp(ExclusionEdits.cleanedUp(withoutCard(rest.withEntities(rest.entities().without(id)), id)))));
+        return EditStep.done(DependencyEdits.cleanedUp(CategoryEdits
+                .cleanedUp(ExclusionEdits.cleanedUp(withoutCard(rest.withEntities(rest.entities().without(id)), id)))));
     }
 
     /** The design without the places and sample rows of something that is no longer there. */

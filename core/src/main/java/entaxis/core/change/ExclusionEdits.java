@@ -41,9 +41,12 @@ final class ExclusionEdits {
                 return Optional.of("Only relationships by which one entity refers to others can exclude each other.");
             }
             if (design.identifying(relationship.get())) {
-                return Optional.of("“" + relationship.get().first().verb() + "” is part of the key, so it is always there and excludes nothing. Make it non-identifying first.");
+                return Optional.of("“" + relationship.get().first().verb()
+                        + "” is part of the key, so it is always there and excludes nothing. Make it non-identifying "
+                        + "first.");
             }
-            boolean elsewhere = design.exclusions().stream().anyMatch(other -> !other.id().equals(exclusion.id()) && other.alternatives().contains(id));
+            boolean elsewhere = design.exclusions().stream()
+                    .anyMatch(other -> !other.id().equals(exclusion.id()) && other.alternatives().contains(id));
             if (elsewhere) {
                 return Optional.of("“" + relationship.get().first().verb() + "” is among other alternatives already.");
             }
@@ -52,21 +55,31 @@ final class ExclusionEdits {
     }
 
     static EditStep remove(Design design, ExclusionId exclusion) {
-        return design.exclusions().contains(exclusion) ? EditStep.done(design.withExclusions(design.exclusions().without(exclusion)))
+        return design.exclusions().contains(exclusion)
+                ? EditStep.done(design.withExclusions(design.exclusions().without(exclusion)))
                 : EditStep.refused(design, "", "These alternatives are no longer there.");
     }
 
-    /** The design without a relationship, or with one that no longer fits, in its exclusions; those left with one alternative go. */
+    /**
+     * The design without a relationship, or with one that no longer fits, in its exclusions; those left with one
+     * alternative go.
+     */
     static Design cleanedUp(Design design) {
         Elements<ExclusionId, Exclusion> next = design.exclusions();
         for (Exclusion exclusion : design.exclusions()) {
-            List<RelationshipId> fitting = exclusion.alternatives().stream().filter(id -> design.relationships().find(id)
-                    .filter(relationship -> relationship.childEntity().equals(Optional.of(exclusion.child())) && !design.identifying(relationship)
-                            && relationship.parent().map(side -> relationship.end(side).cardinality().optional()).orElse(false)).isPresent()).toList();
+            List<RelationshipId> fitting = exclusion.alternatives().stream()
+                    .filter(id -> design.relationships().find(id)
+                            .filter(relationship -> relationship.childEntity().equals(Optional.of(exclusion.child()))
+                                    && !design.identifying(relationship)
+                                    && relationship.parent()
+                                            .map(side -> relationship.end(side).cardinality().optional()).orElse(false))
+                            .isPresent())
+                    .toList();
             if (fitting.size() < 2) {
                 next = next.without(exclusion.id());
             } else if (fitting.size() < exclusion.alternatives().size()) {
-                next = next.with(new Exclusion(exclusion.id(), exclusion.name(), exclusion.child(), fitting, exclusion.mandatory()));
+                next = next.with(new Exclusion(exclusion.id(), exclusion.name(), exclusion.child(), fitting,
+                        exclusion.mandatory()));
             }
         }
         return next == design.exclusions() ? design : design.withExclusions(next);

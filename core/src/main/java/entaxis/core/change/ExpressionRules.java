@@ -46,30 +46,37 @@ public final class ExpressionRules {
         return switch (aspect) {
             case AttributeAspect.Default(Optional<String> expression) -> fault(expression, "default", "The default");
             case AttributeAspect.Check(Optional<String> condition) -> fault(condition, "check", "The condition");
-            case AttributeAspect.CheckAs(String name, Optional<String> condition) -> fault(condition, "check", "The condition");
-            case AttributeAspect.Generated(Optional<String> expression) -> fault(expression, "default", "The computation");
+            case AttributeAspect.CheckAs(String name, Optional<String> condition) ->
+                    fault(condition, "check", "The condition");
+            case AttributeAspect.Generated(Optional<String> expression) ->
+                    fault(expression, "default", "The computation");
             default -> Optional.empty();
         };
     }
 
     private static Optional<Problem> fault(Entity entity) {
-        return first(Stream.concat(entity.attributes().stream().map(ExpressionRules::fault), entity.checks().stream().map(ExpressionRules::fault)));
+        return first(Stream.concat(entity.attributes().stream().map(ExpressionRules::fault),
+                entity.checks().stream().map(ExpressionRules::fault)));
     }
 
     private static Optional<Problem> fault(Attribute attribute) {
-        return first(Stream.of(fault(attribute.defaultValue(), "value", "The default of “" + attribute.name() + "”"), fault(attribute.check(), "value", "The condition of “" + attribute.name() + "”"),
+        return first(Stream.of(fault(attribute.defaultValue(), "value", "The default of “" + attribute.name() + "”"),
+                fault(attribute.check(), "value", "The condition of “" + attribute.name() + "”"),
                 fault(attribute.generated(), "value", "The computation of “" + attribute.name() + "”")));
     }
 
     private static Optional<Problem> fault(NamedCheck check) {
-        return check.condition().isBlank() ? Optional.empty() : fault(Optional.of(check.condition()), "check", "The condition");
+        return check.condition().isBlank() ? Optional.empty()
+                : fault(Optional.of(check.condition()), "check", "The condition");
     }
 
     private static Optional<Problem> fault(NamedType type) {
-        return type instanceof Domain domain ? first(List.of(fault(domain.defaultValue(), "value", "The default"), fault(domain.check(), "value", "The condition")).stream()) : Optional.empty();
+        return type instanceof Domain domain ? first(List.of(fault(domain.defaultValue(), "value", "The default"),
+                fault(domain.check(), "value", "The condition")).stream()) : Optional.empty();
     }
 
     private static Optional<Problem> fault(Optional<String> expression, String field, String what) {
-        return expression.flatMap(SingleExpression::fault).map(words -> new Problem(field, what + " is no single expression. " + words));
+        return expression.flatMap(SingleExpression::fault)
+                .map(words -> new Problem(field, what + " is no single expression. " + words));
     }
 }

@@ -45,25 +45,31 @@ final class KeyEdits {
     static EditStep acyclic(Design design, Design next, EntityId entity) {
         List<String> cycle = Rules.identifyingCycle(next, entity);
         return cycle.isEmpty() ? EditStep.done(next) : EditStep.refused(design, "identifying",
-                "Then each would need the other's key first: " + String.join(" → ", cycle) + ". Make one of these relationships non-identifying.");
+                "Then each would need the other's key first: " + String.join(" → ", cycle)
+                        + ". Make one of these relationships non-identifying.");
     }
 
     private static Optional<Problem> fault(Design design, Entity entity, Change.SetKeys edit) {
         boolean there = switch (edit.part()) {
             case OwnPart(var attribute) -> entity.attribute(attribute).isPresent();
-            case InheritedPart(RelationshipId id) -> design.relationships().find(id).flatMap(Relationship::childEntity).equals(Optional.of(entity.id()));
+            case InheritedPart(RelationshipId id) ->
+                    design.relationships().find(id).flatMap(Relationship::childEntity).equals(Optional.of(entity.id()));
         };
         if (!there) {
-            return Optional.of(new Problem("key", "What should be in the key is no longer part of “" + entity.name() + "”."));
+            return Optional
+                    .of(new Problem("key", "What should be in the key is no longer part of “" + entity.name() + "”."));
         }
         if (edit.rank().isPresent() && edit.rank().getAsInt() < 1) {
-            return Optional.of(new Problem("key", "A rank in the key is 1, 2, 3 and so on; leave it empty to take the attribute out of the key."));
+            return Optional.of(new Problem("key",
+                    "A rank in the key is 1, 2, 3 and so on; leave it empty to take the attribute out of the key."));
         }
         if (edit.alternates().stream().anyMatch(number -> number < 1 || number > MAX_ALTERNATE_KEY)) {
             return Optional.of(new Problem("key", "Alternate keys are numbered AK1 to AK" + MAX_ALTERNATE_KEY + "."));
         }
-        if (edit.rank().isPresent() && edit.part() instanceof InheritedPart(RelationshipId id) && !design.relationships().get(id).mayIdentify()) {
-            return Optional.of(new Problem("key", RelationshipEdits.whyNotIdentifying(design, design.relationships().get(id))));
+        if (edit.rank().isPresent() && edit.part() instanceof InheritedPart(RelationshipId id)
+                && !design.relationships().get(id).mayIdentify()) {
+            return Optional.of(
+                    new Problem("key", RelationshipEdits.whyNotIdentifying(design, design.relationships().get(id))));
         }
         return Optional.empty();
     }
@@ -82,7 +88,8 @@ final class KeyEdits {
         keys.forEach(key -> all.add(key.number()));
         List<AlternateKey> next = new ArrayList<>();
         for (int number : all) {
-            List<KeyPart> parts = new ArrayList<>(keys.stream().filter(key -> key.number() == number).findFirst().map(AlternateKey::parts).orElse(List.of()));
+            List<KeyPart> parts = new ArrayList<>(keys.stream().filter(key -> key.number() == number).findFirst()
+                    .map(AlternateKey::parts).orElse(List.of()));
             if (!numbers.contains(number)) {
                 parts.remove(part);
             } else if (!parts.contains(part)) {
@@ -95,7 +102,8 @@ final class KeyEdits {
 
     static EditStep move(Design design, Change.MoveMember edit) {
         return switch (edit.owner()) {
-            case EntityId id -> design.entities().find(id).map(entity -> moved(design, entity, edit)).orElseGet(() -> EntityEdits.gone(design));
+            case EntityId id -> design.entities().find(id).map(entity -> moved(design, entity, edit))
+                    .orElseGet(() -> EntityEdits.gone(design));
             case RelationshipId id -> design.relationships().find(id).map(relationship -> {
                 List<Attribute> attributes = new ArrayList<>(relationship.attributes());
                 int from = edit.member() instanceof OwnPart(var attribute) ? indexOf(attributes, attribute) : -1;
@@ -112,7 +120,8 @@ final class KeyEdits {
         }
         List<Member> keyed = new ArrayList<>();
         List<Member> free = new ArrayList<>();
-        allMembers(design, entity).forEach(member -> (entity.primaryKey().contains(part(member)) ? keyed : free).add(member));
+        allMembers(design, entity)
+                .forEach(member -> (entity.primaryKey().contains(part(member)) ? keyed : free).add(member));
         int from = free.stream().map(KeyEdits::part).toList().indexOf(edit.member());
         if (from < 0) {
             return EditStep.refused(design, "", "What was moved is no longer part of “" + entity.name() + "”.");
@@ -124,8 +133,10 @@ final class KeyEdits {
     /** The members with the places of all foreign-key columns made explicit. */
     private static List<Member> allMembers(Design design, Entity entity) {
         List<Member> all = new ArrayList<>(entity.members());
-        design.relationshipsOf(entity.id()).filter(relationship -> relationship.childEntity().equals(Optional.of(entity.id())))
-                .map(relationship -> new ForeignColumns(relationship.id())).filter(place -> !all.contains(place)).toList().forEach(all::add);
+        design.relationshipsOf(entity.id())
+                .filter(relationship -> relationship.childEntity().equals(Optional.of(entity.id())))
+                .map(relationship -> new ForeignColumns(relationship.id())).filter(place -> !all.contains(place))
+                .toList().forEach(all::add);
         return all;
     }
 

@@ -37,7 +37,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Elements exchanged for others: the difference between two designs, as undo and redo apply it. Refused where an element is no longer what it was. */
+/**
+ * Elements exchanged for others: the difference between two designs, as undo and redo apply it. Refused where an
+ * element is no longer what it was.
+ */
 public record Patch(List<Swap> swaps) implements Change {
 
     /** Copies the swaps. */
@@ -62,28 +65,39 @@ public record Patch(List<Swap> swaps) implements Change {
 
     public record EntitySwap(Optional<Entity> was, Optional<Entity> becomes, int index) implements Swap { }
 
-    public record RelationshipSwap(Optional<Relationship> was, Optional<Relationship> becomes, int index) implements Swap { }
+    public record RelationshipSwap(Optional<Relationship> was, Optional<Relationship> becomes, int index)
+            implements Swap {}
 
-    /** A sheet without its places, lines, notes and pictures, which are swapped one by one. (Journals of before have the lines, notes and pictures here.) */
+    /**
+     * A sheet without its places, lines, notes and pictures, which are swapped one by one. (Journals of before have the
+     * lines, notes and pictures here.)
+     */
     public record SheetSwap(Optional<Sheet> was, Optional<Sheet> becomes, int index) implements Swap { }
 
-    public record LineSwap(SheetId sheet, String line, Optional<LineShape> was, Optional<LineShape> becomes) implements Swap { }
+    public record LineSwap(SheetId sheet, String line, Optional<LineShape> was, Optional<LineShape> becomes)
+            implements Swap {}
 
     public record NoteSwap(SheetId sheet, Optional<Note> was, Optional<Note> becomes, int index) implements Swap { }
 
-    public record PictureSwap(SheetId sheet, Optional<Picture> was, Optional<Picture> becomes, int index) implements Swap { }
+    public record PictureSwap(SheetId sheet, Optional<Picture> was, Optional<Picture> becomes, int index)
+            implements Swap {}
 
-    public record PlaceSwap(SheetId sheet, OwnerId card, Optional<Place> was, Optional<Place> becomes) implements Swap { }
+    public record PlaceSwap(SheetId sheet, OwnerId card, Optional<Place> was, Optional<Place> becomes)
+            implements Swap {}
 
     public record RowSwap(Optional<SampleRow> was, Optional<SampleRow> becomes, int index) implements Swap { }
 
-    public record DependenciesSwap(Optional<StatedDependencies> was, Optional<StatedDependencies> becomes, int index) implements Swap { }
+    public record DependenciesSwap(Optional<StatedDependencies> was, Optional<StatedDependencies> becomes, int index)
+            implements Swap {}
 
     public record CarriedSwap(Optional<OpaqueObject> was, Optional<OpaqueObject> becomes, int index) implements Swap { }
 
     public record DecisionSwap(Optional<Decision> was, Optional<Decision> becomes, int index) implements Swap { }
 
-    /** The patch that makes {@code to} of {@code from}. Linear in the number of elements; unchanged ones are told by identity. */
+    /**
+     * The patch that makes {@code to} of {@code from}. Linear in the number of elements; unchanged ones are told by
+     * identity.
+     */
     public static Patch between(Design from, Design to) {
         List<Swap> swaps = new ArrayList<>();
         if (!from.facts().equals(to.facts())) {
@@ -111,7 +125,8 @@ public record Patch(List<Swap> swaps) implements Change {
         Swap swap(Optional<V> was, Optional<V> becomes, int index);
     }
 
-    static <K, V extends Elements.Element<K>> void differ(Elements<K, V> from, Elements<K, V> to, SwapOf<V> swap, List<Swap> swaps) {
+    static <K, V extends Elements.Element<K>> void differ(Elements<K, V> from, Elements<K, V> to, SwapOf<V> swap,
+            List<Swap> swaps) {
         if (from == to) {
             return;
         }
@@ -156,77 +171,92 @@ public record Patch(List<Swap> swaps) implements Change {
             if (!Optional.ofNullable(left.get(id)).equals(swap.was())) {
                 return changed(design, "a sample row");
             }
-            swap.was().ifPresent(was -> swap.becomes().ifPresentOrElse(becomes -> left.put(id, becomes), () -> left.remove(id)));
+            swap.was().ifPresent(
+                    was -> swap.becomes().ifPresentOrElse(becomes -> left.put(id, becomes), () -> left.remove(id)));
         }
         List<SampleRow> next = new ArrayList<>(left.values());
-        swaps.stream().filter(swap -> swap.was().isEmpty()).forEach(swap -> next.add(Math.clamp(swap.index(), 0, next.size()), swap.becomes().orElseThrow()));
+        swaps.stream().filter(swap -> swap.was().isEmpty())
+                .forEach(swap -> next.add(Math.clamp(swap.index(), 0, next.size()), swap.becomes().orElseThrow()));
         return EditStep.done(design.withRows(Elements.of(next)));
     }
 
     private static EditStep apply(Design design, Swap swap) {
         return switch (swap) {
-            case FactsSwap(DesignProperties was, DesignProperties becomes) -> design.facts().equals(was) ? EditStep.done(design.with(becomes)) : changed(design, "the design's name or target");
+            case FactsSwap(DesignProperties was, DesignProperties becomes) -> design.facts().equals(was)
+                    ? EditStep.done(design.with(becomes)) : changed(design, "the design's name or target");
             case AreaSwap(Optional<Area> was, Optional<Area> becomes, int index) -> {
                 AreaId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.areas().find(id).equals(was) ? EditStep.done(design.withAreas(exchange(design.areas(), id, becomes, index)))
+                yield design.areas().find(id).equals(was)
+                        ? EditStep.done(design.withAreas(exchange(design.areas(), id, becomes, index)))
                         : changed(design, "the area " + name(was.map(Area::name)));
             }
             case TypeSwap(Optional<NamedType> was, Optional<NamedType> becomes, int index) -> {
                 TypeId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.types().find(id).equals(was) ? EditStep.done(design.withTypes(exchange(design.types(), id, becomes, index)))
+                yield design.types().find(id).equals(was)
+                        ? EditStep.done(design.withTypes(exchange(design.types(), id, becomes, index)))
                         : changed(design, "the type " + name(was.map(NamedType::name)));
             }
             case CategorySwap(Optional<Category> was, Optional<Category> becomes, int index) -> {
                 CategoryId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.categories().find(id).equals(was) ? EditStep.done(design.withCategories(exchange(design.categories(), id, becomes, index)))
+                yield design.categories().find(id).equals(was)
+                        ? EditStep.done(design.withCategories(exchange(design.categories(), id, becomes, index)))
                         : changed(design, "a category");
             }
             case ExclusionSwap(Optional<Exclusion> was, Optional<Exclusion> becomes, int index) -> {
                 ExclusionId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.exclusions().find(id).equals(was) ? EditStep.done(design.withExclusions(exchange(design.exclusions(), id, becomes, index)))
+                yield design.exclusions().find(id).equals(was)
+                        ? EditStep.done(design.withExclusions(exchange(design.exclusions(), id, becomes, index)))
                         : changed(design, "an exclusion");
             }
             case AssumptionSwap(Optional<Assumption> was, Optional<Assumption> becomes, int index) -> {
                 AssumptionId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.assumptions().find(id).equals(was) ? EditStep.done(design.withAssumptions(exchange(design.assumptions(), id, becomes, index)))
+                yield design.assumptions().find(id).equals(was)
+                        ? EditStep.done(design.withAssumptions(exchange(design.assumptions(), id, becomes, index)))
                         : changed(design, "an assumption");
             }
             case EntitySwap(Optional<Entity> was, Optional<Entity> becomes, int index) -> {
                 EntityId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.entities().find(id).equals(was) ? EditStep.done(design.withEntities(exchange(design.entities(), id, becomes, index)))
+                yield design.entities().find(id).equals(was)
+                        ? EditStep.done(design.withEntities(exchange(design.entities(), id, becomes, index)))
                         : changed(design, "the entity " + name(was.map(Entity::name)));
             }
             case RelationshipSwap(Optional<Relationship> was, Optional<Relationship> becomes, int index) -> {
                 RelationshipId id = was.or(() -> becomes).orElseThrow().id();
                 yield design.relationships().find(id).equals(was)
                         ? EditStep.done(design.withRelationships(exchange(design.relationships(), id, becomes, index)))
-                        : changed(design, "a relationship " + name(was.map(relationship -> relationship.first().verb())));
+                        : changed(design,
+                                "a relationship " + name(was.map(relationship -> relationship.first().verb())));
             }
             case SheetSwap sheet -> SheetSwaps.apply(design, sheet);
             case PlaceSwap place -> SheetSwaps.apply(design, place);
             case LineSwap line -> SheetSwaps.apply(design, line);
             case NoteSwap note -> SheetSwaps.apply(design, note);
             case PictureSwap picture -> SheetSwaps.apply(design, picture);
-            case DependenciesSwap(Optional<StatedDependencies> was, Optional<StatedDependencies> becomes, int index) -> {
+            case DependenciesSwap(Optional<StatedDependencies> was, Optional<
+                    StatedDependencies> becomes, int index) -> {
                 EntityId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.dependencies().find(id).equals(was) ? EditStep.done(design.withDependencies(exchange(design.dependencies(), id, becomes, index)))
+                yield design.dependencies().find(id).equals(was)
+                        ? EditStep.done(design.withDependencies(exchange(design.dependencies(), id, becomes, index)))
                         : changed(design, "the dependencies of an entity");
             }
             case CarriedSwap(Optional<OpaqueObject> was, Optional<OpaqueObject> becomes, int index) -> {
                 OpaqueId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.carried().find(id).equals(was) ? EditStep.done(design.withCarried(exchange(design.carried(), id, becomes, index)))
+                yield design.carried().find(id).equals(was)
+                        ? EditStep.done(design.withCarried(exchange(design.carried(), id, becomes, index)))
                         : changed(design, "what is carried as " + name(was.map(OpaqueObject::name)));
             }
             case DecisionSwap(Optional<Decision> was, Optional<Decision> becomes, int index) -> {
                 DecisionId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.decisions().find(id).equals(was) ? EditStep.done(design.withDecisions(exchange(design.decisions(), id, becomes, index)))
+                yield design.decisions().find(id).equals(was)
+                        ? EditStep.done(design.withDecisions(exchange(design.decisions(), id, becomes, index)))
                         : changed(design, "a decision about a finding");
             }
             case RowSwap row -> rows(design, List.of(row));
         };
     }
 
-    static <K, V extends Elements.Element<K>> Elements<K, V> exchange(Elements<K, V> elements, K id, Optional<V> becomes, int index) {
+    static <K, V extends Elements.Element<K>> Elements<K, V> exchange(Elements<K, V> elements, K id,
+            Optional<V> becomes, int index) {
         return becomes.map(value -> elements.with(value, index)).orElseGet(() -> elements.without(id));
     }
 
@@ -235,6 +265,7 @@ public record Patch(List<Swap> swaps) implements Change {
     }
 
     static EditStep changed(Design design, String what) {
-        return EditStep.refused(design, "", "This cannot be taken back: " + what + " has been changed since. Change it by hand.");
+        return EditStep.refused(design, "",
+                "This cannot be taken back: " + what + " has been changed since. Change it by hand.");
     }
 }

@@ -46,7 +46,8 @@ final class RelationshipEdits {
             }
         }
         EditStep step = checked(design, relationship);
-        return step.ok() && edit.identifying() ? identify(step.design(), design, relationship) : step.then(CategoryEdits::cleanedUp);
+        return step.ok() && edit.identifying() ? identify(step.design(), design, relationship)
+                : step.then(CategoryEdits::cleanedUp);
     }
 
     static EditStep alter(Design design, Change.AlterRelationship edit) {
@@ -57,10 +58,14 @@ final class RelationshipEdits {
         Relationship now = found.get();
         return switch (edit.aspect()) {
             case Verb(Side side, String phrase) -> checked(design, now.with(side, now.end(side).verb(phrase.strip())));
-            case HowMany(Side side, Cardinality cardinality) -> recounted(design, now, now.with(side, now.end(side).with(cardinality)));
+            case HowMany(Side side, Cardinality cardinality) ->
+                    recounted(design, now, now.with(side, now.end(side).with(cardinality)));
             case Identifying(boolean identifying) -> identifying ? identify(design, design, now)
-                    : EditStep.done(child(design, now).map(child -> CategoryEdits.cleanedUp(design.with(child.withPrimaryKey(without(child, now))))).orElse(design));
-            case Role(Side side, String name) -> named(design, now, side, now.end(side).role(name.strip()), "role", name);
+                    : EditStep.done(child(design, now).map(
+                            child -> CategoryEdits.cleanedUp(design.with(child.withPrimaryKey(without(child, now)))))
+                            .orElse(design));
+            case Role(Side side, String name) ->
+                    named(design, now, side, now.end(side).role(name.strip()), "role", name);
             case ColumnName(Side side, ColumnPath path, String name) -> {
                 Map<ColumnPath, String> names = new HashMap<>(now.end(side).columnNames());
                 if (name.isBlank()) {
@@ -69,15 +74,18 @@ final class RelationshipEdits {
                     names.put(path, name.strip());
                 }
                 Optional<String> taken = columnNameTaken(design, now, name);
-                yield taken.isPresent() ? EditStep.refused(design, "column", taken.get()) : named(design, now, side, now.end(side).columnNames(names), "column", name);
+                yield taken.isPresent() ? EditStep.refused(design, "column", taken.get())
+                        : named(design, now, side, now.end(side).columnNames(names), "column", name);
             }
-            case Agreed(Side side, String sentence) -> EditStep.done(design.with(now.with(side, now.end(side).agreed(sentence))));
+            case Agreed(Side side, String sentence) ->
+                    EditStep.done(design.with(now.with(side, now.end(side).agreed(sentence))));
             case OnDelete(ReferentialAction action) -> checked(design, now.acting(action, now.onUpdate()));
             case OnUpdate(ReferentialAction action) -> checked(design, now.acting(now.onDelete(), action));
             case Name(String name) -> {
                 Optional<String> fault = name.isBlank() ? Optional.empty()
                         : Rules.name(name, "the many-to-many").or(() -> Rules.tableNameTaken(design, now.id(), name));
-                yield fault.map(message -> EditStep.refused(design, "name", message)).orElseGet(() -> EditStep.done(design.with(now.named(name.strip()))));
+                yield fault.map(message -> EditStep.refused(design, "name", message))
+                        .orElseGet(() -> EditStep.done(design.with(now.named(name.strip()))));
             }
             case Child(Side side) -> recounted(design, now, now.withChild(side));
         };
@@ -86,20 +94,26 @@ final class RelationshipEdits {
     /** What in the table that gets the column already has this name, if anything. */
     private static Optional<String> columnNameTaken(Design design, Relationship relationship, String name) {
         OwnerId holder = relationship.childEntity().map(OwnerId.class::cast).orElse(relationship.id());
-        return design.attributesOf(holder).stream().filter(own -> !name.isBlank() && SqlName.of(own.name()).equals(SqlName.of(name))).findFirst()
-                .map(own -> "There is an attribute “" + own.name() + "” in this table already. Choose another name, or leave the field empty for the one that is proposed.");
+        return design.attributesOf(holder).stream()
+                .filter(own -> !name.isBlank() && SqlName.of(own.name()).equals(SqlName.of(name))).findFirst()
+                .map(own -> "There is an attribute “" + own.name()
+                        + "” in this table already. Choose another name, or leave the field empty for the one that is "
+                        + "proposed.");
     }
 
     private static EditStep named(Design design, Relationship now, Side side, End end, String field, String name) {
         Optional<String> fault = name.isBlank() ? Optional.empty() : Rules.name(name, "the " + field);
-        return fault.map(message -> EditStep.refused(design, field, message)).orElseGet(() -> checked(design, now.with(side, end)));
+        return fault.map(message -> EditStep.refused(design, field, message))
+                .orElseGet(() -> checked(design, now.with(side, end)));
     }
 
     /** A relationship whose ends count otherwise: its columns may move to the other table, or to a bridge table. */
     private static EditStep recounted(Design design, Relationship was, Relationship now) {
         if (was.manyToMany() && !now.manyToMany() && !was.attributes().isEmpty()) {
-            return EditStep.refused(design, "cardinality", "This many-to-many has attributes of its own (" + was.attributes().getFirst().name()
-                    + (was.attributes().size() > 1 ? ", ..." : "") + "), which would have no place. Delete or move them first.");
+            return EditStep.refused(design, "cardinality",
+                    "This many-to-many has attributes of its own (" + was.attributes().getFirst().name()
+                            + (was.attributes().size() > 1 ? ", ..." : "")
+                            + "), which would have no place. Delete or move them first.");
         }
         ReferentialAction delete = allowed(now, was.onDelete());
         ReferentialAction update = allowed(now, was.onUpdate());
@@ -120,7 +134,8 @@ final class RelationshipEdits {
         for (Side side : Side.values()) {
             String verb = relationship.end(side).verb();
             if (verb.isBlank()) {
-                return EditStep.refused(design, "verb", "The sentence from “" + design.entities().get(relationship.end(side).entity()).name()
+                return EditStep.refused(design, "verb",
+                        "The sentence from “" + design.entities().get(relationship.end(side).entity()).name()
                         + "” has no verb. Type one, such as “has” or “belongs to”.");
             }
             Optional<String> fault = Rules.name(verb, "the sentence's verb");
@@ -128,19 +143,26 @@ final class RelationshipEdits {
                 return EditStep.refused(design, "verb", fault.get());
             }
         }
-        if (required(relationship) && (relationship.onDelete() == ReferentialAction.SET_NULL || relationship.onUpdate() == ReferentialAction.SET_NULL)) {
-            return EditStep.refused(design, "action", "The reference must have a value, so it cannot be set to no value. Choose another action, or let the parent be zero or one.");
+        if (required(relationship) && (relationship.onDelete() == ReferentialAction.SET_NULL
+                || relationship.onUpdate() == ReferentialAction.SET_NULL)) {
+            return EditStep.refused(design, "action",
+                    "The reference must have a value, so it cannot be set to no value. Choose another action, or let "
+                            + "the parent be zero or one.");
         }
         return EditStep.done(design.with(relationship));
     }
 
     static String whyNotIdentifying(Design design, Relationship relationship) {
         if (relationship.recursive()) {
-            return "A row cannot be identified by another row of its own entity. Keep this recursive relationship non-identifying.";
+            return "A row cannot be identified by another row of its own entity. Keep this recursive relationship "
+                    + "non-identifying.";
         }
-        return relationship.manyToMany() ? "A many-to-many has no child to identify; its table's key is made of both parents' keys already."
-                : "Only a parent that is always there can identify: let each “" + design.entities().get(relationship.childEntity().orElseThrow()).name()
-                + "” have exactly one “" + design.entities().get(relationship.parentEntity().orElseThrow()).name() + "”.";
+        return relationship.manyToMany()
+                ? "A many-to-many has no child to identify; its table's key is made of both parents' keys already."
+                : "Only a parent that is always there can identify: let each “"
+                        + design.entities().get(relationship.childEntity().orElseThrow()).name()
+                        + "” have exactly one “"
+                        + design.entities().get(relationship.parentEntity().orElseThrow()).name() + "”.";
     }
 
     private static EditStep identify(Design next, Design before, Relationship relationship) {
@@ -154,7 +176,8 @@ final class RelationshipEdits {
         List<KeyPart> key = new ArrayList<>(child.primaryKey());
         int behindOtherParents = (int) key.stream().takeWhile(InheritedPart.class::isInstance).count();
         key.add(behindOtherParents, new InheritedPart(relationship.id()));
-        return KeyEdits.acyclic(before, next.with(child.withPrimaryKey(key)), child.id()).then(ExclusionEdits::cleanedUp).then(CategoryEdits::cleanedUp);
+        return KeyEdits.acyclic(before, next.with(child.withPrimaryKey(key)), child.id())
+                .then(ExclusionEdits::cleanedUp).then(CategoryEdits::cleanedUp);
     }
 
     static EditStep turn(Design design, RelationshipId id) {
@@ -171,7 +194,8 @@ final class RelationshipEdits {
     }
 
     static EditStep remove(Design design, RelationshipId id) {
-        return design.relationships().contains(id) ? EditStep.done(DependencyEdits.cleanedUp(without(design, id))) : gone(design);
+        return design.relationships().contains(id) ? EditStep.done(DependencyEdits.cleanedUp(without(design, id)))
+                : gone(design);
     }
 
     /** The design without a relationship and without any trace of its columns. */
@@ -183,12 +207,16 @@ final class RelationshipEdits {
         }
         next = next.withRelationships(next.relationships().without(id));
         if (next.assumptions().stream().anyMatch(assumption -> assumption.relationship().equals(id))) {
-            next = next.withAssumptions(Elements.of(next.assumptions().stream().filter(assumption -> !assumption.relationship().equals(id)).toList()));
+            next = next.withAssumptions(Elements.of(
+                    next.assumptions().stream().filter(assumption -> !assumption.relationship().equals(id)).toList()));
         }
         return CategoryEdits.cleanedUp(ExclusionEdits.cleanedUp(EntityEdits.withoutCard(next, id)));
     }
 
-    /** The design with the relationship's columns in keys and orders of its child only, and identifying only where it may be. */
+    /**
+     * The design with the relationship's columns in keys and orders of its child only, and identifying only where it
+     * may be.
+     */
     private static Design cleanedUp(Design design, Relationship relationship) {
         Design next = design;
         for (Side side : Side.values()) {
@@ -214,6 +242,7 @@ final class RelationshipEdits {
     }
 
     private static EditStep gone(Design design) {
-        return EditStep.refused(design, "", "This relationship is no longer there; it was deleted meanwhile. Undo brings it back.");
+        return EditStep.refused(design, "",
+                "This relationship is no longer there; it was deleted meanwhile. Undo brings it back.");
     }
 }

@@ -24,7 +24,10 @@ public final class Renaming {
      */
     public record Proposal(String of, String was, String becomes, Change change) { }
 
-    /** What the design's policy would change of the names that were typed; names that would then be taken twice are left out. */
+    /**
+     * What the design's policy would change of the names that were typed; names that would then be taken twice are left
+     * out.
+     */
     public static List<Proposal> proposals(Design design) {
         Naming naming = design.facts().names();
         List<Proposal> proposals = new ArrayList<>();
@@ -33,7 +36,8 @@ public final class Renaming {
         for (Entity entity : design.entities()) {
             String becomes = naming.entities().of(entity.name());
             if (!becomes.equals(entity.name()) && taken.add(SqlName.of(becomes))) {
-                proposals.add(new Proposal("entity", entity.name(), becomes, new Change.RenameEntity(entity.id(), becomes)));
+                proposals.add(
+                        new Proposal("entity", entity.name(), becomes, new Change.RenameEntity(entity.id(), becomes)));
             }
             attributes(naming, entity.id(), entity.name(), entity.attributes(), proposals);
         }
@@ -43,7 +47,8 @@ public final class Renaming {
                 relationship.end(side).columnNames().forEach((path, name) -> {
                     if (!naming.written(name).equals(name)) {
                         proposals.add(new Proposal("foreign-key column", name, naming.written(name),
-                                new Change.AlterRelationship(relationship.id(), new RelationshipAspect.ColumnName(side, path, naming.written(name)))));
+                                new Change.AlterRelationship(relationship.id(),
+                                        new RelationshipAspect.ColumnName(side, path, naming.written(name)))));
                     }
                 });
             }
@@ -51,14 +56,16 @@ public final class Renaming {
         return proposals;
     }
 
-    private static void attributes(Naming naming, OwnerId owner, String of, List<Attribute> attributes, List<Proposal> proposals) {
+    private static void attributes(Naming naming, OwnerId owner, String of, List<Attribute> attributes,
+            List<Proposal> proposals) {
         Set<String> taken = new HashSet<>();
         attributes.forEach(attribute -> taken.add(SqlName.of(attribute.name())));
         for (Attribute attribute : attributes) {
             String becomes = naming.column(attribute.name());
             boolean free = SqlName.of(becomes).equals(SqlName.of(attribute.name())) || taken.add(SqlName.of(becomes));
             if (!becomes.equals(attribute.name()) && free) {
-                proposals.add(new Proposal("attribute of " + of, attribute.name(), becomes, new Change.AlterAttribute(owner, attribute.id(), new AttributeAspect.Name(becomes))));
+                proposals.add(new Proposal("attribute of " + of, attribute.name(), becomes,
+                        new Change.AlterAttribute(owner, attribute.id(), new AttributeAspect.Name(becomes))));
             }
         }
     }

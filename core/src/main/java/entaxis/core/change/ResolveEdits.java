@@ -35,7 +35,8 @@ final class ResolveEdits {
     private ResolveEdits() { }
 
     static EditStep resolve(Design design, Change.Resolve edit) {
-        Optional<Relationship> found = design.relationships().find(edit.relationship()).filter(Relationship::manyToMany);
+        Optional<Relationship> found =
+                design.relationships().find(edit.relationship()).filter(Relationship::manyToMany);
         if (found.isEmpty()) {
             return EditStep.refused(design, "", "This many-to-many is no longer there.");
         }
@@ -47,40 +48,56 @@ final class ResolveEdits {
         }
         List<Member> members = new ArrayList<>(was.attributes());
         List<KeyPart> parents = List.of(new InheritedPart(edit.first()), new InheritedPart(edit.second()));
-        Attribute number = Attribute.of(edit.attribute(), edit.key() == AssociativeKey.OWN ? "id" : "line_no", SqlType.integer()).required(true);
+        Attribute number =
+                Attribute.of(edit.attribute(), edit.key() == AssociativeKey.OWN ? "id" : "line_no", SqlType.integer())
+                        .required(true);
         Entity entity = switch (edit.key()) {
             case PARENTS -> new Entity(edit.entity(), name, "", Optional.empty(), members, parents, List.of());
             case OWN -> {
                 members.addFirst(number.numbered(Attribute.Identity.BY_DEFAULT));
-                yield new Entity(edit.entity(), name, "", Optional.empty(), members, List.of(new OwnPart(number.id())), List.of(new AlternateKey(1, parents)));
+                yield new Entity(edit.entity(), name, "", Optional.empty(), members, List.of(new OwnPart(number.id())),
+                        List.of(new AlternateKey(1, parents)));
             }
             case LINE_NUMBER -> {
                 members.addFirst(number);
-                yield new Entity(edit.entity(), name, "", Optional.empty(), members, List.of(parents.getFirst(), new OwnPart(number.id())), List.of());
+                yield new Entity(edit.entity(), name, "", Optional.empty(), members,
+                        List.of(parents.getFirst(), new OwnPart(number.id())), List.of());
             }
         };
         Design next = design.with(entity.in(design.entities().get(was.first().entity()).area()))
-                .with(half(was, Side.FIRST, edit.first(), entity.id())).with(half(was, Side.SECOND, edit.second(), entity.id()));
+                .with(half(was, Side.FIRST, edit.first(), entity.id()))
+                .with(half(was, Side.SECOND, edit.second(), entity.id()));
         next = placed(next, was, entity.id());
-        next = RowEdits.moved(next, was.id(), entity.id(), path -> resolved(path, was.id(), edit.first(), edit.second()));
-        next = edit.key() == AssociativeKey.LINE_NUMBER ? RowEdits.lineNumbers(next, entity.id(), edit.first(), number.id()) : next;
-        next = next.withAssumptions(Elements.of(next.assumptions().stream().map(assumption -> !assumption.relationship().equals(was.id()) ? assumption
-                : new Assumption(assumption.id(), assumption.number(), assumption.side() == Side.FIRST ? edit.second() : edit.first(), Side.SECOND, assumption.text())).toList()));
+        next = RowEdits.moved(next, was.id(), entity.id(),
+                path -> resolved(path, was.id(), edit.first(), edit.second()));
+        next = edit.key() == AssociativeKey.LINE_NUMBER
+                ? RowEdits.lineNumbers(next, entity.id(), edit.first(), number.id()) : next;
+        next = next.withAssumptions(Elements.of(next.assumptions().stream()
+                .map(assumption -> !assumption.relationship().equals(was.id()) ? assumption
+                        : new Assumption(assumption.id(), assumption.number(),
+                                assumption.side() == Side.FIRST ? edit.second() : edit.first(), Side.SECOND,
+                                assumption.text()))
+                .toList()));
         next = RelationshipEdits.without(next, was.id());
         return AttributeEdits.add(next, new Change.AddAttributes(entity.id(), edit.attributes()));
     }
 
-    /** From a parent to the associative entity: each row belongs to exactly one parent; the other end keeps the minimum that the many-to-many had. */
+    /**
+     * From a parent to the associative entity: each row belongs to exactly one parent; the other end keeps the minimum
+     * that the many-to-many had.
+     */
     private static Relationship half(Relationship was, Side side, RelationshipId id, EntityId associative) {
         return new Relationship(id, "", was.end(side).with(Cardinality.EXACTLY_ONE).agreed(""),
-                End.of(associative, many(was.end(side.other()).cardinality()), End.BELONGS_TO), Side.SECOND, was.onDelete(), was.onUpdate(), List.of());
+                End.of(associative, many(was.end(side.other()).cardinality()), End.BELONGS_TO), Side.SECOND,
+                was.onDelete(), was.onUpdate(), List.of());
     }
 
     private static Cardinality many(Cardinality cardinality) {
         return cardinality.many() ? cardinality : new Cardinality(cardinality.min(), Cardinality.MANY);
     }
 
-    private static ColumnPath resolved(ColumnPath path, RelationshipId was, RelationshipId first, RelationshipId second) {
+    private static ColumnPath resolved(ColumnPath path, RelationshipId was, RelationshipId first,
+            RelationshipId second) {
         if (!path.migrated() || !path.hops().getFirst().relationship().equals(was)) {
             return path;
         }
@@ -89,7 +106,10 @@ final class ResolveEdits {
         return new ColumnPath(hops, path.attribute());
     }
 
-    /** The design with the new card where that of the many-to-many lay, or else between its parents, on each sheet that shows both. */
+    /**
+     * The design with the new card where that of the many-to-many lay, or else between its parents, on each sheet that
+     * shows both.
+     */
     private static Design placed(Design design, Relationship was, EntityId entity) {
         Design next = design;
         for (Sheet sheet : design.sheets()) {
@@ -121,8 +141,10 @@ final class ResolveEdits {
                 entity.primaryKey().indexOf(new InheritedPart(relationship.id())))).toList();
         Relationship first = parents.get(0);
         Relationship second = parents.get(1);
-        Relationship back = new Relationship(edit.relationship(), entity.name(), outer(first).with(inner(second).cardinality()).agreed(""),
-                outer(second).with(inner(first).cardinality()).agreed(""), Side.SECOND, first.onDelete(), first.onUpdate(), List.of());
+        Relationship back = new Relationship(edit.relationship(), entity.name(),
+                outer(first).with(inner(second).cardinality()).agreed(""),
+                outer(second).with(inner(first).cardinality()).agreed(""), Side.SECOND, first.onDelete(),
+                first.onUpdate(), List.of());
         Design next = design.with(back);
         for (Sheet sheet : design.sheets()) {
             if (sheet.places().containsKey(entity.id())) {
@@ -133,22 +155,29 @@ final class ResolveEdits {
         }
         next = RowEdits.moved(next, entity.id(), back.id(), path -> dissolved(path, back.id(), first, second));
         next = next.withAssumptions(Elements.of(next.assumptions().stream().map(assumption ->
-                assumption.relationship().equals(first.id()) ? new Assumption(assumption.id(), assumption.number(), back.id(), Side.SECOND, assumption.text())
-                : assumption.relationship().equals(second.id()) ? new Assumption(assumption.id(), assumption.number(), back.id(), Side.FIRST, assumption.text()) : assumption).toList()));
+        assumption.relationship().equals(first.id()) ? new Assumption(assumption.id(), assumption.number(), back.id(),
+                Side.SECOND, assumption.text())
+                : assumption.relationship().equals(second.id())
+                        ? new Assumption(assumption.id(), assumption.number(), back.id(), Side.FIRST, assumption.text())
+                : assumption).toList()));
         return EntityEdits.remove(next, entity.id());
     }
 
     /** Why an entity cannot become a many-to-many, if it cannot. */
     static Optional<String> whyNotDissolved(Design design, Entity entity) {
         if (!entity.attributes().isEmpty()) {
-            return Optional.of("“" + entity.name() + "” has attributes of its own (" + entity.attributes().getFirst().name() + (entity.attributes().size() > 1 ? ", ..." : "")
+            return Optional.of("“" + entity.name() + "” has attributes of its own ("
+                    + entity.attributes().getFirst().name() + (entity.attributes().size() > 1 ? ", ..." : "")
                     + "). Delete or move them first.");
         }
         List<Relationship> all = design.relationshipsOf(entity.id()).toList();
-        boolean child = all.size() == 2 && all.stream().allMatch(relationship -> relationship.childEntity().equals(Optional.of(entity.id()))
+        boolean child = all.size() == 2 && all.stream().allMatch(relationship -> relationship.childEntity()
+                .equals(Optional.of(entity.id()))
                 && relationship.mayIdentify() && !relationship.oneToOne() && entity.identifiedBy(relationship.id()));
         return child && entity.primaryKey().size() == 2 ? Optional.empty()
-                : Optional.of("Only an entity whose key is that of its two parents, and to which nothing else is related, can become a many-to-many.");
+                : Optional.of(
+                        "Only an entity whose key is that of its two parents, and to which nothing else is related, "
+                                + "can become a many-to-many.");
     }
 
     private static End outer(Relationship relationship) {

@@ -27,7 +27,8 @@ final class RowEdits {
     static EditStep add(Design design, SampleRow row) {
         boolean there = switch (row.table()) {
             case EntityId id -> design.entities().contains(id);
-            case RelationshipId id -> design.relationships().find(id).map(relationship -> relationship.manyToMany()).orElse(false);
+            case RelationshipId id ->
+                    design.relationships().find(id).map(relationship -> relationship.manyToMany()).orElse(false);
         };
         if (!there) {
             return EditStep.refused(design, "", "The table of this row is no longer there.");
@@ -36,19 +37,23 @@ final class RowEdits {
             return EditStep.refused(design, "", "This row has been added already.");
         }
         if (design.rows().size() >= MAX_ROWS) {
-            return EditStep.refused(design, "", "A design holds " + MAX_ROWS + " sample rows at most. Delete some first.");
+            return EditStep.refused(design, "",
+                    "A design holds " + MAX_ROWS + " sample rows at most. Delete some first.");
         }
         return stored(design, row);
     }
 
     static EditStep put(Design design, SampleRow row) {
-        return design.rows().find(row.id()).filter(old -> old.table().equals(row.table())).isPresent() ? stored(design, row)
+        return design.rows().find(row.id()).filter(old -> old.table().equals(row.table())).isPresent()
+                ? stored(design, row)
                 : EditStep.refused(design, "", "This row is no longer there.");
     }
 
     private static EditStep stored(Design design, SampleRow row) {
-        Optional<String> tooLong = row.values().values().stream().flatMap(value -> Rules.text(value, "A value").stream()).findFirst();
-        return tooLong.map(message -> EditStep.refused(design, "", message)).orElseGet(() -> EditStep.done(design.withRows(design.rows().with(row))));
+        Optional<String> tooLong =
+                row.values().values().stream().flatMap(value -> Rules.text(value, "A value").stream()).findFirst();
+        return tooLong.map(message -> EditStep.refused(design, "", message))
+                .orElseGet(() -> EditStep.done(design.withRows(design.rows().with(row))));
     }
 
     static EditStep remove(Design design, RowId row) {
@@ -58,7 +63,8 @@ final class RowEdits {
 
     /** The rows of one table as rows of another, their columns told otherwise. */
     static Design moved(Design design, OwnerId from, OwnerId to, UnaryOperator<ColumnPath> path) {
-        return exchanged(design, row -> row.table().equals(from) ? new SampleRow(row.id(), to, renamed(row, path)) : row);
+        return exchanged(design,
+                row -> row.table().equals(from) ? new SampleRow(row.id(), to, renamed(row, path)) : row);
     }
 
     private static Map<ColumnPath, String> renamed(SampleRow row, UnaryOperator<ColumnPath> path) {
@@ -75,7 +81,8 @@ final class RowEdits {
     /** The rows of an entity numbered from 1 in an attribute. */
     static Design numbered(Design design, EntityId entity, AttributeId attribute) {
         int[] next = {0};
-        return exchanged(design, row -> row.table().equals(entity) ? with(row, ColumnPath.own(attribute), Integer.toString(++next[0])) : row);
+        return exchanged(design, row -> row.table().equals(entity)
+                ? with(row, ColumnPath.own(attribute), Integer.toString(++next[0])) : row);
     }
 
     /** The rows of an entity numbered from 1 within each parent. */
@@ -98,23 +105,29 @@ final class RowEdits {
     }
 
     /**
-     * The rows that refer to an entity by its old key, at whatever distance, referring to it by its new one: the new values are those of the row that had the old ones.
-     * References that meet no row stay as they are. Linear in the rows times the columns of a key.
+     * The rows that refer to an entity by its old key, at whatever distance, referring to it by its new one: the new
+     * values are those of the row that had the old ones. References that meet no row stay as they are. Linear in the
+     * rows times the columns of a key.
      */
     static Design rekeyed(Design design, EntityId entity, List<ColumnPath> oldKey, List<ColumnPath> newKey) {
         Map<List<String>, SampleRow> byOldKey = new HashMap<>();
-        design.rows().stream().filter(row -> row.table().equals(entity)).forEach(row -> values(row, oldKey, List.of()).ifPresent(key -> byOldKey.putIfAbsent(key, row)));
-        return oldKey.isEmpty() ? design : exchanged(design, row -> rekeyed(design, row, entity, oldKey, newKey, byOldKey));
+        design.rows().stream().filter(row -> row.table().equals(entity))
+                .forEach(row -> values(row, oldKey, List.of()).ifPresent(key -> byOldKey.putIfAbsent(key, row)));
+        return oldKey.isEmpty() ? design
+                : exchanged(design, row -> rekeyed(design, row, entity, oldKey, newKey, byOldKey));
     }
 
-    private static SampleRow rekeyed(Design design, SampleRow row, EntityId entity, List<ColumnPath> oldKey, List<ColumnPath> newKey, Map<List<String>, SampleRow> byOldKey) {
+    private static SampleRow rekeyed(Design design, SampleRow row, EntityId entity, List<ColumnPath> oldKey,
+            List<ColumnPath> newKey, Map<List<String>, SampleRow> byOldKey) {
         Map<ColumnPath, String> values = new HashMap<>(row.values());
         for (ColumnPath path : row.values().keySet()) {
             for (int depth = 1; depth <= path.hops().size(); depth++) {
                 List<Hop> way = path.hops().subList(0, depth);
                 Hop last = way.getLast();
-                boolean leadsThere = design.relationships().find(last.relationship()).map(relationship -> relationship.end(last.parent()).entity().equals(entity)).orElse(false);
-                Optional<SampleRow> parent = leadsThere ? values(row, oldKey, way).map(byOldKey::get) : Optional.empty();
+                boolean leadsThere = design.relationships().find(last.relationship())
+                        .map(relationship -> relationship.end(last.parent()).entity().equals(entity)).orElse(false);
+                Optional<SampleRow> parent =
+                        leadsThere ? values(row, oldKey, way).map(byOldKey::get) : Optional.empty();
                 parent.flatMap(found -> values(found, newKey, List.of())).ifPresent(now -> {
                     oldKey.forEach(key -> values.remove(behind(way, key)));
                     for (int i = 0; i < now.size(); i++) {
@@ -128,7 +141,8 @@ final class RowEdits {
 
     /** The values of a key in a row that holds it behind a way; none unless it holds all of them. */
     private static Optional<List<String>> values(SampleRow row, List<ColumnPath> key, List<Hop> way) {
-        List<String> values = key.stream().flatMap(path -> Optional.ofNullable(row.values().get(behind(way, path))).stream()).toList();
+        List<String> values = key.stream()
+                .flatMap(path -> Optional.ofNullable(row.values().get(behind(way, path))).stream()).toList();
         return values.size() == key.size() ? Optional.of(values) : Optional.empty();
     }
 
@@ -138,6 +152,7 @@ final class RowEdits {
 
     static Design withoutRowsOf(Design design, OwnerId owner) {
         return design.rows().stream().noneMatch(row -> row.table().equals(owner)) ? design
-                : design.withRows(Elements.of(design.rows().stream().filter(row -> !row.table().equals(owner)).toList()));
+                : design.withRows(
+                        Elements.of(design.rows().stream().filter(row -> !row.table().equals(owner)).toList()));
     }
 }

@@ -29,7 +29,8 @@ final class Rules {
             return Optional.of("The name of " + of + " is empty. Type a name.");
         }
         if (name.length() > MAX_NAME) {
-            return Optional.of("The name of " + of + " has " + name.length() + " characters; " + MAX_NAME + " is the most. Shorten it.");
+            return Optional.of("The name of " + of + " has " + name.length() + " characters; " + MAX_NAME
+                    + " is the most. Shorten it.");
         }
         if (name.chars().anyMatch(Character::isISOControl)) {
             return Optional.of("The name of " + of + " holds a line break or another control character. Remove it.");
@@ -40,7 +41,8 @@ final class Rules {
     /** What is wrong with a describing text, if anything. */
     static Optional<String> text(String text, String what) {
         return text.length() <= MAX_TEXT ? Optional.empty()
-                : Optional.of(what + " has " + text.length() + " characters; " + MAX_TEXT + " is the most. Shorten it.");
+                : Optional
+                        .of(what + " has " + text.length() + " characters; " + MAX_TEXT + " is the most. Shorten it.");
     }
 
     /** What already has the table name that this name would become, if anything. */
@@ -52,23 +54,27 @@ final class Rules {
             }
         }
         for (Relationship relationship : design.relationships()) {
-            if (!relationship.id().equals(self) && relationship.manyToMany() && SqlName.of(relationship.name()).equals(wanted)) {
-                return Optional.of("There is a many-to-many “" + relationship.name() + "” already. Choose another name.");
+            if (!relationship.id().equals(self) && relationship.manyToMany()
+                    && SqlName.of(relationship.name()).equals(wanted)) {
+                return Optional
+                        .of("There is a many-to-many “" + relationship.name() + "” already. Choose another name.");
             }
         }
         return design.types().stream().filter(type -> type.name().equals(wanted)).findFirst()
-                .map(type -> "There is a type “" + type.name() + "” already, and a table cannot be called like a type. Choose another name.");
+                .map(type -> "There is a type “" + type.name()
+                        + "” already, and a table cannot be called like a type. Choose another name.");
     }
 
     /** What already has this name as its table name, if anything: in a schema, types and tables share their names. */
     static Optional<String> relationNameTaken(Design design, String name) {
         return design.entities().stream().filter(entity -> SqlName.of(entity.name()).equals(name)).findFirst()
-                .map(entity -> "There is an entity “" + entity.name() + "” already, and a type cannot be called like a table. Choose another name.");
+                .map(entity -> "There is an entity “" + entity.name()
+                        + "” already, and a type cannot be called like a table. Choose another name.");
     }
 
     /**
-     * The entities on a cycle of identifying relationships through one entity, from it back to it; empty if there is none. Depth-first over parents, linear in
-     * their relationships.
+     * The entities on a cycle of identifying relationships through one entity, from it back to it; empty if there is
+     * none. Depth-first over parents, linear in their relationships.
      */
     static List<String> identifyingCycle(Design design, EntityId start) {
         Map<EntityId, EntityId> cameFrom = new HashMap<>();
@@ -88,8 +94,10 @@ final class Rules {
     }
 
     private static List<EntityId> identifyingParents(Design design, EntityId child) {
-        return design.entities().find(child).stream().flatMap(entity -> entity.primaryKey().stream()).filter(InheritedPart.class::isInstance)
-                .map(InheritedPart.class::cast).flatMap(part -> design.relationships().find(part.relationship()).stream())
+        return design.entities().find(child).stream().flatMap(entity -> entity.primaryKey().stream())
+                .filter(InheritedPart.class::isInstance)
+                .map(InheritedPart.class::cast)
+                .flatMap(part -> design.relationships().find(part.relationship()).stream())
                 .flatMap(relationship -> relationship.parentEntity().stream()).toList();
     }
 

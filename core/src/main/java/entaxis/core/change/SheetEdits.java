@@ -35,8 +35,10 @@ final class SheetEdits {
         if (name.isPresent()) {
             return EditStep.refused(design, "name", name.get());
         }
-        Optional<String> title = Rules.text(edit.facts().title(), "The title").or(() -> Rules.text(edit.facts().author(), "The author"));
-        return title.isPresent() ? EditStep.refused(design, "title", title.get()) : EditStep.done(design.with(edit.facts()));
+        Optional<String> title =
+                Rules.text(edit.facts().title(), "The title").or(() -> Rules.text(edit.facts().author(), "The author"));
+        return title.isPresent() ? EditStep.refused(design, "title", title.get())
+                : EditStep.done(design.with(edit.facts()));
     }
 
     static EditStep paper(Design design, Change.SetPaper edit) {
@@ -84,14 +86,16 @@ final class SheetEdits {
         Optional<String> fault = Rules.name(name, "the sheet").or(() -> design.sheets().stream()
                 .filter(other -> !other.id().equals(sheet.id()) && other.name().equalsIgnoreCase(name)).findFirst()
                 .map(other -> "There is a sheet “" + other.name() + "” already. Choose another name."));
-        return fault.map(message -> EditStep.refused(design, "name", message)).orElseGet(() -> EditStep.done(design.with(sheet.named(name))));
+        return fault.map(message -> EditStep.refused(design, "name", message))
+                .orElseGet(() -> EditStep.done(design.with(sheet.named(name))));
     }
 
     static EditStep remove(Design design, SheetId sheet) {
         if (!design.sheets().contains(sheet)) {
             return EditStep.refused(design, "", "This sheet is no longer there.");
         }
-        return design.sheets().size() == 1 ? EditStep.refused(design, "", "A design has at least one sheet. Add another one first.")
+        return design.sheets().size() == 1
+                ? EditStep.refused(design, "", "A design has at least one sheet. Add another one first.")
                 : EditStep.done(design.withSheets(design.sheets().without(sheet)));
     }
 
@@ -104,8 +108,10 @@ final class SheetEdits {
         return switch (edit.aspect()) {
             case SheetAspect.Name(String name) -> named(design, sheet, name);
             case SheetAspect.Shows(SheetView view) -> EditStep.done(design.with(sheet.showing(view)));
-            case SheetAspect.Hidden(Set<OwnerId> cards, boolean hidden) -> EditStep.done(design.with(sheet.hiding(changed(sheet.hidden(), cards, hidden))));
-            case SheetAspect.Pinned(Set<OwnerId> cards, boolean pinned) -> EditStep.done(design.with(sheet.pinning(changed(sheet.pinned(), cards, pinned))));
+            case SheetAspect.Hidden(Set<OwnerId> cards, boolean hidden) ->
+                    EditStep.done(design.with(sheet.hiding(changed(sheet.hidden(), cards, hidden))));
+            case SheetAspect.Pinned(Set<OwnerId> cards, boolean pinned) ->
+                    EditStep.done(design.with(sheet.pinning(changed(sheet.pinned(), cards, pinned))));
             case SheetAspect.TakenOff(Set<OwnerId> cards) -> {
                 Sheet rest = sheet;
                 for (OwnerId card : cards) {
@@ -115,9 +121,11 @@ final class SheetEdits {
             }
             case SheetAspect.Way(String line, LineShape shape) -> way(design, sheet, line, shape);
             case SheetAspect.PutNote(Note note) -> note(design, sheet, note);
-            case SheetAspect.RemoveNote(NoteId note) -> EditStep.done(design.with(sheet.withNotes(sheet.notes().without(note))));
+            case SheetAspect.RemoveNote(NoteId note) ->
+                    EditStep.done(design.with(sheet.withNotes(sheet.notes().without(note))));
             case SheetAspect.PutPicture(Picture picture) -> picture(design, sheet, picture);
-            case SheetAspect.RemovePicture(PictureId picture) -> EditStep.done(design.with(sheet.withPictures(sheet.pictures().without(picture))));
+            case SheetAspect.RemovePicture(PictureId picture) ->
+                    EditStep.done(design.with(sheet.withPictures(sheet.pictures().without(picture))));
         };
     }
 
@@ -133,7 +141,8 @@ final class SheetEdits {
 
     private static EditStep way(Design design, Sheet sheet, String line, LineShape shape) {
         String relationship = line.replaceFirst("-(first|second)$", "");
-        if (!relationship.matches("r[0-9a-z]{1,24}") || !design.relationships().contains(new RelationshipId(relationship))) {
+        if (!relationship.matches("r[0-9a-z]{1,24}")
+                || !design.relationships().contains(new RelationshipId(relationship))) {
             return EditStep.refused(design, "", "This line is no longer there.");
         }
         if (shape.bends().size() > MAX_BENDS || shape.bends().stream().anyMatch(SheetEdits::far)) {
@@ -143,19 +152,25 @@ final class SheetEdits {
     }
 
     private static EditStep note(Design design, Sheet sheet, Note note) {
-        Optional<String> fault = note.text().isBlank() ? Optional.of("The note is empty. Write something, or delete it.") : Rules.text(note.text(), "The note");
+        Optional<String> fault =
+                note.text().isBlank() ? Optional.of("The note is empty. Write something, or delete it.")
+                        : Rules.text(note.text(), "The note");
         boolean sized = note.width() >= SMALLEST && note.width() <= WIDEST && !far(note.place());
         if (fault.isPresent() || !sized || sheet.notes().size() >= MAX_COUNT && !sheet.notes().contains(note.id())) {
-            return EditStep.refused(design, "note", fault.orElse("A note is " + SMALLEST + " to " + WIDEST + " wide, and a sheet has " + MAX_COUNT + " at most."));
+            return EditStep.refused(design, "note", fault.orElse(
+                    "A note is " + SMALLEST + " to " + WIDEST + " wide, and a sheet has " + MAX_COUNT + " at most."));
         }
         return EditStep.done(design.with(sheet.withNotes(sheet.notes().with(note))));
     }
 
     private static EditStep picture(Design design, Sheet sheet, Picture picture) {
-        boolean sized = picture.width() >= SMALLEST && picture.width() <= WIDEST && picture.height() >= SMALLEST && picture.height() <= WIDEST && !far(picture.place());
+        boolean sized = picture.width() >= SMALLEST && picture.width() <= WIDEST && picture.height() >= SMALLEST
+                && picture.height() <= WIDEST && !far(picture.place());
         Optional<String> fault = Rules.text(picture.title(), "The title");
-        if (fault.isPresent() || !sized || sheet.pictures().size() >= MAX_COUNT && !sheet.pictures().contains(picture.id())) {
-            return EditStep.refused(design, "picture", fault.orElse("A picture is " + SMALLEST + " to " + WIDEST + " wide and high, and a sheet has " + MAX_COUNT + " at most."));
+        if (fault.isPresent() || !sized
+                || sheet.pictures().size() >= MAX_COUNT && !sheet.pictures().contains(picture.id())) {
+            return EditStep.refused(design, "picture", fault.orElse("A picture is " + SMALLEST + " to " + WIDEST
+                    + " wide and high, and a sheet has " + MAX_COUNT + " at most."));
         }
         return EditStep.done(design.with(sheet.withPictures(sheet.pictures().with(picture))));
     }

@@ -37,11 +37,14 @@ final class SheetSwaps {
         for (SheetId id : sheets) {
             Optional<Sheet> was = from.sheets().find(id);
             Optional<Sheet> now = to.sheets().find(id);
-            differ(map(was, Sheet::places), map(now, Sheet::places), (card, before, after) -> new PlaceSwap(id, card, before, after), swaps);
-            differ(map(was, Sheet::lines), map(now, Sheet::lines), (line, before, after) -> new LineSwap(id, line, before, after), swaps);
+            differ(map(was, Sheet::places), map(now, Sheet::places),
+                    (card, before, after) -> new PlaceSwap(id, card, before, after), swaps);
+            differ(map(was, Sheet::lines), map(now, Sheet::lines),
+                    (line, before, after) -> new LineSwap(id, line, before, after), swaps);
             Patch.differ(was.map(Sheet::notes).orElse(Elements.none()), now.map(Sheet::notes).orElse(Elements.none()),
                     (before, after, index) -> new NoteSwap(id, before, after, index), swaps);
-            Patch.differ(was.map(Sheet::pictures).orElse(Elements.none()), now.map(Sheet::pictures).orElse(Elements.none()),
+            Patch.differ(was.map(Sheet::pictures).orElse(Elements.none()),
+                    now.map(Sheet::pictures).orElse(Elements.none()),
                     (before, after, index) -> new PictureSwap(id, before, after, index), swaps);
         }
     }
@@ -70,8 +73,10 @@ final class SheetSwaps {
     static EditStep apply(Design design, SheetSwap swap) {
         SheetId id = swap.was().or(swap::becomes).orElseThrow().id();
         Optional<Sheet> present = design.sheets().find(id);
-        boolean speaks = swap.was().filter(SheetSwaps::holds).or(() -> swap.becomes().filter(SheetSwaps::holds)).isPresent();
-        boolean as = speaks ? present.map(sheet -> sheet.withPlaces(Map.of())).equals(swap.was()) : present.map(SheetSwaps::bare).equals(swap.was());
+        boolean speaks =
+                swap.was().filter(SheetSwaps::holds).or(() -> swap.becomes().filter(SheetSwaps::holds)).isPresent();
+        boolean as = speaks ? present.map(sheet -> sheet.withPlaces(Map.of())).equals(swap.was())
+                : present.map(SheetSwaps::bare).equals(swap.was());
         if (!as) {
             return Patch.changed(design, "the sheet " + Patch.name(swap.was().map(Sheet::name)));
         }
@@ -87,34 +92,49 @@ final class SheetSwaps {
     }
 
     static EditStep apply(Design design, PlaceSwap swap) {
-        return exchanged(design, swap.sheet(), swap.becomes().isEmpty(), sheet -> Optional.ofNullable(sheet.places().get(swap.card())).equals(swap.was())
-                ? Optional.of(sheet.withPlaces(exchanged(sheet.places(), swap.card(), swap.becomes()))) : Optional.empty(), "the place of a card");
+        return exchanged(design, swap.sheet(), swap.becomes().isEmpty(),
+                sheet -> Optional.ofNullable(sheet.places().get(swap.card())).equals(swap.was())
+                        ? Optional.of(sheet.withPlaces(exchanged(sheet.places(), swap.card(), swap.becomes())))
+                        : Optional.empty(),
+                "the place of a card");
     }
 
     static EditStep apply(Design design, LineSwap swap) {
-        return exchanged(design, swap.sheet(), swap.becomes().isEmpty(), sheet -> Optional.ofNullable(sheet.lines().get(swap.line())).equals(swap.was())
-                ? Optional.of(sheet.withLines(exchanged(sheet.lines(), swap.line(), swap.becomes()))) : Optional.empty(), "the way of a line");
+        return exchanged(design, swap.sheet(), swap.becomes().isEmpty(),
+                sheet -> Optional.ofNullable(sheet.lines().get(swap.line())).equals(swap.was())
+                        ? Optional.of(sheet.withLines(exchanged(sheet.lines(), swap.line(), swap.becomes())))
+                        : Optional.empty(),
+                "the way of a line");
     }
 
     static EditStep apply(Design design, NoteSwap swap) {
         NoteId id = swap.was().or(swap::becomes).orElseThrow().id();
-        return exchanged(design, swap.sheet(), swap.becomes().isEmpty(), sheet -> sheet.notes().find(id).equals(swap.was())
-                ? Optional.of(sheet.withNotes(Patch.exchange(sheet.notes(), id, swap.becomes(), swap.index()))) : Optional.empty(), "a note");
+        return exchanged(design, swap.sheet(), swap.becomes().isEmpty(),
+                sheet -> sheet.notes().find(id).equals(swap.was())
+                        ? Optional.of(sheet.withNotes(Patch.exchange(sheet.notes(), id, swap.becomes(), swap.index())))
+                        : Optional.empty(),
+                "a note");
     }
 
     static EditStep apply(Design design, PictureSwap swap) {
         PictureId id = swap.was().or(swap::becomes).orElseThrow().id();
-        return exchanged(design, swap.sheet(), swap.becomes().isEmpty(), sheet -> sheet.pictures().find(id).equals(swap.was())
-                ? Optional.of(sheet.withPictures(Patch.exchange(sheet.pictures(), id, swap.becomes(), swap.index()))) : Optional.empty(), "a picture");
+        return exchanged(design, swap.sheet(), swap.becomes().isEmpty(),
+                sheet -> sheet.pictures().find(id).equals(swap.was())
+                        ? Optional.of(
+                                sheet.withPictures(Patch.exchange(sheet.pictures(), id, swap.becomes(), swap.index())))
+                        : Optional.empty(),
+                "a picture");
     }
 
     /** A piece of a sheet that is no longer there is gone with it. */
-    private static EditStep exchanged(Design design, SheetId id, boolean removes, Function<Sheet, Optional<Sheet>> exchange, String what) {
+    private static EditStep exchanged(Design design, SheetId id, boolean removes,
+            Function<Sheet, Optional<Sheet>> exchange, String what) {
         Optional<Sheet> present = design.sheets().find(id);
         if (present.isEmpty() && removes) {
             return EditStep.done(design);
         }
-        return present.flatMap(exchange).map(sheet -> EditStep.done(design.with(sheet))).orElseGet(() -> Patch.changed(design, what));
+        return present.flatMap(exchange).map(sheet -> EditStep.done(design.with(sheet)))
+                .orElseGet(() -> Patch.changed(design, what));
     }
 
     private static <K, V> Map<K, V> exchanged(Map<K, V> all, K key, Optional<V> becomes) {

@@ -30,23 +30,29 @@ final class SurrogateEdits {
         if (generated(entity)) {
             return EditStep.refused(design, "key", "“" + entity.name() + "” has a generated key already.");
         }
-        if (design.categories().stream().anyMatch(category -> category.kinds().stream().anyMatch(entity::identifiedBy))) {
-            return EditStep.refused(design, "key", "“" + entity.name() + "” is a kind and shares the key of its general entity. Give that one a generated key.");
+        if (design.categories().stream()
+                .anyMatch(category -> category.kinds().stream().anyMatch(entity::identifiedBy))) {
+            return EditStep.refused(design, "key", "“" + entity.name()
+                    + "” is a kind and shares the key of its general entity. Give that one a generated key.");
         }
-        Attribute id = Attribute.of(edit.attribute(), edit.name().strip(), SqlType.integer()).required(true).numbered(Attribute.Identity.BY_DEFAULT).meaning("number without meaning");
+        Attribute id = Attribute.of(edit.attribute(), edit.name().strip(), SqlType.integer()).required(true)
+                .numbered(Attribute.Identity.BY_DEFAULT).meaning("number without meaning");
         Optional<Problem> fault = AttributeEdits.fault(design, entity.id(), id);
         if (fault.isPresent()) {
             return new EditStep(design, List.of(fault.get()));
         }
         List<Member> members = new ArrayList<>(List.of(id));
-        entity.members().forEach(member -> members.add(member instanceof Attribute own && entity.inKey(own.id()) ? own.required(true) : member));
+        entity.members().forEach(member -> members
+                .add(member instanceof Attribute own && entity.inKey(own.id()) ? own.required(true) : member));
         Entity changed = entity.withMembers(members).withPrimaryKey(List.of(new OwnPart(id.id())));
         if (!entity.primaryKey().isEmpty()) {
             int number = entity.alternateKeys().stream().mapToInt(AlternateKey::number).max().orElse(0) + 1;
-            changed = changed.withAlternateKeys(AttributeEdits.plus(entity.alternateKeys(), new AlternateKey(number, entity.primaryKey())));
+            changed = changed.withAlternateKeys(
+                    AttributeEdits.plus(entity.alternateKeys(), new AlternateKey(number, entity.primaryKey())));
         }
         Design numbered = RowEdits.numbered(design, entity.id(), id.id());
-        Design next = RowEdits.rekeyed(numbered.with(changed), entity.id(), KeyPaths.of(design, entity.primaryKey()), List.of(ColumnPath.own(id.id())));
+        Design next = RowEdits.rekeyed(numbered.with(changed), entity.id(), KeyPaths.of(design, entity.primaryKey()),
+                List.of(ColumnPath.own(id.id())));
         return EditStep.done(ExclusionEdits.cleanedUp(next));
     }
 
@@ -56,13 +62,16 @@ final class SurrogateEdits {
             return EntityEdits.gone(design);
         }
         Entity entity = found.get();
-        Optional<AlternateKey> taken = entity.alternateKeys().stream().filter(key -> key.number() == edit.number()).findFirst();
+        Optional<AlternateKey> taken =
+                entity.alternateKeys().stream().filter(key -> key.number() == edit.number()).findFirst();
         if (taken.isEmpty()) {
-            return EditStep.refused(design, "key", "There is no alternate key AK" + edit.number() + " in “" + entity.name() + "” any more.");
+            return EditStep.refused(design, "key",
+                    "There is no alternate key AK" + edit.number() + " in “" + entity.name() + "” any more.");
         }
         for (KeyPart part : taken.get().parts()) {
             if (part instanceof InheritedPart(RelationshipId id) && !design.relationships().get(id).mayIdentify()) {
-                return EditStep.refused(design, "key", RelationshipEdits.whyNotIdentifying(design, design.relationships().get(id)));
+                return EditStep.refused(design, "key",
+                        RelationshipEdits.whyNotIdentifying(design, design.relationships().get(id)));
             }
         }
         List<AlternateKey> others = new ArrayList<>(entity.alternateKeys());
@@ -77,12 +86,14 @@ final class SurrogateEdits {
         }
         EditStep acyclic = KeyEdits.acyclic(design, design.with(changed), entity.id());
         return acyclic.then(next -> ExclusionEdits.cleanedUp(
-                RowEdits.rekeyed(next, entity.id(), KeyPaths.of(design, entity.primaryKey()), KeyPaths.of(design, taken.get().parts()))));
+                RowEdits.rekeyed(next, entity.id(), KeyPaths.of(design, entity.primaryKey()),
+                        KeyPaths.of(design, taken.get().parts()))));
     }
 
     /** Whether the primary key is one attribute that the engine numbers. */
     private static boolean generated(Entity entity) {
-        return entity.primaryKey().size() == 1 && entity.primaryKey().getFirst() instanceof OwnPart(AttributeId attribute)
+        return entity.primaryKey().size() == 1
+                && entity.primaryKey().getFirst() instanceof OwnPart(AttributeId attribute)
                 && entity.attribute(attribute).map(own -> own.identity() != Attribute.Identity.NONE).orElse(false);
     }
 }

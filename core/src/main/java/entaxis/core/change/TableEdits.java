@@ -44,7 +44,8 @@ final class TableEdits {
         }
         boolean there = index.parts().stream().map(IndexPart::part).allMatch(part -> switch (part) {
             case OwnPart(AttributeId attribute) -> entity.attribute(attribute).isPresent();
-            case InheritedPart(RelationshipId id) -> design.relationships().find(id).flatMap(Relationship::childEntity).equals(Optional.of(entity.id()));
+            case InheritedPart(RelationshipId id) ->
+                    design.relationships().find(id).flatMap(Relationship::childEntity).equals(Optional.of(entity.id()));
         });
         return there ? index.name().isEmpty() ? Optional.empty() : Rules.name(index.name(), "the index")
                 : Optional.of("Something in this index is no longer part of “" + entity.name() + "”.");
@@ -59,10 +60,12 @@ final class TableEdits {
             return EditStep.refused(design, "check", "A table has " + MAX_COUNT + " conditions at most.");
         }
         for (NamedCheck check : edit.checks()) {
-            Optional<String> fault = (check.name().isEmpty() ? Optional.<String>empty() : Rules.name(check.name(), "the condition"))
+            Optional<String> fault =
+                    (check.name().isEmpty() ? Optional.<String>empty() : Rules.name(check.name(), "the condition"))
                     .or(() -> Rules.text(check.condition(), "The condition"));
             if (fault.isPresent() || check.condition().isBlank()) {
-                return EditStep.refused(design, "check", fault.orElse("The condition is empty. Type one, as in: ended_on >= started_on"));
+                return EditStep.refused(design, "check",
+                        fault.orElse("The condition is empty. Type one, as in: ended_on >= started_on"));
             }
         }
         return EditStep.done(design.with(found.get().withChecks(edit.checks())));

@@ -7,9 +7,11 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Rows that satisfy the given dependencies, what follows from them, and no others: an example to argue with. One row, and one more for each largest set that does not
- * determine some attribute, which agrees with the first exactly there. C. Beeri, M. Dowd, R. Fagin and R. Statman, “On the Structure of Armstrong Relations for
- * Functional Dependencies”, JACM 31(1), 1984; the largest sets as in H. Mannila and K.-J. Räihä, “Design by Example”, JCSS 33(2), 1986. There may be exponentially many.
+ * Rows that satisfy the given dependencies, what follows from them, and no others: an example to argue with. One row,
+ * and one more for each largest set that does not determine some attribute, which agrees with the first exactly there.
+ * C. Beeri, M. Dowd, R. Fagin and R. Statman, “On the Structure of Armstrong Relations for Functional Dependencies”,
+ * JACM 31(1), 1984; the largest sets as in H. Mannila and K.-J. Räihä, “Design by Example”, JCSS 33(2), 1986. There may
+ * be exponentially many.
  */
 public final class Armstrong {
     private Armstrong() { }
@@ -40,10 +42,16 @@ public final class Armstrong {
                 if (!seen.add(set) || closed.stream().anyMatch(other -> other.containsAll(set))) {
                     continue;
                 }
-                cover.stream().filter(dependency -> set.containsAll(dependency.determinant()) && !set.containsAll(dependency.dependent())).findFirst()
-                        .ifPresentOrElse(broken -> broken.determinant().forEach(out -> open.add(set.without(out))), () -> closed.add(set));
+                cover.stream()
+                        .filter(dependency -> set.containsAll(dependency.determinant())
+                                && !set.containsAll(dependency.dependent()))
+                        .findFirst()
+                        .ifPresentOrElse(broken -> broken.determinant().forEach(out -> open.add(set.without(out))),
+                                () -> closed.add(set));
             }
-            closed.stream().filter(set -> closed.stream().noneMatch(other -> !other.equals(set) && other.containsAll(set))).forEach(all::add);
+            closed.stream()
+                    .filter(set -> closed.stream().noneMatch(other -> !other.equals(set) && other.containsAll(set)))
+                    .forEach(all::add);
         }
         return all;
     }

@@ -5,7 +5,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntConsumer;
 
-/** A set of attributes by their places in a relation, from 0. Immutable, compared by value; operations take time linear in the number of words of 64 attributes. */
+/**
+ * A set of attributes by their places in a relation, from 0. Immutable, compared by value; operations take time linear
+ * in the number of words of 64 attributes.
+ */
 public final class AttributeSet implements Comparable<AttributeSet> {
     private static final AttributeSet NONE = new AttributeSet(new long[0]);
 

@@ -8,8 +8,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Boyce-Codd normal form by taking relations apart at a dependency whose determinant is no key, E. F. Codd, “Recent Investigations into Relational Data Base Systems”,
- * 1974. It begins with the relations of third normal form, most of which need not be taken apart, so that few dependencies are lost. Lossless. The projections that it needs are exponential at worst.
+ * Boyce-Codd normal form by taking relations apart at a dependency whose determinant is no key, E. F. Codd, “Recent
+ * Investigations into Relational Data Base Systems”, 1974. It begins with the relations of third normal form, most of
+ * which need not be taken apart, so that few dependencies are lost. Lossless. The projections that it needs are
+ * exponential at worst.
  */
 public final class BoyceCoddDecomposition {
     private BoyceCoddDecomposition() { }
@@ -45,13 +47,20 @@ public final class BoyceCoddDecomposition {
             open.addFirst(second);
             open.addFirst(first);
         }
-        List<AttributeSet> apart = done.stream().distinct().filter(part -> done.stream().noneMatch(other -> !other.equals(part) && other.containsAll(part))).toList();
-        return new Decomposition(relation, apart.stream().map(part -> Part.of(part, AttributeSet.none(), relation)).toList(), steps);
+        List<AttributeSet> apart = done.stream().distinct()
+                .filter(part -> done.stream().noneMatch(other -> !other.equals(part) && other.containsAll(part)))
+                .toList();
+        return new Decomposition(relation,
+                apart.stream().map(part -> Part.of(part, AttributeSet.none(), relation)).toList(), steps);
     }
 
-    /** A dependency within the part whose determinant does not decide all of it: the one with the fewest determinants. */
-    private static Optional<Functional> fault(AttributeSet part, int attributes, List<Functional> cover, Closure closure) {
-        return Projection.onto(part, attributes, cover).stream().filter(dependency -> !closure.of(dependency.determinant()).containsAll(part))
+    /**
+     * A dependency within the part whose determinant does not decide all of it: the one with the fewest determinants.
+     */
+    private static Optional<Functional> fault(AttributeSet part, int attributes, List<Functional> cover,
+            Closure closure) {
+        return Projection.onto(part, attributes, cover).stream()
+                .filter(dependency -> !closure.of(dependency.determinant()).containsAll(part))
                 .min((a, b) -> Integer.compare(a.determinant().size(), b.determinant().size()));
     }
 }

@@ -8,9 +8,10 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /**
- * The candidate keys: the smallest sets that determine everything. From a key and a dependency X → Y the set X ∪ (K − Y) is a superkey again; every key is reached this
- * way. C. Lucchesi and S. Osborn, “Candidate Keys for Relations”, JCSS 17(2), 1978: polynomial in attributes, dependencies and the number of keys, of which there
- * may be exponentially many.
+ * The candidate keys: the smallest sets that determine everything. From a key and a dependency X → Y the set X ∪ (K −
+ * Y) is a superkey again; every key is reached this way. C. Lucchesi and S. Osborn, “Candidate Keys for Relations”,
+ * JCSS 17(2), 1978: polynomial in attributes, dependencies and the number of keys, of which there may be exponentially
+ * many.
  *
  * @param keys smallest first
  * @param more whether there are more than were asked for
@@ -57,8 +58,8 @@ public record CandidateKeys(List<AttributeSet> keys, boolean more) {
     }
 
     /**
-     * The keys where only the closure of a set can be asked for, not a cover: a key that differs from one already found leaves out one of its attributes. The number
-     * of closures is exponential in the attributes at worst.
+     * The keys where only the closure of a set can be asked for, not a cover: a key that differs from one already found
+     * leaves out one of its attributes. The number of closures is exponential in the attributes at worst.
      */
     private static CandidateKeys search(AttributeSet all, UnaryOperator<AttributeSet> closure, int most) {
         Set<AttributeSet> keys = new HashSet<>();
@@ -69,7 +70,8 @@ public record CandidateKeys(List<AttributeSet> keys, boolean more) {
             if (!seen.add(left) || !closure.apply(left).containsAll(all)) {
                 continue;
             }
-            AttributeSet key = keys.stream().filter(left::containsAll).findFirst().orElseGet(() -> minimised(left, all, closure));
+            AttributeSet key =
+                    keys.stream().filter(left::containsAll).findFirst().orElseGet(() -> minimised(left, all, closure));
             if (keys.size() == most && !keys.contains(key)) {
                 return new CandidateKeys(List.copyOf(keys), true);
             }

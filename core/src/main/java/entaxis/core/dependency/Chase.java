@@ -8,9 +8,10 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Whether parts join back to the whole. One row for each part, equal to the sought row where the part has the attribute; dependencies make symbols equal, many-valued
- * ones add rows, until the sought row is there or nothing more follows. A. Aho, C. Beeri and J. Ullman, “The Theory of Joins in Relational Databases”, ACM TODS 4(3),
- * 1979. Polynomial with functional dependencies; exponential at worst with many-valued ones.
+ * Whether parts join back to the whole. One row for each part, equal to the sought row where the part has the
+ * attribute; dependencies make symbols equal, many-valued ones add rows, until the sought row is there or nothing more
+ * follows. A. Aho, C. Beeri and J. Ullman, “The Theory of Joins in Relational Databases”, ACM TODS 4(3), 1979.
+ * Polynomial with functional dependencies; exponential at worst with many-valued ones.
  *
  * @param start the tableau at first; symbol 0 is the sought one, others are numbered apart in each column
  * @param end   the tableau when nothing more follows, or the sought row is there
@@ -24,7 +25,8 @@ public record Chase(Relation relation, List<AttributeSet> parts, List<int[]> sta
         Dependency because();
 
         /** In a column one symbol became another, because two rows agree in the determinant. */
-        record Equated(Dependency because, int firstRow, int secondRow, int column, int was, int becomes) implements Step { }
+        record Equated(Dependency because, int firstRow, int secondRow, int column, int was, int becomes)
+                implements Step {}
 
         /** A row was added. */
         record Added(Dependency because, int firstRow, int secondRow, int row) implements Step { }

@@ -6,9 +6,10 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * All that a set of attributes determines. Each dependency counts how many of its determinants are still missing; when none is, its dependents are reached. C. Beeri and
- * P. Bernstein, “Computational Problems Related to the Design of Normal Form Relational Schemas”, ACM TODS 4(1), 1979. Making one takes time linear in the length of
- * the dependencies, and so does each closure.
+ * All that a set of attributes determines. Each dependency counts how many of its determinants are still missing; when
+ * none is, its dependents are reached. C. Beeri and P. Bernstein, “Computational Problems Related to the Design of
+ * Normal Form Relational Schemas”, ACM TODS 4(1), 1979. Making one takes time linear in the length of the dependencies,
+ * and so does each closure.
  */
 public final class Closure {
     /** One step by hand: a dependency whose determinants are all there, and what it adds. */
@@ -93,7 +94,10 @@ public final class Closure {
         return of(dependency.determinant()).containsAll(dependency.dependent());
     }
 
-    /** How the closure is reached, one dependency after the other in the order in which they stand, as one does it by hand. Quadratic in the dependencies. */
+    /**
+     * How the closure is reached, one dependency after the other in the order in which they stand, as one does it by
+     * hand. Quadratic in the dependencies.
+     */
     public List<Step> steps(AttributeSet start) {
         List<Step> steps = new ArrayList<>();
         AttributeSet reached = start;

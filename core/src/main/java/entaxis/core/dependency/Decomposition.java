@@ -23,7 +23,8 @@ public record Decomposition(Relation of, List<Part> parts, List<Split> steps) {
      * @param key          the key that the algorithm meant it to have; others may be keys too
      * @param dependencies a minimal cover of what holds within it
      */
-    public record Part(AttributeSet attributes, AttributeSet key, List<AttributeSet> keys, List<Functional> dependencies) {
+    public record Part(AttributeSet attributes, AttributeSet key, List<AttributeSet> keys,
+            List<Functional> dependencies) {
         /** A part with the keys and dependencies that follow from those of the whole. */
         static Part of(AttributeSet attributes, AttributeSet key, Relation whole) {
             List<Functional> dependencies = Projection.onto(attributes, whole.attributes().size(), whole.functional());

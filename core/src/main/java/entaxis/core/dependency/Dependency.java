@@ -20,9 +20,15 @@ public sealed interface Dependency {
         }
     }
 
-    /** For each value of the determinant there is a set of values of the dependents, whatever the other attributes hold (Fagin 1977). */
+    /**
+     * For each value of the determinant there is a set of values of the dependents, whatever the other attributes hold
+     * (Fagin 1977).
+     */
     record Multivalued(AttributeSet determinant, AttributeSet dependent) implements Dependency {
-        /** Whether it holds in any relation over these attributes: nothing else is decided about, or nothing else is left. */
+        /**
+         * Whether it holds in any relation over these attributes: nothing else is decided about, or nothing else is
+         * left.
+         */
         public boolean trivial(AttributeSet all) {
             return determinant.containsAll(dependent) || determinant.union(dependent).containsAll(all);
         }

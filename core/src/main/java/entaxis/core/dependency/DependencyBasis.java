@@ -6,9 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * What follows from functional and many-valued dependencies together: the finest partition of the other attributes into blocks that a set decides about one by one.
- * C. Beeri, “On the Membership Problem for Functional and Multivalued Dependencies in Relational Databases”, ACM TODS 5(3), 1980. A basis takes time polynomial in
- * attributes and dependencies.
+ * What follows from functional and many-valued dependencies together: the finest partition of the other attributes into
+ * blocks that a set decides about one by one. C. Beeri, “On the Membership Problem for Functional and Multivalued
+ * Dependencies in Relational Databases”, ACM TODS 5(3), 1980. A basis takes time polynomial in attributes and
+ * dependencies.
  */
 public final class DependencyBasis {
     private final AttributeSet all;
@@ -57,7 +58,9 @@ public final class DependencyBasis {
     public AttributeSet closure(AttributeSet set) {
         AttributeSet reached = set;
         for (AttributeSet block : of(set)) {
-            if (block.size() == 1 && functional.stream().anyMatch(dependency -> dependency.dependent().containsAll(block) && !dependency.determinant().containsAll(block))) {
+            if (block.size() == 1
+                    && functional.stream().anyMatch(dependency -> dependency.dependent().containsAll(block)
+                            && !dependency.determinant().containsAll(block))) {
                 reached = reached.union(block);
             }
         }
@@ -70,7 +73,8 @@ public final class DependencyBasis {
             case Functional(var determinant, var dependent) -> closure(determinant).containsAll(dependent);
             case Multivalued(var determinant, var dependent) -> {
                 AttributeSet wanted = dependent.minus(determinant);
-                yield of(determinant).stream().filter(wanted::containsAll).reduce(AttributeSet.none(), AttributeSet::union).equals(wanted);
+                yield of(determinant).stream().filter(wanted::containsAll)
+                        .reduce(AttributeSet.none(), AttributeSet::union).equals(wanted);
             }
         };
     }

@@ -18,6 +18,8 @@ public record DependencyCompletion(int from, List<String> options) {
         }
         String begun = text.substring(from);
         return new DependencyCompletion(from, begun.isBlank() ? List.of()
-                : attributes.stream().filter(name -> name.regionMatches(true, 0, begun, 0, begun.length()) && !name.equals(begun)).limit(MAX_COUNT).toList());
+                : attributes.stream()
+                        .filter(name -> name.regionMatches(true, 0, begun, 0, begun.length()) && !name.equals(begun))
+                        .limit(MAX_COUNT).toList());
     }
 }

@@ -7,7 +7,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/** Reads dependencies in textbook notation: {@code a, b -> c} and {@code a ->> b}; the arrows → and ↠ are understood too, and names in any case of letters. */
+/**
+ * Reads dependencies in textbook notation: {@code a, b -> c} and {@code a ->> b}; the arrows → and ↠ are understood
+ * too, and names in any case of letters.
+ */
 public final class DependencyReader {
     /** What a line says, or what is wrong with it. */
     public sealed interface Line {
@@ -31,13 +34,15 @@ public final class DependencyReader {
     /** Reads one line. */
     public Line line(String text) {
         int comment = text.indexOf('#');
-        String line = (comment < 0 ? text : text.substring(0, comment)).replace("\u21A0", "->>").replace("\u2192", "->");
+        String line =
+                (comment < 0 ? text : text.substring(0, comment)).replace("\u21A0", "->>").replace("\u2192", "->");
         if (line.isBlank()) {
             return new Line.Empty();
         }
         int arrow = line.indexOf("->");
         if (arrow < 0) {
-            return new Line.Fault(line.stripTrailing().length(), "An arrow is missing: write what decides, then -> and what it decides, as in a, b -> c.");
+            return new Line.Fault(line.stripTrailing().length(),
+                    "An arrow is missing: write what decides, then -> and what it decides, as in a, b -> c.");
         }
         boolean many = line.startsWith("->>", arrow);
         int after = arrow + (many ? 3 : 2);
@@ -51,7 +56,8 @@ public final class DependencyReader {
             return fault.get();
         }
         if (right.isEmpty()) {
-            return new Line.Fault(line.stripTrailing().length(), "Nothing follows the arrow. Name at least one attribute.");
+            return new Line.Fault(line.stripTrailing().length(),
+                    "Nothing follows the arrow. Name at least one attribute.");
         }
         AttributeSet determinant = AttributeSet.of(left.stream().mapToInt(Integer::intValue).toArray());
         AttributeSet dependent = AttributeSet.of(right.stream().mapToInt(Integer::intValue).toArray());
@@ -96,8 +102,10 @@ public final class DependencyReader {
 
     private String near(String name) {
         String wanted = name.toLowerCase(Locale.ROOT);
-        return attributes.stream().filter(other -> distance(wanted, other.toLowerCase(Locale.ROOT)) <= Math.max(1, wanted.length() / 4))
-                .min((a, b) -> Integer.compare(distance(wanted, a.toLowerCase(Locale.ROOT)), distance(wanted, b.toLowerCase(Locale.ROOT))))
+        return attributes.stream()
+                .filter(other -> distance(wanted, other.toLowerCase(Locale.ROOT)) <= Math.max(1, wanted.length() / 4))
+                .min((a, b) -> Integer.compare(distance(wanted, a.toLowerCase(Locale.ROOT)),
+                        distance(wanted, b.toLowerCase(Locale.ROOT))))
                 .map(other -> " Is “" + other + "” meant?").orElse("");
     }
 
@@ -111,7 +119,8 @@ public final class DependencyReader {
             int diagonal = row[0];
             row[0] = i;
             for (int j = 1; j <= b.length(); j++) {
-                int cost = Math.min(Math.min(row[j], row[j - 1]) + 1, diagonal + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1));
+                int cost = Math.min(Math.min(row[j], row[j - 1]) + 1,
+                        diagonal + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1));
                 diagonal = row[j];
                 row[j] = cost;
             }

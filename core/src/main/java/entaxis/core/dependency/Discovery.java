@@ -9,9 +9,10 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The smallest dependencies and keys that rows satisfy. Sets of columns are looked at by size; partitions of the rows tell what holds, and what is known to hold is not
- * looked at again. Y. Huhtala, J. Kärkkäinen, P. Porkka and H. Toivonen, “TANE: An Efficient Algorithm for Discovering Functional and Approximate Dependencies”, The
- * Computer Journal 42(2), 1999. Linear in the rows, exponential in the columns at worst.
+ * The smallest dependencies and keys that rows satisfy. Sets of columns are looked at by size; partitions of the rows
+ * tell what holds, and what is known to hold is not looked at again. Y. Huhtala, J. Kärkkäinen, P. Porkka and H.
+ * Toivonen, “TANE: An Efficient Algorithm for Discovering Functional and Approximate Dependencies”, The Computer
+ * Journal 42(2), 1999. Linear in the rows, exponential in the columns at worst.
  *
  * @param dependencies with as few determinants as possible and one dependent each
  * @param keys         sets of columns in which no two rows agree, without anything to spare
@@ -100,9 +101,12 @@ public record Discovery(List<Functional> dependencies, List<AttributeSet> keys, 
             for (long rest = set; rest != 0; rest &= rest - 1) {
                 long without = set & ~Long.lowestOneBit(rest);
                 candidates &= before.get(without).candidates();
-                smallest = smallest == 0 || before.get(without).partition().error() < before.get(smallest).partition().error() ? without : smallest;
+                smallest = smallest == 0
+                        || before.get(without).partition().error() < before.get(smallest).partition().error() ? without
+                                : smallest;
             }
-            Partition partition = Long.bitCount(set) == 1 ? single.get(set) : before.get(smallest).partition().product(single.get(set & ~smallest), table);
+            Partition partition = Long.bitCount(set) == 1 ? single.get(set)
+                    : before.get(smallest).partition().product(single.get(set & ~smallest), table);
             for (long rest = set & candidates; rest != 0; rest &= rest - 1) {
                 long column = Long.lowestOneBit(rest);
                 if (before.get(set & ~column).partition().error() == partition.error()) {
@@ -155,7 +159,8 @@ public record Discovery(List<Functional> dependencies, List<AttributeSet> keys, 
         /** Sets of one column more of which every subset is still open. */
         private static List<Long> next(Map<Long, Node> before, int size) {
             Map<Long, List<Long>> byPrefix = new LinkedHashMap<>();
-            before.keySet().forEach(set -> byPrefix.computeIfAbsent(set & ~Long.highestOneBit(set), any -> new ArrayList<>()).add(set));
+            before.keySet().forEach(
+                    set -> byPrefix.computeIfAbsent(set & ~Long.highestOneBit(set), any -> new ArrayList<>()).add(set));
             List<Long> next = new ArrayList<>();
             for (List<Long> same : byPrefix.values()) {
                 for (int i = 0; i < same.size(); i++) {
@@ -188,7 +193,8 @@ public record Discovery(List<Functional> dependencies, List<AttributeSet> keys, 
     /** Looks for dependencies of at most so many determinants, and the keys that are seen on the way. */
     public static Discovery of(Rows rows, int most, Watch watch) {
         if (rows.columns().size() > Rows.MAX_COLUMNS) {
-            throw new IllegalArgumentException("more than " + Rows.MAX_COLUMNS + " columns cannot be looked through; leave some out");
+            throw new IllegalArgumentException(
+                    "more than " + Rows.MAX_COLUMNS + " columns cannot be looked through; leave some out");
         }
         return new Run(rows, most, watch).run();
     }

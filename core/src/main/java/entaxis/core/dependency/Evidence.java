@@ -7,8 +7,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What rows say of a dependency. Rows can refute one, never prove it. The measure is g3, the fewest rows to take out so that it holds: J. Kivinen and H. Mannila,
- * “Approximate Inference of Functional Dependencies from Relations”, Theoretical Computer Science 149(1), 1995. Linear in the rows.
+ * What rows say of a dependency. Rows can refute one, never prove it. The measure is g3, the fewest rows to take out so
+ * that it holds: J. Kivinen and H. Mannila, “Approximate Inference of Functional Dependencies from Relations”,
+ * Theoretical Computer Science 149(1), 1995. Linear in the rows.
  *
  * @param rows     how many rows there are
  * @param holds    how many of them can stay
@@ -29,9 +30,12 @@ public record Evidence(int rows, int holds, int tested, List<Contradiction> brea
             tested += group.size() > 1 ? group.size() : 0;
             Map<List<Integer>, List<Integer>> kinds = new HashMap<>();
             group.forEach(row -> kinds.computeIfAbsent(rows.key(row, dependents), any -> new ArrayList<>()).add(row));
-            List<Integer> usual = kinds.values().stream().reduce((a, b) -> b.size() > a.size() || b.size() == a.size() && b.getFirst() < a.getFirst() ? b : a).orElseThrow();
+            List<Integer> usual = kinds.values().stream().reduce(
+                    (a, b) -> b.size() > a.size() || b.size() == a.size() && b.getFirst() < a.getFirst() ? b : a)
+                    .orElseThrow();
             holds += usual.size();
-            group.stream().filter(row -> !usual.contains(row)).forEach(row -> breaking.add(new Contradiction(usual.getFirst(), row)));
+            group.stream().filter(row -> !usual.contains(row))
+                    .forEach(row -> breaking.add(new Contradiction(usual.getFirst(), row)));
         }
         return new Evidence(rows.size(), holds, tested, List.copyOf(breaking));
     }

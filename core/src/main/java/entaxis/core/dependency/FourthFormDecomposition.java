@@ -11,9 +11,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Fourth normal form by taking relations apart at a many-valued fact that is not about a key, R. Fagin, “Multivalued Dependencies and a New Normal Form for Relational
- * Databases”, ACM TODS 2(3), 1977. Lossless. Within a part the determinants of the stated dependencies are tried, and in parts of up to twelve attributes every
- * set: that many bases are computed.
+ * Fourth normal form by taking relations apart at a many-valued fact that is not about a key, R. Fagin, “Multivalued
+ * Dependencies and a New Normal Form for Relational Databases”, ACM TODS 2(3), 1977. Lossless. Within a part the
+ * determinants of the stated dependencies are tried, and in parts of up to twelve attributes every set: that many bases
+ * are computed.
  */
 public final class FourthFormDecomposition {
     private static final int TRY_ALL = 12;
@@ -40,8 +41,11 @@ public final class FourthFormDecomposition {
             open.addFirst(second);
             open.addFirst(first);
         }
-        List<AttributeSet> apart = done.stream().distinct().filter(part -> done.stream().noneMatch(other -> !other.equals(part) && other.containsAll(part))).toList();
-        return new Decomposition(relation, apart.stream().map(part -> Part.of(part, AttributeSet.none(), relation)).toList(), steps);
+        List<AttributeSet> apart = done.stream().distinct()
+                .filter(part -> done.stream().noneMatch(other -> !other.equals(part) && other.containsAll(part)))
+                .toList();
+        return new Decomposition(relation,
+                apart.stream().map(part -> Part.of(part, AttributeSet.none(), relation)).toList(), steps);
     }
 
     private static Optional<Dependency> fault(AttributeSet part, Relation relation, DependencyBasis basis) {
@@ -54,7 +58,8 @@ public final class FourthFormDecomposition {
             if (!decided.isEmpty()) {
                 return Optional.of(new Functional(determinant, decided));
             }
-            List<AttributeSet> blocks = basis.of(determinant).stream().map(block -> block.intersection(part)).filter(block -> !block.isEmpty()).toList();
+            List<AttributeSet> blocks = basis.of(determinant).stream().map(block -> block.intersection(part))
+                    .filter(block -> !block.isEmpty()).toList();
             if (blocks.size() > 1) {
                 return Optional.of(new Multivalued(determinant, blocks.getFirst()));
             }

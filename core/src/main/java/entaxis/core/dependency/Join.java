@@ -7,7 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** Whether rows that are split into parts join back to the same rows. Takes time in proportion to the largest join on the way. */
+/**
+ * Whether rows that are split into parts join back to the same rows. Takes time in proportion to the largest join on
+ * the way.
+ */
 public final class Join {
     private static final int MAX_COUNT = 2_000_000;
 
@@ -35,18 +38,21 @@ public final class Join {
         return result.equals(rows.projected(all));
     }
 
-    private static Set<List<String>> join(Set<List<String>> left, AttributeSet leftSet, Set<List<String>> right, AttributeSet rightSet) {
+    private static Set<List<String>> join(Set<List<String>> left, AttributeSet leftSet, Set<List<String>> right,
+            AttributeSet rightSet) {
         List<Integer> leftPlaces = leftSet.members();
         List<Integer> rightPlaces = rightSet.members();
         List<Integer> shared = leftSet.intersection(rightSet).members();
         Map<List<String>, List<List<String>>> byShared = new HashMap<>();
-        right.forEach(row -> byShared.computeIfAbsent(picked(row, rightPlaces, shared), any -> new ArrayList<>()).add(row));
+        right.forEach(
+                row -> byShared.computeIfAbsent(picked(row, rightPlaces, shared), any -> new ArrayList<>()).add(row));
         List<Integer> out = leftSet.union(rightSet).members();
         Set<List<String>> joined = new HashSet<>();
         for (List<String> row : left) {
             for (List<String> other : byShared.getOrDefault(picked(row, leftPlaces, shared), List.of())) {
                 List<String> whole = new ArrayList<>(out.size());
-                out.forEach(place -> whole.add(leftSet.contains(place) ? row.get(leftPlaces.indexOf(place)) : other.get(rightPlaces.indexOf(place))));
+                out.forEach(place -> whole.add(leftSet.contains(place) ? row.get(leftPlaces.indexOf(place))
+                        : other.get(rightPlaces.indexOf(place))));
                 joined.add(whole);
                 if (joined.size() > MAX_COUNT) {
                     return joined;

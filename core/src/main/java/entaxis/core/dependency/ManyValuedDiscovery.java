@@ -7,8 +7,9 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Many-valued dependencies that rows satisfy: within each group of a determinant every value of the dependents stands beside every value of the others (Fagin 1977).
- * Determinants of a few columns are tried with every split of the other columns, so it is meant for relations of at most twelve.
+ * Many-valued dependencies that rows satisfy: within each group of a determinant every value of the dependents stands
+ * beside every value of the others (Fagin 1977). Determinants of a few columns are tried with every split of the other
+ * columns, so it is meant for relations of at most twelve.
  */
 public final class ManyValuedDiscovery {
     /** Most columns that are looked through. */
@@ -17,7 +18,8 @@ public final class ManyValuedDiscovery {
     private ManyValuedDiscovery() { }
 
     /**
-     * Those that say more than functional dependencies do: some group has two values on either side. Each split is given once, by its smaller side; smallest first.
+     * Those that say more than functional dependencies do: some group has two values on either side. Each split is
+     * given once, by its smaller side; smallest first.
      *
      * @param most how many determinants are tried at most
      */
@@ -45,19 +47,25 @@ public final class ManyValuedDiscovery {
                 }
             }
         }
-        found.sort((a, b) -> a.determinant().equals(b.determinant()) ? a.dependent().compareTo(b.dependent()) : a.determinant().compareTo(b.determinant()));
-        return found.stream().filter(one -> found.stream().noneMatch(other -> !other.equals(one) && one.determinant().containsAll(other.determinant())
+        found.sort((a, b) -> a.determinant().equals(b.determinant()) ? a.dependent().compareTo(b.dependent())
+                : a.determinant().compareTo(b.determinant()));
+        return found.stream()
+                .filter(one -> found.stream()
+                        .noneMatch(other -> !other.equals(one) && one.determinant().containsAll(other.determinant())
                 && one.dependent().equals(other.dependent()))).toList();
     }
 
     /** Whether a many-valued dependency holds in the rows. */
     public static boolean holds(Rows rows, Multivalued dependency) {
         AttributeSet dependents = dependency.dependent().minus(dependency.determinant());
-        AttributeSet others = AttributeSet.first(rows.columns().size()).minus(dependency.determinant()).minus(dependents);
-        return rows.groups(dependency.determinant()).stream().allMatch(group -> crossed(rows, group, dependents, others) >= 0);
+        AttributeSet others =
+                AttributeSet.first(rows.columns().size()).minus(dependency.determinant()).minus(dependents);
+        return rows.groups(dependency.determinant()).stream()
+                .allMatch(group -> crossed(rows, group, dependents, others) >= 0);
     }
 
-    private static boolean independent(Rows rows, List<List<Integer>> groups, AttributeSet dependents, AttributeSet others) {
+    private static boolean independent(Rows rows, List<List<Integer>> groups, AttributeSet dependents,
+            AttributeSet others) {
         boolean many = false;
         for (List<Integer> group : groups) {
             int said = crossed(rows, group, dependents, others);

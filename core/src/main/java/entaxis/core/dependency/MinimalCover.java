@@ -9,9 +9,10 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * The same dependencies without anything to spare: one dependent each, no determinant that could be left out, none that follows from the others. Several covers may
- * exist; this one keeps those that stand first. D. Maier, “Minimum Covers in the Relational Database Model”, JACM 27(4), 1980. Takes one closure for every
- * determinant and every dependency: quadratic in their length.
+ * The same dependencies without anything to spare: one dependent each, no determinant that could be left out, none that
+ * follows from the others. Several covers may exist; this one keeps those that stand first. D. Maier, “Minimum Covers
+ * in the Relational Database Model”, JACM 27(4), 1980. Takes one closure for every determinant and every dependency:
+ * quadratic in their length.
  */
 public final class MinimalCover {
     private MinimalCover() { }
@@ -61,7 +62,8 @@ public final class MinimalCover {
     /** Dependencies with equal determinants joined into one, in the order in which the determinants first stand. */
     public static List<Functional> joined(List<Functional> dependencies) {
         Map<AttributeSet, AttributeSet> byDeterminant = new LinkedHashMap<>();
-        dependencies.forEach(dependency -> byDeterminant.merge(dependency.determinant(), dependency.dependent(), AttributeSet::union));
+        dependencies.forEach(dependency -> byDeterminant.merge(dependency.determinant(), dependency.dependent(),
+                AttributeSet::union));
         List<Functional> joined = new ArrayList<>();
         byDeterminant.forEach((determinant, dependent) -> joined.add(new Functional(determinant, dependent)));
         return joined;

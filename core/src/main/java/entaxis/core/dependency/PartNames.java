@@ -6,9 +6,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
-/** Names proposed for the parts of a decomposition: the part that holds a key of the whole keeps its name, the others are named after what identifies them. */
+/**
+ * Names proposed for the parts of a decomposition: the part that holds a key of the whole keeps its name, the others
+ * are named after what identifies them.
+ */
 public final class PartNames {
-    private static final List<String> ENDINGS = List.of("_code", "_id", "_no", "_nr", "_number", "_key", " code", " id", " no", " number");
+    private static final List<String> ENDINGS =
+            List.of("_code", "_id", "_no", "_nr", "_number", "_key", " code", " id", " no", " number");
 
     private PartNames() { }
 
@@ -44,7 +48,10 @@ public final class PartNames {
     }
 
     private static String bare(String attribute) {
-        return ENDINGS.stream().filter(ending -> attribute.toLowerCase(java.util.Locale.ROOT).endsWith(ending) && attribute.length() > ending.length())
-                .findFirst().map(ending -> attribute.substring(0, attribute.length() - ending.length())).orElse(attribute);
+        return ENDINGS.stream()
+                .filter(ending -> attribute.toLowerCase(java.util.Locale.ROOT).endsWith(ending)
+                        && attribute.length() > ending.length())
+                .findFirst().map(ending -> attribute.substring(0, attribute.length() - ending.length()))
+                .orElse(attribute);
     }
 }

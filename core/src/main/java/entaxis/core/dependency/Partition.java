@@ -3,8 +3,8 @@ package entaxis.core.dependency;
 import java.util.Arrays;
 
 /**
- * Rows in classes that agree in some columns; classes of one row are left out. Y. Huhtala et al., “TANE”, The Computer Journal 42(2), 1999, section 5: the product of
- * two takes time linear in their rows.
+ * Rows in classes that agree in some columns; classes of one row are left out. Y. Huhtala et al., “TANE”, The Computer
+ * Journal 42(2), 1999, section 5: the product of two takes time linear in their rows.
  */
 final class Partition {
     private final int[] rows;
@@ -128,6 +128,7 @@ final class Partition {
         for (int row : rows) {
             table.classOf[row] = 0;
         }
-        return new Partition(filled == newRows.length ? newRows : Arrays.copyOf(newRows, filled), Arrays.copyOf(newEnds, made), made);
+        return new Partition(filled == newRows.length ? newRows : Arrays.copyOf(newRows, filled),
+                Arrays.copyOf(newEnds, made), made);
     }
 }

@@ -7,9 +7,10 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * The dependencies that hold within some of the attributes. The other attributes are taken out one by one, each time with every dependency that leads to one put in the
- * place of it where it is a determinant. G. Gottlob, “Computing Covers for Embedded Functional Dependencies”, PODS 1987. Exponential at worst, as the smallest cover
- * itself can be; covers are made minimal on the way.
+ * The dependencies that hold within some of the attributes. The other attributes are taken out one by one, each time
+ * with every dependency that leads to one put in the place of it where it is a determinant. G. Gottlob, “Computing
+ * Covers for Embedded Functional Dependencies”, PODS 1987. Exponential at worst, as the smallest cover itself can be;
+ * covers are made minimal on the way.
  */
 public final class Projection {
     private Projection() { }
@@ -35,7 +36,8 @@ public final class Projection {
                 continue;
             }
             for (Functional before : to) {
-                Functional through = new Functional(dependency.determinant().without(out).union(before.determinant()), dependency.dependent());
+                Functional through = new Functional(dependency.determinant().without(out).union(before.determinant()),
+                        dependency.dependent());
                 if (!through.trivial()) {
                     next.add(through);
                 }

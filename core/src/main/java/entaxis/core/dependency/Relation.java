@@ -10,7 +10,8 @@ import java.util.stream.Collectors;
  *
  * @param attributes names in order; sets speak of them by place
  */
-public record Relation(String name, List<String> attributes, List<Functional> functional, List<Multivalued> multivalued) {
+public record Relation(String name, List<String> attributes, List<Functional> functional,
+        List<Multivalued> multivalued) {
     /** Copies the lists. */
     public Relation {
         attributes = List.copyOf(attributes);

@@ -10,7 +10,10 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Reads relations from text: a line {@code Name(a, b, c)}, its dependencies one a line, an empty line between relations; {@code #} begins a comment. */
+/**
+ * Reads relations from text: a line {@code Name(a, b, c)}, its dependencies one a line, an empty line between
+ * relations; {@code #} begins a comment.
+ */
 public final class RelationReader {
     /** Longest list of attributes that is read. */
     public static final int MAX_ATTRIBUTES = 1000;
@@ -42,7 +45,9 @@ public final class RelationReader {
             }
         }
         reader.finish();
-        return reader.relations.isEmpty() ? new Result(List.of(), Optional.of(new Fault(1, "there is no relation; begin with a line such as Name(a, b, c)")))
+        return reader.relations.isEmpty()
+                ? new Result(List.of(),
+                        Optional.of(new Fault(1, "there is no relation; begin with a line such as Name(a, b, c)")))
                 : new Result(List.copyOf(reader.relations), Optional.empty());
     }
 
@@ -64,7 +69,8 @@ public final class RelationReader {
         }
         return switch (new DependencyReader(attributes).line(line)) {
             case DependencyReader.Line.Empty() -> Optional.empty();
-            case DependencyReader.Line.Fault(int at, String message) -> Optional.of("column " + (at + 1) + ": " + message);
+            case DependencyReader.Line.Fault(int at, String message) ->
+                    Optional.of("column " + (at + 1) + ": " + message);
             case DependencyReader.Line.Said(Functional dependency) -> {
                 functional.add(dependency);
                 yield Optional.empty();

@@ -25,7 +25,8 @@ public record Rows(List<String> columns, List<List<String>> values, int[][] code
             Map<String, Integer> known = new HashMap<>();
             for (int row = 0; row < values.size(); row++) {
                 if (values.get(row).size() != columns.size()) {
-                    throw new IllegalArgumentException("row " + (row + 1) + " has " + values.get(row).size() + " values for " + columns.size() + " columns");
+                    throw new IllegalArgumentException("row " + (row + 1) + " has " + values.get(row).size()
+                            + " values for " + columns.size() + " columns");
                 }
                 codes[column][row] = known.computeIfAbsent(values.get(row).get(column), any -> known.size());
             }

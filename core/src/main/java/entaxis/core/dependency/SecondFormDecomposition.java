@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Second normal form by taking out what depends on a part of a key, E. F. Codd, “Further Normalization of the Data Base Relational Model”, 1971: the first step of those
- * who go form by form. Lossless.
+ * Second normal form by taking out what depends on a part of a key, E. F. Codd, “Further Normalization of the Data Base
+ * Relational Model”, 1971: the first step of those who go form by form. Lossless.
  */
 public final class SecondFormDecomposition {
     private SecondFormDecomposition() { }
@@ -34,8 +34,11 @@ public final class SecondFormDecomposition {
             open.addFirst(second);
             open.add(first);
         }
-        List<AttributeSet> apart = done.stream().distinct().filter(part -> done.stream().noneMatch(other -> !other.equals(part) && other.containsAll(part))).toList();
-        return new Decomposition(relation, apart.stream().map(part -> Part.of(part, AttributeSet.none(), relation)).toList(), steps);
+        List<AttributeSet> apart = done.stream().distinct()
+                .filter(part -> done.stream().noneMatch(other -> !other.equals(part) && other.containsAll(part)))
+                .toList();
+        return new Decomposition(relation,
+                apart.stream().map(part -> Part.of(part, AttributeSet.none(), relation)).toList(), steps);
     }
 
     private static Optional<Functional> fault(AttributeSet part, Relation relation, Closure closure) {
@@ -50,7 +53,8 @@ public final class SecondFormDecomposition {
                     for (int other : rest.places()) {
                         rest = closure.of(rest.without(other)).containsAll(one) ? rest.without(other) : rest;
                     }
-                    return Optional.of(new Functional(rest, closure.of(rest).intersection(part).minus(prime).minus(rest)));
+                    return Optional
+                            .of(new Functional(rest, closure.of(rest).intersection(part).minus(prime).minus(rest)));
                 }
             }
         }

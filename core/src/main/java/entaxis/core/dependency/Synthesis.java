@@ -8,9 +8,10 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Third normal form made of the dependencies: one relation for each group of equivalent determinants. P. Bernstein, “Synthesizing Third Normal Form Relations from
- * Functional Dependencies”, ACM TODS 1(4), 1976; with a relation for a key where none holds one (J. Biskup, U. Dayal, P. Bernstein, SIGMOD 1979), and without relations
- * that lie within others. Lossless and dependency-preserving. Takes two minimal covers, and for each part its projection.
+ * Third normal form made of the dependencies: one relation for each group of equivalent determinants. P. Bernstein,
+ * “Synthesizing Third Normal Form Relations from Functional Dependencies”, ACM TODS 1(4), 1976; with a relation for a
+ * key where none holds one (J. Biskup, U. Dayal, P. Bernstein, SIGMOD 1979), and without relations that lie within
+ * others. Lossless and dependency-preserving. Takes two minimal covers, and for each part its projection.
  */
 public final class Synthesis {
     private record Group(AttributeSet key, List<AttributeSet> determinants, List<Functional> dependencies) { }
@@ -47,7 +48,8 @@ public final class Synthesis {
         List<Part> kept = new ArrayList<>();
         for (int i = 0; i < parts.size(); i++) {
             int at = i;
-            boolean within = java.util.stream.IntStream.range(0, parts.size()).anyMatch(other -> other != at && parts.get(other).containsAll(parts.get(at))
+            boolean within = java.util.stream.IntStream.range(0, parts.size())
+                    .anyMatch(other -> other != at && parts.get(other).containsAll(parts.get(at))
                     && (!parts.get(at).equals(parts.get(other)) || other < at));
             if (!within) {
                 kept.add(Part.of(parts.get(i), keys.get(i), relation));
@@ -56,11 +58,15 @@ public final class Synthesis {
         return new Decomposition(relation, kept, List.of());
     }
 
-    /** Dependencies by determinants that decide each other; what follows from the others and those equivalences is left out (step 5 of the paper). */
+    /**
+     * Dependencies by determinants that decide each other; what follows from the others and those equivalences is left
+     * out (step 5 of the paper).
+     */
     private static List<Group> groups(int attributes, List<Functional> cover, Closure closure) {
         Map<AttributeSet, List<AttributeSet>> byClosure = new LinkedHashMap<>();
         cover.forEach(dependency -> {
-            List<AttributeSet> determinants = byClosure.computeIfAbsent(closure.of(dependency.determinant()), any -> new ArrayList<>());
+            List<AttributeSet> determinants =
+                    byClosure.computeIfAbsent(closure.of(dependency.determinant()), any -> new ArrayList<>());
             if (!determinants.contains(dependency.determinant())) {
                 determinants.add(dependency.determinant());
             }

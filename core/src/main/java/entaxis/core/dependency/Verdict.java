@@ -10,16 +10,20 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /**
- * The keys of a relation, the highest normal form that it is in, and what keeps it from the next ones. Second and third form as in E. F. Codd, “Further Normalization of
- * the Data Base Relational Model”, 1971, for all candidate keys; Boyce-Codd as in “Recent Investigations into Relational Data Base Systems”, 1974; fourth as in
- * R. Fagin, “Multivalued Dependencies and a New Normal Form for Relational Databases”, ACM TODS 2(3), 1977. First normal form is taken for granted: see
- * {@link FirstFormSigns}. Beyond the keys it takes one closure for each dependency and each attribute of a key.
+ * The keys of a relation, the highest normal form that it is in, and what keeps it from the next ones. Second and third
+ * form as in E. F. Codd, “Further Normalization of the Data Base Relational Model”, 1971, for all candidate keys;
+ * Boyce-Codd as in “Recent Investigations into Relational Data Base Systems”, 1974; fourth as in R. Fagin, “Multivalued
+ * Dependencies and a New Normal Form for Relational Databases”, ACM TODS 2(3), 1977. First normal form is taken for
+ * granted: see {@link FirstFormSigns}. Beyond the keys it takes one closure for each dependency and each attribute of a
+ * key.
  *
- * @param keys       where there are more than were looked for, prime attributes and violations are those that the found ones show
+ * @param keys       where there are more than were looked for, prime attributes and violations are those that the found
+ *                   ones show
  * @param cover      a minimal cover of the functional dependencies
  * @param violations lowest form first, functional ones with one determinant joined
  */
-public record Verdict(Relation relation, CandidateKeys keys, NormalForm form, List<Functional> cover, List<Violation> violations) {
+public record Verdict(Relation relation, CandidateKeys keys, NormalForm form, List<Functional> cover,
+        List<Violation> violations) {
     /** Judges a relation; looks for as many keys at most. */
     public static Verdict of(Relation relation, int mostKeys) {
         CandidateKeys keys = CandidateKeys.of(relation, mostKeys);
@@ -33,8 +37,10 @@ public record Verdict(Relation relation, CandidateKeys keys, NormalForm form, Li
         }
         DependencyBasis basis = new DependencyBasis(relation);
         for (Multivalued dependency : relation.multivalued()) {
-            Multivalued wanted = new Multivalued(dependency.determinant(), dependency.dependent().minus(dependency.determinant()));
-            if (!wanted.trivial(relation.all()) && !superkey(relation, keys, wanted.determinant()) && !basis.closure(wanted.determinant()).containsAll(wanted.dependent())) {
+            Multivalued wanted =
+                    new Multivalued(dependency.determinant(), dependency.dependent().minus(dependency.determinant()));
+            if (!wanted.trivial(relation.all()) && !superkey(relation, keys, wanted.determinant())
+                    && !basis.closure(wanted.determinant()).containsAll(wanted.dependent())) {
                 found.add(new Violation(NormalForm.FOURTH, Kind.INDEPENDENT, wanted));
             }
         }
@@ -67,7 +73,8 @@ public record Verdict(Relation relation, CandidateKeys keys, NormalForm form, Li
     }
 
     private static UnaryOperator<AttributeSet> closure(Relation relation) {
-        return relation.multivalued().isEmpty() ? new Closure(relation.attributes().size(), relation.functional())::of : new DependencyBasis(relation)::closure;
+        return relation.multivalued().isEmpty() ? new Closure(relation.attributes().size(), relation.functional())::of
+                : new DependencyBasis(relation)::closure;
     }
 
     private static void classify(CandidateKeys keys, Functional dependency, Set<Violation> found) {
@@ -76,7 +83,8 @@ public record Verdict(Relation relation, CandidateKeys keys, NormalForm form, Li
         AttributeSet prime = dependency.dependent().intersection(keys.prime());
         if (!others.isEmpty()) {
             boolean part = keys.keys().stream().anyMatch(key -> key.containsAll(determinant));
-            found.add(new Violation(part ? NormalForm.SECOND : NormalForm.THIRD, part ? Kind.PARTIAL : Kind.TRANSITIVE, new Functional(determinant, others)));
+            found.add(new Violation(part ? NormalForm.SECOND : NormalForm.THIRD, part ? Kind.PARTIAL : Kind.TRANSITIVE,
+                    new Functional(determinant, others)));
         }
         if (!prime.isEmpty()) {
             found.add(new Violation(NormalForm.BOYCE_CODD, Kind.PART_OF_KEY, new Functional(determinant, prime)));
@@ -86,7 +94,8 @@ public record Verdict(Relation relation, CandidateKeys keys, NormalForm form, Li
     /** Parts of keys that decide attributes outside all keys, where no dependency of the cover says so by itself. */
     private static void partial(Relation relation, CandidateKeys keys, List<Functional> cover, Set<Violation> found) {
         boolean said = cover.stream().anyMatch(dependency -> !dependency.dependent().meets(keys.prime())
-                && keys.keys().stream().anyMatch(key -> key.containsAll(dependency.determinant()) && !key.equals(dependency.determinant())));
+                && keys.keys().stream().anyMatch(
+                        key -> key.containsAll(dependency.determinant()) && !key.equals(dependency.determinant())));
         if (said) {
             return;
         }

@@ -8,7 +8,8 @@ package entaxis.core.dependency;
 public record Violation(NormalForm form, Kind kind, Dependency dependency) {
     /** What is wrong with it. */
     public enum Kind {
-        PARTIAL("partial", "part of the key"), TRANSITIVE("transitive", "by way of"), PART_OF_KEY("part-of-key", "decides part of a key"),
+        PARTIAL("partial", "part of the key"), TRANSITIVE("transitive", "by way of"),
+        PART_OF_KEY("part-of-key", "decides part of a key"),
         INDEPENDENT("independent", "many-valued");
 
         private final String word;
@@ -37,11 +38,16 @@ public record Violation(NormalForm form, Kind kind, Dependency dependency) {
         boolean one = dependency.determinant().size() == 1;
         String decide = one ? " decides " : " decide ";
         return switch (kind) {
-            case PARTIAL -> dependency.determinant().isEmpty() ? dependent + " is the same in every row, whatever the key."
-                    : determinant + ", only a part of a key," + decide + dependent + " already: it is repeated in every row with the same " + determinant + ".";
-            case TRANSITIVE -> determinant + (one ? ", which is no key," : ", which are no key,") + decide + dependent + ": it follows from the key only by way of " + determinant + ".";
-            case PART_OF_KEY -> determinant + (one ? ", which is no key," : ", which are no key,") + decide + dependent + ", which is part of a key.";
-            case INDEPENDENT -> "For each " + (determinant.isEmpty() ? "relation" : determinant) + " there are many " + dependent
+            case PARTIAL ->
+                    dependency.determinant().isEmpty() ? dependent + " is the same in every row, whatever the key."
+                            : determinant + ", only a part of a key," + decide + dependent
+                                    + " already: it is repeated in every row with the same " + determinant + ".";
+            case TRANSITIVE -> determinant + (one ? ", which is no key," : ", which are no key,") + decide + dependent
+                    + ": it follows from the key only by way of " + determinant + ".";
+            case PART_OF_KEY -> determinant + (one ? ", which is no key," : ", which are no key,") + decide + dependent
+                    + ", which is part of a key.";
+            case INDEPENDENT ->
+                    "For each " + (determinant.isEmpty() ? "relation" : determinant) + " there are many " + dependent
                     + " whatever the other attributes are: every combination has to be stored.";
         };
     }

@@ -13,9 +13,10 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * A design in which every entity is to become one table: categories whose kinds share one table with the general entity, or take its place, are carried out (the
- * mappings of specialisations to relations in Elmasri and Navathe, from memory: options 8B for the kinds only, 8C and 8D for one table, with one attribute that tells
- * the kind or one flag for each). Sample rows follow.
+ * A design in which every entity is to become one table: categories whose kinds share one table with the general
+ * entity, or take its place, are carried out (the mappings of specialisations to relations in Elmasri and Navathe, from
+ * memory: options 8B for the kinds only, 8C and 8D for one table, with one attribute that tells the kind or one flag
+ * for each). Sample rows follow.
  */
 final class CategoryMapper {
     private final Design design;
@@ -34,15 +35,19 @@ final class CategoryMapper {
     static CategoryMapper of(Design design) {
         Design folded = design;
         Map<RelationshipId, RelationshipId> origins = new HashMap<>();
-        List<Category> open = new ArrayList<>(design.categories().stream().filter(category -> category.mapping() != Mapping.ONE_PER_KIND).toList());
+        List<Category> open = new ArrayList<>(
+                design.categories().stream().filter(category -> category.mapping() != Mapping.ONE_PER_KIND).toList());
         while (!open.isEmpty()) {
             Set<EntityId> generals = new HashSet<>();
             open.forEach(category -> generals.add(category.general()));
             Design now = folded;
-            Category next = open.stream().filter(category -> category.kinds().stream().flatMap(kind -> Category.kind(now, kind).stream()).noneMatch(generals::contains))
+            Category next = open.stream()
+                    .filter(category -> category.kinds().stream().flatMap(kind -> Category.kind(now, kind).stream())
+                            .noneMatch(generals::contains))
                     .findFirst().orElse(open.getFirst());
             open.remove(next);
-            folded = next.mapping() == Mapping.ONE_FOR_ALL ? new SingleTableMapping(folded, next).fold() : new TablePerSubtype(folded, next, origins).fold();
+            folded = next.mapping() == Mapping.ONE_FOR_ALL ? new SingleTableMapping(folded, next).fold()
+                    : new TablePerSubtype(folded, next, origins).fold();
             Design folding = folded;
             open.replaceAll(category -> folding.categories().find(category.id()).orElse(category));
         }
@@ -51,7 +56,8 @@ final class CategoryMapper {
 
     /** The same for a design in which nothing has changed that becomes tables. */
     CategoryMapper over(Design other) {
-        return origins.isEmpty() && design.categories().size() == other.categories().size() ? new CategoryMapper(other, origins) : of(other);
+        return origins.isEmpty() && design.categories().size() == other.categories().size()
+                ? new CategoryMapper(other, origins) : of(other);
     }
 
     Design design() {

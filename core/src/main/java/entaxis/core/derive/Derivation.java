@@ -21,7 +21,8 @@ public final class Derivation {
     private final Optional<Derivation> asStated;
     private final PreviousTables made;
 
-    private Derivation(Design source, CategoryMapper folding, PreviousTables made, Schema schema, Optional<Derivation> asStated) {
+    private Derivation(Design source, CategoryMapper folding, PreviousTables made, Schema schema,
+            Optional<Derivation> asStated) {
         this.made = made;
         this.source = source;
         this.folding = folding;
@@ -35,28 +36,37 @@ public final class Derivation {
         return make(design, Optional.empty());
     }
 
-    /** Derives the schema after an edit. Tables that came out the same are the very same objects as before, so that what was made of them can be kept. */
+    /**
+     * Derives the schema after an edit. Tables that came out the same are the very same objects as before, so that what
+     * was made of them can be kept.
+     */
     public static Derivation after(Derivation before, Design design) {
-        return before.source.tablesAsIn(design) ? new Derivation(design, before.folding.over(design), before.made, before.schema, before.asStated)
+        return before.source.tablesAsIn(design)
+                ? new Derivation(design, before.folding.over(design), before.made, before.schema, before.asStated)
                 : make(design, Optional.of(before));
     }
 
     private static Derivation make(Design design, Optional<Derivation> before) {
         CategoryMapper folding = CategoryMapper.of(design);
         Optional<Derivation> asStated = folding.design() == design ? Optional.empty()
-                : Optional.of(derived(design, CategoryMapper.none(design), before.map(Derivation::stated), Optional.empty()));
+                : Optional.of(
+                        derived(design, CategoryMapper.none(design), before.map(Derivation::stated), Optional.empty()));
         return derived(design, folding, before, asStated);
     }
 
-    private static Derivation derived(Design source, CategoryMapper folding, Optional<Derivation> before, Optional<Derivation> asStated) {
-        Deriver deriver = new Deriver(folding.design(), before.map(earlier -> earlier.made.over(folding.design())).orElseGet(() -> PreviousTables.none(folding.design())));
+    private static Derivation derived(Design source, CategoryMapper folding, Optional<Derivation> before,
+            Optional<Derivation> asStated) {
+        Deriver deriver = new Deriver(folding.design(), before.map(earlier -> earlier.made.over(folding.design()))
+                .orElseGet(() -> PreviousTables.none(folding.design())));
         Schema fresh = deriver.schema();
         List<Table> tables = new ArrayList<>();
         for (Table table : fresh.tables()) {
-            Optional<Table> old = before.flatMap(earlier -> earlier.table(table.origin().orElseThrow())).filter(table::equals);
+            Optional<Table> old =
+                    before.flatMap(earlier -> earlier.table(table.origin().orElseThrow())).filter(table::equals);
             tables.add(old.orElse(table));
         }
-        return new Derivation(source, folding, deriver.made(), new Schema(fresh.types(), fresh.sequences(), tables, fresh.programs()), asStated);
+        return new Derivation(source, folding, deriver.made(),
+                new Schema(fresh.types(), fresh.sequences(), tables, fresh.programs()), asStated);
     }
 
     /** All types and tables, those of entities first. */
@@ -74,12 +84,18 @@ public final class Derivation {
         return folding.stated(relationship);
     }
 
-    /** What would follow if every entity had a table of its own: the design as the designer states it, with the columns that relationships make. */
+    /**
+     * What would follow if every entity had a table of its own: the design as the designer states it, with the columns
+     * that relationships make.
+     */
     public Derivation stated() {
         return asStated.orElse(this);
     }
 
-    /** The table of an entity or many-to-many; none for other relationships, and for entities whose facts stand in other tables. */
+    /**
+     * The table of an entity or many-to-many; none for other relationships, and for entities whose facts stand in other
+     * tables.
+     */
     public Optional<Table> table(OwnerId owner) {
         return Optional.ofNullable(tables.get(owner));
     }

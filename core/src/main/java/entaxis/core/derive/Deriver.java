@@ -47,7 +47,10 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
-/** One run of the derivation. Keys are settled parents first, so that a key's columns reach every generation below it (FIPS PUB 184, key migration). */
+/**
+ * One run of the derivation. Keys are settled parents first, so that a key's columns reach every generation below it
+ * (FIPS PUB 184, key migration).
+ */
 final class Deriver {
     private final Design design;
     private final Map<EntityId, List<Relationship>> asChild = new HashMap<>();
@@ -61,7 +64,9 @@ final class Deriver {
     private final PreviousTables earlier;
     private final Map<OwnerId, CachedTable> made = new HashMap<>();
 
-    /** What was made of the same design before an edit is taken again where nothing that it follows from has changed. */
+    /**
+     * What was made of the same design before an edit is taken again where nothing that it follows from has changed.
+     */
     Deriver(Design design, PreviousTables earlier) {
         this.design = design;
         this.ownColumns = earlier.columns();
@@ -75,8 +80,10 @@ final class Deriver {
         List<Program> programs = new ArrayList<>();
         for (OpaqueObject carried : design.carried()) {
             switch (carried) {
-                case OpaqueSequence sequence -> sequences.add(new Sequence(sequence.namespace(), sequence.name(), sequence.start(), sequence.step()));
-                case OpaqueProgram program -> programs.add(new Program(program.kind(), program.namespace(), program.name(), program.target(), program.text()));
+                case OpaqueSequence sequence -> sequences
+                        .add(new Sequence(sequence.namespace(), sequence.name(), sequence.start(), sequence.step()));
+                case OpaqueProgram program -> programs.add(new Program(program.kind(), program.namespace(),
+                        program.name(), program.target(), program.text()));
             }
         }
         return new Schema(new TypeDefinitions(design, constraints).all(), sequences, tables, programs);
@@ -90,14 +97,17 @@ final class Deriver {
     private List<Table> tables() {
         design.relationships().forEach(relationship -> relationship.childEntity()
                 .ifPresent(child -> asChild.computeIfAbsent(child, any -> new ArrayList<>()).add(relationship)));
-        design.exclusions().forEach(exclusion -> exclusions.computeIfAbsent(exclusion.child(), any -> new ArrayList<>()).add(exclusion));
+        design.exclusions().forEach(
+                exclusion -> exclusions.computeIfAbsent(exclusion.child(), any -> new ArrayList<>()).add(exclusion));
         nameTables();
         design.entities().forEach(this::settleKey);
         List<Table> tables = new ArrayList<>();
         for (Entity entity : design.entities()) {
             List<Relationship> references = asChild.getOrDefault(entity.id(), List.of());
-            TableInputs origin = new TableInputs(entity, names.get(entity.id()), references, exclusions.getOrDefault(entity.id(), List.of()),
-                    references.stream().map(relationship -> parentKey(relationship.parentEntity().orElseThrow())).toList());
+            TableInputs origin = new TableInputs(entity, names.get(entity.id()), references,
+                    exclusions.getOrDefault(entity.id(), List.of()),
+                    references.stream().map(relationship -> parentKey(relationship.parentEntity().orElseThrow()))
+                            .toList());
             tables.add(cached(entity.id(), origin, () -> entityTable(entity)));
         }
         for (Relationship relationship : design.relationships()) {
@@ -114,10 +124,15 @@ final class Deriver {
         return new ParentKey(design.entities().get(parent).name(), names.get(parent), keys.get(parent));
     }
 
-    /** The table as it was made before if it follows from the same and its constraints can be called as they were; else made now. */
+    /**
+     * The table as it was made before if it follows from the same and its constraints can be called as they were; else
+     * made now.
+     */
     private Table cached(OwnerId owner, TableInputs origin, Supplier<Table> make) {
-        Optional<CachedTable> old = earlier.made(owner).filter(before -> before.origin().sameAs(origin) && constraints.again(before.constraints()));
-        CachedTable now = old.orElseGet(() -> new CachedTable(origin, keys.getOrDefault(owner, List.of()), make.get(), constraints.given()));
+        Optional<CachedTable> old = earlier.made(owner)
+                .filter(before -> before.origin().sameAs(origin) && constraints.again(before.constraints()));
+        CachedTable now = old.orElseGet(
+                () -> new CachedTable(origin, keys.getOrDefault(owner, List.of()), make.get(), constraints.given()));
         made.put(owner, now);
         return now.table();
     }
@@ -130,14 +145,18 @@ final class Deriver {
         for (Relationship relationship : design.relationships()) {
             if (relationship.manyToMany()) {
                 String proposed = relationship.name().isBlank() ? naming.tablePrefix()
-                        + naming.written(naming.bare(names.get(relationship.first().entity())) + " " + naming.bare(names.get(relationship.second().entity())))
+                        + naming.written(naming.bare(names.get(relationship.first().entity())) + " "
+                                + naming.bare(names.get(relationship.second().entity())))
                         : naming.table(relationship.name());
                 names.put(relationship.id(), ProposedNames.free(proposed, taken));
             }
         }
     }
 
-    /** Settles the primary key of an entity after those of its identifying ancestors, without recursion: chains may be long. */
+    /**
+     * Settles the primary key of an entity after those of its identifying ancestors, without recursion: chains may be
+     * long.
+     */
     private void settleKey(Entity start) {
         List<Entity> open = new ArrayList<>(List.of(start));
         Set<EntityId> waiting = new LinkedHashSet<>();
@@ -151,15 +170,21 @@ final class Deriver {
             }
             open.removeLast();
             if (!keys.containsKey(entity.id())) {
-                keys.put(entity.id(), earlier.made(entity.id()).filter(before -> sameKey(entity, before.origin())).map(CachedTable::key).orElseGet(() -> draft(entity).keyColumns()));
+                keys.put(entity.id(), earlier.made(entity.id()).filter(before -> sameKey(entity, before.origin()))
+                        .map(CachedTable::key).orElseGet(() -> draft(entity).keyColumns()));
             }
         }
     }
 
-    /** Whether the key of an entity still is what it was: nothing was stated otherwise, and the parents from which it inherits have the keys and names that they had. */
+    /**
+     * Whether the key of an entity still is what it was: nothing was stated otherwise, and the parents from which it
+     * inherits have the keys and names that they had.
+     */
     private boolean sameKey(Entity entity, TableInputs before) {
-        return before.stated() == entity && entity.primaryKey().stream().allMatch(part -> !(part instanceof InheritedPart(RelationshipId id))
-                || design.relationships().find(id).filter(relationship -> before.has(relationship, parentKey(relationship.parentEntity().orElseThrow()))).isPresent());
+        return before.stated() == entity && entity.primaryKey().stream()
+                .allMatch(part -> !(part instanceof InheritedPart(RelationshipId id))
+                        || design.relationships().find(id).filter(relationship -> before.has(relationship,
+                                parentKey(relationship.parentEntity().orElseThrow()))).isPresent());
     }
 
     private TableDraft draft(Entity entity) {
@@ -170,7 +195,8 @@ final class Deriver {
         List<Entity> parents = new ArrayList<>();
         for (KeyPart part : entity.primaryKey()) {
             if (part instanceof InheritedPart(RelationshipId id)) {
-                design.relationships().find(id).flatMap(Relationship::parentEntity).filter(parent -> !keys.containsKey(parent) && !waiting.contains(parent))
+                design.relationships().find(id).flatMap(Relationship::parentEntity)
+                        .filter(parent -> !keys.containsKey(parent) && !waiting.contains(parent))
                         .ifPresent(parent -> parents.add(design.entities().get(parent)));
             }
         }
@@ -182,9 +208,11 @@ final class Deriver {
         entity.attributes().forEach(attribute -> draft.claim(ownColumns.of(attribute).name()));
         for (KeyPart part : entity.primaryKey()) {
             switch (part) {
-                case OwnPart(var attribute) -> entity.attribute(attribute).ifPresent(own -> draft.addKey(part, List.of(ownColumns.required(own))));
+                case OwnPart(var attribute) -> entity.attribute(attribute)
+                        .ifPresent(own -> draft.addKey(part, List.of(ownColumns.required(own))));
                 case InheritedPart(RelationshipId id) -> design.relationships().find(id)
-                        .ifPresent(relationship -> draft.addKey(part, migrated(draft, relationship, relationship.parent().orElseThrow(), true)));
+                        .ifPresent(relationship -> draft.addKey(part,
+                                migrated(draft, relationship, relationship.parent().orElseThrow(), true)));
             }
         }
         return draft;
@@ -196,9 +224,11 @@ final class Deriver {
         List<Relationship> references = asChild.getOrDefault(entity.id(), List.of());
         for (Member member : entity.members()) {
             switch (member) {
-                case Attribute own when !entity.inKey(own.id()) -> draft.add(new OwnPart(own.id()), List.of(ownColumns.of(own)));
+                case Attribute own when !entity.inKey(own.id()) ->
+                        draft.add(new OwnPart(own.id()), List.of(ownColumns.of(own)));
                 case Attribute inKey -> { }
-                case ForeignColumns(RelationshipId id) -> references.stream().filter(relationship -> relationship.id().equals(id))
+                case ForeignColumns(RelationshipId id) ->
+                        references.stream().filter(relationship -> relationship.id().equals(id))
                         .forEach(relationship -> addReference(draft, relationship));
             }
         }
@@ -206,25 +236,34 @@ final class Deriver {
         Optional<PrimaryKey> key = primaryKey(table, draft);
         List<UniqueKey> uniques = new ArrayList<>();
         for (AlternateKey alternate : entity.alternateKeys()) {
-            List<String> columns = alternate.parts().stream().flatMap(part -> draft.columns(part).stream()).map(Column::name).toList();
-            addUnique(uniques, columns, named(naming.template(Template.UNIQUE), table, Integer.toString(alternate.number())), draft.key());
+            List<String> columns =
+                    alternate.parts().stream().flatMap(part -> draft.columns(part).stream()).map(Column::name).toList();
+            addUnique(uniques, columns,
+                    named(naming.template(Template.UNIQUE), table, Integer.toString(alternate.number())), draft.key());
         }
         references.stream().filter(Relationship::oneToOne).forEach(relationship ->
-                addUnique(uniques, draft.columns(new InheritedPart(relationship.id())).stream().map(Column::name).toList(),
-                        named(naming.template(Template.UNIQUE), table, naming.bare(parentTable(relationship))), draft.key()));
+        addUnique(uniques, draft.columns(new InheritedPart(relationship.id())).stream().map(Column::name).toList(),
+                named(naming.template(Template.UNIQUE), table, naming.bare(parentTable(relationship))), draft.key()));
         List<CheckRule> checks = new ArrayList<>(checks(table, entity.attributes()));
         Map<String, String> columnNames = entity.checks().isEmpty() ? Map.of() : columnNames(entity.attributes());
-        entity.checks().forEach(check -> checks.add(new CheckRule(constraints.free(check.name().isEmpty() ? named(naming.template(Template.CHECK), table, "rule") : check.name()),
+        entity.checks()
+                .forEach(check -> checks.add(new CheckRule(
+                        constraints.free(check.name().isEmpty() ? named(naming.template(Template.CHECK), table, "rule")
+                                : check.name()),
                 Identifiers.exchanged(check.condition(), columnNames))));
-        exclusions.getOrDefault(entity.id(), List.of()).stream().flatMap(exclusion -> alternatives(table, exclusion, draft).stream())
+        exclusions.getOrDefault(entity.id(), List.of()).stream()
+                .flatMap(exclusion -> alternatives(table, exclusion, draft).stream())
                 .forEach(checks::add);
-        List<ForeignKey> foreignKeys = references.stream().flatMap(relationship -> foreignKey(table, relationship, relationship.parent().orElseThrow(),
+        List<ForeignKey> foreignKeys = references.stream()
+                .flatMap(relationship -> foreignKey(table, relationship, relationship.parent().orElseThrow(),
                 draft.columns(new InheritedPart(relationship.id()))).stream()).toList();
-        return new Table(Optional.of(entity.id()), table, draft.all(), key, uniques, checks, foreignKeys, indexes(table, entity, draft), entity.meaning());
+        return new Table(Optional.of(entity.id()), table, draft.all(), key, uniques, checks, foreignKeys,
+                indexes(table, entity, draft), entity.meaning());
     }
 
     private Optional<PrimaryKey> primaryKey(String table, TableDraft draft) {
-        return draft.key().isEmpty() ? Optional.empty() : Optional.of(new PrimaryKey(constraints.free(named(naming.template(Template.PRIMARY_KEY), table, "")), draft.key()));
+        return draft.key().isEmpty() ? Optional.empty() : Optional.of(
+                new PrimaryKey(constraints.free(named(naming.template(Template.PRIMARY_KEY), table, "")), draft.key()));
     }
 
     private static String named(String template, String table, String part) {
@@ -245,11 +284,14 @@ final class Deriver {
 
     /** Counts by how many of its alternatives a row refers. */
     private Optional<CheckRule> alternatives(String table, Exclusion exclusion, TableDraft draft) {
-        List<String> counted = exclusion.alternatives().stream().flatMap(id -> draft.columns(new InheritedPart(id)).stream().limit(1))
+        List<String> counted = exclusion.alternatives().stream()
+                .flatMap(id -> draft.columns(new InheritedPart(id)).stream().limit(1))
                 .map(column -> "case when " + SqlName.quoted(column.name()) + " is null then 0 else 1 end").toList();
-        String name = exclusion.name().isEmpty() ? named(naming.template(Template.CHECK), table, "alternatives") : exclusion.name();
+        String name = exclusion.name().isEmpty() ? named(naming.template(Template.CHECK), table, "alternatives")
+                : exclusion.name();
         return counted.size() < 2 ? Optional.empty()
-                : Optional.of(new CheckRule(constraints.free(name), String.join(" + ", counted) + (exclusion.mandatory() ? " = 1" : " <= 1")));
+                : Optional.of(new CheckRule(constraints.free(name),
+                        String.join(" + ", counted) + (exclusion.mandatory() ? " = 1" : " <= 1")));
     }
 
     private List<TableIndex> indexes(String table, Entity entity, TableDraft draft) {
@@ -258,8 +300,10 @@ final class Deriver {
             List<IndexColumn> columns = index.parts().stream().flatMap(part -> draft.columns(part.part()).stream()
                     .map(column -> new IndexColumn(column.name(), part.descending()))).toList();
             if (!columns.isEmpty()) {
-                String proposed = named(naming.template(Template.INDEX), table, columns.stream().map(IndexColumn::name).collect(Collectors.joining("_")));
-                indexes.add(new TableIndex(constraints.free(index.name().isEmpty() ? proposed : index.name()), index.unique(), columns));
+                String proposed = named(naming.template(Template.INDEX), table,
+                        columns.stream().map(IndexColumn::name).collect(Collectors.joining("_")));
+                indexes.add(new TableIndex(constraints.free(index.name().isEmpty() ? proposed : index.name()),
+                        index.unique(), columns));
             }
         }
         return indexes;
@@ -283,34 +327,46 @@ final class Deriver {
             draft.addKey(new InheritedPart(relationship.id()), columns);
             foreignKey(table, relationship, side, columns).ifPresent(foreignKeys::add);
         }
-        relationship.attributes().forEach(attribute -> draft.add(new OwnPart(attribute.id()), List.of(ownColumns.of(attribute))));
+        relationship.attributes()
+                .forEach(attribute -> draft.add(new OwnPart(attribute.id()), List.of(ownColumns.of(attribute))));
         Optional<PrimaryKey> key = primaryKey(table, draft);
-        String comment = design.entities().get(relationship.first().entity()).name() + " " + relationship.first().verb() + " "
+        String comment =
+                design.entities().get(relationship.first().entity()).name() + " " + relationship.first().verb() + " "
                 + design.entities().get(relationship.second().entity()).name();
-        return new Table(Optional.of(relationship.id()), table, draft.all(), key, List.of(), checks(table, relationship.attributes()), foreignKeys, comment);
+        return new Table(Optional.of(relationship.id()), table, draft.all(), key, List.of(),
+                checks(table, relationship.attributes()), foreignKeys, comment);
     }
 
-    /** The columns that a parent's key becomes in a child: same types, without identity or default (common practice), under names of their own. */
+    /**
+     * The columns that a parent's key becomes in a child: same types, without identity or default (common practice),
+     * under names of their own.
+     */
     private List<Column> migrated(TableDraft child, Relationship relationship, Side parent, boolean required) {
         EntityId parentEntity = relationship.end(parent).entity();
         List<Column> columns = new ArrayList<>();
         for (Column key : keys.get(parentEntity)) {
             ColumnPath path = key.origin().orElseThrow();
-            String name = child.claim(ProposedNames.migrated(naming, relationship, parent, names.get(parentEntity), key.name(), path));
-            columns.add(new Column(Optional.of(path.over(relationship.id(), parent)), name, key.type(), required, Optional.empty(), Attribute.Identity.NONE, ""));
+            String name = child.claim(
+                    ProposedNames.migrated(naming, relationship, parent, names.get(parentEntity), key.name(), path));
+            columns.add(new Column(Optional.of(path.over(relationship.id(), parent)), name, key.type(), required,
+                    Optional.empty(), Attribute.Identity.NONE, ""));
         }
         return columns;
     }
 
-    private Optional<ForeignKey> foreignKey(String table, Relationship relationship, Side parent, List<Column> columns) {
+    private Optional<ForeignKey> foreignKey(String table, Relationship relationship, Side parent,
+            List<Column> columns) {
         if (columns.isEmpty()) {
             return Optional.empty();
         }
         EntityId parentEntity = relationship.end(parent).entity();
         String role = naming.written(relationship.end(parent).role());
-        String name = constraints.free(Naming.filled(naming.template(Template.FOREIGN_KEY), Map.of("table", table, "parent", role.isEmpty() ? names.get(parentEntity) : role)));
-        return Optional.of(new ForeignKey(Optional.of(relationship.id()), name, columns.stream().map(Column::name).toList(), names.get(parentEntity),
-                keys.get(parentEntity).stream().map(Column::name).toList(), relationship.onDelete(), relationship.onUpdate()));
+        String name = constraints.free(Naming.filled(naming.template(Template.FOREIGN_KEY),
+                Map.of("table", table, "parent", role.isEmpty() ? names.get(parentEntity) : role)));
+        return Optional.of(new ForeignKey(Optional.of(relationship.id()), name,
+                columns.stream().map(Column::name).toList(), names.get(parentEntity),
+                keys.get(parentEntity).stream().map(Column::name).toList(), relationship.onDelete(),
+                relationship.onUpdate()));
     }
 
     private void addUnique(List<UniqueKey> uniques, List<String> columns, String name, List<String> primaryKey) {
@@ -327,7 +383,9 @@ final class Deriver {
         }
         Map<String, String> columnNames = columnNames(attributes);
         return attributes.stream().filter(attribute -> attribute.check().isPresent()).map(attribute -> new CheckRule(
-                constraints.free(attribute.checkName().isEmpty() ? named(naming.template(Template.CHECK), table, naming.column(attribute.name())) : attribute.checkName()),
+                constraints.free(attribute.checkName().isEmpty()
+                        ? named(naming.template(Template.CHECK), table, naming.column(attribute.name()))
+                        : attribute.checkName()),
                 Identifiers.exchanged(attribute.check().get(), columnNames))).toList();
     }
 

@@ -14,14 +14,19 @@ import java.util.Set;
 public final class ForeignNames {
     private static final int ABBREVIATION = 3;
     /** Words that begin a verb phrase and say nothing by themselves. */
-    private static final Set<String> AUXILIARY = Set.of("is", "are", "was", "were", "be", "been", "has", "have", "had", "can", "may", "must", "will", "the", "a", "an");
+    private static final Set<String> AUXILIARY = Set.of("is", "are", "was", "were", "be", "been", "has", "have", "had",
+            "can", "may", "must", "will", "the", "a", "an");
 
     private ForeignNames() { }
 
-    /** Whether the name of a key column speaks of its own table: they share a word, or the key abbreviates one (common practice). */
+    /**
+     * Whether the name of a key column speaks of its own table: they share a word, or the key abbreviates one (common
+     * practice).
+     */
     public static boolean tells(String keyColumn, String table) {
         List<String> ofTable = words(table);
-        return words(keyColumn).stream().anyMatch(word -> ofTable.stream().anyMatch(owner -> owner.equals(word) || abbreviates(word, owner)));
+        return words(keyColumn).stream()
+                .anyMatch(word -> ofTable.stream().anyMatch(owner -> owner.equals(word) || abbreviates(word, owner)));
     }
 
     private static List<String> words(String name) {
@@ -40,7 +45,10 @@ public final class ForeignNames {
         return at == word.length();
     }
 
-    /** Words by which a child tells one parent from another: of its own verb phrase, else of the parent's; empty where nobody wrote either. */
+    /**
+     * Words by which a child tells one parent from another: of its own verb phrase, else of the parent's; empty where
+     * nobody wrote either.
+     */
     public static String verb(Relationship relationship, Side parent) {
         End child = relationship.end(parent.other());
         End other = relationship.end(parent);

@@ -13,8 +13,8 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * The columns that attributes become in their own table. Those of attributes that an edit did not touch are the very same as before it, so that tables are soon
- * found to be equal.
+ * The columns that attributes become in their own table. Those of attributes that an edit did not touch are the very
+ * same as before it, so that tables are soon found to be equal.
  */
 final class OwnColumns {
     private final Design design;
@@ -52,19 +52,24 @@ final class OwnColumns {
 
     /** The column of an attribute as the attribute states it. */
     Column of(Attribute attribute) {
-        return known.computeIfAbsent(attribute, any -> Optional.ofNullable(earlier.get(attribute)).orElseGet(() -> made(attribute)));
+        return known.computeIfAbsent(attribute,
+                any -> Optional.ofNullable(earlier.get(attribute)).orElseGet(() -> made(attribute)));
     }
 
     /** The column of an attribute where it must have a value. */
     Column required(Attribute attribute) {
         Column column = of(attribute);
-        return column.required() ? column : new Column(column.origin(), column.name(), column.type(), true, column.defaultValue(), column.identity(), column.numbering(),
+        return column.required() ? column
+                : new Column(column.origin(), column.name(), column.type(), true, column.defaultValue(),
+                        column.identity(), column.numbering(),
                 column.generated(), column.comment());
     }
 
     private Column made(Attribute attribute) {
-        return new Column(Optional.of(ColumnPath.own(attribute.id())), naming.column(attribute.name()), type(attribute.type()),
-                attribute.required() || attribute.identity() != Attribute.Identity.NONE, attribute.defaultValue(), attribute.identity(), attribute.numbering(),
+        return new Column(Optional.of(ColumnPath.own(attribute.id())), naming.column(attribute.name()),
+                type(attribute.type()),
+                attribute.required() || attribute.identity() != Attribute.Identity.NONE, attribute.defaultValue(),
+                attribute.identity(), attribute.numbering(),
                 attribute.generated(), attribute.meaning());
     }
 

@@ -64,18 +64,27 @@ final class SingleTableMapping {
             Entity kind = design.entities().get(design.relationships().get(kindOf).second().entity());
             String value = SqlName.of(kind.name());
             String flag = free("is " + value);
-            kinds.put(kind.id().value(), category.disjoint() ? SqlName.of(discriminator) + " = '" + value.replace("'", "''") + "'" : SqlName.quoted(SqlName.of(flag)));
+            kinds.put(kind.id().value(),
+                    category.disjoint() ? SqlName.of(discriminator) + " = '" + value.replace("'", "''") + "'"
+                            : SqlName.quoted(SqlName.of(flag)));
             if (!category.disjoint()) {
-                telling.add(Attribute.of(new AttributeId("af" + kind.id().value().substring(1)), flag, new BooleanType()).required(true).withDefault(Optional.of("false"))
+                telling.add(
+                        Attribute.of(new AttributeId("af" + kind.id().value().substring(1)), flag, new BooleanType())
+                                .required(true).withDefault(Optional.of("false"))
                         .meaning("whether it is a " + kind.name()));
             }
             folded.put(kind.id(), kindOf);
         }
         if (category.disjoint()) {
-            String values = folded.keySet().stream().map(kind -> "'" + SqlName.of(design.entities().get(kind).name()).replace("'", "''") + "'").collect(Collectors.joining(", "));
-            int longest = folded.keySet().stream().mapToInt(kind -> SqlName.of(design.entities().get(kind).name()).length()).max().orElse(1);
-            telling.add(Attribute.of(discriminatorId, discriminator, SqlType.varchar(longest)).required(category.complete())
-                    .withCheck(Optional.of(SqlName.quoted(SqlName.of(discriminator)) + " in (" + values + ")")).meaning("which kind it is"));
+            String values = folded.keySet().stream()
+                    .map(kind -> "'" + SqlName.of(design.entities().get(kind).name()).replace("'", "''") + "'")
+                    .collect(Collectors.joining(", "));
+            int longest = folded.keySet().stream()
+                    .mapToInt(kind -> SqlName.of(design.entities().get(kind).name()).length()).max().orElse(1);
+            telling.add(
+                    Attribute.of(discriminatorId, discriminator, SqlType.varchar(longest)).required(category.complete())
+                            .withCheck(Optional.of(SqlName.quoted(SqlName.of(discriminator)) + " in (" + values + ")"))
+                            .meaning("which kind it is"));
         } else if (category.complete()) {
             checks.add(new NamedCheck("", String.join(" or ", kinds.values())));
         }
@@ -84,7 +93,8 @@ final class SingleTableMapping {
         for (Map.Entry<EntityId, RelationshipId> kind : folded.entrySet()) {
             next = next.withRelationships(next.relationships().without(kind.getValue()));
         }
-        next = next.with(general.withMembers(members).withAlternateKeys(alternates).withChecks(checks).withIndexes(indexes));
+        next = next.with(
+                general.withMembers(members).withAlternateKeys(alternates).withChecks(checks).withIndexes(indexes));
         next = redirected(next, folded.keySet());
         for (EntityId kind : folded.keySet()) {
             next = next.withEntities(next.entities().without(kind));
@@ -104,7 +114,8 @@ final class SingleTableMapping {
                 }
                 members.add(own.named(name).required(false).withDefault(Optional.empty()));
                 if (own.required()) {
-                    checks.add(new NamedCheck("", "not (" + is + ") or " + SqlName.quoted(SqlName.of(name)) + " is not null"));
+                    checks.add(new NamedCheck("",
+                            "not (" + is + ") or " + SqlName.quoted(SqlName.of(name)) + " is not null"));
                 }
             } else {
                 members.add(member);
@@ -112,15 +123,21 @@ final class SingleTableMapping {
         }
         members.replaceAll(member -> member instanceof Attribute own && kind.attribute(own.id()).isPresent()
                 ? own.withCheck(own.check().map(check -> Identifiers.exchanged(check, renamed)), own.checkName())
-                        .computed(own.generated().map(expression -> Identifiers.exchanged(expression, renamed))) : member);
-        kind.checks().forEach(check -> checks.add(new NamedCheck(check.name(), Identifiers.exchanged(check.condition(), renamed))));
+                        .computed(own.generated().map(expression -> Identifiers.exchanged(expression, renamed)))
+                : member);
+        kind.checks().forEach(
+                check -> checks.add(new NamedCheck(check.name(), Identifiers.exchanged(check.condition(), renamed))));
         for (AlternateKey key : kind.alternateKeys()) {
-            alternates.add(new AlternateKey(alternates.stream().mapToInt(AlternateKey::number).max().orElse(0) + 1, key.parts()));
+            alternates.add(new AlternateKey(alternates.stream().mapToInt(AlternateKey::number).max().orElse(0) + 1,
+                    key.parts()));
         }
         indexes.addAll(kind.indexes());
     }
 
-    /** The design with all that was related to a kind related to the general entity; what a kind must refer to, others need not. */
+    /**
+     * The design with all that was related to a kind related to the general entity; what a kind must refer to, others
+     * need not.
+     */
     private Design redirected(Design from, Set<EntityId> folded) {
         Design next = from;
         for (Relationship relationship : from.relationships()) {
@@ -140,7 +157,8 @@ final class SingleTableMapping {
         Elements<ExclusionId, Exclusion> exclusions = next.exclusions();
         for (Exclusion exclusion : next.exclusions()) {
             if (folded.contains(exclusion.child())) {
-                exclusions = exclusions.with(new Exclusion(exclusion.id(), exclusion.name(), general.id(), exclusion.alternatives(), false));
+                exclusions = exclusions.with(
+                        new Exclusion(exclusion.id(), exclusion.name(), general.id(), exclusion.alternatives(), false));
             }
         }
         return next.withExclusions(exclusions);
@@ -161,14 +179,17 @@ final class SingleTableMapping {
         for (SampleRow row : next.rows()) {
             if (row.table() instanceof EntityId table && folded.containsKey(table)) {
                 RelationshipId kindOf = folded.get(table);
-                List<String> values = key.stream().map(path -> row.values().getOrDefault(path.over(kindOf, Side.FIRST), "")).toList();
+                List<String> values =
+                        key.stream().map(path -> row.values().getOrDefault(path.over(kindOf, Side.FIRST), "")).toList();
                 SampleRow whole = byKey.getOrDefault(values, new SampleRow(row.id(), general.id(), Map.of()));
                 Map<ColumnPath, String> all = new HashMap<>(whole.values());
                 row.values().forEach((path, value) -> {
                     boolean ofKey = path.migrated() && path.hops().getFirst().relationship().equals(kindOf);
-                    all.put(ofKey ? new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute()) : path, value);
+                    all.put(ofKey ? new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute()) : path,
+                            value);
                 });
-                all.put(ColumnPath.own(category.disjoint() ? discriminator : new AttributeId("af" + table.value().substring(1))),
+                all.put(ColumnPath
+                        .own(category.disjoint() ? discriminator : new AttributeId("af" + table.value().substring(1))),
                         category.disjoint() ? SqlName.of(design.entities().get(table).name()) : "true");
                 byKey.put(values, new SampleRow(whole.id(), general.id(), all));
             }
@@ -183,7 +204,8 @@ final class SingleTableMapping {
 
     /** The name if it is still free, else with the kind before it. */
     private String free(String name, String kind) {
-        boolean taken = members.stream().anyMatch(member -> member instanceof Attribute own && SqlName.of(own.name()).equals(SqlName.of(name)));
+        boolean taken = members.stream()
+                .anyMatch(member -> member instanceof Attribute own && SqlName.of(own.name()).equals(SqlName.of(name)));
         return !taken ? name : kind.isEmpty() ? name + " 2" : kind + " " + name;
     }
 }

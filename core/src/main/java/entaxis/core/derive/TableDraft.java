@@ -9,7 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** A table in the making: key columns first, then the others, each found by the part of the design that it stands for. */
+/**
+ * A table in the making: key columns first, then the others, each found by the part of the design that it stands for.
+ */
 final class TableDraft {
     private final List<Column> key = new ArrayList<>();
     private final List<Column> others = new ArrayList<>();
@@ -23,7 +25,8 @@ final class TableDraft {
 
     /** Takes the first of some column names that is still free; if all are taken, one made of the first. */
     String claim(List<String> wanted) {
-        return wanted.stream().filter(name -> !names.contains(name)).findFirst().map(name -> ProposedNames.free(name, names))
+        return wanted.stream().filter(name -> !names.contains(name)).findFirst()
+                .map(name -> ProposedNames.free(name, names))
                 .orElseGet(() -> ProposedNames.free(wanted.getFirst(), names));
     }
 

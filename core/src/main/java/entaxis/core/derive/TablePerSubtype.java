@@ -44,7 +44,8 @@ final class TablePerSubtype {
 
     Design fold() {
         Design next = design.withCategories(design.categories().without(category.id()));
-        List<Relationship> inherited = design.relationshipsOf(general.id()).filter(relationship -> !category.kinds().contains(relationship.id())).toList();
+        List<Relationship> inherited = design.relationshipsOf(general.id())
+                .filter(relationship -> !category.kinds().contains(relationship.id())).toList();
         for (int i = 0; i < category.kinds().size(); i++) {
             RelationshipId kindOf = category.kinds().get(i);
             Entity kind = next.entities().get(design.relationships().get(kindOf).second().entity());
@@ -55,7 +56,8 @@ final class TablePerSubtype {
                 origins.put(copy, origins.getOrDefault(relationship.id(), relationship.id()));
                 Side side = relationship.child().orElseThrow();
                 End parent = relationship.end(side.other());
-                Relationship own = new Relationship(copy, relationship.name(), relationship.first(), relationship.second(), relationship.childOfOneToOne(),
+                Relationship own = new Relationship(copy, relationship.name(), relationship.first(),
+                        relationship.second(), relationship.childOfOneToOne(),
                         relationship.onDelete(), relationship.onUpdate(), List.of());
                 next = next.with(own.with(side, own.end(side).at(kind.id())).with(side.other(), parent));
             }
@@ -78,20 +80,24 @@ final class TablePerSubtype {
             }
         }
         for (Member member : kind.members()) {
-            boolean clash = member instanceof Attribute own && general.attributes().stream().anyMatch(other -> SqlName.of(other.name()).equals(SqlName.of(own.name())));
+            boolean clash = member instanceof Attribute own && general.attributes().stream()
+                    .anyMatch(other -> SqlName.of(other.name()).equals(SqlName.of(own.name())));
             members.add(clash ? ((Attribute) member).named(kind.name() + " " + ((Attribute) member).name()) : member);
         }
         List<AlternateKey> alternates = new ArrayList<>();
-        general.alternateKeys().forEach(key -> alternates.add(new AlternateKey(key.number(), parts(key.parts(), copies))));
+        general.alternateKeys()
+                .forEach(key -> alternates.add(new AlternateKey(key.number(), parts(key.parts(), copies))));
         int highest = alternates.stream().mapToInt(AlternateKey::number).max().orElse(0);
         kind.alternateKeys().forEach(key -> alternates.add(new AlternateKey(highest + key.number(), key.parts())));
         List<Index> indexes = new ArrayList<>();
         general.indexes().forEach(index -> indexes.add(new Index("", index.unique(),
-                index.parts().stream().map(part -> new IndexPart(part(part.part(), copies), part.descending())).toList())));
+                index.parts().stream().map(part -> new IndexPart(part(part.part(), copies), part.descending()))
+                        .toList())));
         indexes.addAll(kind.indexes());
         List<NamedCheck> checks = new ArrayList<>(general.checks());
         checks.addAll(kind.checks());
-        return kind.withMembers(members).withPrimaryKey(parts(general.primaryKey(), copies)).withAlternateKeys(alternates).withIndexes(indexes).withChecks(checks);
+        return kind.withMembers(members).withPrimaryKey(parts(general.primaryKey(), copies))
+                .withAlternateKeys(alternates).withIndexes(indexes).withChecks(checks);
     }
 
     private static List<KeyPart> parts(List<KeyPart> parts, Map<RelationshipId, RelationshipId> copies) {
@@ -107,10 +113,12 @@ final class TablePerSubtype {
         List<ColumnPath> key = KeyPaths.of(design, general.id());
         Map<List<String>, SampleRow> generals = new HashMap<>();
         design.rows().stream().filter(row -> row.table().equals(general.id()))
-                .forEach(row -> generals.put(key.stream().map(path -> row.values().getOrDefault(path, "")).toList(), row));
+                .forEach(row -> generals.put(key.stream().map(path -> row.values().getOrDefault(path, "")).toList(),
+                        row));
         List<SampleRow> rows = new ArrayList<>();
         for (SampleRow row : next.rows()) {
-            Optional<Integer> number = category.kinds().stream().filter(kind -> row.table().equals(design.relationships().get(kind).second().entity()))
+            Optional<Integer> number = category.kinds().stream()
+                    .filter(kind -> row.table().equals(design.relationships().get(kind).second().entity()))
                     .map(category.kinds()::indexOf).findFirst();
             if (number.isPresent()) {
                 rows.add(whole(row, category.kinds().get(number.get()), "z" + number.get(), key, generals));
@@ -121,13 +129,17 @@ final class TablePerSubtype {
         return next.withRows(Elements.of(rows));
     }
 
-    private static SampleRow whole(SampleRow row, RelationshipId kindOf, String mark, List<ColumnPath> key, Map<List<String>, SampleRow> generals) {
+    private static SampleRow whole(SampleRow row, RelationshipId kindOf, String mark, List<ColumnPath> key,
+            Map<List<String>, SampleRow> generals) {
         Map<ColumnPath, String> all = new HashMap<>();
-        List<String> values = key.stream().map(path -> row.values().getOrDefault(path.over(kindOf, Side.FIRST), "")).toList();
-        Optional.ofNullable(generals.get(values)).ifPresent(found -> found.values().forEach((path, value) -> all.put(copied(path, mark), value)));
+        List<String> values =
+                key.stream().map(path -> row.values().getOrDefault(path.over(kindOf, Side.FIRST), "")).toList();
+        Optional.ofNullable(generals.get(values))
+                .ifPresent(found -> found.values().forEach((path, value) -> all.put(copied(path, mark), value)));
         row.values().forEach((path, value) -> {
             boolean ofKey = path.migrated() && path.hops().getFirst().relationship().equals(kindOf);
-            all.put(ofKey ? copied(new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute()), mark) : path, value);
+            all.put(ofKey ? copied(new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute()), mark)
+                    : path, value);
         });
         return new SampleRow(row.id(), row.table(), all);
     }
@@ -137,7 +149,8 @@ final class TablePerSubtype {
             return path;
         }
         List<Hop> hops = new ArrayList<>(path.hops());
-        hops.set(0, new Hop(new RelationshipId(hops.getFirst().relationship().value() + mark), hops.getFirst().parent()));
+        hops.set(0,
+                new Hop(new RelationshipId(hops.getFirst().relationship().value() + mark), hops.getFirst().parent()));
         return new ColumnPath(hops, path.attribute());
     }
 }

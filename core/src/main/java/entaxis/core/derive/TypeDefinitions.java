@@ -31,17 +31,25 @@ final class TypeDefinitions {
     }
 
     List<TypeDefinition> all() {
-        return Stream.concat(design.types().stream().filter(type -> !(type instanceof Structure)), design.types().stream().filter(Structure.class::isInstance))
+        return Stream
+                .concat(design.types().stream().filter(type -> !(type instanceof Structure)),
+                        design.types().stream().filter(Structure.class::isInstance))
                 .map(this::defined).toList();
     }
 
     private TypeDefinition defined(NamedType type) {
         return switch (type) {
-            case Domain domain -> new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check().map(check -> new CheckRule(
-                    constraints.free(Naming.filled(design.facts().names().template(Template.CHECK), Map.of("table", domain.name(), "part", "value"))), check)), domain.meaning());
-            case Enumeration enumeration -> new EnumDefinition(enumeration.name(), enumeration.values(), enumeration.meaning());
+            case Domain domain -> new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(),
+                    domain.check().map(check -> new CheckRule(
+                            constraints.free(Naming.filled(design.facts().names().template(Template.CHECK),
+                                    Map.of("table", domain.name(), "part", "value"))),
+                            check)),
+                    domain.meaning());
+            case Enumeration enumeration ->
+                    new EnumDefinition(enumeration.name(), enumeration.values(), enumeration.meaning());
             case Structure structure -> new StructureDefinition(structure.name(), structure.fields().stream()
-                    .map(field -> new FieldDefinition(SqlName.of(field.name()), used(field.type()))).toList(), structure.meaning());
+                    .map(field -> new FieldDefinition(SqlName.of(field.name()), used(field.type()))).toList(),
+                    structure.meaning());
         };
     }
 

@@ -5,4 +5,5 @@ package entaxis.core.design;
  *
  * @param number the number by which people speak of it, unique in the design
  */
-public record Assumption(AssumptionId id, int number, RelationshipId relationship, Side side, String text) implements Elements.Element<AssumptionId> { }
+public record Assumption(AssumptionId id, int number, RelationshipId relationship, Side side, String text)
+        implements Elements.Element<AssumptionId> {}

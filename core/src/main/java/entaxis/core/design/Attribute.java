@@ -16,8 +16,10 @@ import java.util.Optional;
  * @param meaning      what it says, in words; may be empty
  * @param example      a value such as it has, for its readers; may be empty
  */
-public record Attribute(AttributeId id, String name, SqlType type, boolean required, Optional<String> defaultValue, Optional<String> check, String checkName,
-        Identity identity, Optional<Numbering> numbering, Optional<String> generated, String meaning, String example) implements Member, Elements.Element<AttributeId> {
+public record Attribute(AttributeId id, String name, SqlType type, boolean required, Optional<String> defaultValue,
+        Optional<String> check, String checkName,
+        Identity identity, Optional<Numbering> numbering, Optional<String> generated, String meaning, String example)
+        implements Member, Elements.Element<AttributeId> {
 
     /** Whether and how the engine generates the value (ISO/IEC 9075-2, 11.4, identity column specification). */
     public enum Identity { NONE, BY_DEFAULT, ALWAYS }
@@ -29,13 +31,16 @@ public record Attribute(AttributeId id, String name, SqlType type, boolean requi
     }
 
     /** An attribute that is not computed, whose check has no name of its own and whose numbers begin with 1. */
-    public Attribute(AttributeId id, String name, SqlType type, boolean required, Optional<String> defaultValue, Optional<String> check, Identity identity,
+    public Attribute(AttributeId id, String name, SqlType type, boolean required, Optional<String> defaultValue,
+            Optional<String> check, Identity identity,
             String meaning) {
-        this(id, name, type, required, defaultValue, check, "", identity, Optional.empty(), Optional.empty(), meaning, "");
+        this(id, name, type, required, defaultValue, check, "", identity, Optional.empty(), Optional.empty(), meaning,
+                "");
     }
 
     /** An attribute without an example. */
-    public Attribute(AttributeId id, String name, SqlType type, boolean required, Optional<String> defaultValue, Optional<String> check, String checkName, Identity identity,
+    public Attribute(AttributeId id, String name, SqlType type, boolean required, Optional<String> defaultValue,
+            Optional<String> check, String checkName, Identity identity,
             Optional<Numbering> numbering, Optional<String> generated, String meaning) {
         this(id, name, type, required, defaultValue, check, checkName, identity, numbering, generated, meaning, "");
     }
@@ -47,27 +52,32 @@ public record Attribute(AttributeId id, String name, SqlType type, boolean requi
 
     /** The same under another identity, as a copy. */
     public Attribute as(AttributeId copy) {
-        return new Attribute(copy, name, type, required, defaultValue, check, checkName, identity, numbering, generated, meaning, example);
+        return new Attribute(copy, name, type, required, defaultValue, check, checkName, identity, numbering, generated,
+                meaning, example);
     }
 
     /** The same with another name. */
     public Attribute named(String newName) {
-        return new Attribute(id, newName, type, required, defaultValue, check, checkName, identity, numbering, generated, meaning, example);
+        return new Attribute(id, newName, type, required, defaultValue, check, checkName, identity, numbering,
+                generated, meaning, example);
     }
 
     /** The same with another type. */
     public Attribute typed(SqlType newType) {
-        return new Attribute(id, name, newType, required, defaultValue, check, checkName, identity, numbering, generated, meaning, example);
+        return new Attribute(id, name, newType, required, defaultValue, check, checkName, identity, numbering,
+                generated, meaning, example);
     }
 
     /** The same, required or not. */
     public Attribute required(boolean now) {
-        return new Attribute(id, name, type, now, defaultValue, check, checkName, identity, numbering, generated, meaning, example);
+        return new Attribute(id, name, type, now, defaultValue, check, checkName, identity, numbering, generated,
+                meaning, example);
     }
 
     /** The same with another default or none. */
     public Attribute withDefault(Optional<String> expression) {
-        return new Attribute(id, name, type, required, expression, check, checkName, identity, numbering, generated, meaning, example);
+        return new Attribute(id, name, type, required, expression, check, checkName, identity, numbering, generated,
+                meaning, example);
     }
 
     /** The same with another check or none. */
@@ -77,7 +87,8 @@ public record Attribute(AttributeId id, String name, SqlType type, boolean requi
 
     /** The same with another check of this name. */
     public Attribute withCheck(Optional<String> condition, String ofName) {
-        return new Attribute(id, name, type, required, defaultValue, condition, ofName, identity, numbering, generated, meaning, example);
+        return new Attribute(id, name, type, required, defaultValue, condition, ofName, identity, numbering, generated,
+                meaning, example);
     }
 
     /** The same, numbered by the engine in another way. */
@@ -87,21 +98,25 @@ public record Attribute(AttributeId id, String name, SqlType type, boolean requi
 
     /** The same, numbered by the engine in another way with other numbers. */
     public Attribute numbered(Identity now, Optional<Numbering> numbers) {
-        return new Attribute(id, name, type, required, defaultValue, check, checkName, now, numbers, generated, meaning, example);
+        return new Attribute(id, name, type, required, defaultValue, check, checkName, now, numbers, generated, meaning,
+                example);
     }
 
     /** The same, computed from others or not. */
     public Attribute computed(Optional<String> expression) {
-        return new Attribute(id, name, type, required, defaultValue, check, checkName, identity, numbering, expression, meaning, example);
+        return new Attribute(id, name, type, required, defaultValue, check, checkName, identity, numbering, expression,
+                meaning, example);
     }
 
     /** The same with another meaning. */
     public Attribute meaning(String words) {
-        return new Attribute(id, name, type, required, defaultValue, check, checkName, identity, numbering, generated, words, example);
+        return new Attribute(id, name, type, required, defaultValue, check, checkName, identity, numbering, generated,
+                words, example);
     }
 
     /** The same with another example. */
     public Attribute example(String value) {
-        return new Attribute(id, name, type, required, defaultValue, check, checkName, identity, numbering, generated, meaning, value);
+        return new Attribute(id, name, type, required, defaultValue, check, checkName, identity, numbering, generated,
+                meaning, value);
     }
 }

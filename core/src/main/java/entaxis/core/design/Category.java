@@ -4,16 +4,19 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * An entity and its kinds: each thing of a kind is also a thing of the general entity, and is identified as such (FIPS PUB 184, categorization relationships).
+ * An entity and its kinds: each thing of a kind is also a thing of the general entity, and is identified as such (FIPS
+ * PUB 184, categorization relationships).
  *
  * @param general       the entity that all kinds have in common
- * @param kinds         identifying one-to-one relationships from the general entity, at {@link Side#FIRST}, to each kind
+ * @param kinds         identifying one-to-one relationships from the general entity, at {@link Side#FIRST}, to each
+ *                      kind
  * @param complete      whether everything general is of one of these kinds
  * @param disjoint      whether nothing is of two kinds at once
  * @param mapping       how they become tables
  * @param discriminator name of the attribute that tells the kind; empty for one that is proposed where a table needs it
  */
-public record Category(CategoryId id, EntityId general, List<RelationshipId> kinds, boolean complete, boolean disjoint, Mapping mapping,
+public record Category(CategoryId id, EntityId general, List<RelationshipId> kinds, boolean complete, boolean disjoint,
+        Mapping mapping,
         String discriminator) implements Elements.Element<CategoryId> {
     /** Copies the kinds. */
     public Category {
@@ -48,6 +51,7 @@ public record Category(CategoryId id, EntityId general, List<RelationshipId> kin
 
     /** The same without one of its kinds. */
     public Category without(RelationshipId kind) {
-        return new Category(id, general, kinds.stream().filter(other -> !other.equals(kind)).toList(), complete, disjoint, mapping, discriminator);
+        return new Category(id, general, kinds.stream().filter(other -> !other.equals(kind)).toList(), complete,
+                disjoint, mapping, discriminator);
     }
 }

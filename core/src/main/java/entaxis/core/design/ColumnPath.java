@@ -6,7 +6,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * Where a column of a table comes from: an attribute, reached over the relationships that migrated it, nearest first. Stable under renaming.
+ * Where a column of a table comes from: an attribute, reached over the relationships that migrated it, nearest first.
+ * Stable under renaming.
  */
 public record ColumnPath(List<Hop> hops, AttributeId attribute) {
 
@@ -25,7 +26,8 @@ public record ColumnPath(List<Hop> hops, AttributeId attribute) {
 
     /** This column as it arrives in a child. */
     public ColumnPath over(RelationshipId relationship, Side parent) {
-        return new ColumnPath(Stream.concat(Stream.of(new Hop(relationship, parent)), hops.stream()).toList(), attribute);
+        return new ColumnPath(Stream.concat(Stream.of(new Hop(relationship, parent)), hops.stream()).toList(),
+                attribute);
     }
 
     /** Whether it was migrated by a relationship. */
@@ -48,13 +50,18 @@ public record ColumnPath(List<Hop> hops, AttributeId attribute) {
         if (!text.endsWith("+") && !text.endsWith("-")) {
             throw new IllegalArgumentException("“" + text + "” names no end of a relationship");
         }
-        return new Hop(new RelationshipId(text.substring(0, text.length() - 1)), text.endsWith("+") ? Side.FIRST : Side.SECOND);
+        return new Hop(new RelationshipId(text.substring(0, text.length() - 1)),
+                text.endsWith("+") ? Side.FIRST : Side.SECOND);
     }
 
-    /** Compact text: relationship identities with + for the first and - for the second end as parent, then the attribute, joined by dots. */
+    /**
+     * Compact text: relationship identities with + for the first and - for the second end as parent, then the
+     * attribute, joined by dots.
+     */
     @Override
     public String toString() {
-        return hops.stream().map(hop -> hop.relationship().value() + (hop.parent() == Side.FIRST ? "+" : "-") + ".").collect(Collectors.joining())
+        return hops.stream().map(hop -> hop.relationship().value() + (hop.parent() == Side.FIRST ? "+" : "-") + ".")
+                .collect(Collectors.joining())
                 + attribute.value();
     }
 }

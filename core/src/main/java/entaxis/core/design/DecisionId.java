@@ -5,7 +5,8 @@ package entaxis.core.design;
 /**
  * What a decision about findings is about: a rule, or one finding of it.
  *
- * @param value {@code rule} and the rule's id, or {@code finding}, the rule's id and a mark of the finding; with blanks between
+ * @param value {@code rule} and the rule's id, or {@code finding}, the rule's id and a mark of the finding; with blanks
+ *              between
  */
 public record DecisionId(String value) {
     private static final int MAX_LENGTH = 200;

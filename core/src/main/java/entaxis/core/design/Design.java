@@ -9,16 +9,23 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
-/** Everything that a designer has stated. Immutable; each {@code with} method gives a changed copy that shares all the rest. */
-public record Design(DesignProperties facts, Elements<AreaId, Area> areas, Elements<TypeId, NamedType> types, Elements<EntityId, Entity> entities,
-        Elements<RelationshipId, Relationship> relationships, Elements<CategoryId, Category> categories, Elements<ExclusionId, Exclusion> exclusions,
-        Elements<AssumptionId, Assumption> assumptions, Elements<SheetId, Sheet> sheets, Elements<RowId, SampleRow> rows,
+/**
+ * Everything that a designer has stated. Immutable; each {@code with} method gives a changed copy that shares all the
+ * rest.
+ */
+public record Design(DesignProperties facts, Elements<AreaId, Area> areas, Elements<TypeId, NamedType> types,
+        Elements<EntityId, Entity> entities,
+        Elements<RelationshipId, Relationship> relationships, Elements<CategoryId, Category> categories,
+        Elements<ExclusionId, Exclusion> exclusions,
+        Elements<AssumptionId, Assumption> assumptions, Elements<SheetId, Sheet> sheets,
+        Elements<RowId, SampleRow> rows,
         Elements<EntityId, StatedDependencies> dependencies, Elements<OpaqueId, OpaqueObject> carried,
         Elements<DecisionId, Decision> decisions) {
 
     /** A design without entities, with one empty sheet. */
     public static Design empty(DesignProperties facts, Sheet sheet) {
-        return new Design(facts, Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(),
+        return new Design(facts, Elements.none(), Elements.none(), Elements.none(), Elements.none(), Elements.none(),
+                Elements.none(), Elements.none(),
                 Elements.of(List.of(sheet)), Elements.none(), Elements.none(), Elements.none(), Elements.none());
     }
 
@@ -34,7 +41,8 @@ public record Design(DesignProperties facts, Elements<AreaId, Area> areas, Eleme
 
     /** Whether a relationship is identifying: its columns are part of the child's primary key (FIPS PUB 184). */
     public boolean identifying(Relationship relationship) {
-        return relationship.childEntity().flatMap(entities::find).map(child -> child.identifiedBy(relationship.id())).orElse(false);
+        return relationship.childEntity().flatMap(entities::find).map(child -> child.identifiedBy(relationship.id()))
+                .orElse(false);
     }
 
     /** The attributes of an entity or relationship; none if there is no such owner. */
@@ -52,7 +60,8 @@ public record Design(DesignProperties facts, Elements<AreaId, Area> areas, Eleme
 
     /** The type that the design defines under a name, in any case of letters. */
     public Optional<SqlType> typeNamed(String name) {
-        return types.stream().filter(type -> type.name().equalsIgnoreCase(SqlName.of(name))).findFirst().map(type -> new DesignType(type.id().value()));
+        return types.stream().filter(type -> type.name().equalsIgnoreCase(SqlName.of(name))).findFirst()
+                .map(type -> new DesignType(type.id().value()));
     }
 
     /** The definition behind a type, where the design defines it. */
@@ -72,7 +81,8 @@ public record Design(DesignProperties facts, Elements<AreaId, Area> areas, Eleme
 
     /** Whether everything that becomes tables is the very same as in another design, so that the same tables follow. */
     public boolean tablesAsIn(Design other) {
-        return facts == other.facts && types == other.types && entities == other.entities && relationships == other.relationships && categories == other.categories
+        return facts == other.facts && types == other.types && entities == other.entities
+                && relationships == other.relationships && categories == other.categories
                 && exclusions == other.exclusions && carried == other.carried;
     }
 
@@ -81,50 +91,61 @@ public record Design(DesignProperties facts, Elements<AreaId, Area> areas, Eleme
         Set<EntityId> reached = new LinkedHashSet<>(some);
         for (int step = 0; step < steps; step++) {
             for (EntityId entity : List.copyOf(reached)) {
-                relationshipsOf(entity).forEach(relationship -> reached.addAll(List.of(relationship.first().entity(), relationship.second().entity())));
+                relationshipsOf(entity).forEach(relationship -> reached
+                        .addAll(List.of(relationship.first().entity(), relationship.second().entity())));
             }
         }
         return reached;
     }
 
     public Design with(DesignProperties newFacts) {
-        return new Design(newFacts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
+        return new Design(newFacts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets,
+                rows, dependencies, carried, decisions);
     }
 
     public Design withAreas(Elements<AreaId, Area> newAreas) {
-        return new Design(facts, newAreas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
+        return new Design(facts, newAreas, types, entities, relationships, categories, exclusions, assumptions, sheets,
+                rows, dependencies, carried, decisions);
     }
 
     public Design withTypes(Elements<TypeId, NamedType> newTypes) {
-        return new Design(facts, areas, newTypes, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
+        return new Design(facts, areas, newTypes, entities, relationships, categories, exclusions, assumptions, sheets,
+                rows, dependencies, carried, decisions);
     }
 
     public Design withEntities(Elements<EntityId, Entity> newEntities) {
-        return new Design(facts, areas, types, newEntities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
+        return new Design(facts, areas, types, newEntities, relationships, categories, exclusions, assumptions, sheets,
+                rows, dependencies, carried, decisions);
     }
 
     public Design withRelationships(Elements<RelationshipId, Relationship> newRelationships) {
-        return new Design(facts, areas, types, entities, newRelationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
+        return new Design(facts, areas, types, entities, newRelationships, categories, exclusions, assumptions, sheets,
+                rows, dependencies, carried, decisions);
     }
 
     public Design withCategories(Elements<CategoryId, Category> newCategories) {
-        return new Design(facts, areas, types, entities, relationships, newCategories, exclusions, assumptions, sheets, rows, dependencies, carried, decisions);
+        return new Design(facts, areas, types, entities, relationships, newCategories, exclusions, assumptions, sheets,
+                rows, dependencies, carried, decisions);
     }
 
     public Design withExclusions(Elements<ExclusionId, Exclusion> newExclusions) {
-        return new Design(facts, areas, types, entities, relationships, categories, newExclusions, assumptions, sheets, rows, dependencies, carried, decisions);
+        return new Design(facts, areas, types, entities, relationships, categories, newExclusions, assumptions, sheets,
+                rows, dependencies, carried, decisions);
     }
 
     public Design withAssumptions(Elements<AssumptionId, Assumption> newAssumptions) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, newAssumptions, sheets, rows, dependencies, carried, decisions);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, newAssumptions, sheets,
+                rows, dependencies, carried, decisions);
     }
 
     public Design withSheets(Elements<SheetId, Sheet> newSheets) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, newSheets, rows, dependencies, carried, decisions);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, newSheets,
+                rows, dependencies, carried, decisions);
     }
 
     public Design withRows(Elements<RowId, SampleRow> newRows) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, newRows, dependencies, carried, decisions);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets,
+                newRows, dependencies, carried, decisions);
     }
 
     /** This design with an entity added or replaced. */
@@ -143,14 +164,17 @@ public record Design(DesignProperties facts, Elements<AreaId, Area> areas, Eleme
     }
 
     public Design withDependencies(Elements<EntityId, StatedDependencies> newDependencies) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, newDependencies, carried, decisions);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets,
+                rows, newDependencies, carried, decisions);
     }
 
     public Design withCarried(Elements<OpaqueId, OpaqueObject> newCarried) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, newCarried, decisions);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets,
+                rows, dependencies, newCarried, decisions);
     }
 
     public Design withDecisions(Elements<DecisionId, Decision> newDecisions) {
-        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets, rows, dependencies, carried, newDecisions);
+        return new Design(facts, areas, types, entities, relationships, categories, exclusions, assumptions, sheets,
+                rows, dependencies, carried, newDecisions);
     }
 }

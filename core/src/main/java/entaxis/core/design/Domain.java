@@ -10,4 +10,5 @@ import java.util.Optional;
  * @param defaultValue SQL expression that is taken where no value is given
  * @param check        SQL condition in which {@code value} stands for the value
  */
-public record Domain(TypeId id, String name, SqlType base, Optional<String> defaultValue, Optional<String> check, String meaning) implements NamedType { }
+public record Domain(TypeId id, String name, SqlType base, Optional<String> defaultValue, Optional<String> check,
+        String meaning) implements NamedType {}

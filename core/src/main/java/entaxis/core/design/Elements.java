@@ -8,7 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** An immutable sequence of elements, each found by its identity in constant time. A change copies it, in linear time. */
+/**
+ * An immutable sequence of elements, each found by its identity in constant time. A change copies it, in linear time.
+ */
 public final class Elements<K, V extends Elements.Element<K>> implements Iterable<V> {
 
     /** What has an identity. */
@@ -86,7 +88,8 @@ public final class Elements<K, V extends Elements.Element<K>> implements Iterabl
 
     /** This sequence without the element of this identity. */
     public Elements<K, V> without(K id) {
-        return byId.containsKey(id) ? new Elements<>(values.stream().filter(value -> !value.id().equals(id)).toList()) : this;
+        return byId.containsKey(id) ? new Elements<>(values.stream().filter(value -> !value.id().equals(id)).toList())
+                : this;
     }
 
     /** The elements in order. */

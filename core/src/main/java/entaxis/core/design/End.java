@@ -7,11 +7,14 @@ import java.util.Map;
  *
  * @param cardinality how many of this end's entity go with one of the other's
  * @param verb        the verb phrase read from this end: “Each <this> <verb> ... <other>”
- * @param role        the role this end's entity plays for the other, which names the columns that its key becomes there (FIPS PUB 184); may be empty
- * @param columnNames names given to columns that this end's key becomes in the other's table, by the key column's path here
+ * @param role        the role this end's entity plays for the other, which names the columns that its key becomes there
+ *                    (FIPS PUB 184); may be empty
+ * @param columnNames names given to columns that this end's key becomes in the other's table, by the key column's path
+ *                    here
  * @param agreed      the sentence read from this end as it was agreed; empty while it was not
  */
-public record End(EntityId entity, Cardinality cardinality, String verb, String role, Map<ColumnPath, String> columnNames, String agreed) {
+public record End(EntityId entity, Cardinality cardinality, String verb, String role,
+        Map<ColumnPath, String> columnNames, String agreed) {
     /** The verb phrase that is proposed at the end of a parent. */
     public static final String HAS = "has";
     /** The verb phrase that is proposed at the end of a child. */

@@ -18,8 +18,10 @@ import java.util.Optional;
  * @param indexes       indexes that its table gets
  * @param checks        conditions on more than one attribute
  */
-public record Entity(EntityId id, String name, String meaning, Optional<AreaId> area, List<Member> members, List<KeyPart> primaryKey,
-        List<AlternateKey> alternateKeys, List<Index> indexes, List<NamedCheck> checks) implements Elements.Element<EntityId> {
+public record Entity(EntityId id, String name, String meaning, Optional<AreaId> area, List<Member> members,
+        List<KeyPart> primaryKey,
+        List<AlternateKey> alternateKeys, List<Index> indexes, List<NamedCheck> checks)
+        implements Elements.Element<EntityId> {
 
     /** Copies the lists. */
     public Entity {
@@ -31,7 +33,8 @@ public record Entity(EntityId id, String name, String meaning, Optional<AreaId> 
     }
 
     /** An entity without indexes and checks. */
-    public Entity(EntityId id, String name, String meaning, Optional<AreaId> area, List<Member> members, List<KeyPart> primaryKey, List<AlternateKey> alternateKeys) {
+    public Entity(EntityId id, String name, String meaning, Optional<AreaId> area, List<Member> members,
+            List<KeyPart> primaryKey, List<AlternateKey> alternateKeys) {
         this(id, name, meaning, area, members, primaryKey, alternateKeys, List.of(), List.of());
     }
 
@@ -103,13 +106,15 @@ public record Entity(EntityId id, String name, String meaning, Optional<AreaId> 
 
     /** The same with other alternate keys; those left without parts go. */
     public Entity withAlternateKeys(List<AlternateKey> keys) {
-        return new Entity(id, name, meaning, area, members, primaryKey, keys.stream().filter(key -> !key.parts().isEmpty())
+        return new Entity(id, name, meaning, area, members, primaryKey,
+                keys.stream().filter(key -> !key.parts().isEmpty())
                 .sorted(java.util.Comparator.comparingInt(AlternateKey::number)).toList(), indexes, checks);
     }
 
     /** The same with other indexes; those left without parts go. */
     public Entity withIndexes(List<Index> other) {
-        return new Entity(id, name, meaning, area, members, primaryKey, alternateKeys, other.stream().filter(index -> !index.parts().isEmpty()).toList(), checks);
+        return new Entity(id, name, meaning, area, members, primaryKey, alternateKeys,
+                other.stream().filter(index -> !index.parts().isEmpty()).toList(), checks);
     }
 
     /** The same with other conditions. */
@@ -119,13 +124,16 @@ public record Entity(EntityId id, String name, String meaning, Optional<AreaId> 
 
     /** The same with an attribute in the place of the one of its identity. */
     public Entity withAttribute(Attribute changed) {
-        return withMembers(members.stream().map(member -> member instanceof Attribute own && own.id().equals(changed.id()) ? changed : member).toList());
+        return withMembers(members.stream()
+                .map(member -> member instanceof Attribute own && own.id().equals(changed.id()) ? changed : member)
+                .toList());
     }
 
     /** The same without a part in any of its keys and indexes. */
     public Entity withoutKeyPart(KeyPart part) {
         return withPrimaryKey(without(primaryKey, part))
-                .withAlternateKeys(alternateKeys.stream().map(key -> new AlternateKey(key.number(), without(key.parts(), part))).toList())
+                .withAlternateKeys(alternateKeys.stream()
+                        .map(key -> new AlternateKey(key.number(), without(key.parts(), part))).toList())
                 .withIndexes(indexes.stream().map(index -> new Index(index.name(), index.unique(),
                         index.parts().stream().filter(indexed -> !indexed.part().equals(part)).toList())).toList());
     }
@@ -133,13 +141,15 @@ public record Entity(EntityId id, String name, String meaning, Optional<AreaId> 
     /** The same without an attribute, which leaves its keys too. */
     public Entity withoutAttribute(AttributeId attribute) {
         return withoutKeyPart(new OwnPart(attribute))
-                .withMembers(members.stream().filter(member -> !(member instanceof Attribute own && own.id().equals(attribute))).toList());
+                .withMembers(members.stream()
+                        .filter(member -> !(member instanceof Attribute own && own.id().equals(attribute))).toList());
     }
 
     /** The same without any trace of a relationship. */
     public Entity withoutRelationship(RelationshipId relationship) {
         return withoutKeyPart(new InheritedPart(relationship))
-                .withMembers(members.stream().filter(member -> !member.equals(new ForeignColumns(relationship))).toList());
+                .withMembers(
+                        members.stream().filter(member -> !member.equals(new ForeignColumns(relationship))).toList());
     }
 
     private static List<KeyPart> without(List<KeyPart> parts, KeyPart part) {

@@ -9,7 +9,8 @@ import java.util.List;
  * @param alternatives at least two relationships of which the entity is the child
  * @param mandatory    whether each row refers by exactly one of them
  */
-public record Exclusion(ExclusionId id, String name, EntityId child, List<RelationshipId> alternatives, boolean mandatory)
+public record Exclusion(ExclusionId id, String name, EntityId child, List<RelationshipId> alternatives,
+        boolean mandatory)
         implements Elements.Element<ExclusionId> {
     /** Copies the alternatives. */
     public Exclusion {

@@ -7,7 +7,8 @@ import java.util.List;
  *
  * @param name   its name; empty for the one that is proposed
  * @param unique whether it also refuses rows with the same values
- * @param parts  what it is made of, in order: an index on (a, b) serves searches on a, and on a and b, not on b alone (common practice)
+ * @param parts  what it is made of, in order: an index on (a, b) serves searches on a, and on a and b, not on b alone
+ *               (common practice)
  */
 public record Index(String name, boolean unique, List<IndexPart> parts) {
     /** Copies the parts. */

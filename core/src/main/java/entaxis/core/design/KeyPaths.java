@@ -9,7 +9,10 @@ import java.util.List;
 public final class KeyPaths {
     private KeyPaths() { }
 
-    /** The columns of an entity's primary key, in rank order. Linear in their number times the generations above; identifying relationships form no cycles. */
+    /**
+     * The columns of an entity's primary key, in rank order. Linear in their number times the generations above;
+     * identifying relationships form no cycles.
+     */
     public static List<ColumnPath> of(Design design, EntityId entity) {
         return design.entities().find(entity).map(found -> of(design, found.primaryKey())).orElse(List.of());
     }
@@ -20,7 +23,9 @@ public final class KeyPaths {
         for (KeyPart part : parts) {
             switch (part) {
                 case OwnPart(AttributeId attribute) -> paths.add(ColumnPath.own(attribute));
-                case InheritedPart(RelationshipId id) -> design.relationships().find(id).ifPresent(relationship -> relationship.parent().ifPresent(side ->
+                case InheritedPart(RelationshipId id) ->
+                        design.relationships().find(id).ifPresent(relationship -> relationship.parent().ifPresent(
+                                side ->
                         of(design, relationship.end(side).entity()).forEach(path -> paths.add(path.over(id, side)))));
             }
         }

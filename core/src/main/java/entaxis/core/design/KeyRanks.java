@@ -6,8 +6,8 @@ import java.util.HashSet;
 import java.util.Set;
 
 /**
- * Ranks of columns in primary keys of which some parts come from relationships: such a part brings as many columns as the parent's key has, so that the
- * rank of a column is not that of its part.
+ * Ranks of columns in primary keys of which some parts come from relationships: such a part brings as many columns as
+ * the parent's key has, so that the rank of a column is not that of its part.
  */
 public final class KeyRanks {
     private final Design design;
@@ -44,7 +44,8 @@ public final class KeyRanks {
                     .filter(parent -> !below.contains(parent)).map(parent -> {
                         Set<EntityId> path = new HashSet<>(below);
                         path.add(parent);
-                        return design.entities().get(parent).primaryKey().stream().mapToInt(above -> columns(above, path)).sum();
+                        return design.entities().get(parent).primaryKey().stream()
+                                .mapToInt(above -> columns(above, path)).sum();
                     }).orElse(0);
         };
     }

@@ -9,7 +9,8 @@ import java.util.Optional;
  * @param first  the side of the first card that it leaves from
  * @param second the side of the second card that it arrives at
  * @param bends  corners that it passes, in order from the first card; empty to let the router find the way
- * @param found  whether the automatic layout found these corners, so that they hold only as long as the cards stay and the way is free
+ * @param found  whether the automatic layout found these corners, so that they hold only as long as the cards stay and
+ *               the way is free
  */
 public record LineShape(Optional<CardSide> first, Optional<CardSide> second, List<Place> bends, boolean found) {
     /** Nothing decided. */

@@ -18,13 +18,18 @@ import java.util.stream.Collectors;
  * @param tablePrefix   what every table's name begins with; may be empty
  * @param templates     what names are made of, where it is not the usual
  */
-public record Naming(Grammar entities, Grammar tables, Letters letters, String separator, String tablePrefix, Map<Template, String> templates) {
+public record Naming(Grammar entities, Grammar tables, Letters letters, String separator, String tablePrefix,
+        Map<Template, String> templates) {
     private static final String SEPARATORS = "-/‐–—_";
 
     /** What names were before anybody decided. */
-    public static final Naming DEFAULT = new Naming(Grammar.AS_TYPED, Grammar.AS_TYPED, Letters.LOWER, "_", "", Map.of());
+    public static final Naming DEFAULT =
+            new Naming(Grammar.AS_TYPED, Grammar.AS_TYPED, Letters.LOWER, "_", "", Map.of());
 
-    /** What names are in a design that is begun now: foreign-key columns tell whose key they are where the key's own name does not. */
+    /**
+     * What names are in a design that is begun now: foreign-key columns tell whose key they are where the key's own
+     * name does not.
+     */
     public static final Naming BEGUN = DEFAULT.with(Template.FOREIGN_COLUMN, "{parent?}_{key}");
 
     /** Copies the templates. */
@@ -33,13 +38,16 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
     }
 
     /**
-     * What is named after a template. Its words in braces are replaced: {@code {table}}, {@code {parent}} (the table referred to, or the role it plays), {@code {key}}
-     * (the key column referred to), {@code {part}} (the columns, or the number of the key). {@code {parent?}} is the same as {@code {parent}} where the
-     * key's own name does not tell whose key it is, and nothing where it does.
+     * What is named after a template. Its words in braces are replaced: {@code {table}}, {@code {parent}} (the table
+     * referred to, or the role it plays), {@code {key}} (the key column referred to), {@code {part}} (the columns, or
+     * the number of the key). {@code {parent?}} is the same as {@code {parent}} where the key's own name does not tell
+     * whose key it is, and nothing where it does.
      */
     public enum Template {
-        FOREIGN_COLUMN("foreign-key columns", ""), PRIMARY_KEY("primary keys", "pk_{table}"), UNIQUE("alternate keys", "uq_{table}_{part}"),
-        FOREIGN_KEY("foreign keys", "fk_{table}_{parent}"), CHECK("checks", "ck_{table}_{part}"), INDEX("indexes", "ix_{table}_{part}");
+        FOREIGN_COLUMN("foreign-key columns", ""), PRIMARY_KEY("primary keys", "pk_{table}"),
+        UNIQUE("alternate keys", "uq_{table}_{part}"),
+        FOREIGN_KEY("foreign keys", "fk_{table}_{parent}"), CHECK("checks", "ck_{table}_{part}"),
+        INDEX("indexes", "ix_{table}_{part}");
 
         private final String words;
         private final String usual;
@@ -54,7 +62,10 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
             return words;
         }
 
-        /** The template that is taken when none is given; for foreign-key columns none: the key column's own name, with the table before it where that says too little. */
+        /**
+         * The template that is taken when none is given; for foreign-key columns none: the key column's own name, with
+         * the table before it where that says too little.
+         */
         public String usual() {
             return usual;
         }
@@ -139,7 +150,10 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
         return written(name);
     }
 
-    /** The words of a name, written as the policy wants them; every character that is no separator stays, to be quoted where SQL asks for it. */
+    /**
+     * The words of a name, written as the policy wants them; every character that is no separator stays, to be quoted
+     * where SQL asks for it.
+     */
     public String written(String name) {
         if (letters == Letters.LOWER && separator.equals("_")) {
             return SqlName.of(name);
@@ -147,9 +161,12 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
         List<String> words = words(name);
         return switch (letters) {
             case AS_NAMED -> name.strip();
-            case LOWER -> words.stream().map(word -> word.toLowerCase(Locale.ROOT)).collect(Collectors.joining(separator));
-            case UPPER -> words.stream().map(word -> word.toUpperCase(Locale.ROOT)).collect(Collectors.joining(separator));
-            case CAMEL -> words.isEmpty() ? "" : words.getFirst().toLowerCase(Locale.ROOT) + words.stream().skip(1).map(Naming::capital).collect(Collectors.joining());
+            case LOWER ->
+                    words.stream().map(word -> word.toLowerCase(Locale.ROOT)).collect(Collectors.joining(separator));
+            case UPPER ->
+                    words.stream().map(word -> word.toUpperCase(Locale.ROOT)).collect(Collectors.joining(separator));
+            case CAMEL -> words.isEmpty() ? "" : words.getFirst().toLowerCase(Locale.ROOT)
+                    + words.stream().skip(1).map(Naming::capital).collect(Collectors.joining());
             case PASCAL -> words.stream().map(Naming::capital).collect(Collectors.joining());
         };
     }
@@ -163,12 +180,16 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
         return text;
     }
 
-    /** The words of a name: cut at white space, hyphens, slashes and underscores, and where a capital follows a small letter. Linear in the name. */
+    /**
+     * The words of a name: cut at white space, hyphens, slashes and underscores, and where a capital follows a small
+     * letter. Linear in the name.
+     */
     public static List<String> words(String name) {
         List<String> words = new ArrayList<>();
         int begin = 0;
         for (int i = 0; i <= name.length(); i++) {
-            boolean end = i == name.length() || Character.isWhitespace(name.charAt(i)) || SEPARATORS.indexOf(name.charAt(i)) >= 0;
+            boolean end = i == name.length() || Character.isWhitespace(name.charAt(i))
+                    || SEPARATORS.indexOf(name.charAt(i)) >= 0;
             boolean hump = !end && i > begin && capital(name.charAt(i)) && small(name.charAt(i - 1));
             if ((end || hump) && i > begin) {
                 words.add(name.substring(begin, i));

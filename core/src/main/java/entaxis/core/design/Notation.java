@@ -2,7 +2,8 @@ package entaxis.core.design;
 
 /** Published ways to draw relationships. */
 public enum Notation {
-    CROWS_FOOT("Crow's foot"), IDEF1X("IDEF1X (FIPS PUB 184)"), CHEN("Chen (1976)"), UML("UML class (ISO/IEC 19505)"), MIN_MAX("Min-max pairs");
+    CROWS_FOOT("Crow's foot"), IDEF1X("IDEF1X (FIPS PUB 184)"), CHEN("Chen (1976)"), UML("UML class (ISO/IEC 19505)"),
+    MIN_MAX("Min-max pairs");
 
     private final String title;
 

@@ -7,7 +7,8 @@ public record Paper(Size size, boolean landscape) {
 
     /** Sizes of ISO 216 and of ANSI/ASME Y14.1 and trade (letter, legal), in millimetres upright. */
     public enum Size {
-        A4("A4", 210, 297), A3("A3", 297, 420), A2("A2", 420, 594), A1("A1", 594, 841), A0("A0", 841, 1189), LETTER("Letter", 215.9, 279.4), LEGAL("Legal", 215.9, 355.6);
+        A4("A4", 210, 297), A3("A3", 297, 420), A2("A2", 420, 594), A1("A1", 594, 841), A0("A0", 841, 1189),
+        LETTER("Letter", 215.9, 279.4), LEGAL("Legal", 215.9, 355.6);
 
         private final String words;
         private final double width;

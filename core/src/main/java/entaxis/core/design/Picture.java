@@ -8,4 +8,5 @@ package entaxis.core.design;
  * @param width   in sheet units
  * @param height  in sheet units
  */
-public record Picture(PictureId id, String content, String title, Place place, int width, int height) implements Elements.Element<PictureId> { }
+public record Picture(PictureId id, String content, String title, Place place, int width, int height)
+        implements Elements.Element<PictureId> {}

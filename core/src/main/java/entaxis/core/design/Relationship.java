@@ -6,13 +6,15 @@ import java.util.Optional;
 /**
  * A relationship between two entities, or of an entity with itself.
  *
- * @param name         name of a many-to-many, and of the table that it becomes; empty for one made of the two entities' names
+ * @param name         name of a many-to-many, and of the table that it becomes; empty for one made of the two entities'
+ *                     names
  * @param childOfOneToOne where both maxima are one, the end whose table gets the foreign key
  * @param onDelete     what happens to children when the parent is deleted
  * @param onUpdate     what happens to children when the parent's key changes
  * @param attributes   attributes of the relationship itself; only a many-to-many has any (Chen 1976)
  */
-public record Relationship(RelationshipId id, String name, End first, End second, Side childOfOneToOne, ReferentialAction onDelete,
+public record Relationship(RelationshipId id, String name, End first, End second, Side childOfOneToOne,
+        ReferentialAction onDelete,
         ReferentialAction onUpdate, List<Attribute> attributes) implements Elements.Element<RelationshipId> {
 
     /** Copies the attributes. */
@@ -22,7 +24,8 @@ public record Relationship(RelationshipId id, String name, End first, End second
 
     /** A relationship that refuses deletion and has neither name nor attributes. */
     public static Relationship between(RelationshipId id, End first, End second) {
-        return new Relationship(id, "", first, second, Side.SECOND, ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION, List.of());
+        return new Relationship(id, "", first, second, Side.SECOND, ReferentialAction.NO_ACTION,
+                ReferentialAction.NO_ACTION, List.of());
     }
 
     /** The end at a side. */
@@ -75,12 +78,14 @@ public record Relationship(RelationshipId id, String name, End first, End second
 
     /** Whether it can be identifying: each child has exactly one parent, which is another entity. */
     public boolean mayIdentify() {
-        return !recursive() && parent().map(side -> end(side).cardinality().equals(Cardinality.EXACTLY_ONE)).orElse(false);
+        return !recursive()
+                && parent().map(side -> end(side).cardinality().equals(Cardinality.EXACTLY_ONE)).orElse(false);
     }
 
     /** The same with another end at a side. */
     public Relationship with(Side side, End end) {
-        return side == Side.FIRST ? new Relationship(id, name, end, second, childOfOneToOne, onDelete, onUpdate, attributes)
+        return side == Side.FIRST
+                ? new Relationship(id, name, end, second, childOfOneToOne, onDelete, onUpdate, attributes)
                 : new Relationship(id, name, first, end, childOfOneToOne, onDelete, onUpdate, attributes);
     }
 

@@ -13,7 +13,8 @@ public record RuleLevel(DecisionId id, String level) implements Decision {
     /** Checks that it is about a rule, and that the level is one. */
     public RuleLevel {
         if (!id.value().startsWith("rule ") || !LEVELS.contains(level)) {
-            throw new IllegalArgumentException("“" + id + "” at “" + level + "” is no level of a rule: fault, caution, hint, or empty for off");
+            throw new IllegalArgumentException(
+                    "“" + id + "” at “" + level + "” is no level of a rule: fault, caution, hint, or empty for off");
         }
     }
 }

@@ -17,8 +17,10 @@ import java.util.Set;
  * @param notes    texts on it
  * @param pictures pictures on it
  */
-public record Sheet(SheetId id, String name, Paper paper, Map<OwnerId, Place> places, Optional<SheetView> view, Set<OwnerId> hidden, Set<OwnerId> pinned,
-        Map<String, LineShape> lines, Elements<NoteId, Note> notes, Elements<PictureId, Picture> pictures) implements Elements.Element<SheetId> {
+public record Sheet(SheetId id, String name, Paper paper, Map<OwnerId, Place> places, Optional<SheetView> view,
+        Set<OwnerId> hidden, Set<OwnerId> pinned,
+        Map<String, LineShape> lines, Elements<NoteId, Note> notes, Elements<PictureId, Picture> pictures)
+        implements Elements.Element<SheetId> {
     /** Copies the collections. */
     public Sheet {
         places = Map.copyOf(places);
@@ -109,7 +111,8 @@ public record Sheet(SheetId id, String name, Paper paper, Map<OwnerId, Place> pl
         restPlaces.remove(owner);
         Map<String, LineShape> restLines = new HashMap<>(lines);
         restLines.keySet().removeIf(line -> line.equals(owner.value()) || line.startsWith(owner.value() + "-"));
-        return new Sheet(id, name, paper, restPlaces, view, without(hidden, owner), without(pinned, owner), restLines, notes, pictures);
+        return new Sheet(id, name, paper, restPlaces, view, without(hidden, owner), without(pinned, owner), restLines,
+                notes, pictures);
     }
 
     private static Set<OwnerId> without(Set<OwnerId> cards, OwnerId owner) {

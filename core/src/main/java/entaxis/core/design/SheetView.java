@@ -9,9 +9,11 @@ package entaxis.core.design;
  * @param frame      whether the edges of its paper are drawn
  * @param titleBlock whether title, author and paper stand in a corner of the paper
  */
-public record SheetView(Notation notation, Detail detail, Types types, boolean comments, boolean indexes, boolean frame, boolean titleBlock) {
+public record SheetView(Notation notation, Detail detail, Types types, boolean comments, boolean indexes, boolean frame,
+        boolean titleBlock) {
     /** Crow's feet, all attributes, no paper. */
-    public static final SheetView DEFAULT = new SheetView(Notation.CROWS_FOOT, Detail.ALL, Types.IN_TABLES, false, false, false, true);
+    public static final SheetView DEFAULT =
+            new SheetView(Notation.CROWS_FOOT, Detail.ALL, Types.IN_TABLES, false, false, false, true);
 
     /** How much of each entity. */
     public enum Detail {

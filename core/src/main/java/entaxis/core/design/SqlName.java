@@ -11,7 +11,10 @@ public final class SqlName {
 
     private SqlName() { }
 
-    /** Lower case, with an underscore for each run of white space, hyphens or slashes; every other character stays, to be quoted where SQL asks for it. */
+    /**
+     * Lower case, with an underscore for each run of white space, hyphens or slashes; every other character stays, to
+     * be quoted where SQL asks for it.
+     */
     public static String of(String name) {
         if (plain(name)) {
             return name;

@@ -3,13 +3,15 @@ package entaxis.core.design;
 import java.util.List;
 
 /**
- * What a designer states of the dependencies in an entity's table, beside those that its keys are. Columns are named by where they come from, so that renaming and
- * migrating change nothing; a statement about a column that is no longer there says nothing.
+ * What a designer states of the dependencies in an entity's table, beside those that its keys are. Columns are named by
+ * where they come from, so that renaming and migrating change nothing; a statement about a column that is no longer
+ * there says nothing.
  *
  * @param accepted faults that the designer lives with
  * @param rejected dependencies that rows suggest and the designer does not believe
  */
-public record StatedDependencies(EntityId entity, List<Stated> stated, List<Accepted> accepted, List<Stated> rejected) implements Elements.Element<EntityId> {
+public record StatedDependencies(EntityId entity, List<Stated> stated, List<Accepted> accepted, List<Stated> rejected)
+        implements Elements.Element<EntityId> {
     /** Copies the lists. */
     public StatedDependencies {
         stated = List.copyOf(stated);

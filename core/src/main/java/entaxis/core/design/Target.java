@@ -6,7 +6,8 @@ import java.util.Optional;
 
 /** The engine that a design's tables are meant for. */
 public enum Target {
-    POSTGRESQL("PostgreSQL"), MYSQL("MySQL"), MARIADB("MariaDB"), SQLITE("SQLite"), SQLSERVER("SQL Server"), ORACLE("Oracle"), H2("H2"), ISO("ISO SQL");
+    POSTGRESQL("PostgreSQL"), MYSQL("MySQL"), MARIADB("MariaDB"), SQLITE("SQLite"), SQLSERVER("SQL Server"),
+    ORACLE("Oracle"), H2("H2"), ISO("ISO SQL");
 
     private final String title;
 

@@ -30,8 +30,10 @@ final class AllowedValues {
     String of(NamedType type) {
         return switch (type) {
             case Enumeration enumeration -> "one of: " + String.join(", ", enumeration.values());
-            case Domain domain -> domain.base().text() + domain.check().map(check -> ", " + check).orElse("") + (domain.meaning().isBlank() ? "" : " (" + domain.meaning() + ")");
-            case Structure structure -> structure.fields().stream().map(field -> field.name() + " " + design.text(field.type())).collect(Collectors.joining(", "));
+            case Domain domain -> domain.base().text() + domain.check().map(check -> ", " + check).orElse("")
+                    + (domain.meaning().isBlank() ? "" : " (" + domain.meaning() + ")");
+            case Structure structure -> structure.fields().stream()
+                    .map(field -> field.name() + " " + design.text(field.type())).collect(Collectors.joining(", "));
         };
     }
 }

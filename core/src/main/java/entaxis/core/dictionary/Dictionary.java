@@ -11,14 +11,15 @@ import java.util.OptionalInt;
 import java.util.stream.Stream;
 
 /**
- * The data dictionary of a design (the catalogue of what each datum means; ISO/IEC 11179-1 calls its entries data elements): by subject area, entity by entity, with every attribute,
- * then the types, views and routines.
+ * The data dictionary of a design (the catalogue of what each datum means; ISO/IEC 11179-1 calls its entries data
+ * elements): by subject area, entity by entity, with every attribute, then the types, views and routines.
  *
  * @param title  what it is about
  * @param author who made it; may be empty
  * @param target the engine in whose words types are given beside the ISO ones
  */
-public record Dictionary(String title, String author, String target, List<Part> parts, List<TypeEntry> types, List<ProgramEntry> programs) {
+public record Dictionary(String title, String author, String target, List<Part> parts, List<TypeEntry> types,
+        List<ProgramEntry> programs) {
     /** Copies the lists. */
     public Dictionary {
         parts = List.copyOf(parts);
@@ -48,7 +49,8 @@ public record Dictionary(String title, String author, String target, List<Part> 
      * @param indexes   its indexes in words
      * @param accepted  faults that the designer lives with, with the reason
      */
-    public record EntityEntry(OwnerId owner, String name, String table, String meaning, List<AttributeEntry> attributes, List<String> keys, List<Reading> readings,
+    public record EntityEntry(OwnerId owner, String name, String table, String meaning, List<AttributeEntry> attributes,
+            List<String> keys, List<Reading> readings,
             List<String> rules, List<String> indexes, List<String> accepted) {
         /** Copies the lists. */
         public EntityEntry {
@@ -70,13 +72,15 @@ public record Dictionary(String title, String author, String target, List<Part> 
      * @param type         in ISO words, or by the name that the design gave it
      * @param targetType   as the target engine spells it
      * @param required     whether it must have a value
-     * @param defaultValue what it is where nothing is given: an expression, how it is numbered, or what it is computed from; may be empty
+     * @param defaultValue what it is where nothing is given: an expression, how it is numbered, or what it is computed
+     *                     from; may be empty
      * @param values       which values are allowed, in words; may be empty
      * @param source       where a migrated column comes from; none for an own attribute
      * @param example      one that was typed, else from the sample rows; may be empty
      * @param typedExample whether the example was typed
      */
-    public record AttributeEntry(Optional<AttributeId> own, String name, int rank, List<String> marks, String type, String targetType, boolean required, String defaultValue,
+    public record AttributeEntry(Optional<AttributeId> own, String name, int rank, List<String> marks, String type,
+            String targetType, boolean required, String defaultValue,
             String values, String meaning, Optional<Source> source, String example, boolean typedExample) {
         /** Copies the marks. */
         public AttributeEntry {

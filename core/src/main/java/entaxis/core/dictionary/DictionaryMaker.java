@@ -61,43 +61,55 @@ final class DictionaryMaker {
         this.derivation = derivation.stated();
         this.dialect = Dialect.of(design.facts().target());
         this.allowed = new AllowedValues(design);
-        design.relationships().forEach(relationship -> Stream.of(relationship.first().entity(), relationship.second().entity()).distinct()
+        design.relationships().forEach(relationship -> Stream
+                .of(relationship.first().entity(), relationship.second().entity()).distinct()
                 .forEach(entity -> relationships.computeIfAbsent(entity, any -> new ArrayList<>()).add(relationship)));
-        design.entities().forEach(entity -> entity.attributes().forEach(attribute -> attributes.put(attribute.id(), attribute)));
-        this.rows = design.rows().stream().collect(Collectors.groupingBy(SampleRow::table, LinkedHashMap::new, Collectors.toList()));
+        design.entities()
+                .forEach(entity -> entity.attributes().forEach(attribute -> attributes.put(attribute.id(), attribute)));
+        this.rows = design.rows().stream()
+                .collect(Collectors.groupingBy(SampleRow::table, LinkedHashMap::new, Collectors.toList()));
     }
 
     Dictionary make() {
         Map<Optional<AreaId>, List<EntityEntry>> byArea = new LinkedHashMap<>();
         design.areas().forEach(area -> byArea.put(Optional.of(area.id()), new ArrayList<>()));
         byArea.put(Optional.empty(), new ArrayList<>());
-        design.entities().forEach(entity -> byArea.get(entity.area().filter(design.areas()::contains)).add(entry(entity)));
+        design.entities()
+                .forEach(entity -> byArea.get(entity.area().filter(design.areas()::contains)).add(entry(entity)));
         List<Part> parts = new ArrayList<>();
         byArea.forEach((id, entries) -> {
             if (!entries.isEmpty()) {
                 Optional<Area> area = id.map(design.areas()::get);
-                parts.add(new Part(area.map(Area::name).orElse(NO_AREA), area.map(Area::hue).map(OptionalInt::of).orElse(OptionalInt.empty()), entries));
+                parts.add(new Part(area.map(Area::name).orElse(NO_AREA),
+                        area.map(Area::hue).map(OptionalInt::of).orElse(OptionalInt.empty()), entries));
             }
         });
-        List<EntityEntry> bridges = design.relationships().stream().filter(Relationship::manyToMany).flatMap(relationship -> entry(relationship).stream()).toList();
+        List<EntityEntry> bridges = design.relationships().stream().filter(Relationship::manyToMany)
+                .flatMap(relationship -> entry(relationship).stream()).toList();
         if (!bridges.isEmpty()) {
             parts.add(new Part(BETWEEN, OptionalInt.empty(), bridges));
         }
         String title = design.facts().title().isBlank() ? design.facts().name() : design.facts().title();
-        return new Dictionary(title, design.facts().author(), design.facts().target().title(), parts, new TypeEntries(design, allowed).entries(),
+        return new Dictionary(title, design.facts().author(), design.facts().target().title(), parts,
+                new TypeEntries(design, allowed).entries(),
                 design.carried().stream().map(DictionaryMaker::program).toList());
     }
 
     private EntityEntry entry(Entity entity) {
         Table table = derivation.table(entity.id()).orElseThrow();
-        return new EntityEntry(entity.id(), entity.name(), table.name(), entity.meaning(), attributes(entity.id(), table), keys(table),
-                relationships.getOrDefault(entity.id(), List.of()).stream().flatMap(relationship -> readings(relationship, entity.id())).toList(),
-                rules(entity, table), table.indexes().stream().map(DictionaryMaker::index).toList(), accepted(entity, table));
+        return new EntityEntry(entity.id(), entity.name(), table.name(), entity.meaning(),
+                attributes(entity.id(), table), keys(table),
+                relationships.getOrDefault(entity.id(), List.of()).stream()
+                        .flatMap(relationship -> readings(relationship, entity.id())).toList(),
+                rules(entity, table), table.indexes().stream().map(DictionaryMaker::index).toList(),
+                accepted(entity, table));
     }
 
     private Optional<EntityEntry> entry(Relationship relationship) {
-        return derivation.table(relationship.id()).map(table -> new EntityEntry(relationship.id(), relationship.name().isBlank() ? table.name() : relationship.name(), table.name(),
-                "", attributes(relationship.id(), table), keys(table), readings(relationship, relationship.first().entity()).toList(), List.of(), List.of(), List.of()));
+        return derivation.table(relationship.id()).map(table -> new EntityEntry(relationship.id(),
+                relationship.name().isBlank() ? table.name() : relationship.name(), table.name(),
+                "", attributes(relationship.id(), table), keys(table),
+                readings(relationship, relationship.first().entity()).toList(), List.of(), List.of(), List.of()));
     }
 
     private List<AttributeEntry> attributes(OwnerId owner, Table table) {
@@ -107,15 +119,18 @@ final class DictionaryMaker {
             ColumnPath path = column.origin().orElseThrow();
             int rank = key.indexOf(column.name()) + 1;
             List<String> marks = marks(table, column);
-            entries.add(path.migrated() ? migrated(owner, column, path, rank, marks) : own(owner, column, design.attribute(owner, path.attribute()).orElseThrow(), rank, marks));
+            entries.add(path.migrated() ? migrated(owner, column, path, rank, marks)
+                    : own(owner, column, design.attribute(owner, path.attribute()).orElseThrow(), rank, marks));
         }
         return entries;
     }
 
     private AttributeEntry own(OwnerId owner, Column column, Attribute attribute, int rank, List<String> marks) {
         boolean typed = !attribute.example().isBlank();
-        return new AttributeEntry(Optional.of(attribute.id()), attribute.name(), rank, marks, design.text(attribute.type()), dialect.type(column.type()), column.required(),
-                given(attribute), allowed.of(attribute), attribute.meaning(), Optional.empty(), typed ? attribute.example() : fromRows(owner, column), typed);
+        return new AttributeEntry(Optional.of(attribute.id()), attribute.name(), rank, marks,
+                design.text(attribute.type()), dialect.type(column.type()), column.required(),
+                given(attribute), allowed.of(attribute), attribute.meaning(), Optional.empty(),
+                typed ? attribute.example() : fromRows(owner, column), typed);
     }
 
     private AttributeEntry migrated(OwnerId owner, Column column, ColumnPath path, int rank, List<String> marks) {
@@ -124,8 +139,10 @@ final class DictionaryMaker {
         Entity parent = design.entities().get(relationship.end(hop.parent()).entity());
         Optional<Attribute> source = Optional.ofNullable(attributes.get(path.attribute()));
         Source from = new Source(relationship.id(), parent.name(), relationship.end(hop.parent()).verb());
-        return new AttributeEntry(Optional.empty(), column.name(), rank, marks, source.map(attribute -> design.text(attribute.type())).orElseGet(() -> column.type().text()),
-                dialect.type(column.type()), column.required(), column.defaultValue().orElse(""), source.map(allowed::of).orElse(""), source.map(Attribute::meaning).orElse(""),
+        return new AttributeEntry(Optional.empty(), column.name(), rank, marks,
+                source.map(attribute -> design.text(attribute.type())).orElseGet(() -> column.type().text()),
+                dialect.type(column.type()), column.required(), column.defaultValue().orElse(""),
+                source.map(allowed::of).orElse(""), source.map(Attribute::meaning).orElse(""),
                 Optional.of(from), fromRows(owner, column), false);
     }
 
@@ -134,11 +151,14 @@ final class DictionaryMaker {
         if (attribute.generated().isPresent()) {
             return "computed: " + attribute.generated().get();
         }
-        return attribute.identity() == Attribute.Identity.NONE ? attribute.defaultValue().orElse("") : "numbered by the engine";
+        return attribute.identity() == Attribute.Identity.NONE ? attribute.defaultValue().orElse("")
+                : "numbered by the engine";
     }
 
     private String fromRows(OwnerId owner, Column column) {
-        return rows.getOrDefault(owner, List.of()).stream().map(row -> row.values().getOrDefault(column.origin().orElseThrow(), "")).filter(value -> !value.isBlank()).findFirst().orElse("");
+        return rows.getOrDefault(owner, List.of()).stream()
+                .map(row -> row.values().getOrDefault(column.origin().orElseThrow(), ""))
+                .filter(value -> !value.isBlank()).findFirst().orElse("");
     }
 
     private static List<String> marks(Table table, Column column) {
@@ -163,25 +183,31 @@ final class DictionaryMaker {
     }
 
     private Stream<Reading> readings(Relationship relationship, EntityId from) {
-        return Stream.of(Side.FIRST, Side.SECOND).filter(side -> relationship.end(side).entity().equals(from)).map(side -> {
+        return Stream.of(Side.FIRST, Side.SECOND).filter(side -> relationship.end(side).entity().equals(from))
+                .map(side -> {
             Sentence sentence = Sentence.of(design, relationship, side);
-            return new Reading(sentence.subject(), sentence.verb(), sentence.number(), sentence.object(), assumed(relationship.id(), side.other()));
+                    return new Reading(sentence.subject(), sentence.verb(), sentence.number(), sentence.object(),
+                            assumed(relationship.id(), side.other()));
         });
     }
 
     private List<Assumed> assumed(RelationshipId relationship, Side side) {
-        return design.assumptions().stream().filter(assumption -> assumption.relationship().equals(relationship) && assumption.side() == side)
-                .sorted(Comparator.comparingInt(Assumption::number)).map(assumption -> new Assumed(assumption.number(), assumption.text())).toList();
+        return design.assumptions().stream()
+                .filter(assumption -> assumption.relationship().equals(relationship) && assumption.side() == side)
+                .sorted(Comparator.comparingInt(Assumption::number))
+                .map(assumption -> new Assumed(assumption.number(), assumption.text())).toList();
     }
 
     /** Conditions that are not those of a single attribute, which stand beside it. */
     private static List<String> rules(Entity entity, Table table) {
         List<String> single = entity.attributes().stream().flatMap(attribute -> attribute.check().stream()).toList();
-        return table.checks().stream().map(CheckRule::condition).filter(condition -> !single.contains(condition)).toList();
+        return table.checks().stream().map(CheckRule::condition).filter(condition -> !single.contains(condition))
+                .toList();
     }
 
     private static String index(TableIndex index) {
-        return (index.unique() ? "unique index on " : "index on ") + index.columns().stream().map(column -> column.name() + (column.descending() ? " (falling)" : ""))
+        return (index.unique() ? "unique index on " : "index on ")
+                + index.columns().stream().map(column -> column.name() + (column.descending() ? " (falling)" : ""))
                 .collect(Collectors.joining(", "));
     }
 
@@ -189,7 +215,8 @@ final class DictionaryMaker {
         Map<ColumnPath, String> names = new HashMap<>();
         table.columns().forEach(column -> column.origin().ifPresent(path -> names.put(path, column.name())));
         return design.dependencies().find(entity.id()).map(StatedDependencies::accepted).orElse(List.of()).stream()
-                .map(accepted -> side(accepted.fault().determinant(), names) + (accepted.fault().many() ? " ->> " : " -> ") + side(accepted.fault().dependent(), names)
+                .map(accepted -> side(accepted.fault().determinant(), names)
+                        + (accepted.fault().many() ? " ->> " : " -> ") + side(accepted.fault().dependent(), names)
                         + (accepted.reason().isBlank() ? "" : ": " + accepted.reason())).toList();
     }
 
@@ -200,7 +227,8 @@ final class DictionaryMaker {
     private static ProgramEntry program(OpaqueObject carried) {
         return switch (carried) {
             case OpaqueProgram program -> new ProgramEntry(program.kind().word(), program.name(), program.text());
-            case OpaqueSequence sequence -> new ProgramEntry("sequence", sequence.name(), "from " + sequence.start() + " by " + sequence.step());
+            case OpaqueSequence sequence -> new ProgramEntry("sequence", sequence.name(),
+                    "from " + sequence.start() + " by " + sequence.step());
         };
     }
 }

@@ -21,6 +21,7 @@ public record MeaningCount(long described, long attributes) {
 
     private static Stream<Attribute> attributes(Design design) {
         return Stream.concat(design.entities().stream().map(Entity::attributes),
-                design.relationships().stream().filter(Relationship::manyToMany).map(Relationship::attributes)).flatMap(attributes -> attributes.stream());
+                design.relationships().stream().filter(Relationship::manyToMany).map(Relationship::attributes))
+                .flatMap(attributes -> attributes.stream());
     }
 }

@@ -16,10 +16,13 @@ import java.util.stream.Stream;
 /** The part of a dictionary about types. */
 record TypeEntries(Design design, AllowedValues allowed) {
     List<TypeEntry> entries() {
-        Map<NamedType, Long> uses = Stream.concat(design.entities().stream().flatMap(entity -> entity.attributes().stream()),
+        Map<NamedType,
+                Long> uses = Stream.concat(design.entities().stream().flatMap(entity -> entity.attributes().stream()),
                         design.relationships().stream().flatMap(relationship -> relationship.attributes().stream()))
-                .map(Attribute::type).flatMap(type -> design.definition(type).stream()).collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
-        return design.types().stream().map(type -> new TypeEntry(kind(type), type instanceof Structure, type.name(), allowed.of(type), type.meaning(), uses.getOrDefault(type, 0L).intValue())).toList();
+                        .map(Attribute::type).flatMap(type -> design.definition(type).stream())
+                        .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
+        return design.types().stream().map(type -> new TypeEntry(kind(type), type instanceof Structure, type.name(),
+                allowed.of(type), type.meaning(), uses.getOrDefault(type, 0L).intValue())).toList();
     }
 
     private static String kind(NamedType type) {

@@ -14,37 +14,59 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * What an expression says, whatever way it is spelled: brackets that change nothing, capitals, the casts and rewritings with which engines keep conditions in their catalogs. Two
- * expressions of equal sense mean the same; the reverse does not hold, as no such test can be complete. Linear.
+ * What an expression says, whatever way it is spelled: brackets that change nothing, capitals, the casts and rewritings
+ * with which engines keep conditions in their catalogs. Two expressions of equal sense mean the same; the reverse does
+ * not hold, as no such test can be complete. Linear.
  */
 public final class CanonicalForm {
-    private static final Map<String, String> NOW = Map.of("now", "current_timestamp", "getdate", "current_timestamp", "sysdatetime", "current_timestamp", "curdate", "current_date",
-            "curtime", "current_time", "current_timestamp", "current_timestamp", "current_date", "current_date", "current_time", "current_time", "localtimestamp", "localtimestamp",
+    private static final Map<String,
+            String> NOW = Map.of("now", "current_timestamp", "getdate", "current_timestamp", "sysdatetime",
+                    "current_timestamp", "curdate", "current_date",
+                    "curtime", "current_time", "current_timestamp", "current_timestamp", "current_date", "current_date",
+                    "current_time", "current_time", "localtimestamp", "localtimestamp",
             "utc_timestamp", "utc_timestamp");
-    private static final Map<String, String> CALLS = Map.ofEntries(Map.entry("character_length", "char_length"), Map.entry("substr", "substring"), Map.entry("lcase", "lower"),
-            Map.entry("ucase", "upper"), Map.entry("btrim", "trim"), Map.entry("pow", "power"), Map.entry("ceiling", "ceil"), Map.entry("ifnull", "coalesce"),
-            Map.entry("date_part", "extract"), Map.entry("nvl", "coalesce"), Map.entry("uuid", "gen_random_uuid"), Map.entry("random_uuid", "gen_random_uuid"),
+    private static final Map<String,
+            String> CALLS = Map.ofEntries(Map.entry("character_length", "char_length"),
+                    Map.entry("substr", "substring"), Map.entry("lcase", "lower"),
+                    Map.entry("ucase", "upper"), Map.entry("btrim", "trim"), Map.entry("pow", "power"),
+                    Map.entry("ceiling", "ceil"), Map.entry("ifnull", "coalesce"),
+                    Map.entry("date_part", "extract"), Map.entry("nvl", "coalesce"),
+                    Map.entry("uuid", "gen_random_uuid"), Map.entry("random_uuid", "gen_random_uuid"),
             Map.entry("newid", "gen_random_uuid"), Map.entry("regexp_like", "regexp"));
-    private static final Map<String, String> SPELLED = Map.of("~~", "like", "~~*", "ilike", "~", "regexp", "~*", "iregexp");
-    private static final Map<String, String> OPPOSITE = Map.of("=", "<>", "<>", "=", "<", ">=", ">=", "<", ">", "<=", "<=", ">");
+    private static final Map<String, String> SPELLED =
+            Map.of("~~", "like", "~~*", "ilike", "~", "regexp", "~*", "iregexp");
+    private static final Map<String, String> OPPOSITE =
+            Map.of("=", "<>", "<>", "=", "<", ">=", ">=", "<", ">", "<=", "<=", ">");
     /** Comparisons by what they are with their sides exchanged. */
-    static final Map<String, String> MIRRORED = Map.of("=", "=", "<>", "<>", "<", ">", ">", "<", "<=", ">=", ">=", "<=");
+    static final Map<String, String> MIRRORED =
+            Map.of("=", "=", "<>", "<>", "<", ">", ">", "<", "<=", ">=", ">=", "<=");
     /** Types into which engines turn values by themselves when they compare them, writing the cast into the catalog. */
-    private static final Set<String> BY_ITSELF = Set.of("text", "character varying", "varchar", "bpchar", "character", "char", "character large object", "clob", "numeric", "decimal", "bigint",
-            "double precision", "timestamp", "timestamp without time zone", "timestamp with time zone", "text[]", "character varying[]", "bpchar[]", "regclass", "oid", "name", "numeric[]", "bigint[]");
-    private static final Set<String> NUMBERS = Set.of("integer", "int", "int4", "int8", "int2", "bigint", "smallint", "tinyint", "numeric", "decimal", "double precision", "real", "float", "float8");
+    private static final Set<String> BY_ITSELF = Set.of("text", "character varying", "varchar", "bpchar", "character",
+            "char", "character large object", "clob", "numeric", "decimal", "bigint",
+            "double precision", "timestamp", "timestamp without time zone", "timestamp with time zone", "text[]",
+            "character varying[]", "bpchar[]", "regclass", "oid", "name", "numeric[]", "bigint[]");
+    private static final Set<String> NUMBERS = Set.of("integer", "int", "int4", "int8", "int2", "bigint", "smallint",
+            "tinyint", "numeric", "decimal", "double precision", "real", "float", "float8");
 
     private CanonicalForm() { }
 
-    /** The sense of an expression in ISO quotes, as a text to compare; of one that cannot be read, its words without blanks and brackets. */
+    /**
+     * The sense of an expression in ISO quotes, as a text to compare; of one that cannot be read, its words without
+     * blanks and brackets.
+     */
     public static String of(String expression) {
         Optional<Term> read = ExpressionReader.read(expression);
         return read.map(term -> plain(term).written()).orElseGet(() -> words(expression));
     }
 
-    /** The sense of a condition for engines where a number is a truth value (MySQL manual, “Boolean Literals”): a column alone is one that is not 0. */
+    /**
+     * The sense of a condition for engines where a number is a truth value (MySQL manual, “Boolean Literals”): a column
+     * alone is one that is not 0.
+     */
     public static String ofNumericTruth(String condition) {
-        return ExpressionReader.read(condition).map(term -> numeric(plain(term)).written().replaceAll("\\btrue\\b", "1").replaceAll("\\bfalse\\b", "0")).orElseGet(() -> words(condition));
+        return ExpressionReader.read(condition).map(
+                term -> numeric(plain(term)).written().replaceAll("\\btrue\\b", "1").replaceAll("\\bfalse\\b", "0"))
+                .orElseGet(() -> words(condition));
     }
 
     private static Term numeric(Term term) {
@@ -65,12 +87,16 @@ public final class CanonicalForm {
 
     /** The columns and other names that an expression speaks of, in small letters. */
     public static Set<String> names(String expression) {
-        return Lexer.tokens(expression).stream().filter(Token::isName).map(token -> token.name().toLowerCase(Locale.ROOT)).collect(Collectors.toUnmodifiableSet());
+        return Lexer.tokens(expression).stream().filter(Token::isName)
+                .map(token -> token.name().toLowerCase(Locale.ROOT)).collect(Collectors.toUnmodifiableSet());
     }
 
     private static String words(String expression) {
-        return Lexer.tokens(expression).stream().filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT && !token.is("(") && !token.is(")"))
-                .map(token -> token.kind() == Token.Kind.WORD ? token.text().toLowerCase(Locale.ROOT) : token.kind() == Token.Kind.QUOTED_NAME ? token.name() : token.text())
+        return Lexer.tokens(expression).stream()
+                .filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT
+                        && !token.is("(") && !token.is(")"))
+                .map(token -> token.kind() == Token.Kind.WORD ? token.text().toLowerCase(Locale.ROOT)
+                        : token.kind() == Token.Kind.QUOTED_NAME ? token.name() : token.text())
                 .collect(Collectors.joining(" "));
     }
 
@@ -79,7 +105,8 @@ public final class CanonicalForm {
         return switch (term.kind()) {
             case NUMBER -> number(term.word());
             case NAME, TEXT -> term;
-            case WORD -> term.word().equals("sysdate") || term.word().equals("systimestamp") ? Term.of(Kind.WORD, "current_timestamp") : term;
+            case WORD -> term.word().equals("sysdate") || term.word().equals("systimestamp")
+                    ? Term.of(Kind.WORD, "current_timestamp") : term;
             case LIST -> term.with(parts);
             case CAST -> cast(term.word(), parts.getFirst());
             case CALL -> call(term.word(), parts);
@@ -99,14 +126,16 @@ public final class CanonicalForm {
         if (value.kind() == Kind.TEXT && NUMBERS.contains(type) && value.word().matches("[+-]?[0-9]+(\\.[0-9]+)?")) {
             return number(value.word());
         }
-        boolean byItself = value.constant() || BY_ITSELF.contains(type) || value.kind() == Kind.CALL && value.word().equals("array");
+        boolean byItself = value.constant() || BY_ITSELF.contains(type)
+                || value.kind() == Kind.CALL && value.word().equals("array");
         return byItself ? value : Term.of(Kind.CAST, type, value);
     }
 
     private static Term call(String name, List<Term> parts) {
         boolean moment = NOW.containsKey(name) && parts.stream().allMatch(part -> part.kind() == Kind.NUMBER);
         if (moment) {
-            boolean precise = parts.isEmpty() || parts.getFirst().word().equals("6") || parts.getFirst().word().equals("0");
+            boolean precise =
+                    parts.isEmpty() || parts.getFirst().word().equals("6") || parts.getFirst().word().equals("0");
             return precise ? Term.of(Kind.WORD, NOW.get(name)) : new Term(Kind.CALL, NOW.get(name), parts);
         }
         String word = CALLS.getOrDefault(name, name);
@@ -114,7 +143,8 @@ public final class CanonicalForm {
             return Term.of(Kind.CALL, "trim", parts.getLast());
         }
         if (word.equals("extract") && parts.size() == 2) {
-            return Term.of(Kind.CALL, word, Term.of(Kind.WORD, parts.getFirst().word().toLowerCase(Locale.ROOT)), parts.getLast());
+            return Term.of(Kind.CALL, word, Term.of(Kind.WORD, parts.getFirst().word().toLowerCase(Locale.ROOT)),
+                    parts.getLast());
         }
         if (word.equals("count") && parts.size() == 1 && parts.getFirst().kind() == Kind.NUMBER) {
             return Term.of(Kind.CALL, word, Term.of(Kind.WORD, "*"));
@@ -140,9 +170,13 @@ public final class CanonicalForm {
         return new Term(Kind.CALL, word, parts);
     }
 
-    /** An operation on numbers carried out, as some engines do before they keep an expression; the operation itself if it is none. */
+    /**
+     * An operation on numbers carried out, as some engines do before they keep an expression; the operation itself if
+     * it is none.
+     */
     private static Term counted(Term term) {
-        boolean numbers = term.kind() == Kind.OPERATOR && term.parts().size() == 2 && term.parts().stream().allMatch(part -> part.kind() == Kind.NUMBER && part.word().matches("-?[0-9.]+"));
+        boolean numbers = term.kind() == Kind.OPERATOR && term.parts().size() == 2 && term.parts().stream()
+                .allMatch(part -> part.kind() == Kind.NUMBER && part.word().matches("-?[0-9.]+"));
         if (!numbers) {
             return term;
         }
@@ -176,19 +210,23 @@ public final class CanonicalForm {
         String spelled = SPELLED.getOrDefault(word, word);
         switch (spelled) {
             case "or" -> {
-                return listed(new Term(Kind.OPERATOR, spelled, parts.stream().flatMap(part -> part.isOperator(spelled) ? part.parts().stream() : Stream.of(part)).toList()));
+                return listed(new Term(Kind.OPERATOR, spelled, parts.stream()
+                        .flatMap(part -> part.isOperator(spelled) ? part.parts().stream() : Stream.of(part)).toList()));
             }
             case "and" -> {
-                return new Term(Kind.OPERATOR, spelled, parts.stream().flatMap(part -> part.isOperator(spelled) ? part.parts().stream() : Stream.of(part)).toList());
+                return new Term(Kind.OPERATOR, spelled, parts.stream()
+                        .flatMap(part -> part.isOperator(spelled) ? part.parts().stream() : Stream.of(part)).toList());
             }
             case "||" -> {
-                return new Term(Kind.OPERATOR, spelled, parts.stream().flatMap(part -> part.isOperator(spelled) ? part.parts().stream() : Stream.of(part)).toList());
+                return new Term(Kind.OPERATOR, spelled, parts.stream()
+                        .flatMap(part -> part.isOperator(spelled) ? part.parts().stream() : Stream.of(part)).toList());
             }
             case "not" -> {
                 return not(parts.getFirst());
             }
             case "between" -> {
-                return operator("and", List.of(compared(">=", parts.get(0), parts.get(1)), compared("<=", parts.get(0), parts.get(2))));
+                return operator("and", List.of(compared(">=", parts.get(0), parts.get(1)),
+                        compared("<=", parts.get(0), parts.get(2))));
             }
             case "in", "= any" -> {
                 return in(parts.getFirst(), items(parts.getLast()));
@@ -197,20 +235,24 @@ public final class CanonicalForm {
                 return not(in(parts.getFirst(), items(parts.getLast())));
             }
             case "-" -> {
-                return parts.size() == 1 && parts.getFirst().kind() == Kind.NUMBER ? number(parts.getFirst().word().startsWith("-") ? parts.getFirst().word().substring(1) : "-" + parts.getFirst().word())
+                return parts.size() == 1 && parts.getFirst().kind() == Kind.NUMBER
+                        ? number(parts.getFirst().word().startsWith("-") ? parts.getFirst().word().substring(1)
+                                : "-" + parts.getFirst().word())
                         : new Term(Kind.OPERATOR, spelled, parts);
             }
             default -> {
                 if (word.equals("!~~") || word.equals("!~~*") || word.equals("!~") || word.equals("!~*")) {
                     return not(operator(word.substring(1), parts));
                 }
-                return MIRRORED.containsKey(spelled) ? compared(spelled, parts.getFirst(), parts.getLast()) : new Term(Kind.OPERATOR, spelled, parts);
+                return MIRRORED.containsKey(spelled) ? compared(spelled, parts.getFirst(), parts.getLast())
+                        : new Term(Kind.OPERATOR, spelled, parts);
             }
         }
     }
 
     private static List<Term> items(Term list) {
-        return list.kind() == Kind.LIST || list.kind() == Kind.CALL && list.word().equals("array") ? list.parts() : List.of(list);
+        return list.kind() == Kind.LIST || list.kind() == Kind.CALL && list.word().equals("array") ? list.parts()
+                : List.of(list);
     }
 
     /** Alternatives that one value is one of several constants, as the list of them. */
@@ -218,7 +260,8 @@ public final class CanonicalForm {
         List<Term> items = new ArrayList<>();
         Term value = or.parts().getFirst().parts().isEmpty() ? or : or.parts().getFirst().parts().getFirst();
         for (Term part : or.parts()) {
-            boolean chosen = (part.isOperator("=") || part.isOperator("in")) && part.parts().getFirst().equals(value) && part.parts().stream().skip(1).allMatch(Term::constant);
+            boolean chosen = (part.isOperator("=") || part.isOperator("in")) && part.parts().getFirst().equals(value)
+                    && part.parts().stream().skip(1).allMatch(Term::constant);
             if (!chosen) {
                 return or;
             }
@@ -238,11 +281,13 @@ public final class CanonicalForm {
 
     /** A comparison with the constant on the right. */
     private static Term compared(String operator, Term left, Term right) {
-        boolean truth = right.kind() == Kind.WORD && (right.word().equals("true") || right.word().equals("false")) && (operator.equals("=") || operator.equals("<>"));
+        boolean truth = right.kind() == Kind.WORD && (right.word().equals("true") || right.word().equals("false"))
+                && (operator.equals("=") || operator.equals("<>"));
         if (truth) {
             return right.word().equals("true") == operator.equals("=") ? left : not(left);
         }
-        return left.constant() && !right.constant() ? Term.operator(MIRRORED.get(operator), right, left) : Term.operator(operator, left, right);
+        return left.constant() && !right.constant() ? Term.operator(MIRRORED.get(operator), right, left)
+                : Term.operator(operator, left, right);
     }
 
     private static Term not(Term term) {
@@ -253,7 +298,8 @@ public final class CanonicalForm {
             return term.parts().getFirst();
         }
         if (term.isOperator("and") || term.isOperator("or")) {
-            return applied(term.word().equals("and") ? "or" : "and", term.parts().stream().map(CanonicalForm::not).toList());
+            return applied(term.word().equals("and") ? "or" : "and",
+                    term.parts().stream().map(CanonicalForm::not).toList());
         }
         return Term.operator("not", term);
     }

@@ -20,11 +20,13 @@ import java.util.stream.Stream;
 
 /**
  * A condition of a constraint, evaluated by three-valued logic (ISO/IEC 9075-2, 8 and 6.39) as far as that can be done
- * without an engine. Whatever engines may see differently is {@linkplain Truth#UNCLEAR unclear}. Linear in the condition.
+ * without an engine. Whatever engines may see differently is {@linkplain Truth#UNCLEAR unclear}. Linear in the
+ * condition.
  */
 public final class Condition {
     private static final Set<String> COMPARISONS = Set.of("=", "<>", "<", ">", "<=", ">=");
-    private static final Set<String> TEXT_TYPES = Set.of("text", "varchar", "character varying", "char", "character", "bpchar", "date");
+    private static final Set<String> TEXT_TYPES =
+            Set.of("text", "varchar", "character varying", "char", "character", "bpchar", "date");
     private static final Map<String, BiFunction<BigDecimal, BigDecimal, BigDecimal>> ARITHMETIC =
             Map.of("+", BigDecimal::add, "-", BigDecimal::subtract, "*", BigDecimal::multiply);
     private static final Term SOMETHING = Term.of(Kind.WORD, "something");
@@ -72,10 +74,12 @@ public final class Condition {
         if (term.isOperator("and") || term.isOperator("or") || term.isOperator("not")) {
             return term.with(term.parts().stream().map(part -> about(part, name)).toList());
         }
-        boolean compares = term.kind() == Kind.OPERATOR && (COMPARISONS.contains(term.word()) && term.parts().size() == 2
+        boolean compares =
+                term.kind() == Kind.OPERATOR && (COMPARISONS.contains(term.word()) && term.parts().size() == 2
                 || Set.of("in", "between", "is").contains(term.word()));
         if (compares) {
-            List<Term> plain = term.parts().stream().flatMap(part -> part.kind() == Kind.LIST ? part.parts().stream() : Stream.of(part)).toList();
+            List<Term> plain = term.parts().stream()
+                    .flatMap(part -> part.kind() == Kind.LIST ? part.parts().stream() : Stream.of(part)).toList();
             long columns = plain.stream().filter(part -> column(part, name)).count();
             boolean rest = plain.stream().allMatch(part -> column(part, name) || constant(part));
             return columns <= 1 && rest ? term : SOMETHING;
@@ -85,11 +89,13 @@ public final class Condition {
 
     private static boolean column(Term term, String name) {
         boolean named = (term.kind() == Kind.NAME || term.kind() == Kind.WORD) && term.word().equals(name);
-        return named || term.kind() == Kind.CAST && TEXT_TYPES.contains(term.word()) && !term.word().equals("date") && column(term.parts().getFirst(), name);
+        return named || term.kind() == Kind.CAST && TEXT_TYPES.contains(term.word()) && !term.word().equals("date")
+                && column(term.parts().getFirst(), name);
     }
 
     private static boolean constant(Term term) {
-        return term.constant() || (term.isOperator("-") && term.parts().size() == 1 || term.kind() == Kind.CAST) && constant(term.parts().getFirst());
+        return term.constant() || (term.isOperator("-") && term.parts().size() == 1 || term.kind() == Kind.CAST)
+                && constant(term.parts().getFirst());
     }
 
     /** The constants in it, in the order in which they stand. */
@@ -149,7 +155,8 @@ public final class Condition {
     private static Truth in(Term term, Function<String, SqlValue> values) {
         Term list = term.parts().get(1);
         return list.kind() != Kind.LIST || list.parts().stream().anyMatch(Term::query) ? Truth.UNCLEAR
-                : Truth.or(list.parts().stream().map(one -> compared(term.parts().getFirst(), "=", one, values)).toList());
+                : Truth.or(
+                        list.parts().stream().map(one -> compared(term.parts().getFirst(), "=", one, values)).toList());
     }
 
     private static Truth is(SqlValue value, String word) {
@@ -158,8 +165,10 @@ public final class Condition {
         }
         return switch (word) {
             case "null", "unknown" -> Truth.of(value instanceof Missing);
-            case "true" -> value instanceof Flag(boolean flag) ? Truth.of(flag) : value instanceof Missing ? Truth.FALSE : Truth.UNCLEAR;
-            case "false" -> value instanceof Flag(boolean flag) ? Truth.of(!flag) : value instanceof Missing ? Truth.FALSE : Truth.UNCLEAR;
+            case "true" -> value instanceof Flag(boolean flag) ? Truth.of(flag) : value instanceof Missing ? Truth.FALSE
+                    : Truth.UNCLEAR;
+            case "false" -> value instanceof Flag(boolean flag) ? Truth.of(!flag)
+                    : value instanceof Missing ? Truth.FALSE : Truth.UNCLEAR;
             default -> Truth.UNCLEAR;
         };
     }
@@ -186,7 +195,8 @@ public final class Condition {
         if (value instanceof Missing || pattern instanceof Missing) {
             return Truth.UNKNOWN;
         }
-        if (!(value instanceof Text(String text)) || !(pattern instanceof Text(String signs)) || signs.contains("\\") || signs.contains("[")) {
+        if (!(value instanceof Text(String text)) || !(pattern instanceof Text(String signs)) || signs.contains("\\")
+                || signs.contains("[")) {
             return Truth.UNCLEAR;
         }
         boolean exactly = matches(text, signs);
@@ -251,14 +261,17 @@ public final class Condition {
 
     private static SqlValue operator(Term term, Function<String, SqlValue> values) {
         List<SqlValue> parts = term.parts().stream().map(part -> value(part, values)).toList();
-        if (ARITHMETIC.containsKey(term.word()) && parts.stream().allMatch(part -> part instanceof Numeric || part instanceof Missing)) {
+        if (ARITHMETIC.containsKey(term.word())
+                && parts.stream().allMatch(part -> part instanceof Numeric || part instanceof Missing)) {
             if (parts.contains(SqlValue.MISSING)) {
                 return SqlValue.MISSING;
             }
             List<BigDecimal> numbers = parts.stream().map(part -> ((Numeric) part).number()).toList();
-            return new Numeric(numbers.size() == 1 ? numbers.getFirst().negate() : ARITHMETIC.get(term.word()).apply(numbers.get(0), numbers.get(1)));
+            return new Numeric(numbers.size() == 1 ? numbers.getFirst().negate()
+                    : ARITHMETIC.get(term.word()).apply(numbers.get(0), numbers.get(1)));
         }
-        boolean logical = Set.of("and", "or", "not", "in", "between", "is", "like").contains(term.word()) || COMPARISONS.contains(term.word());
+        boolean logical = Set.of("and", "or", "not", "in", "between", "is", "like").contains(term.word())
+                || COMPARISONS.contains(term.word());
         return !logical ? SqlValue.UNCLEAR : switch (truth(term, values)) {
             case TRUE -> new Flag(true);
             case FALSE -> new Flag(false);
@@ -276,9 +289,11 @@ public final class Condition {
             return SqlValue.UNCLEAR;
         }
         return switch (parts.getFirst()) {
-            case Missing missing when Set.of("char_length", "character_length", "length", "upper", "lower", "abs").contains(term.word()) -> missing;
+            case Missing missing when Set.of("char_length", "character_length", "length", "upper", "lower", "abs")
+                    .contains(term.word()) -> missing;
             case Text(String text) -> switch (term.word()) {
-                case "char_length", "character_length", "length" -> text.equals(text.stripTrailing()) && text.chars().allMatch(sign -> sign < 128)
+                case "char_length", "character_length", "length" ->
+                        text.equals(text.stripTrailing()) && text.chars().allMatch(sign -> sign < 128)
                         ? new Numeric(BigDecimal.valueOf(text.length())) : SqlValue.UNCLEAR;
                 case "upper" -> new Text(text.toUpperCase(Locale.ROOT));
                 case "lower" -> new Text(text.toLowerCase(Locale.ROOT));

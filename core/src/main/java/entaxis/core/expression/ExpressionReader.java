@@ -10,8 +10,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Reads an expression by precedence of its operators (V. Pratt, “Top Down Operator Precedence”, 1973): ISO/IEC 9075-2, 6.28 and 8, with what catalogs write beside. Linear; gives up
- * on what it does not know and on deep nesting.
+ * Reads an expression by precedence of its operators (V. Pratt, “Top Down Operator Precedence”, 1973): ISO/IEC 9075-2,
+ * 6.28 and 8, with what catalogs write beside. Linear; gives up on what it does not know and on deep nesting.
  */
 final class ExpressionReader extends KeywordSpelling {
     private static final int OR = 1;
@@ -23,14 +23,21 @@ final class ExpressionReader extends KeywordSpelling {
     private static final int PRODUCT = 7;
     private static final int SIGN = 8;
     private static final Set<String> COMPARISONS = Set.of("=", "<>", "!=", "<", ">", "<=", ">=", "==");
-    private static final Set<String> OTHERS = Set.of("||", "~", "~*", "!~", "!~*", "~~", "!~~", "~~*", "!~~*", "->", "->>", "#>", "#>>", "@>", "<@", "&&", "&", "|", "#", "<<", ">>", "?", "^", "@@", "-|-", "&<", "&>");
+    private static final Set<String> OTHERS = Set.of("||", "~", "~*", "!~", "!~*", "~~", "!~~", "~~*", "!~~*", "->",
+            "->>", "#>", "#>>", "@>", "<@", "&&", "&", "|", "#", "<<", ">>", "?", "^", "@@", "-|-", "&<", "&>");
     private static final String SIGNS = "=<>!~|-#@&?^*";
-    private static final Set<String> WORD_VALUES = Set.of("null", "true", "false", "current_date", "current_time", "current_timestamp", "localtime", "localtimestamp", "current_user",
+    private static final Set<String> WORD_VALUES = Set.of("null", "true", "false", "current_date", "current_time",
+            "current_timestamp", "localtime", "localtimestamp", "current_user",
             "session_user", "user", "current_role", "unknown", "default", "value", "sysdate", "systimestamp");
-    private static final Set<String> TYPED = Set.of("date", "time", "timestamp", "interval", "datetime", "json", "uuid");
-    private static final Map<String, Set<String>> LONG_TYPES = Map.of("double", Set.of("precision"), "character", Set.of("varying", "large", "object", "set"), "char", Set.of("varying", "charset", "character"),
-            "binary", Set.of("varying", "large", "object"), "bit", Set.of("varying"), "national", Set.of("character", "char", "varying"), "timestamp", Set.of("with", "without", "time", "zone"),
-            "time", Set.of("with", "without", "time", "zone"), "interval", Set.of("year", "month", "day", "hour", "minute", "second", "to"), "signed", Set.of("integer"));
+    private static final Set<String> TYPED =
+            Set.of("date", "time", "timestamp", "interval", "datetime", "json", "uuid");
+    private static final Map<String,
+            Set<String>> LONG_TYPES = Map.of("double", Set.of("precision"), "character",
+                    Set.of("varying", "large", "object", "set"), "char", Set.of("varying", "charset", "character"),
+                    "binary", Set.of("varying", "large", "object"), "bit", Set.of("varying"), "national",
+                    Set.of("character", "char", "varying"), "timestamp", Set.of("with", "without", "time", "zone"),
+                    "time", Set.of("with", "without", "time", "zone"), "interval",
+                    Set.of("year", "month", "day", "hour", "minute", "second", "to"), "signed", Set.of("integer"));
 
     ExpressionReader(List<Token> tokens, int at, int depth) {
         super(tokens, at, depth);
@@ -74,8 +81,12 @@ final class ExpressionReader extends KeywordSpelling {
             return first;
         }
         StringBuilder text = new StringBuilder();
-        for (int i = at; i < tokens.size() && tokens.get(i).kind() == Token.Kind.SYMBOL && SIGNS.contains(tokens.get(i).text()) && (i == at || tokens.get(i - 1).end() == tokens.get(i).start()); i++) {
-            if (!text.isEmpty() && tokens.get(i).text().equals("-") && i + 1 < tokens.size() && tokens.get(i + 1).kind() == Token.Kind.NUMBER) {
+        for (int i = at;
+                i < tokens.size() && tokens.get(i).kind() == Token.Kind.SYMBOL && SIGNS.contains(tokens.get(i).text())
+                        && (i == at || tokens.get(i - 1).end() == tokens.get(i).start());
+                i++) {
+            if (!text.isEmpty() && tokens.get(i).text().equals("-") && i + 1 < tokens.size()
+                    && tokens.get(i + 1).kind() == Token.Kind.NUMBER) {
                 break;
             }
             text.append(tokens.get(i).text());
@@ -112,7 +123,8 @@ final class ExpressionReader extends KeywordSpelling {
         }
         if (is(".") && tokens.get(at - 1).is(")")) {
             at++;
-            return Optional.of(Term.operator("field", left, Term.of(Kind.NAME, accept("*") ? "*" : name().toLowerCase(Locale.ROOT))));
+            return Optional.of(Term.operator("field", left,
+                    Term.of(Kind.NAME, accept("*") ? "*" : name().toLowerCase(Locale.ROOT))));
         }
         if (is("collate")) {
             at++;
@@ -146,7 +158,10 @@ final class ExpressionReader extends KeywordSpelling {
             return least < PRODUCT ? binary(left, operator, 1, PRODUCT) : Optional.empty();
         }
         if (COMPARISONS.contains(operator)) {
-            return least < COMPARISON ? binary(left, operator.equals("!=") ? "<>" : operator.equals("==") ? "=" : operator, operator.length(), COMPARISON) : Optional.empty();
+            return least < COMPARISON
+                    ? binary(left, operator.equals("!=") ? "<>" : operator.equals("==") ? "=" : operator,
+                            operator.length(), COMPARISON)
+                    : Optional.empty();
         }
         if (OTHERS.contains(operator)) {
             return least < OTHER ? binary(left, operator, operator.length(), OTHER) : Optional.empty();
@@ -194,7 +209,8 @@ final class ExpressionReader extends KeywordSpelling {
                 accept("to");
                 Term pattern = expression(COMPARISON);
                 Term like = Term.operator(word.equals("rlike") ? "regexp" : word, left, pattern);
-                return Optional.of(negated(not, accept("escape") ? Term.operator("escape", like, expression(COMPARISON)) : like));
+                return Optional.of(
+                        negated(not, accept("escape") ? Term.operator("escape", like, expression(COMPARISON)) : like));
             }
         }
         at = before;
@@ -253,7 +269,8 @@ final class ExpressionReader extends KeywordSpelling {
     /** A number with the exponent that the lexer leaves as a word behind it. */
     private Term number(Token token) {
         String text = token.text();
-        if (at < tokens.size() && tokens.get(at).start() == token.end() && tokens.get(at).text().matches("[eE][0-9]*")) {
+        if (at < tokens.size() && tokens.get(at).start() == token.end()
+                && tokens.get(at).text().matches("[eE][0-9]*")) {
             text += tokens.get(at++).text();
             if (text.endsWith("e") || text.endsWith("E")) {
                 text += (is("-") || is("+") ? tokens.get(at++).text() : "") + tokens.get(at++).text();
@@ -293,11 +310,13 @@ final class ExpressionReader extends KeywordSpelling {
         String word = token.text().toLowerCase(Locale.ROOT);
         Token.Kind next = at + 1 < tokens.size() ? tokens.get(at + 1).kind() : Token.Kind.END;
         boolean call = at + 1 < tokens.size() && tokens.get(at + 1).is("(");
-        if (next == Token.Kind.STRING && (TYPED.contains(word) || word.startsWith("_") || tokens.get(at + 1).start() == token.end())) {
+        if (next == Token.Kind.STRING
+                && (TYPED.contains(word) || word.startsWith("_") || tokens.get(at + 1).start() == token.end())) {
             at += 2;
             Term text = text(tokens.get(at - 1));
             if (word.equals("interval")) {
-                while (at < tokens.size() && LONG_TYPES.get("interval").contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
+                while (at < tokens.size()
+                        && LONG_TYPES.get("interval").contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
                     at++;
                 }
             }
@@ -392,7 +411,8 @@ final class ExpressionReader extends KeywordSpelling {
         boolean going = true;
         while (going) {
             going = false;
-            if (at < tokens.size() && tokens.get(at).kind() == Token.Kind.WORD && more.contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
+            if (at < tokens.size() && tokens.get(at).kind() == Token.Kind.WORD
+                    && more.contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
                 String word = tokens.get(at++).text().toLowerCase(Locale.ROOT);
                 if (word.equals("charset") || word.equals("set")) {
                     at++;
@@ -465,7 +485,8 @@ final class ExpressionReader extends KeywordSpelling {
             frame.append(' ').append(tokens.get(at++).text().toLowerCase(Locale.ROOT));
         }
         expect(")");
-        return Term.of(Kind.CALL, "window", new Term(Kind.LIST, "", parts), order, Term.of(Kind.WORD, frame.toString().strip()));
+        return Term.of(Kind.CALL, "window", new Term(Kind.LIST, "", parts), order,
+                Term.of(Kind.WORD, frame.toString().strip()));
     }
 
     private Term ordering() {
@@ -500,8 +521,10 @@ final class ExpressionReader extends KeywordSpelling {
         while (more) {
             boolean spread = accept("variadic");
             Term part = expression(inArguments());
-            parts.addAll(spread && part.kind() == Kind.CALL && part.word().equals("array") ? part.parts().getFirst().parts() : List.of(part));
-            more = accept(",") || accept("from") || accept("for") || accept("in") || accept("using") || accept("separator");
+            parts.addAll(spread && part.kind() == Kind.CALL && part.word().equals("array")
+                    ? part.parts().getFirst().parts() : List.of(part));
+            more = accept(",") || accept("from") || accept("for") || accept("in") || accept("using")
+                    || accept("separator");
         }
         if (is("order")) {
             parts.add(ordering());

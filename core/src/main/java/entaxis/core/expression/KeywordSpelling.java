@@ -31,7 +31,8 @@ abstract class KeywordSpelling {
     }
 
     static List<Token> of(String sql) {
-        return Lexer.tokens(sql).stream().filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
+        return Lexer.tokens(sql).stream()
+                .filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
     }
 
     protected final int depth() {

@@ -9,11 +9,13 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Reads a query (ISO/IEC 9075-2, 7.17) into a tree in which the way its joins are spelled is undone: the conditions of inner joins stand among those of WHERE, an outer join is a group of
- * tables that need not be there. Gives up on what it does not know. Linear.
+ * Reads a query (ISO/IEC 9075-2, 7.17) into a tree in which the way its joins are spelled is undone: the conditions of
+ * inner joins stand among those of WHERE, an outer join is a group of tables that need not be there. Gives up on what
+ * it does not know. Linear.
  */
 final class QueryReader extends KeywordSpelling {
-    private static final Set<String> CLAUSES = Set.of("where", "group", "having", "order", "limit", "offset", "fetch", "union", "except", "intersect", "minus", "on", "using", "inner", "left", "right",
+    private static final Set<String> CLAUSES = Set.of("where", "group", "having", "order", "limit", "offset", "fetch",
+            "union", "except", "intersect", "minus", "on", "using", "inner", "left", "right",
             "full", "cross", "natural", "join", "straight_join", "window", "for", "with", "as", "from", "tablesample");
     private static final Term NONE = Term.of(Kind.LIST, "");
 
@@ -37,7 +39,8 @@ final class QueryReader extends KeywordSpelling {
         }
 
         Term term() {
-            return Term.of(Kind.CALL, "joined", new Term(Kind.LIST, "tables", tables), new Term(Kind.OPERATOR, "and", conditions));
+            return Term.of(Kind.CALL, "joined", new Term(Kind.LIST, "tables", tables),
+                    new Term(Kind.OPERATOR, "and", conditions));
         }
 
         private static List<Term> both(List<Term> first, List<Term> second) {
@@ -47,7 +50,10 @@ final class QueryReader extends KeywordSpelling {
         }
     }
 
-    /** The query of a statement that makes a view in ISO quotes, with the names of its columns where they are listed; none if something in it is not known here. */
+    /**
+     * The query of a statement that makes a view in ISO quotes, with the names of its columns where they are listed;
+     * none if something in it is not known here.
+     */
     static Optional<Term> view(String sql) {
         QueryReader reader = new QueryReader(of(sql), 0, 0);
         try {
@@ -67,7 +73,8 @@ final class QueryReader extends KeywordSpelling {
                 reader.pass();
             }
             Term query = reader.query();
-            return reader.ended() ? Optional.of(Term.of(Kind.CALL, stored ? "stored view" : "view", columns, query)) : Optional.empty();
+            return reader.ended() ? Optional.of(Term.of(Kind.CALL, stored ? "stored view" : "view", columns, query))
+                    : Optional.empty();
         } catch (GivenUp e) {
             return Optional.empty();
         }
@@ -186,7 +193,8 @@ final class QueryReader extends KeywordSpelling {
         while (is("limit") || is("offset") || is("fetch")) {
             limits(limits);
         }
-        return order.equals(NONE) && limits.isEmpty() ? query : Term.of(Kind.CALL, "sorted", query, order, new Term(Kind.LIST, "", limits));
+        return order.equals(NONE) && limits.isEmpty() ? query
+                : Term.of(Kind.CALL, "sorted", query, order, new Term(Kind.LIST, "", limits));
     }
 
     private void limits(List<Term> limits) {
@@ -273,7 +281,8 @@ final class QueryReader extends KeywordSpelling {
     }
 
     private boolean clause() {
-        return tokens.get(at).kind() == Token.Kind.WORD && CLAUSES.contains(tokens.get(at).text().toLowerCase(Locale.ROOT));
+        return tokens.get(at).kind() == Token.Kind.WORD
+                && CLAUSES.contains(tokens.get(at).text().toLowerCase(Locale.ROOT));
     }
 
     private Joined tables() {
@@ -304,7 +313,8 @@ final class QueryReader extends KeywordSpelling {
                 case "inner" -> left.and(right).where(condition);
                 case "left" -> left.optional(right, condition);
                 case "right" -> right.optional(left, condition);
-                default -> new Joined(List.of(Term.operator("full join", left.term(), right.term(), condition)), List.of());
+                default -> new Joined(List.of(Term.operator("full join", left.term(), right.term(), condition)),
+                        List.of());
             };
         }
     }
@@ -346,7 +356,8 @@ final class QueryReader extends KeywordSpelling {
             accept("with", "ordinality");
             return new Joined(List.of(Term.operator("derived", rows, columns(alias()))), List.of());
         }
-        return new Joined(List.of(new Term(Kind.NAME, name.toLowerCase(Locale.ROOT), alias().stream().toList())), List.of());
+        return new Joined(List.of(new Term(Kind.NAME, name.toLowerCase(Locale.ROOT), alias().stream().toList())),
+                List.of());
     }
 
     private static Term columns(Optional<Term> alias) {

@@ -14,8 +14,10 @@ import java.util.Set;
  * no keyword that starts another clause. Linear.
  */
 public final class SingleExpression {
-    private static final Set<String> CLAUSES = Set.of("references", "check", "primary", "foreign", "unique", "constraint", "default", "generated", "comment", "auto_increment",
-            "identity", "alter", "create", "drop", "insert", "update", "delete", "grant", "select", "values", "execute", "call", "go", "begin", "commit");
+    private static final Set<String> CLAUSES = Set.of("references", "check", "primary", "foreign", "unique",
+            "constraint", "default", "generated", "comment", "auto_increment",
+            "identity", "alter", "create", "drop", "insert", "update", "delete", "grant", "select", "values", "execute",
+            "call", "go", "begin", "commit");
 
     private SingleExpression() { }
 
@@ -39,8 +41,10 @@ public final class SingleExpression {
             if (depth < 0) {
                 return Optional.of("A bracket is closed in it that was not opened.");
             }
-            boolean other = depth == 0 && (token.is(",") || token.kind() == Kind.WORD && CLAUSES.contains(token.text().toLowerCase(java.util.Locale.ROOT)));
-            outside = outside.isPresent() || !other ? outside : Optional.of("“" + token.text() + "” ends the expression; it is one expression and nothing else.");
+            boolean other = depth == 0 && (token.is(",")
+                    || token.kind() == Kind.WORD && CLAUSES.contains(token.text().toLowerCase(java.util.Locale.ROOT)));
+            outside = outside.isPresent() || !other ? outside
+                    : Optional.of("“" + token.text() + "” ends the expression; it is one expression and nothing else.");
             any |= token.kind() != Kind.SPACE;
         }
         if (depth > 0) {

@@ -44,14 +44,18 @@ public sealed interface SqlValue {
         return Literals.number(text).<SqlValue>map(Numeric::new).orElse(UNCLEAR);
     }
 
-    /** A day or moment from its text, such as {@code 2031-05-01} or {@code 2031-05-01 08:30:00}; unclear where it is none. */
+    /**
+     * A day or moment from its text, such as {@code 2031-05-01} or {@code 2031-05-01 08:30:00}; unclear where it is
+     * none.
+     */
     static SqlValue moment(String text) {
         return Literals.moment(text).<SqlValue>map(Moment::new).orElse(UNCLEAR);
     }
 
     /**
      * How two values compare: negative, zero or positive; nothing where engines or their collations may differ. Texts
-     * are compared for equality alone: those that differ in more than case, accents and blanks at the end are different.
+     * are compared for equality alone: those that differ in more than case, accents and blanks at the end are
+     * different.
      */
     static Optional<Integer> compare(SqlValue one, SqlValue other) {
         return switch (one) {
@@ -67,20 +71,23 @@ public sealed interface SqlValue {
             };
             case Text(String text) -> other instanceof Text(String second)
                     ? text.equals(second) ? Optional.of(0) : Optional.empty() : compare(other, one, -1);
-            case Flag(boolean value) -> other instanceof Flag(boolean second) ? Optional.of(Boolean.compare(value, second)) : Optional.empty();
+            case Flag(boolean value) -> other instanceof Flag(boolean second)
+                    ? Optional.of(Boolean.compare(value, second)) : Optional.empty();
             case Missing missing -> Optional.empty();
             case Unclear unclear -> Optional.empty();
         };
     }
 
     private static Optional<Integer> compare(SqlValue one, SqlValue other, int sign) {
-        return one instanceof Numeric || one instanceof Moment ? compare(one, other).map(order -> sign * order) : Optional.empty();
+        return one instanceof Numeric || one instanceof Moment ? compare(one, other).map(order -> sign * order)
+                : Optional.empty();
     }
 
     /** Whether two values are equal; nothing where engines or their collations may differ. */
     static Optional<Boolean> equal(SqlValue one, SqlValue other) {
         if (one instanceof Text(String text) && other instanceof Text(String second)) {
-            return text.equals(second) ? Optional.of(true) : Literals.folded(text).equals(Literals.folded(second)) ? Optional.empty() : Optional.of(false);
+            return text.equals(second) ? Optional.of(true)
+                    : Literals.folded(text).equals(Literals.folded(second)) ? Optional.empty() : Optional.of(false);
         }
         return compare(one, other).map(order -> order == 0);
     }
@@ -88,7 +95,8 @@ public sealed interface SqlValue {
     /** Texts of literals. */
     final class Literals {
         private static final int MAX_LENGTH = 60;
-        private static final Pattern NUMBER = Pattern.compile("[-+]?(?:\\d+(?:\\.\\d*)?|\\.\\d+)(?:[eE][-+]?\\d{1,3})?");
+        private static final Pattern NUMBER =
+                Pattern.compile("[-+]?(?:\\d+(?:\\.\\d*)?|\\.\\d+)(?:[eE][-+]?\\d{1,3})?");
         private static final Pattern MOMENT =
                 Pattern.compile("(\\d{4})-(\\d{2})-(\\d{2})(?:[ T](\\d{2}):(\\d{2})(?::(\\d{2})(\\.\\d{1,9})?)?)?");
 
@@ -96,7 +104,8 @@ public sealed interface SqlValue {
 
         static Optional<BigDecimal> number(String text) {
             String plain = text.strip();
-            return plain.length() <= MAX_LENGTH && NUMBER.matcher(plain).matches() ? Optional.of(new BigDecimal(plain)) : Optional.empty();
+            return plain.length() <= MAX_LENGTH && NUMBER.matcher(plain).matches() ? Optional.of(new BigDecimal(plain))
+                    : Optional.empty();
         }
 
         static Optional<BigDecimal> moment(String text) {
@@ -105,7 +114,8 @@ public sealed interface SqlValue {
                 return Optional.empty();
             }
             try {
-                LocalDateTime moment = LocalDateTime.of(part(parts, 1), part(parts, 2), part(parts, 3), part(parts, 4), part(parts, 5), part(parts, 6));
+                LocalDateTime moment = LocalDateTime.of(part(parts, 1), part(parts, 2), part(parts, 3), part(parts, 4),
+                        part(parts, 5), part(parts, 6));
                 BigDecimal fraction = parts.group(7) == null ? BigDecimal.ZERO : new BigDecimal("0" + parts.group(7));
                 return Optional.of(BigDecimal.valueOf(moment.toEpochSecond(ZoneOffset.UTC)).add(fraction));
             } catch (DateTimeException e) {
@@ -119,7 +129,8 @@ public sealed interface SqlValue {
 
         /** What no usual collation tells apart. */
         static String folded(String text) {
-            return Normalizer.normalize(text, Normalizer.Form.NFKD).replaceAll("\\p{M}", "").toUpperCase(Locale.ROOT).toLowerCase(Locale.ROOT).stripTrailing();
+            return Normalizer.normalize(text, Normalizer.Form.NFKD).replaceAll("\\p{M}", "").toUpperCase(Locale.ROOT)
+                    .toLowerCase(Locale.ROOT).stripTrailing();
         }
     }
 }

@@ -13,7 +13,8 @@ import java.util.stream.Collectors;
  */
 record Term(Kind kind, String word, List<Term> parts) {
 
-    private static final Set<String> QUERIES = Set.of("select", "sorted", "with", "values", "union", "union all", "except", "except all", "intersect", "intersect all");
+    private static final Set<String> QUERIES = Set.of("select", "sorted", "with", "values", "union", "union all",
+            "except", "except all", "intersect", "intersect all");
 
     /** What a part of an expression is. */
     enum Kind {
@@ -52,7 +53,8 @@ record Term(Kind kind, String word, List<Term> parts) {
     }
 
     boolean constant() {
-        return kind == Kind.TEXT || kind == Kind.NUMBER || kind == Kind.WORD && (word.equals("null") || word.equals("true") || word.equals("false"));
+        return kind == Kind.TEXT || kind == Kind.NUMBER
+                || kind == Kind.WORD && (word.equals("null") || word.equals("true") || word.equals("false"));
     }
 
     /** Whether it is a query, as {@link QueryReader} makes them. */
@@ -70,7 +72,8 @@ record Term(Kind kind, String word, List<Term> parts) {
             case NAME -> "\"" + word + "\"";
             case TEXT -> "'" + word.replace("'", "''") + "'";
             case NUMBER, WORD -> word;
-            case CALL, OPERATOR, CAST, LIST -> parts.stream().map(Term::written).collect(Collectors.joining(", ", word + "(", ")"));
+            case CALL, OPERATOR, CAST, LIST ->
+                    parts.stream().map(Term::written).collect(Collectors.joining(", ", word + "(", ")"));
         };
     }
 }

@@ -33,7 +33,8 @@ import java.util.Optional;
  * @param rows    sample rows that have a value there
  * @param changes changes that could be made; none for a column that follows from a relationship
  */
-public record Impact(String table, String column, List<String> touched, List<String> sheets, int rows, List<ImpactPreview> changes) {
+public record Impact(String table, String column, List<String> touched, List<String> sheets, int rows,
+        List<ImpactPreview> changes) {
 
     /** What a whole entity reaches; nothing where it has no table. Linear in the schema. */
     public static Optional<Impact> of(Design design, Derivation derivation, EntityId id) {
@@ -42,7 +43,9 @@ public record Impact(String table, String column, List<String> touched, List<Str
 
     /** What a column of an entity's table reaches; nothing where there is no such column. Linear in the schema. */
     public static Optional<Impact> of(Design design, Derivation derivation, EntityId id, ColumnPath path) {
-        return derivation.table(id).flatMap(table -> table.columns().stream().filter(column -> column.origin().equals(Optional.of(path))).findFirst()
+        return derivation.table(id)
+                .flatMap(table -> table.columns().stream().filter(column -> column.origin().equals(Optional.of(path)))
+                        .findFirst()
                 .map(column -> new Run(design, derivation, id, table).column(column, path)));
     }
 
@@ -67,25 +70,36 @@ public record Impact(String table, String column, List<String> touched, List<Str
 
         Impact whole() {
             Entity entity = design.entities().get(id);
-            List<ImpactPreview> changes = List.of(foreseen("give it another name", new Change.RenameEntity(id, entity.name() + " new")), foreseen("delete it", new Change.RemoveEntity(id)));
+            List<ImpactPreview> changes =
+                    List.of(foreseen("give it another name", new Change.RenameEntity(id, entity.name() + " new")),
+                            foreseen("delete it", new Change.RemoveEntity(id)));
             int rows = (int) design.rows().stream().filter(row -> row.table().equals(id)).count();
-            return new Impact(table.name(), "", Dependents.in(derivation.schema(), dialect).of(TableNames.of(table), ""), sheets(), rows, changes);
+            return new Impact(table.name(), "",
+                    Dependents.in(derivation.schema(), dialect).of(TableNames.of(table), ""), sheets(), rows, changes);
         }
 
         Impact column(Column column, ColumnPath path) {
-            int rows = (int) design.rows().stream().filter(row -> row.table().equals(id) && row.values().containsKey(path)).count();
-            List<ImpactPreview> changes = path.migrated() ? List.of() : design.entities().get(id).attribute(path.attribute()).map(this::changes).orElse(List.of());
-            return new Impact(table.name(), column.name(), Dependents.in(derivation.schema(), dialect).of(TableNames.of(table), column.name()), sheets(), rows, changes);
+            int rows = (int) design.rows().stream()
+                    .filter(row -> row.table().equals(id) && row.values().containsKey(path)).count();
+            List<ImpactPreview> changes = path.migrated() ? List.of()
+                    : design.entities().get(id).attribute(path.attribute()).map(this::changes).orElse(List.of());
+            return new Impact(table.name(), column.name(),
+                    Dependents.in(derivation.schema(), dialect).of(TableNames.of(table), column.name()), sheets(), rows,
+                    changes);
         }
 
         private List<ImpactPreview> changes(Attribute attribute) {
             List<ImpactPreview> changes = new ArrayList<>();
-            changes.add(foreseen("give it another name", alter(attribute, new AttributeAspect.Name(attribute.name() + " new"))));
-            SqlType other = attribute.type() instanceof IntegerType(var size, boolean unsigned) && size != IntegerSize.BIGINT ? new IntegerType(IntegerSize.BIGINT, unsigned) : SqlType.varchar(LONG);
+            changes.add(foreseen("give it another name",
+                    alter(attribute, new AttributeAspect.Name(attribute.name() + " new"))));
+            SqlType other =
+                    attribute.type() instanceof IntegerType(var size, boolean unsigned) && size != IntegerSize.BIGINT
+                            ? new IntegerType(IntegerSize.BIGINT, unsigned) : SqlType.varchar(LONG);
             if (!other.equals(attribute.type())) {
                 changes.add(foreseen("make it " + other.text(), alter(attribute, new AttributeAspect.Type(other))));
             }
-            changes.add(foreseen(attribute.required() ? "let it be empty" : "require a value", alter(attribute, new AttributeAspect.Required(!attribute.required()))));
+            changes.add(foreseen(attribute.required() ? "let it be empty" : "require a value",
+                    alter(attribute, new AttributeAspect.Required(!attribute.required()))));
             changes.add(foreseen("delete it", new Change.RemoveAttribute(id, attribute.id())));
             return changes;
         }

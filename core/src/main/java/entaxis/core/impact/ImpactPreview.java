@@ -36,9 +36,11 @@ public record ImpactPreview(String words, String refusal, Risk risk, List<String
         return of(design, derivation, EngineSchema.ofDesign(derivation.schema(), dialect), dialect, words, change);
     }
 
-    static ImpactPreview of(Design design, Derivation derivation, Schema held, Dialect dialect, String words, Change change) {
+    static ImpactPreview of(Design design, Derivation derivation, Schema held, Dialect dialect, String words,
+            Change change) {
         return switch (Editor.apply(design, change)) {
-            case Outcome.Refused refused -> new ImpactPreview(words, refused.problems().getFirst().message(), Risk.SAFE, List.of());
+            case Outcome.Refused refused ->
+                    new ImpactPreview(words, refused.problems().getFirst().message(), Risk.SAFE, List.of());
             case Outcome.Applied applied -> {
                 Schema wanted = EngineSchema.ofDesign(Derivation.after(derivation, applied.design()).schema(), dialect);
                 Migration migration = Migration.of(held, wanted, dialect, pairing(held, wanted), Fills.NONE);
@@ -63,7 +65,8 @@ public record ImpactPreview(String words, String refusal, Risk risk, List<String
             Map<ColumnPath, Column> columns = new HashMap<>();
             old.get().columns().forEach(column -> column.origin().ifPresent(origin -> columns.put(origin, column)));
             for (Column column : now.columns()) {
-                Optional<Column> same = column.origin().map(columns::get).filter(was -> !was.name().equals(column.name()));
+                Optional<Column> same =
+                        column.origin().map(columns::get).filter(was -> !was.name().equals(column.name()));
                 if (same.isPresent()) {
                     pairing = pairing.withColumn(TableNames.of(now), same.get().name(), column.name());
                 }

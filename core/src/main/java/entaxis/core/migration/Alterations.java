@@ -20,7 +20,8 @@ import java.util.List;
 import java.util.Optional;
 
 /** How an engine changes what is there: ISO/IEC 9075-2, 11.10 to 11.30 unless a subclass says otherwise. Immutable. */
-abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations, H2Alterations, MySqlAlterations, SqlServerAlterations, OracleAlterations, SqliteAlterations {
+abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations, H2Alterations, MySqlAlterations,
+        SqlServerAlterations, OracleAlterations, SqliteAlterations {
     final Dialect dialect;
     final TableWriter writer;
     final ScriptWriter scripts;
@@ -101,7 +102,8 @@ abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations,
 
     String dropIndex(Table table, TableIndex index) {
         return index.method().equals("exclude") ? alter(table, "DROP CONSTRAINT " + name(index.name()))
-                : "DROP INDEX " + (table.namespace().isEmpty() ? name(index.name()) : writer.qualified(table.namespace(), index.name()));
+                : "DROP INDEX " + (table.namespace().isEmpty() ? name(index.name())
+                        : writer.qualified(table.namespace(), index.name()));
     }
 
     String add(Table table, String clause) {
@@ -164,7 +166,8 @@ abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations,
         if (defaultChanges && to.defaultValue().isPresent()) {
             statements.add(alter(table, column + "SET DEFAULT " + dialect.written(to.defaultValue().get())));
         }
-        if (to.identity() != Identity.NONE && !(from.identity() == to.identity() && from.numbering().equals(to.numbering()))) {
+        if (to.identity() != Identity.NONE
+                && !(from.identity() == to.identity() && from.numbering().equals(to.numbering()))) {
             statements.addAll(number(table, from, to));
         }
         return statements;
@@ -189,7 +192,8 @@ abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations,
     /** What an identity becomes, with its numbers spelled out. */
     static String numbering(Column column) {
         Numbering numbers = column.numbering().orElse(Numbering.DEFAULT);
-        return "SET GENERATED " + (column.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT") + " SET START WITH " + numbers.start() + " SET INCREMENT BY " + numbers.step();
+        return "SET GENERATED " + (column.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT") + " SET START WITH "
+                + numbers.start() + " SET INCREMENT BY " + numbers.step();
     }
 
     /** A value turned into the type of a column, where that does not happen by itself when it is stored. */
@@ -200,7 +204,8 @@ abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations,
     // types
 
     List<String> renameType(TypeDefinition type, String to) {
-        return List.of("ALTER " + scripts.kind(type) + " " + writer.qualified("", type.name()) + " RENAME TO " + name(to));
+        return List
+                .of("ALTER " + scripts.kind(type) + " " + writer.qualified("", type.name()) + " RENAME TO " + name(to));
     }
 
     List<String> dropType(TypeDefinition type, String name) {
@@ -214,6 +219,7 @@ abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations,
     }
 
     List<String> columnComment(Table table, Column column, boolean first) {
-        return List.of("COMMENT ON COLUMN " + writer.name(table) + "." + name(column.name()) + " IS " + dialect.literal(column.comment()));
+        return List.of("COMMENT ON COLUMN " + writer.name(table) + "." + name(column.name()) + " IS "
+                + dialect.literal(column.comment()));
     }
 }

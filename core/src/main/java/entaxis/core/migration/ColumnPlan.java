@@ -30,7 +30,8 @@ final class ColumnPlan {
     private final Set<String> moved;
 
     /** A plan; the values of the columns that moved stand elsewhere when they go. */
-    ColumnPlan(TableChange change, EngineWordingRules words, Alterations engine, Fills fills, Questions questions, Set<String> moved) {
+    ColumnPlan(TableChange change, EngineWordingRules words, Alterations engine, Fills fills, Questions questions,
+            Set<String> moved) {
         this.moved = moved;
         this.change = change;
         this.words = words;
@@ -46,10 +47,12 @@ final class ColumnPlan {
     }
 
     private static boolean asksForValue(Column column) {
-        return column.required() && column.defaultValue().isEmpty() && column.generated().isEmpty() && column.identity() == Identity.NONE;
+        return column.required() && column.defaultValue().isEmpty() && column.generated().isEmpty()
+                && column.identity() == Identity.NONE;
     }
 
-    private Step step(Stage stage, Risk risk, String what, List<String> statements, Optional<String> query, String advice, boolean wayBack) {
+    private Step step(Stage stage, Risk risk, String what, List<String> statements, Optional<String> query,
+            String advice, boolean wayBack) {
         return Step.of(stage, change.name(), risk, what, statements, query, advice, wayBack);
     }
 
@@ -62,12 +65,16 @@ final class ColumnPlan {
         List<Step> later = new ArrayList<>();
         for (Pair<Column> pair : change.replaced) {
             boolean computed = pair.from().generated().isPresent();
-            steps.add(step(Stage.COLUMNS, computed ? Risk.SLOW : Risk.LOSES_DATA, computed ? "Take the computed column " + pair.to().name() + " off " + change.name()
-                    : "Drop " + change.name() + "." + pair.to().name() + ", whose values cannot be turned into " + words.type(pair.to().type()), engine.dropColumn(table, pair.from()),
+            steps.add(step(Stage.COLUMNS, computed ? Risk.SLOW : Risk.LOSES_DATA,
+                    computed ? "Take the computed column " + pair.to().name() + " off " + change.name()
+                            : "Drop " + change.name() + "." + pair.to().name() + ", whose values cannot be turned into "
+                                    + words.type(pair.to().type()),
+                    engine.dropColumn(table, pair.from()),
                     computed ? Optional.empty() : Optional.of(given(pair.from())), "", computed));
         }
         Set<String> there = new HashSet<>();
-        change.before.columns().stream().filter(column -> !change.dropped().contains(column.name())).forEach(column -> there.add(column.name()));
+        change.before.columns().stream().filter(column -> !change.dropped().contains(column.name()))
+                .forEach(column -> there.add(column.name()));
         List<Column> anew = new ArrayList<>(change.fresh);
         change.replaced.forEach(pair -> anew.add(pair.to()));
         String behind = "";
@@ -86,8 +93,11 @@ final class ColumnPlan {
         for (Column column : change.gone) {
             boolean computed = column.generated().isPresent();
             boolean loses = losesValues(column);
-            steps.add(step(words.mySql() ? Stage.COLUMNS : Stage.REMOVALS, loses ? Risk.LOSES_DATA : Risk.SAFE, "Drop " + change.name() + "." + column.name()
-                    + (loses ? " with its values" : computed ? "" : ", whose values were carried over"), engine.dropColumn(table, column), loses ? Optional.of(given(column)) : Optional.empty(), "", computed));
+            steps.add(step(words.mySql() ? Stage.COLUMNS : Stage.REMOVALS, loses ? Risk.LOSES_DATA : Risk.SAFE,
+                    "Drop " + change.name() + "." + column.name()
+                            + (loses ? " with its values" : computed ? "" : ", whose values were carried over"),
+                    engine.dropColumn(table, column), loses ? Optional.of(given(column)) : Optional.empty(), "",
+                    computed));
         }
     }
 
@@ -105,21 +115,31 @@ final class ColumnPlan {
 
     private void add(Column column, Optional<String> behind, Stage early, List<Step> steps, List<Step> later) {
         Optional<Pair<Column>> replaced = change.replaced.stream().filter(pair -> pair.to() == column).findFirst();
-        Optional<String> values = fills.of(change.name(), column.name()).or(() -> replaced.flatMap(pair -> column.generated().isEmpty() && pair.from().type().equals(column.type()) ? pair.from().generated() : Optional.empty()));
+        Optional<String> values = fills.of(change.name(), column.name()).or(
+                () -> replaced.flatMap(pair -> column.generated().isEmpty() && pair.from().type().equals(column.type())
+                        ? pair.from().generated() : Optional.empty()));
         String place = change.name() + "." + column.name();
         if (values.isPresent() && column.generated().isEmpty()) {
             Stage stage = replaced.isPresent() ? Stage.COLUMNS : early;
-            steps.add(Step.safe(stage, change.name(), "Add " + place, engine.addColumn(table, column.withRequired(false), behind)));
-            steps.add(step(stage, Risk.SLOW, "Give the rows that are there a value in " + place, List.of("UPDATE " + engine.writer.name(table) + " SET " + engine.name(column.name()) + " = " + values.get()),
+            steps.add(Step.safe(stage, change.name(), "Add " + place,
+                    engine.addColumn(table, column.withRequired(false), behind)));
+            steps.add(step(stage, Risk.SLOW, "Give the rows that are there a value in " + place,
+                    List.of("UPDATE " + engine.writer.name(table) + " SET " + engine.name(column.name()) + " = "
+                            + values.get()),
                     Optional.empty(), "On a large table: in parts, each in its own transaction.", true));
             if (column.required()) {
-                later.add(step(Stage.COLUMNS, Risk.SLOW, "Require a value in " + place, engine.alterColumn(table, column.withRequired(false), column, false), Optional.empty(), "", true));
+                later.add(step(Stage.COLUMNS, Risk.SLOW, "Require a value in " + place,
+                        engine.alterColumn(table, column.withRequired(false), column, false), Optional.empty(), "",
+                        true));
             }
             return;
         }
         boolean asks = asksForValue(column);
-        String silent = asks && words.mySql() ? "The engine gives the rows that are there 0 or an empty text without asking; name a value instead." : asks ? "Fails if there are rows; name a value for them." : "";
-        steps.add(step(Stage.COLUMNS, asks ? Risk.MAY_FAIL : column.generated().isPresent() ? Risk.SLOW : Risk.SAFE, "Add " + place, engine.addColumn(table, column, behind),
+        String silent = asks && words.mySql()
+                ? "The engine gives the rows that are there 0 or an empty text without asking; name a value instead."
+                : asks ? "Fails if there are rows; name a value for them." : "";
+        steps.add(step(Stage.COLUMNS, asks ? Risk.MAY_FAIL : column.generated().isPresent() ? Risk.SLOW : Risk.SAFE,
+                "Add " + place, engine.addColumn(table, column, behind),
                 asks ? Optional.of(rows()) : Optional.empty(), silent, true));
     }
 
@@ -130,8 +150,10 @@ final class ColumnPlan {
         boolean retyped = change.retyped.contains(to.name());
         boolean requires = !from.required() && to.required();
         Optional<String> values = requires ? fills.of(change.name(), to.name()) : Optional.empty();
-        values.ifPresent(value -> steps.add(step(early, Risk.SLOW, "Give the rows without one a value in " + place, List.of("UPDATE " + engine.writer.name(table) + " SET " + engine.name(to.name()) + " = "
-                + value + " WHERE " + engine.name(to.name()) + " IS NULL"), Optional.empty(), "On a large table: in parts, each in its own transaction.", true)));
+        values.ifPresent(value -> steps.add(step(early, Risk.SLOW, "Give the rows without one a value in " + place,
+                List.of("UPDATE " + engine.writer.name(table) + " SET " + engine.name(to.name()) + " = "
+                        + value + " WHERE " + engine.name(to.name()) + " IS NULL"),
+                Optional.empty(), "On a large table: in parts, each in its own transaction.", true)));
         Risk risk = Risk.SAFE;
         Optional<String> query = Optional.empty();
         String advice = "";
@@ -141,11 +163,14 @@ final class ColumnPlan {
             risk = conversion.risk();
             query = stands(from, to, conversion);
             said.add("turn " + words.type(from.type()) + " into " + words.type(to.type()));
-            advice = risk == Risk.SLOW ? "The table may be written again; on a large one: add a column, copy in parts, exchange the names." : "";
+            advice = risk == Risk.SLOW
+                    ? "The table may be written again; on a large one: add a column, copy in parts, exchange the names."
+                    : "";
         }
         if (requires) {
             risk = risk.or(values.isPresent() ? Risk.SLOW : Risk.MAY_FAIL);
-            query = query.or(() -> values.isPresent() ? Optional.empty() : Optional.of(rows() + " WHERE " + old(from) + " IS NULL"));
+            query = query.or(() -> values.isPresent() ? Optional.empty()
+                    : Optional.of(rows() + " WHERE " + old(from) + " IS NULL"));
             said.add("require a value");
         } else if (from.required() != to.required()) {
             said.add("allow no value");
@@ -156,7 +181,8 @@ final class ColumnPlan {
         if (!words.identity(from).equals(words.identity(to))) {
             said.add(to.identity() == Identity.NONE ? "number it no longer" : "number it");
         }
-        String what = (said.isEmpty() ? "Change " : "In ") + place + (said.isEmpty() ? "" : ": " + String.join(", ", said));
+        String what =
+                (said.isEmpty() ? "Change " : "In ") + place + (said.isEmpty() ? "" : ": " + String.join(", ", said));
         List<String> statements = engine.alterColumn(table, from, to, retyped);
         if (statements.isEmpty()) {
             return;
@@ -167,13 +193,17 @@ final class ColumnPlan {
     /** The query that tells how many values do not fit a new type, where one can be written. */
     private Optional<String> stands(Column from, Column to, Conversion conversion) {
         String name = old(from);
-        if (conversion == Conversion.REFUSES && to.type() instanceof CharacterType(var form, var length) && length.isPresent() && from.type() instanceof CharacterType) {
-            return Optional.of(rows() + " WHERE " + words.dialect().expression("char_length(" + name + ")") + " > " + length.getAsInt());
+        if (conversion == Conversion.REFUSES && to.type() instanceof CharacterType(var form, var length)
+                && length.isPresent() && from.type() instanceof CharacterType) {
+            return Optional.of(rows() + " WHERE " + words.dialect().expression("char_length(" + name + ")") + " > "
+                    + length.getAsInt());
         }
-        if (conversion == Conversion.CUTS && to.type() instanceof DecimalType(var precision, var scale) && from.type() instanceof DecimalType) {
+        if (conversion == Conversion.CUTS && to.type() instanceof DecimalType(var precision, var scale)
+                && from.type() instanceof DecimalType) {
             return Optional.of(rows() + " WHERE " + name + " <> round(" + name + ", " + scale.orElse(0) + ")");
         }
-        return conversion == Conversion.CUTS || conversion == Conversion.REFUSES ? Optional.of(given(from)) : Optional.empty();
+        return conversion == Conversion.CUTS || conversion == Conversion.REFUSES ? Optional.of(given(from))
+                : Optional.empty();
     }
 
     /** MySQL manual, ALTER TABLE: MODIFY with FIRST or AFTER. */
@@ -188,7 +218,8 @@ final class ColumnPlan {
             behind = column.name();
         }
         String statement = engine.alter(table, "\n    " + String.join(",\n    ", clauses)).replaceFirst(" \n", "\n");
-        steps.add(step(Stage.REMOVALS, Risk.SLOW, "Put the columns of " + change.name() + " into order", List.of(statement), Optional.empty(), "", true));
+        steps.add(step(Stage.REMOVALS, Risk.SLOW, "Put the columns of " + change.name() + " into order",
+                List.of(statement), Optional.empty(), "", true));
     }
 
     // making the table anew
@@ -208,7 +239,8 @@ final class ColumnPlan {
             if (column.generated().isPresent()) {
                 continue;
             }
-            boolean lost = own.isPresent() && own.get().generated().isEmpty() && change.replaced.stream().anyMatch(pair -> pair.to() == column) && target != Target.SQLITE;
+            boolean lost = own.isPresent() && own.get().generated().isEmpty()
+                    && change.replaced.stream().anyMatch(pair -> pair.to() == column) && target != Target.SQLITE;
             Optional<String> fill = fills.of(change.name(), column.name());
             if (own.isPresent() && !lost) {
                 boolean requires = !own.get().required() && column.required();
@@ -236,12 +268,14 @@ final class ColumnPlan {
         }
         List<String> statements = new ArrayList<>();
         statements.add(engine.writer.create(made, whole ? made.foreignKeys() : List.of()));
-        boolean numbered = target == Target.SQLSERVER && table.columns().stream().anyMatch(column -> column.identity() != Identity.NONE && before.containsKey(words.folded(column.name())));
+        boolean numbered = target == Target.SQLSERVER && table.columns().stream().anyMatch(
+                column -> column.identity() != Identity.NONE && before.containsKey(words.folded(column.name())));
         if (numbered) {
             statements.add("SET IDENTITY_INSERT " + engine.writer.name(made) + " ON");
         }
         if (!names.isEmpty()) {
-            statements.add("INSERT INTO " + engine.writer.name(made) + " (" + String.join(", ", names) + ")\nSELECT " + String.join(", ", values) + "\nFROM " + engine.writer.name(table));
+            statements.add("INSERT INTO " + engine.writer.name(made) + " (" + String.join(", ", names) + ")\nSELECT "
+                    + String.join(", ", values) + "\nFROM " + engine.writer.name(table));
         }
         if (numbered) {
             statements.add("SET IDENTITY_INSERT " + engine.writer.name(made) + " OFF");
@@ -250,14 +284,20 @@ final class ColumnPlan {
         statements.addAll(engine.renameTable(made, table));
         if (target == Target.ORACLE) {
             table.columns().stream().filter(column -> column.identity() == Identity.ALWAYS)
-                    .forEach(column -> statements.add(engine.alter(table, "MODIFY (" + engine.name(column.name()) + " " + engine.writer.numbers(column) + ")")));
+                    .forEach(column -> statements.add(engine.alter(table,
+                            "MODIFY (" + engine.name(column.name()) + " " + engine.writer.numbers(column) + ")")));
         }
-        String why = loses ? "; the values of " + String.join(", ", change.gone.stream().filter(this::losesValues).map(Column::name).toList()) + " are not taken along" : "";
+        String why = loses ? "; the values of "
+                + String.join(", ", change.gone.stream().filter(this::losesValues).map(Column::name).toList())
+                + " are not taken along" : "";
         if (loses) {
             asked.add(new Question(rows(), true));
         }
-        return List.of(new Step(Stage.COLUMNS, change.name(), risk, "Make " + change.name() + " anew and copy its rows" + why, statements, asked,
-                "The table is locked while its rows are copied.", !loses && change.gone.stream().noneMatch(column -> moved.contains(column.name())) && risk != Risk.LOSES_DATA));
+        return List.of(new Step(Stage.COLUMNS, change.name(), risk,
+                "Make " + change.name() + " anew and copy its rows" + why, statements, asked,
+                "The table is locked while its rows are copied.",
+                !loses && change.gone.stream().noneMatch(column -> moved.contains(column.name()))
+                        && risk != Risk.LOSES_DATA));
     }
 
     /** What tells whether the rows obey the keys, rules and references that the table gets while it is made anew. */
@@ -267,22 +307,30 @@ final class ColumnPlan {
             questions.duplicates(change, table.keyColumns()).ifPresent(queries::add);
         }
         change.uniques.fresh().forEach(key -> questions.duplicates(change, key.columns()).ifPresent(queries::add));
-        change.uniques.pairs().stream().filter(pair -> !words.folded(pair.from().columns()).equals(words.folded(pair.to().columns())))
+        change.uniques.pairs().stream()
+                .filter(pair -> !words.folded(pair.from().columns()).equals(words.folded(pair.to().columns())))
                 .forEach(pair -> questions.duplicates(change, pair.to().columns()).ifPresent(queries::add));
         change.checks.fresh().forEach(check -> queries.add(questions.violations(change, check).orElse(rows())));
-        change.checks.pairs().stream().filter(pair -> !words.sense(pair.from().condition()).equals(words.sense(pair.to().condition())))
+        change.checks.pairs().stream()
+                .filter(pair -> !words.sense(pair.from().condition()).equals(words.sense(pair.to().condition())))
                 .forEach(pair -> queries.add(questions.violations(change, pair.to()).orElse(rows())));
-        table.foreignKeys().stream().filter(key -> change.before.foreignKeys().stream().noneMatch(own -> words.referenceSense(own, List.of()).equals(words.referenceSense(key, List.of()))))
+        table.foreignKeys().stream()
+                .filter(key -> change.before.foreignKeys().stream().noneMatch(
+                        own -> words.referenceSense(own, List.of()).equals(words.referenceSense(key, List.of()))))
                 .forEach(key -> questions.orphans(change, key).ifPresent(queries::add));
         return queries;
     }
 
     private static Table renamed(Table table, String name) {
-        return new Table(table.origin(), table.namespace(), name, table.columns(), table.primaryKey(), table.uniqueKeys(), table.checks(), table.foreignKeys(), table.indexes(), table.comment());
+        return new Table(table.origin(), table.namespace(), name, table.columns(), table.primaryKey(),
+                table.uniqueKeys(), table.checks(), table.foreignKeys(), table.indexes(), table.comment());
     }
 
     private Table bare(String name) {
-        List<Column> columns = table.columns().stream().map(column -> target == Target.ORACLE && column.identity() == Identity.ALWAYS ? column.withIdentity(Identity.BY_DEFAULT, column.numbering()) : column).toList();
-        return new Table(table.origin(), table.namespace(), name, columns, Optional.empty(), List.of(), List.of(), List.of(), List.of(), "");
+        List<Column> columns =
+                table.columns().stream().map(column -> target == Target.ORACLE && column.identity() == Identity.ALWAYS
+                        ? column.withIdentity(Identity.BY_DEFAULT, column.numbering()) : column).toList();
+        return new Table(table.origin(), table.namespace(), name, columns, Optional.empty(), List.of(), List.of(),
+                List.of(), List.of(), "");
     }
 }

@@ -36,15 +36,20 @@ final class H2Alterations extends Alterations {
         boolean byItself = Conversion.alike(from.type(), to.type());
         boolean named = from.type() instanceof UserType || to.type() instanceof UserType;
         String value = named ? "CAST(" + column + " AS VARCHAR)" : column;
-        return alter(table, "ALTER COLUMN " + column + " SET DATA TYPE " + writer.type(to.type()) + (byItself ? "" : " USING CAST(" + value + " AS " + writer.type(to.type()) + ")"));
+        return alter(table, "ALTER COLUMN " + column + " SET DATA TYPE " + writer.type(to.type())
+                + (byItself ? "" : " USING CAST(" + value + " AS " + writer.type(to.type()) + ")"));
     }
 
-    /** SET takes no START WITH (seen in version 2.4), so the column is defined again; it goes on behind the numbers that are there. */
+    /**
+     * SET takes no START WITH (seen in version 2.4), so the column is defined again; it goes on behind the numbers that
+     * are there.
+     */
     @Override
     List<String> number(Table table, Column from, Column to) {
         String column = "ALTER COLUMN " + name(to.name()) + " ";
         Numbering numbers = to.numbering().orElse(Numbering.DEFAULT);
-        return List.of(alter(table, column + writer.type(to.type()) + " " + writer.numbers(to)), alter(table, column + "RESTART WITH (SELECT COALESCE(MAX(" + name(to.name()) + ") + " + numbers.step()
+        return List.of(alter(table, column + writer.type(to.type()) + " " + writer.numbers(to)),
+                alter(table, column + "RESTART WITH (SELECT COALESCE(MAX(" + name(to.name()) + ") + " + numbers.step()
                 + ", " + numbers.start() + ") FROM " + writer.name(table) + ")"));
     }
 }

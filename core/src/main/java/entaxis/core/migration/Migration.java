@@ -28,7 +28,8 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
     }
 
     /**
-     * The steps between two schemas that an engine holds. Linear in the size of both, but for the views that read a changed table.
+     * The steps between two schemas that an engine holds. Linear in the size of both, but for the views that read a
+     * changed table.
      *
      * @param pairing what has a new name in the wanted one
      * @param fills   what rows get where a column begins to require a value
@@ -53,11 +54,15 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
         return steps.stream().filter(step -> !step.wayBack()).toList();
     }
 
-    /** The statements in order, with those that begin and end the transaction where the engine has one for definitions. */
+    /**
+     * The statements in order, with those that begin and end the transaction where the engine has one for definitions.
+     */
     public List<String> statements() {
         List<String> statements = new ArrayList<>();
-        List<String> first = steps.stream().filter(step -> step.stage() == Stage.FIRST).flatMap(step -> step.statements().stream()).toList();
-        List<String> rest = steps.stream().filter(step -> step.stage() != Stage.FIRST).flatMap(step -> step.statements().stream()).toList();
+        List<String> first = steps.stream().filter(step -> step.stage() == Stage.FIRST)
+                .flatMap(step -> step.statements().stream()).toList();
+        List<String> rest = steps.stream().filter(step -> step.stage() != Stage.FIRST)
+                .flatMap(step -> step.statements().stream()).toList();
         statements.addAll(first);
         if (engine == Target.SQLITE && !rest.isEmpty()) {
             statements.add("PRAGMA foreign_keys = off");
@@ -78,7 +83,8 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
     }
 
     private Optional<String> begin() {
-        return !transactional ? Optional.empty() : Optional.of(engine == Target.SQLSERVER ? "BEGIN TRANSACTION" : "BEGIN");
+        return !transactional ? Optional.empty()
+                : Optional.of(engine == Target.SQLSERVER ? "BEGIN TRANSACTION" : "BEGIN");
     }
 
     /**
@@ -87,9 +93,11 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
      * @param title what it is, for its head
      */
     public String text(String title) {
-        StringBuilder text = new StringBuilder("-- " + oneLine(title) + "\n-- Changes for " + engine.title() + "; " + counted() + "\n");
+        StringBuilder text = new StringBuilder(
+                "-- " + oneLine(title) + "\n-- Changes for " + engine.title() + "; " + counted() + "\n");
         if (!transactional && !steps.isEmpty()) {
-            text.append("-- ").append(engine.title()).append(" ends the transaction at each of these statements: if one fails, those before it stay done.\n");
+            text.append("-- ").append(engine.title()).append(
+                    " ends the transaction at each of these statements: if one fails, those before it stay done.\n");
         }
         Optional<String> opening = begin();
         boolean open = false;
@@ -101,18 +109,23 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
                 }
                 opening.ifPresent(word -> text.append('\n').append(word).append(";\n"));
             }
-            text.append("\n-- ").append(oneLine(step.what())).append(step.risk() == Risk.SAFE ? "" : " [" + step.risk().word() + "]").append('\n');
+            text.append("\n-- ").append(oneLine(step.what()))
+                    .append(step.risk() == Risk.SAFE ? "" : " [" + step.risk().word() + "]").append('\n');
             if (!step.advice().isEmpty()) {
                 text.append("-- ").append(oneLine(step.advice())).append('\n');
             }
-            step.questions().forEach(question -> text.append(question.loss() ? "-- Counts what is lost: " : "-- Must be 0 before: ").append(oneLine(question.sql())).append(";\n"));
+            step.questions()
+                    .forEach(question -> text
+                            .append(question.loss() ? "-- Counts what is lost: " : "-- Must be 0 before: ")
+                            .append(oneLine(question.sql())).append(";\n"));
             step.statements().forEach(statement -> Ending.append(text, statement, engine));
             if (engine == Target.SQLSERVER && !Ending.batchEnds(text)) {
                 text.append("GO\n");
             }
         }
         if (open && engine == Target.SQLITE) {
-            text.append("\n-- Lists rows that refer to nothing; there must be none\n").append(REFERENCES_HOLD).append(";\n");
+            text.append("\n-- Lists rows that refer to nothing; there must be none\n").append(REFERENCES_HOLD)
+                    .append(";\n");
         }
         if (open) {
             opening.ifPresent(word -> text.append("\nCOMMIT;\n"));
@@ -132,6 +145,7 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
         return steps.isEmpty() ? "nothing to do" : Stream.of(Risk.values()).map(risk -> {
             long count = steps.stream().filter(step -> step.risk() == risk).count();
             return count == 0 ? "" : count + " " + risk.word();
-        }).filter(words -> !words.isEmpty()).collect(java.util.stream.Collectors.joining(", ", Words.counted(steps.size(), "step") + ": ", ""));
+        }).filter(words -> !words.isEmpty())
+                .collect(java.util.stream.Collectors.joining(", ", Words.counted(steps.size(), "step") + ": ", ""));
     }
 }

@@ -24,8 +24,10 @@ record Moves(Split split, TableChange change, Table into) {
             });
         }
         boolean once = !split.once().isEmpty();
-        String given = split.once().stream().map(name -> engine.name(split.columns().get(name)) + " IS NOT NULL").collect(Collectors.joining(" AND "));
-        String insert = "INSERT INTO " + engine.writer.name(into) + " (" + String.join(", ", targets) + ")\nSELECT " + (once ? "DISTINCT " : "") + String.join(", ", sources)
+        String given = split.once().stream().map(name -> engine.name(split.columns().get(name)) + " IS NOT NULL")
+                .collect(Collectors.joining(" AND "));
+        String insert = "INSERT INTO " + engine.writer.name(into) + " (" + String.join(", ", targets) + ")\nSELECT "
+                + (once ? "DISTINCT " : "") + String.join(", ", sources)
                 + "\nFROM " + engine.writer.name(change.after) + (once ? "\nWHERE " + given : "");
         List<Question> questions = new ArrayList<>();
         if (once) {
@@ -33,29 +35,42 @@ record Moves(Split split, TableChange change, Table into) {
         }
         missing(engine).ifPresent(query -> questions.add(new Question(query, false)));
         boolean ruled = !questions.isEmpty() || !into.checks().isEmpty() || !into.uniqueKeys().isEmpty();
-        return new Step(Stage.MOVES, TableNames.of(into), ruled ? Risk.MAY_FAIL : Risk.SLOW, "Carry " + String.join(", ", split.moved()) + " of " + change.name() + " over into " + TableNames.of(into)
-                + (once ? ", each " + String.join(", ", split.once()) + " once" : ""), List.of(insert), questions, "Reads the whole table.", false);
+        return new Step(Stage.MOVES, TableNames.of(into), ruled ? Risk.MAY_FAIL : Risk.SLOW,
+                "Carry " + String.join(", ", split.moved()) + " of " + change.name() + " over into "
+                        + TableNames.of(into)
+                        + (once ? ", each " + String.join(", ", split.once()) + " once" : ""),
+                List.of(insert), questions, "Reads the whole table.", false);
     }
 
-    /** How many keys have more than one set of values, so that they cannot become one row. Names are those before the script. */
+    /**
+     * How many keys have more than one set of values, so that they cannot become one row. Names are those before the
+     * script.
+     */
     private String contradictions(Alterations engine) {
         List<String> keys = split.once().stream().map(name -> before(engine, split.columns().get(name))).toList();
         List<String> all = new ArrayList<>(keys);
-        split.columns().values().stream().map(name -> before(engine, name)).filter(name -> !all.contains(name)).sorted().forEach(all::add);
-        return "SELECT count(*) FROM (SELECT " + String.join(", ", keys) + " FROM (SELECT DISTINCT " + String.join(", ", all) + " FROM " + engine.writer.name(change.original) + ") pieces WHERE "
-                + keys.stream().map(key -> key + " IS NOT NULL").collect(Collectors.joining(" AND ")) + " GROUP BY " + String.join(", ", keys) + " HAVING count(*) > 1) same";
+        split.columns().values().stream().map(name -> before(engine, name)).filter(name -> !all.contains(name)).sorted()
+                .forEach(all::add);
+        return "SELECT count(*) FROM (SELECT " + String.join(", ", keys) + " FROM (SELECT DISTINCT "
+                + String.join(", ", all) + " FROM " + engine.writer.name(change.original) + ") pieces WHERE "
+                + keys.stream().map(key -> key + " IS NOT NULL").collect(Collectors.joining(" AND ")) + " GROUP BY "
+                + String.join(", ", keys) + " HAVING count(*) > 1) same";
     }
 
     /** How many rows lack a value that the new table requires. */
     private Optional<String> missing(Alterations engine) {
         List<String> lacking = new ArrayList<>();
         for (Map.Entry<String, String> column : split.columns().entrySet()) {
-            boolean required = into.column(column.getKey()).map(own -> own.required() || into.keyColumns().contains(own.name())).orElse(false) && !split.once().contains(column.getKey());
+            boolean required =
+                    into.column(column.getKey()).map(own -> own.required() || into.keyColumns().contains(own.name()))
+                            .orElse(false) && !split.once().contains(column.getKey());
             if (required && change.before.column(column.getValue()).map(own -> !own.required()).orElse(false)) {
                 lacking.add(before(engine, column.getValue()) + " IS NULL");
             }
         }
-        return lacking.isEmpty() ? Optional.empty() : Optional.of("SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE " + lacking.stream().sorted().collect(Collectors.joining(" OR ")));
+        return lacking.isEmpty() ? Optional.empty()
+                : Optional.of("SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE "
+                        + lacking.stream().sorted().collect(Collectors.joining(" OR ")));
     }
 
     private String before(Alterations engine, String name) {

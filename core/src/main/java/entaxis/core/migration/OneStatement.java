@@ -6,7 +6,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Joins what is changed of one table into one ALTER TABLE, where each copies the table (MySQL manual, “Online DDL Operations”). */
+/**
+ * Joins what is changed of one table into one ALTER TABLE, where each copies the table (MySQL manual, “Online DDL
+ * Operations”).
+ */
 final class OneStatement {
     private final List<Step> steps;
 
@@ -47,7 +50,8 @@ final class OneStatement {
         List<Step> result = new ArrayList<>();
         List<Step> run = new ArrayList<>();
         for (Step step : own) {
-            boolean joins = !head.isEmpty() && step.statements().stream().allMatch(statement -> statement.startsWith(head + " "));
+            boolean joins = !head.isEmpty()
+                    && step.statements().stream().allMatch(statement -> statement.startsWith(head + " "));
             if (joins) {
                 run.add(step);
             } else {
@@ -65,12 +69,17 @@ final class OneStatement {
             run.clear();
             return;
         }
-        List<String> clauses = run.stream().flatMap(step -> step.statements().stream()).map(statement -> statement.substring(head.length() + 1).strip()).toList();
+        List<String> clauses = run.stream().flatMap(step -> step.statements().stream())
+                .map(statement -> statement.substring(head.length() + 1).strip()).toList();
         Risk risk = run.stream().map(Step::risk).reduce(Risk.SAFE, Risk::or);
         List<Question> questions = run.stream().flatMap(step -> step.questions().stream()).distinct().toList();
-        String what = run.stream().map(Step::what).reduce((one, other) -> one + "; " + other.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + other.substring(1)).orElse("");
-        String advice = run.stream().map(Step::advice).filter(text -> !text.isEmpty()).distinct().reduce((one, other) -> one + " " + other).orElse("");
-        result.add(new Step(Stage.COLUMNS, run.getFirst().table(), risk, what, List.of(head + "\n    " + String.join(",\n    ", clauses)), questions, advice, run.stream().allMatch(Step::wayBack)));
+        String what = run.stream().map(Step::what).reduce((one, other) -> one + "; "
+                + other.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + other.substring(1)).orElse("");
+        String advice = run.stream().map(Step::advice).filter(text -> !text.isEmpty()).distinct()
+                .reduce((one, other) -> one + " " + other).orElse("");
+        result.add(new Step(Stage.COLUMNS, run.getFirst().table(), risk, what,
+                List.of(head + "\n    " + String.join(",\n    ", clauses)), questions, advice,
+                run.stream().allMatch(Step::wayBack)));
         run.clear();
     }
 }

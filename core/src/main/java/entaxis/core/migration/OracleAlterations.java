@@ -29,7 +29,8 @@ final class OracleAlterations extends Alterations {
 
     @Override
     String dropUnique(Table table, UniqueKey key) {
-        return key.name().isEmpty() ? alter(table, "DROP UNIQUE " + writer.names(key.columns())) : super.dropUnique(table, key);
+        return key.name().isEmpty() ? alter(table, "DROP UNIQUE " + writer.names(key.columns()))
+                : super.dropUnique(table, key);
     }
 
     @Override
@@ -48,9 +49,11 @@ final class OracleAlterations extends Alterations {
         if (!from.defaultValue().equals(to.defaultValue())) {
             clause.append(" DEFAULT ").append(dialect.written(to.defaultValue().orElse("NULL")));
         }
-        if (to.identity() != Identity.NONE && (from.identity() != to.identity() || !from.numbering().equals(to.numbering()))) {
+        if (to.identity() != Identity.NONE
+                && (from.identity() != to.identity() || !from.numbering().equals(to.numbering()))) {
             Numbering numbers = to.numbering().orElse(Numbering.DEFAULT);
-            clause.append(" GENERATED ").append(to.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT").append(" AS IDENTITY (START WITH ").append(numbers.start())
+            clause.append(" GENERATED ").append(to.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT")
+                    .append(" AS IDENTITY (START WITH ").append(numbers.start())
                     .append(" INCREMENT BY ").append(numbers.step()).append(')');
         }
         if (from.required() != to.required()) {

@@ -95,7 +95,9 @@ final class Planner {
         List<Moves> moves = moves();
         moves.forEach(move -> add(move.step(engine)));
         changes.values().forEach(change -> new ColumnPlan(change, words, engine, fills, questions,
-                moves.stream().filter(move -> move.change() == change).flatMap(move -> move.split().moved().stream()).collect(Collectors.toSet())).steps(steps));
+                moves.stream().filter(move -> move.change() == change).flatMap(move -> move.split().moved().stream())
+                        .collect(Collectors.toSet()))
+                .steps(steps));
         changes.values().forEach(this::putOn);
         references();
         comments();
@@ -108,10 +110,13 @@ final class Planner {
         for (int i = 0; i < from.tables().size(); i++) {
             originals.put(words.folded(TableNames.of(renamed.tables().get(i))), from.tables().get(i));
         }
-        Matching<Table> pairs = Matching.of(renamed.tables(), to.tables(), table -> words.folded(TableNames.of(table)), table -> "");
+        Matching<Table> pairs =
+                Matching.of(renamed.tables(), to.tables(), table -> words.folded(TableNames.of(table)), table -> "");
         for (Pair<Table> pair : pairs.pairs()) {
             String name = TableNames.of(pair.to());
-            changes.put(words.folded(name), new TableChange(originals.get(words.folded(name)), pair.from(), pair.to(), pairing.columns().getOrDefault(name, Map.of()), words,
+            changes.put(words.folded(name),
+                    new TableChange(originals.get(words.folded(name)), pair.from(), pair.to(),
+                            pairing.columns().getOrDefault(name, Map.of()), words,
                     types.replacedNames(), types.changedStructures()));
         }
         gone.addAll(pairs.gone());
@@ -122,10 +127,13 @@ final class Planner {
 
     private void programs() {
         Set<String> touched = new HashSet<>();
-        changes.values().stream().filter(TableChange::touchesColumns).forEach(change -> touched.add(change.original.name().toLowerCase(Locale.ROOT)));
-        pairing.tables().keySet().forEach(name -> touched.add(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT)));
+        changes.values().stream().filter(TableChange::touchesColumns)
+                .forEach(change -> touched.add(change.original.name().toLowerCase(Locale.ROOT)));
+        pairing.tables().keySet()
+                .forEach(name -> touched.add(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT)));
         gone.forEach(table -> touched.add(table.name().toLowerCase(Locale.ROOT)));
-        Matching<Program> pairs = Matching.of(from.programs(), to.programs(), program -> key(program) + program.text().replaceAll("\\s+", " "), program -> "");
+        Matching<Program> pairs = Matching.of(from.programs(), to.programs(),
+                program -> key(program) + program.text().replaceAll("\\s+", " "), program -> "");
         Set<Program> out = new java.util.LinkedHashSet<>(pairs.gone());
         Set<Program> in = new HashSet<>(pairs.fresh());
         boolean more = true;
@@ -141,9 +149,12 @@ final class Planner {
             }
         }
         out.forEach(program -> touched.add(program.name().toLowerCase(Locale.ROOT)));
-        from.programs().reversed().stream().filter(out::contains).forEach(program -> add(Step.safe(Stage.PROGRAMS_OUT, "", "Take the " + program.kind().word() + " " + program.name() + " away",
+        from.programs().reversed().stream().filter(out::contains)
+                .forEach(program -> add(Step.safe(Stage.PROGRAMS_OUT, "",
+                        "Take the " + program.kind().word() + " " + program.name() + " away",
                 List.of(dropProgram(program)))));
-        to.programs().stream().filter(in::contains).forEach(program -> add(Step.safe(Stage.PROGRAMS, "", "Create the " + program.kind().word() + " " + program.name(), List.of(program.text()))));
+        to.programs().stream().filter(in::contains).forEach(program -> add(Step.safe(Stage.PROGRAMS, "",
+                "Create the " + program.kind().word() + " " + program.name(), List.of(program.text()))));
     }
 
     private static String key(Program program) {
@@ -152,32 +163,42 @@ final class Planner {
 
     private boolean binds(Program program, Set<String> touched) {
         boolean trigger = program.kind() == ProgramKind.TRIGGER && is(Target.SQLITE);
-        return (trigger || engine.viewsBind() && (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.RULE)) && TableChange.speaksOf(program.text(), touched, dialect);
+        return (trigger
+                || engine.viewsBind() && (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.RULE))
+                && TableChange.speaksOf(program.text(), touched, dialect);
     }
 
     private String dropProgram(Program program) {
         String name = engine.writer.qualified(program.namespace(), program.name());
         boolean materialized = program.text().toLowerCase(Locale.ROOT).contains("materialized view");
-        boolean onTable = is(Target.POSTGRESQL) && (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE);
+        boolean onTable =
+                is(Target.POSTGRESQL) && (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE);
         String place = "";
         if (onTable) {
-            java.util.regex.Matcher on = java.util.regex.Pattern.compile("\\s(?:on|to)\\s+([\\w.\"]+)", java.util.regex.Pattern.CASE_INSENSITIVE).matcher(program.text());
+            java.util.regex.Matcher on = java.util.regex.Pattern
+                    .compile("\\s(?:on|to)\\s+([\\w.\"]+)", java.util.regex.Pattern.CASE_INSENSITIVE)
+                    .matcher(program.text());
             place = on.find() ? " ON " + on.group(1) : "";
         }
-        return "DROP " + (materialized ? "MATERIALIZED " : "") + program.kind().word().toUpperCase(Locale.ROOT) + " " + name + place;
+        return "DROP " + (materialized ? "MATERIALIZED " : "") + program.kind().word().toUpperCase(Locale.ROOT) + " "
+                + name + place;
     }
 
     private void sequences() {
-        Matching<Sequence> pairs = Matching.of(from.sequences(), to.sequences(), sequence -> words.folded(TableNames.of(sequence.namespace(), sequence.name())), sequence -> "");
+        Matching<Sequence> pairs = Matching.of(from.sequences(), to.sequences(),
+                sequence -> words.folded(TableNames.of(sequence.namespace(), sequence.name())), sequence -> "");
         for (Pair<Sequence> pair : pairs.pairs()) {
             if (pair.from().start() != pair.to().start() || pair.from().step() != pair.to().step()) {
                 String name = engine.writer.qualified(pair.to().namespace(), pair.to().name());
-                List<String> statements = is(Target.POSTGRESQL) ? List.of("ALTER SEQUENCE " + name + " START WITH " + pair.to().start() + " INCREMENT BY " + pair.to().step())
+                List<String> statements = is(Target.POSTGRESQL)
+                        ? List.of("ALTER SEQUENCE " + name + " START WITH " + pair.to().start() + " INCREMENT BY "
+                                + pair.to().step())
                         : List.of("DROP SEQUENCE " + name, engine.scripts.createSequence(pair.to()));
                 add(Step.safe(Stage.TYPES, "", "Change the sequence " + pair.to().name(), statements));
             }
         }
-        pairs.fresh().forEach(sequence -> add(Step.safe(Stage.TYPES, "", "Create the sequence " + sequence.name(), List.of(engine.scripts.createSequence(sequence)))));
+        pairs.fresh().forEach(sequence -> add(Step.safe(Stage.TYPES, "", "Create the sequence " + sequence.name(),
+                List.of(engine.scripts.createSequence(sequence)))));
         pairs.gone().forEach(sequence -> add(Step.safe(Stage.TYPES_OUT, "", "Drop the sequence " + sequence.name(),
                 List.of("DROP SEQUENCE " + engine.writer.qualified(sequence.namespace(), sequence.name())))));
     }
@@ -191,10 +212,12 @@ final class Planner {
         for (Table table : new CreationOrder(gone).tables().reversed()) {
             boolean inTheWay = !words.mySql() && ownNames(table).stream().anyMatch(names::contains);
             if (!is(Target.SQLITE)) {
-                List<String> keys = table.foreignKeys().stream().filter(key -> !key.name().isEmpty()).map(key -> engine.dropForeignKey(table, key)).toList();
+                List<String> keys = table.foreignKeys().stream().filter(key -> !key.name().isEmpty())
+                        .map(key -> engine.dropForeignKey(table, key)).toList();
                 safe(Stage.REFERENCES_OUT, table, "Take the foreign keys of " + TableNames.of(table) + " off", keys);
             }
-            add(Step.of(inTheWay ? Stage.IN_THE_WAY : Stage.REMOVALS, TableNames.of(table), Risk.LOSES_DATA, "Drop the table " + TableNames.of(table) + " with all its rows", engine.dropTable(table),
+            add(Step.of(inTheWay ? Stage.IN_THE_WAY : Stage.REMOVALS, TableNames.of(table), Risk.LOSES_DATA,
+                    "Drop the table " + TableNames.of(table) + " with all its rows", engine.dropTable(table),
                     Optional.of("SELECT count(*) FROM " + engine.writer.name(table)), "", false));
         }
     }
@@ -214,13 +237,17 @@ final class Planner {
     private void freshTables() {
         for (Table table : new CreationOrder(fresh).tables()) {
             List<ForeignKey> inside = is(Target.SQLITE) ? table.foreignKeys() : List.of();
-            safe(Stage.TABLES, table, "Create the table " + TableNames.of(table), List.of(engine.writer.create(table, inside)));
+            safe(Stage.TABLES, table, "Create the table " + TableNames.of(table),
+                    List.of(engine.writer.create(table, inside)));
             table.indexes().stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty())
-                    .forEach(index -> safe(Stage.INDEXES, table, "Create the index " + index.name(), List.of(engine.writer.createIndex(table, index))));
+                    .forEach(index -> safe(Stage.INDEXES, table, "Create the index " + index.name(),
+                            List.of(engine.writer.createIndex(table, index))));
         }
     }
 
-    /** What moves out of a table that stays into one that is new; a table that others refer to is filled before them. */
+    /**
+     * What moves out of a table that stays into one that is new; a table that others refer to is filled before them.
+     */
     private List<Moves> moves() {
         List<Moves> moves = new ArrayList<>();
         for (Table table : new CreationOrder(fresh).tables()) {
@@ -237,8 +264,11 @@ final class Planner {
     // keys and references
 
     private boolean keyGoes(TableChange change) {
-        return change.before.primaryKey().isPresent() && (change.keyChanges || change.disturbs(change.before.keyColumns())
-                || !engine.renamesConstraints() && !words.mySql() && !change.before.primaryKey().map(PrimaryKey::name).equals(change.after.primaryKey().map(PrimaryKey::name)) && !is(Target.SQLITE));
+        return change.before.primaryKey().isPresent()
+                && (change.keyChanges || change.disturbs(change.before.keyColumns())
+                        || !engine.renamesConstraints() && !words.mySql() && !change.before.primaryKey()
+                                .map(PrimaryKey::name).equals(change.after.primaryKey().map(PrimaryKey::name))
+                                && !is(Target.SQLITE));
     }
 
     private boolean uniqueGoes(TableChange change, Pair<UniqueKey> pair) {
@@ -249,12 +279,14 @@ final class Planner {
 
     private boolean checkGoes(TableChange change, Pair<CheckRule> pair) {
         boolean same = words.sense(pair.from().condition()).equals(words.sense(pair.to().condition()));
-        return !same || !pair.from().name().equals(pair.to().name()) && !engine.renamesConstraints() || change.disturbs(pair.from().condition());
+        return !same || !pair.from().name().equals(pair.to().name()) && !engine.renamesConstraints()
+                || change.disturbs(pair.from().condition());
     }
 
     private boolean indexGoes(TableChange change, Pair<TableIndex> pair) {
         boolean same = words.indexSense(pair.from()).equals(words.indexSense(pair.to()));
-        return !same || !pair.from().name().equals(pair.to().name()) && !engine.renamesIndexes() || change.disturbs(pair.from());
+        return !same || !pair.from().name().equals(pair.to().name()) && !engine.renamesIndexes()
+                || change.disturbs(pair.from());
     }
 
     /** Notes which keys and unique indexes go away for a moment at least: references to them have to go first. */
@@ -268,9 +300,11 @@ final class Planner {
                 note(change, table.keyColumns());
             }
             change.uniques.gone().forEach(key -> note(change, key.columns()));
-            change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair)).forEach(pair -> note(change, pair.from().columns()));
+            change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair))
+                    .forEach(pair -> note(change, pair.from().columns()));
             change.indexes.gone().forEach(index -> note(change, columns(index)));
-            change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair)).forEach(pair -> note(change, columns(pair.from())));
+            change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair))
+                    .forEach(pair -> note(change, columns(pair.from())));
         }
     }
 
@@ -293,25 +327,37 @@ final class Planner {
         String there = words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable()));
         TableChange other = changes.get(there);
         List<String> referenced = words.folded(Questions.referenced(key, renamed));
-        boolean ownColumns = own != null && (own.rebuilt || own.dropped().stream().anyMatch(key.columns()::contains) || own.retyped.stream().anyMatch(key.columns()::contains));
-        boolean otherColumns = other != null && (other.rebuilt || other.dropped().stream().anyMatch(key.referencedColumns()::contains) || other.retyped.stream().anyMatch(Questions.referenced(key, renamed)::contains));
-        boolean keyGone = droppedKeys.contains(there + "*") || droppedKeys.contains(there + referenced) || words.mySql() && droppedKeys.contains(words.folded(TableNames.of(table)) + words.folded(key.columns()));
-        boolean nullity = words.mySql() && (own != null && own.altered.stream().anyMatch(pair -> key.columns().contains(pair.to().name()))
-                || other != null && other.altered.stream().anyMatch(pair -> Questions.referenced(key, renamed).contains(pair.to().name())));
-        boolean mentioned = words.mySql() && own != null && !own.renamed.isEmpty() && key.columns().stream().anyMatch(own.renamed::containsValue);
-        boolean renamedThere = own != null && own.staysUnderOldName() && key.columns().stream().anyMatch(own.renamed::containsValue)
-                || other != null && other.staysUnderOldName() && Questions.referenced(key, renamed).stream().anyMatch(other.renamed::containsValue);
+        boolean ownColumns = own != null && (own.rebuilt || own.dropped().stream().anyMatch(key.columns()::contains)
+                || own.retyped.stream().anyMatch(key.columns()::contains));
+        boolean otherColumns =
+                other != null && (other.rebuilt || other.dropped().stream().anyMatch(key.referencedColumns()::contains)
+                        || other.retyped.stream().anyMatch(Questions.referenced(key, renamed)::contains));
+        boolean keyGone = droppedKeys.contains(there + "*") || droppedKeys.contains(there + referenced) || words.mySql()
+                && droppedKeys.contains(words.folded(TableNames.of(table)) + words.folded(key.columns()));
+        boolean nullity = words.mySql()
+                && (own != null && own.altered.stream().anyMatch(pair -> key.columns().contains(pair.to().name()))
+                        || other != null && other.altered.stream()
+                                .anyMatch(pair -> Questions.referenced(key, renamed).contains(pair.to().name())));
+        boolean mentioned = words.mySql() && own != null && !own.renamed.isEmpty()
+                && key.columns().stream().anyMatch(own.renamed::containsValue);
+        boolean renamedThere =
+                own != null && own.staysUnderOldName() && key.columns().stream().anyMatch(own.renamed::containsValue)
+                        || other != null && other.staysUnderOldName()
+                                && Questions.referenced(key, renamed).stream().anyMatch(other.renamed::containsValue);
         return ownColumns || otherColumns || keyGone || nullity || mentioned || renamedThere;
     }
 
     private Matching<ForeignKey> pairs(TableChange change) {
-        return Matching.of(change.before.foreignKeys(), change.after.foreignKeys(), key -> words.referenceSense(key, Questions.referenced(key, renamed)) + words.referenceActions(key),
+        return Matching.of(change.before.foreignKeys(), change.after.foreignKeys(),
+                key -> words.referenceSense(key, Questions.referenced(key, renamed)) + words.referenceActions(key),
                 key -> words.folded(key.name()));
     }
 
     private boolean referenceGoes(TableChange change, Pair<ForeignKey> pair) {
-        String one = words.referenceSense(pair.from(), Questions.referenced(pair.from(), renamed)) + words.referenceActions(pair.from());
-        String other = words.referenceSense(pair.to(), Questions.referenced(pair.to(), to)) + words.referenceActions(pair.to());
+        String one = words.referenceSense(pair.from(), Questions.referenced(pair.from(), renamed))
+                + words.referenceActions(pair.from());
+        String other = words.referenceSense(pair.to(), Questions.referenced(pair.to(), to))
+                + words.referenceActions(pair.to());
         boolean named = pair.from().name().equals(pair.to().name()) || engine.renamesConstraints();
         return !one.equals(other) || !named || shaken(change.before, pair.from());
     }
@@ -326,7 +372,9 @@ final class Planner {
     private void takeOff(TableChange change) {
         if (is(Target.SQLITE)) {
             change.indexes.gone().forEach(index -> dropIndex(change, index));
-            change.indexes.pairs().stream().filter(pair -> !change.rebuilt && (!words.indexSense(pair.from()).equals(words.indexSense(pair.to())) || !pair.from().name().equals(pair.to().name())))
+            change.indexes.pairs().stream().filter(
+                    pair -> !change.rebuilt && (!words.indexSense(pair.from()).equals(words.indexSense(pair.to()))
+                            || !pair.from().name().equals(pair.to().name())))
                     .forEach(pair -> dropIndex(change, pair.from()));
             return;
         }
@@ -336,7 +384,8 @@ final class Planner {
         references.pairs().stream().filter(pair -> referenceGoes(change, pair)).forEach(pair -> out.add(pair.from()));
         out.forEach(key -> {
             List<String> statements = new ArrayList<>(List.of(engine.dropForeignKey(table, originalKey(change, key))));
-            safe(Stage.REFERENCES_OUT, table, "Take the foreign key " + key.name() + " off " + TableNames.of(table), statements);
+            safe(Stage.REFERENCES_OUT, table, "Take the foreign key " + key.name() + " off " + TableNames.of(table),
+                    statements);
         });
         if (words.mySql()) {
             helpers(change, out);
@@ -344,50 +393,76 @@ final class Planner {
         if (change.rebuilt) {
             return;
         }
-        change.checks.gone().forEach(check -> safe(Stage.CONSTRAINTS_OUT, table, "Take the check " + check.name() + " off " + TableNames.of(table), List.of(engine.dropCheck(table, check))));
-        change.checks.pairs().stream().filter(pair -> checkGoes(change, pair)).forEach(pair -> safe(Stage.CONSTRAINTS_OUT, table,
-                "Take the check " + pair.from().name() + " off " + TableNames.of(table), List.of(engine.dropCheck(table, pair.from()))));
-        change.indexes.gone().stream().filter(index -> !(words.mySql() && SupportingIndex.isHelping(index, change.after))).forEach(index -> dropIndex(change, index));
-        change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair)).forEach(pair -> dropIndex(change, pair.from()));
+        change.checks.gone()
+                .forEach(check -> safe(Stage.CONSTRAINTS_OUT, table,
+                        "Take the check " + check.name() + " off " + TableNames.of(table),
+                        List.of(engine.dropCheck(table, check))));
+        change.checks.pairs().stream().filter(pair -> checkGoes(change, pair))
+                .forEach(pair -> safe(Stage.CONSTRAINTS_OUT, table,
+                        "Take the check " + pair.from().name() + " off " + TableNames.of(table),
+                        List.of(engine.dropCheck(table, pair.from()))));
+        change.indexes.gone().stream()
+                .filter(index -> !(words.mySql() && SupportingIndex.isHelping(index, change.after)))
+                .forEach(index -> dropIndex(change, index));
+        change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair))
+                .forEach(pair -> dropIndex(change, pair.from()));
         change.uniques.gone().forEach(key -> dropUnique(change, key));
-        change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair)).forEach(pair -> dropUnique(change, pair.from()));
+        change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair))
+                .forEach(pair -> dropUnique(change, pair.from()));
         if (keyGoes(change)) {
             boolean late = numbers(change, change.before.keyColumns());
             Table now = late ? change.after : table;
-            safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, now, "Take the primary key off " + TableNames.of(table), List.of(engine.dropPrimaryKey(now, change.before.primaryKey().orElseThrow())));
+            safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, now, "Take the primary key off " + TableNames.of(table),
+                    List.of(engine.dropPrimaryKey(now, change.before.primaryKey().orElseThrow())));
         }
     }
 
-    /** MySQL manual, “Using AUTO_INCREMENT”: the column that numbers itself is in a key at every moment, so its key goes in the statement that changes the column. */
+    /**
+     * MySQL manual, “Using AUTO_INCREMENT”: the column that numbers itself is in a key at every moment, so its key goes
+     * in the statement that changes the column.
+     */
     private boolean numbers(TableChange change, List<String> columns) {
-        return words.mySql() && columns.stream().anyMatch(name -> change.before.column(name).map(column -> column.identity() != Identity.NONE).orElse(false));
+        return words.mySql() && columns.stream().anyMatch(
+                name -> change.before.column(name).map(column -> column.identity() != Identity.NONE).orElse(false));
     }
 
     private void dropUnique(TableChange change, UniqueKey key) {
         boolean late = numbers(change, key.columns());
         Table table = late ? change.after : change.original;
-        safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table, "Take the unique key " + key.name() + " off " + TableNames.of(change.original), List.of(engine.dropUnique(table, key)));
+        safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table,
+                "Take the unique key " + key.name() + " off " + TableNames.of(change.original),
+                List.of(engine.dropUnique(table, key)));
     }
 
     private void dropIndex(TableChange change, TableIndex index) {
         boolean late = numbers(change, columns(index));
         Table table = late ? change.after : change.original;
-        safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table, "Drop the index " + index.name() + " on " + TableNames.of(change.original), List.of(engine.dropIndex(table, index)));
+        safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table,
+                "Drop the index " + index.name() + " on " + TableNames.of(change.original),
+                List.of(engine.dropIndex(table, index)));
     }
 
-    /** MySQL manual, FOREIGN KEY Constraints: the index that a reference made for itself stays behind when the reference goes. */
+    /**
+     * MySQL manual, FOREIGN KEY Constraints: the index that a reference made for itself stays behind when the reference
+     * goes.
+     */
     private void helpers(TableChange change, List<ForeignKey> out) {
         for (ForeignKey key : out) {
-            boolean served = leads(change.after.keyColumns(), key.columns()) || change.after.uniqueKeys().stream().anyMatch(own -> leads(own.columns(), key.columns()))
-                    || change.after.indexes().stream().anyMatch(own -> leads(columns(own), key.columns())) || change.after.foreignKeys().stream().anyMatch(own -> own.columns().equals(key.columns()));
+            boolean served = leads(change.after.keyColumns(), key.columns())
+                    || change.after.uniqueKeys().stream().anyMatch(own -> leads(own.columns(), key.columns()))
+                    || change.after.indexes().stream().anyMatch(own -> leads(columns(own), key.columns()))
+                    || change.after.foreignKeys().stream().anyMatch(own -> own.columns().equals(key.columns()));
             boolean ownIndex = change.before.indexes().stream().anyMatch(own -> columns(own).equals(key.columns()));
-            boolean made = !leads(change.before.keyColumns(), key.columns()) && change.before.uniqueKeys().stream().noneMatch(own -> leads(own.columns(), key.columns()))
+            boolean made = !leads(change.before.keyColumns(), key.columns())
+                    && change.before.uniqueKeys().stream().noneMatch(own -> leads(own.columns(), key.columns()))
                     && change.before.indexes().stream().noneMatch(own -> leads(columns(own), key.columns()));
-            boolean shared = change.before.foreignKeys().stream().anyMatch(own -> own != key && leads(own.columns(), key.columns()));
+            boolean shared = change.before.foreignKeys().stream()
+                    .anyMatch(own -> own != key && leads(own.columns(), key.columns()));
             String ifThere = is(Target.MARIADB) ? "IF EXISTS " : "";
             boolean loses = key.columns().stream().anyMatch(change.dropped()::contains);
             if ((!served || loses) && made && !ownIndex && (is(Target.MARIADB) || !shared)) {
-                safe(Stage.CONSTRAINTS_OUT, change.original, "Drop the index that served " + key.name(), List.of(engine.alter(change.original, "DROP INDEX " + ifThere
+                safe(Stage.CONSTRAINTS_OUT, change.original, "Drop the index that served " + key.name(),
+                        List.of(engine.alter(change.original, "DROP INDEX " + ifThere
                         + engine.name(originalKey(change, key).name()))));
             }
         }
@@ -399,38 +474,48 @@ final class Planner {
 
     private void rename(TableChange change) {
         if (!TableNames.of(change.original).equals(TableNames.of(change.before))) {
-            safe(Stage.NAMES, change.original, "Rename the table " + TableNames.of(change.original) + " to " + change.after.name(), engine.renameTable(change.original, change.after));
+            safe(Stage.NAMES, change.original,
+                    "Rename the table " + TableNames.of(change.original) + " to " + change.after.name(),
+                    engine.renameTable(change.original, change.after));
         }
-        change.renamed.forEach((before, now) -> safe(Stage.NAMES, change.after, "Rename the column " + before + " of " + change.name() + " to " + now,
+        change.renamed.forEach((before, now) -> safe(Stage.NAMES, change.after,
+                "Rename the column " + before + " of " + change.name() + " to " + now,
                 engine.renameColumn(change.after, before, now)));
         if (change.rebuilt || is(Target.SQLITE)) {
             return;
         }
         if (engine.renamesConstraints()) {
-            pairs(change).pairs().stream().filter(pair -> !referenceGoes(change, pair)).forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
-            change.checks.pairs().stream().filter(pair -> !checkGoes(change, pair)).forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
-            change.uniques.pairs().stream().filter(pair -> !uniqueGoes(change, pair)).forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
+            pairs(change).pairs().stream().filter(pair -> !referenceGoes(change, pair))
+                    .forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
+            change.checks.pairs().stream().filter(pair -> !checkGoes(change, pair))
+                    .forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
+            change.uniques.pairs().stream().filter(pair -> !uniqueGoes(change, pair))
+                    .forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
             if (!keyGoes(change) && change.before.primaryKey().isPresent() && change.after.primaryKey().isPresent()) {
                 rename(change, change.before.primaryKey().get().name(), change.after.primaryKey().get().name());
             }
         }
         if (words.mySql()) {
-            change.uniques.pairs().stream().filter(pair -> !uniqueGoes(change, pair)).forEach(pair -> renameIndex(change, pair.from().name(), pair.to().name()));
+            change.uniques.pairs().stream().filter(pair -> !uniqueGoes(change, pair))
+                    .forEach(pair -> renameIndex(change, pair.from().name(), pair.to().name()));
         }
         if (engine.renamesIndexes()) {
-            change.indexes.pairs().stream().filter(pair -> !indexGoes(change, pair)).forEach(pair -> renameIndex(change, pair.from().name(), pair.to().name()));
+            change.indexes.pairs().stream().filter(pair -> !indexGoes(change, pair))
+                    .forEach(pair -> renameIndex(change, pair.from().name(), pair.to().name()));
         }
     }
 
     private void rename(TableChange change, String before, String now) {
         if (!words.folded(before).equals(words.folded(now)) && !words.madeUp(now) && !words.madeUp(before)) {
-            safe(Stage.NAMES, change.after, "Rename the constraint " + before + " to " + now, engine.renameConstraint(change.after, before, now));
+            safe(Stage.NAMES, change.after, "Rename the constraint " + before + " to " + now,
+                    engine.renameConstraint(change.after, before, now));
         }
     }
 
     private void renameIndex(TableChange change, String before, String now) {
         if (!words.folded(before).equals(words.folded(now)) && !now.isEmpty() && !before.isEmpty()) {
-            safe(Stage.NAMES, change.after, "Rename the index " + before + " to " + now, engine.renameIndex(change.after, before, now));
+            safe(Stage.NAMES, change.after, "Rename the index " + before + " to " + now,
+                    engine.renameIndex(change.after, before, now));
         }
     }
 
@@ -439,38 +524,57 @@ final class Planner {
         Table table = change.after;
         if (is(Target.SQLITE)) {
             List<TableIndex> again = new ArrayList<>(change.indexes.fresh());
-            change.indexes.pairs().stream().filter(pair -> change.rebuilt || !words.indexSense(pair.from()).equals(words.indexSense(pair.to())) || !pair.from().name().equals(pair.to().name()))
+            change.indexes.pairs().stream()
+                    .filter(pair -> change.rebuilt || !words.indexSense(pair.from()).equals(words.indexSense(pair.to()))
+                            || !pair.from().name().equals(pair.to().name()))
                     .forEach(pair -> again.add(pair.to()));
             again.forEach(index -> addIndex(table, index));
             return;
         }
-        if (table.primaryKey().isPresent() && (change.before.primaryKey().isEmpty() || keyGoes(change) || change.rebuilt)) {
+        if (table.primaryKey().isPresent()
+                && (change.before.primaryKey().isEmpty() || keyGoes(change) || change.rebuilt)) {
             PrimaryKey key = table.primaryKey().get();
-            add(Step.of(words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL, "Make " + String.join(", ", key.columns()) + " the primary key of " + change.name(),
-                    List.of(engine.add(table, engine.writer.primaryKey(key))), questions.duplicates(change, key.columns()), "", true));
+            add(Step.of(words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL,
+                    "Make " + String.join(", ", key.columns()) + " the primary key of " + change.name(),
+                    List.of(engine.add(table, engine.writer.primaryKey(key))),
+                    questions.duplicates(change, key.columns()), "", true));
         }
         List<UniqueKey> uniques = new ArrayList<>(change.uniques.fresh());
-        change.uniques.pairs().stream().filter(pair -> change.rebuilt || uniqueGoes(change, pair)).forEach(pair -> uniques.add(pair.to()));
-        uniques.forEach(key -> add(Step.of(words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL, "Require " + String.join(", ", key.columns()) + " of " + change.name() + " to be unique",
-                List.of(engine.add(table, engine.writer.unique(key))), questions.duplicates(change, key.columns()), "", true)));
+        change.uniques.pairs().stream().filter(pair -> change.rebuilt || uniqueGoes(change, pair))
+                .forEach(pair -> uniques.add(pair.to()));
+        uniques.forEach(key -> add(Step.of(words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(),
+                Risk.MAY_FAIL, "Require " + String.join(", ", key.columns()) + " of " + change.name() + " to be unique",
+                List.of(engine.add(table, engine.writer.unique(key))), questions.duplicates(change, key.columns()), "",
+                true)));
         List<CheckRule> checks = new ArrayList<>(change.checks.fresh());
-        change.checks.pairs().stream().filter(pair -> change.rebuilt || checkGoes(change, pair)).forEach(pair -> checks.add(pair.to()));
-        checks.forEach(check -> add(Step.of(Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL, "Check every row of " + change.name() + (check.name().isEmpty() ? "" : ": " + check.name()),
-                List.of(engine.add(table, engine.writer.check(check))), questions.violations(change, check), "", true)));
+        change.checks.pairs().stream().filter(pair -> change.rebuilt || checkGoes(change, pair))
+                .forEach(pair -> checks.add(pair.to()));
+        checks.forEach(check -> add(Step.of(Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL,
+                "Check every row of " + change.name() + (check.name().isEmpty() ? "" : ": " + check.name()),
+                List.of(engine.add(table, engine.writer.check(check))), questions.violations(change, check), "",
+                true)));
         List<TableIndex> indexes = new ArrayList<>(change.indexes.fresh());
-        change.indexes.pairs().stream().filter(pair -> change.rebuilt || indexGoes(change, pair)).forEach(pair -> indexes.add(pair.to()));
-        indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty()).forEach(index -> addIndex(table, index));
+        change.indexes.pairs().stream().filter(pair -> change.rebuilt || indexGoes(change, pair))
+                .forEach(pair -> indexes.add(pair.to()));
+        indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty())
+                .forEach(index -> addIndex(table, index));
         if (words.mySql()) {
-            indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isPresent()).forEach(index -> safe(Stage.COLUMNS, table, "Add the index " + index.name(),
+            indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isPresent())
+                    .forEach(index -> safe(Stage.COLUMNS, table, "Add the index " + index.name(),
                     List.of(engine.add(table, engine.writer.indexInside(index)))));
         }
     }
 
     private void addIndex(Table table, TableIndex index) {
-        String advice = is(Target.POSTGRESQL) ? "On a large table that is written to: CREATE INDEX CONCURRENTLY, outside of a transaction." : "Reads the whole table.";
+        String advice = is(Target.POSTGRESQL)
+                ? "On a large table that is written to: CREATE INDEX CONCURRENTLY, outside of a transaction."
+                : "Reads the whole table.";
         TableChange change = changes.get(words.folded(TableNames.of(table)));
-        Optional<String> query = index.unique() && index.predicate().isEmpty() && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression) ? questions.duplicates(change, columns(index)) : Optional.empty();
-        add(Step.of(Stage.INDEXES, TableNames.of(table), index.unique() ? Risk.MAY_FAIL : Risk.SLOW, "Create the index " + index.name() + " on " + TableNames.of(table),
+        Optional<String> query = index.unique() && index.predicate().isEmpty()
+                && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression)
+                        ? questions.duplicates(change, columns(index)) : Optional.empty();
+        add(Step.of(Stage.INDEXES, TableNames.of(table), index.unique() ? Risk.MAY_FAIL : Risk.SLOW,
+                "Create the index " + index.name() + " on " + TableNames.of(table),
                 List.of(engine.writer.createIndex(table, index)), query, advice, true));
     }
 
@@ -489,8 +593,10 @@ final class Planner {
                 pairs.pairs().stream().filter(pair -> referenceGoes(change, pair)).forEach(pair -> keys.add(pair.to()));
             }
             for (ForeignKey key : keys) {
-                add(Step.of(Stage.REFERENCES, TableNames.of(table), change == null ? Risk.SAFE : Risk.MAY_FAIL, "Make " + TableNames.of(table) + " refer to " + key.referencedTable(),
-                        List.of(engine.addForeignKey(table, key)), change == null ? Optional.empty() : questions.orphans(change, key), "", true));
+                add(Step.of(Stage.REFERENCES, TableNames.of(table), change == null ? Risk.SAFE : Risk.MAY_FAIL,
+                        "Make " + TableNames.of(table) + " refer to " + key.referencedTable(),
+                        List.of(engine.addForeignKey(table, key)),
+                        change == null ? Optional.empty() : questions.orphans(change, key), "", true));
             }
         }
     }
@@ -518,11 +624,15 @@ final class Planner {
                 safe(Stage.COMMENTS, table, "Say what " + TableNames.of(table) + " is", engine.tableComment(table));
             }
             for (Column column : table.columns()) {
-                Optional<Column> before = anew || change.dropped().contains(column.name()) ? Optional.empty() : change.before.column(column.name());
-                boolean covered = inside && (before.isEmpty() || change.altered.stream().anyMatch(pair -> pair.to().name().equals(column.name())));
-                boolean handed = (change == null || change.touchesColumns()) && (handedDown(column) || before.map(this::handedDown).orElse(false));
+                Optional<Column> before = anew || change.dropped().contains(column.name()) ? Optional.empty()
+                        : change.before.column(column.name());
+                boolean covered = inside && (before.isEmpty()
+                        || change.altered.stream().anyMatch(pair -> pair.to().name().equals(column.name())));
+                boolean handed = (change == null || change.touchesColumns())
+                        && (handedDown(column) || before.map(this::handedDown).orElse(false));
                 if (!covered && (handed || !column.comment().equals(before.map(Column::comment).orElse("")))) {
-                    safe(Stage.COMMENTS, table, "Say what " + TableNames.of(table) + "." + column.name() + " is", engine.columnComment(table, column, before.map(Column::comment).orElse("").isEmpty()));
+                    safe(Stage.COMMENTS, table, "Say what " + TableNames.of(table) + "." + column.name() + " is",
+                            engine.columnComment(table, column, before.map(Column::comment).orElse("").isEmpty()));
                 }
             }
         }

@@ -35,12 +35,14 @@ final class PostgreSqlAlterations extends Alterations {
         String column = name(to.name());
         boolean byItself = Conversion.alike(from.type(), to.type()) && !(to.type() instanceof UserType);
         String through = from.type() instanceof UserType || to.type() instanceof UserType ? "::text" : "";
-        return alter(table, "ALTER COLUMN " + column + " TYPE " + writer.type(to.type()) + (byItself ? "" : " USING " + column + through + "::" + writer.type(to.type())));
+        return alter(table, "ALTER COLUMN " + column + " TYPE " + writer.type(to.type())
+                + (byItself ? "" : " USING " + column + through + "::" + writer.type(to.type())));
     }
 
     @Override
     List<String> dropIdentity(Table table, Column column) {
-        return List.of(alter(table, "ALTER COLUMN " + name(column.name()) + " DROP IDENTITY IF EXISTS"), alter(table, "ALTER COLUMN " + name(column.name()) + " DROP DEFAULT"));
+        return List.of(alter(table, "ALTER COLUMN " + name(column.name()) + " DROP IDENTITY IF EXISTS"),
+                alter(table, "ALTER COLUMN " + name(column.name()) + " DROP DEFAULT"));
     }
 
     @Override
@@ -49,7 +51,9 @@ final class PostgreSqlAlterations extends Alterations {
         if (from.identity() != Identity.NONE) {
             return super.number(table, from, to);
         }
-        return List.of(alter(table, column + " ADD " + writer.numbers(to)), "SELECT setval(pg_get_serial_sequence(" + dialect.literal(writer.name(table)) + ", " + dialect.literal(to.name())
+        return List.of(alter(table, column + " ADD " + writer.numbers(to)),
+                "SELECT setval(pg_get_serial_sequence(" + dialect.literal(writer.name(table)) + ", "
+                        + dialect.literal(to.name())
                 + "), greatest(max(" + name(to.name()) + "), 0) + 1, false) FROM " + writer.name(table));
     }
 }

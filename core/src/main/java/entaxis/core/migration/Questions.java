@@ -38,7 +38,10 @@ final class Questions {
         if (!key.referencedColumns().isEmpty()) {
             return key.referencedColumns();
         }
-        return schema.tables().stream().filter(table -> TableNames.of(table).equals(TableNames.of(key.referencedNamespace(), key.referencedTable()))).findFirst().map(Table::keyColumns).orElse(List.of());
+        return schema.tables().stream()
+                .filter(table -> TableNames.of(table)
+                        .equals(TableNames.of(key.referencedNamespace(), key.referencedTable())))
+                .findFirst().map(Table::keyColumns).orElse(List.of());
     }
 
     /** How many rows share the values of these columns with another row, as the table is before the script. */
@@ -46,14 +49,16 @@ final class Questions {
         Set<String> anew = new HashSet<>(change.dropped());
         change.fresh.forEach(column -> anew.add(column.name()));
         Map<String, String> old = change.oldNames();
-        List<String> there = columns.stream().filter(column -> !anew.contains(column)).map(column -> engine.name(old.getOrDefault(column, column))).toList();
+        List<String> there = columns.stream().filter(column -> !anew.contains(column))
+                .map(column -> engine.name(old.getOrDefault(column, column))).toList();
         String table = engine.writer.name(change.original);
         if (there.isEmpty()) {
             return Optional.of("SELECT count(*) - 1 FROM " + table);
         }
         String list = String.join(", ", there);
         String given = there.stream().map(column -> column + " IS NOT NULL").collect(Collectors.joining(" AND "));
-        return Optional.of("SELECT count(*) FROM (SELECT " + list + " FROM " + table + " WHERE " + given + " GROUP BY " + list + " HAVING count(*) > 1) same");
+        return Optional.of("SELECT count(*) FROM (SELECT " + list + " FROM " + table + " WHERE " + given + " GROUP BY "
+                + list + " HAVING count(*) > 1) same");
     }
 
     /** How many rows break a rule; none where the rule speaks of what is not there yet. */
@@ -68,16 +73,23 @@ final class Questions {
         }
         Map<String, String> exchanged = new HashMap<>();
         change.oldNames().forEach((now, before) -> exchanged.put(now.toLowerCase(Locale.ROOT), engine.name(before)));
-        return Optional.of("SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE NOT (" + words.dialect().written(Identifiers.exchanged(check.condition(), exchanged)) + ")");
+        return Optional.of("SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE NOT ("
+                + words.dialect().written(Identifiers.exchanged(check.condition(), exchanged)) + ")");
     }
 
-    /** How many rows refer to nothing, as the tables are before the script; none where a column of either side is not there yet. */
+    /**
+     * How many rows refer to nothing, as the tables are before the script; none where a column of either side is not
+     * there yet.
+     */
     Optional<String> orphans(TableChange change, ForeignKey key) {
         TableChange other = changes.get(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())));
         List<String> referenced = referenced(key, to);
-        boolean there = other != null && key.columns().stream().allMatch(column -> change.before.column(column).isPresent())
-                && referenced.stream().allMatch(column -> other.before.column(column).isPresent()) && referenced.size() == key.columns().size();
-        boolean required = key.columns().stream().allMatch(name -> change.after.column(name).map(Column::required).orElse(false));
+        boolean there =
+                other != null && key.columns().stream().allMatch(column -> change.before.column(column).isPresent())
+                        && referenced.stream().allMatch(column -> other.before.column(column).isPresent())
+                        && referenced.size() == key.columns().size();
+        boolean required =
+                key.columns().stream().allMatch(name -> change.after.column(name).map(Column::required).orElse(false));
         String table = engine.writer.name(change.original);
         if (!there) {
             return required ? Optional.of("SELECT count(*) FROM " + table) : Optional.empty();
@@ -99,6 +111,7 @@ final class Questions {
         if (!comparable) {
             return Optional.of("SELECT count(*) FROM " + table);
         }
-        return Optional.of("SELECT count(*) FROM " + table + " own WHERE " + given + "NOT EXISTS (SELECT 1 FROM " + engine.writer.name(other.original) + " there WHERE " + match + ")");
+        return Optional.of("SELECT count(*) FROM " + table + " own WHERE " + given + "NOT EXISTS (SELECT 1 FROM "
+                + engine.writer.name(other.original) + " there WHERE " + match + ")");
     }
 }

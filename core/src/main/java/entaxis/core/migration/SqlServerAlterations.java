@@ -44,17 +44,25 @@ final class SqlServerAlterations extends Alterations {
 
     @Override
     String dropPrimaryKey(Table table, PrimaryKey key) {
-        return key.name().isEmpty() ? byName(table, "SELECT name FROM sys.key_constraints WHERE parent_object_id = OBJECT_ID(" + text(writer.name(table)) + ") AND type = 'PK'", "DROP CONSTRAINT ")
+        return key.name().isEmpty()
+                ? byName(table,
+                        "SELECT name FROM sys.key_constraints WHERE parent_object_id = OBJECT_ID("
+                                + text(writer.name(table)) + ") AND type = 'PK'",
+                        "DROP CONSTRAINT ")
                 : super.dropPrimaryKey(table, key);
     }
 
     /** Carries out a change on a constraint whose name the server made up. */
     private String byName(Table table, String query, String clause) {
-        return "DECLARE @name sysname = (" + query + ");\nIF @name IS NOT NULL EXEC(N'ALTER TABLE " + writer.name(table).replace("'", "''") + " " + clause + "' + @name)";
+        return "DECLARE @name sysname = (" + query + ");\nIF @name IS NOT NULL EXEC(N'ALTER TABLE "
+                + writer.name(table).replace("'", "''") + " " + clause + "' + @name)";
     }
 
     private String dropDefault(Table table, Column column) {
-        return byName(table, "SELECT QUOTENAME(d.name) FROM sys.default_constraints d JOIN sys.columns c ON c.default_object_id = d.object_id WHERE c.object_id = OBJECT_ID(" + text(writer.name(table))
+        return byName(table,
+                "SELECT QUOTENAME(d.name) FROM sys.default_constraints d JOIN sys.columns c ON c.default_object_id = "
+                        + "d.object_id WHERE c.object_id = OBJECT_ID("
+                        + text(writer.name(table))
                 + ") AND c.name = " + text(column.name()), "DROP CONSTRAINT ");
     }
 
@@ -102,10 +110,12 @@ final class SqlServerAlterations extends Alterations {
             statements.add(dropDefault(table, to));
         }
         if (shape) {
-            statements.add(alter(table, "ALTER COLUMN " + name(to.name()) + " " + writer.type(to.type()) + (to.required() ? " NOT NULL" : " NULL")));
+            statements.add(alter(table, "ALTER COLUMN " + name(to.name()) + " " + writer.type(to.type())
+                    + (to.required() ? " NOT NULL" : " NULL")));
         }
         if (to.defaultValue().isPresent() && (defaultChanges || shape)) {
-            statements.add(add(table, "DEFAULT " + dialect.written(to.defaultValue().get()) + " FOR " + name(to.name())));
+            statements
+                    .add(add(table, "DEFAULT " + dialect.written(to.defaultValue().get()) + " FOR " + name(to.name())));
         }
         return statements;
     }
@@ -116,24 +126,29 @@ final class SqlServerAlterations extends Alterations {
     }
 
     private String property(String procedure, Table table, String comment) {
-        return "EXEC " + procedure + " N'MS_Description', " + (procedure.equals("sp_dropextendedproperty") ? "" : text(comment) + ", ") + "N'SCHEMA', " + text(schema(table)) + ", N'TABLE', "
+        return "EXEC " + procedure + " N'MS_Description', "
+                + (procedure.equals("sp_dropextendedproperty") ? "" : text(comment) + ", ") + "N'SCHEMA', "
+                + text(schema(table)) + ", N'TABLE', "
                 + text(table.name());
     }
 
     @Override
     List<String> tableComment(Table table) {
-        return List.of(guarded(table, "", property("sp_dropextendedproperty", table, "")), property("sp_addextendedproperty", table, table.comment()));
+        return List.of(guarded(table, "", property("sp_dropextendedproperty", table, "")),
+                property("sp_addextendedproperty", table, table.comment()));
     }
 
     @Override
     List<String> columnComment(Table table, Column column, boolean first) {
         String place = ", N'COLUMN', " + text(column.name());
         String add = property("sp_addextendedproperty", table, column.comment()) + place;
-        return first ? List.of(add) : List.of(guarded(table, column.name(), property("sp_dropextendedproperty", table, "") + place), add);
+        return first ? List.of(add)
+                : List.of(guarded(table, column.name(), property("sp_dropextendedproperty", table, "") + place), add);
     }
 
     private String guarded(Table table, String column, String statement) {
         String at = column.isEmpty() ? "NULL, NULL" : "N'COLUMN', " + text(column);
-        return "IF EXISTS (SELECT 1 FROM fn_listextendedproperty(N'MS_Description', N'SCHEMA', " + text(schema(table)) + ", N'TABLE', " + text(table.name()) + ", " + at + ")) " + statement;
+        return "IF EXISTS (SELECT 1 FROM fn_listextendedproperty(N'MS_Description', N'SCHEMA', " + text(schema(table))
+                + ", N'TABLE', " + text(table.name()) + ", " + at + ")) " + statement;
     }
 }

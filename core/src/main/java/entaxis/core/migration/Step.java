@@ -14,15 +14,18 @@ import java.util.Optional;
  * @param advice     how to do it in smaller steps, or what to know; may be empty
  * @param wayBack    whether the reverse script restores what was there
  */
-public record Step(Stage stage, String table, Risk risk, String what, List<String> statements, List<Question> questions, String advice, boolean wayBack) {
+public record Step(Stage stage, String table, Risk risk, String what, List<String> statements, List<Question> questions,
+        String advice, boolean wayBack) {
     /** Copies the lists. */
     public Step {
         statements = List.copyOf(statements);
         questions = List.copyOf(questions);
     }
 
-    static Step of(Stage stage, String table, Risk risk, String what, List<String> statements, Optional<String> query, String advice, boolean wayBack) {
-        return new Step(stage, table, risk, what, statements, query.map(sql -> new Question(sql, risk == Risk.LOSES_DATA)).stream().toList(), advice, wayBack);
+    static Step of(Stage stage, String table, Risk risk, String what, List<String> statements, Optional<String> query,
+            String advice, boolean wayBack) {
+        return new Step(stage, table, risk, what, statements,
+                query.map(sql -> new Question(sql, risk == Risk.LOSES_DATA)).stream().toList(), advice, wayBack);
     }
 
     static Step safe(Stage stage, String table, String what, List<String> statements) {

@@ -25,7 +25,10 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 
-/** What becomes of one table: which columns come, go, change in their place or are made anew, and which keys and indexes have to be taken off and put on again. */
+/**
+ * What becomes of one table: which columns come, go, change in their place or are made anew, and which keys and indexes
+ * have to be taken off and put on again.
+ */
 final class TableChange {
     /** The table as it is, in its own names. */
     final Table original;
@@ -52,7 +55,8 @@ final class TableChange {
     private final Target engine;
     private final Set<String> unsettled = new HashSet<>();
 
-    TableChange(Table original, Table before, Table after, Map<String, String> renamed, EngineWordingRules words, Set<String> replacedTypes, Set<String> changedStructures) {
+    TableChange(Table original, Table before, Table after, Map<String, String> renamed, EngineWordingRules words,
+            Set<String> replacedTypes, Set<String> changedStructures) {
         this.original = original;
         this.before = before;
         this.after = after;
@@ -60,15 +64,20 @@ final class TableChange {
         this.words = words;
         this.engine = words.dialect().target();
         columns(replacedTypes, changedStructures);
-        this.uniques = Matching.of(words.uniques(before), words.uniques(after), key -> words.folded(key.columns()).toString(), key -> words.folded(key.name()));
-        this.checks = Matching.of(before.checks(), after.checks(), check -> words.sense(check.condition()), check -> words.folded(check.name()));
-        this.indexes = Matching.of(before.indexes(), after.indexes(), words::indexSense, index -> words.folded(index.name()));
+        this.uniques = Matching.of(words.uniques(before), words.uniques(after),
+                key -> words.folded(key.columns()).toString(), key -> words.folded(key.name()));
+        this.checks = Matching.of(before.checks(), after.checks(), check -> words.sense(check.condition()),
+                check -> words.folded(check.name()));
+        this.indexes =
+                Matching.of(before.indexes(), after.indexes(), words::indexSense, index -> words.folded(index.name()));
         this.keyChanges = !words.folded(before.keyColumns()).equals(words.folded(after.keyColumns()));
         this.reordered = words.ordersColumns() && !order(before, after).equals(order(after, before));
         this.rebuilt = switch (engine) {
             case SQLITE -> rebuildsInSqlite();
             case SQLSERVER -> numberingChanges();
-            case ORACLE -> numberingChanges() || altered.stream().anyMatch(pair -> !words.type(pair.from().type()).equals(words.type(pair.to().type())) && !Conversion.alike(pair.from().type(), pair.to().type()));
+            case ORACLE -> numberingChanges() || altered.stream()
+                    .anyMatch(pair -> !words.type(pair.from().type()).equals(words.type(pair.to().type()))
+                            && !Conversion.alike(pair.from().type(), pair.to().type()));
             default -> false;
         };
     }
@@ -85,11 +94,13 @@ final class TableChange {
 
     private List<String> order(Table table, Table other) {
         Set<String> there = new HashSet<>(words.folded(other.columns().stream().map(Column::name).toList()));
-        return words.folded(table.columns().stream().map(Column::name).toList()).stream().filter(there::contains).toList();
+        return words.folded(table.columns().stream().map(Column::name).toList()).stream().filter(there::contains)
+                .toList();
     }
 
     private void columns(Set<String> replacedTypes, Set<String> changedStructures) {
-        Matching<Column> pairs = Matching.of(before.columns(), after.columns(), column -> words.folded(column.name()), column -> "");
+        Matching<Column> pairs =
+                Matching.of(before.columns(), after.columns(), column -> words.folded(column.name()), column -> "");
         gone.addAll(pairs.gone());
         fresh.addAll(pairs.fresh());
         List<Pair<Column>> settled = new ArrayList<>();
@@ -97,9 +108,11 @@ final class TableChange {
             Column from = pair.from();
             Column to = pair.to();
             boolean typed = !words.type(from.type()).equalsIgnoreCase(words.type(to.type()));
-            boolean computed = to.generated().isPresent() && !words.computedSense(from).equals(words.computedSense(to)) || from.generated().isPresent() && to.generated().isEmpty();
+            boolean computed = to.generated().isPresent() && !words.computedSense(from).equals(words.computedSense(to))
+                    || from.generated().isPresent() && to.generated().isEmpty();
             boolean structure = to.type() instanceof UserType(String type) && changedStructures.contains(type);
-            boolean impossible = typed && Conversion.of(from.type(), to.type(), engine) == Conversion.IMPOSSIBLE || typed && to.generated().isPresent();
+            boolean impossible = typed && Conversion.of(from.type(), to.type(), engine) == Conversion.IMPOSSIBLE
+                    || typed && to.generated().isPresent();
             if (computed || structure || impossible) {
                 replaced.add(pair);
                 continue;
@@ -120,7 +133,8 @@ final class TableChange {
             renamed.values().forEach(name -> moving.add(name.toLowerCase(java.util.Locale.ROOT)));
         }
         for (Pair<Column> pair : settled) {
-            boolean depends = follows && pair.to().generated().isPresent() && speaksOf(pair.to().generated().get(), moving, words.dialect());
+            boolean depends = follows && pair.to().generated().isPresent()
+                    && speaksOf(pair.to().generated().get(), moving, words.dialect());
             if (depends) {
                 replaced.add(pair);
                 unsettled.add(pair.to().name());
@@ -131,31 +145,51 @@ final class TableChange {
         }
     }
 
-    /** MariaDB documentation, “JSON Data Type”: the column's own check of its text goes by its name, and does not follow a new one. */
+    /**
+     * MariaDB documentation, “JSON Data Type”: the column's own check of its text goes by its name, and does not follow
+     * a new one.
+     */
     private boolean checkedUnderOldName(Column column) {
-        return engine == Target.MARIADB && column.type() instanceof SqlType.JsonType && renamed.containsValue(column.name());
+        return engine == Target.MARIADB && column.type() instanceof SqlType.JsonType
+                && renamed.containsValue(column.name());
     }
 
     private boolean differs(Pair<Column> pair) {
-        return pair.from().required() != pair.to().required() || !words.defaultSense(pair.from()).equals(words.defaultSense(pair.to())) || !words.identity(pair.from()).equals(words.identity(pair.to()))
-                || !pair.from().details().onUpdate().map(words::sense).equals(pair.to().details().onUpdate().map(words::sense))
-                || pair.from().details().collation().isPresent() && pair.to().details().collation().isPresent() && !pair.from().details().collation().equals(pair.to().details().collation());
+        return pair.from().required() != pair.to().required()
+                || !words.defaultSense(pair.from()).equals(words.defaultSense(pair.to()))
+                || !words.identity(pair.from()).equals(words.identity(pair.to()))
+                || !pair.from().details().onUpdate().map(words::sense)
+                        .equals(pair.to().details().onUpdate().map(words::sense))
+                || pair.from().details().collation().isPresent() && pair.to().details().collation().isPresent()
+                        && !pair.from().details().collation().equals(pair.to().details().collation());
     }
 
     private boolean numberingChanges() {
-        return java.util.stream.Stream.concat(altered.stream(), replaced.stream()).anyMatch(pair -> (pair.from().identity() == Identity.NONE) != (pair.to().identity() == Identity.NONE)
+        return java.util.stream.Stream.concat(altered.stream(), replaced.stream()).anyMatch(pair -> (pair.from()
+                .identity() == Identity.NONE) != (pair.to().identity() == Identity.NONE)
                 || engine == Target.SQLSERVER && !words.identity(pair.from()).equals(words.identity(pair.to())));
     }
 
-    /** SQLite documentation, ALTER TABLE, “Making Other Kinds Of Table Schema Changes”: what RENAME and ADD COLUMN cannot do needs a new table. */
+    /**
+     * SQLite documentation, ALTER TABLE, “Making Other Kinds Of Table Schema Changes”: what RENAME and ADD COLUMN
+     * cannot do needs a new table.
+     */
     private boolean rebuildsInSqlite() {
-        boolean plainAdditions = fresh.stream().allMatch(column -> column.generated().isEmpty() && column.identity() == Identity.NONE
-                && (column.defaultValue().isEmpty() ? !column.required() : column.defaultValue().get().matches("[+-]?[0-9.]+|'([^']|'')*'")))
-                && after.columns().subList(Math.max(0, after.columns().size() - fresh.size()), after.columns().size()).equals(fresh);
-        return !gone.isEmpty() || !altered.isEmpty() || !replaced.isEmpty() || reordered || !plainAdditions || keyChanges || !uniques.gone().isEmpty() || !uniques.fresh().isEmpty()
-                || !checks.gone().isEmpty() || !checks.fresh().isEmpty() || uniques.pairs().stream().anyMatch(pair -> !pair.from().equals(pair.to()))
-                || checks.pairs().stream().anyMatch(pair -> !pair.from().name().equals(pair.to().name()) || !words.sense(pair.from().condition()).equals(words.sense(pair.to().condition())))
-                || !before.primaryKey().map(PrimaryKey::name).equals(after.primaryKey().map(PrimaryKey::name)) || !referencesAlike();
+        boolean plainAdditions = fresh
+                .stream().allMatch(column -> column.generated().isEmpty() && column.identity() == Identity.NONE
+                        && (column.defaultValue().isEmpty() ? !column.required()
+                                : column.defaultValue().get().matches("[+-]?[0-9.]+|'([^']|'')*'")))
+                && after.columns().subList(Math.max(0, after.columns().size() - fresh.size()), after.columns().size())
+                        .equals(fresh);
+        return !gone.isEmpty() || !altered.isEmpty() || !replaced.isEmpty() || reordered || !plainAdditions
+                || keyChanges || !uniques.gone().isEmpty() || !uniques.fresh().isEmpty()
+                || !checks.gone().isEmpty() || !checks.fresh().isEmpty()
+                || uniques.pairs().stream().anyMatch(pair -> !pair.from().equals(pair.to()))
+                || checks.pairs().stream()
+                        .anyMatch(pair -> !pair.from().name().equals(pair.to().name())
+                                || !words.sense(pair.from().condition()).equals(words.sense(pair.to().condition())))
+                || !before.primaryKey().map(PrimaryKey::name).equals(after.primaryKey().map(PrimaryKey::name))
+                || !referencesAlike();
     }
 
     private boolean referencesAlike() {
@@ -164,7 +198,8 @@ final class TableChange {
 
     private Set<String> references(Table table) {
         Set<String> senses = new HashSet<>();
-        table.foreignKeys().forEach(key -> senses.add(words.folded(key.name()) + words.referenceSense(key, List.of()) + words.referenceActions(key)));
+        table.foreignKeys().forEach(key -> senses
+                .add(words.folded(key.name()) + words.referenceSense(key, List.of()) + words.referenceActions(key)));
         return senses;
     }
 
@@ -187,7 +222,10 @@ final class TableChange {
         return names;
     }
 
-    /** Whether keys and indexes on some columns are taken off before the change: because a column goes, or because the engine changes no type under them. */
+    /**
+     * Whether keys and indexes on some columns are taken off before the change: because a column goes, or because the
+     * engine changes no type under them.
+     */
     boolean disturbs(List<String> columns) {
         boolean strict = engine == Target.SQLSERVER || engine == Target.ORACLE || engine == Target.H2;
         Set<String> dropped = small(dropped());
@@ -195,15 +233,23 @@ final class TableChange {
         if (staysUnderOldName()) {
             types.addAll(small(new HashSet<>(renamed.values())));
         }
-        return rebuilt || columns.stream().anyMatch(column -> dropped.contains(column.toLowerCase(java.util.Locale.ROOT)) || types.contains(column.toLowerCase(java.util.Locale.ROOT)));
+        return rebuilt
+                || columns.stream().anyMatch(column -> dropped.contains(column.toLowerCase(java.util.Locale.ROOT))
+                        || types.contains(column.toLowerCase(java.util.Locale.ROOT)));
     }
 
-    /** H2 goes on calling a renamed column by its old name in KEY_COLUMN_USAGE, unless the key is put on again (seen in version 2.4). */
+    /**
+     * H2 goes on calling a renamed column by its old name in KEY_COLUMN_USAGE, unless the key is put on again (seen in
+     * version 2.4).
+     */
     boolean staysUnderOldName() {
         return engine == Target.H2;
     }
 
-    /** Whether an expression has to be taken off before the change, because it speaks of columns that go, get another type or another name. */
+    /**
+     * Whether an expression has to be taken off before the change, because it speaks of columns that go, get another
+     * type or another name.
+     */
     boolean disturbs(String expression) {
         Set<String> touched = small(unsettled);
         touched.addAll(small(retyped));
@@ -213,14 +259,19 @@ final class TableChange {
         return rebuilt || speaksOf(expression, touched, words.dialect()) || lost(expression);
     }
 
-    /** H2 and MariaDB forget a check that speaks of no column when they copy the table (seen in versions 2.4 and 11.4). */
+    /**
+     * H2 and MariaDB forget a check that speaks of no column when they copy the table (seen in versions 2.4 and 11.4).
+     */
     private boolean lost(String expression) {
-        return (engine == Target.H2 || engine == Target.MARIADB) && touchesColumns() && !speaksOf(expression, small(new HashSet<>(before.columns().stream().map(Column::name).toList())), words.dialect());
+        return (engine == Target.H2 || engine == Target.MARIADB) && touchesColumns() && !speaksOf(expression,
+                small(new HashSet<>(before.columns().stream().map(Column::name).toList())), words.dialect());
     }
 
     boolean disturbs(TableIndex index) {
-        List<String> plain = index.columns().stream().filter(part -> !part.expression()).map(TableIndex.IndexColumn::name).toList();
-        return disturbs(plain) || index.columns().stream().anyMatch(part -> part.expression() && disturbs(part.name())) || index.predicate().map(this::disturbs).orElse(false);
+        List<String> plain =
+                index.columns().stream().filter(part -> !part.expression()).map(TableIndex.IndexColumn::name).toList();
+        return disturbs(plain) || index.columns().stream().anyMatch(part -> part.expression() && disturbs(part.name()))
+                || index.predicate().map(this::disturbs).orElse(false);
     }
 
     /** Old names of columns, by wanted name. */
@@ -232,6 +283,7 @@ final class TableChange {
 
     /** Whether anything of the columns changes. */
     boolean touchesColumns() {
-        return !gone.isEmpty() || !fresh.isEmpty() || !altered.isEmpty() || !replaced.isEmpty() || !renamed.isEmpty() || rebuilt;
+        return !gone.isEmpty() || !fresh.isEmpty() || !altered.isEmpty() || !replaced.isEmpty() || !renamed.isEmpty()
+                || rebuilt;
     }
 }

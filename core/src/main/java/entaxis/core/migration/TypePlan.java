@@ -19,7 +19,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** What becomes of domains, enumerations and structured types: changed in place where the engine can, else made anew under their name with the columns taken along. */
+/**
+ * What becomes of domains, enumerations and structured types: changed in place where the engine can, else made anew
+ * under their name with the columns taken along.
+ */
 final class TypePlan {
     private static final String BEFORE = "_before";
     private final Schema to;
@@ -40,8 +43,10 @@ final class TypePlan {
         while (more) {
             more = false;
             for (Pair<TypeDefinition> pair : pairs.pairs()) {
-                boolean own = !TypeChange.inPlace(pair.from(), pair.to(), words) && !words.sense(pair.from()).equals(words.sense(pair.to()));
-                boolean through = TypeChange.parts(pair.to()).anyMatch(name -> replaced.contains(name) || structures.contains(name));
+                boolean own = !TypeChange.inPlace(pair.from(), pair.to(), words)
+                        && !words.sense(pair.from()).equals(words.sense(pair.to()));
+                boolean through = TypeChange.parts(pair.to())
+                        .anyMatch(name -> replaced.contains(name) || structures.contains(name));
                 if (own || through) {
                     more |= (pair.to() instanceof StructureDefinition ? structures : replaced).add(pair.to().name());
                 }
@@ -64,24 +69,30 @@ final class TypePlan {
             Optional<Pair<TypeDefinition>> pair = pairs.pairs().stream().filter(both -> both.to() == type).findFirst();
             boolean anew = replaced.contains(type.name()) || structures.contains(type.name());
             if (pair.isEmpty()) {
-                steps.add(Step.safe(Stage.TYPES, "", "Create the type " + type.name(), List.of(engine.scripts.createType(type, to))));
+                steps.add(Step.safe(Stage.TYPES, "", "Create the type " + type.name(),
+                        List.of(engine.scripts.createType(type, to))));
             } else if (anew && dialect.target() == Target.ORACLE) {
-                steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Make the type " + type.name() + " anew", List.of("DROP TYPE " + engine.writer.qualified("", type.name()) + " FORCE",
+                steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Make the type " + type.name() + " anew",
+                        List.of("DROP TYPE " + engine.writer.qualified("", type.name()) + " FORCE",
                         engine.scripts.createType(type, to)), Optional.empty(), "", true));
             } else if (anew) {
                 List<String> statements = new ArrayList<>(engine.renameType(pair.get().from(), old(type)));
                 statements.add(engine.scripts.createType(type, to));
-                steps.add(Step.of(Stage.TYPES, "", Risk.SLOW, "Make the type " + type.name() + " anew", statements, Optional.empty(), "Every table with a column of this type is written again.", true));
+                steps.add(Step.of(Stage.TYPES, "", Risk.SLOW, "Make the type " + type.name() + " anew", statements,
+                        Optional.empty(), "Every table with a column of this type is written again.", true));
             } else if (!words.sense(pair.get().from()).equals(words.sense(type))) {
                 changeInPlace(pair.get(), steps);
             }
         }
         for (TypeDefinition type : pairs.gone().reversed()) {
-            steps.add(Step.safe(Stage.TYPES_OUT, "", "Drop the type " + type.name(), engine.dropType(type, type.name())));
+            steps.add(
+                    Step.safe(Stage.TYPES_OUT, "", "Drop the type " + type.name(), engine.dropType(type, type.name())));
         }
         for (Pair<TypeDefinition> pair : pairs.pairs().reversed()) {
-            if ((replaced.contains(pair.to().name()) || structures.contains(pair.to().name())) && dialect.target() != Target.ORACLE) {
-                steps.add(Step.safe(Stage.TYPES_OUT, "", "Drop what the type " + pair.to().name() + " was", engine.dropType(pair.from(), old(pair.to()))));
+            if ((replaced.contains(pair.to().name()) || structures.contains(pair.to().name()))
+                    && dialect.target() != Target.ORACLE) {
+                steps.add(Step.safe(Stage.TYPES_OUT, "", "Drop what the type " + pair.to().name() + " was",
+                        engine.dropType(pair.from(), old(pair.to()))));
             }
         }
     }
@@ -98,31 +109,36 @@ final class TypePlan {
             for (int i = 0; i < now.values().size(); i++) {
                 String value = now.values().get(i);
                 if (!there.contains(value)) {
-                    String place = i > 0 ? " AFTER " + dialect.literal(now.values().get(i - 1)) : there.isEmpty() ? "" : " BEFORE " + dialect.literal(there.getFirst());
+                    String place = i > 0 ? " AFTER " + dialect.literal(now.values().get(i - 1)) : there.isEmpty() ? ""
+                            : " BEFORE " + dialect.literal(there.getFirst());
                     statements.add("ALTER TYPE " + name + " ADD VALUE " + dialect.literal(value) + place);
                     there.add(value);
                 }
             }
-            steps.add(Step.of(Stage.FIRST, "", Risk.SAFE, "Add values to " + now.name(), statements, Optional.empty(), "Before the transaction: a new value can be used only when it is committed.", false));
+            steps.add(Step.of(Stage.FIRST, "", Risk.SAFE, "Add values to " + now.name(), statements, Optional.empty(),
+                    "Before the transaction: a new value can be used only when it is committed.", false));
             return;
         }
         if (pair.from() instanceof DomainDefinition before && pair.to() instanceof DomainDefinition now) {
             List<String> statements = new ArrayList<>();
             String alter = "ALTER DOMAIN " + name + " ";
             if (!before.defaultValue().equals(now.defaultValue())) {
-                statements.add(alter + now.defaultValue().map(text -> "SET DEFAULT " + dialect.written(text)).orElse("DROP DEFAULT"));
+                statements.add(alter + now.defaultValue().map(text -> "SET DEFAULT " + dialect.written(text))
+                        .orElse("DROP DEFAULT"));
             }
             boolean ownWord = dialect.target() == Target.POSTGRESQL;
             Optional<CheckRule> was = ownWord ? before.rule() : before.check();
             Optional<CheckRule> becomes = ownWord ? now.rule() : now.check();
-            if (!was.map(check -> words.sense(check.condition())).equals(becomes.map(check -> words.sense(check.condition())))) {
+            if (!was.map(check -> words.sense(check.condition()))
+                    .equals(becomes.map(check -> words.sense(check.condition())))) {
                 was.ifPresent(check -> statements.add(alter + "DROP CONSTRAINT " + engine.name(check.name())));
                 becomes.ifPresent(check -> statements.add(alter + "ADD " + engine.writer.check(check)));
             }
             if (ownWord && before.required() != now.required()) {
                 statements.add(alter + (now.required() ? "SET NOT NULL" : "DROP NOT NULL"));
             }
-            steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Change the rules of the domain " + now.name(), statements, Optional.empty(), "Every column of this domain is checked.", true));
+            steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Change the rules of the domain " + now.name(),
+                    statements, Optional.empty(), "Every column of this domain is checked.", true));
         }
     }
 
@@ -134,7 +150,9 @@ final class TypePlan {
             Optional<Pair<TypeDefinition>> pair = pairs.pairs().stream().filter(both -> both.to() == type).findFirst();
             boolean anew = pair.isEmpty() || replaced.contains(type.name()) || structures.contains(type.name());
             if (!type.comment().equals(anew ? "" : pair.get().from().comment())) {
-                steps.add(Step.safe(Stage.COMMENTS, "", "Say what " + type.name() + " is", List.of("COMMENT ON " + engine.scripts.kind(type) + " " + engine.writer.qualified("", type.name()) + " IS "
+                steps.add(Step.safe(Stage.COMMENTS, "", "Say what " + type.name() + " is",
+                        List.of("COMMENT ON " + engine.scripts.kind(type) + " "
+                                + engine.writer.qualified("", type.name()) + " IS "
                         + dialect.literal(type.comment()))));
             }
         }

@@ -20,8 +20,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * The everyday form of a fault against the normal forms, seen only across entities (common practice): questions about one entity and the others. Linear in the
- * attributes, but for joins, for which each pair of tables is looked at.
+ * The everyday form of a fault against the normal forms, seen only across entities (common practice): questions about
+ * one entity and the others. Linear in the attributes, but for joins, for which each pair of tables is looked at.
  *
  * @param other     the entity that it is about beside the asked one
  * @param attribute the attribute of the asked one that it is about, if it is a single one
@@ -37,13 +37,18 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
         JOIN_OF_TWO
     }
 
-    private static final Set<String> EVERYDAY = Set.of("id", "ids", "uid", "uuid", "ts", "at", "on", "by", "date", "time", "timestamp", "type", "kind", "state", "status", "order", "sort",
-            "count", "number", "no", "num", "flag", "version", "position", "pos", "size", "length", "level", "context", "user", "name", "value", "key", "code", "enabled", "active",
-            "deleted", "ctime", "mtime", "created", "modified", "updated", "hash", "checksum", "comment", "comments", "description", "data", "text", "inverse", "message", "title", "usec", "host", "server", "username", "domain");
+    private static final Set<String> EVERYDAY = Set.of("id", "ids", "uid", "uuid", "ts", "at", "on", "by", "date",
+            "time", "timestamp", "type", "kind", "state", "status", "order", "sort",
+            "count", "number", "no", "num", "flag", "version", "position", "pos", "size", "length", "level", "context",
+            "user", "name", "value", "key", "code", "enabled", "active",
+            "deleted", "ctime", "mtime", "created", "modified", "updated", "hash", "checksum", "comment", "comments",
+            "description", "data", "text", "inverse", "message", "title", "usec", "host", "server", "username",
+            "domain");
     private static final int MAX_ALIKE = 12;
     /** Tables that a telling name stands in at most: the asked one, two others and one more. */
     private static final int SMALL_SIZE = 4;
-    private static final Set<String> COMMON = Set.of("name", "note", "notes", "remark", "remarks", "comment", "description", "state", "status", "id", "no", "code", "title", "kind", "type", "purpose",
+    private static final Set<String> COMMON = Set.of("name", "note", "notes", "remark", "remarks", "comment",
+            "description", "state", "status", "id", "no", "code", "title", "kind", "type", "purpose",
             "created_at", "updated_at", "created_on", "updated_on", "capacity");
 
     /** What is asked about an entity. */
@@ -55,7 +60,10 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
         return found;
     }
 
-    /** What is asked about single attributes of an entity; it depends on the entities that it is related to, and on no others. */
+    /**
+     * What is asked about single attributes of an entity; it depends on the entities that it is related to, and on no
+     * others.
+     */
     public static List<AcrossEntities> facts(Design design, Entity entity, List<Relationship> own) {
         List<AcrossEntities> found = new ArrayList<>();
         sameFact(design, entity, own, found);
@@ -66,41 +74,52 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
     /** Its own attributes outside the keys, by their name as a column. */
     private static Map<String, Attribute> facts(Entity entity) {
         Map<String, Attribute> facts = new LinkedHashMap<>();
-        entity.attributes().stream().filter(attribute -> !entity.inKey(attribute.id())).forEach(attribute -> facts.put(SqlName.of(attribute.name()), attribute));
+        entity.attributes().stream().filter(attribute -> !entity.inKey(attribute.id()))
+                .forEach(attribute -> facts.put(SqlName.of(attribute.name()), attribute));
         return facts;
     }
 
-    private static void sameFact(Design design, Entity entity, List<Relationship> relationships, List<AcrossEntities> found) {
+    private static void sameFact(Design design, Entity entity, List<Relationship> relationships,
+            List<AcrossEntities> found) {
         Map<String, Attribute> own = facts(entity);
-        relationships.stream().map(one -> one.first().entity().equals(entity.id()) ? one.second().entity() : one.first().entity())
-                .filter(other -> !other.equals(entity.id())).distinct().map(design.entities()::get).forEach(other -> facts(other).forEach((name, attribute) -> {
+        relationships.stream()
+                .map(one -> one.first().entity().equals(entity.id()) ? one.second().entity() : one.first().entity())
+                .filter(other -> !other.equals(entity.id())).distinct().map(design.entities()::get)
+                .forEach(other -> facts(other).forEach((name, attribute) -> {
                     if (own.containsKey(name) && !everyday(name) && own.get(name).type().equals(attribute.type())) {
-                        found.add(new AcrossEntities(Kind.SAME_FACT, other.id(), Optional.of(own.get(name).id()), own.get(name).name() + " stands in " + other.name()
-                                + " too. Is it one fact stored twice? Then keep it where its key is, and drop it here or there."));
+                        found.add(new AcrossEntities(Kind.SAME_FACT, other.id(), Optional.of(own.get(name).id()), own
+                                .get(name).name() + " stands in " + other.name()
+                                + " too. Is it one fact stored twice? Then keep it where its key is, and drop it here "
+                                + "or there."));
                     }
                 }));
     }
 
     /** An attribute that begins with the name of an entity it refers to. */
-    private static void describesAnother(Design design, Entity entity, List<Relationship> relationships, List<AcrossEntities> found) {
+    private static void describesAnother(Design design, Entity entity, List<Relationship> relationships,
+            List<AcrossEntities> found) {
         for (Relationship relationship : relationships) {
-            Optional<Entity> parent = relationship.childEntity().filter(entity.id()::equals).flatMap(child -> relationship.parentEntity()).flatMap(design.entities()::find);
+            Optional<Entity> parent = relationship.childEntity().filter(entity.id()::equals)
+                    .flatMap(child -> relationship.parentEntity()).flatMap(design.entities()::find);
             if (parent.isEmpty() || parent.get().id().equals(entity.id())) {
                 continue;
             }
             String prefix = SqlName.of(parent.get().name()) + "_";
             facts(entity).forEach((name, attribute) -> {
                 if (name.toLowerCase(Locale.ROOT).startsWith(prefix)) {
-                    found.add(new AcrossEntities(Kind.DESCRIBES_ANOTHER, parent.get().id(), Optional.of(attribute.id()), attribute.name() + " seems to describe the " + parent.get().name().toLowerCase(Locale.ROOT) + ", not the "
-                            + entity.name().toLowerCase(Locale.ROOT) + ". Should it move to " + parent.get().name() + "?"));
+                    found.add(new AcrossEntities(Kind.DESCRIBES_ANOTHER, parent.get().id(), Optional.of(attribute.id()),
+                            attribute.name() + " seems to describe the " + parent.get().name().toLowerCase(Locale.ROOT)
+                                    + ", not the "
+                                    + entity.name().toLowerCase(Locale.ROOT) + ". Should it move to "
+                                    + parent.get().name() + "?"));
                 }
             });
         }
     }
 
     /**
-     * Each entity all of whose columns stand, with their types, in two others that share a key of one of them, with the question whether it is their
-     * join. Only tables that share two columns or more with it are looked at.
+     * Each entity all of whose columns stand, with their types, in two others that share a key of one of them, with the
+     * question whether it is their join. Only tables that share two columns or more with it are looked at.
      */
     public static Map<EntityId, AcrossEntities> joins(Design design, Derivation derivation) {
         Map<EntityId, Table> tables = new LinkedHashMap<>();
@@ -108,7 +127,8 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
         for (Entity entity : design.entities()) {
             derivation.stated().table(entity.id()).ifPresent(table -> {
                 tables.put(entity.id(), table);
-                table.columns().forEach(column -> having.computeIfAbsent(column.name(), any -> new ArrayList<>()).add(entity.id()));
+                table.columns().forEach(
+                        column -> having.computeIfAbsent(column.name(), any -> new ArrayList<>()).add(entity.id()));
             });
         }
         Map<EntityId, AcrossEntities> found = new LinkedHashMap<>();
@@ -119,16 +139,20 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
             });
             if (elsewhere) {
                 Map<EntityId, Integer> shared = new LinkedHashMap<>();
-                table.columns().forEach(column -> having.get(column.name()).stream().filter(other -> !other.equals(id)).limit(MAX_ALIKE)
+                table.columns()
+                        .forEach(column -> having.get(column.name()).stream().filter(other -> !other.equals(id))
+                                .limit(MAX_ALIKE)
                         .forEach(other -> shared.merge(other, 1, Integer::sum)));
-                List<EntityId> others = shared.entrySet().stream().filter(one -> one.getValue() > 1).map(Map.Entry::getKey).toList();
+                List<EntityId> others =
+                        shared.entrySet().stream().filter(one -> one.getValue() > 1).map(Map.Entry::getKey).toList();
                 joinOfTwo(design, id, table, others, tables).ifPresent(one -> found.put(id, one));
             }
         });
         return found;
     }
 
-    private static Optional<AcrossEntities> joinOfTwo(Design design, EntityId id, Table own, List<EntityId> others, Map<EntityId, Table> tables) {
+    private static Optional<AcrossEntities> joinOfTwo(Design design, EntityId id, Table own, List<EntityId> others,
+            Map<EntityId, Table> tables) {
         for (int i = 0; i < others.size(); i++) {
             for (int j = i + 1; j < others.size(); j++) {
                 Table first = tables.get(others.get(i));
@@ -141,8 +165,10 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
                 all.addAll(inSecond);
                 boolean needed = inFirst.size() < own.columns().size() && inSecond.size() < own.columns().size();
                 if (needed && all.size() == own.columns().size() && (keyed(first, both) || keyed(second, both))) {
-                    return Optional.of(new AcrossEntities(Kind.JOIN_OF_TWO, others.get(i), Optional.empty(), "Every column of " + design.entities().get(id).name()
-                            + " stands in " + design.entities().get(others.get(i)).name() + " or " + design.entities().get(others.get(j)).name()
+                    return Optional.of(new AcrossEntities(Kind.JOIN_OF_TWO, others.get(i), Optional.empty(),
+                            "Every column of " + design.entities().get(id).name()
+                                    + " stands in " + design.entities().get(others.get(i)).name() + " or "
+                                    + design.entities().get(others.get(j)).name()
                             + ". Is it their join? Then a view says the same and cannot disagree."));
                 }
             }
@@ -159,11 +185,15 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
     /** The columns of a table that another has with the same type. */
     private static Set<String> common(Table own, Table other) {
         Set<String> names = new HashSet<>();
-        own.columns().forEach(column -> other.column(column.name()).filter(same -> same.type().equals(column.type())).ifPresent(same -> names.add(same.name())));
+        own.columns().forEach(column -> other.column(column.name()).filter(same -> same.type().equals(column.type()))
+                .ifPresent(same -> names.add(same.name())));
         return names;
     }
 
-    /** Whether a name says what the value is of a row like any other, such as when it was changed, so that many entities have it. */
+    /**
+     * Whether a name says what the value is of a row like any other, such as when it was changed, so that many entities
+     * have it.
+     */
     private static boolean everyday(String name) {
         return COMMON.contains(name) || EVERYDAY.contains(name.substring(name.lastIndexOf('_') + 1));
     }

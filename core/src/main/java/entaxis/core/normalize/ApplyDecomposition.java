@@ -49,8 +49,9 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Carries a remedy out on the design, as one edit: new entities get what their pieces hold, the entity keeps the rest and refers to them, its relationships go where
- * their columns go, sample rows are split, and everything that named a column finds it at its new place. Refused, with the reason, where rows or other elements forbid it.
+ * Carries a remedy out on the design, as one edit: new entities get what their pieces hold, the entity keeps the rest
+ * and refers to them, its relationships go where their columns go, sample rows are split, and everything that named a
+ * column finds it at its new place. Refused, with the reason, where rows or other elements forbid it.
  */
 public final class ApplyDecomposition {
     /** A change, or why there is none. */
@@ -111,7 +112,8 @@ public final class ApplyDecomposition {
             run.checkRows();
             Design next = run.next();
             Optional<Problem> fault = run.names(next);
-            return fault.<Result>map(Result.Refused::new).orElseGet(() -> new Result.Ready(next, Patch.between(design, next),
+            return fault.<Result>map(Result.Refused::new)
+                    .orElseGet(() -> new Result.Ready(next, Patch.between(design, next),
                     run.ids.stream().filter(id -> !id.equals(run.about.entity().id())).toList(), run.remarks));
         } catch (Impossible e) {
             return new Result.Refused(new Problem("", e.getMessage()));
@@ -127,11 +129,13 @@ public final class ApplyDecomposition {
             Evidence evidence = Evidence.of(about.rows(), byKey);
             if (!evidence.agrees()) {
                 Evidence.Contradiction rows = evidence.breaking().getFirst();
-                throw new Impossible("Rows " + (rows.usual() + 1) + " and " + (rows.other() + 1) + " contradict " + about.relation().text(byKey)
+                throw new Impossible("Rows " + (rows.usual() + 1) + " and " + (rows.other() + 1) + " contradict "
+                        + about.relation().text(byKey)
                         + ": one of the two facts would be lost. Correct the rows, or the dependency, first.");
             }
         }
-        if (!remedy.decomposition().lossless() || !Join.restores(about.rows(), pieces.stream().map(Piece::attributes).toList())) {
+        if (!remedy.decomposition().lossless()
+                || !Join.restores(about.rows(), pieces.stream().map(Piece::attributes).toList())) {
             throw new Impossible("The pieces do not join back to the same rows, so nothing was changed.");
         }
     }
@@ -139,7 +143,8 @@ public final class ApplyDecomposition {
     /** The rules for names, asked of each new entity by renaming it to what it is called. */
     private Optional<Problem> names(Design next) {
         for (int i = 0; i < pieces.size(); i++) {
-            if (i != remedy.keeper() && Editor.apply(next, new Change.RenameEntity(ids.get(i), pieces.get(i).name())) instanceof Outcome.Refused refused) {
+            if (i != remedy.keeper() && Editor.apply(next,
+                    new Change.RenameEntity(ids.get(i), pieces.get(i).name())) instanceof Outcome.Refused refused) {
                 return Optional.of(new Problem("name-" + i, refused.problems().getFirst().message()));
             }
         }
@@ -152,10 +157,12 @@ public final class ApplyDecomposition {
             ids.add(i == remedy.keeper() ? old.id() : new EntityId(fresh.id('e')));
         }
         Piece kept = pieces.get(remedy.keeper());
-        boolean referredTo = design.relationships().stream().anyMatch(relationship -> relationship.manyToMany() ? relationship.touches(old.id())
+        boolean referredTo = design.relationships().stream()
+                .anyMatch(relationship -> relationship.manyToMany() ? relationship.touches(old.id())
                 : relationship.parentEntity().equals(Optional.of(old.id())));
         if (referredTo && !kept.key().equals(about.key())) {
-            throw new Impossible("Other entities refer to " + old.name() + " by {" + about.relation().text(about.key()) + "}, which would no longer be its key. Give it a key that stays"
+            throw new Impossible("Other entities refer to " + old.name() + " by {" + about.relation().text(about.key())
+                    + "}, which would no longer be its key. Give it a key that stays"
                     + " together, or a surrogate key, first.");
         }
         relationshipsFindPlaces();
@@ -186,14 +193,16 @@ public final class ApplyDecomposition {
             at = pieces.get(i).attributes().containsAll(columns) ? i : at;
         }
         if (at < 0) {
-            throw new Impossible("The columns of a relationship, " + about.relation().text(columns) + ", would be torn apart. Accept the fault, or give the parent a key of one column.");
+            throw new Impossible("The columns of a relationship, " + about.relation().text(columns)
+                    + ", would be torn apart. Accept the fault, or give the parent a key of one column.");
         }
         Set<Integer> seen = new HashSet<>();
         boolean deeper = true;
         while (deeper && seen.add(at)) {
             deeper = false;
             for (int i = 0; i < pieces.size() && !deeper; i++) {
-                if (i != at && pieces.get(i).key().containsAll(columns) && pieces.get(at).attributes().containsAll(pieces.get(i).key()) && !seen.contains(i)) {
+                if (i != at && pieces.get(i).key().containsAll(columns)
+                        && pieces.get(at).attributes().containsAll(pieces.get(i).key()) && !seen.contains(i)) {
                     at = i;
                     deeper = true;
                 }
@@ -216,11 +225,14 @@ public final class ApplyDecomposition {
             int home = home(set);
             movedTo.put(id, home);
             if (home != remedy.keeper()) {
-                boolean bound = design.categoryOf(id).isPresent() || design.exclusions().stream().map(Exclusion::alternatives).anyMatch(alternatives -> alternatives.contains(id));
+                boolean bound = design.categoryOf(id).isPresent() || design.exclusions().stream()
+                        .map(Exclusion::alternatives).anyMatch(alternatives -> alternatives.contains(id));
                 Relationship relationship = design.relationships().get(id);
                 if (bound || relationship.recursive()) {
-                    throw new Impossible("The relationship that brings " + about.relation().text(set) + " is " + (relationship.recursive() ? "one of the entity with itself"
-                            : "part of a category or of alternatives") + " and cannot go to another entity. Take it out of there first.");
+                    throw new Impossible("The relationship that brings " + about.relation().text(set) + " is "
+                            + (relationship.recursive() ? "one of the entity with itself"
+                                    : "part of a category or of alternatives")
+                            + " and cannot go to another entity. Take it out of there first.");
                 }
             }
         });
@@ -233,7 +245,8 @@ public final class ApplyDecomposition {
             List<Integer> parents = new ArrayList<>();
             for (int to = 0; to < pieces.size(); to++) {
                 AttributeSet key = pieces.get(to).key();
-                if (to != from && piece.attributes().containsAll(key) && !key.isEmpty() && !(key.equals(piece.key()) && to > from)) {
+                if (to != from && piece.attributes().containsAll(key) && !key.isEmpty()
+                        && !(key.equals(piece.key()) && to > from)) {
                     parents.add(to);
                 }
             }
@@ -244,8 +257,12 @@ public final class ApplyDecomposition {
                 if (covered.containsAll(key)) {
                     continue;
                 }
-                Optional<String> hindrance = covered.meets(key) ? Optional.of(about.relation().text(covered.intersection(key)) + " would have to refer to two entities at once")
-                        : piece.key().meets(key) && !piece.key().containsAll(key) ? Optional.of("{" + about.relation().text(key) + "} lies half inside the key of " + piece.name()) : Optional.empty();
+                Optional<String> hindrance = covered.meets(key)
+                        ? Optional.of(about.relation().text(covered.intersection(key))
+                                + " would have to refer to two entities at once")
+                        : piece.key().meets(key) && !piece.key().containsAll(key) ? Optional
+                                .of("{" + about.relation().text(key) + "} lies half inside the key of " + piece.name())
+                        : Optional.empty();
                 if (hindrance.isPresent()) {
                     unreferenced(piece, pieces.get(to), key.minus(covered), hindrance.get());
                     continue;
@@ -261,10 +278,14 @@ public final class ApplyDecomposition {
         if (columns.members().stream().anyMatch(column -> about.paths().get(column).migrated())) {
             throw new Impossible(hindrance + ", which is not supported yet.");
         }
-        remarks.add(child.name() + " gets no foreign key to " + parent.name() + ": " + hindrance + ". See to it by hand that {" + about.relation().text(parent.key()) + "} is there.");
+        remarks.add(child.name() + " gets no foreign key to " + parent.name() + ": " + hindrance
+                + ". See to it by hand that {" + about.relation().text(parent.key()) + "} is there.");
     }
 
-    /** A column that stands by itself in several pieces is the same attribute in one of them only, in that which stays if it can. */
+    /**
+     * A column that stands by itself in several pieces is the same attribute in one of them only, in that which stays
+     * if it can.
+     */
     private void copyShared() {
         List<Integer> order = new ArrayList<>(List.of(remedy.keeper()));
         for (int i = 0; i < pieces.size(); i++) {
@@ -275,29 +296,37 @@ public final class ApplyDecomposition {
         for (int column = 0; column < about.paths().size(); column++) {
             int shared = column;
             if (!about.paths().get(column).migrated()) {
-                order.stream().filter(piece -> pieces.get(piece).attributes().contains(shared) && reference(piece, shared).isEmpty()).skip(1)
+                order.stream()
+                        .filter(piece -> pieces.get(piece).attributes().contains(shared)
+                                && reference(piece, shared).isEmpty())
+                        .skip(1)
                         .forEach(piece -> copies.put(new Shared(piece, shared), new AttributeId(fresh.id('a'))));
             }
         }
     }
 
     private ColumnPath own(int piece, int column) {
-        return Optional.ofNullable(copies.get(new Shared(piece, column))).map(ColumnPath::own).orElseGet(() -> about.paths().get(column));
+        return Optional.ofNullable(copies.get(new Shared(piece, column))).map(ColumnPath::own)
+                .orElseGet(() -> about.paths().get(column));
     }
 
     private Optional<Reference> reference(int piece, int column) {
-        return references.stream().filter(reference -> reference.from() == piece && pieces.get(reference.to()).key().contains(column)).findFirst();
+        return references.stream()
+                .filter(reference -> reference.from() == piece && pieces.get(reference.to()).key().contains(column))
+                .findFirst();
     }
 
     /** Where a column of a piece comes from in the new design. */
     private ColumnPath path(int piece, int column) {
         Optional<Reference> reference = reference(piece, column);
-        return reference.map(found -> path(found.to(), column).over(found.id(), Side.FIRST)).orElseGet(() -> own(piece, column));
+        return reference.map(found -> path(found.to(), column).over(found.id(), Side.FIRST))
+                .orElseGet(() -> own(piece, column));
     }
 
     private KeyPart part(int piece, int column) {
         return reference(piece, column).<KeyPart>map(found -> new InheritedPart(found.id()))
-                .orElseGet(() -> broughtBy(column).<KeyPart>map(InheritedPart::new).orElseGet(() -> new OwnPart(own(piece, column).attribute())));
+                .orElseGet(() -> broughtBy(column).<KeyPart>map(InheritedPart::new)
+                        .orElseGet(() -> new OwnPart(own(piece, column).attribute())));
     }
 
     private List<KeyPart> parts(int piece, AttributeSet columns) {
@@ -317,16 +346,26 @@ public final class ApplyDecomposition {
                 own.put(about.paths().get(column).attribute(), own(at, column).attribute());
             }
         }
-        List<Member> members = old.members().stream().filter(member -> member instanceof Attribute attribute ? own.containsKey(attribute.id()) : at == remedy.keeper())
-                .<Member>map(member -> member instanceof Attribute attribute && !own.get(attribute.id()).equals(attribute.id())
-                        ? attribute.as(own.get(attribute.id())).numbered(Attribute.Identity.NONE, Optional.empty()) : member).toList();
+        List<Member> members = old.members().stream()
+                .filter(member -> member instanceof Attribute attribute ? own.containsKey(attribute.id())
+                        : at == remedy.keeper())
+                .<Member>map(member -> member instanceof Attribute attribute
+                        && !own.get(attribute.id()).equals(attribute.id())
+                                ? attribute.as(own.get(attribute.id())).numbered(Attribute.Identity.NONE,
+                                        Optional.empty())
+                                : member)
+                .toList();
         Map<KeyPart, AttributeSet> columnsOf = columnsOf();
         if (at != remedy.keeper()) {
             Piece keeper = pieces.get(remedy.keeper());
-            List<Index> indexes = indexes(at, old.indexes().stream().filter(index -> !stays(keeper, parts(index), columnsOf)).toList(), columnsOf);
-            Entity made = Entity.named(ids.get(at), piece.name()).in(old.area()).withMembers(members).withPrimaryKey(parts(at, piece.key())).withIndexes(indexes).withChecks(checks(at));
+            List<Index> indexes = indexes(at,
+                    old.indexes().stream().filter(index -> !stays(keeper, parts(index), columnsOf)).toList(),
+                    columnsOf);
+            Entity made = Entity.named(ids.get(at), piece.name()).in(old.area()).withMembers(members)
+                    .withPrimaryKey(parts(at, piece.key())).withIndexes(indexes).withChecks(checks(at));
             List<AlternateKey> others = new ArrayList<>();
-            piece.keys().stream().filter(key -> !key.equals(piece.key())).forEach(key -> others.add(new AlternateKey(others.size() + 1, parts(at, key))));
+            piece.keys().stream().filter(key -> !key.equals(piece.key()))
+                    .forEach(key -> others.add(new AlternateKey(others.size() + 1, parts(at, key))));
             return made.withAlternateKeys(others);
         }
         List<AlternateKey> alternates = old.alternateKeys().stream().filter(key -> stays(piece, key.parts(), columnsOf))
@@ -336,14 +375,21 @@ public final class ApplyDecomposition {
         old.indexes().forEach(index -> torn.add(parts(index)));
         torn.removeIf(parts -> pieces.stream().anyMatch(one -> stays(one, parts, columnsOf)));
         if (!torn.isEmpty()) {
-            throw new Impossible("An alternate key or index of " + old.name() + " over " + about.relation().text(torn.getFirst().stream()
-                    .map(part -> columnsOf.getOrDefault(part, AttributeSet.none())).reduce(AttributeSet.none(), AttributeSet::union)) + " would be torn apart. Take it out first.");
+            throw new Impossible("An alternate key or index of " + old.name() + " over "
+                    + about.relation().text(torn.getFirst().stream()
+                            .map(part -> columnsOf.getOrDefault(part, AttributeSet.none()))
+                            .reduce(AttributeSet.none(), AttributeSet::union))
+                    + " would be torn apart. Take it out first.");
         }
         List<KeyPart> primary = kept(at, piece, columnsOf);
-        return old.withMembers(members).withPrimaryKey(primary).withAlternateKeys(alternates).withIndexes(indexes).withChecks(checks(at));
+        return old.withMembers(members).withPrimaryKey(primary).withAlternateKeys(alternates).withIndexes(indexes)
+                .withChecks(checks(at));
     }
 
-    /** The conditions on whole rows that go with a piece: each goes where all of its columns are, with the entity that stays if it can. */
+    /**
+     * The conditions on whole rows that go with a piece: each goes where all of its columns are, with the entity that
+     * stays if it can.
+     */
     private List<NamedCheck> checks(int at) {
         return about.entity().checks().stream().filter(check -> place(check) == at).toList();
     }
@@ -358,7 +404,8 @@ public final class ApplyDecomposition {
                 return i;
             }
         }
-        throw new Impossible("The condition “" + check.condition() + "” speaks of " + about.relation().text(columns) + ", which would no longer stand in one table. Take it out first.");
+        throw new Impossible("The condition “" + check.condition() + "” speaks of " + about.relation().text(columns)
+                + ", which would no longer stand in one table. Take it out first.");
     }
 
     private AttributeSet columns(NamedCheck check) {
@@ -366,7 +413,8 @@ public final class ApplyDecomposition {
         AttributeSet columns = AttributeSet.none();
         for (int i = 0; i < about.paths().size(); i++) {
             String column = about.relation().attributes().get(i);
-            String stated = about.paths().get(i).migrated() ? column : about.entity().attribute(about.paths().get(i).attribute()).map(own -> SqlName.of(own.name())).orElse(column);
+            String stated = about.paths().get(i).migrated() ? column : about.entity()
+                    .attribute(about.paths().get(i).attribute()).map(own -> SqlName.of(own.name())).orElse(column);
             if (names.contains(column.toLowerCase(Locale.ROOT)) || names.contains(stated.toLowerCase(Locale.ROOT))) {
                 columns = columns.union(AttributeSet.of(i));
             }
@@ -380,8 +428,13 @@ public final class ApplyDecomposition {
 
     /** The indexes whose columns are all in a piece. */
     private List<Index> indexes(int at, List<Index> some, Map<KeyPart, AttributeSet> columnsOf) {
-        return some.stream().filter(index -> stays(pieces.get(at), parts(index), columnsOf)).map(index -> new Index(index.name(), index.unique(),
-                index.parts().stream().map(part -> new Index.IndexPart(anew(at, List.of(part.part()), columnsOf).getFirst(), part.descending())).distinct().toList())).toList();
+        return some.stream().filter(index -> stays(pieces.get(at), parts(index), columnsOf))
+                .map(index -> new Index(index.name(), index.unique(),
+                        index.parts().stream()
+                                .map(part -> new Index.IndexPart(anew(at, List.of(part.part()), columnsOf).getFirst(),
+                                        part.descending()))
+                                .distinct().toList()))
+                .toList();
     }
 
     /** The columns that each part of a key can stand for, as they were. */
@@ -389,7 +442,8 @@ public final class ApplyDecomposition {
         Map<KeyPart, AttributeSet> columnsOf = new HashMap<>();
         for (int column = 0; column < about.paths().size(); column++) {
             int place = column;
-            KeyPart before = broughtBy(column).<KeyPart>map(InheritedPart::new).orElseGet(() -> new OwnPart(about.paths().get(place).attribute()));
+            KeyPart before = broughtBy(column).<KeyPart>map(InheritedPart::new)
+                    .orElseGet(() -> new OwnPart(about.paths().get(place).attribute()));
             columnsOf.merge(before, AttributeSet.of(column), AttributeSet::union);
         }
         return columnsOf;
@@ -397,11 +451,13 @@ public final class ApplyDecomposition {
 
     /** The primary key in the order that it had, where it stays. */
     private List<KeyPart> kept(int at, Piece piece, Map<KeyPart, AttributeSet> columnsOf) {
-        return piece.key().equals(about.key()) ? anew(at, about.entity().primaryKey(), columnsOf) : parts(at, piece.key());
+        return piece.key().equals(about.key()) ? anew(at, about.entity().primaryKey(), columnsOf)
+                : parts(at, piece.key());
     }
 
     private static boolean stays(Piece piece, List<KeyPart> parts, Map<KeyPart, AttributeSet> columnsOf) {
-        return parts.stream().allMatch(part -> piece.attributes().containsAll(columnsOf.getOrDefault(part, AttributeSet.none())));
+        return parts.stream()
+                .allMatch(part -> piece.attributes().containsAll(columnsOf.getOrDefault(part, AttributeSet.none())));
     }
 
     private List<KeyPart> anew(int at, List<KeyPart> parts, Map<KeyPart, AttributeSet> columnsOf) {
@@ -426,18 +482,24 @@ public final class ApplyDecomposition {
             boolean one = identifying && child.key().equals(parent.key());
             boolean required = identifying || parent.key().members().stream().allMatch(this::required);
             Map<ColumnPath, String> names = new HashMap<>();
-            parent.key().forEach(column -> names.put(path(reference.to(), column), about.relation().attributes().get(column)));
-            End first = new End(ids.get(reference.to()), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS, "", names, "");
-            End second = End.of(ids.get(reference.from()), one ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
-            next = next.withRelationships(next.relationships().with(Relationship.between(reference.id(), first, second)));
+            parent.key().forEach(
+                    column -> names.put(path(reference.to(), column), about.relation().attributes().get(column)));
+            End first = new End(ids.get(reference.to()), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE,
+                    End.HAS, "", names, "");
+            End second = End.of(ids.get(reference.from()), one ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE,
+                    End.BELONGS_TO);
+            next = next
+                    .withRelationships(next.relationships().with(Relationship.between(reference.id(), first, second)));
         }
         return next;
     }
 
     private boolean required(int column) {
         Optional<RelationshipId> by = broughtBy(column);
-        return by.map(id -> design.relationships().get(id)).map(relationship -> !relationship.end(relationship.parent().orElseThrow()).cardinality().optional())
-                .orElseGet(() -> about.entity().attribute(about.paths().get(column).attribute()).map(Attribute::required).orElse(false));
+        return by.map(id -> design.relationships().get(id))
+                .map(relationship -> !relationship.end(relationship.parent().orElseThrow()).cardinality().optional())
+                .orElseGet(() -> about.entity().attribute(about.paths().get(column).attribute())
+                        .map(Attribute::required).orElse(false));
     }
 
     // rows and names of columns
@@ -451,15 +513,18 @@ public final class ApplyDecomposition {
             int[] columns = pieces.get(i).attributes().places();
             for (int row = 0; row < about.samples().size(); row++) {
                 int at = row;
-                List<String> values = java.util.Arrays.stream(columns).mapToObj(column -> about.rows().value(at, column)).toList();
-                boolean empty = pieces.get(i).key().members().stream().allMatch(column -> about.rows().value(at, column).isEmpty()) && i != remedy.keeper();
+                List<String> values =
+                        java.util.Arrays.stream(columns).mapToObj(column -> about.rows().value(at, column)).toList();
+                boolean empty = pieces.get(i).key().members().stream()
+                        .allMatch(column -> about.rows().value(at, column).isEmpty()) && i != remedy.keeper();
                 if (empty || !seen.add(values)) {
                     continue;
                 }
                 Map<ColumnPath, String> typed = new HashMap<>();
                 for (int column : columns) {
                     int piece = i;
-                    Optional.ofNullable(about.samples().get(row).values().get(about.paths().get(column))).ifPresent(value -> typed.put(path(piece, column), value));
+                    Optional.ofNullable(about.samples().get(row).values().get(about.paths().get(column)))
+                            .ifPresent(value -> typed.put(path(piece, column), value));
                 }
                 if (i == remedy.keeper()) {
                     kept.add(about.samples().get(row).id());
@@ -499,9 +564,11 @@ public final class ApplyDecomposition {
             Relationship changed = relationship;
             for (Side side : Side.values()) {
                 End end = changed.end(side);
-                boolean at = end.entity().equals(about.entity().id()) && references.stream().noneMatch(reference -> reference.id().equals(relationship.id()));
+                boolean at = end.entity().equals(about.entity().id())
+                        && references.stream().noneMatch(reference -> reference.id().equals(relationship.id()));
                 Map<ColumnPath, String> names = new HashMap<>();
-                end.columnNames().forEach((path, name) -> names.put(at && moved.containsKey(path) ? moved.get(path) : further(path, moved), name));
+                end.columnNames().forEach((path, name) -> names
+                        .put(at && moved.containsKey(path) ? moved.get(path) : further(path, moved), name));
                 changed = names.equals(end.columnNames()) ? changed : changed.with(side, end.columnNames(names));
             }
             next = changed == relationship ? next : next.with(changed);
@@ -519,7 +586,9 @@ public final class ApplyDecomposition {
     private ColumnPath further(ColumnPath path, Map<ColumnPath, ColumnPath> moved) {
         for (int i = 0; i < path.hops().size(); i++) {
             ColumnPath.Hop hop = path.hops().get(i);
-            boolean fromHere = design.relationships().find(hop.relationship()).map(relationship -> relationship.end(hop.parent()).entity().equals(about.entity().id())).orElse(false);
+            boolean fromHere = design.relationships().find(hop.relationship())
+                    .map(relationship -> relationship.end(hop.parent()).entity().equals(about.entity().id()))
+                    .orElse(false);
             ColumnPath rest = new ColumnPath(path.hops().subList(i + 1, path.hops().size()), path.attribute());
             if (fromHere && moved.containsKey(rest)) {
                 ColumnPath now = moved.get(rest);
@@ -537,11 +606,16 @@ public final class ApplyDecomposition {
         Design next = from.withDependencies(from.dependencies().without(about.entity().id()));
         for (int i = 0; i < pieces.size(); i++) {
             int piece = i;
-            List<StatedDependencies.Stated> left = MinimalCover.joined(remedy.decomposition().parts().get(i).dependencies()).stream()
-                    .filter(dependency -> pieces.get(piece).keys().stream().noneMatch(dependency.determinant()::containsAll))
-                    .map(dependency -> new StatedDependencies.Stated(false, paths(piece, dependency.determinant()), paths(piece, dependency.dependent()))).toList();
+            List<StatedDependencies.Stated> left = MinimalCover
+                    .joined(remedy.decomposition().parts().get(i).dependencies()).stream()
+                    .filter(dependency -> pieces.get(piece).keys().stream()
+                            .noneMatch(dependency.determinant()::containsAll))
+                    .map(dependency -> new StatedDependencies.Stated(false, paths(piece, dependency.determinant()),
+                            paths(piece, dependency.dependent())))
+                    .toList();
             if (!left.isEmpty()) {
-                next = next.withDependencies(next.dependencies().with(StatedDependencies.none(ids.get(i)).stated(left)));
+                next = next
+                        .withDependencies(next.dependencies().with(StatedDependencies.none(ids.get(i)).stated(left)));
             }
         }
         return next;

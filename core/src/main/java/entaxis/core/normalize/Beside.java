@@ -31,7 +31,8 @@ final class Beside {
                 Place place;
                 do {
                     tried++;
-                    place = new Place(here.get().x() - STEP_X * (2 - tried % 2), here.get().y() + STEP_Y * ((tried + 1) / 2 - 1));
+                    place = new Place(here.get().x() - STEP_X * (2 - tried % 2),
+                            here.get().y() + STEP_Y * ((tried + 1) / 2 - 1));
                 } while (taken(place, places));
                 places.put(card, place);
             }
@@ -41,6 +42,7 @@ final class Beside {
     }
 
     private static boolean taken(Place place, Map<OwnerId, Place> places) {
-        return places.values().stream().anyMatch(other -> Math.abs(other.x() - place.x()) < STEP_X - NEAR && Math.abs(other.y() - place.y()) < STEP_Y - NEAR);
+        return places.values().stream().anyMatch(other -> Math.abs(other.x() - place.x()) < STEP_X - NEAR
+                && Math.abs(other.y() - place.y()) < STEP_Y - NEAR);
     }
 }

@@ -56,14 +56,17 @@ public record DependencyLines(List<Stated> dependencies, List<Remark> remarks) {
         switch (dependency) {
             case Functional functional -> {
                 if (functional.trivial()) {
-                    remarks.add(new Remark(line, Weight.HINT, "says nothing: " + relation.text(functional.dependent()) + " is on both sides"));
+                    remarks.add(new Remark(line, Weight.HINT,
+                            "says nothing: " + relation.text(functional.dependent()) + " is on both sides"));
                 } else if (new Closure(relation.attributes().size(), known).implies(functional)) {
                     remarks.add(new Remark(line, Weight.HINT, "follows already from the keys and the lines above"));
                 }
                 Evidence evidence = Evidence.of(about.rows(), functional);
                 if (!evidence.agrees()) {
                     Evidence.Contradiction first = evidence.breaking().getFirst();
-                    remarks.add(new Remark(line, Weight.CONTRADICTED, "holds in " + evidence.holds() + " of " + evidence.rows() + " rows; row " + (first.other() + 1)
+                    remarks.add(new Remark(line, Weight.CONTRADICTED,
+                            "holds in " + evidence.holds() + " of " + evidence.rows() + " rows; row "
+                                    + (first.other() + 1)
                             + " contradicts row " + (first.usual() + 1)));
                 }
             }
@@ -71,7 +74,8 @@ public record DependencyLines(List<Stated> dependencies, List<Remark> remarks) {
                 if (many.trivial(relation.all())) {
                     remarks.add(new Remark(line, Weight.HINT, "says nothing: it holds whatever the rows are"));
                 } else if (!ManyValuedDiscovery.holds(about.rows(), many)) {
-                    remarks.add(new Remark(line, Weight.CONTRADICTED, "some combination that it asks for is missing in the rows"));
+                    remarks.add(new Remark(line, Weight.CONTRADICTED,
+                            "some combination that it asks for is missing in the rows"));
                 }
             }
         }

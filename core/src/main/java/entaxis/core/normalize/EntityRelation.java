@@ -30,7 +30,8 @@ import java.util.Optional;
  * @param byKeys   how many of the relation's functional dependencies, the first ones, come from keys
  * @param samples  the sample rows in order; a value left out is an empty text among the {@code rows}
  */
-public record EntityRelation(Entity entity, Relation relation, List<ColumnPath> paths, AttributeSet key, int byKeys, Rows rows, List<SampleRow> samples) {
+public record EntityRelation(Entity entity, Relation relation, List<ColumnPath> paths, AttributeSet key, int byKeys,
+        Rows rows, List<SampleRow> samples) {
     /** The relation of an entity, as stated in the design. */
     public static EntityRelation of(Design design, Derivation derivation, EntityId id) {
         Table table = derivation.stated().table(id).orElseThrow();
@@ -45,14 +46,17 @@ public record EntityRelation(Entity entity, Relation relation, List<ColumnPath> 
         for (UniqueKey unique : table.uniqueKeys()) {
             AttributeSet set = set(names, unique.columns());
             // a key whose parts may be null identifies nothing where they are
-            if (table.columns().stream().filter(column -> unique.columns().contains(column.name())).allMatch(Column::required)) {
+            if (table.columns().stream().filter(column -> unique.columns().contains(column.name()))
+                    .allMatch(Column::required)) {
                 functional.add(new Functional(set, all.minus(set)));
             }
         }
         List<SampleRow> samples = design.rows().stream().filter(row -> row.table().equals(id)).toList();
-        Rows rows = Rows.of(names, samples.stream().map(row -> paths.stream().map(path -> row.values().getOrDefault(path, "")).toList()).toList());
+        Rows rows = Rows.of(names, samples.stream()
+                .map(row -> paths.stream().map(path -> row.values().getOrDefault(path, "")).toList()).toList());
         Entity entity = design.entities().get(id);
-        EntityRelation byItsKeys = new EntityRelation(entity, new Relation(entity.name(), names, functional, List.of()), paths, key, functional.size(), rows, samples);
+        EntityRelation byItsKeys = new EntityRelation(entity, new Relation(entity.name(), names, functional, List.of()),
+                paths, key, functional.size(), rows, samples);
         return byItsKeys.stating(design.dependencies().find(id).map(StatedDependencies::stated).orElse(List.of()));
     }
 
@@ -61,7 +65,8 @@ public record EntityRelation(Entity entity, Relation relation, List<ColumnPath> 
         List<Functional> functional = new ArrayList<>(relation.functional().subList(0, byKeys));
         List<Multivalued> multivalued = new ArrayList<>();
         stated.forEach(one -> of(one).ifPresent(dependency -> add(dependency, functional, multivalued)));
-        return new EntityRelation(entity, new Relation(relation.name(), relation.attributes(), functional, multivalued), paths, key, byKeys, rows, samples);
+        return new EntityRelation(entity, new Relation(relation.name(), relation.attributes(), functional, multivalued),
+                paths, key, byKeys, rows, samples);
     }
 
     private static void add(Dependency dependency, List<Functional> functional, List<Multivalued> multivalued) {
@@ -88,7 +93,8 @@ public record EntityRelation(Entity entity, Relation relation, List<ColumnPath> 
                 return Optional.empty();
             }
         }
-        return Optional.of(stated.many() ? new Multivalued(AttributeSet.of(left), AttributeSet.of(right)) : new Functional(AttributeSet.of(left), AttributeSet.of(right)));
+        return Optional.of(stated.many() ? new Multivalued(AttributeSet.of(left), AttributeSet.of(right))
+                : new Functional(AttributeSet.of(left), AttributeSet.of(right)));
     }
 
     /** What a statement of the design says of these columns, if they are all there. */
@@ -98,7 +104,8 @@ public record EntityRelation(Entity entity, Relation relation, List<ColumnPath> 
 
     /** A dependency as the design holds it. */
     public Stated stated(Dependency dependency) {
-        return new Stated(dependency instanceof Multivalued, paths(dependency.determinant()), paths(dependency.dependent()));
+        return new Stated(dependency instanceof Multivalued, paths(dependency.determinant()),
+                paths(dependency.dependent()));
     }
 
     private List<ColumnPath> paths(AttributeSet set) {

@@ -37,15 +37,16 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Remedies for what may keep a table from first normal form (common practice), rows included: several values go to an entity of their own with a row for each; a whole name
- * or address is split into attributes.
+ * Remedies for what may keep a table from first normal form (common practice), rows included: several values go to an
+ * entity of their own with a row for each; a whole name or address is split into attributes.
  */
 public final class FirstForm {
     private FirstForm() { }
 
     /** The edit, or why there is none. */
     public static ApplyDecomposition.Result of(Design design, EntityRelation about, FirstFormSigns sign, Fresh fresh) {
-        List<Attribute> attributes = sign.attributes().members().stream().map(about.paths()::get).filter(path -> !path.migrated())
+        List<Attribute> attributes =
+                sign.attributes().members().stream().map(about.paths()::get).filter(path -> !path.migrated())
                 .flatMap(path -> about.entity().attribute(path.attribute()).stream()).toList();
         if (attributes.size() < sign.attributes().size()) {
             return refused("Foreign-key columns cannot be taken apart. Take the relationship apart instead.");
@@ -54,10 +55,14 @@ public final class FirstForm {
             return refused("An attribute of this kind is part of a key or an index. Take it out of there first.");
         }
         return switch (sign.kind()) {
-            case NUMBERED, LIST -> about.entity().primaryKey().isEmpty() ? refused("Choose a key of " + about.entity().name() + " first: the rows of the new entity refer to it.")
+            case NUMBERED,
+                    LIST -> about.entity().primaryKey().isEmpty()
+                            ? refused("Choose a key of " + about.entity().name()
+                                    + " first: the rows of the new entity refer to it.")
                     : ownEntity(design, about, sign.kind() == FirstFormSigns.Kind.LIST, attributes, fresh);
             case NAME -> split(design, about, attributes.getFirst(), List.of("given_name", "family_name"), fresh);
-            case ADDRESS -> split(design, about, attributes.getFirst(), List.of("street", "town", "postal_code"), fresh);
+            case ADDRESS ->
+                    split(design, about, attributes.getFirst(), List.of("street", "town", "postal_code"), fresh);
         };
     }
 
@@ -67,35 +72,47 @@ public final class FirstForm {
 
     private static boolean used(Entity entity, AttributeId attribute) {
         KeyPart part = new OwnPart(attribute);
-        return entity.primaryKey().contains(part) || entity.alternateKeys().stream().anyMatch(key -> key.parts().contains(part))
-                || entity.indexes().stream().anyMatch(index -> index.parts().stream().anyMatch(indexed -> indexed.part().equals(part)));
+        return entity.primaryKey().contains(part)
+                || entity.alternateKeys().stream().anyMatch(key -> key.parts().contains(part))
+                || entity.indexes().stream()
+                        .anyMatch(index -> index.parts().stream().anyMatch(indexed -> indexed.part().equals(part)));
     }
 
     private static SqlType type(String text) {
         return ((TypeReading.Known) TypeReader.read(text)).type();
     }
 
-    private static ApplyDecomposition.Result ownEntity(Design design, EntityRelation about, boolean list, List<Attribute> attributes, Fresh fresh) {
+    private static ApplyDecomposition.Result ownEntity(Design design, EntityRelation about, boolean list,
+            List<Attribute> attributes, Fresh fresh) {
         Entity entity = about.entity();
-        String base = list ? attributes.getFirst().name() : attributes.getFirst().name().replaceFirst("[_ -]?\\d+$", "");
+        String base =
+                list ? attributes.getFirst().name() : attributes.getFirst().name().replaceFirst("[_ -]?\\d+$", "");
         EntityId id = new EntityId(fresh.id('e'));
         RelationshipId relationship = new RelationshipId(fresh.id('r'));
-        Attribute line = new Attribute(new AttributeId(fresh.id('a')), "line_no", type("integer"), true, Optional.empty(), Optional.empty(), Attribute.Identity.NONE, "");
+        Attribute line = new Attribute(new AttributeId(fresh.id('a')), "line_no", type("integer"), true,
+                Optional.empty(), Optional.empty(), Attribute.Identity.NONE, "");
         Attribute first = attributes.getFirst();
-        Attribute value = new Attribute(new AttributeId(fresh.id('a')), base, first.type(), true, Optional.empty(), Optional.empty(), Attribute.Identity.NONE, first.meaning());
-        Entity made = Entity.named(id, entity.name() + " " + base.replace('_', ' ')).in(entity.area()).withMembers(List.of(line, value))
+        Attribute value = new Attribute(new AttributeId(fresh.id('a')), base, first.type(), true, Optional.empty(),
+                Optional.empty(), Attribute.Identity.NONE, first.meaning());
+        Entity made = Entity.named(id, entity.name() + " " + base.replace('_', ' ')).in(entity.area())
+                .withMembers(List.of(line, value))
                 .withPrimaryKey(List.of(new InheritedPart(relationship), new OwnPart(line.id())));
         Map<RowId, List<String>> values = new HashMap<>();
-        about.samples().forEach(row -> values.put(row.id(), attributes.stream().flatMap(attribute -> Optional.ofNullable(row.values().get(ColumnPath.own(attribute.id()))).stream())
-                .flatMap(text -> list ? List.of(text.split("\\s*[;|,]\\s*")).stream() : List.of(text).stream()).filter(text -> !text.isBlank()).toList()));
+        about.samples().forEach(row -> values.put(row.id(), attributes.stream()
+                .flatMap(attribute -> Optional.ofNullable(row.values().get(ColumnPath.own(attribute.id()))).stream())
+                .flatMap(text -> list ? List.of(text.split("\\s*[;|,]\\s*")).stream() : List.of(text).stream())
+                .filter(text -> !text.isBlank()).toList()));
         Design next = without(design, entity, attributes);
-        next = next.withEntities(next.entities().with(made)).withRelationships(next.relationships().with(Relationship.between(relationship,
-                End.of(entity.id(), Cardinality.EXACTLY_ONE, End.HAS), End.of(id, Cardinality.ZERO_OR_MORE, End.BELONGS_TO))));
+        next = next.withEntities(next.entities().with(made))
+                .withRelationships(next.relationships().with(Relationship.between(relationship,
+                        End.of(entity.id(), Cardinality.EXACTLY_ONE, End.HAS),
+                        End.of(id, Cardinality.ZERO_OR_MORE, End.BELONGS_TO))));
         List<SampleRow> rows = new ArrayList<>(next.rows().list());
         for (SampleRow row : about.samples()) {
             List<String> here = values.get(row.id());
             for (int i = 0; i < here.size(); i++) {
-                Map<ColumnPath, String> typed = new HashMap<>(Map.of(ColumnPath.own(line.id()), String.valueOf(i + 1), ColumnPath.own(value.id()), here.get(i)));
+                Map<ColumnPath, String> typed = new HashMap<>(Map.of(ColumnPath.own(line.id()), String.valueOf(i + 1),
+                        ColumnPath.own(value.id()), here.get(i)));
                 about.key().forEach(column -> Optional.ofNullable(row.values().get(about.paths().get(column)))
                         .ifPresent(key -> typed.put(about.paths().get(column).over(relationship, Side.FIRST), key)));
                 rows.add(new SampleRow(new RowId(fresh.id('w')), id, typed));
@@ -113,19 +130,23 @@ public final class FirstForm {
         List<SampleRow> rows = design.rows().stream().map(row -> {
             Map<ColumnPath, String> left = new HashMap<>(row.values());
             left.keySet().removeAll(attributes.stream().map(attribute -> ColumnPath.own(attribute.id())).toList());
-            return row.table().equals(entity.id()) && left.size() < row.values().size() ? new SampleRow(row.id(), row.table(), left) : row;
+            return row.table().equals(entity.id()) && left.size() < row.values().size()
+                    ? new SampleRow(row.id(), row.table(), left) : row;
         }).toList();
         return design.with(rest).withRows(Elements.of(rows));
     }
 
-    private static ApplyDecomposition.Result split(Design design, EntityRelation about, Attribute whole, List<String> names, Fresh fresh) {
+    private static ApplyDecomposition.Result split(Design design, EntityRelation about, Attribute whole,
+            List<String> names, Fresh fresh) {
         Entity entity = about.entity();
         Set<String> taken = new java.util.HashSet<>();
         entity.attributes().forEach(attribute -> taken.add(attribute.name().toLowerCase(Locale.ROOT)));
         if (names.stream().anyMatch(taken::contains)) {
-            return refused(entity.name() + " has an attribute " + names.stream().filter(taken::contains).findFirst().orElseThrow() + " already. Rename it first.");
+            return refused(entity.name() + " has an attribute "
+                    + names.stream().filter(taken::contains).findFirst().orElseThrow() + " already. Rename it first.");
         }
-        List<Attribute> parts = names.stream().map(name -> Attribute.of(new AttributeId(fresh.id('a')), name, whole.type())).toList();
+        List<Attribute> parts =
+                names.stream().map(name -> Attribute.of(new AttributeId(fresh.id('a')), name, whole.type())).toList();
         List<Member> members = new ArrayList<>();
         entity.members().forEach(member -> {
             if (member.equals(whole)) {
@@ -157,7 +178,8 @@ public final class FirstForm {
         int comma = text.indexOf(',');
         int space = text.strip().lastIndexOf(' ');
         return comma > 0 ? List.of(text.substring(comma + 1).strip(), text.substring(0, comma).strip())
-                : space < 0 ? List.of("", text.strip()) : List.of(text.strip().substring(0, space).strip(), text.strip().substring(space + 1));
+                : space < 0 ? List.of("", text.strip())
+                : List.of(text.strip().substring(0, space).strip(), text.strip().substring(space + 1));
     }
 
     /** Street, town and postal code: parts between commas; a code is one with digits behind the first part. */
@@ -179,7 +201,8 @@ public final class FirstForm {
 
     private static ApplyDecomposition.Result ready(Design design, Design next, List<EntityId> made) {
         for (EntityId id : made) {
-            if (Editor.apply(next, new Change.RenameEntity(id, next.entities().get(id).name())) instanceof Outcome.Refused refused) {
+            if (Editor.apply(next,
+                    new Change.RenameEntity(id, next.entities().get(id).name())) instanceof Outcome.Refused refused) {
                 return new ApplyDecomposition.Result.Refused(refused.problems().getFirst());
             }
         }

@@ -28,7 +28,10 @@ public final class FlatSheet {
 
     private FlatSheet() { }
 
-    /** The edit that adds the entity with an attribute for each column, typed after its values, and the rows as sample rows. It has no key yet: that is found out. */
+    /**
+     * The edit that adds the entity with an attribute for each column, typed after its values, and the rows as sample
+     * rows. It has no key yet: that is found out.
+     */
     public static Change change(String name, Rows rows, SheetId sheet, Place place, EntityId id, Fresh fresh) {
         List<Change> changes = new ArrayList<>();
         changes.add(new Change.AddEntity(Entity.named(id, name), sheet, place));
@@ -56,13 +59,18 @@ public final class FlatSheet {
     }
 
     private static Attribute attribute(Rows rows, int column, AttributeId id) {
-        List<String> values = rows.values().stream().map(row -> row.get(column)).filter(value -> !value.isEmpty()).toList();
+        List<String> values =
+                rows.values().stream().map(row -> row.get(column)).filter(value -> !value.isEmpty()).toList();
         boolean whole = values.size() == rows.size() && rows.size() > 0;
         Attribute plain = Attribute.of(id, rows.columns().get(column), type(values));
-        return new Attribute(id, plain.name(), plain.type(), whole, plain.defaultValue(), plain.check(), plain.identity(), "");
+        return new Attribute(id, plain.name(), plain.type(), whole, plain.defaultValue(), plain.check(),
+                plain.identity(), "");
     }
 
-    /** The narrowest usual type that holds all values; digits with a leading zero are a code, not a number (common practice). */
+    /**
+     * The narrowest usual type that holds all values; digits with a leading zero are a code, not a number (common
+     * practice).
+     */
     static SqlType type(List<String> values) {
         if (values.isEmpty()) {
             return read("varchar(100)");
@@ -72,8 +80,11 @@ public final class FlatSheet {
             return read(wide ? "bigint" : "integer");
         }
         if (values.stream().allMatch(value -> value.matches("-?(0|[1-9]\\d{0,14})(\\.\\d{1,8})?"))) {
-            int scale = values.stream().mapToInt(value -> value.indexOf('.') < 0 ? 0 : value.length() - value.indexOf('.') - 1).max().orElse(0);
-            int digits = values.stream().mapToInt(value -> value.replaceFirst("\\..*", "").replace("-", "").length()).max().orElse(1);
+            int scale = values.stream()
+                    .mapToInt(value -> value.indexOf('.') < 0 ? 0 : value.length() - value.indexOf('.') - 1).max()
+                    .orElse(0);
+            int digits = values.stream().mapToInt(value -> value.replaceFirst("\\..*", "").replace("-", "").length())
+                    .max().orElse(1);
             return read("numeric(" + (digits + scale) + "," + scale + ")");
         }
         if (values.stream().allMatch(value -> value.matches("\\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\\d|3[01])"))) {

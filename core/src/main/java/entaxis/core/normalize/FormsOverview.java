@@ -25,7 +25,8 @@ public final class FormsOverview {
      * @param suggested dependencies that its rows suggest beyond those
      * @param faults    faults against the forms that are not accepted
      */
-    public record Line(EntityId entity, String name, NormalForm form, List<String> keys, int stated, int suggested, int rows, long faults) {
+    public record Line(EntityId entity, String name, NormalForm form, List<String> keys, int stated, int suggested,
+            int rows, long faults) {
         /** Whether nothing is known of its dependencies while its rows suggest some. */
         public boolean unknown() {
             return stated == 0 && suggested > 0;
@@ -34,18 +35,23 @@ public final class FormsOverview {
 
     /** A line for each entity: faults first, then what rows suggest and nobody has stated, then the others by name. */
     public static List<Line> of(Design design, Derivation derivation) {
-        return design.entities().stream().map(entity -> line(design, derivation, entity)).sorted(Comparator.comparingLong((Line line) -> -line.faults())
-                .thenComparing(line -> !line.unknown()).thenComparing(line -> -line.suggested()).thenComparing(Line::name, String.CASE_INSENSITIVE_ORDER)).toList();
+        return design.entities().stream().map(entity -> line(design, derivation, entity))
+                .sorted(Comparator.comparingLong((Line line) -> -line.faults())
+                        .thenComparing(line -> !line.unknown()).thenComparing(line -> -line.suggested())
+                        .thenComparing(Line::name, String.CASE_INSENSITIVE_ORDER))
+                .toList();
     }
 
     private static Line line(Design design, Derivation derivation, Entity entity) {
         EntityRelation about = EntityRelation.of(design, derivation, entity.id());
-        StatedDependencies stated = design.dependencies().find(entity.id()).orElse(StatedDependencies.none(entity.id()));
+        StatedDependencies stated =
+                design.dependencies().find(entity.id()).orElse(StatedDependencies.none(entity.id()));
         Verdict verdict = Verdict.of(about.relation());
         long faults = verdict.violations().stream().map(violation -> about.stated(violation.dependency()))
                 .filter(fault -> stated.accepted().stream().noneMatch(one -> one.fault().equals(fault))).count();
         int suggested = (int) Suggestion.of(about, stated).stream().filter(Suggestion::telling).count();
-        return new Line(entity.id(), entity.name(), verdict.form(), verdict.keys().keys().stream().limit(MAX_KEYS).map(about.relation()::text).toList(),
+        return new Line(entity.id(), entity.name(), verdict.form(),
+                verdict.keys().keys().stream().limit(MAX_KEYS).map(about.relation()::text).toList(),
                 stated.stated().size(), suggested, about.rows().size(), faults);
     }
 }

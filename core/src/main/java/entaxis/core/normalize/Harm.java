@@ -18,7 +18,8 @@ import java.util.Optional;
  * @param made  whether the rows are made up
  * @param marks for each column whether it holds the repeated fact
  */
-public record Harm(boolean made, List<String> columns, List<Boolean> marks, List<List<String>> rows, String repeated, String change, String insertion, String deletion) {
+public record Harm(boolean made, List<String> columns, List<Boolean> marks, List<List<String>> rows, String repeated,
+        String change, String insertion, String deletion) {
     private static final int MAX_SHOWN = 3;
 
     /** The harm of one fault. */
@@ -28,7 +29,8 @@ public record Harm(boolean made, List<String> columns, List<Boolean> marks, List
         AttributeSet dependent = violation.dependency().dependent();
         AttributeSet key = verdict.keys().keys().getFirst();
         AttributeSet shown = key.union(determinant).union(dependent);
-        Optional<List<Integer>> group = rows.groups(determinant).stream().filter(rowsOfOne -> rowsOfOne.size() > 1).max(Comparator.comparingInt(List::size));
+        Optional<List<Integer>> group = rows.groups(determinant).stream().filter(rowsOfOne -> rowsOfOne.size() > 1)
+                .max(Comparator.comparingInt(List::size));
         List<Integer> places = shown.members();
         List<String> columns = new ArrayList<>(List.of("row"));
         List<Boolean> marks = new ArrayList<>(List.of(false));
@@ -45,14 +47,22 @@ public record Harm(boolean made, List<String> columns, List<Boolean> marks, List
         String x = relation.text(determinant);
         String y = relation.text(dependent);
         String others = relation.text(key.minus(determinant));
-        String repeated = group.map(found -> violation.kind() == Kind.INDEPENDENT ? found.size() + " rows speak of one " + x + "."
-                : "The same " + y + " is written in " + found.size() + " rows" + (determinant.isEmpty() ? "." : " of one " + x + ".")).orElse("");
+        String repeated =
+                group.map(found -> violation.kind() == Kind.INDEPENDENT ? found.size() + " rows speak of one " + x + "."
+                        : "The same " + y + " is written in " + found.size() + " rows"
+                                + (determinant.isEmpty() ? "." : " of one " + x + "."))
+                        .orElse("");
         if (violation.kind() == Kind.INDEPENDENT) {
-            return new Harm(group.isEmpty(), columns, marks, examples, repeated, "Change: one " + y + " has to be changed in several rows.",
-                    "Insertion: one more " + y + " needs a row for each of the others.", "Deletion: taking out one " + y + " takes out several rows.");
+            return new Harm(group.isEmpty(), columns, marks, examples, repeated,
+                    "Change: one " + y + " has to be changed in several rows.",
+                    "Insertion: one more " + y + " needs a row for each of the others.",
+                    "Deletion: taking out one " + y + " takes out several rows.");
         }
-        return new Harm(group.isEmpty(), columns, marks, examples, repeated, "Change: another " + y + " has to be written in every such row; where one is missed, they disagree.",
-                others.isEmpty() ? "Insertion: it cannot be stored by itself." : "Insertion: the " + y + " of a new " + x + " cannot be stored until there is a " + others + ".",
+        return new Harm(group.isEmpty(), columns, marks, examples, repeated,
+                "Change: another " + y + " has to be written in every such row; where one is missed, they disagree.",
+                others.isEmpty() ? "Insertion: it cannot be stored by itself."
+                        : "Insertion: the " + y + " of a new " + x + " cannot be stored until there is a " + others
+                                + ".",
                 "Deletion: when the last row with a " + x + " goes, its " + y + " is forgotten.");
     }
 

@@ -22,24 +22,40 @@ public final class KeyChange {
     /** The edit, or why other elements forbid it. */
     public static ApplyDecomposition.Result of(Design design, EntityRelation about, AttributeSet columns) {
         Entity entity = about.entity();
-        boolean referredTo = !entity.primaryKey().isEmpty() && design.relationships().stream().anyMatch(relationship -> relationship.manyToMany() ? relationship.touches(entity.id())
+        boolean referredTo = !entity.primaryKey().isEmpty() && design.relationships().stream()
+                .anyMatch(relationship -> relationship.manyToMany() ? relationship.touches(entity.id())
                 : relationship.parentEntity().equals(Optional.of(entity.id())));
         if (referredTo) {
-            return new ApplyDecomposition.Result.Refused(new Problem("", "Other entities refer to " + entity.name() + " by its key. Make this an alternate key in the ledger, then take it there: "
+            return new ApplyDecomposition.Result.Refused(new Problem("",
+                    "Other entities refer to " + entity.name()
+                            + " by its key. Make this an alternate key in the ledger, then take it there: "
                     + "they follow in the same step."));
         }
         Set<KeyPart> parts = new LinkedHashSet<>();
-        columns.forEach(column -> parts.add(about.paths().get(column).hops().stream().findFirst().<KeyPart>map(hop -> new InheritedPart(hop.relationship()))
+        columns.forEach(column -> parts.add(about.paths().get(column).hops().stream().findFirst()
+                .<KeyPart>map(hop -> new InheritedPart(hop.relationship()))
                 .orElseGet(() -> new OwnPart(about.paths().get(column).attribute()))));
-        boolean half = parts.stream().filter(InheritedPart.class::isInstance).map(InheritedPart.class::cast).anyMatch(part -> {
-            long all = about.paths().stream().filter(path -> path.hops().stream().findFirst().filter(hop -> hop.relationship().equals(part.relationship())).isPresent()).count();
-            long here = columns.members().stream().map(about.paths()::get).filter(path -> path.hops().stream().findFirst().filter(hop -> hop.relationship().equals(part.relationship())).isPresent()).count();
+        boolean half =
+                parts.stream().filter(InheritedPart.class::isInstance).map(InheritedPart.class::cast).anyMatch(part -> {
+                    long all =
+                            about.paths().stream()
+                                    .filter(path -> path.hops().stream().findFirst()
+                                            .filter(hop -> hop.relationship().equals(part.relationship())).isPresent())
+                                    .count();
+                    long here =
+                            columns.members().stream().map(about.paths()::get)
+                                    .filter(path -> path.hops().stream().findFirst()
+                                            .filter(hop -> hop.relationship().equals(part.relationship())).isPresent())
+                                    .count();
             return all != here || !design.relationships().get(part.relationship()).mayIdentify();
         });
         if (columns.isEmpty() || half) {
-            return new ApplyDecomposition.Result.Refused(new Problem("", "This key needs a foreign key that may be empty, or only a part of one, so it cannot be the primary key."));
+            return new ApplyDecomposition.Result.Refused(new Problem("",
+                    "This key needs a foreign key that may be empty, or only a part of one, so it cannot be the "
+                            + "primary key."));
         }
-        List<AlternateKey> alternates = new ArrayList<>(entity.alternateKeys().stream().filter(key -> !Set.copyOf(key.parts()).equals(parts)).toList());
+        List<AlternateKey> alternates = new ArrayList<>(
+                entity.alternateKeys().stream().filter(key -> !Set.copyOf(key.parts()).equals(parts)).toList());
         if (!entity.primaryKey().isEmpty()) {
             int free = 1;
             while (numbered(alternates, free)) {

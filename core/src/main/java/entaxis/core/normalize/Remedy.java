@@ -24,7 +24,8 @@ import java.util.stream.IntStream;
  * @param form   the normal form that they are in, or higher
  * @param keeper which of the pieces stays the entity that is there
  */
-public record Remedy(EntityRelation about, NormalForm form, Decomposition decomposition, List<Piece> pieces, int keeper) {
+public record Remedy(EntityRelation about, NormalForm form, Decomposition decomposition, List<Piece> pieces,
+        int keeper) {
     /** One of the entities: its columns, its key, and the name it gets. */
     public record Piece(String name, AttributeSet attributes, AttributeSet key, List<AttributeSet> keys) { }
 
@@ -43,8 +44,10 @@ public record Remedy(EntityRelation about, NormalForm form, Decomposition decomp
         List<Piece> pieces = new ArrayList<>();
         for (int i = 0; i < parts.size(); i++) {
             Part part = parts.get(i);
-            AttributeSet key = part.attributes().containsAll(about.key()) && part.keys().contains(about.key()) ? about.key() : part.key();
-            String name = i == keeper ? about.entity().name() : proposed.get(i).equals(relation.name()) ? relation.name() + " part" : spoken(proposed.get(i));
+            AttributeSet key = part.attributes().containsAll(about.key()) && part.keys().contains(about.key())
+                    ? about.key() : part.key();
+            String name = i == keeper ? about.entity().name()
+                    : proposed.get(i).equals(relation.name()) ? relation.name() + " part" : spoken(proposed.get(i));
             pieces.add(new Piece(name, part.attributes(), key, part.keys()));
         }
         return new Remedy(about, form, decomposition, pieces, keeper);
@@ -60,17 +63,26 @@ public record Remedy(EntityRelation about, NormalForm form, Decomposition decomp
         return new Remedy(about, form, decomposition, named, keeper);
     }
 
-    /** Tells this remedy from another of the same entity: the form and what falls into which piece, whatever their names. */
+    /**
+     * Tells this remedy from another of the same entity: the form and what falls into which piece, whatever their
+     * names.
+     */
     public String signature() {
-        return form + " " + pieces.stream().map(piece -> about.relation().text(piece.attributes())).collect(Collectors.joining(" | "));
+        return form + " " + pieces.stream().map(piece -> about.relation().text(piece.attributes()))
+                .collect(Collectors.joining(" | "));
     }
 
     /** The piece that holds the primary key, else one that determines everything, else the largest. */
     private static int keeper(EntityRelation about, List<Part> parts) {
         Closure closure = new Closure(about.relation().attributes().size(), about.relation().functional());
-        return IntStream.range(0, parts.size()).filter(i -> !about.key().isEmpty() && parts.get(i).attributes().containsAll(about.key())).findFirst()
-                .orElseGet(() -> IntStream.range(0, parts.size()).filter(i -> closure.of(parts.get(i).attributes()).containsAll(about.relation().all())).findFirst()
-                        .orElseGet(() -> IntStream.range(0, parts.size()).reduce((a, b) -> parts.get(b).attributes().size() > parts.get(a).attributes().size() ? b : a).orElse(0)));
+        return IntStream.range(0, parts.size())
+                .filter(i -> !about.key().isEmpty() && parts.get(i).attributes().containsAll(about.key())).findFirst()
+                .orElseGet(() -> IntStream.range(0, parts.size())
+                        .filter(i -> closure.of(parts.get(i).attributes()).containsAll(about.relation().all()))
+                        .findFirst()
+                        .orElseGet(() -> IntStream.range(0, parts.size()).reduce(
+                                (a, b) -> parts.get(b).attributes().size() > parts.get(a).attributes().size() ? b : a)
+                                .orElse(0)));
     }
 
     /** A column's name as the name of an entity. */

@@ -32,12 +32,16 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
     private static final int MAX_KEYS = 2;
     private static final int MAX_NEARLY = 24;
 
-    /** Whether all rows agree with it and it says more than a key would: enough to ask for it before a form is judged. */
+    /**
+     * Whether all rows agree with it and it says more than a key would: enough to ask for it before a form is judged.
+     */
     public boolean telling() {
         return holds && !key;
     }
 
-    /** At most eight suggestions for an entity, smallest determinants first; none where there are too few rows to tell. */
+    /**
+     * At most eight suggestions for an entity, smallest determinants first; none where there are too few rows to tell.
+     */
     public static List<Suggestion> of(EntityRelation about, StatedDependencies stated) {
         Rows rows = about.rows();
         if (rows.size() < FEWEST_ROWS || rows.columns().size() > Rows.MAX_COLUMNS) {
@@ -49,20 +53,24 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
         Discovery discovery = Discovery.of(rows, MAX_DETERMINANTS, Discovery.Watch.NONE);
         discovery.dependencies().stream()
                 .filter(dependency -> !dependency.determinant().isEmpty()).limit(MAX_LOOKED_AT).forEach(dependency -> {
-                    if (found.size() >= MAX_COUNT || rejected(about, stated, dependency) || new Closure(columns, known).implies(dependency)) {
+                    if (found.size() >= MAX_COUNT || rejected(about, stated, dependency)
+                            || new Closure(columns, known).implies(dependency)) {
                         return;
                     }
                     Evidence evidence = Evidence.of(rows, dependency);
                     if (evidence.tested() > 1) {
                         known.add(dependency);
-                        found.add(new Suggestion(about.relation().text(dependency), "holds in all " + rows.size() + " rows; " + evidence.tested() + " could have refuted it", true, false));
+                        found.add(new Suggestion(about.relation().text(dependency), "holds in all " + rows.size()
+                                + " rows; " + evidence.tested() + " could have refuted it", true, false));
                     }
                 });
         if (columns <= 8) {
             DependencyBasis basis = new DependencyBasis(about.relation());
             for (Multivalued dependency : ManyValuedDiscovery.of(rows, 1)) {
-                if (found.size() < MAX_COUNT && dependency.determinant().size() == 1 && !basis.implies(dependency) && !rejected(about, stated, dependency)) {
-                    found.add(new Suggestion(about.relation().text(dependency), "every combination is there, in all " + rows.size() + " rows", true, false));
+                if (found.size() < MAX_COUNT && dependency.determinant().size() == 1 && !basis.implies(dependency)
+                        && !rejected(about, stated, dependency)) {
+                    found.add(new Suggestion(about.relation().text(dependency),
+                            "every combination is there, in all " + rows.size() + " rows", true, false));
                 }
             }
         }
@@ -72,7 +80,8 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
     }
 
     /** Keys that rows suggest: columns that no two of enough rows share. */
-    private static void keys(EntityRelation about, StatedDependencies stated, List<AttributeSet> keys, List<Functional> known, List<Suggestion> found) {
+    private static void keys(EntityRelation about, StatedDependencies stated, List<AttributeSet> keys,
+            List<Functional> known, List<Suggestion> found) {
         Rows rows = about.rows();
         AttributeSet all = AttributeSet.first(rows.columns().size());
         if (rows.size() < ENOUGH_FOR_A_KEY) {
@@ -84,26 +93,31 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
             boolean told = key.isEmpty() || key.size() > MAX_DETERMINANTS || rejected(about, stated, dependency)
                     || new Closure(rows.columns().size(), known).implies(dependency);
             if (!told && found.size() < before + MAX_KEYS) {
-                found.add(new Suggestion(about.relation().text(dependency), "no two of " + rows.size() + " rows agree: is it a key?", true, true));
+                found.add(new Suggestion(about.relation().text(dependency),
+                        "no two of " + rows.size() + " rows agree: is it a key?", true, true));
             }
         }
     }
 
     /** Dependencies on one column that only a few rows break. */
-    private static void nearly(EntityRelation about, StatedDependencies stated, List<Functional> known, List<Suggestion> found) {
+    private static void nearly(EntityRelation about, StatedDependencies stated, List<Functional> known,
+            List<Suggestion> found) {
         Rows rows = about.rows();
         int columns = Math.min(MAX_NEARLY, rows.columns().size());
         Closure implied = new Closure(rows.columns().size(), known);
         for (int left = 0; left < columns; left++) {
             for (int right = 0; right < columns; right++) {
                 Functional dependency = new Functional(AttributeSet.of(left), AttributeSet.of(right));
-                if (left == right || found.size() >= MAX_COUNT + MAX_KEYS + 2 || rejected(about, stated, dependency) || implied.implies(dependency)) {
+                if (left == right || found.size() >= MAX_COUNT + MAX_KEYS + 2 || rejected(about, stated, dependency)
+                        || implied.implies(dependency)) {
                     continue;
                 }
                 Evidence evidence = Evidence.of(rows, dependency);
                 if (!evidence.agrees() && (rows.size() - evidence.holds()) * NEARLY <= evidence.tested()) {
                     Evidence.Contradiction first = evidence.breaking().getFirst();
-                    found.add(new Suggestion(about.relation().text(dependency), "holds in " + evidence.holds() + " of " + rows.size() + " rows; broken by rows " + (first.usual() + 1)
+                    found.add(new Suggestion(about.relation().text(dependency),
+                            "holds in " + evidence.holds() + " of " + rows.size() + " rows; broken by rows "
+                                    + (first.usual() + 1)
                             + " and " + (first.other() + 1), false, false));
                 }
             }

@@ -24,7 +24,8 @@ final class AlterTableStatements {
     private final ImpliedNames implied;
     private final StepOver pass;
 
-    AlterTableStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, TypeParser types, ImpliedNames implied, StepOver pass) {
+    AlterTableStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, TypeParser types,
+            ImpliedNames implied, StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;
@@ -72,7 +73,8 @@ final class AlterTableStatements {
         boolean more = true;
         while (more) {
             boolean repeated = verb == Keyword.ADD && is(Target.SQLSERVER) && !isVerb(tokens.word())
-                    || verb == Keyword.DROP && is(Target.SQLSERVER) && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.COLUMN));
+                    || verb == Keyword.DROP && is(Target.SQLSERVER)
+                            && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.COLUMN));
             if (!repeated) {
                 verb = tokens.word();
             }
@@ -172,7 +174,8 @@ final class AlterTableStatements {
                 tokens.accept(Keyword.CONCURRENTLY);
                 tokens.accept(Keyword.FINALLY);
             }
-            case ENABLE, DISABLE, REPLICA, CLUSTER, VALIDATE, FORCE, LOCK, ALGORITHM, ENGINE, CONVERT, ORDER, PARTITION, SWITCH, STORAGE, ROW, TABLESPACE, DEFAULT, CHARACTER, CHARSET, COLLATE,
+            case ENABLE, DISABLE, REPLICA, CLUSTER, VALIDATE, FORCE, LOCK, ALGORITHM, ENGINE, CONVERT, ORDER, PARTITION,
+                    SWITCH, STORAGE, ROW, TABLESPACE, DEFAULT, CHARACTER, CHARSET, COLLATE,
                     TRUNCATE, READ, CACHE, NOCACHE, LOGGING, NOLOGGING, ANALYZE, OPTIONS, WITHOUT, COMPRESSION, NOT -> {
                 return other(table, verb, from);
             }
@@ -201,7 +204,8 @@ final class AlterTableStatements {
                 table.numberFrom(first);
             }
             default -> {
-                if (tokens.sign(start + 1, '=') || is(Target.ORACLE) && tokens.kind(start) == TokenizedStatement.WORD || mySql() && tokens.kind(start) == TokenizedStatement.WORD
+                if (tokens.sign(start + 1, '=') || is(Target.ORACLE) && tokens.kind(start) == TokenizedStatement.WORD
+                        || mySql() && tokens.kind(start) == TokenizedStatement.WORD
                         || tokens.reads(start, "REBUILD") || tokens.reads(start, "RESET")) {
                     pass.over(from, "storage options");
                     return true;
@@ -229,7 +233,8 @@ final class AlterTableStatements {
                 }
             }
         }
-        pass.over(from, verb == Keyword.VALIDATE ? "checking of a constraint" : verb == Keyword.CLUSTER ? "maintenance" : verb == Keyword.REPLICA ? "replication" : "storage options");
+        pass.over(from, verb == Keyword.VALIDATE ? "checking of a constraint" : verb == Keyword.CLUSTER ? "maintenance"
+                : verb == Keyword.REPLICA ? "replication" : "storage options");
         return true;
     }
 
@@ -245,7 +250,8 @@ final class AlterTableStatements {
             }
             return false;
         }
-        if (tokens.is(Keyword.PARTITION) || tokens.reads(tokens.at, "SUPPLEMENTAL") || tokens.is(Keyword.PERIOD) && is(Target.SQLSERVER) || tokens.reads(tokens.at, "SYSTEM")) {
+        if (tokens.is(Keyword.PARTITION) || tokens.reads(tokens.at, "SUPPLEMENTAL")
+                || tokens.is(Keyword.PERIOD) && is(Target.SQLSERVER) || tokens.reads(tokens.at, "SYSTEM")) {
             pass.over(from, tokens.is(Keyword.PARTITION) ? "partitioning" : "storage options");
             return true;
         }
@@ -271,8 +277,10 @@ final class AlterTableStatements {
         if (tokens.is(Keyword.CONSTRAINT) && tokens.word(tokens.at + 1) == Keyword.IF) {
             tokens.at += 4;
             String name = tokens.name();
-            boolean there = table.uniqueKeys.stream().anyMatch(key -> table.same(key.name(), name)) || table.foreignKeys.stream().anyMatch(key -> table.same(key.name(), name))
-                    || table.checks.stream().anyMatch(check -> table.same(check.name(), name)) || table.primaryKey.filter(key -> table.same(key.name(), name)).isPresent();
+            boolean there = table.uniqueKeys.stream().anyMatch(key -> table.same(key.name(), name))
+                    || table.foreignKeys.stream().anyMatch(key -> table.same(key.name(), name))
+                    || table.checks.stream().anyMatch(check -> table.same(check.name(), name))
+                    || table.primaryKey.filter(key -> table.same(key.name(), name)).isPresent();
             if (there) {
                 tokens.at = tokens.limit;
                 return;
@@ -294,7 +302,8 @@ final class AlterTableStatements {
     /** PostgreSQL manual, 5.12: a reference of the whole is one of each partition. */
     private static void partitionsGet(TableBuilder whole, ForeignKey key) {
         whole.heirs.stream().filter(heir -> heir.partition).forEach(part -> {
-            if (part.foreignKeys.stream().noneMatch(own -> own.columns().equals(key.columns()) && own.referencedTable().equals(key.referencedTable()))) {
+            if (part.foreignKeys.stream().noneMatch(own -> own.columns().equals(key.columns())
+                    && own.referencedTable().equals(key.referencedTable()))) {
                 part.foreignKeys.add(key);
             }
             partitionsGet(part, key);
@@ -376,7 +385,8 @@ final class AlterTableStatements {
             case UNIQUE -> {
                 tokens.at++;
                 List<String> columns = tokens.names();
-                table.uniqueKeys.removeIf(key -> key.columns().size() == columns.size() && columns.stream().allMatch(name -> key.columns().stream().anyMatch(own -> table.same(own, name))));
+                table.uniqueKeys.removeIf(key -> key.columns().size() == columns.size() && columns.stream()
+                        .allMatch(name -> key.columns().stream().anyMatch(own -> table.same(own, name))));
                 tail();
             }
             case INDEX, KEY -> {
@@ -441,7 +451,8 @@ final class AlterTableStatements {
         boolean round = tokens.acceptSign('(');
         do {
             int at = tokens.at;
-            if (is(Target.SQLSERVER) && at > 0 && tokens.sign(at - 1, ',') && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.COLUMN))) {
+            if (is(Target.SQLSERVER) && at > 0 && tokens.sign(at - 1, ',')
+                    && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.COLUMN))) {
                 tokens.at--;
                 break;
             }
@@ -476,10 +487,13 @@ final class AlterTableStatements {
             return;
         }
         if (cascade) {
-            table.uniqueKeys.stream().filter(key -> table.same(key.name(), name)).forEach(key -> drafts.dropReferencesTo(table, key.columns()));
+            table.uniqueKeys.stream().filter(key -> table.same(key.name(), name))
+                    .forEach(key -> drafts.dropReferencesTo(table, key.columns()));
         }
-        boolean gone = table.uniqueKeys.removeIf(key -> table.same(key.name(), name)) | table.foreignKeys.removeIf(key -> table.same(key.name(), name))
-                | table.checks.removeIf(check -> table.same(check.name(), name)) | table.indexes.removeIf(index -> index.method().equals("exclude") && table.same(index.name(), name));
+        boolean gone = table.uniqueKeys.removeIf(key -> table.same(key.name(), name))
+                | table.foreignKeys.removeIf(key -> table.same(key.name(), name))
+                | table.checks.removeIf(check -> table.same(check.name(), name))
+                | table.indexes.removeIf(index -> index.method().equals("exclude") && table.same(index.name(), name));
         if (gone) {
             table.heirs.forEach(heir -> heir.checks.removeIf(check -> heir.same(check.name(), name)));
             return;
@@ -495,8 +509,10 @@ final class AlterTableStatements {
             table.primaryKey = Optional.empty();
             return;
         }
-        boolean gone = table.indexes.removeIf(index -> index.name().equalsIgnoreCase(name)) | table.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name));
-        boolean ofReference = table.foreignKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name) || key.columns().getFirst().equalsIgnoreCase(name));
+        boolean gone = table.indexes.removeIf(index -> index.name().equalsIgnoreCase(name))
+                | table.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name));
+        boolean ofReference = table.foreignKeys.stream()
+                .anyMatch(key -> key.name().equalsIgnoreCase(name) || key.columns().getFirst().equalsIgnoreCase(name));
         if (!gone && !ifThere && !ofReference && !table.takeLeftBehind(name)) {
             throw StatementException.conflict(at, "the table " + table.name + " has no index " + name);
         }
@@ -511,7 +527,8 @@ final class AlterTableStatements {
         }
         Optional<Deferral> deferral = definitions.deferral();
         definitions.constraintEnd();
-        deferral.ifPresent(when -> table.foreignKeys.replaceAll(key -> !table.same(key.name(), name) ? key : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(),
+        deferral.ifPresent(when -> table.foreignKeys.replaceAll(key -> !table.same(key.name(), name) ? key
+                : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(),
                 key.referencedTable(), key.referencedColumns(), key.onDelete(), key.onUpdate(), when)));
     }
 
@@ -522,7 +539,8 @@ final class AlterTableStatements {
             alterConstraint(table);
             return false;
         }
-        if (tokens.is(Keyword.INDEX) && mySql() || tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.CHECK) && mySql()) {
+        if (tokens.is(Keyword.INDEX) && mySql() || tokens.is(Keyword.CONSTRAINT)
+                || tokens.is(Keyword.CHECK) && mySql()) {
             boolean moreBehind = storageSetting();
             if (!moreBehind) {
                 pass.over(from, "switching on and off");
@@ -626,7 +644,8 @@ final class AlterTableStatements {
                 tokens.at++;
                 String expression = definitions.expression();
                 definitions.setDefault(column, expression);
-                table.heirs.forEach(heir -> heir.column(column.name).ifPresent(inherited -> inherited.defaultValue = column.defaultValue));
+                table.heirs.forEach(heir -> heir.column(column.name)
+                        .ifPresent(inherited -> inherited.defaultValue = column.defaultValue));
             }
             case NOT -> {
                 tokens.at++;
@@ -649,7 +668,8 @@ final class AlterTableStatements {
                     expression(table, column, tokens.inRound());
                     return false;
                 }
-                if (is(Target.POSTGRESQL) && !tokens.sign('(') && !tokens.is(Keyword.STATISTICS) && !tokens.is(Keyword.STORAGE) && !tokens.is(Keyword.COMPRESSION)) {
+                if (is(Target.POSTGRESQL) && !tokens.sign('(') && !tokens.is(Keyword.STATISTICS)
+                        && !tokens.is(Keyword.STORAGE) && !tokens.is(Keyword.COMPRESSION)) {
                     throw tokens.unreadable("this change of a column is not known here");
                 }
                 boolean moreBehind = storageSetting();
@@ -662,7 +682,10 @@ final class AlterTableStatements {
         return false;
     }
 
-    /** ISO/IEC 9075-2, 11.20: what an identity becomes, each part behind its own SET; false if none of them says anything that is kept. */
+    /**
+     * ISO/IEC 9075-2, 11.20: what an identity becomes, each part behind its own SET; false if none of them says
+     * anything that is kept.
+     */
     private boolean numbering(ColumnBuilder column) {
         boolean kept = false;
         boolean more = true;
@@ -683,7 +706,8 @@ final class AlterTableStatements {
                 tokens.accept(Keyword.BY);
                 column.numbering = new Numbering(before.start(), definitions.wholeNumber());
             } else {
-                while (!tokens.atEnd() && !tokens.sign(',') && !tokens.is(Keyword.SET) && !(tokens.at > start && tokens.is(Keyword.RESTART))) {
+                while (!tokens.atEnd() && !tokens.sign(',') && !tokens.is(Keyword.SET)
+                        && !(tokens.at > start && tokens.is(Keyword.RESTART))) {
                     tokens.at++;
                 }
             }
@@ -739,7 +763,10 @@ final class AlterTableStatements {
         }
     }
 
-    /** Transact-SQL Reference, ALTER TABLE ... ALTER COLUMN ... ADD | DROP: what a column has beside its type; only whether a computed one is kept says something here. */
+    /**
+     * Transact-SQL Reference, ALTER TABLE ... ALTER COLUMN ... ADD | DROP: what a column has beside its type; only
+     * whether a computed one is kept says something here.
+     */
     private void property(ColumnBuilder column) {
         boolean kept = tokens.is(Keyword.PERSISTED);
         column.virtual = kept ? !column.virtual : column.virtual;
@@ -754,7 +781,8 @@ final class AlterTableStatements {
     private void modify(TableBuilder table) {
         tokens.accept(Keyword.COLUMN);
         tokens.accept(Keyword.IF, Keyword.EXISTS);
-        if (is(Target.ORACLE) && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.PRIMARY, Keyword.KEY) || tokens.is(Keyword.UNIQUE) && tokens.sign(tokens.at + 1, '('))) {
+        if (is(Target.ORACLE) && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.PRIMARY, Keyword.KEY)
+                || tokens.is(Keyword.UNIQUE) && tokens.sign(tokens.at + 1, '('))) {
             tokens.at += tokens.is(Keyword.UNIQUE) ? 1 : 2;
             if (tokens.sign('(')) {
                 tokens.skipRound();
@@ -767,7 +795,8 @@ final class AlterTableStatements {
             ColumnBuilder column = definitions.existing(table, tokens.at);
             if (is(Target.ORACLE)) {
                 tokens.at++;
-                if (types.begins() && !tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd() && !tokens.is(Keyword.ENABLE) && !tokens.is(Keyword.DISABLE)) {
+                if (types.begins() && !tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd()
+                        && !tokens.is(Keyword.ENABLE) && !tokens.is(Keyword.DISABLE)) {
                     column.type = types.read().type();
                 }
                 definitions.clauses(table, column);
@@ -780,10 +809,14 @@ final class AlterTableStatements {
         }
     }
 
-    /** Gives a column the definition that follows: everything that it does not say again is gone (MySQL manual, ALTER TABLE). */
+    /**
+     * Gives a column the definition that follows: everything that it does not say again is gone (MySQL manual, ALTER
+     * TABLE).
+     */
     private void redefine(TableBuilder table, ColumnBuilder column) {
         ColumnBuilder now = definitions.bare();
-        boolean inKey = table.primaryKey.filter(key -> key.columns().stream().anyMatch(name -> table.same(name, column.name))).isPresent();
+        boolean inKey = table.primaryKey
+                .filter(key -> key.columns().stream().anyMatch(name -> table.same(name, column.name))).isPresent();
         if (!table.same(column.name, now.name) && table.has(now.name)) {
             throw tokens.conflict("the table " + table.name + " already has a column " + now.name);
         }
@@ -794,7 +827,8 @@ final class AlterTableStatements {
         table.columns.set(table.columns.indexOf(column), now);
         table.touched();
         definitions.clauses(table, now);
-        now.required |= inKey || before.isEmpty() && table.primaryKey.filter(key -> key.columns().contains(now.name)).isPresent();
+        now.required |= inKey
+                || before.isEmpty() && table.primaryKey.filter(key -> key.columns().contains(now.name)).isPresent();
         place(table, now);
     }
 
@@ -812,13 +846,16 @@ final class AlterTableStatements {
             String before = tokens.name();
             tokens.expect(Keyword.TO);
             String now = tokens.name();
-            table.indexes.replaceAll(index -> index.name().equalsIgnoreCase(before) ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index);
-            table.uniqueKeys.replaceAll(key -> key.name().equalsIgnoreCase(before) ? new UniqueKey(now, key.columns()) : key);
+            table.indexes.replaceAll(index -> index.name().equalsIgnoreCase(before)
+                    ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index);
+            table.uniqueKeys
+                    .replaceAll(key -> key.name().equalsIgnoreCase(before) ? new UniqueKey(now, key.columns()) : key);
             table.indexRenames++;
             drafts.index(now, table);
             return;
         }
-        boolean column = tokens.accept(Keyword.COLUMN) || !tokens.is(Keyword.TO) && !tokens.is(Keyword.AS) && tokens.isName(tokens.at) && tokens.word(tokens.at + 1) == Keyword.TO;
+        boolean column = tokens.accept(Keyword.COLUMN) || !tokens.is(Keyword.TO) && !tokens.is(Keyword.AS)
+                && tokens.isName(tokens.at) && tokens.word(tokens.at + 1) == Keyword.TO;
         if (column) {
             tokens.accept(Keyword.IF, Keyword.EXISTS);
             ColumnBuilder renamed = definitions.existing(table, tokens.at);
@@ -835,7 +872,8 @@ final class AlterTableStatements {
 
     void renameConstraint(TableBuilder table, String before, String now, int at) {
         boolean primary = table.primaryKey.filter(key -> table.same(key.name(), before)).isPresent();
-        boolean known = primary || table.uniqueKeys.stream().anyMatch(key -> table.same(key.name(), before)) || table.foreignKeys.stream().anyMatch(key -> table.same(key.name(), before))
+        boolean known = primary || table.uniqueKeys.stream().anyMatch(key -> table.same(key.name(), before))
+                || table.foreignKeys.stream().anyMatch(key -> table.same(key.name(), before))
                 || table.checks.stream().anyMatch(check -> table.same(check.name(), before));
         if (!known && !before.endsWith("_not_null")) {
             throw StatementException.conflict(at, "the table " + table.name + " has no constraint " + before);
@@ -844,16 +882,21 @@ final class AlterTableStatements {
         table.primaryKey = table.primaryKey.map(key -> primary ? new PrimaryKey(now, key.columns()) : key);
         table.uniqueKeys.replaceAll(key -> table.same(key.name(), before) ? new UniqueKey(now, key.columns()) : key);
         table.foreignKeys.replaceAll(key -> table.same(key.name(), before) ? key.named(now) : key);
-        table.checks.replaceAll(check -> table.same(check.name(), before) ? new CheckRule(now, check.condition()) : check);
+        table.checks
+                .replaceAll(check -> table.same(check.name(), before) ? new CheckRule(now, check.condition()) : check);
     }
 
-    /** PostgreSQL manual, ALTER TABLE ... ATTACH PARTITION: the partition gets the keys of the whole that it does not have. */
+    /**
+     * PostgreSQL manual, ALTER TABLE ... ATTACH PARTITION: the partition gets the keys of the whole that it does not
+     * have.
+     */
     private void attach(TableBuilder whole) {
         tokens.at++;
         tokens.expect(Keyword.PARTITION);
         int at = tokens.at;
         QName name = definitions.qualified();
-        TableBuilder part = drafts.table(name).orElseThrow(() -> StatementException.conflict(at, "no table " + name.name() + " is known here"));
+        TableBuilder part = drafts.table(name)
+                .orElseThrow(() -> StatementException.conflict(at, "no table " + name.name() + " is known here"));
         whole.heirs.add(part);
         part.partition = true;
         whole.primaryKey.ifPresent(key -> {
@@ -861,14 +904,17 @@ final class AlterTableStatements {
                 definitions.setPrimaryKey(part, "", key.columns());
             }
         });
-        whole.uniqueKeys.stream().filter(key -> part.uniqueKeys.stream().noneMatch(own -> own.columns().equals(key.columns())))
+        whole.uniqueKeys.stream()
+                .filter(key -> part.uniqueKeys.stream().noneMatch(own -> own.columns().equals(key.columns())))
                 .toList().forEach(key -> definitions.addUnique(part, "", key.columns()));
         for (ForeignKey key : whole.foreignKeys) {
-            if (part.foreignKeys.stream().noneMatch(own -> own.columns().equals(key.columns()) && own.referencedTable().equals(key.referencedTable()))) {
+            if (part.foreignKeys.stream().noneMatch(own -> own.columns().equals(key.columns())
+                    && own.referencedTable().equals(key.referencedTable()))) {
                 part.foreignKeys.add(key);
             }
         }
-        whole.indexes.stream().filter(index -> part.indexes.stream().noneMatch(own -> own.columns().equals(index.columns()))).toList()
+        whole.indexes.stream()
+                .filter(index -> part.indexes.stream().noneMatch(own -> own.columns().equals(index.columns()))).toList()
                 .forEach(index -> definitions.copyIndex(part, index));
         tokens.at = tokens.limit;
     }

@@ -20,7 +20,10 @@ final class ColumnBuilder {
     String onUpdate = "";
     String collation = "";
     String comment = "";
-    /** The expression that draws from the sequence that the column owns, where it counts so: what tables like this one take over. */
+    /**
+     * The expression that draws from the sequence that the column owns, where it counts so: what tables like this one
+     * take over.
+     */
     String counted = "";
 
     ColumnBuilder(String name, SqlType type) {
@@ -46,9 +49,12 @@ final class ColumnBuilder {
 
     /** The column as it now is. */
     Column done() {
-        ColumnDetails details = !virtual && onUpdate.isEmpty() && collation.isEmpty() ? ColumnDetails.NONE : new ColumnDetails(virtual, nonEmpty(onUpdate), nonEmpty(collation));
+        ColumnDetails details = !virtual && onUpdate.isEmpty() && collation.isEmpty() ? ColumnDetails.NONE
+                : new ColumnDetails(virtual, nonEmpty(onUpdate), nonEmpty(collation));
         return new Column(Optional.empty(), name, type, required, nonEmpty(defaultValue), identity,
-                identity == Identity.NONE || numbering.equals(Numbering.DEFAULT) ? Optional.empty() : Optional.of(numbering), nonEmpty(generated), details, comment);
+                identity == Identity.NONE || numbering.equals(Numbering.DEFAULT) ? Optional.empty()
+                        : Optional.of(numbering),
+                nonEmpty(generated), details, comment);
     }
 
     private static Optional<String> nonEmpty(String text) {

@@ -5,8 +5,9 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 
 /**
- * Reads what is run under a condition: IF of SQL Server's batches, anonymous blocks of PostgreSQL and Oracle. Conditions are not worked out. They ask, nearly always, whether
- * something is there already; so what they guard is carried out where it can be, and passed where it cannot.
+ * Reads what is run under a condition: IF of SQL Server's batches, anonymous blocks of PostgreSQL and Oracle.
+ * Conditions are not worked out. They ask, nearly always, whether something is there already; so what they guard is
+ * carried out where it can be, and passed where it cannot.
  */
 final class ConditionalBlocks {
     private final TokenCursor tokens;
@@ -34,7 +35,8 @@ final class ConditionalBlocks {
     void block(int from) {
         if (lexis.engine() == Target.SQLSERVER) {
             batch(from);
-        } else if (lexis.engine() == Target.ORACLE && (tokens.is(Keyword.DECLARE) || tokens.is(Keyword.BEGIN)) || tokens.is(Keyword.BEGIN, Keyword.NOT)) {
+        } else if (lexis.engine() == Target.ORACLE && (tokens.is(Keyword.DECLARE) || tokens.is(Keyword.BEGIN))
+                || tokens.is(Keyword.BEGIN, Keyword.NOT)) {
             oracle(from);
         } else {
             switch (tokens.word()) {
@@ -109,12 +111,16 @@ final class ConditionalBlocks {
 
     private static boolean begins(Keyword word) {
         return switch (word) {
-            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, BEGIN, SET, PRINT, UPDATE, DELETE, TRUNCATE, RETURN, USE, SELECT, IF, GRANT, DECLARE -> true;
+            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, BEGIN, SET, PRINT, UPDATE, DELETE, TRUNCATE, RETURN, USE,
+                    SELECT, IF, GRANT, DECLARE -> true;
             default -> false;
         };
     }
 
-    /** Oracle Database PL/SQL Language Reference, EXECUTE IMMEDIATE: statements that stand in one text are read; others are not known before they run. */
+    /**
+     * Oracle Database PL/SQL Language Reference, EXECUTE IMMEDIATE: statements that stand in one text are read; others
+     * are not known before they run.
+     */
     private void oracle(int from) {
         boolean computed = false;
         boolean any = false;

@@ -25,9 +25,13 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Stream;
 
-/** Reads what stands in the brackets of CREATE TABLE and behind ADD of ALTER TABLE: columns with their clauses, and constraints (ISO/IEC 9075-2, 11.3 to 11.9; the engines' manuals). */
+/**
+ * Reads what stands in the brackets of CREATE TABLE and behind ADD of ALTER TABLE: columns with their clauses, and
+ * constraints (ISO/IEC 9075-2, 11.3 to 11.9; the engines' manuals).
+ */
 final class DefinitionParser {
-    private static final Set<String> SEQUENCE_WORDS = Set.of("START", "WITH", "INCREMENT", "BY", "MINVALUE", "MAXVALUE", "NOMINVALUE", "NOMAXVALUE", "CYCLE", "NOCYCLE", "CACHE", "NOCACHE", "ORDER",
+    private static final Set<String> SEQUENCE_WORDS = Set.of("START", "WITH", "INCREMENT", "BY", "MINVALUE", "MAXVALUE",
+            "NOMINVALUE", "NOMAXVALUE", "CYCLE", "NOCYCLE", "CACHE", "NOCACHE", "ORDER",
             "NOORDER", "KEEP", "NOKEEP", "SCALE", "NOSCALE", "LIMIT", "VALUE");
 
     private static final int MAX_BRACKETS = 3;
@@ -51,7 +55,9 @@ final class DefinitionParser {
         return drafts.engine == Target.MYSQL || drafts.engine == Target.MARIADB;
     }
 
-    /** A name with the schema before it; a variable of psql (PostgreSQL manual, “SQL Interpolation”) stands for itself. */
+    /**
+     * A name with the schema before it; a variable of psql (PostgreSQL manual, “SQL Interpolation”) stands for itself.
+     */
     QName qualified() {
         if (drafts.engine == Target.POSTGRESQL && tokens.sign(':') && tokens.isName(tokens.at + 1)) {
             tokens.at++;
@@ -67,7 +73,8 @@ final class DefinitionParser {
 
     /** The name that a constraint is given, which may say its schema too. */
     private String newName() {
-        return tokens.isName(tokens.at) && !tokens.sign(tokens.at + 1, '.') ? tokens.newNameAt(tokens.at++) : qualified().name();
+        return tokens.isName(tokens.at) && !tokens.sign(tokens.at + 1, '.') ? tokens.newNameAt(tokens.at++)
+                : qualified().name();
     }
 
     /** Whether a constraint of the table, rather than a column, begins here. */
@@ -75,7 +82,8 @@ final class DefinitionParser {
         Keyword next = tokens.word(tokens.at + 1);
         return switch (tokens.word()) {
             case CONSTRAINT, PRIMARY, UNIQUE, FOREIGN, CHECK -> true;
-            case EXCLUDE -> drafts.engine == Target.POSTGRESQL && (next == Keyword.USING || tokens.sign(tokens.at + 1, '('));
+            case EXCLUDE ->
+                    drafts.engine == Target.POSTGRESQL && (next == Keyword.USING || tokens.sign(tokens.at + 1, '('));
             case KEY, INDEX -> mySql() || drafts.engine == Target.SQLSERVER && tokens.is(Keyword.INDEX);
             case FULLTEXT, SPATIAL -> mySql() && (next == Keyword.KEY || next == Keyword.INDEX || next == Keyword.NONE);
             case PERIOD -> next == Keyword.FOR;
@@ -83,9 +91,13 @@ final class DefinitionParser {
         };
     }
 
-    /** Oracle Database SQL Language Reference, supplemental_logging_props: it stands among the columns and says nothing of them. */
+    /**
+     * Oracle Database SQL Language Reference, supplemental_logging_props: it stands among the columns and says nothing
+     * of them.
+     */
     private boolean supplementalLog() {
-        return drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "SUPPLEMENTAL") && tokens.reads(tokens.at + 1, "LOG");
+        return drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "SUPPLEMENTAL")
+                && tokens.reads(tokens.at + 1, "LOG");
     }
 
     /** Reads a column with its clauses into a table. */
@@ -97,7 +109,8 @@ final class DefinitionParser {
         if (column.identity != Identity.NONE && drafts.engine == Target.POSTGRESQL) {
             column.counted = "nextval('" + implied.sequence(table, column.name) + "'::regclass)";
         }
-        column.required |= column.type instanceof SqlType.UserType(String type) && drafts.requiredTypes.contains(drafts.key(new QName("", type)));
+        column.required |= column.type instanceof SqlType.UserType(String type)
+                && drafts.requiredTypes.contains(drafts.key(new QName("", type)));
         table.add(column);
         clauses(table, column);
         if (serial) {
@@ -108,7 +121,8 @@ final class DefinitionParser {
 
     private static void refuseTwice(TableBuilder table, ColumnBuilder column, int start) {
         if (table.has(column.name)) {
-            throw StatementException.conflict(start, "the table " + table.name + " already has a column " + column.name);
+            throw StatementException.conflict(start,
+                    "the table " + table.name + " already has a column " + column.name);
         }
     }
 
@@ -225,7 +239,8 @@ final class DefinitionParser {
                     numbers(column);
                 }
             }
-            case IDENTITY -> identity(column, drafts.engine == Target.SQLSERVER ? Identity.ALWAYS : Identity.BY_DEFAULT);
+            case IDENTITY ->
+                    identity(column, drafts.engine == Target.SQLSERVER ? Identity.ALWAYS : Identity.BY_DEFAULT);
             case COMMENT -> {
                 tokens.at++;
                 column.comment = tokens.string();
@@ -250,7 +265,8 @@ final class DefinitionParser {
                 }
                 column.onUpdate = expression();
             }
-            case DEFERRABLE, INITIALLY, ENABLE, DISABLE, VALIDATE, NOVALIDATE, RELY, NORELY, ENFORCED -> constraintEnd();
+            case DEFERRABLE, INITIALLY, ENABLE, DISABLE, VALIDATE, NOVALIDATE, RELY, NORELY, ENFORCED ->
+                    constraintEnd();
             case BINARY, ROWGUIDCOL, SPARSE, VISIBLE, INVISIBLE -> tokens.at++;
             case STORAGE, COMPRESSION, COLUMN_FORMAT, SRID, SELECTIVITY -> tokens.at += 2;
             case USING -> usingIndex();
@@ -282,7 +298,8 @@ final class DefinitionParser {
 
     /** MariaDB manual, “JSON Data Type”: a document is a long text with a check, and is dumped so. */
     private boolean isDocument(ColumnBuilder column, String condition) {
-        return drafts.engine == Target.MARIADB && column.type.equals(SqlType.largeText()) && condition.replace("`", "").equalsIgnoreCase("json_valid(" + column.name + ")");
+        return drafts.engine == Target.MARIADB && column.type.equals(SqlType.largeText())
+                && condition.replace("`", "").equalsIgnoreCase("json_valid(" + column.name + ")");
     }
 
     /** SQL Server takes a constraint of the table behind a column without the comma between them. */
@@ -290,11 +307,15 @@ final class DefinitionParser {
         return drafts.engine == Target.SQLSERVER && tokens.sign('(');
     }
 
-    /** MySQL manual, “The Binary Collation” and “Character Set Specification”: text in the character set binary is held in the type of bytes as long. */
+    /**
+     * MySQL manual, “The Binary Collation” and “Character Set Specification”: text in the character set binary is held
+     * in the type of bytes as long.
+     */
     private static SqlType inBytes(SqlType type) {
         return switch (type) {
             case SqlType.CharacterType text -> new SqlType.BinaryType(text.form(), text.length());
-            case SqlType.NativeType(String spelling) when spelling.endsWith("text") -> new SqlType.NativeType(spelling.replace("text", "blob"));
+            case SqlType.NativeType(String spelling) when spelling.endsWith("text") ->
+                    new SqlType.NativeType(spelling.replace("text", "blob"));
             default -> type;
         };
     }
@@ -310,11 +331,14 @@ final class DefinitionParser {
             }
             return true;
         }
-        if (tokens.acceptReading("ASCII") || tokens.acceptReading("UNICODE") || tokens.acceptReading("FILESTREAM") || tokens.acceptReading("HIDDEN") || tokens.acceptReading("SORT")
+        if (tokens.acceptReading("ASCII") || tokens.acceptReading("UNICODE") || tokens.acceptReading("FILESTREAM")
+                || tokens.acceptReading("HIDDEN") || tokens.acceptReading("SORT")
                 || tokens.acceptReading("ENCRYPT") || tokens.acceptReading("NOSORT")) {
             return true;
         }
-        if (tokens.reads(tokens.at, "MASKED") || tokens.reads(tokens.at, "ENCRYPTED") || tokens.reads(tokens.at, "ENGINE_ATTRIBUTE") || tokens.reads(tokens.at, "SECONDARY_ENGINE_ATTRIBUTE") || tokens.reads(tokens.at, "REF_SYSTEM_ID")) {
+        if (tokens.reads(tokens.at, "MASKED") || tokens.reads(tokens.at, "ENCRYPTED")
+                || tokens.reads(tokens.at, "ENGINE_ATTRIBUTE") || tokens.reads(tokens.at, "SECONDARY_ENGINE_ATTRIBUTE")
+                || tokens.reads(tokens.at, "REF_SYSTEM_ID")) {
             while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
                 if (tokens.sign('(')) {
                     tokens.skipRound();
@@ -393,7 +417,8 @@ final class DefinitionParser {
     void setDefault(ColumnBuilder column, String expression) {
         column.defaultValue = expression.equalsIgnoreCase("null") ? "" : shared(expression);
         int call = expression.indexOf('(');
-        if (call < 0 || expression.length() < 9 || !expression.regionMatches(true, 0, "nextval", 0, 7) && !expression.regionMatches(true, 0, "pg_catalog.nextval", 0, 18)) {
+        if (call < 0 || expression.length() < 9 || !expression.regionMatches(true, 0, "nextval", 0, 7)
+                && !expression.regionMatches(true, 0, "pg_catalog.nextval", 0, 18)) {
             return;
         }
         int quote = expression.indexOf('\'', call);
@@ -401,14 +426,16 @@ final class DefinitionParser {
         if (close < 0) {
             return;
         }
-        sequenceNamed(expression.substring(quote + 1, close)).filter(sequence -> sequence.column().filter(owner -> owner == column).isPresent())
+        sequenceNamed(expression.substring(quote + 1, close))
+                .filter(sequence -> sequence.column().filter(owner -> owner == column).isPresent())
                 .ifPresent(sequence -> counts(column, sequence));
     }
 
     /** The sequence that a text names, with or without its schema. */
     Optional<SchemaBuilder.SequenceDraft> sequenceNamed(String text) {
         int point = text.lastIndexOf('.');
-        QName name = new QName(point < 0 ? "" : text.substring(0, point).replace("\"", ""), text.substring(point + 1).replace("\"", ""));
+        QName name = new QName(point < 0 ? "" : text.substring(0, point).replace("\"", ""),
+                text.substring(point + 1).replace("\"", ""));
         return drafts.sequence(name);
     }
 
@@ -449,7 +476,8 @@ final class DefinitionParser {
         if (drafts.engine == Target.SQLSERVER && tokens.reads(open + inner, "CAST")) {
             column.type = castTo(open + inner + 1, tokens.at - 1 - inner);
         }
-        column.virtual = drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2 && drafts.engine != Target.ISO;
+        column.virtual =
+                drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2 && drafts.engine != Target.ISO;
         if (tokens.accept(Keyword.STORED) || tokens.accept(Keyword.PERSISTED) || tokens.accept(Keyword.PERSISTENT)) {
             column.virtual = false;
         } else if (tokens.accept(Keyword.VIRTUAL)) {
@@ -457,7 +485,10 @@ final class DefinitionParser {
         }
     }
 
-    /** SQL Server documentation, CREATE TABLE, computed_column_definition: the expression needs no brackets around it and ends where a clause begins. */
+    /**
+     * SQL Server documentation, CREATE TABLE, computed_column_definition: the expression needs no brackets around it
+     * and ends where a clause begins.
+     */
     private String unbracketed() {
         int from = tokens.at;
         while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !endsComputed()) {
@@ -524,10 +555,14 @@ final class DefinitionParser {
         }
     }
 
-    /** Oracle's DBMS_METADATA writes the options of an identity without brackets (Oracle Database SQL Language Reference, identity_options). */
+    /**
+     * Oracle's DBMS_METADATA writes the options of an identity without brackets (Oracle Database SQL Language
+     * Reference, identity_options).
+     */
     private void bareNumbers(ColumnBuilder column) {
         int from = tokens.at;
-        while (tokens.kind(tokens.at) == TokenizedStatement.NUMBER || tokens.sign('-') || SEQUENCE_WORDS.contains(tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT))) {
+        while (tokens.kind(tokens.at) == TokenizedStatement.NUMBER || tokens.sign('-')
+                || SEQUENCE_WORDS.contains(tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT))) {
             tokens.at++;
         }
         int end = tokens.at;
@@ -576,7 +611,8 @@ final class DefinitionParser {
     }
 
     private long number(long otherwise) {
-        return tokens.kind(tokens.at) == TokenizedStatement.NUMBER || tokens.sign('-') || tokens.sign('+') ? wholeNumber() : otherwise;
+        return tokens.kind(tokens.at) == TokenizedStatement.NUMBER || tokens.sign('-') || tokens.sign('+')
+                ? wholeNumber() : otherwise;
     }
 
     long wholeNumber() {
@@ -619,14 +655,20 @@ final class DefinitionParser {
         Keyword before = tokens.word(tokens.at - 1);
         return switch (word) {
             case NONE -> false;
-            case NOT -> next == Keyword.NULL || next == Keyword.DEFERRABLE || next == Keyword.FOR || next == Keyword.ENFORCED || next == Keyword.VALID;
-            case NULL -> tokens.kind(tokens.at - 1) != TokenizedStatement.SYMBOL || tokens.sign(tokens.at - 1, ')') || tokens.sign(tokens.at - 1, ']')
-                    ? before != Keyword.IS && before != Keyword.NOT && before != Keyword.THEN && before != Keyword.ELSE : false;
+            case NOT -> next == Keyword.NULL || next == Keyword.DEFERRABLE || next == Keyword.FOR
+                    || next == Keyword.ENFORCED || next == Keyword.VALID;
+            case NULL -> tokens.kind(tokens.at - 1) != TokenizedStatement.SYMBOL || tokens.sign(tokens.at - 1, ')')
+                    || tokens.sign(tokens.at - 1, ']')
+                            ? before != Keyword.IS && before != Keyword.NOT && before != Keyword.THEN
+                                    && before != Keyword.ELSE
+                            : false;
             case WITH -> next != Keyword.TIME;
             case WITHOUT -> next != Keyword.TIME;
             case FOR -> before != Keyword.VALUE;
-            case ON, CONSTRAINT, PRIMARY, UNIQUE, CHECK, REFERENCES, COLLATE, GENERATED, COMMENT, AUTO_INCREMENT, AUTOINCREMENT, DEFERRABLE, INITIALLY, IDENTITY, ENABLE, DISABLE, STORED,
-                    VIRTUAL, PERSISTED, VISIBLE, INVISIBLE, FIRST, AFTER, BEFORE, COLUMN_FORMAT, STORAGE, SPARSE, ROWGUIDCOL, USING, SELECTIVITY, DEFAULT, RENAME, ADD, MODIFY -> true;
+            case ON, CONSTRAINT, PRIMARY, UNIQUE, CHECK, REFERENCES, COLLATE, GENERATED, COMMENT, AUTO_INCREMENT,
+                    AUTOINCREMENT, DEFERRABLE, INITIALLY, IDENTITY, ENABLE, DISABLE, STORED,
+                    VIRTUAL, PERSISTED, VISIBLE, INVISIBLE, FIRST, AFTER, BEFORE, COLUMN_FORMAT, STORAGE, SPARSE,
+                    ROWGUIDCOL, USING, SELECTIVITY, DEFAULT, RENAME, ADD, MODIFY -> true;
             case KEY -> tokens.at > from;
             default -> false;
         };
@@ -649,7 +691,8 @@ final class DefinitionParser {
         String name = "";
         if (tokens.accept(Keyword.CONSTRAINT)) {
             boolean named = switch (tokens.word()) {
-                case PRIMARY, UNIQUE, FOREIGN, CHECK -> !tokens.isName(tokens.at + 1) && !tokens.sign(tokens.at + 1, '(');
+                case PRIMARY, UNIQUE, FOREIGN, CHECK ->
+                        !tokens.isName(tokens.at + 1) && !tokens.sign(tokens.at + 1, '(');
                 default -> true;
             };
             if (tokens.is(Keyword.FOREIGN, Keyword.KEY) || tokens.is(Keyword.PRIMARY, Keyword.KEY)) {
@@ -669,7 +712,8 @@ final class DefinitionParser {
                 String own = tokens.sign('(') ? "" : tokens.name();
                 List<String> columns = tokens.names();
                 tokens.expect(Keyword.REFERENCES);
-                // MySQL manual, “FOREIGN KEY Constraints”: the name of the index is none of the reference; MariaDB takes it for both
+                // MySQL manual, “FOREIGN KEY Constraints”: the name of the index is none of the reference; MariaDB
+                // takes it for both
                 addForeignKey(table, !name.isEmpty() || drafts.engine == Target.MYSQL ? name : own, columns);
             }
             case CHECK -> {
@@ -714,7 +758,8 @@ final class DefinitionParser {
 
     ColumnBuilder existing(TableBuilder table, int token) {
         String name = tokens.isName(token) ? tokens.nameAt(token) : "";
-        return table.column(name).orElseThrow(() -> StatementException.conflict(token, "the table " + table.name + " has no column " + name));
+        return table.column(name).orElseThrow(
+                () -> StatementException.conflict(token, "the table " + table.name + " has no column " + name));
     }
 
     private void primaryKey(TableBuilder table, String name) {
@@ -758,7 +803,8 @@ final class DefinitionParser {
         if (mySql() && tokens.sign('(')) {
             List<IndexColumn> columns = indexColumns();
             constraintEnd();
-            if (columns.stream().anyMatch(column -> column.expression() || column.descending() || column.prefix().isPresent())) {
+            if (columns.stream()
+                    .anyMatch(column -> column.expression() || column.descending() || column.prefix().isPresent())) {
                 String indexName = name.isEmpty() ? implied.index(table, List.of(columns.getFirst().name())) : name;
                 addIndex(table, new TableIndex(indexName, true, columns));
             } else {
@@ -782,7 +828,8 @@ final class DefinitionParser {
         }
         String name = tokens.name();
         TableIndex index = table.indexes.stream().filter(own -> own.name().equals(name)).findFirst()
-                .orElseThrow(() -> StatementException.conflict(at, "the table " + table.name + " has no index " + name));
+                .orElseThrow(
+                        () -> StatementException.conflict(at, "the table " + table.name + " has no index " + name));
         table.indexes.remove(index);
         List<String> columns = index.columns().stream().map(IndexColumn::name).toList();
         String named = given.isEmpty() ? name : given;
@@ -803,7 +850,8 @@ final class DefinitionParser {
             while (!tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd()) {
                 if (tokens.sign('(')) {
                     tokens.skipRound();
-                } else if (tokens.is(Keyword.ASC) || tokens.is(Keyword.DESC) || tokens.is(Keyword.COLLATE) || tokens.is(Keyword.WITHOUT)) {
+                } else if (tokens.is(Keyword.ASC) || tokens.is(Keyword.DESC) || tokens.is(Keyword.COLLATE)
+                        || tokens.is(Keyword.WITHOUT)) {
                     tokens.at += tokens.is(Keyword.COLLATE) || tokens.is(Keyword.WITHOUT) ? 2 : 1;
                 } else {
                     throw tokens.unreadable("a comma or a bracket is expected here");
@@ -839,12 +887,16 @@ final class DefinitionParser {
             tokens.skipRound();
         }
         String text = method ? tokens.text(from, tokens.at) : "EXCLUDE USING btree " + tokens.text(from + 1, tokens.at);
-        table.indexes.add(new TableIndex(name.isEmpty() ? implied.exclusion(table, excluded) : name, false, List.of(new IndexColumn(text, false, true, OptionalInt.empty())),
+        table.indexes.add(new TableIndex(name.isEmpty() ? implied.exclusion(table, excluded) : name, false,
+                List.of(new IndexColumn(text, false, true, OptionalInt.empty())),
                 "exclude", Optional.empty()));
         constraintEnd();
     }
 
-    /** The columns that an exclusion is about, for its name; an expression has none (PostgreSQL source, ChooseIndexColumnNames). */
+    /**
+     * The columns that an exclusion is about, for its name; an expression has none (PostgreSQL source,
+     * ChooseIndexColumnNames).
+     */
     private List<String> excluded() {
         int open = tokens.at;
         tokens.skipRound();
@@ -855,7 +907,8 @@ final class DefinitionParser {
             boolean first = depth == 1 && (tokens.sign(i - 1, ',') || i == open + 1);
             if (first) {
                 boolean plain = tokens.isName(i) && !tokens.sign(i + 1, '(') && !tokens.sign(i + 1, '.');
-                names.add(plain ? tokens.nameAt(i) : tokens.isName(i) && tokens.sign(i + 1, '(') ? tokens.nameAt(i) : "expr");
+                names.add(plain ? tokens.nameAt(i) : tokens.isName(i) && tokens.sign(i + 1, '(') ? tokens.nameAt(i)
+                        : "expr");
             }
             depth += tokens.sign(i, '(') ? 1 : tokens.sign(i, ')') ? -1 : 0;
         }
@@ -864,7 +917,8 @@ final class DefinitionParser {
 
     void setPrimaryKey(TableBuilder table, String name, List<String> columns) {
         if (table.primaryKey.isPresent()) {
-            throw StatementException.conflict(tokens.constraint(), "the table " + table.name + " already has a primary key");
+            throw StatementException.conflict(tokens.constraint(),
+                    "the table " + table.name + " already has a primary key");
         }
         List<String> held = heldColumns(table, columns);
         String named = mySql() ? implied.primaryKey(table) : name.isEmpty() ? implied.primaryKey(table) : name;
@@ -886,17 +940,22 @@ final class DefinitionParser {
 
     /** The column that a condition speaks of, if it is one only: PostgreSQL names the constraint after it. */
     private static String onlyColumn(TableBuilder table, String condition) {
-        List<String> spoken = Lexer.tokens(condition).stream().filter(Token::isName).flatMap(token -> table.spelled(token.text().startsWith("\"") ? token.name()
+        List<String> spoken = Lexer.tokens(condition).stream().filter(Token::isName)
+                .flatMap(token -> table.spelled(token.text().startsWith("\"") ? token.name()
                 : token.name().toLowerCase(Locale.ROOT)).stream()).distinct().limit(2).toList();
         return spoken.size() == 1 ? spoken.getFirst() : "";
     }
 
-    /** What an index is named after: its columns, for an expression the function that it calls (PostgreSQL, as its source makes names). */
+    /**
+     * What an index is named after: its columns, for an expression the function that it calls (PostgreSQL, as its
+     * source makes names).
+     */
     static List<String> nameParts(List<IndexColumn> columns) {
         return columns.stream().map(column -> {
             int call = column.expression() ? column.name().indexOf('(') : -1;
             String function = call > 0 ? column.name().substring(0, call) : "";
-            return !column.expression() ? column.name() : function.matches("\\w+") ? function.toLowerCase(Locale.ROOT) : "expr";
+            return !column.expression() ? column.name() : function.matches("\\w+") ? function.toLowerCase(Locale.ROOT)
+                    : "expr";
         }).toList();
     }
 
@@ -912,7 +971,8 @@ final class DefinitionParser {
         }
         List<String> held = new ArrayList<>(names.size());
         for (String name : names) {
-            held.add(table.spelled(name).orElseThrow(() -> StatementException.conflict(tokens.constraint(), "the table " + table.name + " has no column " + name)));
+            held.add(table.spelled(name).orElseThrow(() -> StatementException.conflict(tokens.constraint(),
+                    "the table " + table.name + " has no column " + name)));
         }
         return held;
     }
@@ -961,7 +1021,8 @@ final class DefinitionParser {
                 more = otherEnd();
             }
         }
-        addReference(table, new ForeignKey(Optional.empty(), name, held, parent.namespace(), parent.name(), referenced, onDelete, onUpdate, deferral));
+        addReference(table, new ForeignKey(Optional.empty(), name, held, parent.namespace(), parent.name(), referenced,
+                onDelete, onUpdate, deferral));
     }
 
     /** Adds a reference as it is said; the other table may be one that comes later. */
@@ -972,20 +1033,27 @@ final class DefinitionParser {
             return;
         }
         ForeignKey named = said.name().isEmpty() ? said.named(implied.foreignKey(table, said.columns())) : said;
-        table.foreignKeys.add(drafts.table(new QName(said.referencedNamespace(), said.referencedTable())).map(other -> spelled(named, other)).orElse(named));
+        table.foreignKeys.add(drafts.table(new QName(said.referencedNamespace(), said.referencedTable()))
+                .map(other -> spelled(named, other)).orElse(named));
     }
 
     private static ForeignKey spelled(ForeignKey key, TableBuilder other) {
-        return other.name.equals(key.referencedTable()) && allHeld(other, key.referencedColumns()) ? key : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(),
+        return other.name.equals(key.referencedTable()) && allHeld(other, key.referencedColumns()) ? key
+                : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(),
                 other.name, asSpelled(other, key.referencedColumns()), key.onDelete(), key.onUpdate(), key.deferral());
     }
 
-    /** MySQL manual, “FOREIGN KEY Constraint Differences”: where references are not kept, the index that they ask for is. */
+    /**
+     * MySQL manual, “FOREIGN KEY Constraint Differences”: where references are not kept, the index that they ask for
+     * is.
+     */
     private void ownIndex(TableBuilder table, String name, List<String> columns) {
-        boolean covered = table.primaryKey.filter(key -> starts(key.columns(), columns)).isPresent() || table.uniqueKeys.stream().anyMatch(key -> starts(key.columns(), columns))
+        boolean covered = table.primaryKey.filter(key -> starts(key.columns(), columns)).isPresent()
+                || table.uniqueKeys.stream().anyMatch(key -> starts(key.columns(), columns))
                 || table.indexes.stream().anyMatch(index -> starts(nameParts(index.columns()), columns));
         if (!covered) {
-            addIndex(table, new TableIndex(name.isEmpty() ? implied.index(table, columns) : name, false, columns.stream().map(column -> new IndexColumn(column, false)).toList(), "", Optional.empty()));
+            addIndex(table, new TableIndex(name.isEmpty() ? implied.index(table, columns) : name, false,
+                    columns.stream().map(column -> new IndexColumn(column, false)).toList(), "", Optional.empty()));
         }
     }
 
@@ -1044,21 +1112,27 @@ final class DefinitionParser {
     void constraintEnd() {
         boolean more = true;
         while (more) {
-            more = tokens.accept(Keyword.NOT, Keyword.DEFERRABLE) || tokens.accept(Keyword.DEFERRABLE) || initially() || otherEnd();
+            more = tokens.accept(Keyword.NOT, Keyword.DEFERRABLE) || tokens.accept(Keyword.DEFERRABLE) || initially()
+                    || otherEnd();
         }
     }
 
     private boolean initially() {
-        return tokens.accept(Keyword.INITIALLY, Keyword.DEFERRED) || tokens.accept(Keyword.INITIALLY, Keyword.IMMEDIATE);
+        return tokens.accept(Keyword.INITIALLY, Keyword.DEFERRED)
+                || tokens.accept(Keyword.INITIALLY, Keyword.IMMEDIATE);
     }
 
     private boolean otherEnd() {
-        if (tokens.accept(Keyword.NOT, Keyword.VALID) || tokens.accept(Keyword.NOT, Keyword.ENFORCED) || tokens.accept(Keyword.ENFORCED) || tokens.accept(Keyword.ENABLE) || tokens.accept(Keyword.DISABLE)
-                || tokens.accept(Keyword.VALIDATE) || tokens.accept(Keyword.NOVALIDATE) || tokens.accept(Keyword.RELY) || tokens.accept(Keyword.NORELY) || tokens.accept(Keyword.NO, Keyword.INHERIT)
-                || tokens.accept(Keyword.VISIBLE) || tokens.accept(Keyword.INVISIBLE) || drafts.engine == Target.H2 && tokens.accept(Keyword.NOCHECK)) {
+        if (tokens.accept(Keyword.NOT, Keyword.VALID) || tokens.accept(Keyword.NOT, Keyword.ENFORCED)
+                || tokens.accept(Keyword.ENFORCED) || tokens.accept(Keyword.ENABLE) || tokens.accept(Keyword.DISABLE)
+                || tokens.accept(Keyword.VALIDATE) || tokens.accept(Keyword.NOVALIDATE) || tokens.accept(Keyword.RELY)
+                || tokens.accept(Keyword.NORELY) || tokens.accept(Keyword.NO, Keyword.INHERIT)
+                || tokens.accept(Keyword.VISIBLE) || tokens.accept(Keyword.INVISIBLE)
+                || drafts.engine == Target.H2 && tokens.accept(Keyword.NOCHECK)) {
             return true;
         }
-        if (mySql() && (tokens.acceptReading("IGNORED") || tokens.is(Keyword.NOT) && tokens.reads(tokens.at + 1, "IGNORED"))) {
+        if (mySql() && (tokens.acceptReading("IGNORED")
+                || tokens.is(Keyword.NOT) && tokens.reads(tokens.at + 1, "IGNORED"))) {
             tokens.at += tokens.is(Keyword.NOT) ? 2 : 0;
             return true;
         }
@@ -1077,7 +1151,8 @@ final class DefinitionParser {
         if (tokens.is(Keyword.ON, Keyword.CONFLICT)) {
             return onConflict();
         }
-        if (drafts.engine == Target.SQLSERVER && tokens.is(Keyword.ON) && tokens.word(tokens.at + 1) != Keyword.DELETE && tokens.word(tokens.at + 1) != Keyword.UPDATE && tokens.isName(tokens.at + 1)) {
+        if (drafts.engine == Target.SQLSERVER && tokens.is(Keyword.ON) && tokens.word(tokens.at + 1) != Keyword.DELETE
+                && tokens.word(tokens.at + 1) != Keyword.UPDATE && tokens.isName(tokens.at + 1)) {
             return storagePlace();
         }
         if (tokens.is(Keyword.WITH) && tokens.sign(tokens.at + 1, '(')) {
@@ -1114,7 +1189,8 @@ final class DefinitionParser {
             tokens.skipRound();
             return true;
         }
-        if (drafts.engine == Target.ORACLE && tokens.kind(tokens.at) == TokenizedStatement.WORD && tokens.word() == Keyword.NONE && !indexProperty()) {
+        if (drafts.engine == Target.ORACLE && tokens.kind(tokens.at) == TokenizedStatement.WORD
+                && tokens.word() == Keyword.NONE && !indexProperty()) {
             qualified();
         }
         boolean more = true;
@@ -1124,18 +1200,25 @@ final class DefinitionParser {
             } else if (tokens.is(Keyword.STORAGE)) {
                 tokens.at++;
                 tokens.skipRound();
-            } else if (tokens.reads(tokens.at, "PCTFREE") || tokens.reads(tokens.at, "INITRANS") || tokens.reads(tokens.at, "MAXTRANS")) {
+            } else if (tokens.reads(tokens.at, "PCTFREE") || tokens.reads(tokens.at, "INITRANS")
+                    || tokens.reads(tokens.at, "MAXTRANS")) {
                 tokens.at += 2;
             } else {
-                more = tokens.accept(Keyword.LOGGING) || tokens.accept(Keyword.NOLOGGING) || tokens.accept(Keyword.LOCAL) || tokens.acceptReading("NOPARALLEL") || tokens.acceptReading("REVERSE");
+                more = tokens.accept(Keyword.LOGGING) || tokens.accept(Keyword.NOLOGGING)
+                        || tokens.accept(Keyword.LOCAL) || tokens.acceptReading("NOPARALLEL")
+                        || tokens.acceptReading("REVERSE");
             }
         }
         return true;
     }
 
-    /** Whether one of the properties of an index stands here, rather than its name (Oracle Database SQL Language Reference, using_index_clause). */
+    /**
+     * Whether one of the properties of an index stands here, rather than its name (Oracle Database SQL Language
+     * Reference, using_index_clause).
+     */
     private boolean indexProperty() {
-        return Stream.of("PCTFREE", "INITRANS", "MAXTRANS", "NOPARALLEL", "PARALLEL", "REVERSE", "COMPUTE", "SORT", "NOSORT", "ONLINE", "EXCEPTIONS").anyMatch(word -> tokens.reads(tokens.at, word));
+        return Stream.of("PCTFREE", "INITRANS", "MAXTRANS", "NOPARALLEL", "PARALLEL", "REVERSE", "COMPUTE", "SORT",
+                "NOSORT", "ONLINE", "EXCEPTIONS").anyMatch(word -> tokens.reads(tokens.at, word));
     }
 
     private void clustering() {
@@ -1225,7 +1308,8 @@ final class DefinitionParser {
 
     void addIndex(TableBuilder table, TableIndex given) {
         boolean prefixes = mySql() && given.columns().stream().anyMatch(column -> column.prefix().isPresent());
-        TableIndex index = prefixes ? new TableIndex(given.name(), given.unique(), given.columns().stream().map(column -> whole(table, column)).toList(), given.method(),
+        TableIndex index = prefixes ? new TableIndex(given.name(), given.unique(),
+                given.columns().stream().map(column -> whole(table, column)).toList(), given.method(),
                 given.predicate()) : given;
         table.indexes.add(index);
         drafts.index(index.name(), table);
@@ -1233,7 +1317,8 @@ final class DefinitionParser {
 
     /** A prefix as long as the column is no prefix. */
     private static IndexColumn whole(TableBuilder table, IndexColumn column) {
-        boolean all = table.column(column.name()).filter(own -> own.type instanceof SqlType.CharacterType text && text.length().isPresent() && text.length().equals(column.prefix())).isPresent();
+        boolean all = table.column(column.name()).filter(own -> own.type instanceof SqlType.CharacterType text
+                && text.length().isPresent() && text.length().equals(column.prefix())).isPresent();
         return all ? new IndexColumn(column.name(), column.descending()) : column;
     }
 
@@ -1250,7 +1335,8 @@ final class DefinitionParser {
 
     private IndexColumn indexColumn() {
         int from = tokens.at;
-        boolean plain = tokens.isName(from) && !tokens.sign(from + 1, '.') && !(tokens.sign(from + 1, '(') && !prefixAt(from + 1)) && (columnEnds(from + 1) || prefixAt(from + 1));
+        boolean plain = tokens.isName(from) && !tokens.sign(from + 1, '.')
+                && !(tokens.sign(from + 1, '(') && !prefixAt(from + 1)) && (columnEnds(from + 1) || prefixAt(from + 1));
         OptionalInt prefix = OptionalInt.empty();
         String name;
         if (plain) {
@@ -1262,7 +1348,8 @@ final class DefinitionParser {
             }
         } else {
             boolean called = false;
-            while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !called && !(tokens.at > from && orderWord(tokens.at))) {
+            while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !called
+                    && !(tokens.at > from && orderWord(tokens.at))) {
                 called = drafts.engine == Target.POSTGRESQL && tokens.sign('(');
                 if (tokens.sign('(')) {
                     tokens.skipRound();
@@ -1310,11 +1397,13 @@ final class DefinitionParser {
     }
 
     private boolean prefixAt(int token) {
-        return mySql() && tokens.sign(token, '(') && tokens.kind(token + 1) == TokenizedStatement.NUMBER && tokens.sign(token + 2, ')');
+        return mySql() && tokens.sign(token, '(') && tokens.kind(token + 1) == TokenizedStatement.NUMBER
+                && tokens.sign(token + 2, ')');
     }
 
     private boolean columnEnds(int token) {
-        return token >= tokens.limit || tokens.sign(token, ',') || tokens.sign(token, ')') || orderWord(token) || tokens.kind(token) == TokenizedStatement.WORD;
+        return token >= tokens.limit || tokens.sign(token, ',') || tokens.sign(token, ')') || orderWord(token)
+                || tokens.kind(token) == TokenizedStatement.WORD;
     }
 
     private boolean orderWord(int token) {

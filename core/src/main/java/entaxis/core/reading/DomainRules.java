@@ -7,7 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** The rules of domains one by one, because statements add, rename and drop each by its name; a domain itself holds all of them as one. */
+/**
+ * The rules of domains one by one, because statements add, rename and drop each by its name; a domain itself holds all
+ * of them as one.
+ */
 final class DomainRules {
     private final boolean exact;
     private final Map<String, List<CheckRule>> rules = new HashMap<>();
@@ -36,7 +39,10 @@ final class DomainRules {
         return rules.getOrDefault(domain, new ArrayList<>());
     }
 
-    /** Adds a rule; one that is named as another gets a number behind its name (PostgreSQL source, ChooseConstraintName). */
+    /**
+     * Adds a rule; one that is named as another gets a number behind its name (PostgreSQL source,
+     * ChooseConstraintName).
+     */
     void add(String domain, CheckRule rule) {
         List<CheckRule> all = rules.computeIfAbsent(domain, key -> new ArrayList<>(1));
         String name = rule.name();
@@ -62,7 +68,8 @@ final class DomainRules {
 
     /** All rules of a domain as one, under the name of the first. */
     Optional<CheckRule> all(String domain) {
-        return of(domain).stream().reduce((first, second) -> new CheckRule(first.name(), "(" + first.condition() + ") AND (" + second.condition() + ")"));
+        return of(domain).stream().reduce((first, second) -> new CheckRule(first.name(),
+                "(" + first.condition() + ") AND (" + second.condition() + ")"));
     }
 
     private Optional<CheckRule> named(List<CheckRule> all, String name) {

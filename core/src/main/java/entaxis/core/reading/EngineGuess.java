@@ -4,7 +4,10 @@ import entaxis.core.design.Target;
 import java.util.Arrays;
 import java.util.Comparator;
 
-/** Guesses whose script a text is: that of the engine whose grammar leaves the least of it not understood; of equals the first. */
+/**
+ * Guesses whose script a text is: that of the engine whose grammar leaves the least of it not understood; of equals the
+ * first.
+ */
 public final class EngineGuess {
     /** So much of a long script tells whose it is. */
     private static final int ENOUGH = 200_000;
@@ -16,7 +19,8 @@ public final class EngineGuess {
 
         int cut = script.lastIndexOf(';', ENOUGH);
         String part = script.length() <= ENOUGH || cut < 0 ? script : script.substring(0, cut + 1);
-        return Arrays.stream(Target.values()).min(Comparator.comparingInt((Target target) -> notUnderstood(part, target))).orElse(Target.POSTGRESQL);
+        return Arrays.stream(Target.values())
+                .min(Comparator.comparingInt((Target target) -> notUnderstood(part, target))).orElse(Target.POSTGRESQL);
     }
 
     private static int notUnderstood(String script, Target target) {

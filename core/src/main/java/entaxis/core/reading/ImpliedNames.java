@@ -10,8 +10,9 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * The names that engines give to what a script leaves without one, so that later statements that speak of them are understood: PostgreSQL manual, CREATE TABLE and
- * CREATE INDEX, with the source's rule for cutting long ones; MySQL manual, CREATE TABLE. Other engines make up numbers; what they name stays without a name.
+ * The names that engines give to what a script leaves without one, so that later statements that speak of them are
+ * understood: PostgreSQL manual, CREATE TABLE and CREATE INDEX, with the source's rule for cutting long ones; MySQL
+ * manual, CREATE TABLE. Other engines make up numbers; what they name stays without a name.
  */
 final class ImpliedNames {
     private static final int POSTGRESQL_LONGEST = 63;
@@ -19,7 +20,10 @@ final class ImpliedNames {
     /** Names that were given, until one has to be made up and they are looked at. */
     private final List<String> given = new ArrayList<>();
     private final Set<String> taken = new HashSet<>();
-    /** The number that is tried next for a name made of these words; those before are taken, and names that were taken stay so. */
+    /**
+     * The number that is tried next for a name made of these words; those before are taken, and names that were taken
+     * stay so.
+     */
     private final Map<List<String>, Integer> numbers = new HashMap<>();
     private final Map<TableBuilder, KeyNames> keyNames = new HashMap<>();
     private final Map<TableBuilder, Integer> references = new HashMap<>();
@@ -50,11 +54,13 @@ final class ImpliedNames {
     }
 
     String unique(TableBuilder table, List<String> columns) {
-        return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "key") : mySql() ? firstColumn(table, columns) : "";
+        return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "key")
+                : mySql() ? firstColumn(table, columns) : "";
     }
 
     String index(TableBuilder table, List<String> columns) {
-        return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "idx") : mySql() ? firstColumn(table, columns) : "";
+        return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "idx")
+                : mySql() ? firstColumn(table, columns) : "";
     }
 
     String exclusion(TableBuilder table, List<String> columns) {

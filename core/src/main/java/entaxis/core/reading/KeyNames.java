@@ -46,13 +46,16 @@ final class KeyNames {
         int addedKeys = table.uniqueKeys.size() - keys;
         int addedIndexes = table.indexes.size() - indexes;
         boolean onlyAdded = renames == table.indexRenames && addedKeys >= 0 && addedIndexes >= 0
-                && (keys <= 0 || table.uniqueKeys.get(keys - 1) == lastKey.orElseThrow()) && (indexes <= 0 || table.indexes.get(indexes - 1) == lastIndex.orElseThrow());
+                && (keys <= 0 || table.uniqueKeys.get(keys - 1) == lastKey.orElseThrow())
+                && (indexes <= 0 || table.indexes.get(indexes - 1) == lastIndex.orElseThrow());
         if (!onlyAdded) {
             taken = new HashSet<>();
             numbers.clear();
         }
-        table.uniqueKeys.subList(onlyAdded ? Math.max(0, keys) : 0, table.uniqueKeys.size()).forEach(key -> taken.add(key.name().toLowerCase(Locale.ROOT)));
-        table.indexes.subList(onlyAdded ? Math.max(0, indexes) : 0, table.indexes.size()).forEach(index -> taken.add(index.name().toLowerCase(Locale.ROOT)));
+        table.uniqueKeys.subList(onlyAdded ? Math.max(0, keys) : 0, table.uniqueKeys.size())
+                .forEach(key -> taken.add(key.name().toLowerCase(Locale.ROOT)));
+        table.indexes.subList(onlyAdded ? Math.max(0, indexes) : 0, table.indexes.size())
+                .forEach(index -> taken.add(index.name().toLowerCase(Locale.ROOT)));
         keys = table.uniqueKeys.size();
         indexes = table.indexes.size();
         renames = table.indexRenames;

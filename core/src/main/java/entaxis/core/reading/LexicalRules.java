@@ -15,7 +15,8 @@ import entaxis.core.design.Target;
  * @param dollarTexts  whether {@code $tag$} begins a text (PostgreSQL manual, 4.1.2.4)
  * @param signs        signs that belong to words beside letters, digits and underscores
  */
-record LexicalRules(Target engine, boolean backslash, boolean backticks, boolean squares, boolean doubleIsText, boolean hashComment, boolean strictDashes, boolean nested,
+record LexicalRules(Target engine, boolean backslash, boolean backticks, boolean squares, boolean doubleIsText,
+        boolean hashComment, boolean strictDashes, boolean nested,
         boolean dollarTexts, String signs) {
 
     static LexicalRules of(Target engine) {

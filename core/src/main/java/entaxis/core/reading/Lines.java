@@ -2,7 +2,10 @@ package entaxis.core.reading;
 
 
 
-/** Finds the line and column of a place in a text. Places are asked for in rising order mostly, so each line is counted once. */
+/**
+ * Finds the line and column of a place in a text. Places are asked for in rising order mostly, so each line is counted
+ * once.
+ */
 final class Lines {
     private final String text;
     private int at;

@@ -3,7 +3,10 @@ package entaxis.core.reading;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 
-/** Names that a script has used, each as one string however often it stands there. Keeps so many that a large schema has room; a name that falls out is only made anew. */
+/**
+ * Names that a script has used, each as one string however often it stands there. Keeps so many that a large schema has
+ * room; a name that falls out is only made anew.
+ */
 final class NamePool {
     private static final int FEWEST = 1 << 5;
     private static final int MAX_COUNT = 1 << 14;
@@ -28,7 +31,8 @@ final class NamePool {
 
     /** The name without quotes between two places of a text, given its number in {@link TokenizedStatement#sum}. */
     String at(String text, int from, int to, int sum) {
-        return lower && ((sum & 1) != 0 || to - from > MAX_LENGTH / 4) ? given(text, from, to, sum) : held(text, from, to, sum);
+        return lower && ((sum & 1) != 0 || to - from > MAX_LENGTH / 4) ? given(text, from, to, sum)
+                : held(text, from, to, sum);
     }
 
     /** The same for a name that is given to something here and is hardly spoken of again: no room is taken for it. */
@@ -72,7 +76,8 @@ final class NamePool {
     private String held(String text, int from, int to, int sum) {
         int place = (sum * 0x9E3779B1 >>> 16) & kept.length - 1;
         String known = kept[place];
-        if (known != null && sums[place] == sum && known.length() == to - from && text.regionMatches(from, known, 0, known.length())) {
+        if (known != null && sums[place] == sum && known.length() == to - from
+                && text.regionMatches(from, known, 0, known.length())) {
             return known;
         }
         String name = text.substring(from, to);

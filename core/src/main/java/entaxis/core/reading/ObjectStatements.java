@@ -33,7 +33,8 @@ final class ObjectStatements {
     private final ImpliedNames implied;
     private final StepOver pass;
 
-    ObjectStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, TypeParser types, ImpliedNames implied, StepOver pass) {
+    ObjectStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, TypeParser types,
+            ImpliedNames implied, StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;
@@ -57,7 +58,8 @@ final class ObjectStatements {
         int from = 0;
         tokens.accept(Keyword.CONCURRENTLY);
         boolean ifAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
-        QName name = tokens.is(Keyword.ON) && tokens.word(tokens.at + 1) != Keyword.ON ? new QName("", "") : definitions.qualified();
+        QName name = tokens.is(Keyword.ON) && tokens.word(tokens.at + 1) != Keyword.ON ? new QName("", "")
+                : definitions.qualified();
         String method = given;
         if (tokens.accept(Keyword.USING)) {
             method = method(tokens.name());
@@ -95,7 +97,8 @@ final class ObjectStatements {
         while (!tokens.atEnd() && !(is(Target.SQLSERVER) && startsNext())) {
             if (tokens.accept(Keyword.WHERE)) {
                 int begin = tokens.at;
-                while (!tokens.atEnd() && !(is(Target.SQLSERVER) && (startsNext() || tokens.is(Keyword.WITH) || tokens.is(Keyword.ON)))) {
+                while (!tokens.atEnd() && !(is(Target.SQLSERVER)
+                        && (startsNext() || tokens.is(Keyword.WITH) || tokens.is(Keyword.ON)))) {
                     tokens.at++;
                 }
                 predicate = Optional.of(definitions.bare(begin, tokens.at));
@@ -109,11 +112,13 @@ final class ObjectStatements {
                 throw tokens.unreadable("this is not understood behind an index");
             }
         }
-        String named = name.name().isEmpty() ? implied.index(table, DefinitionParser.nameParts(columns)) : implied.given(table, name.name());
+        String named = name.name().isEmpty() ? implied.index(table, DefinitionParser.nameParts(columns))
+                : implied.given(table, name.name());
         List<IndexColumn> held = new ArrayList<>(columns.size());
         for (IndexColumn column : columns) {
             held.add(column.expression() ? column : column.named(table.spelled(column.name())
-                    .orElseThrow(() -> StatementException.conflict(at, "the table " + table.name + " has no column " + column.name()))));
+                    .orElseThrow(() -> StatementException.conflict(at,
+                            "the table " + table.name + " has no column " + column.name()))));
         }
         definitions.addIndex(table, new TableIndex(named, unique, held, method, predicate));
         if (!only && !table.heirs.isEmpty()) {
@@ -122,7 +127,9 @@ final class ObjectStatements {
     }
 
     private boolean isThere(TableBuilder table, String name) {
-        return mySql() ? table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name)) || table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name))
+        return mySql()
+                ? table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name))
+                        || table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name))
                 : drafts.tableOfIndex(name).isPresent();
     }
 
@@ -138,13 +145,16 @@ final class ObjectStatements {
         byte kind = tokens.kind(tokens.at);
         return switch (tokens.word()) {
             case CREATE, INSERT, DROP, ALTER, SELECT -> false;
-            default -> kind == TokenizedStatement.WORD || kind == TokenizedStatement.NAME || kind == TokenizedStatement.NUMBER || kind == TokenizedStatement.STRING || tokens.sign('=') || tokens.sign(',') || tokens.sign('.');
+            default -> kind == TokenizedStatement.WORD || kind == TokenizedStatement.NAME
+                    || kind == TokenizedStatement.NUMBER || kind == TokenizedStatement.STRING || tokens.sign('=')
+                    || tokens.sign(',') || tokens.sign('.');
         };
     }
 
     private boolean startsNext() {
         return switch (tokens.word()) {
-            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, SET, USE, PRINT, DECLARE, GRANT, COMMIT, END, SELECT, UPDATE, DELETE, BEGIN -> true;
+            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, SET, USE, PRINT, DECLARE, GRANT, COMMIT, END, SELECT,
+                    UPDATE, DELETE, BEGIN -> true;
             default -> false;
         };
     }
@@ -162,9 +172,13 @@ final class ObjectStatements {
             int at = tokens.at;
             QName name = definitions.qualified();
             Optional<TableBuilder> table = tokens.accept(Keyword.ON) ? drafts.table(definitions.qualified())
-                    : is(Target.SQLSERVER) && !name.namespace().isEmpty() ? drafts.table(new QName("", name.namespace())) : drafts.tableOfIndex(name.name());
-            boolean gone = table.map(owner -> owner.indexes.removeIf(index -> index.name().equalsIgnoreCase(name.name()))
-                    | (mySql() && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name())))).orElse(false);
+                    : is(Target.SQLSERVER) && !name.namespace().isEmpty()
+                            ? drafts.table(new QName("", name.namespace()))
+                    : drafts.tableOfIndex(name.name());
+            boolean gone = table
+                    .map(owner -> owner.indexes.removeIf(index -> index.name().equalsIgnoreCase(name.name()))
+                            | (mySql() && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name()))))
+                    .orElse(false);
             drafts.forgetIndex(name.name());
             if (!gone && !ifThere) {
                 throw StatementException.conflict(at, "no index " + name.name() + " is known here");
@@ -195,7 +209,8 @@ final class ObjectStatements {
             if (table.isPresent()) {
                 break;
             }
-            boolean own = owner.primaryKey.filter(key -> key.name().equals(name.name())).isPresent() || owner.uniqueKeys.stream().anyMatch(key -> key.name().equals(name.name()));
+            boolean own = owner.primaryKey.filter(key -> key.name().equals(name.name())).isPresent()
+                    || owner.uniqueKeys.stream().anyMatch(key -> key.name().equals(name.name()));
             table = own ? Optional.of(owner) : table;
         }
         if (table.isEmpty() && !ifThere) {
@@ -204,8 +219,10 @@ final class ObjectStatements {
         table.ifPresent(owner -> {
             owner.indexes.replaceAll(index -> index.name().equalsIgnoreCase(name.name())
                     ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index);
-            owner.uniqueKeys.replaceAll(key -> key.name().equals(name.name()) ? new UniqueKey(now, key.columns()) : key);
-            owner.primaryKey = owner.primaryKey.map(key -> key.name().equals(name.name()) ? new PrimaryKey(now, key.columns()) : key);
+            owner.uniqueKeys
+                    .replaceAll(key -> key.name().equals(name.name()) ? new UniqueKey(now, key.columns()) : key);
+            owner.primaryKey = owner.primaryKey
+                    .map(key -> key.name().equals(name.name()) ? new PrimaryKey(now, key.columns()) : key);
             drafts.forgetIndex(name.name());
             drafts.index(implied.given(owner, now), owner);
         });
@@ -233,7 +250,8 @@ final class ObjectStatements {
             throw StatementException.conflict(at, "a sequence " + name.name() + " is there already");
         }
         QName placed = new QName(drafts.placed(name), name.name());
-        drafts.sequences.put(drafts.key(name), new SequenceDraft(placed, numbers.start(), numbers.step(), Optional.empty(), Optional.empty()));
+        drafts.sequences.put(drafts.key(name),
+                new SequenceDraft(placed, numbers.start(), numbers.step(), Optional.empty(), Optional.empty()));
         owned(name, begin, end);
         tokens.at = end;
     }
@@ -261,8 +279,10 @@ final class ObjectStatements {
                 if (parts.size() < 2) {
                     return;
                 }
-                QName tableName = new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
-                drafts.table(tableName).ifPresent(table -> table.column(parts.getLast()).ifPresent(column -> own(name, table, column)));
+                QName tableName =
+                        new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
+                drafts.table(tableName).ifPresent(
+                        table -> table.column(parts.getLast()).ifPresent(column -> own(name, table, column)));
                 return;
             }
         }
@@ -272,7 +292,8 @@ final class ObjectStatements {
         SequenceDraft sequence = drafts.sequence(name).map(found -> found.ownedBy(table, column))
                 .orElse(new SequenceDraft(name, 1, 1, Optional.of(table), Optional.of(column)));
         drafts.sequences.put(drafts.key(name), sequence);
-        if (column.defaultValue.toLowerCase(Locale.ROOT).startsWith("nextval") || column.defaultValue.toLowerCase(Locale.ROOT).startsWith("pg_catalog.nextval")) {
+        if (column.defaultValue.toLowerCase(Locale.ROOT).startsWith("nextval")
+                || column.defaultValue.toLowerCase(Locale.ROOT).startsWith("pg_catalog.nextval")) {
             definitions.setDefault(column, column.defaultValue);
         }
     }
@@ -362,7 +383,8 @@ final class ObjectStatements {
                 more = tokens.accept(Keyword.NULL);
             }
         }
-        define(name, new DomainDefinition(name.name(), base, defaultValue, drafts.domainRules.all(key), "").withRequired(required));
+        define(name, new DomainDefinition(name.name(), base, defaultValue, drafts.domainRules.all(key), "")
+                .withRequired(required));
     }
 
     private void define(QName name, TypeDefinition type) {
@@ -402,7 +424,8 @@ final class ObjectStatements {
             define(name, new EnumDefinition(name.name(), strings(), ""));
             return;
         }
-        if (tokens.is(Keyword.TABLE) || tokens.is(Keyword.VARYING) || tokens.is(Keyword.RANGE) || tokens.reads(tokens.at, "VARRAY") || tokens.is(Keyword.VARCHAR)) {
+        if (tokens.is(Keyword.TABLE) || tokens.is(Keyword.VARYING) || tokens.is(Keyword.RANGE)
+                || tokens.reads(tokens.at, "VARRAY") || tokens.is(Keyword.VARCHAR)) {
             pass.over(from, "type of the engine's own making");
             return;
         }
@@ -422,7 +445,8 @@ final class ObjectStatements {
         tokens.expectSign('(');
         List<FieldDefinition> fields = new ArrayList<>();
         while (!tokens.acceptSign(')')) {
-            boolean method = tokens.reads(tokens.at, "MEMBER") || tokens.reads(tokens.at, "STATIC") || tokens.reads(tokens.at, "CONSTRUCTOR");
+            boolean method = tokens.reads(tokens.at, "MEMBER") || tokens.reads(tokens.at, "STATIC")
+                    || tokens.reads(tokens.at, "CONSTRUCTOR");
             if (method) {
                 while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
                     if (tokens.sign('(')) {
@@ -476,7 +500,10 @@ final class ObjectStatements {
             String before = tokens.string();
             tokens.expect(Keyword.TO);
             String now = tokens.string();
-            drafts.types.put(key, new EnumDefinition(enumeration.name(), enumeration.values().stream().map(value -> value.equals(before) ? now : value).toList(), enumeration.comment()));
+            drafts.types.put(key,
+                    new EnumDefinition(enumeration.name(),
+                            enumeration.values().stream().map(value -> value.equals(before) ? now : value).toList(),
+                            enumeration.comment()));
         } else if (tokens.accept(Keyword.RENAME, Keyword.TO)) {
             rename(key, type, new QName(name.namespace(), tokens.name()));
         } else if (type instanceof StructureDefinition structure && tokens.reads(tokens.at + 1, "ATTRIBUTE")) {
@@ -495,7 +522,8 @@ final class ObjectStatements {
             boolean ifThere = tokens.accept(Keyword.IF, Keyword.EXISTS);
             int at = tokens.at;
             String field = tokens.name();
-            int place = IntStream.range(0, fields.size()).filter(i -> fields.get(i).name().equals(field)).findFirst().orElse(-1);
+            int place = IntStream.range(0, fields.size()).filter(i -> fields.get(i).name().equals(field)).findFirst()
+                    .orElse(-1);
             if (verb != Keyword.ADD && place < 0 && !ifThere) {
                 throw StatementException.conflict(at, "the type " + structure.name() + " has no field " + field);
             }
@@ -544,11 +572,16 @@ final class ObjectStatements {
             drafts.requiredTypes.add(drafts.key(now));
         }
         define(now, switch (type) {
-            case DomainDefinition domain -> new DomainDefinition(now.name(), domain.base(), domain.defaultValue(), domain.check(), domain.comment());
-            case EnumDefinition enumeration -> new EnumDefinition(now.name(), enumeration.values(), enumeration.comment());
-            case StructureDefinition structure -> new StructureDefinition(now.name(), structure.fields(), structure.comment());
+            case DomainDefinition domain -> new DomainDefinition(now.name(), domain.base(), domain.defaultValue(),
+                    domain.check(), domain.comment());
+            case EnumDefinition enumeration ->
+                    new EnumDefinition(now.name(), enumeration.values(), enumeration.comment());
+            case StructureDefinition structure ->
+                    new StructureDefinition(now.name(), structure.fields(), structure.comment());
         });
-        drafts.tables().forEach(table -> table.columns.stream().filter(column -> column.type.equals(new SqlType.UserType(type.name())))
+        drafts.tables()
+                .forEach(table -> table.columns.stream()
+                        .filter(column -> column.type.equals(new SqlType.UserType(type.name())))
                 .forEach(column -> column.type = new SqlType.UserType(now.name())));
     }
 
@@ -574,12 +607,14 @@ final class ObjectStatements {
             drafts.types.put(key, domain.withDefault(Optional.of(definitions.expression())));
         } else if (tokens.accept(Keyword.DROP, Keyword.DEFAULT)) {
             drafts.types.put(key, domain.withDefault(Optional.empty()));
-        } else if (tokens.accept(Keyword.SET, Keyword.NOT, Keyword.NULL) || tokens.accept(Keyword.ADD, Keyword.NOT, Keyword.NULL)) {
+        } else if (tokens.accept(Keyword.SET, Keyword.NOT, Keyword.NULL)
+                || tokens.accept(Keyword.ADD, Keyword.NOT, Keyword.NULL)) {
             drafts.types.put(key, domain.withRequired(true));
         } else if (tokens.accept(Keyword.DROP, Keyword.NOT, Keyword.NULL)) {
             drafts.types.put(key, domain.withRequired(false));
         } else if (tokens.accept(Keyword.ADD)) {
-            String named = tokens.accept(Keyword.CONSTRAINT) ? definitions.qualified().name() : domain.name() + "_check";
+            String named =
+                    tokens.accept(Keyword.CONSTRAINT) ? definitions.qualified().name() : domain.name() + "_check";
             tokens.expect(Keyword.CHECK);
             CheckRule check = new CheckRule(named, tokens.inRound());
             definitions.constraintEnd();
@@ -602,7 +637,8 @@ final class ObjectStatements {
         tokens.accept(Keyword.IF, Keyword.EXISTS);
         List<String> gone = new ArrayList<>();
         do {
-            Optional.ofNullable(drafts.types.remove(drafts.key(definitions.qualified()))).ifPresent(type -> gone.add(type.name()));
+            Optional.ofNullable(drafts.types.remove(drafts.key(definitions.qualified())))
+                    .ifPresent(type -> gone.add(type.name()));
         } while (tokens.acceptSign(','));
         tokens.accept(Keyword.IF, Keyword.EXISTS);
         if (tokens.accept(Keyword.CASCADE)) {
@@ -616,7 +652,8 @@ final class ObjectStatements {
     /** PostgreSQL manual, DROP TYPE: columns of the type go with it. */
     private void withoutColumnsOf(String type) {
         if (is(Target.POSTGRESQL)) {
-            drafts.tables().forEach(table -> table.columns.stream().filter(column -> column.type.equals(new SqlType.UserType(type))).toList().forEach(column -> {
+            drafts.tables().forEach(table -> table.columns.stream()
+                    .filter(column -> column.type.equals(new SqlType.UserType(type))).toList().forEach(column -> {
                 drafts.dropReferences(table, List.of(column.name));
                 table.drop(column, false);
             }));
@@ -632,9 +669,12 @@ final class ObjectStatements {
         tokens.accept(Keyword.CONCURRENTLY);
         tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         QName name = definitions.qualified();
-        String overload = kind == ProgramKind.FUNCTION && tokens.sign('(') ? "\u0000" + kind : "\u0000" + (kind == ProgramKind.VIEW ? "" : kind);
-        String key = kind == ProgramKind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "");
-        drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), drafts.engine, tokens.verbatim(from, tokens.limit)));
+        String overload = kind == ProgramKind.FUNCTION && tokens.sign('(') ? "\u0000" + kind
+                : "\u0000" + (kind == ProgramKind.VIEW ? "" : kind);
+        String key = kind == ProgramKind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body
+                + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "");
+        drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), drafts.engine,
+                tokens.verbatim(from, tokens.limit)));
         tokens.at = tokens.limit;
     }
 
@@ -645,7 +685,9 @@ final class ObjectStatements {
         return text;
     }
 
-    /** CREATE EVENT TRIGGER of PostgreSQL, or an event of MySQL: both act by themselves and say nothing about tables. */
+    /**
+     * CREATE EVENT TRIGGER of PostgreSQL, or an event of MySQL: both act by themselves and say nothing about tables.
+     */
     void eventOrTrigger(int from) {
         pass.over(from, "event");
     }
@@ -653,7 +695,8 @@ final class ObjectStatements {
     void alterProgram(int from) {
         boolean view = tokens.is(Keyword.VIEW);
         if (is(Target.SQLSERVER) || mySql() && view) {
-            ProgramKind kind = view ? ProgramKind.VIEW : tokens.is(Keyword.TRIGGER) ? ProgramKind.TRIGGER : tokens.is(Keyword.FUNCTION) ? ProgramKind.FUNCTION : ProgramKind.PROCEDURE;
+            ProgramKind kind = view ? ProgramKind.VIEW : tokens.is(Keyword.TRIGGER) ? ProgramKind.TRIGGER
+                    : tokens.is(Keyword.FUNCTION) ? ProgramKind.FUNCTION : ProgramKind.PROCEDURE;
             if (is(Target.SQLSERVER)) {
                 program(from, kind, false);
                 return;
@@ -665,7 +708,8 @@ final class ObjectStatements {
             QName name = definitions.qualified();
             if (tokens.accept(Keyword.RENAME, Keyword.TO)) {
                 String now = tokens.name();
-                Optional.ofNullable(drafts.programs.remove(drafts.key(name))).ifPresent(program -> drafts.programs.put(drafts.key(new QName(name.namespace(), now)),
+                Optional.ofNullable(drafts.programs.remove(drafts.key(name))).ifPresent(program -> drafts.programs.put(
+                        drafts.key(new QName(name.namespace(), now)),
                         new Program(program.kind(), program.namespace(), now, program.target(), program.text())));
                 return;
             }
@@ -735,21 +779,26 @@ final class ObjectStatements {
                 if (parts.size() < 2) {
                     throw new StatementException(at, "a table and its column are expected here");
                 }
-                QName name = new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
+                QName name =
+                        new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
                 Optional<TableBuilder> table = drafts.table(name);
                 if (table.isEmpty()) {
                     absent(name, at);
                 } else {
-                    table.get().column(parts.getLast()).orElseThrow(() -> StatementException.conflict(at, "the table " + name.name() + " has no column " + parts.getLast())).comment = text;
+                    table.get().column(parts.getLast()).orElseThrow(() -> StatementException.conflict(at,
+                            "the table " + name.name() + " has no column " + parts.getLast())).comment = text;
                 }
             }
             case DOMAIN, TYPE -> {
                 QName name = definitions.qualified();
                 String text = commentText();
                 drafts.types.computeIfPresent(drafts.key(name), (key, type) -> switch (type) {
-                    case DomainDefinition domain -> new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check(), text);
-                    case EnumDefinition enumeration -> new EnumDefinition(enumeration.name(), enumeration.values(), text);
-                    case StructureDefinition structure -> new StructureDefinition(structure.name(), structure.fields(), text);
+                    case DomainDefinition domain -> new DomainDefinition(domain.name(), domain.base(),
+                            domain.defaultValue(), domain.check(), text);
+                    case EnumDefinition enumeration ->
+                            new EnumDefinition(enumeration.name(), enumeration.values(), text);
+                    case StructureDefinition structure ->
+                            new StructureDefinition(structure.name(), structure.fields(), text);
                 });
             }
             default -> pass.over(from, "comment on something else");
@@ -757,7 +806,8 @@ final class ObjectStatements {
     }
 
     private void absent(QName name, int at) {
-        boolean carried = drafts.programs.containsKey(drafts.key(name)) || drafts.passing.contains(drafts.key(name)) || drafts.types.containsKey(drafts.key(name));
+        boolean carried = drafts.programs.containsKey(drafts.key(name)) || drafts.passing.contains(drafts.key(name))
+                || drafts.types.containsKey(drafts.key(name));
         if (!carried) {
             throw StatementException.conflict(at, "no table " + name.name() + " is known here");
         }
@@ -778,7 +828,8 @@ final class ObjectStatements {
     /** SQL Server documentation: sp_rename, sp_addextendedproperty; a text that is run is read. */
     void procedureCall(int from) {
         tokens.at++;
-        if (tokens.sign('(') && tokens.kind(tokens.at + 1) == TokenizedStatement.STRING && tokens.sign(tokens.at + 2, ')')) {
+        if (tokens.sign('(') && tokens.kind(tokens.at + 1) == TokenizedStatement.STRING
+                && tokens.sign(tokens.at + 2, ')')) {
             pass.over(from, "statement in a text");
             return;
         }
@@ -793,7 +844,8 @@ final class ObjectStatements {
             if (tokens.kind(tokens.at) == TokenizedStatement.STRING) {
                 labels.add(tokens.sign(tokens.at - 1, '=') ? label() : "");
                 given.add(tokens.stringAt(tokens.at));
-            } else if ((tokens.isName(tokens.at) || tokens.is(Keyword.NULL)) && !tokens.sign(tokens.at + 1, '=') && !tokens.sign(tokens.at - 1, '=')) {
+            } else if ((tokens.isName(tokens.at) || tokens.is(Keyword.NULL)) && !tokens.sign(tokens.at + 1, '=')
+                    && !tokens.sign(tokens.at - 1, '=')) {
                 labels.add("");
                 given.add(tokens.is(Keyword.NULL) ? "" : tokens.nameAt(tokens.at));
             } else if (tokens.sign(tokens.at - 1, '=') && tokens.isName(tokens.at)) {
@@ -809,7 +861,8 @@ final class ObjectStatements {
             default -> false;
         };
         if (!understood) {
-            pass.over(from, procedure.startsWith("sp_") || procedure.startsWith("xp_") ? "procedure of the engine" : "call of a procedure");
+            pass.over(from, procedure.startsWith("sp_") || procedure.startsWith("xp_") ? "procedure of the engine"
+                    : "call of a procedure");
         }
         tokens.at = end;
     }
@@ -822,12 +875,14 @@ final class ObjectStatements {
         boolean column = given.size() > 2 && given.get(2).equalsIgnoreCase("column");
         String now = given.get(1);
         if (column && path.size() >= 2) {
-            Optional<TableBuilder> table = drafts.table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
+            Optional<TableBuilder> table = drafts
+                    .table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
             table.flatMap(owner -> owner.column(path.getLast())).ifPresent(own -> drafts.rename(table.get(), own, now));
             return table.isPresent();
         }
         if (given.size() > 2 && given.get(2).equalsIgnoreCase("index") && path.size() >= 2) {
-            Optional<TableBuilder> table = drafts.table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
+            Optional<TableBuilder> table = drafts
+                    .table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
             table.ifPresent(owner -> owner.indexes.replaceAll(index -> owner.same(index.name(), path.getLast())
                     ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index));
             table.ifPresent(owner -> drafts.index(now, owner));
@@ -850,14 +905,19 @@ final class ObjectStatements {
     private boolean renamedConstraint(String before, String now) {
         boolean found = false;
         for (TableBuilder table : drafts.tables()) {
-            boolean own = table.primaryKey.filter(key -> table.same(key.name(), before)).isPresent() || table.uniqueKeys.stream().anyMatch(key -> table.same(key.name(), before))
-                    || table.foreignKeys.stream().anyMatch(key -> table.same(key.name(), before)) || table.checks.stream().anyMatch(check -> table.same(check.name(), before));
+            boolean own = table.primaryKey.filter(key -> table.same(key.name(), before)).isPresent()
+                    || table.uniqueKeys.stream().anyMatch(key -> table.same(key.name(), before))
+                    || table.foreignKeys.stream().anyMatch(key -> table.same(key.name(), before))
+                    || table.checks.stream().anyMatch(check -> table.same(check.name(), before));
             found |= own;
             if (own) {
-                table.primaryKey = table.primaryKey.map(key -> table.same(key.name(), before) ? new PrimaryKey(now, key.columns()) : key);
-                table.uniqueKeys.replaceAll(key -> table.same(key.name(), before) ? new UniqueKey(now, key.columns()) : key);
+                table.primaryKey = table.primaryKey
+                        .map(key -> table.same(key.name(), before) ? new PrimaryKey(now, key.columns()) : key);
+                table.uniqueKeys
+                        .replaceAll(key -> table.same(key.name(), before) ? new UniqueKey(now, key.columns()) : key);
                 table.foreignKeys.replaceAll(key -> table.same(key.name(), before) ? key.named(now) : key);
-                table.checks.replaceAll(check -> table.same(check.name(), before) ? new CheckRule(now, check.condition()) : check);
+                table.checks.replaceAll(
+                        check -> table.same(check.name(), before) ? new CheckRule(now, check.condition()) : check);
             }
         }
         return found;

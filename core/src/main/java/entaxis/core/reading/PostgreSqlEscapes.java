@@ -9,7 +9,10 @@ final class PostgreSqlEscapes {
 
     private PostgreSqlEscapes() { }
 
-    /** Replaces each escape by the character that it stands for; an incomplete escape becomes the character behind the backslash. */
+    /**
+     * Replaces each escape by the character that it stands for; an incomplete escape becomes the character behind the
+     * backslash.
+     */
     static String undone(String inside) {
         StringBuilder plain = new StringBuilder(inside.length());
         for (int i = 0; i < inside.length();) {

@@ -11,7 +11,8 @@ import java.util.List;
  * @param rows          the first rows that the script puts into each table
  * @param statements    how many statements there were
  */
-public record Reading(Target engine, Schema schema, List<ReadRow> rows, List<SteppedOver> steppedOver, List<NotUnderstood> notUnderstood, int statements) {
+public record Reading(Target engine, Schema schema, List<ReadRow> rows, List<SteppedOver> steppedOver,
+        List<NotUnderstood> notUnderstood, int statements) {
     /** Copies the lists. */
     public Reading {
         rows = List.copyOf(rows);

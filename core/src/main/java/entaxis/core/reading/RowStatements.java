@@ -7,7 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Reads rows: INSERT ... VALUES and COPY ... FROM STDIN. The first few of each table are kept as sample rows, the others are passed. */
+/**
+ * Reads rows: INSERT ... VALUES and COPY ... FROM STDIN. The first few of each table are kept as sample rows, the
+ * others are passed.
+ */
 final class RowStatements {
     /** How many rows of a table are kept. */
     static final int KEPT = 20;
@@ -21,7 +24,8 @@ final class RowStatements {
     private final StepOver pass;
     private final Map<String, Integer> kept = new HashMap<>();
 
-    RowStatements(ScriptLexer scanner, TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, List<ReadRow> rows, StepOver pass) {
+    RowStatements(ScriptLexer scanner, TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions,
+            List<ReadRow> rows, StepOver pass) {
         this.scanner = scanner;
         this.tokens = tokens;
         this.drafts = drafts;
@@ -33,7 +37,8 @@ final class RowStatements {
     /** Reads INSERT or REPLACE. */
     void insert(int from) {
         tokens.at = from + 1;
-        while (!tokens.atEnd() && !tokens.is(Keyword.INTO) && !tokens.sign('(') && tokens.word() != Keyword.NONE && tokens.word() != Keyword.VALUES) {
+        while (!tokens.atEnd() && !tokens.is(Keyword.INTO) && !tokens.sign('(') && tokens.word() != Keyword.NONE
+                && tokens.word() != Keyword.VALUES) {
             tokens.at++;
         }
         tokens.accept(Keyword.INTO);
@@ -103,7 +108,8 @@ final class RowStatements {
         tokens.at = from + 1;
         QName name = definitions.qualified();
         Optional<TableBuilder> table = drafts.table(name);
-        List<String> columns = tokens.sign('(') ? tokens.names() : table.map(draft -> draft.columns.stream().map(column -> column.name).toList()).orElse(List.of());
+        List<String> columns = tokens.sign('(') ? tokens.names()
+                : table.map(draft -> draft.columns.stream().map(column -> column.name).toList()).orElse(List.of());
         int begin = scanner.position();
         int end = scanner.data();
         table.ifPresent(draft -> data(draft, name, columns, begin, end));
@@ -122,7 +128,8 @@ final class RowStatements {
             while (at < end && scanner.signAt(at) != '\n') {
                 at++;
             }
-            String[] fields = at - line > MAX_VALUE_LENGTH * 10 ? new String[0] : scanner.between(line, at).split("\t", -1);
+            String[] fields =
+                    at - line > MAX_VALUE_LENGTH * 10 ? new String[0] : scanner.between(line, at).split("\t", -1);
             if (fields.length == columns.size()) {
                 List<String> values = new ArrayList<>(fields.length);
                 for (String field : fields) {

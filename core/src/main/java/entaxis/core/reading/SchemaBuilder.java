@@ -29,7 +29,8 @@ final class SchemaBuilder {
     private record NewIndex(String name, TableBuilder table) { }
 
     /** A sequence, and the column that it counts for. */
-    record SequenceDraft(QName name, long start, long step, Optional<TableBuilder> table, Optional<ColumnBuilder> column) {
+    record SequenceDraft(QName name, long start, long step, Optional<TableBuilder> table,
+            Optional<ColumnBuilder> column) {
         SequenceDraft ownedBy(TableBuilder newTable, ColumnBuilder newColumn) {
             return new SequenceDraft(name, start, step, Optional.of(newTable), Optional.of(newColumn));
         }
@@ -56,7 +57,10 @@ final class SchemaBuilder {
     final DomainRules domainRules;
     final Map<String, SequenceDraft> sequences = new LinkedHashMap<>();
     final Map<String, Program> programs = new LinkedHashMap<>();
-    /** Names of temporary tables, and of tables that are known not to be known: what is said of them later is stepped over. */
+    /**
+     * Names of temporary tables, and of tables that are known not to be known: what is said of them later is stepped
+     * over.
+     */
     final Set<String> passing = new HashSet<>();
 
     SchemaBuilder(Target engine) {
@@ -118,7 +122,8 @@ final class SchemaBuilder {
         indexed().values().removeIf(owner -> owner == gone);
         tables.values().forEach(other -> other.heirs.remove(gone));
         sequences.values().removeIf(sequence -> sequence.table().filter(owner -> owner == gone).isPresent());
-        programs.values().removeIf(program -> program.kind() == ProgramKind.TRIGGER && program.text().toLowerCase(Locale.ROOT).contains(" on " + gone.name.toLowerCase(Locale.ROOT)));
+        programs.values().removeIf(program -> program.kind() == ProgramKind.TRIGGER
+                && program.text().toLowerCase(Locale.ROOT).contains(" on " + gone.name.toLowerCase(Locale.ROOT)));
         if (cascade) {
             tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, name)));
             gone.heirs.forEach(heir -> remove(new QName(heir.namespace, heir.name), true));
@@ -128,14 +133,18 @@ final class SchemaBuilder {
     /** Whether a reference of a table leads to the table of a name. */
     boolean refersTo(ForeignKey reference, TableBuilder from, QName to) {
         String namespace = reference.referencedNamespace().isEmpty() ? from.namespace : reference.referencedNamespace();
-        return key(new QName(namespace, reference.referencedTable())).equals(key(to)) || reference.referencedNamespace().isEmpty()
+        return key(new QName(namespace, reference.referencedTable())).equals(key(to))
+                || reference.referencedNamespace().isEmpty()
                 && key(new QName("", reference.referencedTable())).equals(key(to));
     }
 
     /** Gives a table another name, also in the references of others. */
     void rename(TableBuilder table, QName before, QName now) {
-        tables.values().forEach(other -> other.foreignKeys.replaceAll(key -> refersTo(key, other, before) ? new ForeignKey(key.origin(), key.name(), key.columns(),
-                now.namespace().isEmpty() ? key.referencedNamespace() : now.namespace(), now.name(), key.referencedColumns(), key.onDelete(), key.onUpdate(), key.deferral()) : key));
+        tables.values()
+                .forEach(other -> other.foreignKeys.replaceAll(
+                        key -> refersTo(key, other, before) ? new ForeignKey(key.origin(), key.name(), key.columns(),
+                                now.namespace().isEmpty() ? key.referencedNamespace() : now.namespace(), now.name(),
+                                key.referencedColumns(), key.onDelete(), key.onUpdate(), key.deferral()) : key));
         tables.remove(key(before));
         table.name = now.name();
         if (!now.namespace().isEmpty()) {
@@ -149,8 +158,13 @@ final class SchemaBuilder {
         String before = column.name;
         table.rename(column, now);
         QName self = new QName(table.namespace, table.name);
-        tables.values().forEach(other -> other.foreignKeys.replaceAll(key -> !refersTo(key, other, self) ? key : new ForeignKey(key.origin(), key.name(), key.columns(),
-                key.referencedNamespace(), key.referencedTable(), key.referencedColumns().stream().map(name -> table.same(name, before) ? now : name).toList(), key.onDelete(),
+        tables.values()
+                .forEach(other -> other.foreignKeys.replaceAll(key -> !refersTo(key, other, self) ? key
+                        : new ForeignKey(key.origin(), key.name(), key.columns(),
+                                key.referencedNamespace(), key.referencedTable(),
+                                key.referencedColumns().stream().map(name -> table.same(name, before) ? now : name)
+                                        .toList(),
+                                key.onDelete(),
                 key.onUpdate(), key.deferral())));
         table.heirs.forEach(heir -> heir.column(before).ifPresent(inherited -> rename(heir, inherited, now)));
     }
@@ -159,7 +173,9 @@ final class SchemaBuilder {
     void dropReferences(TableBuilder table, List<String> columns) {
         QName self = new QName(table.namespace, table.name);
         List<String> own = table.primaryKey.map(PrimaryKey::columns).orElse(List.of());
-        tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self) && (key.referencedColumns().isEmpty() ? own : key.referencedColumns()).stream()
+        tables.values()
+                .forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self)
+                        && (key.referencedColumns().isEmpty() ? own : key.referencedColumns()).stream()
                 .anyMatch(name -> columns.stream().anyMatch(column -> table.same(column, name)))));
     }
 
@@ -168,7 +184,8 @@ final class SchemaBuilder {
         QName self = new QName(table.namespace, table.name);
         List<String> own = table.primaryKey.map(PrimaryKey::columns).orElse(List.of());
         tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self)
-                && Set.copyOf(key.referencedColumns().isEmpty() ? own : key.referencedColumns()).equals(Set.copyOf(columns))));
+                && Set.copyOf(key.referencedColumns().isEmpty() ? own : key.referencedColumns())
+                        .equals(Set.copyOf(columns))));
     }
 
     void index(String name, TableBuilder table) {
@@ -203,7 +220,9 @@ final class SchemaBuilder {
     Schema done() {
         List<Table> done = tables.values().stream().map(this::done).toList();
         List<Sequence> free = sequences.values().stream().filter(sequence -> sequence.column().isEmpty())
-                .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(), sequence.step())).toList();
+                .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(),
+                        sequence.step()))
+                .toList();
         return new Schema(List.copyOf(types.values()), free, done, List.copyOf(programs.values()));
     }
 
@@ -214,9 +233,12 @@ final class SchemaBuilder {
 
     private ForeignKey completed(TableBuilder table, ForeignKey key) {
         String namespace = key.referencedNamespace().isEmpty() ? table.namespace : key.referencedNamespace();
-        Optional<TableBuilder> parent = table(new QName(namespace, key.referencedTable())).or(() -> table(new QName("", key.referencedTable())));
+        Optional<TableBuilder> parent = table(new QName(namespace, key.referencedTable()))
+                .or(() -> table(new QName("", key.referencedTable())));
         List<String> columns = parent.flatMap(draft -> draft.primaryKey).map(PrimaryKey::columns).orElse(List.of());
-        return columns.size() != key.columns().size() ? key : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(), key.referencedTable(), columns,
+        return columns.size() != key.columns().size() ? key
+                : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(),
+                        key.referencedTable(), columns,
                 key.onDelete(), key.onUpdate(), key.deferral());
     }
 }

@@ -4,8 +4,9 @@ import entaxis.core.design.Target;
 import java.util.Arrays;
 
 /**
- * Cuts a script into statements and each statement into tokens, which it keeps in arrays that are used again for the next statement: a script of any length takes the memory of
- * its longest statement. Every sign is looked at a bounded number of times, so it runs in linear time whatever it is given.
+ * Cuts a script into statements and each statement into tokens, which it keeps in arrays that are used again for the
+ * next statement: a script of any length takes the memory of its longest statement. Every sign is looked at a bounded
+ * number of times, so it runs in linear time whatever it is given.
  */
 final class ScriptLexer {
     private static final byte SPACE = 1;
@@ -39,7 +40,8 @@ final class ScriptLexer {
         this.backslash = lexis.backslash();
         this.doubleIsText = lexis.doubleIsText();
         for (char c = 0; c < 128; c++) {
-            classes[c] = c <= ' ' ? SPACE : c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c == '_' ? LETTER : c >= '0' && c <= '9' ? DIGIT : 0;
+            classes[c] = c <= ' ' ? SPACE : c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c == '_' ? LETTER
+                    : c >= '0' && c <= '9' ? DIGIT : 0;
         }
         for (char c = 'A'; c <= 'Z'; c++) {
             classes[c] |= CAPITAL;
@@ -67,12 +69,18 @@ final class ScriptLexer {
         }
     }
 
-    /** Makes backslashes escape in texts, or not: PostgreSQL manual, standard_conforming_strings; MySQL manual, NO_BACKSLASH_ESCAPES. */
+    /**
+     * Makes backslashes escape in texts, or not: PostgreSQL manual, standard_conforming_strings; MySQL manual,
+     * NO_BACKSLASH_ESCAPES.
+     */
     void backslashEscapes(boolean now) {
         backslash = now;
     }
 
-    /** Whether backslashes escape in texts, for the statements cut last: a statement that changes it is read before the next is cut. */
+    /**
+     * Whether backslashes escape in texts, for the statements cut last: a statement that changes it is read before the
+     * next is cut.
+     */
     boolean escapes() {
         return backslash;
     }
@@ -163,7 +171,10 @@ final class ScriptLexer {
         return c == delimiter.charAt(0) && delimiterAt(at);
     }
 
-    /** Whether what ends statements stands at a place; the client looks for it also inside words, as in {@code END$$} (MySQL manual, “Defining Stored Programs”). */
+    /**
+     * Whether what ends statements stands at a place; the client looks for it also inside words, as in {@code END$$}
+     * (MySQL manual, “Defining Stored Programs”).
+     */
     private boolean delimiterAt(int place) {
         for (int i = 0; i < delimiter.length(); i++) {
             if (place + i >= text.length() || text.charAt(place + i) != delimiter.charAt(i)) {
@@ -188,7 +199,10 @@ final class ScriptLexer {
         }
     }
 
-    /** Passes a comment, if one begins here. Comments of MySQL that its server runs are entered rather than passed (MySQL manual, “Comments”). */
+    /**
+     * Passes a comment, if one begins here. Comments of MySQL that its server runs are entered rather than passed
+     * (MySQL manual, “Comments”).
+     */
     private boolean comment(char c) {
         char second = at + 1 < text.length() ? text.charAt(at + 1) : 0;
         if (c == '-' && second == '-') {
@@ -234,7 +248,8 @@ final class ScriptLexer {
 
     private boolean entersExecuted() {
         int from = at + 2;
-        if (from < text.length() && text.charAt(from) == 'M' && from + 1 < text.length() && text.charAt(from + 1) == '!') {
+        if (from < text.length() && text.charAt(from) == 'M' && from + 1 < text.length()
+                && text.charAt(from + 1) == '!') {
             if (lexis.engine() != Target.MARIADB) {
                 return false;
             }
@@ -245,7 +260,8 @@ final class ScriptLexer {
         from++;
         int digits = from;
         int version = 0;
-        while (digits < text.length() && digits < from + 6 && text.charAt(digits) >= '0' && text.charAt(digits) <= '9') {
+        while (digits < text.length() && digits < from + 6 && text.charAt(digits) >= '0'
+                && text.charAt(digits) <= '9') {
             version = version * 10 + text.charAt(digits) - '0';
             digits++;
         }
@@ -273,12 +289,16 @@ final class ScriptLexer {
         return !inside;
     }
 
-    /** Ends a statement at GO (SQL Server documentation, “GO”), a slash (Oracle SQL*Plus, “/”) or a backslash command (PostgreSQL manual, psql) on a line of its own. */
+    /**
+     * Ends a statement at GO (SQL Server documentation, “GO”), a slash (Oracle SQL*Plus, “/”) or a backslash command
+     * (PostgreSQL manual, psql) on a line of its own.
+     */
     private boolean lineOfItsOwn(char c) {
         return switch (lexis.engine()) {
             case SQLSERVER -> (c == 'G' || c == 'g') && goLine();
             case ORACLE -> c == '/' && atLineStart() && StatementBody.restOfLineIsBlank(text, at + 1) && pass(1);
-            case POSTGRESQL -> c == '\\' && at + 1 < text.length() && text.charAt(at + 1) < 128 && (classes[text.charAt(at + 1)] & LETTER) != 0 && passLine();
+            case POSTGRESQL -> c == '\\' && at + 1 < text.length() && text.charAt(at + 1) < 128
+                    && (classes[text.charAt(at + 1)] & LETTER) != 0 && passLine();
             default -> false;
         };
     }
@@ -288,11 +308,14 @@ final class ScriptLexer {
             return false;
         }
         int after = at + 2;
-        while (after < text.length() && (text.charAt(after) == ' ' || text.charAt(after) == '\t' || text.charAt(after) >= '0' && text.charAt(after) <= '9' || text.charAt(after) == ';')) {
+        while (after < text.length() && (text.charAt(after) == ' ' || text.charAt(after) == '\t'
+                || text.charAt(after) >= '0' && text.charAt(after) <= '9' || text.charAt(after) == ';')) {
             after++;
         }
-        boolean go = (after >= text.length() || text.charAt(after) == '\r' || text.charAt(after) == '\n' || text.charAt(after) == '-')
-                && (at + 2 >= text.length() || classOf(text.charAt(at + 2)) != LETTER && classOf(text.charAt(at + 2)) != DIGIT);
+        boolean go = (after >= text.length() || text.charAt(after) == '\r' || text.charAt(after) == '\n'
+                || text.charAt(after) == '-')
+                && (at + 2 >= text.length()
+                        || classOf(text.charAt(at + 2)) != LETTER && classOf(text.charAt(at + 2)) != DIGIT);
         return go && passLine();
     }
 
@@ -307,7 +330,9 @@ final class ScriptLexer {
     }
 
     private byte classOf(char c) {
-        return c < 128 ? (byte) (classes[c] & ~CAPITAL) : Character.isLetterOrDigit(c) || Character.isSurrogate(c) ? LETTER : Character.isWhitespace(c) ? SPACE : 0;
+        return c < 128 ? (byte) (classes[c] & ~CAPITAL)
+                : Character.isLetterOrDigit(c) || Character.isSurrogate(c) ? LETTER : Character.isWhitespace(c) ? SPACE
+                : 0;
     }
 
     private boolean atLineStart() {
@@ -319,23 +344,31 @@ final class ScriptLexer {
         return true;
     }
 
-    /** Takes a command of the engine's client where a statement could begin; the script's own statements never begin so. */
+    /**
+     * Takes a command of the engine's client where a statement could begin; the script's own statements never begin so.
+     */
     private boolean clientCommand() {
         return switch (lexis.engine()) {
             case POSTGRESQL -> text.charAt(at) == '\\' && passLine();
             case SQLITE -> text.charAt(at) == '.' && passLine();
-            case MYSQL, MARIADB -> text.charAt(at) == '\\' && passLine() || delimiterCommand() || begins("source ") && passLine();
+            case MYSQL, MARIADB ->
+                    text.charAt(at) == '\\' && passLine() || delimiterCommand() || begins("source ") && passLine();
             case SQLSERVER -> text.charAt(at) == ':' && passLine() || goLine();
-            case ORACLE -> text.charAt(at) == '@' && passLine() || text.charAt(at) == '/' && StatementBody.restOfLineIsBlank(text, at + 1) && passLine() || sqlPlus();
+            case ORACLE -> text.charAt(at) == '@' && passLine()
+                    || text.charAt(at) == '/' && StatementBody.restOfLineIsBlank(text, at + 1) && passLine()
+                    || sqlPlus();
             case H2, ISO -> false;
         };
     }
 
     private boolean sqlPlus() {
         boolean set = begins("set ") && !begins("set constraint") && !begins("set role") && !begins("set transaction");
-        return (set || begins("rem ") || begins("rem\n") || begins("rem\r") || begins("remark") || begins("prompt") || begins("spool") || begins("whenever ") || begins("exit")
-                || begins("quit") || begins("define ") || begins("undefine ") || begins("accept ") || begins("column ") || begins("connect ") || begins("conn ") || begins("show ")
-                || begins("host ") || begins("variable ") || begins("clear ") || begins("start ") || begins("disconnect")) && passLine();
+        return (set || begins("rem ") || begins("rem\n") || begins("rem\r") || begins("remark") || begins("prompt")
+                || begins("spool") || begins("whenever ") || begins("exit")
+                || begins("quit") || begins("define ") || begins("undefine ") || begins("accept ") || begins("column ")
+                || begins("connect ") || begins("conn ") || begins("show ")
+                || begins("host ") || begins("variable ") || begins("clear ") || begins("start ")
+                || begins("disconnect")) && passLine();
     }
 
     private boolean begins(String words) {
@@ -367,7 +400,10 @@ final class ScriptLexer {
         return true;
     }
 
-    /** Passes the lines that follow COPY ... FROM STDIN up to the one that ends them; gives the place where that one begins. PostgreSQL manual, COPY. */
+    /**
+     * Passes the lines that follow COPY ... FROM STDIN up to the one that ends them; gives the place where that one
+     * begins. PostgreSQL manual, COPY.
+     */
     int data() {
         toLineEnd();
         while (at < text.length()) {
@@ -387,17 +423,20 @@ final class ScriptLexer {
         byte sort = classOf(c);
         if (sort == LETTER) {
             word(from);
-        } else if (sort == DIGIT || c == '.' && at + 1 < text.length() && text.charAt(at + 1) >= '0' && text.charAt(at + 1) <= '9') {
+        } else if (sort == DIGIT
+                || c == '.' && at + 1 < text.length() && text.charAt(at + 1) >= '0' && text.charAt(at + 1) <= '9') {
             number(from);
         } else if (c == '\'') {
             quoted(from, from, '\'', TokenizedStatement.STRING, backslash);
         } else if (c == '"') {
-            quoted(from, from, '"', doubleIsText ? TokenizedStatement.STRING : TokenizedStatement.NAME, doubleIsText && backslash);
+            quoted(from, from, '"', doubleIsText ? TokenizedStatement.STRING : TokenizedStatement.NAME,
+                    doubleIsText && backslash);
         } else if (c == '`' && lexis.backticks()) {
             quoted(from, from, '`', TokenizedStatement.NAME, false);
         } else if (c == '[' && lexis.squares()) {
             quoted(from, from, ']', TokenizedStatement.NAME, false);
-        } else if (c == '$' && lexis.dollarTexts() && dollar(from) || c == '@' && lexis.dollarTexts() && placeholder(from)) {
+        } else if (c == '$' && lexis.dollarTexts() && dollar(from)
+                || c == '@' && lexis.dollarTexts() && placeholder(from)) {
             return;
         } else if (sort == SPACE) {
             at++;
@@ -406,10 +445,14 @@ final class ScriptLexer {
         }
     }
 
-    /** A name still to be filled in, such as that of an extension's schema: {@code @extschema@} (PostgreSQL manual, Packaging Related Objects into an Extension). */
+    /**
+     * A name still to be filled in, such as that of an extension's schema: {@code @extschema@} (PostgreSQL manual,
+     * Packaging Related Objects into an Extension).
+     */
     private boolean placeholder(int from) {
         int i = from + 1;
-        while (i < text.length() && (classOf(text.charAt(i)) == LETTER || classOf(text.charAt(i)) == DIGIT || text.charAt(i) == ':' && i > from + 1)) {
+        while (i < text.length() && (classOf(text.charAt(i)) == LETTER || classOf(text.charAt(i)) == DIGIT
+                || text.charAt(i) == ':' && i > from + 1)) {
             i++;
         }
         if (i == from + 1 || i >= text.length() || text.charAt(i) != '@') {
@@ -438,7 +481,8 @@ final class ScriptLexer {
                 }
                 sorts |= sort;
                 sum = Keyword.added(sum, c);
-            } else if (Character.isLetterOrDigit(c) || Character.isSurrogate(c) || Character.getType(c) == Character.NON_SPACING_MARK) {
+            } else if (Character.isLetterOrDigit(c) || Character.isSurrogate(c)
+                    || Character.getType(c) == Character.NON_SPACING_MARK) {
                 sum = sum * 31 + c;
             } else {
                 break;
@@ -468,7 +512,8 @@ final class ScriptLexer {
         if (quote - from == 2 || "nbxe".indexOf(mark) < 0) {
             return false;
         }
-        quoted(from, quote, '\'', TokenizedStatement.STRING, backslash || mark == 'e' && lexis.engine() == Target.POSTGRESQL);
+        quoted(from, quote, '\'', TokenizedStatement.STRING,
+                backslash || mark == 'e' && lexis.engine() == Target.POSTGRESQL);
         return true;
     }
 
@@ -498,7 +543,8 @@ final class ScriptLexer {
     private void number(int from) {
         while (at < text.length()) {
             char c = text.charAt(at);
-            boolean sign = (c == '+' || c == '-') && at > from && (text.charAt(at - 1) & ~0x20) == 'E' && !(from + 1 < text.length() && (text.charAt(from + 1) & ~0x20) == 'X');
+            boolean sign = (c == '+' || c == '-') && at > from && (text.charAt(at - 1) & ~0x20) == 'E'
+                    && !(from + 1 < text.length() && (text.charAt(from + 1) & ~0x20) == 'X');
             if (c != '.' && !sign && (c >= 128 || (classes[c] & (LETTER | DIGIT)) == 0)) {
                 break;
             }
@@ -527,7 +573,8 @@ final class ScriptLexer {
 
     private boolean dollar(int from) {
         int tagEnd = from + 1;
-        while (tagEnd < text.length() && text.charAt(tagEnd) != '$' && (classOf(text.charAt(tagEnd)) == LETTER || classOf(text.charAt(tagEnd)) == DIGIT)) {
+        while (tagEnd < text.length() && text.charAt(tagEnd) != '$'
+                && (classOf(text.charAt(tagEnd)) == LETTER || classOf(text.charAt(tagEnd)) == DIGIT)) {
             tagEnd++;
         }
         if (tagEnd >= text.length() || text.charAt(tagEnd) != '$') {

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.concurrent.CancellationException;
 
 /**
- * Reads scripts and dumps of an engine. Several texts are read as one script in their order. Runs in time linear in their length; what cannot be read is reported and reading goes
- * on behind it.
+ * Reads scripts and dumps of an engine. Several texts are read as one script in their order. Runs in time linear in
+ * their length; what cannot be read is reported and reading goes on behind it.
  */
 public final class ScriptReader {
     private static final int PROGRESS_INTERVAL = 64;
@@ -49,7 +49,8 @@ public final class ScriptReader {
     public void add(String file, String script) {
         ScriptLexer scanner = new ScriptLexer(script, lexis);
         notes.begin(file, script);
-        StatementReader reader = new StatementReader(scanner, new TokenCursor(scanner, script, lexis), lexis, drafts, implied, notes, rows);
+        StatementReader reader = new StatementReader(scanner, new TokenCursor(scanner, script, lexis), lexis, drafts,
+                implied, notes, rows);
         TokenizedStatement statement = new TokenizedStatement(new TokenArray());
         while (scanner.next(statement)) {
             if (statements++ % PROGRESS_INTERVAL == 0 && !progress.at(before + scanner.position(), statements)) {

@@ -2,7 +2,10 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Target;
 
-/** What the semicolons inside a statement mean: whether it has a body of statements, and whether that is still open. Each token is looked at once. */
+/**
+ * What the semicolons inside a statement mean: whether it has a body of statements, and whether that is still open.
+ * Each token is looked at once.
+ */
 final class StatementBody {
     private static final int UNKNOWN_LINE = -2;
     /** How many tokens of a statement may say what it creates. */
@@ -76,7 +79,8 @@ final class StatementBody {
                     return engine == Target.ORACLE && hasSlashLine(at) ? Kind.TO_SLASH : Kind.NONE;
                 }
                 case TYPE -> {
-                    return engine == Target.ORACLE && i + 1 < cut.count && cut.word(i + 1) == Keyword.BODY ? hasSlashLine(at) ? Kind.TO_SLASH : Kind.NESTED : Kind.NONE;
+                    return engine == Target.ORACLE && i + 1 < cut.count && cut.word(i + 1) == Keyword.BODY
+                            ? hasSlashLine(at) ? Kind.TO_SLASH : Kind.NESTED : Kind.NONE;
                 }
                 case RULE -> {
                     return engine == Target.POSTGRESQL ? Kind.ROUND : Kind.NONE;
@@ -105,7 +109,8 @@ final class StatementBody {
                 }
                 case END -> {
                     Keyword after = seen + 1 < cut.count ? cut.word(seen + 1) : Keyword.NONE;
-                    if (after != Keyword.IF && after != Keyword.LOOP && after != Keyword.WHILE && after != Keyword.REPEAT) {
+                    if (after != Keyword.IF && after != Keyword.LOOP && after != Keyword.WHILE
+                            && after != Keyword.REPEAT) {
                         depth--;
                     }
                 }
@@ -116,7 +121,10 @@ final class StatementBody {
         return depth > 0 || oracleHead;
     }
 
-    /** Whether a statement that begins so goes on to its END (MariaDB manual, “Using Compound Statements Outside of Stored Programs”). */
+    /**
+     * Whether a statement that begins so goes on to its END (MariaDB manual, “Using Compound Statements Outside of
+     * Stored Programs”).
+     */
     static boolean compound(Keyword word) {
         return switch (word) {
             case IF, WHILE, LOOP, FOR, CASE, REPEAT -> true;
@@ -128,11 +136,13 @@ final class StatementBody {
     private boolean openCompound(TokenizedStatement cut) {
         for (; seen < cut.count; seen++) {
             Keyword before = seen == 0 ? Keyword.NONE : cut.word(seen - 1);
-            boolean first = seen == 0 || cut.is(seen - 1, ';') || before == Keyword.THEN || before == Keyword.ELSE || before == Keyword.DO || before == Keyword.BEGIN
+            boolean first = seen == 0 || cut.is(seen - 1, ';') || before == Keyword.THEN || before == Keyword.ELSE
+                    || before == Keyword.DO || before == Keyword.BEGIN
                     || before == Keyword.LOOP;
             if (cut.word(seen) == Keyword.END) {
                 depth--;
-            } else if (before != Keyword.END && (first && (compound(cut.word(seen)) || cut.word(seen) == Keyword.BEGIN) || cut.word(seen) == Keyword.CASE)) {
+            } else if (before != Keyword.END && (first && (compound(cut.word(seen)) || cut.word(seen) == Keyword.BEGIN)
+                    || cut.word(seen) == Keyword.CASE)) {
                 depth++;
             }
         }

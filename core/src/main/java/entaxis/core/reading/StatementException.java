@@ -2,7 +2,10 @@ package entaxis.core.reading;
 
 
 
-/** Says that a statement, or a clause of it, is not understood from some token on. Carries no stack: it is part of ordinary reading. */
+/**
+ * Says that a statement, or a clause of it, is not understood from some token on. Carries no stack: it is part of
+ * ordinary reading.
+ */
 final class StatementException extends RuntimeException {
     private static final long serialVersionUID = 1;
     private final int token;

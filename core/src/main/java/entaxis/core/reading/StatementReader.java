@@ -6,7 +6,9 @@ import entaxis.core.reading.SchemaBuilder.QName;
 import java.util.List;
 import java.util.Locale;
 
-/** Tells statements apart and gives each to who reads its kind. What says nothing about tables is stepped over by name. */
+/**
+ * Tells statements apart and gives each to who reads its kind. What says nothing about tables is stepped over by name.
+ */
 final class StatementReader {
     private final ScriptLexer scanner;
     private TokenizedStatement cut = new TokenizedStatement(new TokenArray());
@@ -27,7 +29,8 @@ final class StatementReader {
     private int conditions;
     private boolean lenient;
 
-    StatementReader(ScriptLexer scanner, TokenCursor tokens, LexicalRules lexis, SchemaBuilder drafts, ImpliedNames implied, ReadingLog notes, List<ReadRow> rows) {
+    StatementReader(ScriptLexer scanner, TokenCursor tokens, LexicalRules lexis, SchemaBuilder drafts,
+            ImpliedNames implied, ReadingLog notes, List<ReadRow> rows) {
         this.scanner = scanner;
         this.tokens = tokens;
         this.lexis = lexis;
@@ -53,7 +56,8 @@ final class StatementReader {
         }
         tokens.read(cut);
         if (cut.broken) {
-            notes.notUnderstood(tokens.offset(tokens.broken()), tokens.excerpt(tokens.broken()), "a quote or comment that opens here is not closed");
+            notes.notUnderstood(tokens.offset(tokens.broken()), tokens.excerpt(tokens.broken()),
+                    "a quote or comment that opens here is not closed");
         } else {
             readAll();
         }
@@ -81,7 +85,8 @@ final class StatementReader {
             return;
         }
         ScriptLexer inner = new ScriptLexer(text, lexis);
-        StatementReader reader = new StatementReader(inner, new TokenCursor(inner, text, lexis), lexis, drafts, implied, notes, rowsRead);
+        StatementReader reader = new StatementReader(inner, new TokenCursor(inner, text, lexis), lexis, drafts, implied,
+                notes, rowsRead);
         reader.depth = depth + 1;
         reader.lenient = true;
         notes.within(base, () -> {
@@ -102,7 +107,8 @@ final class StatementReader {
             return false;
         }
         ScriptLexer inner = new ScriptLexer(text, lexis);
-        StatementReader reader = new StatementReader(inner, new TokenCursor(inner, text, lexis), lexis, drafts, implied, notes, rowsRead);
+        StatementReader reader = new StatementReader(inner, new TokenCursor(inner, text, lexis), lexis, drafts, implied,
+                notes, rowsRead);
         reader.depth = depth + 1;
         boolean guarded = text.toUpperCase(Locale.ROOT).contains("EXCEPTION");
         boolean[] all = {true};
@@ -162,7 +168,8 @@ final class StatementReader {
                 return true;
             }
             case EXECUTE -> {
-                boolean plain = tokens.kind(tokens.at + 1) == TokenizedStatement.STRING && tokens.at + 2 >= tokens.limit;
+                boolean plain =
+                        tokens.kind(tokens.at + 1) == TokenizedStatement.STRING && tokens.at + 2 >= tokens.limit;
                 if (plain) {
                     nested(tokens.stringAt(tokens.at + 1), tokens.offset(tokens.at + 1) + 1);
                 }
@@ -175,7 +182,8 @@ final class StatementReader {
                 return false;
             }
             default -> {
-                return tokens.reads(tokens.at, "RAISE") || tokens.reads(tokens.at, "PERFORM") || tokens.sign(tokens.at + 1, ':') || tokens.sign(tokens.at + 1, '=');
+                return tokens.reads(tokens.at, "RAISE") || tokens.reads(tokens.at, "PERFORM")
+                        || tokens.sign(tokens.at + 1, ':') || tokens.sign(tokens.at + 1, '=');
             }
         }
     }
@@ -184,7 +192,8 @@ final class StatementReader {
         try {
             statement(from);
             if (!tokens.atEnd() && lexis.engine() != Target.SQLSERVER) {
-                throw tokens.unreadable(starts(tokens.word()) ? "a semicolon is missing before this" : "this is not understood here");
+                throw tokens.unreadable(
+                        starts(tokens.word()) ? "a semicolon is missing before this" : "this is not understood here");
             }
         } catch (StatementException reason) {
             if ((lenient || blocks.conditional()) && reason.isConflict()) {
@@ -221,7 +230,8 @@ final class StatementReader {
 
     private static boolean beginsBatchStatement(Keyword word, Keyword before) {
         return switch (word) {
-            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, USE, PRINT, DECLARE, GRANT, COMMIT, TRUNCATE, WHILE -> before != Keyword.FOR && before != Keyword.AND && before != Keyword.GRANT;
+            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, USE, PRINT, DECLARE, GRANT, COMMIT, TRUNCATE, WHILE ->
+                    before != Keyword.FOR && before != Keyword.AND && before != Keyword.GRANT;
             case SET -> before == Keyword.NONE || before == Keyword.END;
             default -> false;
         };
@@ -236,7 +246,8 @@ final class StatementReader {
     void statement(int from) {
         if (lexis.engine() == Target.MARIADB && StatementBody.compound(tokens.word())) {
             if (cut.unclosed) {
-                throw new StatementException(from, "the block that begins here is not ended; nothing behind it could be read");
+                throw new StatementException(from,
+                        "the block that begins here is not ended; nothing behind it could be read");
             }
             pass(from, "anonymous block");
             return;
@@ -262,7 +273,8 @@ final class StatementReader {
             case COMMIT, ROLLBACK, START, SAVEPOINT, RELEASE, TRANSACTION -> pass(from, "transaction");
             case GRANT, REVOKE -> pass(from, "permission");
             case SELECT, VALUES, WITH -> select(from);
-            case UPDATE, DELETE, TRUNCATE -> pass(from, tokens.is(Keyword.UPDATE, Keyword.STATISTICS) ? "maintenance" : "change of rows");
+            case UPDATE, DELETE, TRUNCATE ->
+                    pass(from, tokens.is(Keyword.UPDATE, Keyword.STATISTICS) ? "maintenance" : "change of rows");
             case PRAGMA -> pass(from, "setting");
             case LOCK, UNLOCK -> pass(from, "lock");
             case ANALYZE, VACUUM, CLUSTER -> pass(from, "maintenance");
@@ -272,8 +284,10 @@ final class StatementReader {
     }
 
     private void other(int from) {
-        String first = tokens.kind(from) == TokenizedStatement.WORD ? tokens.text(from, from + 1).toUpperCase(Locale.ROOT) : "";
-        String both = first + " " + (tokens.kind(from + 1) == TokenizedStatement.WORD ? tokens.text(from + 1, from + 2).toUpperCase(Locale.ROOT) : "");
+        String first = tokens.kind(from) == TokenizedStatement.WORD
+                ? tokens.text(from, from + 1).toUpperCase(Locale.ROOT) : "";
+        String both = first + " " + (tokens.kind(from + 1) == TokenizedStatement.WORD
+                ? tokens.text(from + 1, from + 2).toUpperCase(Locale.ROOT) : "");
         switch (both) {
             case "CHECK TABLE", "CHECKSUM TABLE", "REFRESH MATERIALIZED" -> pass(from, "maintenance");
             case "CHANGE REPLICATION", "CHANGE MASTER", "STOP REPLICA", "STOP SLAVE" -> pass(from, "replication");
@@ -291,16 +305,19 @@ final class StatementReader {
             case "MERGE" -> merge(from);
             case "UPSERT", "HANDLER", "LOAD" -> pass(from, "change of rows");
             case "BULK" -> pass(from + 1, "rows");
-            case "REINDEX", "OPTIMIZE", "REPAIR", "CHECKPOINT", "DISCARD", "FLUSH", "PURGE", "DBCC", "RECONFIGURE", "SHUTDOWN", "FLASHBACK" -> pass(from, "maintenance");
+            case "REINDEX", "OPTIMIZE", "REPAIR", "CHECKPOINT", "DISCARD", "FLUSH", "PURGE", "DBCC", "RECONFIGURE",
+                    "SHUTDOWN", "FLASHBACK" -> pass(from, "maintenance");
             case "EXPLAIN", "SHOW", "DESCRIBE", "HELP" -> pass(from, "query");
             case "LISTEN", "NOTIFY", "UNLISTEN", "RESET", "PREPARE", "DEALLOCATE", "SIGNAL" -> pass(from, "setting");
             case "SECURITY" -> pass(from, "permission");
             case "DENY", "REASSIGN" -> pass(from, "permission");
             case "ABORT" -> pass(from, "transaction");
             case "INSTALL", "UNINSTALL", "IMPORT" -> pass(from, "extension");
-            case "RAISERROR", "THROW", "WAITFOR", "OPEN", "CLOSE", "FETCH", "LABEL", "GOTO", "BREAK" -> pass(from, "procedural statement");
+            case "RAISERROR", "THROW", "WAITFOR", "OPEN", "CLOSE", "FETCH", "LABEL", "GOTO", "BREAK" ->
+                    pass(from, "procedural statement");
             case "AUDIT", "NOAUDIT", "ASSOCIATE", "DISASSOCIATE" -> pass(from, "setting");
-            default -> throw new StatementException(from, first.isEmpty() ? "no statement begins so" : "“" + tokens.text(from, from + 1) + "” begins no statement that is known here");
+            default -> throw new StatementException(from, first.isEmpty() ? "no statement begins so"
+                    : "“" + tokens.text(from, from + 1) + "” begins no statement that is known here");
         }
     }
 
@@ -316,7 +333,9 @@ final class StatementReader {
             tokens.at += 3;
         }
         SchemaBuilder.QName name = definitions.qualified();
-        drafts.table(name).ifPresentOrElse(table -> drafts.rename(table, name, new SchemaBuilder.QName(into, table.name)), () -> pass(from, "change of what is not kept"));
+        drafts.table(name).ifPresentOrElse(
+                table -> drafts.rename(table, name, new SchemaBuilder.QName(into, table.name)),
+                () -> pass(from, "change of what is not kept"));
     }
 
     /** Transact-SQL Reference, MERGE: it goes on to its semicolon, whatever statements seem to begin inside. */
@@ -328,7 +347,8 @@ final class StatementReader {
     private void select(int from) {
         boolean path = false;
         for (int i = from; i < tokens.limit && !path; i++) {
-            path = tokens.reads(i, "SET_CONFIG") && tokens.kind(i + 2) == TokenizedStatement.STRING && tokens.stringAt(i + 2).equals("search_path");
+            path = tokens.reads(i, "SET_CONFIG") && tokens.kind(i + 2) == TokenizedStatement.STRING
+                    && tokens.stringAt(i + 2).equals("search_path");
             if (path && tokens.kind(i + 4) == TokenizedStatement.STRING) {
                 drafts.use(firstOf(tokens.stringAt(i + 4)));
             }
@@ -340,8 +360,11 @@ final class StatementReader {
             if (depth == 0 && i > from && starts(tokens.word(i)) && tokens.word(i) != Keyword.SELECT) {
                 break;
             }
-            if (depth == 0 && tokens.word(i) == Keyword.INTO && tokens.word(from) == Keyword.SELECT && tokens.isName(i + 1) && tokens.word(i + 1) != Keyword.TEMP && tokens.word(i + 1) != Keyword.TEMPORARY
-                    && !tokens.nameAt(i + 1).startsWith("#") && !tokens.nameAt(i + 1).startsWith("@") && tokens.word(i + 1) != Keyword.UNLOGGED) {
+            if (depth == 0 && tokens.word(i) == Keyword.INTO && tokens.word(from) == Keyword.SELECT
+                    && tokens.isName(i + 1) && tokens.word(i + 1) != Keyword.TEMP
+                    && tokens.word(i + 1) != Keyword.TEMPORARY
+                    && !tokens.nameAt(i + 1).startsWith("#") && !tokens.nameAt(i + 1).startsWith("@")
+                    && tokens.word(i + 1) != Keyword.UNLOGGED) {
                 tokens.at = i + 1;
                 drafts.passing.add(drafts.key(definitions.qualified()));
                 throw new StatementException(from, "the columns of the table come from a query");
@@ -359,22 +382,28 @@ final class StatementReader {
         if (tokens.word(from + 1) == Keyword.SCHEMA) {
             tokens.at = from + 2;
             if (tokens.isName(tokens.at) || tokens.kind(tokens.at) == TokenizedStatement.STRING) {
-                drafts.use(tokens.kind(tokens.at) == TokenizedStatement.STRING ? tokens.stringAt(tokens.at) : tokens.nameAt(tokens.at));
+                drafts.use(tokens.kind(tokens.at) == TokenizedStatement.STRING ? tokens.stringAt(tokens.at)
+                        : tokens.nameAt(tokens.at));
             }
         }
         int at = tokens.reads(from + 1, "SESSION") || tokens.word(from + 1) == Keyword.LOCAL ? from + 2 : from + 1;
         if (tokens.word(at) == Keyword.SEARCH_PATH) {
             int value = at + 2;
-            String first = tokens.isName(value) ? tokens.nameAt(value) : tokens.kind(value) == TokenizedStatement.STRING ? firstOf(tokens.stringAt(value)) : "";
-            drafts.use(tokens.word(value) == Keyword.DEFAULT || first.equals("$user") || first.equals("pg_catalog") ? "" : first);
+            String first = tokens.isName(value) ? tokens.nameAt(value)
+                    : tokens.kind(value) == TokenizedStatement.STRING ? firstOf(tokens.stringAt(value)) : "";
+            drafts.use(tokens.word(value) == Keyword.DEFAULT || first.equals("$user") || first.equals("pg_catalog") ? ""
+                    : first);
         } else if (lexis.engine() == Target.POSTGRESQL && tokens.reads(at, "STANDARD_CONFORMING_STRINGS")) {
-            scanner.backslashEscapes(tokens.reads(at + 2, "OFF") || tokens.word(at + 2) == Keyword.FALSE || tokens.text(at + 2, at + 3).equals("'off'"));
+            scanner.backslashEscapes(tokens.reads(at + 2, "OFF") || tokens.word(at + 2) == Keyword.FALSE
+                    || tokens.text(at + 2, at + 3).equals("'off'"));
         } else if (lexis.isMySql()) {
             for (int i = from; i < tokens.limit; i++) {
-                if (tokens.kind(i) == TokenizedStatement.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("ANSI")) {
+                if (tokens.kind(i) == TokenizedStatement.STRING
+                        && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("ANSI")) {
                     scanner.doubleQuotesName();
                 }
-                if (tokens.kind(i) == TokenizedStatement.STRING && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("NO_BACKSLASH_ESCAPES")) {
+                if (tokens.kind(i) == TokenizedStatement.STRING
+                        && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("NO_BACKSLASH_ESCAPES")) {
                     // a mode that takes the word out of those that are set: MySQL manual, “Server SQL Modes”
                     scanner.backslashEscapes(tokens.text(from, i).toUpperCase(Locale.ROOT).contains("REPLACE"));
                 }
@@ -400,9 +429,11 @@ final class StatementReader {
                 case UNIQUE -> {
                     unique = true;
                     // H2 manual, CREATE INDEX: UNIQUE NULLS DISTINCT
-                    tokens.at += tokens.is(Keyword.UNIQUE, Keyword.NULLS) ? tokens.word(tokens.at + 2) == Keyword.NOT ? 3 : 2 : 0;
+                    tokens.at += tokens.is(Keyword.UNIQUE, Keyword.NULLS)
+                            ? tokens.word(tokens.at + 2) == Keyword.NOT ? 3 : 2 : 0;
                 }
-                case GLOBAL, LOCAL, UNLOGGED, FOREIGN, EDITIONABLE, NONEDITIONABLE, FORCE, NO, CACHED, MEMORY, CLUSTERED, NONCLUSTERED, RECURSIVE, NOT, ALTER -> {
+                case GLOBAL, LOCAL, UNLOGGED, FOREIGN, EDITIONABLE, NONEDITIONABLE, FORCE, NO, CACHED, MEMORY,
+                        CLUSTERED, NONCLUSTERED, RECURSIVE, NOT, ALTER -> {
                     if (tokens.is(Keyword.FOREIGN) && tokens.word(tokens.at + 1) != Keyword.TABLE) {
                         pass(from, "foreign data");
                         return;
@@ -413,7 +444,8 @@ final class StatementReader {
                 case ALGORITHM -> tokens.at += 2;
                 case DEFINER -> definer();
                 case TABLE -> {
-                    boolean shared = tokens.word(tokens.at - 1) == Keyword.TEMPORARY && tokens.word(tokens.at - 2) == Keyword.GLOBAL && lexis.engine() == Target.ORACLE;
+                    boolean shared = tokens.word(tokens.at - 1) == Keyword.TEMPORARY
+                            && tokens.word(tokens.at - 2) == Keyword.GLOBAL && lexis.engine() == Target.ORACLE;
                     tokens.at++;
                     tables.create(from, temporary && !shared);
                     return;
@@ -424,7 +456,8 @@ final class StatementReader {
                     return;
                 }
                 case VIEW -> {
-                    if (materialized && tokens.reads(tokens.at + 1, "LOG") && tokens.word(tokens.at + 2) == Keyword.ON) {
+                    if (materialized && tokens.reads(tokens.at + 1, "LOG")
+                            && tokens.word(tokens.at + 2) == Keyword.ON) {
                         pass(from, "log of changes");
                         return;
                     }
@@ -475,7 +508,8 @@ final class StatementReader {
                     return;
                 }
                 default -> {
-                    if (lexis.engine() == Target.ORACLE && (tokens.reads(tokens.at, "BLOCKCHAIN") || tokens.reads(tokens.at, "IMMUTABLE") || tokens.reads(tokens.at, "PRIVATE")
+                    if (lexis.engine() == Target.ORACLE && (tokens.reads(tokens.at, "BLOCKCHAIN")
+                            || tokens.reads(tokens.at, "IMMUTABLE") || tokens.reads(tokens.at, "PRIVATE")
                             || tokens.reads(tokens.at, "SHARDED") || tokens.reads(tokens.at, "DUPLICATED"))) {
                         continue;
                     }
@@ -547,33 +581,59 @@ final class StatementReader {
         tokens.at = limit;
     }
 
-    private static final java.util.Map<String, String> OBJECTS = java.util.Map.ofEntries(java.util.Map.entry("DATABASE", "database"), java.util.Map.entry("EXTENSION", "extension"),
-            java.util.Map.entry("CATALOG", "full-text storage"), java.util.Map.entry("STOPLIST", "full-text storage"), java.util.Map.entry("USER", "user"), java.util.Map.entry("ROLE", "role"), java.util.Map.entry("LOGIN", "user"), java.util.Map.entry("TABLESPACE", "storage"),
-            java.util.Map.entry("SYNONYM", "synonym"), java.util.Map.entry("PUBLIC", "synonym"), java.util.Map.entry("POLICY", "row security"), java.util.Map.entry("AGGREGATE", "function"),
-            java.util.Map.entry("OPERATOR", "operator"), java.util.Map.entry("CAST", "cast"), java.util.Map.entry("COLLATION", "collation"), java.util.Map.entry("CONVERSION", "collation"),
-            java.util.Map.entry("LANGUAGE", "language"), java.util.Map.entry("TRUSTED", "language"), java.util.Map.entry("PROCEDURAL", "language"), java.util.Map.entry("SERVER", "foreign data"),
-            java.util.Map.entry("STATISTICS", "statistics"), java.util.Map.entry("PUBLICATION", "replication"), java.util.Map.entry("SUBSCRIPTION", "replication"),
-            java.util.Map.entry("TEXT", "text search"), java.util.Map.entry("ACCESS", "access method"), java.util.Map.entry("TRANSFORM", "cast"), java.util.Map.entry("GROUP", "role"),
-            java.util.Map.entry("LARGE", "large object"), java.util.Map.entry("DIRECTORY", "storage"), java.util.Map.entry("CLUSTER", "storage"), java.util.Map.entry("PROFILE", "user"),
-            java.util.Map.entry("CONTEXT", "setting"), java.util.Map.entry("LIBRARY", "library"), java.util.Map.entry("JAVA", "library"), java.util.Map.entry("DIMENSION", "statistics"),
-            java.util.Map.entry("FULLTEXT", "text search"), java.util.Map.entry("PARTITION", "partitioning"), java.util.Map.entry("ALIAS", "function"), java.util.Map.entry("CONSTANT", "constant"),
-            java.util.Map.entry("DEFAULT", "default"), java.util.Map.entry("RULE", "rule"), java.util.Map.entry("ASSEMBLY", "library"), java.util.Map.entry("XML", "XML schema"),
-            java.util.Map.entry("PRIMARY", "XML index"), java.util.Map.entry("COLUMNSTORE", "column store"), java.util.Map.entry("SYSTEM", "setting"), java.util.Map.entry("SESSION", "setting"),
-            java.util.Map.entry("INSTANCE", "setting"), java.util.Map.entry("AUTHORIZATION", "permission"), java.util.Map.entry("VIRTUAL", "virtual table"), java.util.Map.entry("UNDO", "storage"),
-            java.util.Map.entry("BIGFILE", "storage"), java.util.Map.entry("LOGFILE", "storage"), java.util.Map.entry("MASTER", "setting"), java.util.Map.entry("SPFILE", "setting"),
-            java.util.Map.entry("PLUGGABLE", "database"), java.util.Map.entry("FOREIGN", "foreign data"), java.util.Map.entry("LINKED", "foreign data"), java.util.Map.entry("SERVICE", "messaging"),
-            java.util.Map.entry("QUEUE", "messaging"), java.util.Map.entry("MESSAGE", "messaging"), java.util.Map.entry("CONTRACT", "messaging"), java.util.Map.entry("CERTIFICATE", "user"),
-            java.util.Map.entry("SYMMETRIC", "user"), java.util.Map.entry("ASYMMETRIC", "user"), java.util.Map.entry("CREDENTIAL", "user"), java.util.Map.entry("SECURITY", "row security"),
-            java.util.Map.entry("APPLICATION", "role"), java.util.Map.entry("ENDPOINT", "setting"), java.util.Map.entry("EVENT", "event"), java.util.Map.entry("MATERIALIZED", "view log"),
-            java.util.Map.entry("OUTLINE", "setting"), java.util.Map.entry("FLASHBACK", "storage"), java.util.Map.entry("RESTORE", "storage"), java.util.Map.entry("EDITION", "setting"),
-            java.util.Map.entry("DISKGROUP", "storage"), java.util.Map.entry("INDEXTYPE", "index type"), java.util.Map.entry("ASSERTION", "assertion"), java.util.Map.entry("SPATIAL", "reference system"), java.util.Map.entry("REFERENCE", "reference system"), java.util.Map.entry("OWNED", "permission"),
-            java.util.Map.entry("CHARACTER", "collation"), java.util.Map.entry("TRANSLATION", "collation"), java.util.Map.entry("RESOURCE", "setting"), java.util.Map.entry("PREPARE", "setting"));
+    private static final java.util.Map<String, String> OBJECTS = java.util.Map.ofEntries(
+            java.util.Map.entry("DATABASE", "database"), java.util.Map.entry("EXTENSION", "extension"),
+            java.util.Map.entry("CATALOG", "full-text storage"), java.util.Map.entry("STOPLIST", "full-text storage"),
+            java.util.Map.entry("USER", "user"), java.util.Map.entry("ROLE", "role"),
+            java.util.Map.entry("LOGIN", "user"), java.util.Map.entry("TABLESPACE", "storage"),
+            java.util.Map.entry("SYNONYM", "synonym"), java.util.Map.entry("PUBLIC", "synonym"),
+            java.util.Map.entry("POLICY", "row security"), java.util.Map.entry("AGGREGATE", "function"),
+            java.util.Map.entry("OPERATOR", "operator"), java.util.Map.entry("CAST", "cast"),
+            java.util.Map.entry("COLLATION", "collation"), java.util.Map.entry("CONVERSION", "collation"),
+            java.util.Map.entry("LANGUAGE", "language"), java.util.Map.entry("TRUSTED", "language"),
+            java.util.Map.entry("PROCEDURAL", "language"), java.util.Map.entry("SERVER", "foreign data"),
+            java.util.Map.entry("STATISTICS", "statistics"), java.util.Map.entry("PUBLICATION", "replication"),
+            java.util.Map.entry("SUBSCRIPTION", "replication"),
+            java.util.Map.entry("TEXT", "text search"), java.util.Map.entry("ACCESS", "access method"),
+            java.util.Map.entry("TRANSFORM", "cast"), java.util.Map.entry("GROUP", "role"),
+            java.util.Map.entry("LARGE", "large object"), java.util.Map.entry("DIRECTORY", "storage"),
+            java.util.Map.entry("CLUSTER", "storage"), java.util.Map.entry("PROFILE", "user"),
+            java.util.Map.entry("CONTEXT", "setting"), java.util.Map.entry("LIBRARY", "library"),
+            java.util.Map.entry("JAVA", "library"), java.util.Map.entry("DIMENSION", "statistics"),
+            java.util.Map.entry("FULLTEXT", "text search"), java.util.Map.entry("PARTITION", "partitioning"),
+            java.util.Map.entry("ALIAS", "function"), java.util.Map.entry("CONSTANT", "constant"),
+            java.util.Map.entry("DEFAULT", "default"), java.util.Map.entry("RULE", "rule"),
+            java.util.Map.entry("ASSEMBLY", "library"), java.util.Map.entry("XML", "XML schema"),
+            java.util.Map.entry("PRIMARY", "XML index"), java.util.Map.entry("COLUMNSTORE", "column store"),
+            java.util.Map.entry("SYSTEM", "setting"), java.util.Map.entry("SESSION", "setting"),
+            java.util.Map.entry("INSTANCE", "setting"), java.util.Map.entry("AUTHORIZATION", "permission"),
+            java.util.Map.entry("VIRTUAL", "virtual table"), java.util.Map.entry("UNDO", "storage"),
+            java.util.Map.entry("BIGFILE", "storage"), java.util.Map.entry("LOGFILE", "storage"),
+            java.util.Map.entry("MASTER", "setting"), java.util.Map.entry("SPFILE", "setting"),
+            java.util.Map.entry("PLUGGABLE", "database"), java.util.Map.entry("FOREIGN", "foreign data"),
+            java.util.Map.entry("LINKED", "foreign data"), java.util.Map.entry("SERVICE", "messaging"),
+            java.util.Map.entry("QUEUE", "messaging"), java.util.Map.entry("MESSAGE", "messaging"),
+            java.util.Map.entry("CONTRACT", "messaging"), java.util.Map.entry("CERTIFICATE", "user"),
+            java.util.Map.entry("SYMMETRIC", "user"), java.util.Map.entry("ASYMMETRIC", "user"),
+            java.util.Map.entry("CREDENTIAL", "user"), java.util.Map.entry("SECURITY", "row security"),
+            java.util.Map.entry("APPLICATION", "role"), java.util.Map.entry("ENDPOINT", "setting"),
+            java.util.Map.entry("EVENT", "event"), java.util.Map.entry("MATERIALIZED", "view log"),
+            java.util.Map.entry("OUTLINE", "setting"), java.util.Map.entry("FLASHBACK", "storage"),
+            java.util.Map.entry("RESTORE", "storage"), java.util.Map.entry("EDITION", "setting"),
+            java.util.Map.entry("DISKGROUP", "storage"), java.util.Map.entry("INDEXTYPE", "index type"),
+            java.util.Map.entry("ASSERTION", "assertion"), java.util.Map.entry("SPATIAL", "reference system"),
+            java.util.Map.entry("REFERENCE", "reference system"), java.util.Map.entry("OWNED", "permission"),
+            java.util.Map.entry("CHARACTER", "collation"), java.util.Map.entry("TRANSLATION", "collation"),
+            java.util.Map.entry("RESOURCE", "setting"), java.util.Map.entry("PREPARE", "setting"));
 
     private void passObject(int from) {
-        String what = tokens.kind(tokens.at) == TokenizedStatement.WORD ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT) : "";
-        String kind = what.equals("XML") && tokens.word(tokens.at + 1) == Keyword.INDEX ? "XML index" : OBJECTS.get(what);
+        String what = tokens.kind(tokens.at) == TokenizedStatement.WORD
+                ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT) : "";
+        String kind =
+                what.equals("XML") && tokens.word(tokens.at + 1) == Keyword.INDEX ? "XML index" : OBJECTS.get(what);
         if (kind == null) {
-            throw tokens.unreadable("“" + tokens.excerpt(tokens.at) + "” is nothing known that could be created, changed or dropped");
+            throw tokens.unreadable(
+                    "“" + tokens.excerpt(tokens.at) + "” is nothing known that could be created, changed or dropped");
         }
         if (what.equals("VIRTUAL")) {
             tokens.at += 2;
@@ -596,7 +656,8 @@ final class StatementReader {
             case SEQUENCE -> objects.alterSequence(from);
             case TYPE -> objects.alterType(from);
             case DOMAIN -> objects.alterDomain(from);
-            case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE -> objects.alterProgram(from);
+            case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE ->
+                    objects.alterProgram(from);
             case SCHEMA -> alterSchema(from);
             default -> passObject(from);
         }
@@ -621,7 +682,8 @@ final class StatementReader {
             case INDEX -> objects.dropIndex(from);
             case SEQUENCE -> objects.dropSequence(from);
             case TYPE, DOMAIN -> objects.dropType(from);
-            case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE -> objects.dropProgram(from);
+            case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE ->
+                    objects.dropProgram(from);
             case SCHEMA -> pass(from, "schema");
             default -> passObject(from);
         }

@@ -39,7 +39,10 @@ final class TableBuilder {
     int indexRenames;
     private Set<String> leftBehind = Set.of();
     String comment = "";
-    /** Whether the storage engine keeps references; MyISAM reads past them (MySQL manual, “FOREIGN KEY Constraint Differences”). */
+    /**
+     * Whether the storage engine keeps references; MyISAM reads past them (MySQL manual, “FOREIGN KEY Constraint
+     * Differences”).
+     */
     boolean keepsReferences = true;
     /** Whether a reference was passed for that reason. */
     boolean passedReferences;
@@ -48,7 +51,10 @@ final class TableBuilder {
     /** Whether it is a partition: it has the keys, references and indexes of the whole too. */
     boolean partition;
     private Map<String, ColumnBuilder> byName = Map.of();
-    /** A bit for each column's name, so that most names that are no column's are told at once; all bits where that is not kept up. */
+    /**
+     * A bit for each column's name, so that most names that are no column's are told at once; all bits where that is
+     * not kept up.
+     */
     private long seen;
     private final boolean exact;
 
@@ -63,7 +69,10 @@ final class TableBuilder {
         seen = ANY;
     }
 
-    /** Notes that a reference of a name is gone, whose own index may be there still (MySQL manual, “FOREIGN KEY Constraints”). */
+    /**
+     * Notes that a reference of a name is gone, whose own index may be there still (MySQL manual, “FOREIGN KEY
+     * Constraints”).
+     */
     void leaveBehind(String reference) {
         if (leftBehind.isEmpty()) {
             leftBehind = new HashSet<>();
@@ -109,7 +118,8 @@ final class TableBuilder {
 
     /** Makes the columns that count by themselves begin with a number. */
     void numberFrom(long first) {
-        List.copyOf(columns).stream().filter(column -> column.identity != Identity.NONE).forEach(column -> column(column.name).ifPresent(own -> own.numbering = new Numbering(first, 1)));
+        List.copyOf(columns).stream().filter(column -> column.identity != Identity.NONE)
+                .forEach(column -> column(column.name).ifPresent(own -> own.numbering = new Numbering(first, 1)));
     }
 
     /** Whether a column has exactly this name. */
@@ -146,7 +156,8 @@ final class TableBuilder {
     }
 
     boolean same(String one, String other) {
-        return one == other || (exact ? one.hashCode() == other.hashCode() && one.equals(other) : one.equalsIgnoreCase(other));
+        return one == other
+                || (exact ? one.hashCode() == other.hashCode() && one.equals(other) : one.equalsIgnoreCase(other));
     }
 
     private boolean among(List<String> names, String wanted) {
@@ -161,35 +172,44 @@ final class TableBuilder {
         UnaryOperator<String> renamed = name -> same(name, before) ? now : name;
         primaryKey = primaryKey.map(key -> new PrimaryKey(key.name(), key.columns().stream().map(renamed).toList()));
         uniqueKeys.replaceAll(key -> new UniqueKey(key.name(), key.columns().stream().map(renamed).toList()));
-        foreignKeys.replaceAll(key -> new ForeignKey(key.origin(), key.name(), key.columns().stream().map(renamed).toList(), key.referencedNamespace(), key.referencedTable(),
+        foreignKeys.replaceAll(key -> new ForeignKey(key.origin(), key.name(),
+                key.columns().stream().map(renamed).toList(), key.referencedNamespace(), key.referencedTable(),
                 key.referencedColumns(), key.onDelete(), key.onUpdate(), key.deferral()));
-        Map<String, String> names = Map.of(before.toLowerCase(Locale.ROOT), now.matches("[A-Za-z_][A-Za-z0-9_]*") ? now : "\"" + now + "\"");
+        Map<String, String> names = Map.of(before.toLowerCase(Locale.ROOT),
+                now.matches("[A-Za-z_][A-Za-z0-9_]*") ? now : "\"" + now + "\"");
         checks.replaceAll(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), names)));
-        indexes.replaceAll(index -> new TableIndex(index.name(), index.unique(), index.columns().stream().map(part -> part.named(part.expression()
-                ? Identifiers.exchanged(part.name(), names) : renamed.apply(part.name()))).toList(), index.method(), index.predicate().map(rows -> Identifiers.exchanged(rows, names))));
-        columns.stream().filter(other -> !other.generated.isEmpty()).forEach(other -> other.generated = Identifiers.exchanged(other.generated, names));
+        indexes.replaceAll(index -> new TableIndex(index.name(), index.unique(),
+                index.columns().stream().map(part -> part.named(part.expression()
+                        ? Identifiers.exchanged(part.name(), names) : renamed.apply(part.name()))).toList(),
+                index.method(), index.predicate().map(rows -> Identifiers.exchanged(rows, names))));
+        columns.stream().filter(other -> !other.generated.isEmpty())
+                .forEach(other -> other.generated = Identifiers.exchanged(other.generated, names));
     }
 
     /**
      * Takes a column away, and what cannot stand without it.
      *
-     * @param shrink whether an index keeps its other columns (MySQL manual, ALTER TABLE) instead of going with the column (PostgreSQL manual, ALTER TABLE)
+     * @param shrink whether an index keeps its other columns (MySQL manual, ALTER TABLE) instead of going with the
+     *               column (PostgreSQL manual, ALTER TABLE)
      */
     void drop(ColumnBuilder column, boolean shrink) {
         columns.remove(column);
         touched();
-        primaryKey = primaryKey.flatMap(key -> !among(key.columns(), column.name) ? Optional.of(key) : shrink && key.columns().size() > 1
+        primaryKey = primaryKey.flatMap(key -> !among(key.columns(), column.name) ? Optional.of(key) : shrink
+                && key.columns().size() > 1
                 ? Optional.of(new PrimaryKey(key.name(), without(key.columns(), column.name))) : Optional.empty());
         foreignKeys.removeIf(key -> among(key.columns(), column.name));
         if (shrink) {
             uniqueKeys.replaceAll(key -> new UniqueKey(key.name(), without(key.columns(), column.name)));
             uniqueKeys.removeIf(key -> key.columns().isEmpty());
-            indexes.replaceAll(index -> new TableIndex(index.name(), index.unique(), index.columns().stream().filter(part -> part.expression()
+            indexes.replaceAll(index -> new TableIndex(index.name(), index.unique(),
+                    index.columns().stream().filter(part -> part.expression()
                     || !same(part.name(), column.name)).toList(), index.method(), index.predicate()));
             indexes.removeIf(index -> index.columns().isEmpty());
         } else {
             uniqueKeys.removeIf(key -> among(key.columns(), column.name));
-            indexes.removeIf(index -> index.columns().stream().anyMatch(part -> part.expression() ? mentions(part.name(), column.name) : same(part.name(), column.name))
+            indexes.removeIf(index -> index.columns().stream().anyMatch(
+                    part -> part.expression() ? mentions(part.name(), column.name) : same(part.name(), column.name))
                     || index.predicate().map(rows -> mentions(rows, column.name)).orElse(false));
         }
         checks.removeIf(check -> mentions(check.condition(), column.name));
@@ -207,6 +227,7 @@ final class TableBuilder {
     Table done() {
         List<Column> finished = new ArrayList<>(columns.size());
         columns.forEach(column -> finished.add(column.done()));
-        return new Table(Optional.empty(), namespace, name, finished, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment);
+        return new Table(Optional.empty(), namespace, name, finished, primaryKey, uniqueKeys, checks, foreignKeys,
+                indexes, comment);
     }
 }

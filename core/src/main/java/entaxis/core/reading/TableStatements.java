@@ -14,14 +14,16 @@ import java.util.Set;
 
 /** Reads CREATE TABLE and DROP TABLE. */
 final class TableStatements {
-    private static final Set<String> LIKENESS = Set.of("COMMENTS", "CONSTRAINTS", "DEFAULTS", "GENERATED", "IDENTITY", "INDEXES");
+    private static final Set<String> LIKENESS =
+            Set.of("COMMENTS", "CONSTRAINTS", "DEFAULTS", "GENERATED", "IDENTITY", "INDEXES");
     private final TokenCursor tokens;
     private final SchemaBuilder drafts;
     private final DefinitionParser definitions;
     private final ReadingLog notes;
     private final StepOver pass;
 
-    TableStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, ReadingLog notes, StepOver pass) {
+    TableStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, ReadingLog notes,
+            StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;
@@ -34,7 +36,8 @@ final class TableStatements {
         boolean onlyIfAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         int at = tokens.at;
         QName name = definitions.qualified();
-        if (temporary || name.name().startsWith("#") || name.namespace().equalsIgnoreCase("temp") || name.namespace().equalsIgnoreCase("tempdb")) {
+        if (temporary || name.name().startsWith("#") || name.namespace().equalsIgnoreCase("temp")
+                || name.namespace().equalsIgnoreCase("tempdb")) {
             drafts.passing.add(drafts.key(name));
             pass.over(from, "temporary table");
             return;
@@ -46,11 +49,13 @@ final class TableStatements {
             }
             throw StatementException.conflict(at, "a table " + name.name() + " is there already");
         }
-        if (tokens.is(Keyword.LIKE) || tokens.sign('(') && tokens.word(tokens.at + 1) == Keyword.LIKE && drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2) {
+        if (tokens.is(Keyword.LIKE) || tokens.sign('(') && tokens.word(tokens.at + 1) == Keyword.LIKE
+                && drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2) {
             likeMySql(name);
             return;
         }
-        if (tokens.is(Keyword.AS) || tokens.is(Keyword.SELECT) || tokens.sign('(') && (tokens.word(tokens.at + 1) == Keyword.SELECT || tokens.word(tokens.at + 1) == Keyword.WITH)) {
+        if (tokens.is(Keyword.AS) || tokens.is(Keyword.SELECT) || tokens.sign('(')
+                && (tokens.word(tokens.at + 1) == Keyword.SELECT || tokens.word(tokens.at + 1) == Keyword.WITH)) {
             drafts.passing.add(drafts.key(name));
             throw new StatementException(from, "the columns of the table come from a query");
         }
@@ -83,15 +88,20 @@ final class TableStatements {
         constraints(table, constraints);
     }
 
-    /** Reads the constraints, which may speak of columns that stand behind them or are inherited; leaves the cursor where it is. */
+    /**
+     * Reads the constraints, which may speak of columns that stand behind them or are inherited; leaves the cursor
+     * where it is.
+     */
     private void constraints(TableBuilder table, List<Integer> starts) {
         int end = tokens.at;
         for (int start : starts) {
             tokens.at = start;
             try {
                 definitions.constraint(table);
-                if (!tokens.sign(',') && !tokens.sign(')') && !(drafts.engine == Target.SQLITE && definitions.atConstraint())) {
-                    throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed" : "this clause is not understood here");
+                if (!tokens.sign(',') && !tokens.sign(')')
+                        && !(drafts.engine == Target.SQLITE && definitions.atConstraint())) {
+                    throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed"
+                            : "this clause is not understood here");
                 }
             } catch (StatementException reason) {
                 notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
@@ -115,7 +125,8 @@ final class TableStatements {
             try {
                 element(table, constraints);
                 if (!tokens.sign(',') && !tokens.sign(')')) {
-                    throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed" : "this clause is not understood here");
+                    throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed"
+                            : "this clause is not understood here");
                 }
             } catch (StatementException reason) {
                 notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
@@ -152,7 +163,8 @@ final class TableStatements {
             tokens.at++;
             int at = tokens.at;
             QName model = definitions.qualified();
-            TableBuilder source = drafts.table(model).orElseThrow(() -> StatementException.conflict(at, "no table " + model.name() + " is known here"));
+            TableBuilder source = drafts.table(model)
+                    .orElseThrow(() -> StatementException.conflict(at, "no table " + model.name() + " is known here"));
             Set<String> taken = new HashSet<>();
             while (!tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd()) {
                 boolean including = tokens.accept(Keyword.INCLUDING);
@@ -211,7 +223,8 @@ final class TableStatements {
         tokens.expect(Keyword.LIKE);
         int at = tokens.at;
         QName model = definitions.qualified();
-        TableBuilder source = drafts.table(model).orElseThrow(() -> StatementException.conflict(at, "no table " + model.name() + " is known here"));
+        TableBuilder source = drafts.table(model)
+                .orElseThrow(() -> StatementException.conflict(at, "no table " + model.name() + " is known here"));
         if (round) {
             tokens.expectSign(')');
         }
@@ -229,7 +242,8 @@ final class TableStatements {
         tokens.expect(Keyword.OF);
         int at = tokens.at;
         QName whole = definitions.qualified();
-        TableBuilder parent = drafts.table(whole).orElseThrow(() -> StatementException.conflict(at, "no table " + whole.name() + " is known here"));
+        TableBuilder parent = drafts.table(whole)
+                .orElseThrow(() -> StatementException.conflict(at, "no table " + whole.name() + " is known here"));
         TableBuilder table = drafts.create(name);
         copyColumns(parent, table, Set.of("DEFAULTS", "GENERATED", "IDENTITY"));
         if (tokens.sign('(')) {
@@ -241,7 +255,10 @@ final class TableStatements {
         options(table);
     }
 
-    /** PostgreSQL manual, CREATE TABLE ... OF; Oracle Database SQL Language Reference, object tables: the columns are the fields of a type. */
+    /**
+     * PostgreSQL manual, CREATE TABLE ... OF; Oracle Database SQL Language Reference, object tables: the columns are
+     * the fields of a type.
+     */
     private void ofType(QName name) {
         int at = tokens.at;
         QName type = definitions.qualified();
@@ -281,7 +298,10 @@ final class TableStatements {
         }
     }
 
-    /** Gives a table the columns and conditions of one that it inherits (PostgreSQL manual, 5.11): its own columns come behind, same ones become one. */
+    /**
+     * Gives a table the columns and conditions of one that it inherits (PostgreSQL manual, 5.11): its own columns come
+     * behind, same ones become one.
+     */
     private void inherit(TableBuilder parent, TableBuilder table) {
         parent.heirs.add(table);
         int place = 0;
@@ -326,7 +346,8 @@ final class TableStatements {
         do {
             int at = tokens.at;
             QName name = definitions.qualified();
-            parents.add(drafts.table(name).orElseThrow(() -> StatementException.conflict(at, "no table " + name.name() + " is known here")));
+            parents.add(drafts.table(name)
+                    .orElseThrow(() -> StatementException.conflict(at, "no table " + name.name() + " is known here")));
         } while (tokens.acceptSign(','));
         tokens.expectSign(')');
         parents.reversed().forEach(parent -> inherit(parent, table));
@@ -341,14 +362,18 @@ final class TableStatements {
                 return;
             }
             // Oracle Database SQL Language Reference, LOB_storage_clause: LOB (c) STORE AS SECUREFILE (...)
-            if (drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "STORE") && tokens.word(tokens.at + 1) == Keyword.AS) {
+            if (drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "STORE")
+                    && tokens.word(tokens.at + 1) == Keyword.AS) {
                 storage = true;
                 tokens.at += 2;
                 continue;
             }
-            // Oracle Database SQL Language Reference, blockchain_drop_table_clause and blockchain_row_retention_clause: NO DROP UNTIL 16 DAYS IDLE
+            // Oracle Database SQL Language Reference, blockchain_drop_table_clause and blockchain_row_retention_clause:
+            // NO DROP UNTIL 16 DAYS IDLE
             Keyword second = tokens.word(tokens.at + 1);
-            if (drafts.engine == Target.ORACLE && (word == Keyword.NO && (second == Keyword.DROP || second == Keyword.DELETE) || word == Keyword.AFTER && second == Keyword.INSERT)) {
+            if (drafts.engine == Target.ORACLE
+                    && (word == Keyword.NO && (second == Keyword.DROP || second == Keyword.DELETE)
+                            || word == Keyword.AFTER && second == Keyword.INSERT)) {
                 storage = true;
                 tokens.at += 2;
                 continue;
@@ -369,7 +394,8 @@ final class TableStatements {
                 }
                 case ENGINE, TYPE -> storageEngine(table);
                 case AS, SELECT, REPLACE, IGNORE -> {
-                    if (word == Keyword.AS || word == Keyword.SELECT || tokens.word(tokens.at + 1) == Keyword.SELECT || tokens.word(tokens.at + 1) == Keyword.AS) {
+                    if (word == Keyword.AS || word == Keyword.SELECT || tokens.word(tokens.at + 1) == Keyword.SELECT
+                            || tokens.word(tokens.at + 1) == Keyword.AS) {
                         throw tokens.unreadable("further columns of the table come from a query");
                     }
                 }
@@ -390,7 +416,8 @@ final class TableStatements {
     /** Looks at the name behind ENGINE, without passing it. */
     private void storageEngine(TableBuilder table) {
         int name = tokens.sign(tokens.at + 1, '=') ? tokens.at + 2 : tokens.at + 1;
-        boolean without = List.of("MYISAM", "MEMORY", "HEAP", "ARCHIVE", "CSV", "ARIA", "MERGE", "BLACKHOLE").stream().anyMatch(engine -> tokens.reads(name, engine));
+        boolean without = List.of("MYISAM", "MEMORY", "HEAP", "ARCHIVE", "CSV", "ARIA", "MERGE", "BLACKHOLE").stream()
+                .anyMatch(engine -> tokens.reads(name, engine));
         if (without && (drafts.engine == Target.MYSQL || drafts.engine == Target.MARIADB)) {
             table.keepsReferences = false;
             if (!table.foreignKeys.isEmpty()) {
@@ -406,7 +433,8 @@ final class TableStatements {
 
     private boolean known(Keyword word) {
         return switch (word) {
-            case PARTITION, WITH, WITHOUT, TABLESPACE, ON, USING, FOR, DEFAULT, SERVER, OPTIONS, NOT, ORDER, PERIOD, OWNER -> true;
+            case PARTITION, WITH, WITHOUT, TABLESPACE, ON, USING, FOR, DEFAULT, SERVER, OPTIONS, NOT, ORDER, PERIOD,
+                    OWNER -> true;
             default -> tokens.reads(tokens.at, "STRICT") || tokens.sign(',') || tokens.reads(tokens.at, "DISTRIBUTED");
         };
     }
@@ -421,13 +449,17 @@ final class TableStatements {
             return;
         }
         if (word == Keyword.FOR || word == Keyword.SERVER || word == Keyword.ORDER) {
-            while (!tokens.atEnd() && tokens.word() != Keyword.PARTITION && tokens.word() != Keyword.OPTIONS && tokens.word() != Keyword.TABLESPACE
-                    && !(tokens.is(Keyword.WITH) && tokens.sign(tokens.at + 1, '(') && tokens.word(tokens.at + 2) != Keyword.NONE && tokens.word(tokens.at - 1) != Keyword.VALUES)) {
+            while (!tokens.atEnd() && tokens.word() != Keyword.PARTITION && tokens.word() != Keyword.OPTIONS
+                    && tokens.word() != Keyword.TABLESPACE
+                    && !(tokens.is(Keyword.WITH) && tokens.sign(tokens.at + 1, '(')
+                            && tokens.word(tokens.at + 2) != Keyword.NONE
+                            && tokens.word(tokens.at - 1) != Keyword.VALUES)) {
                 skip();
             }
             return;
         }
-        if (strict() && (word == Keyword.TABLESPACE || word == Keyword.USING || word == Keyword.WITHOUT || word == Keyword.NOT || word == Keyword.OWNER)) {
+        if (strict() && (word == Keyword.TABLESPACE || word == Keyword.USING || word == Keyword.WITHOUT
+                || word == Keyword.NOT || word == Keyword.OWNER)) {
             tokens.at++;
             tokens.accept(Keyword.TO);
             tokens.name();
@@ -459,7 +491,8 @@ final class TableStatements {
 
     private boolean beginsNext() {
         return switch (tokens.word()) {
-            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, SET, USE, PRINT, DECLARE, GRANT, COMMIT, BEGIN, END, SELECT, UPDATE, DELETE, TRUNCATE, ELSE -> true;
+            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, SET, USE, PRINT, DECLARE, GRANT, COMMIT, BEGIN, END,
+                    SELECT, UPDATE, DELETE, TRUNCATE, ELSE -> true;
             default -> false;
         };
     }

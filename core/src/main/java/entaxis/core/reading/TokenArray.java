@@ -28,7 +28,8 @@ final class TokenArray {
             resize(count * 2);
         }
         kinds[count] = kind;
-        // tables look alike, so the same mostly stands there from the statement before; looking is cheaper than storing a reference
+        // tables look alike, so the same mostly stands there from the statement before; looking is cheaper than storing
+        // a reference
         if (words[count] != word) {
             words[count] = word;
         }

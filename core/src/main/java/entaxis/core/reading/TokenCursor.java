@@ -114,9 +114,13 @@ final class TokenCursor {
         }
     }
 
-    /** Whether the token at a place is a word that reads so, in any case of letters; for words too rare to be a {@link Keyword}. */
+    /**
+     * Whether the token at a place is a word that reads so, in any case of letters; for words too rare to be a {@link
+     * Keyword}.
+     */
     boolean reads(int token, String word) {
-        if (token >= limit || cut.kind(token) != TokenizedStatement.WORD || cut.to(token) - cut.from(token) != word.length()) {
+        if (token >= limit || cut.kind(token) != TokenizedStatement.WORD
+                || cut.to(token) - cut.from(token) != word.length()) {
             return false;
         }
         for (int i = 0; i < word.length(); i++) {
@@ -139,8 +143,10 @@ final class TokenCursor {
     boolean isName(int token) {
         byte kind = kind(token);
         return kind == TokenizedStatement.WORD || kind == TokenizedStatement.NAME
-                || kind == TokenizedStatement.STRING && (text.charAt(cut.from(token)) == '"' || lexis.engine() == Target.SQLITE)
-                || kind == TokenizedStatement.NUMBER && lexis.isMySql() && !sign(token - 1, '-') && Character.isLetter(text.charAt(cut.to(token) - 1));
+                || kind == TokenizedStatement.STRING
+                        && (text.charAt(cut.from(token)) == '"' || lexis.engine() == Target.SQLITE)
+                || kind == TokenizedStatement.NUMBER && lexis.isMySql() && !sign(token - 1, '-')
+                        && Character.isLetter(text.charAt(cut.to(token) - 1));
     }
 
     /** The name that stands here, as the engine holds it; passes it. */
@@ -153,7 +159,8 @@ final class TokenCursor {
 
     /** The name at a place, which is given to something here rather than known before. */
     String newNameAt(int token) {
-        return cut.kind(token) == TokenizedStatement.WORD ? names.given(text, cut.from(token), cut.to(token), cut.sum(token)) : nameAt(token);
+        return cut.kind(token) == TokenizedStatement.WORD
+                ? names.given(text, cut.from(token), cut.to(token), cut.sum(token)) : nameAt(token);
     }
 
     /** The name at a place. */
@@ -213,7 +220,8 @@ final class TokenCursor {
         while (text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
             quote++;
         }
-        if (lexis.engine() == Target.ORACLE && quote > from && (text.charAt(quote - 1) & ~0x20) == 'Q' && to - quote >= 4) {
+        if (lexis.engine() == Target.ORACLE && quote > from && (text.charAt(quote - 1) & ~0x20) == 'Q'
+                && to - quote >= 4) {
             return text.substring(quote + 2, to - 2);
         }
         char close = text.charAt(quote);
@@ -269,7 +277,10 @@ final class TokenCursor {
         } while (depth > 0);
     }
 
-    /** The text from one token to another, as written, with comments left out and white space drawn together; {@code to} is not part of it. */
+    /**
+     * The text from one token to another, as written, with comments left out and white space drawn together; {@code to}
+     * is not part of it.
+     */
     String text(int from, int to) {
         if (from >= to) {
             return "";
@@ -277,7 +288,8 @@ final class TokenCursor {
         boolean tidy = !markedTexts(from, to);
         for (int i = cut.from(from); tidy && i + 1 < cut.to(to - 1); i++) {
             char c = text.charAt(i);
-            tidy = c != '\n' && c != '\r' && c != '\t' && !(c == ' ' && text.charAt(i + 1) == ' ') && !(c == '-' && text.charAt(i + 1) == '-') && !(c == '/' && text.charAt(i + 1) == '*')
+            tidy = c != '\n' && c != '\r' && c != '\t' && !(c == ' ' && text.charAt(i + 1) == ' ')
+                    && !(c == '-' && text.charAt(i + 1) == '-') && !(c == '/' && text.charAt(i + 1) == '*')
                     && !(c == '*' && text.charAt(i + 1) == '/') && c != '#';
         }
         if (tidy) {
@@ -314,7 +326,10 @@ final class TokenCursor {
         return marked;
     }
 
-    /** A text that only this engine writes so: between dollars, with escapes, in Oracle's quotes. What it says can be written in plain quotes too. */
+    /**
+     * A text that only this engine writes so: between dollars, with escapes, in Oracle's quotes. What it says can be
+     * written in plain quotes too.
+     */
     private boolean markedText(int token) {
         if (cut.kind(token) != TokenizedStatement.STRING) {
             return false;
@@ -323,7 +338,8 @@ final class TokenCursor {
         return switch (lexis.engine()) {
             case POSTGRESQL -> first == '$' || first == 'E' || first == 'e';
             case ORACLE -> first == 'q' || first == 'Q';
-            case MYSQL, MARIADB -> first == '"' || scanner.escapes() && text.substring(cut.from(token), cut.to(token)).indexOf('\\') >= 0;
+            case MYSQL, MARIADB -> first == '"'
+                    || scanner.escapes() && text.substring(cut.from(token), cut.to(token)).indexOf('\\') >= 0;
             default -> false;
         };
     }

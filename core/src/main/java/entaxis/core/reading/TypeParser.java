@@ -12,7 +12,8 @@ import java.util.Set;
 
 /** Reads the type of a column. What a spelling means is worked out once for each that occurs. */
 final class TypeParser {
-    private static final Set<String> COUNTING = Set.of("serial", "bigserial", "smallserial", "serial2", "serial4", "serial8", "pg_catalog.serial", "pg_catalog.bigserial");
+    private static final Set<String> COUNTING = Set.of("serial", "bigserial", "smallserial", "serial2", "serial4",
+            "serial8", "pg_catalog.serial", "pg_catalog.bigserial");
     private static final Set<String> FIELDS = Set.of("YEAR", "MONTH", "DAY", "HOUR", "MINUTE", "SECOND");
 
     /**
@@ -39,7 +40,8 @@ final class TypeParser {
             return false;
         }
         return switch (tokens.word()) {
-            case CONSTRAINT, PRIMARY, NOT, NULL, UNIQUE, CHECK, DEFAULT, REFERENCES, COLLATE, AS, GENERATED, COMMENT, AUTO_INCREMENT, AUTOINCREMENT -> false;
+            case CONSTRAINT, PRIMARY, NOT, NULL, UNIQUE, CHECK, DEFAULT, REFERENCES, COLLATE, AS, GENERATED, COMMENT,
+                    AUTO_INCREMENT, AUTOINCREMENT -> false;
             case IDENTITY -> drafts.engine == Target.H2;
             default -> true;
         };
@@ -92,7 +94,10 @@ final class TypeParser {
         return dimensions == 0 ? read : new Read(SpelledTypes.array(read.type(), dimensions), false);
     }
 
-    /** Whether a spelling means the same wherever it stands; others may be those of types that the script makes, changes and drops. */
+    /**
+     * Whether a spelling means the same wherever it stands; others may be those of types that the script makes, changes
+     * and drops.
+     */
     static boolean isContextFree(SqlType type) {
         return switch (type) {
             case UserType user -> false;
@@ -122,7 +127,8 @@ final class TypeParser {
             }
             case CHARACTER, CHAR, BINARY, BIT -> large();
             case LONG -> {
-                if (!tokens.accept(Keyword.RAW) && !tokens.accept(Keyword.VARCHAR) && !tokens.accept(Keyword.VARBINARY) && tokens.accept(Keyword.CHAR)) {
+                if (!tokens.accept(Keyword.RAW) && !tokens.accept(Keyword.VARCHAR) && !tokens.accept(Keyword.VARBINARY)
+                        && tokens.accept(Keyword.CHAR)) {
                     tokens.accept(Keyword.VARYING);
                 }
             }
@@ -155,7 +161,8 @@ final class TypeParser {
     }
 
     private String fieldHere() {
-        return tokens.kind(tokens.at) == TokenizedStatement.WORD ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(java.util.Locale.ROOT) : "";
+        return tokens.kind(tokens.at) == TokenizedStatement.WORD
+                ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(java.util.Locale.ROOT) : "";
     }
 
     private int arrays() {
@@ -188,13 +195,18 @@ final class TypeParser {
             return new Read(new UserType(drafts.types.get(drafts.key(asked)).name()), false);
         }
         boolean square = tokens.quoted(from);
-        boolean system = drafts.engine == Target.POSTGRESQL && qualified && square && asked.namespace().equals("pg_catalog") && !name.equals("char");
-        TypeSpelling spelling = SpelledTypes.cut(system || square && drafts.engine == Target.SQLSERVER ? unquoted(from, end) : spelled);
+        boolean system = drafts.engine == Target.POSTGRESQL && qualified && square
+                && asked.namespace().equals("pg_catalog") && !name.equals("char");
+        TypeSpelling spelling =
+                SpelledTypes.cut(system || square && drafts.engine == Target.SQLSERVER ? unquoted(from, end) : spelled);
         boolean counts = drafts.engine == Target.POSTGRESQL || drafts.engine == Target.H2;
         return new Read(dialect.read(spelling), counts && COUNTING.contains(spelling.name()));
     }
 
-    /** A type name in square brackets means the same as without (SQL Server documentation, “Database identifiers”); the schema of the system's types says nothing. */
+    /**
+     * A type name in square brackets means the same as without (SQL Server documentation, “Database identifiers”); the
+     * schema of the system's types says nothing.
+     */
     private String unquoted(int from, int end) {
         boolean system = tokens.sign(from + 1, '.') && tokens.nameAt(from).equalsIgnoreCase("sys");
         int at = system ? from + 2 : from;

@@ -3,9 +3,13 @@ package entaxis.core.reconcile;
 /** In what two parts can differ. */
 public enum Aspect {
     /** Only one side has it. */
-    PRESENCE("is there"), NAME("name"), TYPE("type"), REQUIRED("required"), DEFAULT("default"), IDENTITY("numbering"), COMPUTED("computed"), ON_CHANGE("set at each change"),
+    PRESENCE("is there"), NAME("name"), TYPE("type"), REQUIRED("required"), DEFAULT("default"), IDENTITY("numbering"),
+    COMPUTED("computed"), ON_CHANGE("set at each change"),
     COLLATION("collation"), ORDER("order of columns"), COMMENT("comment"),
-    /** What it consists of: the columns of a key, the condition of a check, the values of an enumeration, the text of a view. */
+    /**
+     * What it consists of: the columns of a key, the condition of a check, the values of an enumeration, the text of a
+     * view.
+     */
     DEFINITION("definition");
 
     private final String word;

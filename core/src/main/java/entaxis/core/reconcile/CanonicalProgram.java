@@ -15,14 +15,16 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What a view or routine speaks of. Engines word them anew: they put brackets and qualifiers, spell comparisons and types otherwise, give names to what had none (PostgreSQL manual,
- * pg_get_viewdef; MariaDB manual, “Information Schema VIEWS Table”). What they leave is which tables, columns and constants are spoken of; two texts that differ in that are surely apart, two that
- * do not may be the same. Linear in the texts.
+ * What a view or routine speaks of. Engines word them anew: they put brackets and qualifiers, spell comparisons and
+ * types otherwise, give names to what had none (PostgreSQL manual, pg_get_viewdef; MariaDB manual, “Information Schema
+ * VIEWS Table”). What they leave is which tables, columns and constants are spoken of; two texts that differ in that
+ * are surely apart, two that do not may be the same. Linear in the texts.
  */
 final class CanonicalProgram {
     private static final Set<String> WORDS = words();
     /** What a bracket with numbers that say nothing stands behind: the lengths of types, and what is counted. */
-    private static final Set<String> SIZED = Set.of("varchar", "char", "character", "varying", "numeric", "decimal", "timestamp", "time", "bit", "binary", "varbinary", "int", "integer", "bigint", "smallint",
+    private static final Set<String> SIZED = Set.of("varchar", "char", "character", "varying", "numeric", "decimal",
+            "timestamp", "time", "bit", "binary", "varbinary", "int", "integer", "bigint", "smallint",
             "tinyint", "float", "double", "datetime", "count", "now", "current_timestamp");
     private static final Set<String> MOMENTS = Set.of("interval", "date", "time", "timestamp");
 
@@ -34,15 +36,26 @@ final class CanonicalProgram {
     private boolean all;
 
     private CanonicalProgram(String text) {
-        this.tokens = Lexer.tokens(text).stream().filter(token -> token.kind() != Kind.SPACE && token.kind() != Kind.COMMENT && !token.text().equals("`")).toList();
+        this.tokens = Lexer.tokens(text).stream().filter(
+                token -> token.kind() != Kind.SPACE && token.kind() != Kind.COMMENT && !token.text().equals("`"))
+                .toList();
         read();
     }
 
     private static Set<String> words() {
-        Set<String> words = new HashSet<>(Set.of(("view materialized replace algorithm definer undefined merge temptable security invoker option cascaded local begin end language returns return function procedure trigger "
-                + "execute each row rows statement after before instead new old if then elsif elseif loop while declare sql plpgsql stable immutable volatile strict cost parallel safe restricted unsafe deterministic "
-                + "contains reads modifies data utf8mb4 utf8mb3 utf8 latin1 charset collate varying precision zone text int integer bigint smallint tinyint numeric decimal real double float boolean date time timestamp "
-                + "datetime interval int2 int4 int8 float4 float8 bool timestamptz timetz bpchar null called input leakproof support varchar char character bytea json jsonb uuid without first last nulls ordinality within filter body type year month day hour minute second").split(" ")));
+        Set<String> words = new HashSet<>(Set.of(
+                ("view materialized replace algorithm definer undefined merge temptable security invoker option "
+                        + "cascaded local begin end language returns return function procedure trigger "
+                        + "execute each row rows statement after before instead new old if then elsif elseif loop "
+                        + "while declare sql plpgsql stable immutable volatile strict cost parallel safe restricted "
+                        + "unsafe deterministic "
+                        + "contains reads modifies data utf8mb4 utf8mb3 utf8 latin1 charset collate varying precision "
+                        + "zone text int integer bigint smallint tinyint numeric decimal real double float boolean "
+                        + "date time timestamp "
+                        + "datetime interval int2 int4 int8 float4 float8 bool timestamptz timetz bpchar null called "
+                        + "input leakproof support varchar char character bytea json jsonb uuid without first last "
+                        + "nulls ordinality within filter body type year month day hour minute second")
+                        .split(" ")));
         for (Target target : List.of(Target.ISO, Target.POSTGRESQL, Target.MARIADB)) {
             words.addAll(Dialect.of(target).reserved());
         }
@@ -50,7 +63,8 @@ final class CanonicalProgram {
     }
 
     /**
-     * Whether a live engine's text says something else than the one that is wanted: by its query where that can be read, by what engines keep as it is, else by what it speaks of.
+     * Whether a live engine's text says something else than the one that is wanted: by its query where that can be
+     * read, by what engines keep as it is, else by what it speaks of.
      */
     static boolean apart(Program wanted, Program live) {
         Optional<Boolean> same = sameView(wanted, live);
@@ -60,12 +74,14 @@ final class CanonicalProgram {
         ProgramParts one = ProgramParts.of(wanted);
         ProgramParts other = ProgramParts.of(live);
         boolean halved = one.kept().isPresent() && other.kept().isPresent();
-        return one.apart(other) || (halved ? spokenApart(one.head(), other.head()) : spokenApart(wanted.text(), live.text()));
+        return one.apart(other)
+                || (halved ? spokenApart(one.head(), other.head()) : spokenApart(wanted.text(), live.text()));
     }
 
     /** Whether a view could be told from another one only by what both speak of. */
     static boolean vague(Program wanted, Program live) {
-        return wanted.kind() == ProgramKind.VIEW && wanted.target() != Target.ORACLE && sameView(wanted, live).isEmpty();
+        return wanted.kind() == ProgramKind.VIEW && wanted.target() != Target.ORACLE
+                && sameView(wanted, live).isEmpty();
     }
 
     private static Optional<Boolean> sameView(Program wanted, Program live) {
@@ -73,7 +89,8 @@ final class CanonicalProgram {
             return Optional.empty();
         }
         Dialect dialect = Dialect.of(wanted.target());
-        return CanonicalQuery.sameView(EngineWordingRules.neutral(wanted.text(), dialect), EngineWordingRules.neutral(live.text(), dialect));
+        return CanonicalQuery.sameView(EngineWordingRules.neutral(wanted.text(), dialect),
+                EngineWordingRules.neutral(live.text(), dialect));
     }
 
     private static boolean spokenApart(String wanted, String live) {
@@ -82,7 +99,8 @@ final class CanonicalProgram {
         if (one.all || other.all || quotedBody(wanted)) {
             return false;
         }
-        return !one.names(other).equals(other.names(one)) || !one.moments && !other.moments && !one.constants.equals(other.constants);
+        return !one.names(other).equals(other.names(one))
+                || !one.moments && !other.moments && !one.constants.equals(other.constants);
     }
 
     /** A body that stands in simple quotes is one constant here. */
@@ -111,7 +129,8 @@ final class CanonicalProgram {
         for (int i = 0; i < tokens.size(); i++) {
             Token token = tokens.get(i);
             String lower = lower(i);
-            ordering = lower.equals("by") || ordering && (token.is(",") || token.isName() || token.kind() == Kind.NUMBER);
+            ordering =
+                    lower.equals("by") || ordering && (token.is(",") || token.isName() || token.kind() == Kind.NUMBER);
             moments |= MOMENTS.contains(lower);
             all |= token.is("*") && (lower(i - 1).matches("select|distinct|all|,|\\.") || is(i + 1, "from"));
             if (is(i, ":") && is(i + 1, ":")) {
@@ -122,7 +141,8 @@ final class CanonicalProgram {
                 i = closed(i);
             } else if (token.kind() == Kind.STRING) {
                 constants.add(token.text().substring(1, token.text().length() - 1).replaceFirst("^-", ""));
-            } else if (token.kind() == Kind.NUMBER && !ordering && !(is(i - 1, "(") && SIZED.contains(lower(i - 2))) && !(is(i - 1, ",") && is(i - 3, "(") && SIZED.contains(lower(i - 4)))) {
+            } else if (token.kind() == Kind.NUMBER && !ordering && !(is(i - 1, "(") && SIZED.contains(lower(i - 2)))
+                    && !(is(i - 1, ",") && is(i - 3, "(") && SIZED.contains(lower(i - 4)))) {
                 constants.add(lower);
             } else if (token.isName()) {
                 name(i, token);
@@ -135,7 +155,8 @@ final class CanonicalProgram {
         boolean tag = is(i - 1, "$") || is(i + 1, "$");
         if (is(i + 1, "(")) {
             called.add(name);
-        } else if (!tag && !is(i + 1, ".") && !WORDS.contains(name) && !name.startsWith("_utf8") && !name.equals("?column?")) {
+        } else if (!tag && !is(i + 1, ".") && !WORDS.contains(name) && !name.startsWith("_utf8")
+                && !name.equals("?column?")) {
             names.add(name);
         }
     }
@@ -152,7 +173,8 @@ final class CanonicalProgram {
     /** Passes the type of a cast; gives its last token. */
     private int cast(int from) {
         int i = from;
-        while (WORDS.contains(lower(i + 1)) && SIZED.contains(lower(i + 1)) || MOMENTS.contains(lower(i)) && lower(i + 1).matches("with|without|time|zone")) {
+        while (WORDS.contains(lower(i + 1)) && SIZED.contains(lower(i + 1))
+                || MOMENTS.contains(lower(i)) && lower(i + 1).matches("with|without|time|zone")) {
             i++;
         }
         i = is(i + 1, "(") ? closed(i) : i;

@@ -21,7 +21,8 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
- * Everything in which a schema is apart from the one that is wanted; both are held by the same engine. Linear in the size of both.
+ * Everything in which a schema is apart from the one that is wanted; both are held by the same engine. Linear in the
+ * size of both.
  *
  * @param differences what is apart, in the order of the wanted schema, what has to go behind it
  * @param remarks     what is apart but cannot be told or put right in this engine
@@ -45,7 +46,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
 
     /** The text of a view or routine but for blanks and the semicolon behind it, which engines keep or not. */
     static String text(Program program) {
-        return program.text().replaceFirst("(?i)^create\\s+or\\s+(?:replace|alter)\\s+", "create ").replaceAll("\\s+", " ").replaceFirst("[;\\s]+$", "").strip();
+        return program.text().replaceFirst("(?i)^create\\s+or\\s+(?:replace|alter)\\s+", "create ")
+                .replaceAll("\\s+", " ").replaceFirst("[;\\s]+$", "").strip();
     }
 
     /** One comparison on its way. */
@@ -71,7 +73,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             differences.add(new Difference(part, table, name, aspect, from, to, risk));
         }
 
-        private void unlessSame(SchemaPart part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
+        private void unlessSame(SchemaPart part, String table, String name, Aspect aspect, String from, String to,
+                Risk risk) {
             if (!from.equals(to)) {
                 say(part, table, name, aspect, from, to, risk);
             }
@@ -88,21 +91,25 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             for (Table table : to.tables()) {
                 Table own = known.get(words.folded(TableNames.of(table)));
                 if (own == null) {
-                    say(SchemaPart.TABLE, TableNames.of(table), "", Aspect.PRESENCE, "", words.writer().create(table, table.foreignKeys()), Risk.SAFE);
+                    say(SchemaPart.TABLE, TableNames.of(table), "", Aspect.PRESENCE, "",
+                            words.writer().create(table, table.foreignKeys()), Risk.SAFE);
                 } else {
                     table(own, table, known, wanted);
                 }
             }
             for (Table table : from.tables()) {
                 if (!wanted.containsKey(words.folded(TableNames.of(table)))) {
-                    say(SchemaPart.TABLE, TableNames.of(table), "", Aspect.PRESENCE, words.writer().create(table, table.foreignKeys()), "", Risk.LOSES_DATA);
+                    say(SchemaPart.TABLE, TableNames.of(table), "", Aspect.PRESENCE,
+                            words.writer().create(table, table.foreignKeys()), "", Risk.LOSES_DATA);
                 }
             }
             programs(from.programs(), to.programs());
             return new Comparison(differences, remarks);
         }
 
-        private <T> void each(List<T> from, List<T> to, Function<T, String> name, java.util.function.BiConsumer<T, T> both, java.util.function.Consumer<T> gone, java.util.function.Consumer<T> fresh) {
+        private <T> void each(List<T> from, List<T> to, Function<T, String> name,
+                java.util.function.BiConsumer<T, T> both, java.util.function.Consumer<T> gone,
+                java.util.function.Consumer<T> fresh) {
             Matching<T> pairs = Matching.of(from, to, item -> words.folded(name.apply(item)), item -> "");
             pairs.pairs().forEach(pair -> both.accept(pair.from(), pair.to()));
             pairs.fresh().forEach(fresh);
@@ -112,14 +119,17 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         // types, sequences, programs
 
         private void types(List<TypeDefinition> from, List<TypeDefinition> to) {
-            each(from, to, TypeDefinition::name, this::type, gone -> say(SchemaPart.TYPE, "", gone.name(), Aspect.PRESENCE, words.wording(gone), "", Risk.SAFE),
-                    fresh -> say(SchemaPart.TYPE, "", fresh.name(), Aspect.PRESENCE, "", words.wording(fresh), Risk.SAFE));
+            each(from, to, TypeDefinition::name, this::type,
+                    gone -> say(SchemaPart.TYPE, "", gone.name(), Aspect.PRESENCE, words.wording(gone), "", Risk.SAFE),
+                    fresh -> say(SchemaPart.TYPE, "", fresh.name(), Aspect.PRESENCE, "", words.wording(fresh),
+                            Risk.SAFE));
         }
 
         private void type(TypeDefinition from, TypeDefinition to) {
             String name = to.name();
             if (!words.sense(from).equals(words.sense(to))) {
-                say(SchemaPart.TYPE, "", name, Aspect.DEFINITION, words.wording(from), words.wording(to), risk(from, to));
+                say(SchemaPart.TYPE, "", name, Aspect.DEFINITION, words.wording(from), words.wording(to),
+                        risk(from, to));
             }
             if (words.commented() && dialect.target() != entaxis.core.design.Target.ORACLE) {
                 unlessSame(SchemaPart.TYPE, "", name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
@@ -127,29 +137,39 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         }
 
         private Risk risk(TypeDefinition from, TypeDefinition to) {
-            boolean values = from instanceof EnumDefinition && to instanceof EnumDefinition || from instanceof DomainDefinition && to instanceof DomainDefinition;
+            boolean values = from instanceof EnumDefinition && to instanceof EnumDefinition
+                    || from instanceof DomainDefinition && to instanceof DomainDefinition;
             boolean carried = !TypeChange.inPlace(from, to, words) && TypeChange.inStructure(to.name(), allTypes);
             if (!values || carried) {
                 return Risk.LOSES_DATA;
             }
-            return from instanceof EnumDefinition one && to instanceof EnumDefinition other && other.values().containsAll(one.values()) ? Risk.SAFE : Risk.MAY_FAIL;
+            return from instanceof EnumDefinition one && to instanceof EnumDefinition other
+                    && other.values().containsAll(one.values()) ? Risk.SAFE : Risk.MAY_FAIL;
         }
 
         private void sequences(List<Sequence> from, List<Sequence> to) {
             Function<Sequence, String> wording = sequence -> "from " + sequence.start() + " by " + sequence.step();
             each(from, to, sequence -> TableNames.of(sequence.namespace(), sequence.name()),
-                    (one, other) -> unlessSame(SchemaPart.SEQUENCE, "", TableNames.of(other.namespace(), other.name()), Aspect.DEFINITION, wording.apply(one), wording.apply(other), Risk.SAFE),
-                    gone -> say(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE, wording.apply(gone), "", Risk.SAFE),
-                    fresh -> say(SchemaPart.SEQUENCE, "", TableNames.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE, "", wording.apply(fresh), Risk.SAFE));
+                    (one, other) -> unlessSame(SchemaPart.SEQUENCE, "", TableNames.of(other.namespace(), other.name()),
+                            Aspect.DEFINITION, wording.apply(one), wording.apply(other), Risk.SAFE),
+                    gone -> say(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE,
+                            wording.apply(gone), "", Risk.SAFE),
+                    fresh -> say(SchemaPart.SEQUENCE, "", TableNames.of(fresh.namespace(), fresh.name()),
+                            Aspect.PRESENCE, "", wording.apply(fresh), Risk.SAFE));
         }
 
         private void programs(List<Program> from, List<Program> to) {
-            each(from, to, program -> TableNames.of(program.namespace(), program.name()) + " " + program.kind(), (one, other) -> {
+            each(from, to, program -> TableNames.of(program.namespace(), program.name()) + " " + program.kind(),
+                    (one, other) -> {
                 if (!text(one).equals(text(other))) {
-                    say(SchemaPart.PROGRAM, "", TableNames.of(other.namespace(), other.name()), Aspect.DEFINITION, one.text(), other.text(), Risk.SAFE);
+                            say(SchemaPart.PROGRAM, "", TableNames.of(other.namespace(), other.name()),
+                                    Aspect.DEFINITION, one.text(), other.text(), Risk.SAFE);
                 }
-            }, gone -> say(SchemaPart.PROGRAM, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE, gone.text(), "", Risk.SAFE),
-                    fresh -> say(SchemaPart.PROGRAM, "", TableNames.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE, "", fresh.text(), Risk.SAFE));
+                    },
+                    gone -> say(SchemaPart.PROGRAM, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE,
+                            gone.text(), "", Risk.SAFE),
+                    fresh -> say(SchemaPart.PROGRAM, "", TableNames.of(fresh.namespace(), fresh.name()),
+                            Aspect.PRESENCE, "", fresh.text(), Risk.SAFE));
         }
 
         // tables
@@ -164,16 +184,22 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                 unlessSame(SchemaPart.TABLE, name, "", Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
             columns(name, from, to);
-            constraints(ConstraintKind.primaryKey(words), name, from.primaryKey().stream().toList(), to.primaryKey().stream().toList());
+            constraints(ConstraintKind.primaryKey(words), name, from.primaryKey().stream().toList(),
+                    to.primaryKey().stream().toList());
             constraints(ConstraintKind.unique(words), name, words.uniques(from), words.uniques(to));
             constraints(ConstraintKind.check(words), name, from.checks(), to.checks());
             constraints(ConstraintKind.index(words), name, indexes(from), indexes(to));
-            constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from.foreignKeys(), to.foreignKeys());
+            constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from.foreignKeys(),
+                    to.foreignKeys());
         }
 
-        /** MySQL manual, FOREIGN KEY Constraints: a reference makes its own index where there is none; it goes without saying. */
+        /**
+         * MySQL manual, FOREIGN KEY Constraints: a reference makes its own index where there is none; it goes without
+         * saying.
+         */
         private List<TableIndex> indexes(Table table) {
-            return !words.mySql() ? table.indexes() : table.indexes().stream().filter(index -> !SupportingIndex.isHelping(index, table)).toList();
+            return !words.mySql() ? table.indexes()
+                    : table.indexes().stream().filter(index -> !SupportingIndex.isHelping(index, table)).toList();
         }
 
         private void columns(String table, Table from, Table to) {
@@ -183,8 +209,10 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             for (Column column : to.columns()) {
                 Column own = known.remove(words.folded(column.name()));
                 if (own == null) {
-                    boolean asked = column.required() && column.defaultValue().isEmpty() && column.generated().isEmpty() && column.identity() == entaxis.core.design.Attribute.Identity.NONE;
-                    say(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE, "", words.writer().column(to, column), asked ? Risk.MAY_FAIL : Risk.SAFE);
+                    boolean asked = column.required() && column.defaultValue().isEmpty() && column.generated().isEmpty()
+                            && column.identity() == entaxis.core.design.Attribute.Identity.NONE;
+                    say(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE, "", words.writer().column(to, column),
+                            asked ? Risk.MAY_FAIL : Risk.SAFE);
                 } else {
                     order.add(words.folded(column.name()));
                     column(table, own, column);
@@ -192,15 +220,20 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             }
             for (Column column : from.columns()) {
                 if (known.containsKey(words.folded(column.name()))) {
-                    say(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE, words.writer().column(from, column), "", column.generated().isPresent() || pairing.moved(table, column.name()).isPresent() ? Risk.SAFE : Risk.LOSES_DATA);
+                    say(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE, words.writer().column(from, column),
+                            "", column.generated().isPresent() || pairing.moved(table, column.name()).isPresent()
+                                    ? Risk.SAFE : Risk.LOSES_DATA);
                 }
             }
-            List<String> present = from.columns().stream().map(column -> words.folded(column.name())).filter(order::contains).toList();
+            List<String> present =
+                    from.columns().stream().map(column -> words.folded(column.name())).filter(order::contains).toList();
             if (!present.equals(order)) {
                 if (words.ordersColumns()) {
-                    say(SchemaPart.TABLE, table, "", Aspect.ORDER, String.join(", ", present), String.join(", ", order), Risk.SLOW);
+                    say(SchemaPart.TABLE, table, "", Aspect.ORDER, String.join(", ", present), String.join(", ", order),
+                            Risk.SLOW);
                 } else {
-                    remarks.add("The columns of " + table + " stand in another order; " + dialect.target().title() + " can only change that by making the table anew, so it is left.");
+                    remarks.add("The columns of " + table + " stand in another order; " + dialect.target().title()
+                            + " can only change that by making the table anew, so it is left.");
                 }
             }
         }
@@ -213,24 +246,31 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             }
             String type = words.type(from.type());
             String wantedType = words.type(to.type());
-            boolean unsaid = from.generated().isPresent() && to.generated().isPresent() && (type.isEmpty() || wantedType.isEmpty());
+            boolean unsaid = from.generated().isPresent() && to.generated().isPresent()
+                    && (type.isEmpty() || wantedType.isEmpty());
             if (!unsaid && !words.folded(type).equalsIgnoreCase(words.folded(wantedType))) {
-                say(SchemaPart.COLUMN, table, name, Aspect.TYPE, type, wantedType, from.generated().isPresent() && to.generated().isPresent() ? Risk.SLOW
+                say(SchemaPart.COLUMN, table, name, Aspect.TYPE, type, wantedType,
+                        from.generated().isPresent() && to.generated().isPresent() ? Risk.SLOW
                         : Conversion.of(from.type(), to.type(), dialect.target()).risk());
             }
             if (from.required() != to.required()) {
-                say(SchemaPart.COLUMN, table, name, Aspect.REQUIRED, from.required() ? "not null" : "null", to.required() ? "not null" : "null", to.required() ? Risk.MAY_FAIL : Risk.SAFE);
+                say(SchemaPart.COLUMN, table, name, Aspect.REQUIRED, from.required() ? "not null" : "null",
+                        to.required() ? "not null" : "null", to.required() ? Risk.MAY_FAIL : Risk.SAFE);
             }
             if (!ownDefault(from, defaultsBefore).equals(ownDefault(to, defaultsWanted))) {
-                say(SchemaPart.COLUMN, table, name, Aspect.DEFAULT, from.defaultValue().orElse(""), to.defaultValue().orElse(""), Risk.SAFE);
+                say(SchemaPart.COLUMN, table, name, Aspect.DEFAULT, from.defaultValue().orElse(""),
+                        to.defaultValue().orElse(""), Risk.SAFE);
             }
-            unlessSame(SchemaPart.COLUMN, table, name, Aspect.IDENTITY, words.identity(from), words.identity(to), Risk.SAFE);
+            unlessSame(SchemaPart.COLUMN, table, name, Aspect.IDENTITY, words.identity(from), words.identity(to),
+                    Risk.SAFE);
             if (!words.computedSense(from).equals(words.computedSense(to))) {
-                say(SchemaPart.COLUMN, table, name, Aspect.COMPUTED, words.computed(from), words.computed(to), to.generated().isPresent() && from.generated().isEmpty() ? Risk.LOSES_DATA : Risk.SLOW);
+                say(SchemaPart.COLUMN, table, name, Aspect.COMPUTED, words.computed(from), words.computed(to),
+                        to.generated().isPresent() && from.generated().isEmpty() ? Risk.LOSES_DATA : Risk.SLOW);
             }
             Optional<String> change = from.details().onUpdate().map(words::sense);
             if (!change.equals(to.details().onUpdate().map(words::sense))) {
-                say(SchemaPart.COLUMN, table, name, Aspect.ON_CHANGE, from.details().onUpdate().orElse(""), to.details().onUpdate().orElse(""), Risk.SAFE);
+                say(SchemaPart.COLUMN, table, name, Aspect.ON_CHANGE, from.details().onUpdate().orElse(""),
+                        to.details().onUpdate().orElse(""), Risk.SAFE);
             }
             Optional<String> order = from.details().collation();
             Optional<String> wantedOrder = to.details().collation();
@@ -245,14 +285,16 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         /** What a default means; nothing if it only says again what the column's domain says. */
         private String ownDefault(Column column, Map<String, String> domains) {
             String sense = words.defaultSense(column);
-            return column.type() instanceof SqlType.UserType(String name) && sense.equals(domains.getOrDefault(name, "")) ? "" : sense;
+            return column.type() instanceof SqlType.UserType(String name)
+                    && sense.equals(domains.getOrDefault(name, "")) ? "" : sense;
         }
 
         private Map<String, String> defaults(List<TypeDefinition> types) {
             Map<String, String> defaults = new HashMap<>();
             for (TypeDefinition type : types) {
                 if (type instanceof DomainDefinition domain && domain.defaultValue().isPresent()) {
-                    defaults.put(domain.name(), words.defaultSense(new Column(Optional.empty(), "", domain.base(), false, domain.defaultValue(), entaxis.core.design.Attribute.Identity.NONE, "")));
+                    defaults.put(domain.name(), words.defaultSense(new Column(Optional.empty(), "", domain.base(),
+                            false, domain.defaultValue(), entaxis.core.design.Attribute.Identity.NONE, "")));
                 }
             }
             return defaults;
@@ -262,14 +304,18 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             Matching<T> pairs = kind.pairs(from, to);
             for (Pair<T> pair : pairs.pairs()) {
                 if (!kind.sense().apply(pair.from()).equals(kind.sense().apply(pair.to()))) {
-                    say(kind.part(), table, kind.label(pair.to()), Aspect.DEFINITION, kind.wording().apply(pair.from()), kind.wording().apply(pair.to()), kind.risk());
+                    say(kind.part(), table, kind.label(pair.to()), Aspect.DEFINITION, kind.wording().apply(pair.from()),
+                            kind.wording().apply(pair.to()), kind.risk());
                 }
                 if (kind.renamed(pair.from(), pair.to())) {
-                    say(kind.part(), table, kind.label(pair.to()), Aspect.NAME, kind.name().apply(pair.from()), kind.name().apply(pair.to()), Risk.SAFE);
+                    say(kind.part(), table, kind.label(pair.to()), Aspect.NAME, kind.name().apply(pair.from()),
+                            kind.name().apply(pair.to()), Risk.SAFE);
                 }
             }
-            pairs.fresh().forEach(item -> say(kind.part(), table, kind.label(item), Aspect.PRESENCE, "", kind.wording().apply(item), kind.risk()));
-            pairs.gone().forEach(item -> say(kind.part(), table, kind.label(item), Aspect.PRESENCE, kind.wording().apply(item), "", Risk.SAFE));
+            pairs.fresh().forEach(item -> say(kind.part(), table, kind.label(item), Aspect.PRESENCE, "",
+                    kind.wording().apply(item), kind.risk()));
+            pairs.gone().forEach(item -> say(kind.part(), table, kind.label(item), Aspect.PRESENCE,
+                    kind.wording().apply(item), "", Risk.SAFE));
         }
     }
 }

@@ -13,7 +13,8 @@ import java.util.function.BinaryOperator;
 import java.util.function.Function;
 
 /**
- * How constraints and indexes of one kind are told apart: what they are, what they are called, and how two are brought together.
+ * How constraints and indexes of one kind are told apart: what they are, what they are called, and how two are brought
+ * together.
  *
  * @param of      those of a table
  * @param sense   what one is, its name aside
@@ -22,15 +23,19 @@ import java.util.function.Function;
  * @param called  the first under the name of the second
  * @param risk    what putting one on does to rows
  */
-record ConstraintKind<T>(SchemaPart part, EngineWordingRules words, Function<Table, List<T>> of, Function<T, String> sense, Function<T, String> name, Function<T, String> wording, BinaryOperator<T> called, Risk risk) {
+record ConstraintKind<T>(SchemaPart part, EngineWordingRules words, Function<Table, List<T>> of,
+        Function<T, String> sense, Function<T, String> name, Function<T, String> wording, BinaryOperator<T> called,
+        Risk risk) {
 
     /** What tells one within its table: its name, or how it reads; a table has one primary key. */
     String label(T item) {
-        return part == SchemaPart.PRIMARY_KEY ? part.word() : name.apply(item).isEmpty() ? wording.apply(item) : name.apply(item);
+        return part == SchemaPart.PRIMARY_KEY ? part.word() : name.apply(item).isEmpty() ? wording.apply(item)
+                : name.apply(item);
     }
 
     Matching<T> pairs(List<T> from, List<T> to) {
-        return Matching.of(from, to, sense, item -> part == SchemaPart.PRIMARY_KEY ? part.word() : words.madeUp(name.apply(item)) ? "" : words.folded(name.apply(item)));
+        return Matching.of(from, to, sense, item -> part == SchemaPart.PRIMARY_KEY ? part.word()
+                : words.madeUp(name.apply(item)) ? "" : words.folded(name.apply(item)));
     }
 
     /** Whether two names differ that somebody gave. */
@@ -41,31 +46,46 @@ record ConstraintKind<T>(SchemaPart part, EngineWordingRules words, Function<Tab
     }
 
     static ConstraintKind<PrimaryKey> primaryKey(EngineWordingRules words) {
-        return new ConstraintKind<>(SchemaPart.PRIMARY_KEY, words, table -> table.primaryKey().stream().toList(), key -> words.folded(key.columns()).toString(), PrimaryKey::name,
-                key -> words.columns("primary key", key.columns()), (key, other) -> new PrimaryKey(other.name(), key.columns()), Risk.MAY_FAIL);
+        return new ConstraintKind<>(SchemaPart.PRIMARY_KEY, words, table -> table.primaryKey().stream().toList(),
+                key -> words.folded(key.columns()).toString(), PrimaryKey::name,
+                key -> words.columns("primary key", key.columns()),
+                (key, other) -> new PrimaryKey(other.name(), key.columns()), Risk.MAY_FAIL);
     }
 
     static ConstraintKind<UniqueKey> unique(EngineWordingRules words) {
-        return new ConstraintKind<>(SchemaPart.UNIQUE, words, Table::uniqueKeys, key -> words.folded(key.columns()).toString(), UniqueKey::name, key -> words.columns("unique", key.columns()),
+        return new ConstraintKind<>(SchemaPart.UNIQUE, words, Table::uniqueKeys,
+                key -> words.folded(key.columns()).toString(), UniqueKey::name,
+                key -> words.columns("unique", key.columns()),
                 (key, other) -> new UniqueKey(other.name(), key.columns()), Risk.MAY_FAIL);
     }
 
     static ConstraintKind<CheckRule> check(EngineWordingRules words) {
-        return new ConstraintKind<>(SchemaPart.CHECK, words, Table::checks, check -> words.sense(check.condition()), CheckRule::name, words::check,
+        return new ConstraintKind<>(SchemaPart.CHECK, words, Table::checks, check -> words.sense(check.condition()),
+                CheckRule::name, words::check,
                 (check, other) -> new CheckRule(other.name(), check.condition()), Risk.MAY_FAIL);
     }
 
     static ConstraintKind<TableIndex> index(EngineWordingRules words) {
-        return new ConstraintKind<>(SchemaPart.INDEX, words, Table::indexes, words::indexSense, TableIndex::name, words::index,
-                (index, other) -> new TableIndex(other.name(), index.unique(), index.columns(), index.method(), index.predicate()), Risk.SLOW);
+        return new ConstraintKind<>(SchemaPart.INDEX, words, Table::indexes, words::indexSense, TableIndex::name,
+                words::index,
+                (index, other) -> new TableIndex(other.name(), index.unique(), index.columns(), index.method(),
+                        index.predicate()),
+                Risk.SLOW);
     }
 
-    /** References of two tables; those that name no columns refer to the primary key of the table as it is on their side. */
-    static ConstraintKind<ForeignKey> reference(EngineWordingRules words, Table from, Map<String, Table> known, Table to, Map<String, Table> wanted) {
+    /**
+     * References of two tables; those that name no columns refer to the primary key of the table as it is on their
+     * side.
+     */
+    static ConstraintKind<ForeignKey> reference(EngineWordingRules words, Table from, Map<String, Table> known,
+            Table to, Map<String, Table> wanted) {
         Map<ForeignKey, String> senses = new HashMap<>();
-        from.foreignKeys().forEach(key -> senses.put(key, words.referenceSense(key, keyOf(words, key, known)) + words.referenceActions(key)));
-        to.foreignKeys().forEach(key -> senses.put(key, words.referenceSense(key, keyOf(words, key, wanted)) + words.referenceActions(key)));
-        return new ConstraintKind<>(SchemaPart.FOREIGN_KEY, words, Table::foreignKeys, senses::get, ForeignKey::name, words::reference, (key, other) -> key.named(other.name()), Risk.MAY_FAIL);
+        from.foreignKeys().forEach(key -> senses.put(key,
+                words.referenceSense(key, keyOf(words, key, known)) + words.referenceActions(key)));
+        to.foreignKeys().forEach(key -> senses.put(key,
+                words.referenceSense(key, keyOf(words, key, wanted)) + words.referenceActions(key)));
+        return new ConstraintKind<>(SchemaPart.FOREIGN_KEY, words, Table::foreignKeys, senses::get, ForeignKey::name,
+                words::reference, (key, other) -> key.named(other.name()), Risk.MAY_FAIL);
     }
 
     private static List<String> keyOf(EngineWordingRules words, ForeignKey key, Map<String, Table> tables) {

@@ -51,15 +51,21 @@ public enum Conversion {
             case MOMENT -> ofMoment(from, to);
             case LISTED -> ofListed(from, to);
             case BINARY -> family(to) == Family.BINARY ? length(to) >= length(from) ? WIDENS : REFUSES : IMPOSSIBLE;
-            case BOOLEAN, UUID, JSON, INTERVAL -> family(to) == Family.TEXT ? length(to) >= 100 ? WIDENS : REFUSES : IMPOSSIBLE;
-            case OTHER -> from instanceof UserType && to instanceof UserType ? REFUSES : from instanceof UserType || to instanceof UserType ? REFUSES : IMPOSSIBLE;
+            case BOOLEAN, UUID, JSON, INTERVAL ->
+                    family(to) == Family.TEXT ? length(to) >= 100 ? WIDENS : REFUSES : IMPOSSIBLE;
+            case OTHER -> from instanceof UserType && to instanceof UserType ? REFUSES
+                    : from instanceof UserType || to instanceof UserType ? REFUSES : IMPOSSIBLE;
         };
     }
 
-    /** Whether both types hold values of one kind, so that a constant, a comparison or a reference of one stands for the other. */
+    /**
+     * Whether both types hold values of one kind, so that a constant, a comparison or a reference of one stands for the
+     * other.
+     */
     public static boolean alike(SqlType from, SqlType to) {
         return family(from) == family(to) && family(from) != Family.OTHER && family(from) != Family.LISTED
-                && (family(from) != Family.MOMENT || from.getClass() == to.getClass() && zoned(from) == zoned(to)) && (family(from) != Family.NUMBER || exact(from) == exact(to));
+                && (family(from) != Family.MOMENT || from.getClass() == to.getClass() && zoned(from) == zoned(to))
+                && (family(from) != Family.NUMBER || exact(from) == exact(to));
     }
 
     private static boolean exact(SqlType type) {
@@ -67,7 +73,8 @@ public enum Conversion {
     }
 
     private static boolean zoned(SqlType type) {
-        return type instanceof TimestampType moment && moment.withTimeZone() || type instanceof TimeType time && time.withTimeZone();
+        return type instanceof TimestampType moment && moment.withTimeZone()
+                || type instanceof TimeType time && time.withTimeZone();
     }
 
     private static Family family(SqlType type) {
@@ -94,8 +101,10 @@ public enum Conversion {
 
     private static int length(SqlType type) {
         return switch (type) {
-            case CharacterType(Form form, var length) -> form == Form.LARGE ? UNLIMITED : length.orElse(form == Form.FIXED ? 1 : UNLIMITED);
-            case BinaryType(Form form, var length) -> form == Form.LARGE ? UNLIMITED : length.orElse(form == Form.FIXED ? 1 : UNLIMITED);
+            case CharacterType(Form form, var length) ->
+                    form == Form.LARGE ? UNLIMITED : length.orElse(form == Form.FIXED ? 1 : UNLIMITED);
+            case BinaryType(Form form, var length) ->
+                    form == Form.LARGE ? UNLIMITED : length.orElse(form == Form.FIXED ? 1 : UNLIMITED);
             default -> UNLIMITED;
         };
     }
@@ -125,7 +134,8 @@ public enum Conversion {
                 case INTEGER -> 10;
                 case BIGINT -> unsigned ? 20 : 19;
             };
-            case DecimalType(var precision, var scale) -> precision.isEmpty() ? UNLIMITED : precision.getAsInt() - scale.orElse(0);
+            case DecimalType(var precision, var scale) ->
+                    precision.isEmpty() ? UNLIMITED : precision.getAsInt() - scale.orElse(0);
             default -> UNLIMITED;
         };
     }
@@ -149,11 +159,13 @@ public enum Conversion {
             return IMPOSSIBLE;
         }
         if (from instanceof IntegerType one && to instanceof IntegerType other) {
-            boolean signed = one.unsigned() == other.unsigned() || one.unsigned() && other.size().compareTo(one.size()) > 0;
+            boolean signed =
+                    one.unsigned() == other.unsigned() || one.unsigned() && other.size().compareTo(one.size()) > 0;
             return signed && other.size().compareTo(one.size()) >= 0 ? WIDENS : REFUSES;
         }
         if (to instanceof FloatType(boolean big)) {
-            return from instanceof FloatType || from instanceof IntegerType(IntegerSize size, boolean unsigned) && big && size != IntegerSize.BIGINT ? big ? WIDENS : CUTS : CUTS;
+            return from instanceof FloatType || from instanceof IntegerType(IntegerSize size, boolean unsigned) && big
+                    && size != IntegerSize.BIGINT ? big ? WIDENS : CUTS : CUTS;
         }
         if (behind(from) > behind(to)) {
             return CUTS;
@@ -173,7 +185,8 @@ public enum Conversion {
         if (family(to) == Family.TEXT) {
             return length(to) >= 40 ? WIDENS : REFUSES;
         }
-        if (family(to) != Family.MOMENT || from instanceof DateType && to instanceof TimeType || from instanceof TimeType && !(to instanceof TimeType)) {
+        if (family(to) != Family.MOMENT || from instanceof DateType && to instanceof TimeType
+                || from instanceof TimeType && !(to instanceof TimeType)) {
             return IMPOSSIBLE;
         }
         if (from.getClass() != to.getClass()) {

@@ -5,7 +5,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What was decided about differences. What nobody decided follows from who changed it: a change of one side only is usually meant. What loses data is done only where that is meant.
+ * What was decided about differences. What nobody decided follows from who changed it: a change of one side only is
+ * usually meant. What loses data is done only where that is meant.
  *
  * @param said      answers by the key of their difference
  * @param lossMeant keys of differences whose loss of values is meant
@@ -28,7 +29,8 @@ public record Decisions(Map<String, Answer> said, Set<String> lossMeant, ThreeWa
 
     /** Whether the side that would be changed takes the wanted side over. */
     public boolean takesWanted(Difference difference) {
-        return answer(difference).equals(Optional.of(Answer.WANTED)) && (difference.risk() != Risk.LOSES_DATA || lossMeant.contains(difference.key()));
+        return answer(difference).equals(Optional.of(Answer.WANTED))
+                && (difference.risk() != Risk.LOSES_DATA || lossMeant.contains(difference.key()));
     }
 
     /** Whether the wanted side is brought up to date. */

@@ -16,8 +16,9 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What a change of a table or column touches: keys, references both ways, indexes, checks, computed columns, and the views and routines that speak of it. Made once for a schema, in linear
- * time; asked as often as one likes, each time in the size of the table and of what refers to it.
+ * What a change of a table or column touches: keys, references both ways, indexes, checks, computed columns, and the
+ * views and routines that speak of it. Made once for a schema, in linear time; asked as often as one likes, each time
+ * in the size of the table and of what refers to it.
  */
 public final class Dependents {
     private final Dialect dialect;
@@ -35,9 +36,12 @@ public final class Dependents {
         this.dialect = dialect;
         for (Table table : schema.tables()) {
             tables.putIfAbsent(TableNames.of(table), table);
-            table.foreignKeys().forEach(key -> references.computeIfAbsent(TableNames.of(key.referencedNamespace(), key.referencedTable()), any -> new ArrayList<>()).add(new Reference(table, key)));
+            table.foreignKeys().forEach(
+                    key -> references.computeIfAbsent(TableNames.of(key.referencedNamespace(), key.referencedTable()),
+                            any -> new ArrayList<>()).add(new Reference(table, key)));
         }
-        schema.programs().forEach(program -> programs.add(new Spoken(program, IsoNormalizer.namesOfProgram(program.text(), dialect))));
+        schema.programs().forEach(
+                program -> programs.add(new Spoken(program, IsoNormalizer.namesOfProgram(program.text(), dialect))));
     }
 
     /** What depends on what in a schema. */
@@ -51,12 +55,15 @@ public final class Dependents {
         Optional.ofNullable(tables.get(table)).ifPresent(own -> within(own, column, dialect, touched));
         for (Reference reference : references.getOrDefault(table, List.of())) {
             if (column.isEmpty() || reference.key().referencedColumns().contains(column)) {
-                touched.add("referred to by " + TableNames.of(reference.from()) + " (" + String.join(", ", reference.key().columns()) + ")");
+                touched.add("referred to by " + TableNames.of(reference.from()) + " ("
+                        + String.join(", ", reference.key().columns()) + ")");
             }
         }
         String bare = table.substring(table.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
         for (Spoken spoken : programs) {
-            if (spoken.names().contains(bare) && (column.isEmpty() || spoken.names().contains(column.toLowerCase(Locale.ROOT)) || spoken.program().text().contains("*"))) {
+            if (spoken.names().contains(bare)
+                    && (column.isEmpty() || spoken.names().contains(column.toLowerCase(Locale.ROOT))
+                            || spoken.program().text().contains("*"))) {
                 touched.add("the " + spoken.program().kind().word() + " " + spoken.program().name());
             }
         }
@@ -65,14 +72,22 @@ public final class Dependents {
 
     private static void within(Table table, String column, Dialect dialect, List<String> touched) {
         String small = column.toLowerCase(Locale.ROOT);
-        table.primaryKey().filter(key -> !column.isEmpty() && key.columns().contains(column)).ifPresent(key -> touched.add("the primary key (" + String.join(", ", key.columns()) + ")"));
-        table.uniqueKeys().stream().filter(key -> !column.isEmpty() && key.columns().contains(column)).forEach(key -> touched.add("the unique key (" + String.join(", ", key.columns()) + ")"));
-        table.foreignKeys().stream().filter(key -> column.isEmpty() || key.columns().contains(column)).forEach(key -> touched.add("the reference to " + key.referencedTable()));
-        table.indexes().stream().filter(index -> column.isEmpty() ? !index.name().isEmpty() : index.columns().stream().anyMatch(part -> part.expression()
-                ? IsoNormalizer.names(part.name(), dialect).contains(small) : part.name().equals(column))).forEach(index -> touched.add("the index " + index.name()));
-        table.checks().stream().filter(check -> !column.isEmpty() && IsoNormalizer.names(check.condition(), dialect).contains(small)).forEach(check -> touched.add("the check " + check.name()));
+        table.primaryKey().filter(key -> !column.isEmpty() && key.columns().contains(column))
+                .ifPresent(key -> touched.add("the primary key (" + String.join(", ", key.columns()) + ")"));
+        table.uniqueKeys().stream().filter(key -> !column.isEmpty() && key.columns().contains(column))
+                .forEach(key -> touched.add("the unique key (" + String.join(", ", key.columns()) + ")"));
+        table.foreignKeys().stream().filter(key -> column.isEmpty() || key.columns().contains(column))
+                .forEach(key -> touched.add("the reference to " + key.referencedTable()));
+        table.indexes().stream().filter(index -> column.isEmpty() ? !index.name().isEmpty()
+                : index.columns().stream().anyMatch(part -> part.expression()
+                        ? IsoNormalizer.names(part.name(), dialect).contains(small) : part.name().equals(column)))
+                .forEach(index -> touched.add("the index " + index.name()));
+        table.checks().stream()
+                .filter(check -> !column.isEmpty() && IsoNormalizer.names(check.condition(), dialect).contains(small))
+                .forEach(check -> touched.add("the check " + check.name()));
         for (Column other : table.columns()) {
-            if (!column.isEmpty() && other.generated().filter(text -> IsoNormalizer.names(text, dialect).contains(small)).isPresent()) {
+            if (!column.isEmpty() && other.generated()
+                    .filter(text -> IsoNormalizer.names(text, dialect).contains(small)).isPresent()) {
                 touched.add("the computed column " + other.name());
             }
         }

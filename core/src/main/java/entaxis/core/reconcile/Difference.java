@@ -6,8 +6,8 @@ package entaxis.core.reconcile;
  * One thing in which two schemas are apart.
  *
  * @param table the table that it belongs to, with its schema where one is named; empty for what belongs to none
- * @param name  the column, constraint or other part; empty for the table itself and for a part without a name, which is told by its columns then. Names are those of the wanted
- *              side, where it has the part
+ * @param name  the column, constraint or other part; empty for the table itself and for a part without a name, which is
+ *              told by its columns then. Names are those of the wanted side, where it has the part
  * @param from  the wording of the side that would be changed; empty if it has nothing there
  * @param to    the wording of the side that is wanted; empty if it has nothing there
  * @param risk  what taking the wanted side does to rows
@@ -36,6 +36,7 @@ public record Difference(SchemaPart part, String table, String name, Aspect aspe
 
     /** Whether rows that are there need a value when the wanted side is taken. */
     public boolean asksForValue() {
-        return part == SchemaPart.COLUMN && (added() && risk == Risk.MAY_FAIL || aspect == Aspect.REQUIRED && to.equals("not null"));
+        return part == SchemaPart.COLUMN
+                && (added() && risk == Risk.MAY_FAIL || aspect == Aspect.REQUIRED && to.equals("not null"));
     }
 }

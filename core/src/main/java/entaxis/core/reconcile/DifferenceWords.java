@@ -24,32 +24,51 @@ public final class DifferenceWords {
 
     /** A difference as one sentence. */
     public String sentence(Difference difference) {
-        String place = difference.part() == SchemaPart.COLUMN || difference.part() == SchemaPart.TABLE ? "the " + difference.part().word() + " " + difference.place() : difference.place();
+        String place = difference.part() == SchemaPart.COLUMN || difference.part() == SchemaPart.TABLE
+                ? "the " + difference.part().word() + " " + difference.place() : difference.place();
         String word = difference.part().word();
         return first(switch (difference.aspect()) {
             case PRESENCE -> presence(difference);
-            case NAME -> have + " calls the " + word + " “" + difference.from() + "”, " + want + " “" + difference.to() + "”.";
-            case REQUIRED -> difference.to().equals("null") ? have + " requires a value in " + difference.place() + "; " + want + " allows none." : have + " allows no value in " + difference.place() + "; " + want + " requires one.";
-            case DEFAULT -> place + ": " + have + " takes " + (difference.from().isEmpty() ? "nothing" : difference.from()) + " by default, " + want + " "
+            case NAME -> have + " calls the " + word + " “" + difference.from() + "”, " + want + " “" + difference.to()
+                    + "”.";
+            case REQUIRED -> difference.to().equals("null")
+                    ? have + " requires a value in " + difference.place() + "; " + want + " allows none."
+                    : have + " allows no value in " + difference.place() + "; " + want + " requires one.";
+            case DEFAULT -> place + ": " + have + " takes "
+                    + (difference.from().isEmpty() ? "nothing" : difference.from()) + " by default, " + want + " "
                     + (difference.to().isEmpty() ? "nothing" : difference.to()) + ".";
-            case TYPE -> place + " is " + difference.from() + " in " + have + ", " + difference.to() + " in " + want + ".";
-            case IDENTITY -> place + " is " + (difference.from().isEmpty() ? "not numbered" : difference.from()) + " in " + have + ", " + (difference.to().isEmpty() ? "not numbered" : difference.to())
+            case TYPE ->
+                    place + " is " + difference.from() + " in " + have + ", " + difference.to() + " in " + want + ".";
+            case IDENTITY -> place + " is " + (difference.from().isEmpty() ? "not numbered" : difference.from())
+                    + " in " + have + ", " + (difference.to().isEmpty() ? "not numbered" : difference.to())
                     + " in " + want + ".";
-            case COMPUTED -> place + " is " + (difference.from().isEmpty() ? "not computed" : "computed " + difference.from()) + " in " + have + ", "
-                    + (difference.to().isEmpty() ? "not computed" : "computed " + difference.to()) + " in " + want + ".";
-            case ON_CHANGE -> place + " is set to " + (difference.from().isEmpty() ? "nothing" : difference.from()) + " at each change in " + have + ", to "
+            case COMPUTED ->
+                    place + " is " + (difference.from().isEmpty() ? "not computed" : "computed " + difference.from())
+                            + " in " + have + ", "
+                            + (difference.to().isEmpty() ? "not computed" : "computed " + difference.to()) + " in "
+                            + want + ".";
+            case ON_CHANGE -> place + " is set to " + (difference.from().isEmpty() ? "nothing" : difference.from())
+                    + " at each change in " + have + ", to "
                     + (difference.to().isEmpty() ? "nothing" : difference.to()) + " in " + want + ".";
-            case COLLATION -> place + " is sorted as " + difference.from() + " in " + have + ", as " + difference.to() + " in " + want + ".";
+            case COLLATION -> place + " is sorted as " + difference.from() + " in " + have + ", as " + difference.to()
+                    + " in " + want + ".";
             case ORDER -> "the columns of " + place + " stand in another order in " + have + " than in " + want + ".";
-            case COMMENT -> difference.from().isEmpty() ? have + " has no comment on " + place + "; " + want + " has one."
-                    : difference.to().isEmpty() ? have + " has a comment on " + place + "; " + want + " has none." : "the comment on " + place + " reads differently.";
-            case DEFINITION -> "the " + word + (difference.part() == SchemaPart.PRIMARY_KEY ? " of " + difference.table() : " " + place) + " is another in " + have + " than in " + want + ".";
+            case COMMENT ->
+                    difference.from().isEmpty() ? have + " has no comment on " + place + "; " + want + " has one."
+                            : difference.to().isEmpty()
+                                    ? have + " has a comment on " + place + "; " + want + " has none."
+                            : "the comment on " + place + " reads differently.";
+            case DEFINITION -> "the " + word
+                    + (difference.part() == SchemaPart.PRIMARY_KEY ? " of " + difference.table() : " " + place)
+                    + " is another in " + have + " than in " + want + ".";
         });
     }
 
     private String presence(Difference difference) {
-        String what = difference.part() == SchemaPart.TABLE || difference.part() == SchemaPart.COLUMN || difference.table().isEmpty() ? "the " + difference.part().word() + " " + difference.place()
-                : difference.part() == SchemaPart.PRIMARY_KEY ? "a primary key of " + difference.table() : "the " + difference.part().word() + " " + difference.name() + " of " + difference.table();
+        String what = difference.part() == SchemaPart.TABLE || difference.part() == SchemaPart.COLUMN
+                || difference.table().isEmpty() ? "the " + difference.part().word() + " " + difference.place()
+                : difference.part() == SchemaPart.PRIMARY_KEY ? "a primary key of " + difference.table()
+                : "the " + difference.part().word() + " " + difference.name() + " of " + difference.table();
         return difference.added() ? what + " is only in " + want + "." : what + " is only in " + have + ".";
     }
 }

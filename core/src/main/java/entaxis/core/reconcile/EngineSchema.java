@@ -18,9 +18,13 @@ import java.util.Optional;
 public final class EngineSchema {
     private EngineSchema() { }
 
-    /** A schema in an engine's own words as another engine holds it; views and routines are in the words of the first, and are left out where the engines differ. */
+    /**
+     * A schema in an engine's own words as another engine holds it; views and routines are in the words of the first,
+     * and are left out where the engines differ.
+     */
     public static Schema of(Schema schema, Target spoken, Dialect dialect) {
-        Schema named = new Schema(schema.types(), schema.sequences(), schema.tables().stream().filter(table -> !table.columns().isEmpty()).toList(), schema.programs());
+        Schema named = new Schema(schema.types(), schema.sequences(),
+                schema.tables().stream().filter(table -> !table.columns().isEmpty()).toList(), schema.programs());
         if (spoken == dialect.target()) {
             return DialectAdapter.fit(named, dialect).schema();
         }
@@ -30,14 +34,18 @@ public final class EngineSchema {
 
     /** The schema that follows from a design as an engine holds it. */
     public static Schema ofDesign(Schema derived, Dialect dialect) {
-        return DialectAdapter.fit(new Schema(derived.types(), derived.sequences(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList(), derived.programs()), dialect).schema();
+        return DialectAdapter.fit(new Schema(derived.types(), derived.sequences(),
+                derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList(), derived.programs()),
+                dialect).schema();
     }
 
     /**
-     * A schema that a live database is compared with. An engine words views and routines in its own way, so that a text of the design cannot be told from another one: those that are there
-     * under the same name count as the same unless either side changed its text since both agreed, or the texts speak of other things. SQLite and SQL Server keep the very statements, so there
-     * the texts count. Oracle does not keep where a sequence began. Routines and triggers of H2 are Java that would run inside the engine, which may be this very process: they are neither read nor asked for, and a view only if it is one
-     * view and nothing else.
+     * A schema that a live database is compared with. An engine words views and routines in its own way, so that a text
+     * of the design cannot be told from another one: those that are there under the same name count as the same unless
+     * either side changed its text since both agreed, or the texts speak of other things. SQLite and SQL Server keep
+     * the very statements, so there the texts count. Oracle does not keep where a sequence began. Routines and triggers
+     * of H2 are Java that would run inside the engine, which may be this very process: they are neither read nor asked
+     * for, and a view only if it is one view and nothing else.
      *
      * @param agreed how both sides worded them when they last agreed
      */
@@ -45,12 +53,19 @@ public final class EngineSchema {
         if (dialect.target() == Target.SQLITE || dialect.target() == Target.SQLSERVER) {
             return wanted;
         }
-        List<Sequence> sequences = dialect.target() == Target.ORACLE ? wanted.sequences().stream().map(sequence -> begun(sequence, live.sequences(), dialect)).toList() : wanted.sequences();
+        List<Sequence> sequences = dialect.target() == Target.ORACLE
+                ? wanted.sequences().stream().map(sequence -> begun(sequence, live.sequences(), dialect)).toList()
+                : wanted.sequences();
         EngineWordingRules words = new EngineWordingRules(dialect);
         List<Program> there = new ArrayList<>(live.programs());
         List<Program> programs = new ArrayList<>();
         for (Program program : wanted.programs()) {
-            Optional<Program> same = there.stream().filter(own -> own.kind() == program.kind() && words.folded(own.name()).equals(words.folded(program.name()))).findFirst();
+            Optional<
+                    Program> same =
+                            there.stream()
+                                    .filter(own -> own.kind() == program.kind()
+                                            && words.folded(own.name()).equals(words.folded(program.name())))
+                                    .findFirst();
             same.ifPresent(there::remove);
             if (same.isPresent() || dialect.target() != Target.H2 || oneView(program)) {
                 programs.add(same.filter(own -> !agreed.apart(program, own, dialect)).orElse(program));
@@ -59,15 +74,23 @@ public final class EngineSchema {
         return new Schema(wanted.types(), sequences, wanted.tables(), programs);
     }
 
-    /** Oracle Database Reference, ALL_SEQUENCES: where a sequence began is not kept, so it counts as where it is said to have begun. */
+    /**
+     * Oracle Database Reference, ALL_SEQUENCES: where a sequence began is not kept, so it counts as where it is said to
+     * have begun.
+     */
     private static Sequence begun(Sequence sequence, List<Sequence> live, Dialect dialect) {
         EngineWordingRules words = new EngineWordingRules(dialect);
-        return live.stream().filter(own -> words.folded(own.name()).equals(words.folded(sequence.name())) && own.step() == sequence.step()).findFirst()
-                .map(own -> new Sequence(sequence.namespace(), sequence.name(), own.start(), own.step())).orElse(sequence);
+        return live.stream()
+                .filter(own -> words.folded(own.name()).equals(words.folded(sequence.name()))
+                        && own.step() == sequence.step())
+                .findFirst()
+                .map(own -> new Sequence(sequence.namespace(), sequence.name(), own.start(), own.step()))
+                .orElse(sequence);
     }
 
     private static boolean oneView(Program program) {
         Reading reading = ScriptReader.read(program.text(), program.target());
-        return reading.complete() && reading.statements() == 1 && reading.schema().programs().size() == 1 && reading.schema().programs().getFirst().kind() == ProgramKind.VIEW;
+        return reading.complete() && reading.statements() == 1 && reading.schema().programs().size() == 1
+                && reading.schema().programs().getFirst().kind() == ProgramKind.VIEW;
     }
 }

@@ -34,19 +34,29 @@ import java.util.stream.Collectors;
 
 /** How one engine words things, and what its wordings mean: two that mean the same are no difference. */
 public final class EngineWordingRules {
-    private static final Pattern NEXT = Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?public\"?\\.)?\"?([\\w.$]+)\"?\\s*\\)?");
+    private static final Pattern NEXT =
+            Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?public\"?\\.)?\"?([\\w.$]+)\"?\\s*\\)?");
     /** MariaDB names the database too, which is what others call the usual schema. */
-    private static final Pattern NEXT_ANYWHERE = Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?[\\w$]+\"?\\.)?\"?([\\w$]+)\"?\\s*\\)?");
-    private static final Pattern TRUTH = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1|f|fa|fal|fals|false|n|no|of|off|0)\\s*'");
+    private static final Pattern NEXT_ANYWHERE =
+            Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?[\\w$]+\"?\\.)?\"?([\\w$]+)\"?\\s*\\)?");
+    private static final Pattern TRUTH =
+            Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1|f|fa|fal|fals|false|n|no|of|off|0)\\s*'");
     private static final Pattern TRUE = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1)\\s*'");
     private static final Pattern BITS = Pattern.compile("(?i)b('[01]*')");
     private static final Pattern LENGTH = Pattern.compile("(?i)\\blength\\s*\\(");
     private static final Pattern OCTETS = Pattern.compile("(?i)\\boctet_length\\s*\\(");
     private static final Pattern NUMBER_AS_TEXT = Pattern.compile("'(-?[0-9]+(\\.[0-9]+)?)'");
-    private static final Map<Target, Pattern> MADE_UP = Map.of(Target.POSTGRESQL, Pattern.compile(".*_(pkey|key|fkey|check)[0-9]*"), Target.H2, Pattern.compile("CONSTRAINT_(INDEX_)?[0-9A-F]+(_[0-9A-F]+)*|PRIMARY_KEY_[0-9A-F_]+", Pattern.CASE_INSENSITIVE),
-            Target.ORACLE, Pattern.compile("SYS_C[0-9]+", Pattern.CASE_INSENSITIVE), Target.SQLSERVER, Pattern.compile("(PK|UQ|FK|CK|DF)__.*__[0-9A-F]{8,16}", Pattern.CASE_INSENSITIVE),
-            Target.SQLITE, Pattern.compile("sqlite_autoindex_.*"), Target.MARIADB, Pattern.compile("CONSTRAINT_[0-9]+|.*_ibfk_[0-9]+"), Target.MYSQL, Pattern.compile(".*_(ibfk|chk)_[0-9]+"));
-    private static final Set<Target> NUMBERING_KNOWN = EnumSet.of(Target.POSTGRESQL, Target.H2, Target.SQLSERVER, Target.ORACLE, Target.ISO);
+    private static final Map<Target,
+            Pattern> MADE_UP = Map.of(Target.POSTGRESQL, Pattern.compile(".*_(pkey|key|fkey|check)[0-9]*"), Target.H2,
+                    Pattern.compile("CONSTRAINT_(INDEX_)?[0-9A-F]+(_[0-9A-F]+)*|PRIMARY_KEY_[0-9A-F_]+",
+                            Pattern.CASE_INSENSITIVE),
+                    Target.ORACLE, Pattern.compile("SYS_C[0-9]+", Pattern.CASE_INSENSITIVE), Target.SQLSERVER,
+                    Pattern.compile("(PK|UQ|FK|CK|DF)__.*__[0-9A-F]{8,16}", Pattern.CASE_INSENSITIVE),
+                    Target.SQLITE, Pattern.compile("sqlite_autoindex_.*"), Target.MARIADB,
+                    Pattern.compile("CONSTRAINT_[0-9]+|.*_ibfk_[0-9]+"), Target.MYSQL,
+                    Pattern.compile(".*_(ibfk|chk)_[0-9]+"));
+    private static final Set<Target> NUMBERING_KNOWN =
+            EnumSet.of(Target.POSTGRESQL, Target.H2, Target.SQLSERVER, Target.ORACLE, Target.ISO);
 
     private final Dialect dialect;
     private final TableWriter writer;
@@ -94,7 +104,8 @@ public final class EngineWordingRules {
 
     /** Whether the engine thought of a name itself. */
     public boolean madeUp(String name) {
-        return name.isEmpty() || MADE_UP.containsKey(dialect.target()) && MADE_UP.get(dialect.target()).matcher(name).matches();
+        return name.isEmpty()
+                || MADE_UP.containsKey(dialect.target()) && MADE_UP.get(dialect.target()).matcher(name).matches();
     }
 
     /** Whether the engine keeps comments. */
@@ -107,7 +118,10 @@ public final class EngineWordingRules {
         return mySql() || dialect.target() == Target.SQLITE;
     }
 
-    /** A condition in ISO words. MariaDB keeps a length as one in octets, H2 as one in characters, which it is there (MariaDB and H2 manuals, LENGTH). */
+    /**
+     * A condition in ISO words. MariaDB keeps a length as one in octets, H2 as one in characters, which it is there
+     * (MariaDB and H2 manuals, LENGTH).
+     */
     static String neutral(String text, Dialect dialect) {
         String neutral = IsoNormalizer.condition(text, dialect);
         return switch (dialect.target()) {
@@ -131,7 +145,8 @@ public final class EngineWordingRules {
             return "";
         }
         String neutral = IsoNormalizer.defaultValue(column.defaultValue().get(), column.type(), dialect);
-        boolean numeric = column.type() instanceof SqlType.IntegerType || column.type() instanceof SqlType.DecimalType || column.type() instanceof SqlType.FloatType;
+        boolean numeric = column.type() instanceof SqlType.IntegerType || column.type() instanceof SqlType.DecimalType
+                || column.type() instanceof SqlType.FloatType;
         String sense = CanonicalForm.of(numeric ? NUMBER_AS_TEXT.matcher(neutral.strip()).replaceFirst("$1") : neutral);
         sense = dialect.target() == Target.POSTGRESQL ? postgreSql(neutral.strip(), sense, column.type()) : sense;
         sense = mySql() ? sense.replaceAll("^true$", "1").replaceAll("^false$", "0") : sense;
@@ -150,8 +165,10 @@ public final class EngineWordingRules {
 
     /** A type as it is spelled. */
     public String type(SqlType type) {
-        boolean folded = type instanceof UserType(String name) && dialect.foldsUp() && name.equals(name.toUpperCase(Locale.ROOT));
-        return folded ? writer.type(new UserType(((UserType) type).name().toLowerCase(Locale.ROOT))) : writer.type(type);
+        boolean folded = type instanceof UserType(String name) && dialect.foldsUp()
+                && name.equals(name.toUpperCase(Locale.ROOT));
+        return folded ? writer.type(new UserType(((UserType) type).name().toLowerCase(Locale.ROOT)))
+                : writer.type(type);
     }
 
     /** How a column numbers itself, as far as the catalog tells; empty if it does not. */
@@ -159,13 +176,15 @@ public final class EngineWordingRules {
         if (column.identity() == Identity.NONE) {
             return "";
         }
-        String numbers = NUMBERING_KNOWN.contains(dialect.target()) ? column.numbering().map(own -> " from " + own.start() + " by " + own.step()).orElse("") : "";
+        String numbers = NUMBERING_KNOWN.contains(dialect.target())
+                ? column.numbering().map(own -> " from " + own.start() + " by " + own.step()).orElse("") : "";
         return (column.identity() == Identity.ALWAYS ? "always numbered" : "numbered by default") + numbers;
     }
 
     /** What a column is computed from; empty if from nothing. */
     public String computed(Column column) {
-        return column.generated().map(text -> "as (" + text + ")" + (column.details().virtual() ? " at each reading" : "")).orElse("");
+        return column.generated()
+                .map(text -> "as (" + text + ")" + (column.details().virtual() ? " at each reading" : "")).orElse("");
     }
 
     /** What that means. */
@@ -173,11 +192,15 @@ public final class EngineWordingRules {
         return column.generated().map(text -> sense(uncast(column, text)) + column.details().virtual()).orElse("");
     }
 
-    /** SQL Server documentation, CREATE TABLE: a computed column has no type beside its expression, so what says nothing but the type is a cast around it. */
+    /**
+     * SQL Server documentation, CREATE TABLE: a computed column has no type beside its expression, so what says nothing
+     * but the type is a cast around it.
+     */
     private String uncast(Column column, String text) {
         String end = " as " + type(column.type()) + ")";
         String lower = text.toLowerCase(Locale.ROOT);
-        return dialect.target() == Target.SQLSERVER && lower.startsWith("cast(") && lower.endsWith(end) && text.length() > "cast(".length() + end.length()
+        return dialect.target() == Target.SQLSERVER && lower.startsWith("cast(") && lower.endsWith(end)
+                && text.length() > "cast(".length() + end.length()
                 ? text.substring("cast(".length(), text.length() - end.length()) : text;
     }
 
@@ -193,14 +216,20 @@ public final class EngineWordingRules {
 
     /** The wording of an index. */
     public String index(TableIndex index) {
-        return (index.unique() ? "unique index on " : "index on ") + index.columns().stream().map(part -> (part.expression() ? "(" + part.name() + ")" : dialect.name(part.name()))
-                + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "") + (part.descending() ? " desc" : "")).collect(Collectors.joining(", ", "(", ")"))
-                + (index.method().isEmpty() ? "" : " using " + index.method()) + index.predicate().map(text -> " where " + text).orElse("");
+        return (index.unique() ? "unique index on " : "index on ")
+                + index.columns().stream()
+                        .map(part -> (part.expression() ? "(" + part.name() + ")" : dialect.name(part.name()))
+                                + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "")
+                                + (part.descending() ? " desc" : ""))
+                        .collect(Collectors.joining(", ", "(", ")"))
+                + (index.method().isEmpty() ? "" : " using " + index.method())
+                + index.predicate().map(text -> " where " + text).orElse("");
     }
 
     /** What an index is, its name aside. */
     public String indexSense(TableIndex index) {
-        return index.unique() + index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")")) + index.method() + index.predicate().map(this::sense).orElse("");
+        return index.unique() + index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"))
+                + index.method() + index.predicate().map(this::sense).orElse("");
     }
 
     private String indexed(IndexColumn part) {
@@ -209,7 +238,8 @@ public final class EngineWordingRules {
 
     /** The wording of a reference. */
     public String reference(ForeignKey key) {
-        return "foreign key " + writer.names(key.columns()) + " references " + writer.qualified(key.referencedNamespace(), key.referencedTable())
+        return "foreign key " + writer.names(key.columns()) + " references "
+                + writer.qualified(key.referencedNamespace(), key.referencedTable())
                 + (key.referencedColumns().isEmpty() ? "" : " " + writer.names(key.referencedColumns())) + actions(key);
     }
 
@@ -219,13 +249,17 @@ public final class EngineWordingRules {
             case INITIALLY_IMMEDIATE -> " deferrable";
             case INITIALLY_DEFERRED -> " deferrable initially deferred";
         };
-        return (key.onDelete() == entaxis.core.design.ReferentialAction.NO_ACTION ? "" : " on delete " + key.onDelete().sql().toLowerCase(Locale.ROOT))
-                + (key.onUpdate() == entaxis.core.design.ReferentialAction.NO_ACTION ? "" : " on update " + key.onUpdate().sql().toLowerCase(Locale.ROOT)) + deferral;
+        return (key.onDelete() == entaxis.core.design.ReferentialAction.NO_ACTION ? ""
+                : " on delete " + key.onDelete().sql().toLowerCase(Locale.ROOT))
+                + (key.onUpdate() == entaxis.core.design.ReferentialAction.NO_ACTION ? ""
+                        : " on update " + key.onUpdate().sql().toLowerCase(Locale.ROOT))
+                + deferral;
     }
 
     /** What a reference is, its actions aside. */
     public String referenceSense(ForeignKey key, List<String> referencedColumns) {
-        return folded(key.columns()) + ">" + folded(TableNames.of(key.referencedNamespace(), key.referencedTable())) + folded(key.referencedColumns().isEmpty() ? referencedColumns : key.referencedColumns());
+        return folded(key.columns()) + ">" + folded(TableNames.of(key.referencedNamespace(), key.referencedTable()))
+                + folded(key.referencedColumns().isEmpty() ? referencedColumns : key.referencedColumns());
     }
 
     /** What a reference does, and when it is checked. */
@@ -233,7 +267,10 @@ public final class EngineWordingRules {
         return actions(key);
     }
 
-    /** The unique keys of a table as the engine tells them apart: SQLite has one index for several on the same columns, and none beside that of the primary key. */
+    /**
+     * The unique keys of a table as the engine tells them apart: SQLite has one index for several on the same columns,
+     * and none beside that of the primary key.
+     */
     public List<UniqueKey> uniques(Table table) {
         if (dialect.target() != Target.SQLITE || table.uniqueKeys().isEmpty()) {
             return table.uniqueKeys();
@@ -245,16 +282,23 @@ public final class EngineWordingRules {
     /** The wording of a type's definition. */
     public String wording(TypeDefinition type) {
         return switch (type) {
-            case DomainDefinition domain -> "domain " + type(domain.base()) + domain.defaultValue().map(text -> " default " + text).orElse("")
+            case DomainDefinition domain ->
+                    "domain " + type(domain.base()) + domain.defaultValue().map(text -> " default " + text).orElse("")
                     + domain.check().map(check -> " check (" + check.condition() + ")").orElse("");
-            case EnumDefinition enumeration -> "values " + enumeration.values().stream().map(dialect::literal).collect(Collectors.joining(", "));
-            case StructureDefinition structure -> "fields " + structure.fields().stream().map(field -> field.name() + " " + type(field.type())).collect(Collectors.joining(", "));
+            case EnumDefinition enumeration ->
+                    "values " + enumeration.values().stream().map(dialect::literal).collect(Collectors.joining(", "));
+            case StructureDefinition structure -> "fields " + structure.fields().stream()
+                    .map(field -> field.name() + " " + type(field.type())).collect(Collectors.joining(", "));
         };
     }
 
     /** What a type's definition means. */
     public String sense(TypeDefinition type) {
-        return type instanceof DomainDefinition domain ? "domain " + type(domain.base()) + domain.defaultValue().map(text -> " " + CanonicalForm.of(IsoNormalizer.defaultValue(text, domain.base(), dialect))).orElse("")
-                + "|" + domain.check().map(check -> sense(check.condition())).orElse("") : type instanceof EnumDefinition ? wording(type) : folded(wording(type));
+        return type instanceof DomainDefinition domain ? "domain " + type(domain.base())
+                + domain.defaultValue()
+                        .map(text -> " " + CanonicalForm.of(IsoNormalizer.defaultValue(text, domain.base(), dialect)))
+                        .orElse("")
+                + "|" + domain.check().map(check -> sense(check.condition())).orElse("")
+                : type instanceof EnumDefinition ? wording(type) : folded(wording(type));
     }
 }

@@ -11,7 +11,8 @@ import java.util.Set;
 import java.util.function.Function;
 
 /**
- * What belongs together of two lists: first what is alike in structure and name, then in structure, then in name. Linear.
+ * What belongs together of two lists: first what is alike in structure and name, then in structure, then in name.
+ * Linear.
  *
  * @param pairs the pairs, in the order of the wanted list
  * @param gone  what only the first list has
@@ -40,7 +41,8 @@ public record Matching<T>(List<Pair<T>> pairs, List<T> gone, List<T> fresh) {
     }
 
     /** Pairs by structure and name, then by structure, then by name; an empty structure or name pairs nothing. */
-    public static <T> Matching<T> of(List<T> from, List<T> to, Function<T, String> structure, Function<T, String> name) {
+    public static <T> Matching<T> of(List<T> from, List<T> to, Function<T, String> structure,
+            Function<T, String> name) {
         if (from.isEmpty() || to.isEmpty()) {
             return new Matching<>(List.of(), from, to);
         }

@@ -27,7 +27,8 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 
 /**
- * A schema into which some of the differences to another one are taken over. What cannot stand without a part that was not taken is left out, and said. Linear in the size of both.
+ * A schema into which some of the differences to another one are taken over. What cannot stand without a part that was
+ * not taken is left out, and said. Linear in the size of both.
  *
  * @param schema  what follows
  * @param pairing what has a new name in it
@@ -52,9 +53,11 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
     }
 
     /** The same where the comparison of the two has been made already. */
-    public static Merge of(Schema from, Schema to, Dialect dialect, RenameMap pairing, Comparison comparison, Predicate<Difference> taken) {
+    public static Merge of(Schema from, Schema to, Dialect dialect, RenameMap pairing, Comparison comparison,
+            Predicate<Difference> taken) {
         Set<Place> places = new HashSet<>();
-        comparison.differences().stream().filter(taken).forEach(difference -> places.add(new Place(difference.part(), difference.table(), difference.name(), difference.aspect())));
+        comparison.differences().stream().filter(taken).forEach(difference -> places
+                .add(new Place(difference.part(), difference.table(), difference.name(), difference.aspect())));
         return new Run(dialect, pairing, places).merge(SchemaRenaming.apply(from, pairing, dialect), to);
     }
 
@@ -81,26 +84,39 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         }
 
         Merge merge(Schema from, Schema to) {
-            List<TypeDefinition> types = each(from.types(), to.types(), TypeDefinition::name, this::type, gone -> takes(SchemaPart.TYPE, "", gone.name(), Aspect.PRESENCE),
+            List<TypeDefinition> types = each(from.types(), to.types(), TypeDefinition::name, this::type,
+                    gone -> takes(SchemaPart.TYPE, "", gone.name(), Aspect.PRESENCE),
                     fresh -> takes(SchemaPart.TYPE, "", fresh.name(), Aspect.PRESENCE));
-            List<Sequence> sequences = each(from.sequences(), to.sequences(), sequence -> TableNames.of(sequence.namespace(), sequence.name()),
-                    (one, other) -> takes(SchemaPart.SEQUENCE, "", TableNames.of(other.namespace(), other.name()), Aspect.DEFINITION) ? other : one,
-                    gone -> takes(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE),
-                    fresh -> takes(SchemaPart.SEQUENCE, "", TableNames.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE));
-            List<Program> programs = each(from.programs(), to.programs(), program -> TableNames.of(program.namespace(), program.name()) + " " + program.kind(),
-                    (one, other) -> takes(SchemaPart.PROGRAM, "", TableNames.of(other.namespace(), other.name()), Aspect.DEFINITION) ? other : one,
-                    gone -> takes(SchemaPart.PROGRAM, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE),
-                    fresh -> takes(SchemaPart.PROGRAM, "", TableNames.of(fresh.namespace(), fresh.name()), Aspect.PRESENCE));
+            List<Sequence> sequences = each(from.sequences(), to.sequences(),
+                    sequence -> TableNames.of(sequence.namespace(), sequence.name()),
+                    (one, other) -> takes(SchemaPart.SEQUENCE, "", TableNames.of(other.namespace(), other.name()),
+                            Aspect.DEFINITION) ? other : one,
+                    gone -> takes(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()),
+                            Aspect.PRESENCE),
+                    fresh -> takes(SchemaPart.SEQUENCE, "", TableNames.of(fresh.namespace(), fresh.name()),
+                            Aspect.PRESENCE));
+            List<Program> programs = each(from.programs(), to.programs(),
+                    program -> TableNames.of(program.namespace(), program.name()) + " " + program.kind(),
+                    (one, other) -> takes(SchemaPart.PROGRAM, "", TableNames.of(other.namespace(), other.name()),
+                            Aspect.DEFINITION) ? other : one,
+                    gone -> takes(SchemaPart.PROGRAM, "", TableNames.of(gone.namespace(), gone.name()),
+                            Aspect.PRESENCE),
+                    fresh -> takes(SchemaPart.PROGRAM, "", TableNames.of(fresh.namespace(), fresh.name()),
+                            Aspect.PRESENCE));
             Map<String, Table> known = words.byName(from.tables());
             Map<String, Table> wanted = words.byName(to.tables());
-            List<Table> tables = each(from.tables(), to.tables(), TableNames::of, (one, other) -> table(one, other, known, wanted), gone -> takes(SchemaPart.TABLE, TableNames.of(gone), "", Aspect.PRESENCE),
+            List<Table> tables =
+                    each(from.tables(), to.tables(), TableNames::of, (one, other) -> table(one, other, known, wanted),
+                            gone -> takes(SchemaPart.TABLE, TableNames.of(gone), "", Aspect.PRESENCE),
                     fresh -> takes(SchemaPart.TABLE, TableNames.of(fresh), "", Aspect.PRESENCE));
-            Schema whole = standing(new Schema(withUsed(types, tables, from.types(), to.types()), sequences, tables, programs));
+            Schema whole = standing(
+                    new Schema(withUsed(types, tables, from.types(), to.types()), sequences, tables, programs));
             return named(whole);
         }
 
         /** Those of the first list in their order, changed or dropped as was decided, then the new ones. */
-        private <T> List<T> each(List<T> from, List<T> to, Function<T, String> name, java.util.function.BinaryOperator<T> both, Predicate<T> drops, Predicate<T> adds) {
+        private <T> List<T> each(List<T> from, List<T> to, Function<T, String> name,
+                java.util.function.BinaryOperator<T> both, Predicate<T> drops, Predicate<T> adds) {
             Matching<T> pairs = Matching.of(from, to, item -> words.folded(name.apply(item)), item -> "");
             Map<T, T> partner = new IdentityHashMap<>();
             pairs.pairs().forEach(pair -> partner.put(pair.from(), pair.to()));
@@ -121,20 +137,25 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
             TypeDefinition shape = takes(SchemaPart.TYPE, "", to.name(), Aspect.DEFINITION) ? to : from;
             String comment = takes(SchemaPart.TYPE, "", to.name(), Aspect.COMMENT) ? to.comment() : from.comment();
             return switch (shape) {
-                case TypeDefinition.DomainDefinition domain -> new TypeDefinition.DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check(), comment);
-                case TypeDefinition.EnumDefinition enumeration -> new TypeDefinition.EnumDefinition(enumeration.name(), enumeration.values(), comment);
-                case TypeDefinition.StructureDefinition structure -> new TypeDefinition.StructureDefinition(structure.name(), structure.fields(), comment);
+                case TypeDefinition.DomainDefinition domain -> new TypeDefinition.DomainDefinition(domain.name(),
+                        domain.base(), domain.defaultValue(), domain.check(), comment);
+                case TypeDefinition.EnumDefinition enumeration ->
+                        new TypeDefinition.EnumDefinition(enumeration.name(), enumeration.values(), comment);
+                case TypeDefinition.StructureDefinition structure ->
+                        new TypeDefinition.StructureDefinition(structure.name(), structure.fields(), comment);
             };
         }
 
         /** A type stays, or comes along, while a column has it. */
-        private List<TypeDefinition> withUsed(List<TypeDefinition> types, List<Table> tables, List<TypeDefinition> from, List<TypeDefinition> to) {
+        private List<TypeDefinition> withUsed(List<TypeDefinition> types, List<Table> tables, List<TypeDefinition> from,
+                List<TypeDefinition> to) {
             Set<String> used = new HashSet<>();
             tables.forEach(table -> table.columns().forEach(column -> named(column.type()).ifPresent(used::add)));
             List<TypeDefinition> result = new ArrayList<>(types);
             for (List<TypeDefinition> source : List.of(from, to)) {
                 for (TypeDefinition type : source) {
-                    if (used.contains(type.name()) && result.stream().noneMatch(own -> own.name().equals(type.name()))) {
+                    if (used.contains(type.name())
+                            && result.stream().noneMatch(own -> own.name().equals(type.name()))) {
                         left.add("The type " + type.name() + " stays, because a column has it.");
                         result.add(type);
                     }
@@ -150,13 +171,16 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         private Table table(Table from, Table to, Map<String, Table> known, Map<String, Table> wanted) {
             String name = TableNames.of(to);
             List<Column> columns = columns(name, from, to);
-            Optional<PrimaryKey> key = constraints(ConstraintKind.primaryKey(words), name, from, to).stream().findFirst();
+            Optional<PrimaryKey> key =
+                    constraints(ConstraintKind.primaryKey(words), name, from, to).stream().findFirst();
             List<UniqueKey> uniques = constraints(ConstraintKind.unique(words), name, from, to);
             List<CheckRule> checks = constraints(ConstraintKind.check(words), name, from, to);
             List<TableIndex> indexes = constraints(ConstraintKind.index(words), name, from, to);
-            List<ForeignKey> references = constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from, to);
+            List<ForeignKey> references =
+                    constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from, to);
             String comment = takes(SchemaPart.TABLE, name, "", Aspect.COMMENT) ? to.comment() : from.comment();
-            return new Table(from.origin().or(to::origin), to.namespace(), to.name(), columns, key, uniques, checks, references, indexes, comment);
+            return new Table(from.origin().or(to::origin), to.namespace(), to.name(), columns, key, uniques, checks,
+                    references, indexes, comment);
         }
 
         private List<Column> columns(String table, Table from, Table to) {
@@ -169,15 +193,18 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
                     result.add(column(table, column, other));
                 } else if (!takes(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE)) {
                     result.add(column);
-                } else if (pairing.moved(table, column.name()).filter(split -> !takes(SchemaPart.TABLE, split.into(), "", Aspect.PRESENCE)).isPresent()) {
-                    left.add(table + "." + column.name() + " stays, because the table that its values move to is not taken over.");
+                } else if (pairing.moved(table, column.name())
+                        .filter(split -> !takes(SchemaPart.TABLE, split.into(), "", Aspect.PRESENCE)).isPresent()) {
+                    left.add(table + "." + column.name()
+                            + " stays, because the table that its values move to is not taken over.");
                     result.add(column);
                 }
             }
             String before = "";
             Set<String> there = new HashSet<>(words.folded(result.stream().map(Column::name).toList()));
             for (Column column : to.columns()) {
-                if (wanted.containsKey(words.folded(column.name())) && takes(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE)) {
+                if (wanted.containsKey(words.folded(column.name()))
+                        && takes(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE)) {
                     String neighbour = before;
                     int at = 0;
                     for (int i = 0; i < result.size(); i++) {
@@ -205,9 +232,13 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
             Function<Aspect, Column> source = aspect -> takes(SchemaPart.COLUMN, table, name, aspect) ? to : from;
             Column numbered = source.apply(Aspect.IDENTITY);
             Column computed = source.apply(Aspect.COMPUTED);
-            ColumnDetails details = new ColumnDetails(computed.details().virtual(), source.apply(Aspect.ON_CHANGE).details().onUpdate(), source.apply(Aspect.COLLATION).details().collation());
-            return new Column(from.origin().or(to::origin), to.name(), source.apply(Aspect.TYPE).type(), source.apply(Aspect.REQUIRED).required(),
-                    source.apply(Aspect.DEFAULT).defaultValue(), numbered.identity(), numbered.numbering(), computed.generated(), details, source.apply(Aspect.COMMENT).comment());
+            ColumnDetails details =
+                    new ColumnDetails(computed.details().virtual(), source.apply(Aspect.ON_CHANGE).details().onUpdate(),
+                            source.apply(Aspect.COLLATION).details().collation());
+            return new Column(from.origin().or(to::origin), to.name(), source.apply(Aspect.TYPE).type(),
+                    source.apply(Aspect.REQUIRED).required(),
+                    source.apply(Aspect.DEFAULT).defaultValue(), numbered.identity(), numbered.numbering(),
+                    computed.generated(), details, source.apply(Aspect.COMMENT).comment());
         }
 
         private <T> List<T> constraints(ConstraintKind<T> kind, String table, Table from, Table to) {
@@ -219,12 +250,14 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
                 T other = partner.get(item);
                 if (other != null) {
                     T shape = takes(kind.part(), table, kind.label(other), Aspect.DEFINITION) ? other : item;
-                    result.add(kind.called().apply(shape, takes(kind.part(), table, kind.label(other), Aspect.NAME) ? other : item));
+                    result.add(kind.called().apply(shape,
+                            takes(kind.part(), table, kind.label(other), Aspect.NAME) ? other : item));
                 } else if (!takes(kind.part(), table, kind.label(item), Aspect.PRESENCE)) {
                     result.add(item);
                 }
             }
-            pairs.fresh().stream().filter(item -> takes(kind.part(), table, kind.label(item), Aspect.PRESENCE)).forEach(result::add);
+            pairs.fresh().stream().filter(item -> takes(kind.part(), table, kind.label(item), Aspect.PRESENCE))
+                    .forEach(result::add);
             return result;
         }
 
@@ -232,23 +265,32 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         private Schema standing(Schema schema) {
             List<Table> kept = schema.tables().stream().map(this::within).toList();
             Map<String, Table> tables = words.byName(kept);
-            return new Schema(schema.types(), schema.sequences(), kept.stream().map(table -> withStandingReferences(table, tables)).toList(), schema.programs());
+            return new Schema(schema.types(), schema.sequences(),
+                    kept.stream().map(table -> withStandingReferences(table, tables)).toList(), schema.programs());
         }
 
         private Table within(Table table) {
             Set<String> columns = new HashSet<>(words.folded(table.columns().stream().map(Column::name).toList()));
             Predicate<List<String>> there = names -> columns.containsAll(words.folded(names));
-            Optional<PrimaryKey> key = table.primaryKey().filter(own -> kept(there.test(own.columns()), table, "the primary key"));
-            List<UniqueKey> uniques = table.uniqueKeys().stream().filter(own -> kept(there.test(own.columns()), table, "the unique key " + own.name())).toList();
-            List<TableIndex> indexes = table.indexes().stream().filter(own -> kept(there.test(own.columns().stream().filter(part -> !part.expression()).map(TableIndex.IndexColumn::name).toList()),
+            Optional<PrimaryKey> key =
+                    table.primaryKey().filter(own -> kept(there.test(own.columns()), table, "the primary key"));
+            List<UniqueKey> uniques = table.uniqueKeys().stream()
+                    .filter(own -> kept(there.test(own.columns()), table, "the unique key " + own.name())).toList();
+            List<TableIndex> indexes = table.indexes().stream()
+                    .filter(own -> kept(
+                            there.test(own.columns().stream().filter(part -> !part.expression())
+                                    .map(TableIndex.IndexColumn::name).toList()),
                     table, "the index " + own.name())).toList();
-            List<ForeignKey> references = table.foreignKeys().stream().filter(own -> kept(there.test(own.columns()), table, "the foreign key " + own.name())).toList();
-            return new Table(table.origin(), table.namespace(), table.name(), table.columns(), key, uniques, table.checks(), references, indexes, table.comment());
+            List<ForeignKey> references = table.foreignKeys().stream()
+                    .filter(own -> kept(there.test(own.columns()), table, "the foreign key " + own.name())).toList();
+            return new Table(table.origin(), table.namespace(), table.name(), table.columns(), key, uniques,
+                    table.checks(), references, indexes, table.comment());
         }
 
         private boolean kept(boolean stands, Table table, String what) {
             if (!stands) {
-                left.add(TableNames.of(table) + ": " + what + " is left out, because a column of it is not taken over.");
+                left.add(
+                        TableNames.of(table) + ": " + what + " is left out, because a column of it is not taken over.");
             }
             return stands;
         }
@@ -256,20 +298,28 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         private Table withStandingReferences(Table table, Map<String, Table> tables) {
             List<ForeignKey> references = table.foreignKeys().stream().filter(key -> {
                 Table there = tables.get(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())));
-                boolean stands = there != null && (key.referencedColumns().isEmpty() || isKey(there, key.referencedColumns()));
+                boolean stands =
+                        there != null && (key.referencedColumns().isEmpty() || isKey(there, key.referencedColumns()));
                 if (!stands) {
-                    left.add(TableNames.of(table) + ": the foreign key " + key.name() + " is left out, because " + key.referencedTable() + (there == null ? " is not there." : " has no such key."));
+                    left.add(TableNames.of(table) + ": the foreign key " + key.name() + " is left out, because "
+                            + key.referencedTable() + (there == null ? " is not there." : " has no such key."));
                 }
                 return stands;
             }).toList();
-            return references.size() == table.foreignKeys().size() ? table : new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), table.uniqueKeys(),
+            return references.size() == table.foreignKeys().size() ? table
+                    : new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(),
+                            table.uniqueKeys(),
                     table.checks(), references, table.indexes(), table.comment());
         }
 
         private boolean isKey(Table table, List<String> columns) {
             Set<String> asked = new HashSet<>(words.folded(columns));
-            return asked.equals(new HashSet<>(words.folded(table.keyColumns()))) || table.uniqueKeys().stream().anyMatch(key -> asked.equals(new HashSet<>(words.folded(key.columns()))))
-                    || table.indexes().stream().anyMatch(index -> index.unique() && asked.equals(new HashSet<>(words.folded(index.columns().stream().map(TableIndex.IndexColumn::name).toList()))))
+            return asked.equals(new HashSet<>(words.folded(table.keyColumns())))
+                    || table.uniqueKeys().stream()
+                            .anyMatch(key -> asked.equals(new HashSet<>(words.folded(key.columns()))))
+                    || table.indexes().stream()
+                            .anyMatch(index -> index.unique() && asked.equals(new HashSet<>(
+                                    words.folded(index.columns().stream().map(TableIndex.IndexColumn::name).toList()))))
                     || words.mySql();
         }
 

@@ -7,15 +7,18 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 /**
- * Columns that the wanted side has in one table and the other side in a table of their own: their values come back with them.
+ * Columns that the wanted side has in one table and the other side in a table of their own: their values come back with
+ * them.
  *
  * @param table   the wanted name of the table that gets them again
  * @param from    the table that has them now, which the wanted side does not have
  * @param columns for each column that comes back, the one that it comes from
- * @param links   for each column of the other table by which rows are found, the one of the table that it equals, both as they are named when columns are added
+ * @param links   for each column of the other table by which rows are found, the one of the table that it equals, both
+ *                as they are named when columns are added
  * @param reasons what speaks for it, in words
  */
-public record MergedTable(String table, String from, Map<String, String> columns, Map<String, String> links, List<String> reasons) implements MatchSuggestion {
+public record MergedTable(String table, String from, Map<String, String> columns, Map<String, String> links,
+        List<String> reasons) implements MatchSuggestion {
     /** Copies the collections. */
     public MergedTable {
         columns = Map.copyOf(columns);
@@ -54,12 +57,17 @@ public record MergedTable(String table, String from, Map<String, String> columns
         return pairing;
     }
 
-    /** For each column that comes back, as {@code table.column}, the expression that finds its value in the other table. */
+    /**
+     * For each column that comes back, as {@code table.column}, the expression that finds its value in the other table.
+     */
     public Map<String, String> fills(Dialect dialect) {
-        String rows = links.entrySet().stream().sorted(Map.Entry.comparingByKey()).map(link -> "own." + dialect.name(link.getKey()) + " = " + dialect.name(table) + "." + dialect.name(link.getValue()))
+        String rows = links.entrySet().stream().sorted(Map.Entry.comparingByKey())
+                .map(link -> "own." + dialect.name(link.getKey()) + " = " + dialect.name(table) + "."
+                        + dialect.name(link.getValue()))
                 .collect(Collectors.joining(" AND "));
         Map<String, String> fills = new HashMap<>();
-        columns.forEach((column, source) -> fills.put(table + "." + column, "(SELECT own." + dialect.name(source) + " FROM " + dialect.name(from) + " own WHERE " + rows + ")"));
+        columns.forEach((column, source) -> fills.put(table + "." + column,
+                "(SELECT own." + dialect.name(source) + " FROM " + dialect.name(from) + " own WHERE " + rows + ")"));
         return fills;
     }
 }

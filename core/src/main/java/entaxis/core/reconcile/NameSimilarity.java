@@ -28,7 +28,8 @@ final class NameSimilarity {
         double byWords = (double) shared.size() / all.size();
         int longest = Math.max(left.length(), right.length());
         double byLetters = longest > MAX_LETTERS ? 0 : 1 - (double) distance(left, right) / longest;
-        boolean shortened = Math.min(left.length(), right.length()) >= MIN_LENGTH && (left.startsWith(right) || right.startsWith(left));
+        boolean shortened = Math.min(left.length(), right.length()) >= MIN_LENGTH
+                && (left.startsWith(right) || right.startsWith(left));
         return Math.max(shortened ? AS_SHORTENED : 0, Math.max(byWords, byLetters));
     }
 
@@ -47,7 +48,8 @@ final class NameSimilarity {
             row[0] = i;
             for (int j = 1; j <= other.length(); j++) {
                 int above = row[j];
-                row[j] = Math.min(Math.min(row[j] + 1, row[j - 1] + 1), diagonal + (one.charAt(i - 1) == other.charAt(j - 1) ? 0 : 1));
+                row[j] = Math.min(Math.min(row[j] + 1, row[j - 1] + 1),
+                        diagonal + (one.charAt(i - 1) == other.charAt(j - 1) ? 0 : 1));
                 diagonal = above;
             }
         }

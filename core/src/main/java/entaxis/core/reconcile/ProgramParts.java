@@ -18,11 +18,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * A routine, trigger or view in two parts: what an engine keeps letter by letter, and the head, which it words anew. PostgreSQL manual, pg_proc (prosrc), pg_get_functiondef and
- * pg_get_triggerdef; MariaDB manual, “Information Schema TRIGGERS Table” and SHOW CREATE PROCEDURE; Oracle Database Reference, ALL_VIEWS (TEXT) and ALL_SOURCE. Linear.
+ * A routine, trigger or view in two parts: what an engine keeps letter by letter, and the head, which it words anew.
+ * PostgreSQL manual, pg_proc (prosrc), pg_get_functiondef and pg_get_triggerdef; MariaDB manual, “Information Schema
+ * TRIGGERS Table” and SHOW CREATE PROCEDURE; Oracle Database Reference, ALL_VIEWS (TEXT) and ALL_SOURCE. Linear.
  *
  * @param head the text without what is kept
- * @param said what the head says beside names and constants: when a trigger fires, the types of a routine, how it may be used
+ * @param said what the head says beside names and constants: when a trigger fires, the types of a routine, how it may
+ *             be used
  * @param kept the part that is kept, blanks aside; empty if there is none
  */
 record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
@@ -30,15 +32,25 @@ record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
     private static final Pattern QUOTES = Pattern.compile("(?is)\\bas\\s+'([^']*+(?:''[^']*+)*+)'");
     private static final Pattern EACH_ROW = Pattern.compile("(?is)\\bfor\\s+each\\s+row\\b(.*)");
     private static final Pattern QUERY = Pattern.compile("(?is)\\bas\\s(.*)");
-    private static final Pattern BEHIND_NAME = Pattern.compile("(?is)\\b(?:function|procedure|trigger|package(?:\\s+body)?)\\s+(?:[\\w$#]+\\s*\\.\\s*|\"[^\"]+\"\\s*\\.\\s*)?(?:[\\w$#]+|\"[^\"]+\")(.*)");
+    private static final Pattern BEHIND_NAME = Pattern.compile(
+            "(?is)\\b(?:function|procedure|trigger|package(?:\\s+body)?)\\s+"
+                    + "(?:[\\w$#]+\\s*\\.\\s*|\"[^\"]+\"\\s*\\.\\s*)?(?:[\\w$#]+|\"[^\"]+\")(.*)");
     private static final Pattern WHEN = Pattern.compile("(?is)\\bwhen\\s*(\\(.*\\))\\s*execute\\b");
-    private static final Set<String> FIRING = Set.of("before", "after", "instead", "insert", "update", "delete", "truncate", "row", "deferrable", "deferred");
-    private static final Set<String> USE = Set.of("immutable", "stable", "strict", "leakproof", "deterministic", "reads", "modifies", "int", "bigint", "smallint", "tinyint", "numeric", "real", "double",
-            "boolean", "text", "character", "date", "timestamp", "time", "datetime", "interval", "json", "jsonb", "uuid", "bytea", "blob", "void", "trigger", "setof", "inout", "out");
-    private static final Map<String, String> SPELLED = Map.ofEntries(Map.entry("integer", "int"), Map.entry("int4", "int"), Map.entry("int8", "bigint"), Map.entry("int2", "smallint"),
-            Map.entry("varchar", "character"), Map.entry("char", "character"), Map.entry("bool", "boolean"), Map.entry("decimal", "numeric"), Map.entry("dec", "numeric"), Map.entry("float8", "double"),
-            Map.entry("float", "double"), Map.entry("float4", "real"), Map.entry("timestamptz", "timestamp"), Map.entry("timetz", "time"));
-    private static final Set<String> OF_ROUTINES = Set.of("language", "sql", "not", "deterministic", "contains", "no", "reads", "modifies", "data", "security", "definer", "invoker");
+    private static final Set<String> FIRING = Set.of("before", "after", "instead", "insert", "update", "delete",
+            "truncate", "row", "deferrable", "deferred");
+    private static final Set<String> USE = Set.of("immutable", "stable", "strict", "leakproof", "deterministic",
+            "reads", "modifies", "int", "bigint", "smallint", "tinyint", "numeric", "real", "double",
+            "boolean", "text", "character", "date", "timestamp", "time", "datetime", "interval", "json", "jsonb",
+            "uuid", "bytea", "blob", "void", "trigger", "setof", "inout", "out");
+    private static final Map<String,
+            String> SPELLED = Map.ofEntries(Map.entry("integer", "int"), Map.entry("int4", "int"),
+                    Map.entry("int8", "bigint"), Map.entry("int2", "smallint"),
+                    Map.entry("varchar", "character"), Map.entry("char", "character"), Map.entry("bool", "boolean"),
+                    Map.entry("decimal", "numeric"), Map.entry("dec", "numeric"), Map.entry("float8", "double"),
+                    Map.entry("float", "double"), Map.entry("float4", "real"), Map.entry("timestamptz", "timestamp"),
+                    Map.entry("timetz", "time"));
+    private static final Set<String> OF_ROUTINES = Set.of("language", "sql", "not", "deterministic", "contains", "no",
+            "reads", "modifies", "data", "security", "definer", "invoker");
     private static final Set<String> OF_TYPES = Set.of("unsigned", "zerofill");
 
     static ProgramParts of(Program program) {
@@ -46,15 +58,19 @@ record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
         boolean view = program.kind() == ProgramKind.VIEW;
         boolean trigger = program.kind() == ProgramKind.TRIGGER;
         return switch (program.target()) {
-            case POSTGRESQL -> view || program.kind() == ProgramKind.RULE ? head(text, Set.of()) : trigger ? head(text, firing(text)) : routine(text);
+            case POSTGRESQL -> view || program.kind() == ProgramKind.RULE ? head(text, Set.of())
+                    : trigger ? head(text, firing(text)) : routine(text);
             case MYSQL, MARIADB -> {
                 if (view) {
                     yield head(text, Set.of());
                 }
-                int body = trigger ? EACH_ROW.matcher(text).results().findFirst().map(found -> found.start(1)).orElse(text.length()) : body(text);
+                int body = trigger ? EACH_ROW.matcher(text).results().findFirst().map(found -> found.start(1))
+                        .orElse(text.length()) : body(text);
                 String head = text.substring(0, body).replaceAll("(?i)\\bdefiner\\s*=\\s*\\S+", "");
                 Set<String> wordsIn = wordsIn(head, trigger ? FIRING : USE);
-                wordsIn.add(head.contains("(") ? plain(head.substring(head.indexOf('('), head.indexOf(')') + 1)).toLowerCase(Locale.ROOT) : "");
+                wordsIn.add(head.contains("(")
+                        ? plain(head.substring(head.indexOf('('), head.indexOf(')') + 1)).toLowerCase(Locale.ROOT)
+                        : "");
                 yield new ProgramParts("", wordsIn, Optional.of(plain(text.substring(body))));
             }
             case ORACLE -> new ProgramParts("", Set.of(), found(view ? QUERY : BEHIND_NAME, text));
@@ -78,8 +94,10 @@ record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
         if (!found && !quotes.find()) {
             return head(text, used(text));
         }
-        String head = text.substring(0, (found ? dollars : quotes).start()) + text.substring((found ? dollars : quotes).end());
-        return new ProgramParts(head, used(head), Optional.of(plain(found ? dollars.group(2) : quotes.group(1).replace("''", "'"))));
+        String head = text.substring(0, (found ? dollars : quotes).start())
+                + text.substring((found ? dollars : quotes).end());
+        return new ProgramParts(head, used(head),
+                Optional.of(plain(found ? dollars.group(2) : quotes.group(1).replace("''", "'"))));
     }
 
     private static Set<String> used(String head) {
@@ -118,7 +136,8 @@ record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
 
     /** Where the body of a routine of MySQL begins: behind its parameters, its type and its characteristics. */
     private static int body(String text) {
-        List<Token> tokens = Lexer.tokens(text).stream().filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
+        List<Token> tokens = Lexer.tokens(text).stream()
+                .filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
         int i = 0;
         while (i < tokens.size() && !tokens.get(i).is("(")) {
             i++;

@@ -12,7 +12,8 @@ import java.util.List;
  * @param score   how much speaks for it, up to 1
  * @param reasons what speaks for it, in words
  */
-public record Rename(SchemaPart part, String table, String from, String to, double score, List<String> reasons) implements MatchSuggestion {
+public record Rename(SchemaPart part, String table, String from, String to, double score, List<String> reasons)
+        implements MatchSuggestion {
     /** From this score on, more speaks for it than against it. */
     public static final double LIKELY = 0.6;
 

@@ -16,8 +16,9 @@ import java.util.Set;
 import java.util.function.BiFunction;
 
 /**
- * Finds what may have been renamed: a table that is gone and one that is new with mostly the same columns, references and a like name; a column that is gone and one that is new with
- * the same type, place, keys and a like name. Each is paired once, the best first. Tables that share no column are not compared, so the time grows with the shared ones.
+ * Finds what may have been renamed: a table that is gone and one that is new with mostly the same columns, references
+ * and a like name; a column that is gone and one that is new with the same type, place, keys and a like name. Each is
+ * paired once, the best first. Tables that share no column are not compared, so the time grows with the shared ones.
  */
 public final class RenameFinder {
     /** What is said of a column that stands where the other one stood. */
@@ -30,20 +31,26 @@ public final class RenameFinder {
         this.words = new EngineWordingRules(dialect);
     }
 
-    /** What may have been renamed between two schemas of an engine, the most likely first; columns of tables that are themselves offered are looked at in that light. */
+    /**
+     * What may have been renamed between two schemas of an engine, the most likely first; columns of tables that are
+     * themselves offered are looked at in that light.
+     */
     public static List<Rename> find(Schema from, Schema to, Dialect dialect) {
         return new RenameFinder(dialect).find(from, to);
     }
 
     private List<Rename> find(Schema from, Schema to) {
-        Matching<Table> pairs = Matching.of(from.tables(), to.tables(), table -> words.folded(TableNames.of(table)), table -> "");
+        Matching<Table> pairs =
+                Matching.of(from.tables(), to.tables(), table -> words.folded(TableNames.of(table)), table -> "");
         List<Rename> renames = new ArrayList<>(tables(pairs.gone(), pairs.fresh(), from, to));
         Map<String, String> renamed = new HashMap<>();
         renames.stream().filter(Rename::likely).forEach(rename -> renamed.put(rename.from(), rename.to()));
         Map<String, Table> before = new HashMap<>();
-        from.tables().forEach(table -> before.put(words.folded(renamed.getOrDefault(TableNames.of(table), TableNames.of(table))), table));
+        from.tables().forEach(table -> before
+                .put(words.folded(renamed.getOrDefault(TableNames.of(table), TableNames.of(table))), table));
         for (Table table : to.tables()) {
-            Optional.ofNullable(before.get(words.folded(TableNames.of(table)))).ifPresent(own -> renames.addAll(columns(own, table)));
+            Optional.ofNullable(before.get(words.folded(TableNames.of(table))))
+                    .ifPresent(own -> renames.addAll(columns(own, table)));
         }
         return renames;
     }
@@ -56,7 +63,8 @@ public final class RenameFinder {
         Map<String, Set<String>> referringNow = referring(to);
         Map<String, List<Table>> byColumn = new HashMap<>();
         for (Table table : fresh) {
-            table.columns().forEach(column -> byColumn.computeIfAbsent(words.folded(column.name()), any -> new ArrayList<>()).add(table));
+            table.columns().forEach(column -> byColumn
+                    .computeIfAbsent(words.folded(column.name()), any -> new ArrayList<>()).add(table));
         }
         List<Rename> found = new ArrayList<>();
         for (Table table : gone) {
@@ -67,26 +75,32 @@ public final class RenameFinder {
                     holders.forEach(holder -> shared.merge(holder, 1, Integer::sum));
                 }
             }
-            shared.forEach((other, count) -> scored(table, other, count, referring, referringNow).filter(rename -> rename.score() >= LEAST).ifPresent(found::add));
+            shared.forEach((other, count) -> scored(table, other, count, referring, referringNow)
+                    .filter(rename -> rename.score() >= LEAST).ifPresent(found::add));
         }
         return best(found);
     }
 
     private Map<String, Set<String>> referring(Schema schema) {
         Map<String, Set<String>> referring = new HashMap<>();
-        schema.tables().forEach(table -> table.foreignKeys().forEach(key -> referring.computeIfAbsent(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())), any -> new HashSet<>())
+        schema.tables()
+                .forEach(table -> table.foreignKeys().forEach(key -> referring
+                        .computeIfAbsent(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())),
+                                any -> new HashSet<>())
                 .add(words.folded(TableNames.of(table)))));
         return referring;
     }
 
-    private Optional<Rename> scored(Table table, Table other, int shared, Map<String, Set<String>> referring, Map<String, Set<String>> referringNow) {
+    private Optional<Rename> scored(Table table, Table other, int shared, Map<String, Set<String>> referring,
+            Map<String, Set<String>> referringNow) {
         int all = table.columns().size() + other.columns().size() - shared;
         double columns = (double) shared / all;
         double name = NameSimilarity.of(table.name(), other.name());
         Set<String> before = referring.getOrDefault(words.folded(TableNames.of(table)), Set.of());
         Set<String> now = referringNow.getOrDefault(words.folded(TableNames.of(other)), Set.of());
         boolean referred = !before.isEmpty() && before.stream().anyMatch(now::contains);
-        boolean key = !table.keyColumns().isEmpty() && words.folded(table.keyColumns()).equals(words.folded(other.keyColumns()));
+        boolean key = !table.keyColumns().isEmpty()
+                && words.folded(table.keyColumns()).equals(words.folded(other.keyColumns()));
         boolean refers = !references(table).isEmpty() && references(table).equals(references(other));
         double score = 0.55 * columns + 0.25 * name + (key ? 0.08 : 0) + (referred ? 0.08 : 0) + (refers ? 0.04 : 0);
         List<String> reasons = new ArrayList<>(List.of(shared + " of " + all + " columns have the same name"));
@@ -99,7 +113,8 @@ public final class RenameFinder {
         if (referred) {
             reasons.add("the same tables refer to it");
         }
-        return Optional.of(new Rename(SchemaPart.TABLE, "", TableNames.of(table), TableNames.of(other), Math.min(1, score), reasons));
+        return Optional.of(new Rename(SchemaPart.TABLE, "", TableNames.of(table), TableNames.of(other),
+                Math.min(1, score), reasons));
     }
 
     private Set<String> references(Table table) {
@@ -111,13 +126,16 @@ public final class RenameFinder {
     }
 
     private List<Rename> columns(Table before, Table now) {
-        Matching<Column> pairs = Matching.of(before.columns(), now.columns(), column -> words.folded(column.name()), column -> "");
-        if (pairs.gone().isEmpty() || pairs.fresh().isEmpty() || (long) pairs.gone().size() * pairs.fresh().size() > (long) MAX_COMPARED * MAX_COMPARED) {
+        Matching<Column> pairs =
+                Matching.of(before.columns(), now.columns(), column -> words.folded(column.name()), column -> "");
+        if (pairs.gone().isEmpty() || pairs.fresh().isEmpty()
+                || (long) pairs.gone().size() * pairs.fresh().size() > (long) MAX_COMPARED * MAX_COMPARED) {
             return List.of();
         }
         BiFunction<Table, Column, String> around = (table, column) -> {
             int at = table.columns().indexOf(column);
-            return (at > 0 ? words.folded(table.columns().get(at - 1).name()) : "") + "|" + (at + 1 < table.columns().size() ? words.folded(table.columns().get(at + 1).name()) : "");
+            return (at > 0 ? words.folded(table.columns().get(at - 1).name()) : "") + "|"
+                    + (at + 1 < table.columns().size() ? words.folded(table.columns().get(at + 1).name()) : "");
         };
         List<Rename> found = new ArrayList<>();
         for (Column column : pairs.gone()) {
@@ -127,8 +145,12 @@ public final class RenameFinder {
                 boolean kind = type || Conversion.alike(column.type(), other.type());
                 boolean place = around.apply(before, column).equals(around.apply(now, other));
                 boolean keys = inKeys(before, column).equals(inKeys(now, other)) && !inKeys(before, column).isEmpty();
-                boolean rest = column.required() == other.required() && words.defaultSense(column).equals(words.defaultSense(other)) && column.comment().equals(other.comment());
-                double score = kind ? 0.45 * name + (type ? 0.2 : 0.08) + (place ? 0.2 : 0) + (keys ? 0.1 : 0) + (rest ? 0.05 : 0) : 0;
+                boolean rest = column.required() == other.required()
+                        && words.defaultSense(column).equals(words.defaultSense(other))
+                        && column.comment().equals(other.comment());
+                double score = kind
+                        ? 0.45 * name + (type ? 0.2 : 0.08) + (place ? 0.2 : 0) + (keys ? 0.1 : 0) + (rest ? 0.05 : 0)
+                        : 0;
                 if (score >= LEAST) {
                     List<String> reasons = new ArrayList<>();
                     if (name >= 0.5) {
@@ -143,7 +165,8 @@ public final class RenameFinder {
                     if (keys) {
                         reasons.add("the same keys");
                     }
-                    found.add(new Rename(SchemaPart.COLUMN, TableNames.of(now), column.name(), other.name(), Math.min(1, score), reasons));
+                    found.add(new Rename(SchemaPart.COLUMN, TableNames.of(now), column.name(), other.name(),
+                            Math.min(1, score), reasons));
                 }
             }
         }
@@ -155,14 +178,17 @@ public final class RenameFinder {
         if (table.keyColumns().contains(column.name())) {
             in.add("primary");
         }
-        table.uniqueKeys().stream().filter(key -> key.columns().contains(column.name())).forEach(key -> in.add("unique " + key.columns().size()));
-        table.foreignKeys().stream().filter(key -> key.columns().contains(column.name())).forEach(key -> in.add("to " + key.referencedTable()));
+        table.uniqueKeys().stream().filter(key -> key.columns().contains(column.name()))
+                .forEach(key -> in.add("unique " + key.columns().size()));
+        table.foreignKeys().stream().filter(key -> key.columns().contains(column.name()))
+                .forEach(key -> in.add("to " + key.referencedTable()));
         return in;
     }
 
     /** Each name once, the best pairs first. */
     private static List<Rename> best(List<Rename> found) {
-        List<Rename> sorted = found.stream().sorted(Comparator.comparingDouble(Rename::score).reversed().thenComparing(Rename::from).thenComparing(Rename::to)).toList();
+        List<Rename> sorted = found.stream().sorted(Comparator.comparingDouble(Rename::score).reversed()
+                .thenComparing(Rename::from).thenComparing(Rename::to)).toList();
         Set<String> used = new HashSet<>();
         Set<String> usedNow = new HashSet<>();
         List<Rename> best = new ArrayList<>();

@@ -66,7 +66,8 @@ public record RenameMap(Map<String, String> tables, Map<String, Map<String, Stri
 
     /** Where a column of a table that is wanted under this name moved to, if it did. */
     public Optional<Split> moved(String wantedTable, String column) {
-        return splits.stream().filter(split -> split.table().equals(wantedTable) && split.moved().contains(column)).findFirst();
+        return splits.stream().filter(split -> split.table().equals(wantedTable) && split.moved().contains(column))
+                .findFirst();
     }
 
     /** The same seen from the other side; what moved does not move back by itself. */

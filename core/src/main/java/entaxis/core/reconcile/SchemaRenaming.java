@@ -15,7 +15,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 
-/** A schema with tables and columns under new names, in all that refers to them. Views and routines keep their text. Linear. */
+/**
+ * A schema with tables and columns under new names, in all that refers to them. Views and routines keep their text.
+ * Linear.
+ */
 public final class SchemaRenaming {
     private final RenameMap pairing;
     private final Dialect dialect;
@@ -33,7 +36,8 @@ public final class SchemaRenaming {
             return schema;
         }
         SchemaRenaming renaming = new SchemaRenaming(pairing, dialect);
-        return new Schema(schema.types(), schema.sequences(), schema.tables().stream().map(renaming::table).toList(), schema.programs());
+        return new Schema(schema.types(), schema.sequences(), schema.tables().stream().map(renaming::table).toList(),
+                schema.programs());
     }
 
     private Table table(Table table) {
@@ -42,24 +46,36 @@ public final class SchemaRenaming {
         List<ForeignKey> keys = table.foreignKeys().stream().map(key -> reference(key, columns)).toList();
         String name = bare.getOrDefault(TableNames.of(table), table.name());
         if (columns.isEmpty()) {
-            return new Table(table.origin(), table.namespace(), name, table.columns(), table.primaryKey(), table.uniqueKeys(), table.checks(), keys, table.indexes(), table.comment());
+            return new Table(table.origin(), table.namespace(), name, table.columns(), table.primaryKey(),
+                    table.uniqueKeys(), table.checks(), keys, table.indexes(), table.comment());
         }
         Map<String, String> words = new HashMap<>();
         columns.forEach((from, to) -> words.put(from.toLowerCase(Locale.ROOT), dialect.name(to)));
-        List<Column> renamed = table.columns().stream().map(column -> column.named(columns.getOrDefault(column.name(), column.name()))
+        List<Column> renamed =
+                table.columns().stream().map(column -> column.named(columns.getOrDefault(column.name(), column.name()))
                 .withGenerated(column.generated().map(text -> Identifiers.exchanged(text, words)))).toList();
-        List<TableIndex> indexes = table.indexes().stream().map(index -> new TableIndex(index.name(), index.unique(), index.columns().stream()
-                .map(part -> part.named(part.expression() ? Identifiers.exchanged(part.name(), words) : columns.getOrDefault(part.name(), part.name()))).toList(), index.method(),
+        List<TableIndex> indexes = table.indexes().stream().map(index -> new TableIndex(
+                index.name(), index.unique(), index.columns().stream()
+                        .map(part -> part.named(part.expression() ? Identifiers.exchanged(part.name(), words)
+                                : columns.getOrDefault(part.name(), part.name())))
+                        .toList(),
+                index.method(),
                 index.predicate().map(text -> Identifiers.exchanged(text, words)))).toList();
-        return new Table(table.origin(), table.namespace(), name, renamed, table.primaryKey().map(key -> new PrimaryKey(key.name(), names(key.columns(), columns))),
-                table.uniqueKeys().stream().map(key -> new UniqueKey(key.name(), names(key.columns(), columns))).toList(),
-                table.checks().stream().map(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), words))).toList(), keys, indexes, table.comment());
+        return new Table(table.origin(), table.namespace(), name, renamed,
+                table.primaryKey().map(key -> new PrimaryKey(key.name(), names(key.columns(), columns))),
+                table.uniqueKeys().stream().map(key -> new UniqueKey(key.name(), names(key.columns(), columns)))
+                        .toList(),
+                table.checks().stream()
+                        .map(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), words)))
+                        .toList(),
+                keys, indexes, table.comment());
     }
 
     private ForeignKey reference(ForeignKey key, Map<String, String> own) {
         String referenced = TableNames.of(key.referencedNamespace(), key.referencedTable());
         Map<String, String> there = pairing.columns().getOrDefault(pairing.table(referenced), Map.of());
-        return new ForeignKey(key.origin(), key.name(), names(key.columns(), own), key.referencedNamespace(), bare.getOrDefault(referenced, key.referencedTable()),
+        return new ForeignKey(key.origin(), key.name(), names(key.columns(), own), key.referencedNamespace(),
+                bare.getOrDefault(referenced, key.referencedTable()),
                 names(key.referencedColumns(), there), key.onDelete(), key.onUpdate(), key.deferral());
     }
 

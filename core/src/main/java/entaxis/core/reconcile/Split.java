@@ -9,11 +9,14 @@ import java.util.Map;
  * @param table   the wanted name of the table that they leave
  * @param into    the new table
  * @param moved   the columns that leave
- * @param columns for each column of the new table that gets values, the column of the old one that they come from, in wanted names
- * @param once    columns of the new table by which equal rows of the old one become one row; none if each row has one of its own
+ * @param columns for each column of the new table that gets values, the column of the old one that they come from, in
+ *                wanted names
+ * @param once    columns of the new table by which equal rows of the old one become one row; none if each row has one
+ *                of its own
  * @param reasons what speaks for it, in words
  */
-public record Split(String table, String into, List<String> moved, Map<String, String> columns, List<String> once, List<String> reasons) implements MatchSuggestion {
+public record Split(String table, String into, List<String> moved, Map<String, String> columns, List<String> once,
+        List<String> reasons) implements MatchSuggestion {
     /** Copies the collections. */
     public Split {
         moved = List.copyOf(moved);

@@ -17,9 +17,10 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * Finds columns that may have moved out of a table into a new one: the new table has columns of the same name and type, one of the two refers to the other, and everything that
- * the new table requires can be filled from the old one. This is how a table is split when a fact moves to what it is about (common practice). Linear in the columns of tables
- * that lost some, for each new table that shares one with them.
+ * Finds columns that may have moved out of a table into a new one: the new table has columns of the same name and type,
+ * one of the two refers to the other, and everything that the new table requires can be filled from the old one. This
+ * is how a table is split when a fact moves to what it is about (common practice). Linear in the columns of tables that
+ * lost some, for each new table that shares one with them.
  */
 public final class SplitFinder {
     private final EngineWordingRules words;
@@ -40,13 +41,15 @@ public final class SplitFinder {
     }
 
     /**
-     * What the first side may have split that the second has in one table; each row of the second must find at most one of the first. The first is under the names of the second. Tables of the
-     * usual schema only: the expressions that find the values name no other.
+     * What the first side may have split that the second has in one table; each row of the second must find at most one
+     * of the first. The first is under the names of the second. Tables of the usual schema only: the expressions that
+     * find the values name no other.
      */
     public static List<MergedTable> joined(Schema from, Schema to, Dialect dialect) {
         List<MergedTable> joined = new ArrayList<>();
         Set<String> usual = new HashSet<>();
-        Stream.concat(from.tables().stream(), to.tables().stream()).filter(table -> TableNames.of(table).equals(table.name())).forEach(table -> usual.add(table.name()));
+        Stream.concat(from.tables().stream(), to.tables().stream())
+                .filter(table -> TableNames.of(table).equals(table.name())).forEach(table -> usual.add(table.name()));
         for (Split split : new SplitFinder(to, dialect, true).find(from)) {
             if (!usual.contains(split.table()) || !usual.contains(split.into())) {
                 continue;
@@ -66,12 +69,14 @@ public final class SplitFinder {
     }
 
     private List<Split> find(Schema to) {
-        List<Table> fresh = to.tables().stream().filter(table -> !before.containsKey(words.folded(TableNames.of(table)))).toList();
+        List<Table> fresh =
+                to.tables().stream().filter(table -> !before.containsKey(words.folded(TableNames.of(table)))).toList();
         if (fresh.isEmpty()) {
             return List.of();
         }
         Map<String, List<Table>> holders = new HashMap<>();
-        fresh.forEach(table -> table.columns().forEach(column -> holders.computeIfAbsent(words.folded(column.name()), any -> new ArrayList<>()).add(table)));
+        fresh.forEach(table -> table.columns().forEach(
+                column -> holders.computeIfAbsent(words.folded(column.name()), any -> new ArrayList<>()).add(table)));
         List<Split> found = new ArrayList<>();
         for (Table now : to.tables()) {
             Table old = before.get(words.folded(TableNames.of(now)));
@@ -83,7 +88,8 @@ public final class SplitFinder {
             for (Column column : old.columns()) {
                 String name = words.folded(column.name());
                 if (!stay.contains(name) && column.generated().isEmpty()) {
-                    holders.getOrDefault(name, List.of()).forEach(table -> shared.computeIfAbsent(table, any -> new ArrayList<>()).add(column));
+                    holders.getOrDefault(name, List.of())
+                            .forEach(table -> shared.computeIfAbsent(table, any -> new ArrayList<>()).add(column));
                 }
             }
             found.addAll(splits(old, now, shared));
@@ -116,13 +122,17 @@ public final class SplitFinder {
         Map<String, String> columns = new LinkedHashMap<>();
         List<String> moved = new ArrayList<>();
         for (Column column : gone) {
-            into.columns().stream().filter(own -> same(own.name(), column.name()) && words.type(own.type()).equals(words.type(column.type())) && fillable(own)).findFirst().ifPresent(own -> {
+            into.columns().stream()
+                    .filter(own -> same(own.name(), column.name())
+                            && words.type(own.type()).equals(words.type(column.type())) && fillable(own))
+                    .findFirst().ifPresent(own -> {
                 columns.put(own.name(), column.name());
                 moved.add(column.name());
             });
         }
         List<String> once = new ArrayList<>();
-        List<String> reasons = new ArrayList<>(List.of("the same " + (moved.size() == 1 ? "name and type" : "names and types")));
+        List<String> reasons =
+                new ArrayList<>(List.of("the same " + (moved.size() == 1 ? "name and type" : "names and types")));
         Optional<ForeignKey> back = reference(into, now);
         Optional<ForeignKey> out = reference(now, into);
         if (back.isPresent()) {
@@ -134,20 +144,28 @@ public final class SplitFinder {
             once.addAll(keys);
             reasons.add(TableNames.of(now) + " refers to " + TableNames.of(into));
         } else if (!backwards) {
-            others.forEach((other, split) -> reference(other, into).filter(key -> once.isEmpty() && split.columns().keySet().containsAll(key.columns())).ifPresent(key -> {
+            others.forEach((other, split) -> reference(other, into)
+                    .filter(key -> once.isEmpty() && split.columns().keySet().containsAll(key.columns()))
+                    .ifPresent(key -> {
                 List<String> keys = referenced(key, into);
                 link(keys, key.columns().stream().map(split.columns()::get).toList(), old, columns);
                 once.addAll(keys);
-                reasons.add(TableNames.of(other) + ", which came out of " + TableNames.of(now) + ", refers to " + TableNames.of(into));
+                        reasons.add(TableNames.of(other) + ", which came out of " + TableNames.of(now) + ", refers to "
+                                + TableNames.of(into));
             }));
         }
-        boolean linked = back.isPresent() && columns.keySet().containsAll(back.get().columns()) || !once.isEmpty() && columns.keySet().containsAll(once);
-        boolean possible = backwards ? back.map(key -> unique(into, key.columns())).orElse(true) : into.columns().stream().allMatch(column -> columns.containsKey(column.name()) || !needed(column));
+        boolean linked = back.isPresent() && columns.keySet().containsAll(back.get().columns())
+                || !once.isEmpty() && columns.keySet().containsAll(once);
+        boolean possible = backwards ? back.map(key -> unique(into, key.columns())).orElse(true)
+                : into.columns().stream().allMatch(column -> columns.containsKey(column.name()) || !needed(column));
         return !moved.isEmpty() && linked && possible
-                ? Optional.of(new Split(TableNames.of(now), TableNames.of(into), moved, columns, once, reasons)) : Optional.empty();
+                ? Optional.of(new Split(TableNames.of(now), TableNames.of(into), moved, columns, once, reasons))
+                : Optional.empty();
     }
 
-    /** Adds what fills the columns of the new table by which the two belong together, as far as the old table had it. */
+    /**
+     * Adds what fills the columns of the new table by which the two belong together, as far as the old table had it.
+     */
     private void link(List<String> targets, List<String> sources, Table old, Map<String, String> columns) {
         for (int i = 0; i < targets.size() && targets.size() == sources.size(); i++) {
             String source = sources.get(i);
@@ -158,7 +176,9 @@ public final class SplitFinder {
     }
 
     private static Optional<ForeignKey> reference(Table from, Table to) {
-        return from.foreignKeys().stream().filter(key -> TableNames.of(key.referencedNamespace(), key.referencedTable()).equals(TableNames.of(to))).findFirst();
+        return from.foreignKeys().stream().filter(
+                key -> TableNames.of(key.referencedNamespace(), key.referencedTable()).equals(TableNames.of(to)))
+                .findFirst();
     }
 
     private static List<String> referenced(ForeignKey key, Table table) {
@@ -167,7 +187,8 @@ public final class SplitFinder {
 
     private static boolean unique(Table table, List<String> columns) {
         Set<String> wanted = Set.copyOf(columns);
-        return wanted.equals(Set.copyOf(table.keyColumns())) || table.uniqueKeys().stream().anyMatch(key -> wanted.equals(Set.copyOf(key.columns())));
+        return wanted.equals(Set.copyOf(table.keyColumns()))
+                || table.uniqueKeys().stream().anyMatch(key -> wanted.equals(Set.copyOf(key.columns())));
     }
 
     private static boolean fillable(Column column) {

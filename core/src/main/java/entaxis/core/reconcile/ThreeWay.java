@@ -11,7 +11,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * Which side moved since both last agreed: of each difference, whether the agreed state was that of the one side, of the other, or of neither. Linear in the size of the schemas.
+ * Which side moved since both last agreed: of each difference, whether the agreed state was that of the one side, of
+ * the other, or of neither. Linear in the size of the schemas.
  */
 public final class ThreeWay {
     private final Map<String, Difference> movedBefore = new HashMap<>();
@@ -57,7 +58,8 @@ public final class ThreeWay {
         ThreeWay threeWay = new ThreeWay(agreed.isPresent());
         agreed.ifPresent(base -> {
             Schema named = SchemaRenaming.apply(base, pairing, dialect);
-            List<Difference> have = Comparison.of(named, SchemaRenaming.apply(from, pairing, dialect), dialect, RenameMap.NONE).differences();
+            List<Difference> have = Comparison
+                    .of(named, SchemaRenaming.apply(from, pairing, dialect), dialect, RenameMap.NONE).differences();
             List<Difference> wanted = Comparison.of(named, to, dialect, RenameMap.NONE).differences();
             have.forEach(difference -> threeWay.movedBefore.put(difference.key(), difference));
             wanted.forEach(difference -> threeWay.movedWanted.put(difference.key(), difference));
@@ -70,9 +72,12 @@ public final class ThreeWay {
     private void names(Schema base, Schema from, Schema to, Dialect dialect, RenameMap pairing) {
         Set<String> tables = base.tables().stream().map(TableNames::of).collect(Collectors.toSet());
         Map<String, Set<String>> columns = new HashMap<>();
-        base.tables().forEach(table -> columns.put(pairing.table(TableNames.of(table)), table.columns().stream().map(Column::name).collect(Collectors.toSet())));
-        Comparison.of(from, to, dialect, pairing).differences().stream().filter(difference -> difference.aspect() == Aspect.NAME).forEach(difference -> {
-            Set<String> known = difference.part() == SchemaPart.TABLE ? tables : columns.getOrDefault(difference.table(), Set.of());
+        base.tables().forEach(table -> columns.put(pairing.table(TableNames.of(table)),
+                table.columns().stream().map(Column::name).collect(Collectors.toSet())));
+        Comparison.of(from, to, dialect, pairing).differences().stream()
+                .filter(difference -> difference.aspect() == Aspect.NAME).forEach(difference -> {
+                    Set<String> known = difference.part() == SchemaPart.TABLE ? tables
+                            : columns.getOrDefault(difference.table(), Set.of());
             if (!known.contains(difference.from())) {
                 movedBefore.put(difference.key(), difference);
             }
@@ -94,7 +99,9 @@ public final class ThreeWay {
 
     /** A part moved if it changed itself, or came or went as a whole with what it belongs to. */
     private static boolean moved(Map<String, Difference> moves, Difference difference) {
-        return moves.containsKey(difference.key()) || moves.containsKey(difference.part() + "|" + difference.table() + "|" + difference.name() + "|" + Aspect.PRESENCE)
+        return moves.containsKey(difference.key())
+                || moves.containsKey(
+                        difference.part() + "|" + difference.table() + "|" + difference.name() + "|" + Aspect.PRESENCE)
                 || moves.containsKey(SchemaPart.TABLE + "|" + difference.table() + "||" + Aspect.PRESENCE);
     }
 }

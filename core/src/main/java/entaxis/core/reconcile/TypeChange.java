@@ -14,14 +14,22 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
-/** What it takes to change a defined type: some changes an engine makes in place, for others the type is made anew, and with it every type that has it inside. */
+/**
+ * What it takes to change a defined type: some changes an engine makes in place, for others the type is made anew, and
+ * with it every type that has it inside.
+ */
 public final class TypeChange {
     private TypeChange() { }
 
-    /** Whether the engine changes a type where it is: the rules of a domain, and on PostgreSQL the values of an enumeration that keep their order (PostgreSQL manual, ALTER TYPE). */
+    /**
+     * Whether the engine changes a type where it is: the rules of a domain, and on PostgreSQL the values of an
+     * enumeration that keep their order (PostgreSQL manual, ALTER TYPE).
+     */
     public static boolean inPlace(TypeDefinition from, TypeDefinition to, EngineWordingRules words) {
-        boolean rules = from instanceof DomainDefinition one && to instanceof DomainDefinition other && words.type(one.base()).equals(words.type(other.base()));
-        return rules || words.dialect().target() == Target.POSTGRESQL && from instanceof EnumDefinition one && to instanceof EnumDefinition other
+        boolean rules = from instanceof DomainDefinition one && to instanceof DomainDefinition other
+                && words.type(one.base()).equals(words.type(other.base()));
+        return rules || words.dialect().target() == Target.POSTGRESQL && from instanceof EnumDefinition one
+                && to instanceof EnumDefinition other
                 && other.values().stream().filter(one.values()::contains).toList().equals(one.values());
     }
 
@@ -30,7 +38,8 @@ public final class TypeChange {
         return switch (type) {
             case DomainDefinition domain -> named(domain.base()).stream();
             case EnumDefinition enumeration -> Stream.empty();
-            case StructureDefinition structure -> structure.fields().stream().flatMap(field -> named(field.type()).stream());
+            case StructureDefinition structure ->
+                    structure.fields().stream().flatMap(field -> named(field.type()).stream());
         };
     }
 
@@ -42,7 +51,10 @@ public final class TypeChange {
         };
     }
 
-    /** Whether a structured type has another type inside, at whatever depth: no engine turns a value of the old one into one of the new. */
+    /**
+     * Whether a structured type has another type inside, at whatever depth: no engine turns a value of the old one into
+     * one of the new.
+     */
     static boolean inStructure(String name, List<TypeDefinition> types) {
         Set<String> holders = new HashSet<>(Set.of(name));
         boolean more = true;

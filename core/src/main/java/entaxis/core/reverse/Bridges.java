@@ -9,7 +9,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
-/** Finds the tables that stand for a many-to-many: their key is made of the keys of two others, and nothing refers to them (common practice). */
+/**
+ * Finds the tables that stand for a many-to-many: their key is made of the keys of two others, and nothing refers to
+ * them (common practice).
+ */
 public final class Bridges {
     private Bridges() { }
 
@@ -17,7 +20,8 @@ public final class Bridges {
     public static List<String> of(Schema schema) {
         Set<String> referred = new HashSet<>();
         schema.tables().forEach(table -> table.foreignKeys().forEach(key -> referred.add(key.referencedTable())));
-        return schema.tables().stream().filter(table -> !referred.contains(table.name()) && isBridge(table)).map(Table::name).toList();
+        return schema.tables().stream().filter(table -> !referred.contains(table.name()) && isBridge(table))
+                .map(Table::name).toList();
     }
 
     private static boolean isBridge(Table table) {
@@ -28,7 +32,9 @@ public final class Bridges {
         for (ForeignKey key : table.foreignKeys()) {
             columns.addAll(key.columns());
         }
-        return columns.size() == new HashSet<>(columns).size() && new HashSet<>(table.keyColumns()).equals(new HashSet<>(columns)) && columns.stream().allMatch(name ->
+        return columns.size() == new HashSet<>(columns).size()
+                && new HashSet<>(table.keyColumns()).equals(new HashSet<>(columns))
+                && columns.stream().allMatch(name ->
                 table.column(name).filter(Column::required).isPresent());
     }
 }

@@ -8,8 +8,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Groups of nodes with many links among themselves and few to others: greedy modularity, a node at a time and then whole groups as nodes (Blondel, Guillaume, Lambiotte, Lefebvre, “Fast
- * unfolding of communities in large networks”, 2008). Deterministic. Close to linear in the links.
+ * Groups of nodes with many links among themselves and few to others: greedy modularity, a node at a time and then
+ * whole groups as nodes (Blondel, Guillaume, Lambiotte, Lefebvre, “Fast unfolding of communities in large networks”,
+ * 2008). Deterministic. Close to linear in the links.
  */
 final class Communities {
     private static final int PASSES = 20;

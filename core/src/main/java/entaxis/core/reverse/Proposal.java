@@ -7,7 +7,8 @@ import java.util.List;
  *
  * @param reasons what speaks for it, in words
  */
-public record Proposal(String table, String column, String referencedTable, String referencedColumn, List<String> reasons) {
+public record Proposal(String table, String column, String referencedTable, String referencedColumn,
+        List<String> reasons) {
     /** Copies the reasons. */
     public Proposal {
         reasons = List.copyOf(reasons);

@@ -32,7 +32,8 @@ public final class References {
             }
             byName.put(table.name().toLowerCase(Locale.ROOT), table);
             byName.putIfAbsent(Words.singular(table.name().toLowerCase(Locale.ROOT)), table);
-            byKey.computeIfAbsent(table.keyColumns().getFirst().toLowerCase(Locale.ROOT), any -> new ArrayList<>()).add(table);
+            byKey.computeIfAbsent(table.keyColumns().getFirst().toLowerCase(Locale.ROOT), any -> new ArrayList<>())
+                    .add(table);
         }
         List<Proposal> proposals = new ArrayList<>();
         for (Table table : schema.tables()) {
@@ -47,7 +48,8 @@ public final class References {
         return proposals;
     }
 
-    private static Optional<Proposal> proposal(Table table, Column column, Map<String, Table> byName, Map<String, List<Table>> byKey) {
+    private static Optional<Proposal> proposal(Table table, Column column, Map<String, Table> byName,
+            Map<String, List<Table>> byKey) {
         String name = column.name().toLowerCase(Locale.ROOT);
         List<String> reasons = new ArrayList<>();
         Optional<Table> parent = Optional.empty();
@@ -56,9 +58,11 @@ public final class References {
             if (!suffix.isEmpty() && parent.isEmpty()) {
                 String stem = name.substring(0, name.length() - suffix.length());
                 Table named = byName.get(stem);
-                if (named != null && (named.keyColumns().getFirst().equalsIgnoreCase(key) || named.keyColumns().getFirst().equalsIgnoreCase(name))) {
+                if (named != null && (named.keyColumns().getFirst().equalsIgnoreCase(key)
+                        || named.keyColumns().getFirst().equalsIgnoreCase(name))) {
                     parent = Optional.of(named);
-                    reasons.add("it is called after the table " + named.name() + " and its key " + named.keyColumns().getFirst());
+                    reasons.add("it is called after the table " + named.name() + " and its key "
+                            + named.keyColumns().getFirst());
                 }
             }
         }
@@ -75,7 +79,8 @@ public final class References {
             return Optional.empty();
         }
         reasons.add("both are " + column.type().text());
-        boolean indexed = table.indexes().stream().map(TableIndex::columns).anyMatch(columns -> columns.getFirst().name().equals(column.name()));
+        boolean indexed = table.indexes().stream().map(TableIndex::columns)
+                .anyMatch(columns -> columns.getFirst().name().equals(column.name()));
         if (indexed) {
             reasons.add("it has an index");
         }
@@ -85,12 +90,15 @@ public final class References {
     /** The schema with foreign keys for some proposals. */
     public static Schema accepted(Schema schema, List<Proposal> proposals) {
         Map<String, List<ForeignKey>> more = new HashMap<>();
-        proposals.forEach(proposal -> more.computeIfAbsent(proposal.table(), any -> new ArrayList<>()).add(new ForeignKey(Optional.empty(), "", List.of(proposal.column()),
-                proposal.referencedTable(), List.of(proposal.referencedColumn()), ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION)));
+        proposals.forEach(proposal -> more.computeIfAbsent(proposal.table(), any -> new ArrayList<>())
+                .add(new ForeignKey(Optional.empty(), "", List.of(proposal.column()),
+                        proposal.referencedTable(), List.of(proposal.referencedColumn()), ReferentialAction.NO_ACTION,
+                        ReferentialAction.NO_ACTION)));
         return new Schema(schema.types(), schema.sequences(), schema.tables().stream().map(table -> {
             List<ForeignKey> keys = new ArrayList<>(table.foreignKeys());
             keys.addAll(more.getOrDefault(table.name(), List.of()));
-            return new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), table.uniqueKeys(), table.checks(), keys, table.indexes(), table.comment());
+            return new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(),
+                    table.uniqueKeys(), table.checks(), keys, table.indexes(), table.comment());
         }).toList(), schema.programs());
     }
 }

@@ -66,8 +66,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * Turns tables in ISO words into a design (the way back of key migration, FIPS PUB 184): a foreign key becomes a relationship that owns its columns, identifying where they are
- * part of the primary key, with cardinalities from what may be null and what is unique. Linear in the size of the schema.
+ * Turns tables in ISO words into a design (the way back of key migration, FIPS PUB 184): a foreign key becomes a
+ * relationship that owns its columns, identifying where they are part of the primary key, with cardinalities from what
+ * may be null and what is unique. Linear in the size of the schema.
  */
 public final class ReverseEngineering {
     private final Fresh fresh;
@@ -92,21 +93,26 @@ public final class ReverseEngineering {
      * @param bridges names of the tables that become a many-to-many
      * @param fresh   gives the identities of the elements
      */
-    public static ReversedDesign lift(Schema schema, DesignProperties facts, Sheet sheet, Set<String> bridges, Fresh fresh) {
+    public static ReversedDesign lift(Schema schema, DesignProperties facts, Sheet sheet, Set<String> bridges,
+            Fresh fresh) {
         return new ReverseEngineering(fresh, bridges).lifted(schema, facts, sheet);
     }
 
     private ReversedDesign lifted(Schema schema, DesignProperties facts, Sheet sheet) {
         schema.tables().forEach(table -> {
             if (tables.putIfAbsent(table.name(), table) != null) {
-                remarks.add("A second table " + table.name() + (table.namespace().isEmpty() ? "" : " in " + table.namespace()) + " is left out: names of entities are unique.");
+                remarks.add("A second table " + table.name()
+                        + (table.namespace().isEmpty() ? "" : " in " + table.namespace())
+                        + " is left out: names of entities are unique.");
             }
         });
         schema.types().forEach(this::define);
         boolean plain = tables.values().stream().allMatch(table -> SqlName.of(table.name()).equals(table.name())
                 && table.columns().stream().allMatch(column -> SqlName.of(column.name()).equals(column.name())));
-        Naming naming = plain ? Naming.DEFAULT : new Naming(Naming.Grammar.AS_TYPED, Naming.Grammar.AS_TYPED, Naming.Letters.AS_NAMED, "_", "", Map.of());
-        tables.values().stream().filter(table -> !bridges.contains(table.name())).forEach(table -> entities.put(table.name(), new EntityId(fresh.id('e'))));
+        Naming naming = plain ? Naming.DEFAULT : new Naming(Naming.Grammar.AS_TYPED, Naming.Grammar.AS_TYPED,
+                Naming.Letters.AS_NAMED, "_", "", Map.of());
+        tables.values().stream().filter(table -> !bridges.contains(table.name()))
+                .forEach(table -> entities.put(table.name(), new EntityId(fresh.id('e'))));
         List<Relationship> relationships = new ArrayList<>();
         List<Entity> made = new ArrayList<>();
         for (Table table : tables.values()) {
@@ -116,15 +122,19 @@ public final class ReverseEngineering {
                 made.add(entity(table, plain, relationships));
             }
         }
-        DesignProperties named = plain ? facts : new DesignProperties(facts.name(), facts.target(), facts.title(), facts.author(), Optional.of(naming));
-        Design design = Design.empty(named, sheet).withTypes(Elements.of(List.copyOf(types.values()))).withEntities(Elements.of(made)).withRelationships(Elements.of(relationships));
+        DesignProperties named = plain ? facts : new DesignProperties(facts.name(), facts.target(), facts.title(),
+                facts.author(), Optional.of(naming));
+        Design design = Design.empty(named, sheet).withTypes(Elements.of(List.copyOf(types.values())))
+                .withEntities(Elements.of(made)).withRelationships(Elements.of(relationships));
         return new ReversedDesign(columnsNamed(design).withCarried(Elements.of(carried(schema))), remarks);
     }
 
     private List<OpaqueObject> carried(Schema schema) {
         List<OpaqueObject> carried = new ArrayList<>();
-        schema.sequences().forEach(sequence -> carried.add(new OpaqueSequence(new OpaqueId(fresh.id('v')), sequence.namespace(), sequence.name(), sequence.start(), sequence.step())));
-        schema.programs().forEach(program -> carried.add(new OpaqueProgram(new OpaqueId(fresh.id('v')), program.kind(), program.namespace(), program.name(), program.target(), program.text())));
+        schema.sequences().forEach(sequence -> carried.add(new OpaqueSequence(new OpaqueId(fresh.id('v')),
+                sequence.namespace(), sequence.name(), sequence.start(), sequence.step())));
+        schema.programs().forEach(program -> carried.add(new OpaqueProgram(new OpaqueId(fresh.id('v')), program.kind(),
+                program.namespace(), program.name(), program.target(), program.text())));
         return carried;
     }
 
@@ -132,7 +142,8 @@ public final class ReverseEngineering {
 
     private static String entityName(String table, boolean plain) {
         String spaced = table.replace('_', ' ').strip();
-        String pretty = spaced.isEmpty() ? table : spaced.substring(0, 1).toUpperCase(Locale.ROOT) + spaced.substring(1);
+        String pretty =
+                spaced.isEmpty() ? table : spaced.substring(0, 1).toUpperCase(Locale.ROOT) + spaced.substring(1);
         return plain && SqlName.of(pretty).equals(table) ? pretty : table;
     }
 
@@ -141,10 +152,16 @@ public final class ReverseEngineering {
     private void define(TypeDefinition definition) {
         TypeId id = new TypeId(fresh.id('t'));
         types.put(definition.name(), switch (definition) {
-            case DomainDefinition domain -> new Domain(id, domain.name(), type(domain.base(), domain.name()), domain.defaultValue(), domain.check().map(CheckRule::condition), domain.comment());
-            case EnumDefinition enumeration -> new Enumeration(id, enumeration.name(), enumeration.values(), enumeration.comment());
+            case DomainDefinition domain -> new Domain(id, domain.name(), type(domain.base(), domain.name()),
+                    domain.defaultValue(), domain.check().map(CheckRule::condition), domain.comment());
+            case EnumDefinition enumeration ->
+                    new Enumeration(id, enumeration.name(), enumeration.values(), enumeration.comment());
             case StructureDefinition structure -> new Structure(id, structure.name(),
-                    structure.fields().stream().map(field -> new Structure.Field(field.name(), type(field.type(), structure.name() + "_" + field.name()))).toList(), structure.comment());
+                    structure.fields().stream()
+                            .map(field -> new Structure.Field(field.name(),
+                                    type(field.type(), structure.name() + "_" + field.name())))
+                            .toList(),
+                    structure.comment());
         });
     }
 
@@ -154,8 +171,11 @@ public final class ReverseEngineering {
             case UserType(String name) when types.containsKey(name) -> new DesignType(types.get(name).id().value());
             case UserType(String name) -> new SqlType.NativeType(name);
             case EnumType(List<String> values) -> {
-                Optional<NamedType> same = types.values().stream().filter(other -> other instanceof Enumeration listed && listed.values().equals(values)).findFirst();
-                NamedType named = same.orElseGet(() -> new Enumeration(new TypeId(fresh.id('t')), free(place), values, ""));
+                Optional<NamedType> same = types.values().stream()
+                        .filter(other -> other instanceof Enumeration listed && listed.values().equals(values))
+                        .findFirst();
+                NamedType named =
+                        same.orElseGet(() -> new Enumeration(new TypeId(fresh.id('t')), free(place), values, ""));
                 types.put(named.name(), named);
                 yield new DesignType(named.id().value());
             }
@@ -200,28 +220,36 @@ public final class ReverseEngineering {
         List<AlternateKey> alternates = new ArrayList<>();
         for (UniqueKey unique : table.uniqueKeys()) {
             Optional<List<KeyPart>> columns = keyParts(table, unique.columns(), parts, "unique key " + unique.name());
-            boolean ofOneToOne = columns.isPresent() && columns.get().size() == 1 && columns.get().getFirst() instanceof InheritedPart;
+            boolean ofOneToOne = columns.isPresent() && columns.get().size() == 1
+                    && columns.get().getFirst() instanceof InheritedPart;
             if (columns.isPresent() && !ofOneToOne) {
                 alternates.add(new AlternateKey(alternates.size() + 1, columns.get()));
             }
         }
         List<Index> indexes = new ArrayList<>();
         table.indexes().forEach(index -> index(table, index, parts).ifPresent(indexes::add));
-        return new Entity(id, entityName(table.name(), plain), table.comment(), Optional.empty(), members, key, alternates, indexes, checks);
+        return new Entity(id, entityName(table.name(), plain), table.comment(), Optional.empty(), members, key,
+                alternates, indexes, checks);
     }
 
     private Attribute attribute(Column column, AttributeId id, Table table) {
-        return new Attribute(id, column.name(), type(column.type(), table.name() + "_" + column.name()), column.required(), column.defaultValue(), Optional.empty(), "",
+        return new Attribute(id, column.name(), type(column.type(), table.name() + "_" + column.name()),
+                column.required(), column.defaultValue(), Optional.empty(), "",
                 column.identity(), column.numbering(), column.generated(), column.comment());
     }
 
     /** A condition that speaks of one attribute becomes that attribute's own; others stay with the entity. */
     private static Optional<NamedCheck> checked(CheckRule check, Map<String, AttributeId> own, List<Member> members) {
-        Set<String> words = Lexer.tokens(check.condition()).stream().filter(Token::isName).map(token -> token.name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
-        List<AttributeId> spoken = own.entrySet().stream().filter(column -> words.contains(column.getKey().toLowerCase(Locale.ROOT))).map(Map.Entry::getValue).toList();
+        Set<String> words = Lexer.tokens(check.condition()).stream().filter(Token::isName)
+                .map(token -> token.name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+        List<AttributeId> spoken =
+                own.entrySet().stream().filter(column -> words.contains(column.getKey().toLowerCase(Locale.ROOT)))
+                        .map(Map.Entry::getValue).toList();
         for (int i = 0; i < members.size() && spoken.size() == 1; i++) {
-            if (members.get(i) instanceof Attribute attribute && attribute.id().equals(spoken.getFirst()) && attribute.check().isEmpty()) {
-                members.set(i, new Attribute(attribute.id(), attribute.name(), attribute.type(), attribute.required(), attribute.defaultValue(), Optional.of(check.condition()), check.name(),
+            if (members.get(i) instanceof Attribute attribute && attribute.id().equals(spoken.getFirst())
+                    && attribute.check().isEmpty()) {
+                members.set(i, new Attribute(attribute.id(), attribute.name(), attribute.type(), attribute.required(),
+                        attribute.defaultValue(), Optional.of(check.condition()), check.name(),
                         attribute.identity(), attribute.numbering(), attribute.generated(), attribute.meaning()));
                 return Optional.empty();
             }
@@ -230,7 +258,8 @@ public final class ReverseEngineering {
     }
 
     /** Columns as parts of a key: own ones and whole references; none if a reference would be torn apart. */
-    private Optional<List<KeyPart>> keyParts(Table table, List<String> columns, Map<String, KeyPart> parts, String what) {
+    private Optional<List<KeyPart>> keyParts(Table table, List<String> columns, Map<String, KeyPart> parts,
+            String what) {
         List<KeyPart> key = new ArrayList<>();
         Set<String> left = new HashSet<>(columns);
         for (String column : columns) {
@@ -247,7 +276,8 @@ public final class ReverseEngineering {
                 List<String> whole = references.get(id).key().columns();
                 left.removeAll(whole);
                 if (!columns.containsAll(whole)) {
-                    remarks.add(table.name() + ": the " + what + " takes only part of the columns that refer to " + references.get(id).key().referencedTable() + "; it is left out.");
+                    remarks.add(table.name() + ": the " + what + " takes only part of the columns that refer to "
+                            + references.get(id).key().referencedTable() + "; it is left out.");
                     return Optional.empty();
                 }
             }
@@ -257,38 +287,49 @@ public final class ReverseEngineering {
 
     private Optional<Index> index(Table table, TableIndex index, Map<String, KeyPart> parts) {
         if (index.columns().stream().anyMatch(IndexColumn::expression) || index.predicate().isPresent()) {
-            remarks.add(table.name() + ": the index " + index.name() + " is on an expression or on some rows only; designs keep no such indexes, so it is left out.");
+            remarks.add(table.name() + ": the index " + index.name()
+                    + " is on an expression or on some rows only; designs keep no such indexes, so it is left out.");
             return Optional.empty();
         }
         List<String> columns = index.columns().stream().map(IndexColumn::name).toList();
         Map<KeyPart, Boolean> falling = new HashMap<>();
         index.columns().forEach(column -> falling.putIfAbsent(parts.get(column.name()), column.descending()));
         return keyParts(table, columns, parts, "index " + index.name())
-                .map(key -> new Index(index.name(), index.unique(), key.stream().map(part -> new IndexPart(part, falling.getOrDefault(part, false))).toList()));
+                .map(key -> new Index(index.name(), index.unique(),
+                        key.stream().map(part -> new IndexPart(part, falling.getOrDefault(part, false))).toList()));
     }
 
     // relationships
 
     private Optional<Relationship> relationship(Table table, ForeignKey key, Map<String, KeyPart> parts) {
-        Optional<Table> parent = Optional.ofNullable(tables.get(key.referencedTable())).filter(found -> entities.containsKey(found.name()));
+        Optional<Table> parent = Optional.ofNullable(tables.get(key.referencedTable()))
+                .filter(found -> entities.containsKey(found.name()));
         String refused = parent.isEmpty() ? "which is not among the tables"
-                : !new HashSet<>(parent.get().keyColumns()).equals(new HashSet<>(key.referencedColumns())) || parent.get().keyColumns().size() != key.columns().size()
+                : !new HashSet<>(parent.get().keyColumns()).equals(new HashSet<>(key.referencedColumns()))
+                        || parent.get().keyColumns().size() != key.columns().size()
                 ? "by something else than its primary key"
                 : key.columns().stream().anyMatch(parts::containsKey) ? "by columns that refer elsewhere already"
                 : torn(table, key) ? "by columns of which only some are in the primary key" : "";
         if (!refused.isEmpty()) {
-            remarks.add(table.name() + ": " + String.join(", ", key.columns()) + " refers to " + key.referencedTable() + " " + refused + "; the columns stay, the reference is left out.");
+            remarks.add(table.name() + ": " + String.join(", ", key.columns()) + " refers to " + key.referencedTable()
+                    + " " + refused + "; the columns stay, the reference is left out.");
             return Optional.empty();
         }
         RelationshipId id = new RelationshipId(fresh.id('r'));
         references.put(id, new Reference(table, key));
         key.columns().forEach(column -> parts.put(column, new InheritedPart(id)));
-        boolean required = key.columns().stream().allMatch(name -> table.column(name).filter(Column::required).isPresent());
+        boolean required =
+                key.columns().stream().allMatch(name -> table.column(name).filter(Column::required).isPresent());
         Set<String> columns = new HashSet<>(key.columns());
-        boolean unique = columns.equals(new HashSet<>(table.keyColumns())) || table.uniqueKeys().stream().anyMatch(other -> columns.equals(new HashSet<>(other.columns())));
-        End first = End.of(entities.get(parent.get().name()), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS).role(role(table, key, parent.get()));
-        End second = End.of(entities.get(table.name()), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
-        return Optional.of(new Relationship(id, "", first, second, Side.SECOND, key.onDelete(), key.onUpdate(), List.of()));
+        boolean unique = columns.equals(new HashSet<>(table.keyColumns()))
+                || table.uniqueKeys().stream().anyMatch(other -> columns.equals(new HashSet<>(other.columns())));
+        End first =
+                End.of(entities.get(parent.get().name()), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE,
+                        End.HAS).role(role(table, key, parent.get()));
+        End second = End.of(entities.get(table.name()), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE,
+                End.BELONGS_TO);
+        return Optional
+                .of(new Relationship(id, "", first, second, Side.SECOND, key.onDelete(), key.onUpdate(), List.of()));
     }
 
     private static boolean torn(Table table, ForeignKey key) {
@@ -296,7 +337,10 @@ public final class ReverseEngineering {
         return inside != 0 && inside != key.columns().size();
     }
 
-    /** The role that a column's name tells: {@code mother_id} refers to a plant that is the mother (FIPS PUB 184, role names). */
+    /**
+     * The role that a column's name tells: {@code mother_id} refers to a plant that is the mother (FIPS PUB 184, role
+     * names).
+     */
     private static String role(Table table, ForeignKey key, Table parent) {
         if (key.columns().size() != 1) {
             return "";
@@ -305,9 +349,12 @@ public final class ReverseEngineering {
         String parentKey = parent.keyColumns().getFirst();
         String suffix = column.endsWith("_" + parentKey) ? "_" + parentKey : column.endsWith("_id") ? "_id" : "";
         String stem = suffix.isEmpty() ? "" : column.substring(0, column.length() - suffix.length());
-        boolean told = stem.isEmpty() || stem.equalsIgnoreCase(parent.name()) || parent.name().toLowerCase(Locale.ROOT).startsWith(stem.toLowerCase(Locale.ROOT))
+        boolean told = stem.isEmpty() || stem.equalsIgnoreCase(parent.name())
+                || parent.name().toLowerCase(Locale.ROOT).startsWith(stem.toLowerCase(Locale.ROOT))
                 || parentKey.equalsIgnoreCase(column);
-        boolean alone = table.foreignKeys().stream().filter(other -> other.referencedTable().equals(parent.name())).count() == 1 && parent != table;
+        boolean alone =
+                table.foreignKeys().stream().filter(other -> other.referencedTable().equals(parent.name())).count() == 1
+                        && parent != table;
         return told && alone ? "" : stem.replace('_', ' ');
     }
 
@@ -324,7 +371,8 @@ public final class ReverseEngineering {
                 .map(column -> attribute(column, new AttributeId(fresh.id('a')), table)).toList();
         End first = End.of(entities.get(keys.getFirst().referencedTable()), Cardinality.ZERO_OR_MORE, "goes with");
         End second = End.of(entities.get(keys.getLast().referencedTable()), Cardinality.ZERO_OR_MORE, "goes with");
-        return Optional.of(new Relationship(id, entityName(table.name(), plain), first, second, Side.SECOND, keys.getFirst().onDelete(), keys.getFirst().onUpdate(), attributes));
+        return Optional.of(new Relationship(id, entityName(table.name(), plain), first, second, Side.SECOND,
+                keys.getFirst().onDelete(), keys.getFirst().onUpdate(), attributes));
     }
 
     /** Gives the columns that relationships make the names that they had, where others would be derived. */
@@ -339,7 +387,8 @@ public final class ReverseEngineering {
                 Optional<Map<ColumnPath, String>> names = names(derivation, relationship, side, reference.table(), key);
                 if (names.isPresent() && !names.get().isEmpty()) {
                     End end = renamed.end(side).columnNames(names.get());
-                    renamed = side == Side.FIRST ? withEnds(renamed, end, renamed.second()) : withEnds(renamed, renamed.first(), end);
+                    renamed = side == Side.FIRST ? withEnds(renamed, end, renamed.second())
+                            : withEnds(renamed, renamed.first(), end);
                 }
             }
             named = renamed == relationship ? named : named.with(renamed);
@@ -348,22 +397,27 @@ public final class ReverseEngineering {
     }
 
     private static Relationship withEnds(Relationship relationship, End first, End second) {
-        return new Relationship(relationship.id(), relationship.name(), first, second, relationship.childOfOneToOne(), relationship.onDelete(), relationship.onUpdate(), relationship.attributes());
+        return new Relationship(relationship.id(), relationship.name(), first, second, relationship.childOfOneToOne(),
+                relationship.onDelete(), relationship.onUpdate(), relationship.attributes());
     }
 
-    private Optional<Map<ColumnPath, String>> names(Derivation derivation, Relationship relationship, Side side, Table table, ForeignKey key) {
+    private Optional<Map<ColumnPath, String>> names(Derivation derivation, Relationship relationship, Side side,
+            Table table, ForeignKey key) {
         Optional<Table> parent = derivation.table(relationship.end(side).entity());
-        Optional<Table> child = derivation.table(relationship.manyToMany() ? relationship.id() : relationship.end(side == Side.FIRST ? Side.SECOND : Side.FIRST).entity());
+        Optional<Table> child = derivation.table(relationship.manyToMany() ? relationship.id()
+                : relationship.end(side == Side.FIRST ? Side.SECOND : Side.FIRST).entity());
         if (parent.isEmpty() || child.isEmpty()) {
             return Optional.empty();
         }
         Map<ColumnPath, String> names = new HashMap<>();
         for (String keyColumn : parent.get().keyColumns()) {
             ColumnPath path = parent.get().column(keyColumn).flatMap(Column::origin).orElseThrow();
-            int place = key.referencedColumns().indexOf(tables.get(key.referencedTable()).keyColumns().get(parent.get().keyColumns().indexOf(keyColumn)));
+            int place = key.referencedColumns().indexOf(
+                    tables.get(key.referencedTable()).keyColumns().get(parent.get().keyColumns().indexOf(keyColumn)));
             String wanted = key.columns().get(Math.max(0, place));
             ColumnPath migrated = path.over(relationship.id(), side);
-            boolean asDerived = child.get().columns().stream().anyMatch(column -> column.origin().filter(migrated::equals).isPresent() && column.name().equals(wanted));
+            boolean asDerived = child.get().columns().stream().anyMatch(
+                    column -> column.origin().filter(migrated::equals).isPresent() && column.name().equals(wanted));
             if (!asDerived) {
                 names.put(path, wanted);
             }

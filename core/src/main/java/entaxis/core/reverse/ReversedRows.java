@@ -19,7 +19,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
-/** Takes rows that a script put into its tables over as the sample rows of the design that was lifted from it. Linear. */
+/**
+ * Takes rows that a script put into its tables over as the sample rows of the design that was lifted from it. Linear.
+ */
 public final class ReversedRows {
     private static final Pattern TEXT = Pattern.compile("(?s)(?:[NnEe])?'((?:[^']|'')*)'");
 
@@ -43,11 +45,15 @@ public final class ReversedRows {
         return lifted.isEmpty() ? design : design.withRows(Elements.of(lifted));
     }
 
-    /** Whether each required column without a default gets a constant: what an expression gives is not known here, and a row without it would be wrong. */
+    /**
+     * Whether each required column without a default gets a constant: what an expression gives is not known here, and a
+     * row without it would be wrong.
+     */
     private static boolean told(Table table, ReadRow row) {
         for (int i = 0; i < row.columns().size(); i++) {
             String name = row.columns().get(i);
-            boolean needed = table.columns().stream().anyMatch(column -> column.name().equalsIgnoreCase(name) && column.required() && column.defaultValue().isEmpty());
+            boolean needed = table.columns().stream().anyMatch(column -> column.name().equalsIgnoreCase(name)
+                    && column.required() && column.defaultValue().isEmpty());
             if (needed && constant(row.values().get(i)).isEmpty()) {
                 return false;
             }
@@ -59,7 +65,8 @@ public final class ReversedRows {
         Map<ColumnPath, String> values = new HashMap<>();
         for (int i = 0; i < row.columns().size(); i++) {
             String name = row.columns().get(i);
-            Optional<ColumnPath> path = table.columns().stream().filter(column -> column.name().equalsIgnoreCase(name)).findFirst().flatMap(Column::origin);
+            Optional<ColumnPath> path = table.columns().stream().filter(column -> column.name().equalsIgnoreCase(name))
+                    .findFirst().flatMap(Column::origin);
             Optional<String> value = constant(row.values().get(i));
             if (path.isPresent() && value.isPresent()) {
                 values.put(path.get(), value.get());
@@ -79,7 +86,8 @@ public final class ReversedRows {
             // no column can be named in VALUES: it is a text, as MySQL lets it be written
             return Optional.of(sql.substring(1, sql.length() - 1).replace("\"\"", "\""));
         }
-        boolean plain = sql.equalsIgnoreCase("null") || sql.equalsIgnoreCase("true") || sql.equalsIgnoreCase("false") || sql.matches("[+-]?[0-9.]+([eE][+-]?[0-9]+)?");
+        boolean plain = sql.equalsIgnoreCase("null") || sql.equalsIgnoreCase("true") || sql.equalsIgnoreCase("false")
+                || sql.matches("[+-]?[0-9.]+([eE][+-]?[0-9]+)?");
         return plain ? Optional.of(sql.toLowerCase(Locale.ROOT)) : Optional.empty();
     }
 }

@@ -22,8 +22,9 @@ import java.util.Set;
 import java.util.TreeMap;
 
 /**
- * What a design is about: entities that refer to each other more than to others belong to one subject, which is named after the one that most of the rest refers to. Identifying
- * relationships bind twice as much. Close to linear in the relationships.
+ * What a design is about: entities that refer to each other more than to others belong to one subject, which is named
+ * after the one that most of the rest refers to. Identifying relationships bind twice as much. Close to linear in the
+ * relationships.
  */
 public final class Subjects {
     private static final int MAX_COUNT = 48;
@@ -69,9 +70,12 @@ public final class Subjects {
         return new Subjects(design).found();
     }
 
-    /** The design with a subject area for each subject, where it is large enough to need them and has none of its own. */
+    /**
+     * The design with a subject area for each subject, where it is large enough to need them and has none of its own.
+     */
     public static Design assigned(Design design, Fresh fresh) {
-        List<Subject> subjects = design.entities().size() < WORTH_IT || !design.areas().list().isEmpty() ? List.of() : of(design);
+        List<Subject> subjects =
+                design.entities().size() < WORTH_IT || !design.areas().list().isEmpty() ? List.of() : of(design);
         if (subjects.size() < 2) {
             return design;
         }
@@ -83,7 +87,8 @@ public final class Subjects {
             areas.add(area);
             subject.entities().forEach(entity -> chosen.put(entity, area.id()));
         }
-        return design.withAreas(Elements.of(areas)).withEntities(Elements.of(design.entities().stream().map(entity -> entity.in(Optional.of(chosen.get(entity.id())))).toList()));
+        return design.withAreas(Elements.of(areas)).withEntities(Elements.of(
+                design.entities().stream().map(entity -> entity.in(Optional.of(chosen.get(entity.id())))).toList()));
     }
 
     private static String unused(String name, Set<String> taken) {
@@ -103,11 +108,15 @@ public final class Subjects {
         }
         cut(linked, groups);
         List<List<Integer>> joined = joined(groups);
-        joined.sort(Comparator.comparing((List<Integer> group) -> -group.size()).thenComparing(group -> group.getFirst()));
+        joined.sort(
+                Comparator.comparing((List<Integer> group) -> -group.size()).thenComparing(group -> group.getFirst()));
         List<Subject> subjects = new ArrayList<>();
-        joined.forEach(group -> subjects.add(new Subject(entities.get(hub(group)).name(), group.stream().map(node -> entities.get(node).id()).toList())));
+        joined.forEach(group -> subjects.add(new Subject(entities.get(hub(group)).name(),
+                group.stream().map(node -> entities.get(node).id()).toList())));
         if (!loose.isEmpty()) {
-            subjects.add(new Subject(subjects.isEmpty() ? "entities" : LOOSE, loose.stream().sorted(Comparator.comparing(node -> entities.get(node).name())).map(node -> entities.get(node).id()).toList()));
+            subjects.add(new Subject(subjects.isEmpty() ? "entities" : LOOSE,
+                    loose.stream().sorted(Comparator.comparing(node -> entities.get(node).name()))
+                            .map(node -> entities.get(node).id()).toList()));
         }
         return subjects;
     }
@@ -151,7 +160,8 @@ public final class Subjects {
                 graph.neighbours(node).forEach((other, weight) -> towards.merge(home[other], weight, Double::sum));
             }
             int own = i;
-            Optional<Integer> best = towards.entrySet().stream().filter(choice -> choice.getKey() != own && joined.get(choice.getKey()).size() + small.size() <= MAX_COUNT)
+            Optional<Integer> best = towards.entrySet().stream().filter(
+                    choice -> choice.getKey() != own && joined.get(choice.getKey()).size() + small.size() <= MAX_COUNT)
                     .max(Map.Entry.comparingByValue()).map(Map.Entry::getKey);
             if (best.isPresent()) {
                 small.forEach(node -> home[node] = best.get());

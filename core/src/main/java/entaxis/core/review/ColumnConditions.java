@@ -48,17 +48,21 @@ public final class ColumnConditions {
             conditions.add(one.about("value"));
             texts.add(check);
         }));
-        return new ColumnConditions(conditions, texts, conditions.isEmpty() ? Optional.empty() : values(of, own, conditions));
+        return new ColumnConditions(conditions, texts,
+                conditions.isEmpty() ? Optional.empty() : values(of, own, conditions));
     }
 
     private static Optional<String> domain(Reviewed of, Attribute own) {
-        return of.design().definition(own.type()).flatMap(type -> type instanceof Domain domain ? domain.check() : Optional.empty());
+        return of.design().definition(own.type())
+                .flatMap(type -> type instanceof Domain domain ? domain.check() : Optional.empty());
     }
 
     private static Optional<List<SqlValue>> values(Reviewed of, Attribute own, List<Condition> conditions) {
         List<SqlValue> constants = conditions.stream().flatMap(one -> one.constants().stream()).distinct().toList();
-        return of.design().definition(own.type()).filter(Enumeration.class::isInstance).map(Enumeration.class::cast).isPresent()
-                ? Optional.of(((Enumeration) of.design().definition(own.type()).get()).values().stream().<SqlValue>map(SqlValue.Text::new).toList())
+        return of.design().definition(own.type()).filter(Enumeration.class::isInstance).map(Enumeration.class::cast)
+                .isPresent()
+                        ? Optional.of(((Enumeration) of.design().definition(own.type()).get()).values().stream()
+                                .<SqlValue>map(SqlValue.Text::new).toList())
                 : SampleValues.of(of.plain(own.type()), of.dialect().holdsTypes(), constants);
     }
 
@@ -76,7 +80,8 @@ public final class ColumnConditions {
     /** Whether a condition on one attribute refuses no value that the attribute can have, none left out. */
     public static boolean alwaysMet(Reviewed of, Entity entity, Attribute own, String check) {
         String column = of.column(entity.id(), own).name().toLowerCase(Locale.ROOT);
-        Optional<Condition> condition = of.condition(check).filter(one -> one.names().equals(Set.of(column))).map(one -> one.about(column));
+        Optional<Condition> condition =
+                of.condition(check).filter(one -> one.names().equals(Set.of(column))).map(one -> one.about(column));
         Optional<List<SqlValue>> values = condition.flatMap(one -> values(of, own, List.of(one)));
         if (values.isEmpty() || values.get().isEmpty()) {
             return false;
@@ -85,13 +90,17 @@ public final class ColumnConditions {
         if (!own.required()) {
             all.add(SqlValue.MISSING);
         }
-        return all.stream().map(value -> condition.get().truth(any -> value)).allMatch(truth -> truth == Truth.TRUE || truth == Truth.UNKNOWN);
+        return all.stream().map(value -> condition.get().truth(any -> value))
+                .allMatch(truth -> truth == Truth.TRUE || truth == Truth.UNKNOWN);
     }
 
     /** The condition of a table or domain that refuses a value of an attribute, given the others. */
-    static Optional<String> broken(Reviewed of, Attribute own, List<CheckRule> checks, Function<String, SqlValue> values, SqlValue value) {
-        Optional<String> ofDomain = domain(of, own).filter(check -> of.condition(check).filter(one -> one.truth(any -> value) == Truth.FALSE).isPresent());
+    static Optional<String> broken(Reviewed of, Attribute own, List<CheckRule> checks,
+            Function<String, SqlValue> values, SqlValue value) {
+        Optional<String> ofDomain = domain(of, own)
+                .filter(check -> of.condition(check).filter(one -> one.truth(any -> value) == Truth.FALSE).isPresent());
         return ofDomain.or(() -> checks.stream().map(CheckRule::condition)
-                .filter(check -> of.condition(check).filter(one -> one.truth(values) == Truth.FALSE).isPresent()).findFirst());
+                .filter(check -> of.condition(check).filter(one -> one.truth(values) == Truth.FALSE).isPresent())
+                .findFirst());
     }
 }

@@ -17,7 +17,8 @@ import java.util.stream.Stream;
  * @param evidence what shows it, line by line
  * @param remedies ways to set it right; none where only the designer can know
  */
-public record Finding(String rule, Level level, List<About> about, String sentence, List<String> evidence, List<Remedy> remedies) {
+public record Finding(String rule, Level level, List<About> about, String sentence, List<String> evidence,
+        List<Remedy> remedies) {
     /** Copies the lists. */
     public Finding {
         about = List.copyOf(about);
@@ -27,7 +28,9 @@ public record Finding(String rule, Level level, List<About> about, String senten
 
     /** Tells it from others: its rule and the elements. */
     public String key() {
-        return rule + about.stream().map(one -> " " + one.kind().name().toLowerCase(Locale.ROOT) + " " + one.id() + " " + one.name()).collect(Collectors.joining());
+        return rule + about.stream()
+                .map(one -> " " + one.kind().name().toLowerCase(Locale.ROOT) + " " + one.id() + " " + one.name())
+                .collect(Collectors.joining());
     }
 
     /** By what a decision about it is kept. */
@@ -46,7 +49,8 @@ public record Finding(String rule, Level level, List<About> about, String senten
 
     /** The same with one more line of evidence. */
     Finding with(String line) {
-        return new Finding(rule, level, about, sentence, Stream.concat(Stream.of(line), evidence.stream()).toList(), remedies);
+        return new Finding(rule, level, about, sentence, Stream.concat(Stream.of(line), evidence.stream()).toList(),
+                remedies);
     }
 
     /** The same at another level. */

@@ -6,8 +6,8 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 
 /**
- * A rule about the whole design that needs to know little of each entity: that is gathered once and kept while the entity
- * and its surroundings stay, as for an {@link EntityRule}; the conclusion is drawn each time.
+ * A rule about the whole design that needs to know little of each entity: that is gathered once and kept while the
+ * entity and its surroundings stay, as for an {@link EntityRule}; the conclusion is drawn each time.
  *
  * @param <F> what it needs to know of an entity
  */
@@ -18,7 +18,10 @@ public interface GatheringRule<F> extends Rule {
     /** Tells the findings, from what was gathered, in the order of the entities. */
     void conclude(Stream<F> gathered, Reviewed of, Consumer<Finding> found);
 
-    /** Whether the conclusion follows from what was gathered, the types of the design and the engine alone, so that it stays while these do. */
+    /**
+     * Whether the conclusion follows from what was gathered, the types of the design and the engine alone, so that it
+     * stays while these do.
+     */
     default boolean fromGatheredAlone() {
         return true;
     }

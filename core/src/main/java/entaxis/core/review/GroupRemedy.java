@@ -12,8 +12,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * The first remedies of all findings of one rule as a single edit. They are carried out in rounds: what touches an element
- * that was touched before in the same round waits for the next one, when it is judged again.
+ * The first remedies of all findings of one rule as a single edit. They are carried out in rounds: what touches an
+ * element that was touched before in the same round waits for the next one, when it is judged again.
  *
  * @param change  the whole as one step
  * @param settled how many findings it ends
@@ -40,7 +40,8 @@ public record GroupRemedy(Change change, long settled) {
             review = after;
         }
         long settled = before - findings(review, rule).size();
-        return now == design || settled <= 0 ? Optional.empty() : Optional.of(new GroupRemedy(Patch.between(design, now), settled));
+        return now == design || settled <= 0 ? Optional.empty()
+                : Optional.of(new GroupRemedy(Patch.between(design, now), settled));
     }
 
     private static List<Finding> findings(Review review, String rule) {

@@ -26,7 +26,8 @@ public enum Level {
 
     /** The level of a word, in whatever case. */
     public static Optional<Level> of(String word) {
-        return Arrays.stream(values()).filter(level -> level.word.equals(word.strip().toLowerCase(Locale.ROOT))).findFirst();
+        return Arrays.stream(values()).filter(level -> level.word.equals(word.strip().toLowerCase(Locale.ROOT)))
+                .findFirst();
     }
 
     /** Whether it is as grave as another, or graver. */

@@ -16,8 +16,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * All that the rules find in a design. After an edit only entities that it touched are judged again by rules that look at one entity; rules that look at the
- * whole design always run.
+ * All that the rules find in a design. After an edit only entities that it touched are judged again by rules that look
+ * at one entity; rules that look at the whole design always run.
  */
 public final class Review {
     /**
@@ -35,12 +35,15 @@ public final class Review {
 
     private record Concluded(List<Object> gathered, List<Finding> findings) { }
 
-    private static final List<EntityRule> ABOUT_ONE = Rules.ALL.stream().filter(EntityRule.class::isInstance).map(EntityRule.class::cast).toList();
+    private static final List<EntityRule> ABOUT_ONE =
+            Rules.ALL.stream().filter(EntityRule.class::isInstance).map(EntityRule.class::cast).toList();
     private static final List<GatheringRule<?>> GATHERING =
-            Rules.ALL.stream().filter(GatheringRule.class::isInstance).<GatheringRule<?>>map(rule -> (GatheringRule<?>) rule).toList();
+            Rules.ALL.stream().filter(GatheringRule.class::isInstance)
+                    .<GatheringRule<?>>map(rule -> (GatheringRule<?>) rule).toList();
     private static final List<Rule> ABOUT_NAMES = Rules.ALL.stream().filter(NamesRule.class::isInstance).toList();
     private static final List<Rule> ABOUT_ALL =
-            Rules.ALL.stream().filter(rule -> !(rule instanceof EntityRule || rule instanceof NamesRule || rule instanceof GatheringRule<?>)).toList();
+            Rules.ALL.stream().filter(rule -> !(rule instanceof EntityRule || rule instanceof NamesRule
+                    || rule instanceof GatheringRule<?>)).toList();
 
     /** So many entities are judged one by one; more are shared among the processors. */
     private static final int SMALL_SIZE = 64;
@@ -52,7 +55,8 @@ public final class Review {
     private final List<Finding> findings;
     private final List<Accepted> accepted;
 
-    private Review(Optional<Reviewed> reviewed, Map<EntityId, Judged> byEntity, NamesJudged byNames, List<Concluded> concluded, List<Finding> findings, List<Accepted> accepted) {
+    private Review(Optional<Reviewed> reviewed, Map<EntityId, Judged> byEntity, NamesJudged byNames,
+            List<Concluded> concluded, List<Finding> findings, List<Accepted> accepted) {
         this.reviewed = reviewed;
         this.concluded = concluded;
         this.accepted = List.copyOf(accepted);
@@ -63,14 +67,19 @@ public final class Review {
 
     /** Reviews a design by all rules. */
     public static Review of(Reviewed design, Policy policy) {
-        return after(new Review(Optional.empty(), Map.of(), new NamesJudged(List.of(), List.of()), List.of(), List.of(), List.of()), design, policy);
+        return after(new Review(Optional.empty(), Map.of(), new NamesJudged(List.of(), List.of()), List.of(), List.of(),
+                List.of()), design, policy);
     }
 
     /** Reviews a design of which an earlier state was reviewed. The policy is to be the same. */
     public static Review after(Review before, Reviewed design, Policy policy) {
         List<Entity> entities = design.design().entities().list();
-        Set<EntityId> touched = before.reviewed.map(old -> Touched.between(old, design)).orElseGet(() -> entities.stream().map(Entity::id).collect(Collectors.toSet()));
-        Map<EntityId, Judged> anew = judged(entities.stream().filter(entity -> touched.contains(entity.id()) || !before.byEntity.containsKey(entity.id())).toList(), design);
+        Set<EntityId> touched = before.reviewed.map(old -> Touched.between(old, design))
+                .orElseGet(() -> entities.stream().map(Entity::id).collect(Collectors.toSet()));
+        Map<EntityId,
+                Judged> anew = judged(entities.stream()
+                        .filter(entity -> touched.contains(entity.id()) || !before.byEntity.containsKey(entity.id()))
+                        .toList(), design);
         Map<EntityId, Judged> judged = HashMap.newHashMap(entities.size());
         List<Judged> inOrder = new ArrayList<>(entities.size());
         List<List<Finding>> all = new ArrayList<>(entities.size());
@@ -84,7 +93,8 @@ public final class Review {
         all.add(byNames.findings());
         List<Concluded> concluded = new ArrayList<>();
         for (int rule = 0; rule < GATHERING.size(); rule++) {
-            Optional<Concluded> old = before.concluded.isEmpty() ? Optional.empty() : Optional.of(before.concluded.get(rule));
+            Optional<Concluded> old =
+                    before.concluded.isEmpty() ? Optional.empty() : Optional.of(before.concluded.get(rule));
             concluded.add(conclude(GATHERING.get(rule), rule, inOrder, design, old));
             all.add(concluded.getLast().findings());
         }
@@ -102,7 +112,8 @@ public final class Review {
     }
 
     /** Findings as the policy has them, gravest first, without those that the designers live with. */
-    private static List<Finding> weighed(List<List<Finding>> all, Design design, Policy policy, Consumer<Accepted> accepted) {
+    private static List<Finding> weighed(List<List<Finding>> all, Design design, Policy policy,
+            Consumer<Accepted> accepted) {
         Map<Level, List<Finding>> byLevel = new EnumMap<>(Level.class);
         for (Level level : Level.values()) {
             byLevel.put(level, new ArrayList<>());
@@ -112,7 +123,8 @@ public final class Review {
             if (plain) {
                 byLevel.get(finding.level()).add(finding);
             } else {
-                policy.applied(finding).flatMap(one -> open(one, design, accepted)).ifPresent(one -> byLevel.get(one.level()).add(one));
+                policy.applied(finding).flatMap(one -> open(one, design, accepted))
+                        .ifPresent(one -> byLevel.get(one.level()).add(one));
             }
         }));
         return byLevel.values().stream().flatMap(List::stream).toList();
@@ -124,16 +136,19 @@ public final class Review {
             accepted.accept(new Accepted(finding, decided.get().reason()));
             return Optional.empty();
         }
-        return Optional.of(decided.map(one -> finding.with("This was lived with" + (one.reason().isBlank() ? "" : " (“" + one.reason() + "”)")
+        return Optional.of(decided.map(
+                one -> finding.with("This was lived with" + (one.reason().isBlank() ? "" : " (“" + one.reason() + "”)")
                 + "; what it rests on has changed since.")).orElse(finding));
     }
 
     private static Optional<AcceptedFinding> accepted(Design design, Finding finding) {
-        return design.decisions().size() == 0 ? Optional.empty() : design.decisions().find(finding.decision()).map(AcceptedFinding.class::cast);
+        return design.decisions().size() == 0 ? Optional.empty()
+                : design.decisions().find(finding.decision()).map(AcceptedFinding.class::cast);
     }
 
     @SuppressWarnings("unchecked") // what a rule is given is what it gathered
-    private static <F> Concluded conclude(GatheringRule<F> rule, int at, List<Judged> judged, Reviewed design, Optional<Concluded> before) {
+    private static <F> Concluded conclude(GatheringRule<F> rule, int at, List<Judged> judged, Reviewed design,
+            Optional<Concluded> before) {
         List<Object> gathered = new ArrayList<>(judged.size() + 2);
         judged.forEach(one -> gathered.add(one.gathered().get(at)));
         gathered.add(design.dialect().target());
@@ -142,7 +157,8 @@ public final class Review {
             return new Concluded(gathered, before.get().findings());
         }
         List<Finding> found = new ArrayList<>();
-        rule.conclude(judged.stream().flatMap(one -> ((Optional<F>) one.gathered().get(at)).stream()), design, found::add);
+        rule.conclude(judged.stream().flatMap(one -> ((Optional<F>) one.gathered().get(at)).stream()), design,
+                found::add);
         return new Concluded(gathered, List.copyOf(found));
     }
 

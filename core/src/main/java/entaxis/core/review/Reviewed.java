@@ -26,7 +26,9 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 
-/** A design under review, with what follows from it and what rules ask of it again and again; several threads may ask. */
+/**
+ * A design under review, with what follows from it and what rules ask of it again and again; several threads may ask.
+ */
 public final class Reviewed {
     private final Design design;
     private final Derivation derivation;
@@ -82,7 +84,8 @@ public final class Reviewed {
 
     /** The relationships whose first end is at an entity, so that each is told once. */
     public List<Relationship> begun(EntityId entity) {
-        return relationships(entity).stream().filter(relationship -> relationship.first().entity().equals(entity)).toList();
+        return relationships(entity).stream().filter(relationship -> relationship.first().entity().equals(entity))
+                .toList();
     }
 
     /** A condition that is written in SQL, read once; nothing if it is not understood. */
@@ -92,7 +95,8 @@ public final class Reviewed {
 
     /** The relationships in which an entity's table refers to others. */
     public List<Relationship> references(EntityId child) {
-        return relationships(child).stream().filter(relationship -> relationship.childEntity().equals(Optional.of(child))).toList();
+        return relationships(child).stream()
+                .filter(relationship -> relationship.childEntity().equals(Optional.of(child))).toList();
     }
 
     /** The sample rows of an entity or many-to-many. */
@@ -103,7 +107,8 @@ public final class Reviewed {
     /** The column of an own attribute. */
     public Column column(EntityId entity, Attribute attribute) {
         for (Column column : table(entity).columns()) {
-            if (column.origin().isPresent() && column.origin().get().attribute().equals(attribute.id()) && !column.origin().get().migrated()) {
+            if (column.origin().isPresent() && column.origin().get().attribute().equals(attribute.id())
+                    && !column.origin().get().migrated()) {
                 return column;
             }
         }
@@ -114,7 +119,10 @@ public final class Reviewed {
     public List<Column> columns(Relationship reference) {
         RelationshipId id = reference.id();
         return table(reference.childEntity().orElseThrow()).columns().stream()
-                .filter(column -> column.origin().filter(path -> path.migrated() && path.hops().getFirst().relationship().equals(id)).isPresent()).toList();
+                .filter(column -> column.origin()
+                        .filter(path -> path.migrated() && path.hops().getFirst().relationship().equals(id))
+                        .isPresent())
+                .toList();
     }
 
     /** A type without the domain that may be around it. */
@@ -134,13 +142,15 @@ public final class Reviewed {
 
     /** An attribute, as findings are about it. */
     public About about(Entity entity, Attribute attribute) {
-        return new About(About.Kind.ATTRIBUTE, entity.id().value(), table(entity.id()).name() + "." + column(entity.id(), attribute).name());
+        return new About(About.Kind.ATTRIBUTE, entity.id().value(),
+                table(entity.id()).name() + "." + column(entity.id(), attribute).name());
     }
 
     /** A relationship, as findings are about it: its tables with the verb phrase between them. */
     public About about(Relationship relationship) {
         Side reader = relationship.parent().orElse(Side.FIRST);
-        return new About(About.Kind.RELATIONSHIP, relationship.id().value(), table(relationship.end(reader).entity()).name() + " " + relationship.end(reader).verb() + " "
+        return new About(About.Kind.RELATIONSHIP, relationship.id().value(),
+                table(relationship.end(reader).entity()).name() + " " + relationship.end(reader).verb() + " "
                 + table(relationship.end(reader.other()).entity()).name());
     }
 
@@ -168,11 +178,15 @@ public final class Reviewed {
         return known;
     }
 
-    /** A text for an identity that is not in use; the same for the same design and seed, so that a review stays a pure function. */
+    /**
+     * A text for an identity that is not in use; the same for the same design and seed, so that a review stays a pure
+     * function.
+     */
     public String unused(char kind, String seed) {
         for (int number = 0;; number++) {
             String id = kind + seed.replaceAll("[^0-9a-z]", "") + (number == 0 ? "" : "x" + number);
-            boolean taken = kind == 'a' ? attributes().containsKey(new AttributeId(id)) : kind == 'r' && design.relationships().contains(new RelationshipId(id));
+            boolean taken = kind == 'a' ? attributes().containsKey(new AttributeId(id))
+                    : kind == 'r' && design.relationships().contains(new RelationshipId(id));
             if (!taken) {
                 return id;
             }

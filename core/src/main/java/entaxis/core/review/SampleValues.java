@@ -47,19 +47,24 @@ final class SampleValues {
                 int bits = integer.size().bytes() * 8;
                 BigDecimal most = BigDecimal.TWO.pow(integer.unsigned() ? bits : bits - 1).subtract(BigDecimal.ONE);
                 BigDecimal least = integer.unsigned() ? BigDecimal.ZERO : most.negate().subtract(BigDecimal.ONE);
-                yield numbers(constants).map(all -> stepped(all, BigDecimal.ONE, holdsTypes ? Optional.of(new Bounds(least, most)) : Optional.empty()))
+                yield numbers(constants)
+                        .map(all -> stepped(all, BigDecimal.ONE,
+                                holdsTypes ? Optional.of(new Bounds(least, most)) : Optional.empty()))
                         .map(all -> values(all, Numeric::new));
             }
             case DecimalType(OptionalInt precision, OptionalInt scale) when precision.isPresent() && holdsTypes -> {
                 BigDecimal step = BigDecimal.ONE.movePointLeft(scale.orElse(0));
                 BigDecimal most = BigDecimal.ONE.movePointRight(precision.getAsInt() - scale.orElse(0)).subtract(step);
-                yield numbers(constants).map(all -> stepped(all, step, Optional.of(new Bounds(most.negate(), most)))).map(all -> values(all, Numeric::new));
+                yield numbers(constants).map(all -> stepped(all, step, Optional.of(new Bounds(most.negate(), most))))
+                        .map(all -> values(all, Numeric::new));
             }
             case DecimalType any -> numbers(constants).map(all -> values(between(all), Numeric::new));
             case FloatType any -> numbers(constants).map(all -> values(between(all), Numeric::new));
-            case DateType any -> moments(constants).map(all -> values(holdsTypes ? stepped(all, DAY, Optional.empty()) : between(all), Moment::new));
+            case DateType any -> moments(constants)
+                    .map(all -> values(holdsTypes ? stepped(all, DAY, Optional.empty()) : between(all), Moment::new));
             case TimestampType any -> moments(constants).map(all -> values(between(all), Moment::new));
-            case BooleanType any -> constants.stream().allMatch(one -> one instanceof Flag || one.equals(SqlValue.MISSING))
+            case BooleanType any ->
+                    constants.stream().allMatch(one -> one instanceof Flag || one.equals(SqlValue.MISSING))
                     ? Optional.of(List.of(new Flag(true), new Flag(false))) : Optional.empty();
             case EnumType(List<String> listed) -> Optional.of(listed.stream().<SqlValue>map(Text::new).toList());
             case CharacterType any -> texts(constants);
@@ -97,7 +102,8 @@ final class SampleValues {
         TreeSet<BigDecimal> all = new TreeSet<>();
         for (SqlValue constant : constants) {
             switch (constant) {
-                case Text(String text) when SqlValue.moment(text) instanceof Moment(BigDecimal seconds) -> all.add(seconds);
+                case Text(String text) when SqlValue.moment(text) instanceof Moment(BigDecimal seconds) ->
+                        all.add(seconds);
                 case SqlValue.Missing none -> { }
                 default -> {
                     return Optional.empty();
@@ -108,7 +114,8 @@ final class SampleValues {
     }
 
     /** Values of a fixed step: each constant, or those of the step next to it, and their neighbours on both sides. */
-    private static TreeSet<BigDecimal> stepped(TreeSet<BigDecimal> constants, BigDecimal step, Optional<Bounds> bounds) {
+    private static TreeSet<BigDecimal> stepped(TreeSet<BigDecimal> constants, BigDecimal step,
+            Optional<Bounds> bounds) {
         TreeSet<BigDecimal> all = new TreeSet<>(List.of(BigDecimal.ZERO));
         bounds.ifPresent(both -> all.addAll(List.of(both.least(), both.most())));
         for (BigDecimal constant : constants) {
@@ -120,7 +127,9 @@ final class SampleValues {
         return all;
     }
 
-    /** Values that are as dense as may be: each constant, one between each two neighbours, one below and one above all. */
+    /**
+     * Values that are as dense as may be: each constant, one between each two neighbours, one below and one above all.
+     */
     private static TreeSet<BigDecimal> between(TreeSet<BigDecimal> constants) {
         TreeSet<BigDecimal> all = new TreeSet<>(constants);
         if (constants.isEmpty()) {

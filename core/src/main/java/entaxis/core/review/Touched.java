@@ -21,7 +21,10 @@ final class Touched {
         this.now = now;
     }
 
-    /** The entities whose own facts or surroundings are no longer the very same. Linear in the design; elements are compared by identity. */
+    /**
+     * The entities whose own facts or surroundings are no longer the very same. Linear in the design; elements are
+     * compared by identity.
+     */
     static Set<EntityId> between(Reviewed before, Reviewed now) {
         Design design = now.design();
         if (before.design().types() != design.types() || before.dialect().target() != now.dialect().target()) {
@@ -37,7 +40,8 @@ final class Touched {
 
     private void entities() {
         now.design().entities().forEach(entity -> {
-            boolean same = before.design().entities().find(entity.id()).filter(old -> old == entity).isPresent() && before.table(entity.id()) == now.table(entity.id());
+            boolean same = before.design().entities().find(entity.id()).filter(old -> old == entity).isPresent()
+                    && before.table(entity.id()) == now.table(entity.id());
             if (!same) {
                 changed.add(entity.id());
             }
@@ -92,7 +96,8 @@ final class Touched {
     private void dependencies() {
         if (before.design().dependencies() != now.design().dependencies()) {
             now.design().entities().forEach(entity -> {
-                if (!before.design().dependencies().find(entity.id()).equals(now.design().dependencies().find(entity.id()))) {
+                if (!before.design().dependencies().find(entity.id())
+                        .equals(now.design().dependencies().find(entity.id()))) {
                     changed.add(entity.id());
                 }
             });

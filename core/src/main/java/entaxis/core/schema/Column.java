@@ -17,18 +17,22 @@ import java.util.Optional;
  * @param details      what only some columns have
  * @param comment      what it says; may be empty
  */
-public record Column(Optional<ColumnPath> origin, String name, SqlType type, boolean required, Optional<String> defaultValue, Identity identity,
+public record Column(Optional<ColumnPath> origin, String name, SqlType type, boolean required,
+        Optional<String> defaultValue, Identity identity,
         Optional<Numbering> numbering, Optional<String> generated, ColumnDetails details, String comment) {
 
     /** A column with nothing out of the ordinary. */
-    public Column(Optional<ColumnPath> origin, String name, SqlType type, boolean required, Optional<String> defaultValue, Identity identity,
+    public Column(Optional<ColumnPath> origin, String name, SqlType type, boolean required,
+            Optional<String> defaultValue, Identity identity,
             Optional<Numbering> numbering, Optional<String> generated, String comment) {
         this(origin, name, type, required, defaultValue, identity, numbering, generated, ColumnDetails.NONE, comment);
     }
 
     /** A column that is not computed. */
-    public Column(Optional<ColumnPath> origin, String name, SqlType type, boolean required, Optional<String> defaultValue, Identity identity, String comment) {
-        this(origin, name, type, required, defaultValue, identity, Optional.empty(), Optional.empty(), ColumnDetails.NONE, comment);
+    public Column(Optional<ColumnPath> origin, String name, SqlType type, boolean required,
+            Optional<String> defaultValue, Identity identity, String comment) {
+        this(origin, name, type, required, defaultValue, identity, Optional.empty(), Optional.empty(),
+                ColumnDetails.NONE, comment);
     }
 
     /** Whether a relationship brought it here. */
@@ -38,7 +42,8 @@ public record Column(Optional<ColumnPath> origin, String name, SqlType type, boo
 
     /** This column with another type. */
     public Column withType(SqlType newType) {
-        return new Column(origin, name, newType, required, defaultValue, identity, numbering, generated, details, comment);
+        return new Column(origin, name, newType, required, defaultValue, identity, numbering, generated, details,
+                comment);
     }
 
     /** This column with another default. */
@@ -48,31 +53,37 @@ public record Column(Optional<ColumnPath> origin, String name, SqlType type, boo
 
     /** This column with other automatic numbers. */
     public Column withIdentity(Identity newIdentity, Optional<Numbering> newNumbering) {
-        return new Column(origin, name, type, required, defaultValue, newIdentity, newNumbering, generated, details, comment);
+        return new Column(origin, name, type, required, defaultValue, newIdentity, newNumbering, generated, details,
+                comment);
     }
 
     /** This column computed from another expression. */
     public Column withGenerated(Optional<String> newGenerated) {
-        return new Column(origin, name, type, required, defaultValue, identity, numbering, newGenerated, details, comment);
+        return new Column(origin, name, type, required, defaultValue, identity, numbering, newGenerated, details,
+                comment);
     }
 
     /** This column with other details. */
     public Column with(ColumnDetails newDetails) {
-        return new Column(origin, name, type, required, defaultValue, identity, numbering, generated, newDetails, comment);
+        return new Column(origin, name, type, required, defaultValue, identity, numbering, generated, newDetails,
+                comment);
     }
 
     /** This column under another name. */
     public Column named(String newName) {
-        return new Column(origin, newName, type, required, defaultValue, identity, numbering, generated, details, comment);
+        return new Column(origin, newName, type, required, defaultValue, identity, numbering, generated, details,
+                comment);
     }
 
     /** This column, refusing null or not. */
     public Column withRequired(boolean newRequired) {
-        return new Column(origin, name, type, newRequired, defaultValue, identity, numbering, generated, details, comment);
+        return new Column(origin, name, type, newRequired, defaultValue, identity, numbering, generated, details,
+                comment);
     }
 
     /** This column with another comment. */
     public Column withComment(String newComment) {
-        return new Column(origin, name, type, required, defaultValue, identity, numbering, generated, details, newComment);
+        return new Column(origin, name, type, required, defaultValue, identity, numbering, generated, details,
+                newComment);
     }
 }

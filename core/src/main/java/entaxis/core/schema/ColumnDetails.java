@@ -6,7 +6,8 @@ import java.util.Optional;
  * What only some columns have.
  *
  * @param virtual   whether a computed column is computed at each reading rather than stored
- * @param onUpdate  SQL expression that it takes when a row is changed (MySQL manual, “Automatic Initialization and Updating for TIMESTAMP and DATETIME”)
+ * @param onUpdate  SQL expression that it takes when a row is changed (MySQL manual, “Automatic Initialization and
+ *                  Updating for TIMESTAMP and DATETIME”)
  * @param collation the order that its texts are compared in, as the engine names it
  */
 public record ColumnDetails(boolean virtual, Optional<String> onUpdate, Optional<String> collation) {

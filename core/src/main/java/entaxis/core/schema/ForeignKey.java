@@ -14,7 +14,8 @@ import java.util.Optional;
  * @param referencedNamespace the schema of the referenced table, where it was named
  * @param referencedColumns   the columns of the referenced key, in the same order
  */
-public record ForeignKey(Optional<RelationshipId> origin, String name, List<String> columns, String referencedNamespace, String referencedTable,
+public record ForeignKey(Optional<RelationshipId> origin, String name, List<String> columns, String referencedNamespace,
+        String referencedTable,
         List<String> referencedColumns, ReferentialAction onDelete, ReferentialAction onUpdate, Deferral deferral) {
     /** Copies the columns. */
     public ForeignKey {
@@ -23,23 +24,28 @@ public record ForeignKey(Optional<RelationshipId> origin, String name, List<Stri
     }
 
     /** A constraint on a table of the same schema, checked after each statement. */
-    public ForeignKey(Optional<RelationshipId> origin, String name, List<String> columns, String referencedTable, List<String> referencedColumns,
+    public ForeignKey(Optional<RelationshipId> origin, String name, List<String> columns, String referencedTable,
+            List<String> referencedColumns,
             ReferentialAction onDelete, ReferentialAction onUpdate) {
-        this(origin, name, columns, "", referencedTable, referencedColumns, onDelete, onUpdate, Deferral.NOT_DEFERRABLE);
+        this(origin, name, columns, "", referencedTable, referencedColumns, onDelete, onUpdate,
+                Deferral.NOT_DEFERRABLE);
     }
 
     /** This constraint with other actions. */
     public ForeignKey withActions(ReferentialAction newOnDelete, ReferentialAction newOnUpdate) {
-        return new ForeignKey(origin, name, columns, referencedNamespace, referencedTable, referencedColumns, newOnDelete, newOnUpdate, deferral);
+        return new ForeignKey(origin, name, columns, referencedNamespace, referencedTable, referencedColumns,
+                newOnDelete, newOnUpdate, deferral);
     }
 
     /** This constraint, checked at another time. */
     public ForeignKey with(Deferral newDeferral) {
-        return new ForeignKey(origin, name, columns, referencedNamespace, referencedTable, referencedColumns, onDelete, onUpdate, newDeferral);
+        return new ForeignKey(origin, name, columns, referencedNamespace, referencedTable, referencedColumns, onDelete,
+                onUpdate, newDeferral);
     }
 
     /** This constraint under another name. */
     public ForeignKey named(String newName) {
-        return new ForeignKey(origin, newName, columns, referencedNamespace, referencedTable, referencedColumns, onDelete, onUpdate, deferral);
+        return new ForeignKey(origin, newName, columns, referencedNamespace, referencedTable, referencedColumns,
+                onDelete, onUpdate, deferral);
     }
 }

@@ -11,7 +11,8 @@ import java.util.Optional;
  * @param namespace the schema that it was put into, where one was named
  * @param comment   what one row is; may be empty
  */
-public record Table(Optional<OwnerId> origin, String namespace, String name, List<Column> columns, Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys,
+public record Table(Optional<OwnerId> origin, String namespace, String name, List<Column> columns,
+        Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys,
         List<CheckRule> checks, List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment) {
 
     /** Copies the lists. */
@@ -24,13 +25,15 @@ public record Table(Optional<OwnerId> origin, String namespace, String name, Lis
     }
 
     /** A table without indexes beside those of its keys. */
-    public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys, List<CheckRule> checks,
+    public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey,
+            List<UniqueKey> uniqueKeys, List<CheckRule> checks,
             List<ForeignKey> foreignKeys, String comment) {
         this(origin, "", name, columns, primaryKey, uniqueKeys, checks, foreignKeys, List.of(), comment);
     }
 
     /** A table in the usual schema. */
-    public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys, List<CheckRule> checks,
+    public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey,
+            List<UniqueKey> uniqueKeys, List<CheckRule> checks,
             List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment) {
         this(origin, "", name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment);
     }

@@ -11,7 +11,8 @@ import java.util.OptionalInt;
  * @param method    the engine's kind of index, such as {@code gin} or {@code fulltext}; empty for the usual one
  * @param predicate which rows it covers; all, if left out
  */
-public record TableIndex(String name, boolean unique, List<IndexColumn> columns, String method, Optional<String> predicate) {
+public record TableIndex(String name, boolean unique, List<IndexColumn> columns, String method,
+        Optional<String> predicate) {
     /** Copies the columns. */
     public TableIndex {
         columns = List.copyOf(columns);

@@ -17,26 +17,35 @@ public sealed interface TypeDefinition {
      *
      * @param check a rule in which {@code VALUE} stands for the value
      */
-    record DomainDefinition(String name, SqlType base, Optional<String> defaultValue, Optional<CheckRule> check, String comment) implements TypeDefinition {
+    record DomainDefinition(String name, SqlType base, Optional<String> defaultValue, Optional<CheckRule> check,
+            String comment) implements TypeDefinition {
         private static final String REFUSES_NULL = "VALUE IS NOT NULL";
         private static final String AND_REFUSES_NULL = ") AND (" + REFUSES_NULL + ")";
 
-        /** Whether its rule is, or ends with, that no value may be null: what engines also write as NOT NULL of the domain. */
+        /**
+         * Whether its rule is, or ends with, that no value may be null: what engines also write as NOT NULL of the
+         * domain.
+         */
         public boolean required() {
-            return check.filter(rule -> rule.condition().equals(REFUSES_NULL) || rule.condition().endsWith(AND_REFUSES_NULL)).isPresent();
+            return check.filter(
+                    rule -> rule.condition().equals(REFUSES_NULL) || rule.condition().endsWith(AND_REFUSES_NULL))
+                    .isPresent();
         }
 
         /** Its rule apart from {@link #required}. */
         public Optional<CheckRule> rule() {
             return !required() ? check : check.filter(all -> !all.condition().equals(REFUSES_NULL))
-                    .map(all -> new CheckRule(all.name(), all.condition().substring(1, all.condition().length() - AND_REFUSES_NULL.length())));
+                    .map(all -> new CheckRule(all.name(),
+                            all.condition().substring(1, all.condition().length() - AND_REFUSES_NULL.length())));
         }
 
         /** This domain, refusing null or not. */
         public DomainDefinition withRequired(boolean refuses) {
             Optional<CheckRule> rule = rule();
             return new DomainDefinition(name, base, defaultValue, !refuses ? rule
-                    : Optional.of(rule.map(own -> new CheckRule(own.name(), "(" + own.condition() + AND_REFUSES_NULL)).orElse(new CheckRule("", REFUSES_NULL))), comment);
+                    : Optional.of(rule.map(own -> new CheckRule(own.name(), "(" + own.condition() + AND_REFUSES_NULL))
+                            .orElse(new CheckRule("", REFUSES_NULL))),
+                    comment);
         }
 
         /** This domain with another default. */

@@ -9,8 +9,11 @@ import java.util.OptionalInt;
 
 /** Cardinalities as people say them. */
 public final class Counts {
-    private static final Map<String, Integer> NUMBERS = Map.ofEntries(Map.entry("no", 0), Map.entry("zero", 0), Map.entry("a", 1), Map.entry("an", 1), Map.entry("one", 1),
-            Map.entry("two", 2), Map.entry("three", 3), Map.entry("four", 4), Map.entry("five", 5), Map.entry("six", 6), Map.entry("seven", 7), Map.entry("eight", 8),
+    private static final Map<String,
+            Integer> NUMBERS = Map.ofEntries(Map.entry("no", 0), Map.entry("zero", 0), Map.entry("a", 1),
+                    Map.entry("an", 1), Map.entry("one", 1),
+                    Map.entry("two", 2), Map.entry("three", 3), Map.entry("four", 4), Map.entry("five", 5),
+                    Map.entry("six", 6), Map.entry("seven", 7), Map.entry("eight", 8),
             Map.entry("nine", 9), Map.entry("ten", 10), Map.entry("eleven", 11), Map.entry("twelve", 12));
     private static final int LARGEST = 1_000_000;
 
@@ -27,16 +30,21 @@ public final class Counts {
 
     /** The longest cardinality that begins at a word, if one does. */
     static Optional<Count> at(List<String> words, int from) {
-        List<String> rest = words.subList(from, words.size()).stream().map(word -> word.toLowerCase(Locale.ROOT)).toList();
-        return phrase(rest, "one and only one", Cardinality.EXACTLY_ONE).or(() -> phrase(rest, "zero one or more", Cardinality.ZERO_OR_MORE))
-                .or(() -> phrase(rest, "at most one", Cardinality.ZERO_OR_ONE)).or(() -> phrase(rest, "at least one", Cardinality.ONE_OR_MORE))
-                .or(() -> phrase(rest, "any number of", Cardinality.ZERO_OR_MORE)).or(() -> phrase(rest, "some", Cardinality.ONE_OR_MORE))
+        List<String> rest =
+                words.subList(from, words.size()).stream().map(word -> word.toLowerCase(Locale.ROOT)).toList();
+        return phrase(rest, "one and only one", Cardinality.EXACTLY_ONE)
+                .or(() -> phrase(rest, "zero one or more", Cardinality.ZERO_OR_MORE))
+                .or(() -> phrase(rest, "at most one", Cardinality.ZERO_OR_ONE))
+                .or(() -> phrase(rest, "at least one", Cardinality.ONE_OR_MORE))
+                .or(() -> phrase(rest, "any number of", Cardinality.ZERO_OR_MORE))
+                .or(() -> phrase(rest, "some", Cardinality.ONE_OR_MORE))
                 .or(() -> phrase(rest, "many", Cardinality.ZERO_OR_MORE)).or(() -> numbers(rest));
     }
 
     private static Optional<Count> phrase(List<String> words, String phrase, Cardinality cardinality) {
         List<String> said = List.of(phrase.split(" "));
-        return words.size() >= said.size() && words.subList(0, said.size()).equals(said) ? Optional.of(new Count(cardinality, said.size())) : Optional.empty();
+        return words.size() >= said.size() && words.subList(0, said.size()).equals(said)
+                ? Optional.of(new Count(cardinality, said.size())) : Optional.empty();
     }
 
     /** “exactly 3”, “at most 4”, “at least 2”, “2 to 5”, “2 or more”, “zero or one”, “3”. */
@@ -78,6 +86,7 @@ public final class Counts {
         if (NUMBERS.containsKey(word)) {
             return OptionalInt.of(NUMBERS.get(word));
         }
-        return word.matches("\\d{1,7}") && Integer.parseInt(word) <= LARGEST ? OptionalInt.of(Integer.parseInt(word)) : OptionalInt.empty();
+        return word.matches("\\d{1,7}") && Integer.parseInt(word) <= LARGEST ? OptionalInt.of(Integer.parseInt(word))
+                : OptionalInt.empty();
     }
 }

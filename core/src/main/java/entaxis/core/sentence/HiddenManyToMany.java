@@ -22,17 +22,22 @@ public final class HiddenManyToMany {
      */
     public record Question(RelationshipId relationship, Side side, String sentence, String question) { }
 
-    /** For each relationship by which an entity belongs to exactly one parent, unless its sentence was agreed: could it be several after all? */
+    /**
+     * For each relationship by which an entity belongs to exactly one parent, unless its sentence was agreed: could it
+     * be several after all?
+     */
     public static List<Question> questions(Design design, EntityId associative) {
         List<Question> questions = new ArrayList<>();
         for (Relationship relationship : design.relationshipsOf(associative).toList()) {
-            Optional<Side> child = relationship.child().filter(side -> relationship.end(side).entity().equals(associative)
+            Optional<Side> child =
+                    relationship.child().filter(side -> relationship.end(side).entity().equals(associative)
                     && !relationship.end(side).agreed().equals(Sentence.of(design, relationship, side).text()));
             child.ifPresent(side -> {
                 String own = Words.inSentence(design.entities().get(associative).name());
                 String parent = Words.inSentence(design.entities().get(relationship.end(side.other()).entity()).name());
                 questions.add(new Question(relationship.id(), side, Sentence.of(design, relationship, side).text(),
-                        "Could one " + own + " ever need two " + Words.plural(parent) + "? Then this is the next many-to-many."));
+                        "Could one " + own + " ever need two " + Words.plural(parent)
+                                + "? Then this is the next many-to-many."));
             });
         }
         return questions;

@@ -22,16 +22,21 @@ import java.util.Map;
 public final class NewRelationships {
     private NewRelationships() { }
 
-    /** The usual one: one to many from the first entity to the second (common practice); with itself, from an optional parent to its children. */
+    /**
+     * The usual one: one to many from the first entity to the second (common practice); with itself, from an optional
+     * parent to its children.
+     */
     public static Relationship between(RelationshipId id, EntityId first, EntityId second) {
         boolean recursive = first.equals(second);
-        return Relationship.between(id, End.of(first, recursive ? Cardinality.ZERO_OR_ONE : Cardinality.EXACTLY_ONE, End.HAS).role(recursive ? "parent" : ""),
+        return Relationship.between(id,
+                End.of(first, recursive ? Cardinality.ZERO_OR_ONE : Cardinality.EXACTLY_ONE, End.HAS)
+                        .role(recursive ? "parent" : ""),
                 End.of(second, Cardinality.ZERO_OR_MORE, End.BELONGS_TO));
     }
 
     /**
-     * All that sentences say as one edit: entities that are not there yet are added in free places, and relationships. A direction that was not said is zero or more
-     * where the other is one, and else exactly one, to be corrected.
+     * All that sentences say as one edit: entities that are not there yet are added in free places, and relationships.
+     * A direction that was not said is zero or more where the other is one, and else exactly one, to be corrected.
      */
     public static Change of(Design design, List<SentenceReader.Pair> pairs, Sheet sheet, Fresh fresh) {
         List<Change> changes = new ArrayList<>();
@@ -43,17 +48,22 @@ public final class NewRelationships {
                 if (!known.containsKey(SqlName.of(name))) {
                     EntityId id = new EntityId(fresh.id('e'));
                     long added = changes.stream().filter(Change.AddEntity.class::isInstance).count();
-                    changes.add(new Change.AddEntity(Entity.named(id, capital(name)), sheet.id(), new Place((int) (60 + added % 4 * 280), (int) (bottom + added / 4 * 180))));
+                    changes.add(new Change.AddEntity(Entity.named(id, capital(name)), sheet.id(),
+                            new Place((int) (60 + added % 4 * 280), (int) (bottom + added / 4 * 180))));
                     known.put(SqlName.of(name), id);
                 }
             }
             EntityId subject = known.get(SqlName.of(pair.said().subject()));
             EntityId object = known.get(SqlName.of(pair.said().object()));
             Cardinality there = pair.said().cardinality();
-            Cardinality back = pair.back().map(SentenceReader.Said::cardinality).orElse(there.many() ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_MORE);
-            String backVerb = pair.back().map(SentenceReader.Said::verb).orElse(there.many() ? End.BELONGS_TO : End.HAS);
+            Cardinality back = pair.back().map(SentenceReader.Said::cardinality)
+                    .orElse(there.many() ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_MORE);
+            String backVerb =
+                    pair.back().map(SentenceReader.Said::verb).orElse(there.many() ? End.BELONGS_TO : End.HAS);
             changes.add(new Change.AddRelationship(Relationship.between(new RelationshipId(fresh.id('r')),
-                    End.of(subject, back, pair.said().verb()).role(subject.equals(object) && !back.many() ? "parent" : ""), End.of(object, there, backVerb)), false));
+                    End.of(subject, back, pair.said().verb()).role(
+                            subject.equals(object) && !back.many() ? "parent" : ""),
+                    End.of(object, there, backVerb)), false));
         }
         return new Change.Several(changes);
     }

@@ -21,7 +21,8 @@ public record Sentence(String subject, String verb, String number, String object
         Cardinality cardinality = relationship.end(side.other()).cardinality();
         String subject = Words.inSentence(design.entities().get(relationship.end(side).entity()).name());
         String object = Words.inSentence(design.entities().get(relationship.end(side.other()).entity()).name());
-        return new Sentence(subject, relationship.end(side).verb(), words(cardinality), cardinality.many() ? Words.plural(object) : object);
+        return new Sentence(subject, relationship.end(side).verb(), words(cardinality),
+                cardinality.many() ? Words.plural(object) : object);
     }
 
     /** A cardinality in words. */
@@ -30,9 +31,11 @@ public record Sentence(String subject, String verb, String number, String object
             return cardinality.optional() ? "zero or one" : "exactly one";
         }
         if (cardinality.max() == Cardinality.MANY) {
-            return cardinality.min() == 0 ? "zero or more" : cardinality.min() == 1 ? "one or more" : cardinality.min() + " or more";
+            return cardinality.min() == 0 ? "zero or more" : cardinality.min() == 1 ? "one or more"
+                    : cardinality.min() + " or more";
         }
-        return cardinality.min() == cardinality.max() ? "exactly " + cardinality.min() : cardinality.min() + " to " + cardinality.max();
+        return cardinality.min() == cardinality.max() ? "exactly " + cardinality.min()
+                : cardinality.min() + " to " + cardinality.max();
     }
 
     /** The whole sentence. */

@@ -11,8 +11,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Reads sentences such as “Each collector takes part in zero or more trips.” and “Each trip is made by one or more collectors.” Two sentences over the same two entities
- * that say the two directions become one relationship; a sentence alone leaves the other direction to be asked about. Linear in the text times the number of entities.
+ * Reads sentences such as “Each collector takes part in zero or more trips.” and “Each trip is made by one or more
+ * collectors.” Two sentences over the same two entities that say the two directions become one relationship; a sentence
+ * alone leaves the other direction to be asked about. Linear in the text times the number of entities.
  */
 public final class SentenceReader {
     private static final Pattern SENTENCE = Pattern.compile("[^.;/\\n]+");
@@ -58,17 +59,20 @@ public final class SentenceReader {
         return new Reading(pairs(said), faults);
     }
 
-    private static void one(String sentence, int line, int start, List<String> entities, List<Said> said, List<NotUnderstood> faults) {
+    private static void one(String sentence, int line, int start, List<String> entities, List<Said> said,
+            List<NotUnderstood> faults) {
         List<Word> words = words(sentence);
         int column = start + words.getFirst().start() + 1;
         if (!EACH.contains(words.getFirst().text().toLowerCase(Locale.ROOT))) {
-            faults.add(new NotUnderstood(line, column, "A sentence begins with “Each”, as in: Each collector takes part in zero or more trips."));
+            faults.add(new NotUnderstood(line, column,
+                    "A sentence begins with “Each”, as in: Each collector takes part in zero or more trips."));
             return;
         }
         List<String> texts = words.stream().map(Word::text).toList();
         int subjectWords = known(texts, 1, entities, false).map(Name::words).orElse(1);
         if (words.size() < subjectWords + 2) {
-            faults.add(new NotUnderstood(line, start + sentence.length() + 1, "A verb is missing after “" + rest(texts, 1) + "”, as in: Each collector takes part in zero or more trips."));
+            faults.add(new NotUnderstood(line, start + sentence.length() + 1, "A verb is missing after “"
+                    + rest(texts, 1) + "”, as in: Each collector takes part in zero or more trips."));
             return;
         }
         String subject = known(texts, 1, entities, false).map(Name::name).orElse(texts.get(1));
@@ -77,14 +81,18 @@ public final class SentenceReader {
             if (count.isPresent() && at + count.get().words() < texts.size()) {
                 int objectAt = at + count.get().words();
                 boolean many = count.get().cardinality().many();
-                String object = known(texts, objectAt, entities, many).filter(name -> objectAt + name.words() == texts.size()).map(Name::name)
+                String object = known(texts, objectAt, entities, many)
+                        .filter(name -> objectAt + name.words() == texts.size()).map(Name::name)
                         .orElseGet(() -> many ? Words.singular(rest(texts, objectAt)) : rest(texts, objectAt));
-                said.add(new Said(subject, String.join(" ", texts.subList(subjectWords + 1, at)), count.get().cardinality(), object, line));
+                said.add(new Said(subject, String.join(" ", texts.subList(subjectWords + 1, at)),
+                        count.get().cardinality(), object, line));
                 return;
             }
         }
         int unknown = start + words.get(Math.min(words.size() - 1, subjectWords + 1)).start() + 1;
-        faults.add(new NotUnderstood(line, unknown, "How many is missing: say exactly one, zero or one, one or more, zero or more, or numbers such as 2 to 5, before the other entity."));
+        faults.add(new NotUnderstood(line, unknown,
+                "How many is missing: say exactly one, zero or one, one or more, zero or more, or numbers such as 2 to "
+                        + "5, before the other entity."));
     }
 
     private record Word(String text, int start) { }
@@ -111,7 +119,8 @@ public final class SentenceReader {
             int length = entity.strip().split("\\s+").length;
             if (from + length <= words.size() && best.map(name -> name.words() < length).orElse(true)) {
                 String said = SqlName.of(String.join(" ", words.subList(from, from + length)));
-                if (said.equals(SqlName.of(entity)) || said.equals(SqlName.of(Words.plural(entity))) || said.equals(SqlName.of(Words.singular(entity)))) {
+                if (said.equals(SqlName.of(entity)) || said.equals(SqlName.of(Words.plural(entity)))
+                        || said.equals(SqlName.of(Words.singular(entity)))) {
                     best = Optional.of(new Name(entity, length));
                 }
             }
@@ -124,7 +133,8 @@ public final class SentenceReader {
         List<Said> open = new ArrayList<>(said);
         while (!open.isEmpty()) {
             Said first = open.removeFirst();
-            Optional<Said> back = open.stream().filter(other -> SqlName.of(other.subject()).equals(SqlName.of(first.object()))
+            Optional<Said> back =
+                    open.stream().filter(other -> SqlName.of(other.subject()).equals(SqlName.of(first.object()))
                     && SqlName.of(other.object()).equals(SqlName.of(first.subject()))).findFirst();
             back.ifPresent(open::remove);
             pairs.add(new Pair(first, back));

@@ -6,12 +6,15 @@ import entaxis.core.type.SqlType;
 import java.util.Optional;
 
 /** An attribute as one line says it, written as SQL writes a column definition. */
-public record AttributeLine(String name, SqlType type, boolean required, Optional<String> defaultValue, Optional<String> check, String checkName,
-        Attribute.Identity identity, Optional<Attribute.Numbering> numbering, Optional<String> generated, boolean primaryKey, boolean unique, String meaning) {
+public record AttributeLine(String name, SqlType type, boolean required, Optional<String> defaultValue,
+        Optional<String> check, String checkName,
+        Attribute.Identity identity, Optional<Attribute.Numbering> numbering, Optional<String> generated,
+        boolean primaryKey, boolean unique, String meaning) {
 
     /** The attribute that the line describes. */
     public Attribute attribute(AttributeId id) {
-        return new Attribute(id, name, type, required, defaultValue, check, checkName, identity, numbering, generated, meaning);
+        return new Attribute(id, name, type, required, defaultValue, check, checkName, identity, numbering, generated,
+                meaning);
     }
 
     /** What came of reading a line. */

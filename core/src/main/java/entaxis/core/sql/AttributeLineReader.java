@@ -22,15 +22,18 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Reads attribute lines: a name, a type, then in any order {@code not null}, {@code default ...}, {@code primary key}, {@code unique}, {@code check (...)},
- * {@code generated ... as identity}, {@code generated always as (...)}, and the meaning after {@code --} (ISO/IEC 9075-2, 11.4, column definition). A name alone is an attribute of type text. Linear
+ * Reads attribute lines: a name, a type, then in any order {@code not null}, {@code default ...}, {@code primary key},
+ * {@code unique}, {@code check (...)}, {@code generated ... as identity}, {@code generated always as (...)}, and the
+ * meaning after {@code --} (ISO/IEC 9075-2, 11.4, column definition). A name alone is an attribute of type text. Linear
  * in the length of the line.
  */
 public final class AttributeLineReader {
     /** Longest text that is still a line that somebody typed. */
     private static final int MAX_LINE = 10_000;
-    private static final Map<String, IntegerSize> SERIAL = Map.of("smallserial", IntegerSize.SMALLINT, "serial", IntegerSize.INTEGER, "bigserial", IntegerSize.BIGINT);
-    private static final List<String> CLAUSE_STARTS = List.of("not", "null", "default", "primary", "unique", "check", "generated", "constraint", "references", "comment");
+    private static final Map<String, IntegerSize> SERIAL =
+            Map.of("smallserial", IntegerSize.SMALLINT, "serial", IntegerSize.INTEGER, "bigserial", IntegerSize.BIGINT);
+    private static final List<String> CLAUSE_STARTS = List.of("not", "null", "default", "primary", "unique", "check",
+            "generated", "constraint", "references", "comment");
 
     private final int number;
     private final TokenCursor cursor;
@@ -52,7 +55,10 @@ public final class AttributeLineReader {
         this.cursor = new TokenCursor(line);
     }
 
-    /** Reads several lines, blank ones left out; a comma at the end of a line is passed over, as in a pasted CREATE TABLE. */
+    /**
+     * Reads several lines, blank ones left out; a comma at the end of a line is passed over, as in a pasted CREATE
+     * TABLE.
+     */
     public static List<Reading> readAll(String text) {
         return readAll(text, TypeNames.NONE);
     }
@@ -63,7 +69,8 @@ public final class AttributeLineReader {
         String[] lines = text.split("\\R", -1);
         for (int i = 0; i < lines.length; i++) {
             if (!lines[i].isBlank()) {
-                readings.add(lines[i].length() > MAX_LINE ? new Fault(i + 1, 1, "This line is too long to be one attribute.")
+                readings.add(
+                        lines[i].length() > MAX_LINE ? new Fault(i + 1, 1, "This line is too long to be one attribute.")
                         : new AttributeLineReader(i + 1, lines[i].strip(), types).read());
             }
         }
@@ -73,7 +80,8 @@ public final class AttributeLineReader {
     /** Reads one line. */
     public static Reading read(String line) {
         List<Reading> readings = readAll(line);
-        return readings.size() == 1 ? readings.getFirst() : new Fault(1, 1, "Type one attribute, as in: received_on date not null -- day it reached us");
+        return readings.size() == 1 ? readings.getFirst()
+                : new Fault(1, 1, "Type one attribute, as in: received_on date not null -- day it reached us");
     }
 
     /** An expression or condition as it stands alone in a field: complete, and free of anything that would end it. */
@@ -84,7 +92,8 @@ public final class AttributeLineReader {
             Token token = cursor.next();
             depth += token.is("(") ? 1 : token.is(")") ? -1 : 0;
             if (token.kind() == Kind.UNCLOSED) {
-                return Optional.of("A quote or comment is opened and not closed at “" + shortened(token.text()) + "”. Close it.");
+                return Optional.of(
+                        "A quote or comment is opened and not closed at “" + shortened(token.text()) + "”. Close it.");
             }
             if (token.kind() == Kind.COMMENT || token.is(";") || depth < 0) {
                 return Optional.of("“" + shortened(token.text()) + "” cannot stand in an expression. Remove it.");
@@ -96,11 +105,13 @@ public final class AttributeLineReader {
     private Reading read() {
         Token first = cursor.next();
         if (!first.isName()) {
-            return fault(first, first.kind() == Kind.UNCLOSED ? "The quote is not closed. Close it after the name." : "A line begins with the attribute's name, as in: received_on date not null");
+            return fault(first, first.kind() == Kind.UNCLOSED ? "The quote is not closed. Close it after the name."
+                    : "A line begins with the attribute's name, as in: received_on date not null");
         }
         SqlType type = SqlType.largeText();
         Token typeToken = cursor.peek();
-        IntegerSize serial = typeToken.kind() == Kind.WORD ? SERIAL.get(typeToken.text().toLowerCase(Locale.ROOT)) : null;
+        IntegerSize serial =
+                typeToken.kind() == Kind.WORD ? SERIAL.get(typeToken.text().toLowerCase(Locale.ROOT)) : null;
         if (serial != null) {
             cursor.next();
             type = new IntegerType(serial, false);
@@ -123,11 +134,13 @@ public final class AttributeLineReader {
         if (cursor.peek().kind() == Kind.COMMENT) {
             meaning = cursor.next().text().replaceFirst("^(--|/\\*)", "").replaceFirst("\\*/$", "").strip();
         }
-        return new Understood(new AttributeLine(first.name(), type, required, defaultValue, check, checkName, identity, numbering, generated, primaryKey, unique, meaning));
+        return new Understood(new AttributeLine(first.name(), type, required, defaultValue, check, checkName, identity,
+                numbering, generated, primaryKey, unique, meaning));
     }
 
     private boolean ended(Token token) {
-        boolean lastComma = token.is(",") && (cursor.peek(1).kind() == Kind.END || cursor.peek(1).kind() == Kind.COMMENT);
+        boolean lastComma =
+                token.is(",") && (cursor.peek(1).kind() == Kind.END || cursor.peek(1).kind() == Kind.COMMENT);
         if (lastComma) {
             cursor.next();
         }
@@ -154,30 +167,44 @@ public final class AttributeLineReader {
             generated = cursor.peek().is("(") ? bracketed() : Optional.empty();
             cursor.accept("stored");
             return generated.isPresent() ? Optional.empty()
-                    : Optional.of("“generated always as” is followed by identity, or by an expression in brackets, as in: generated always as (gross_g - tare_g)");
+                    : Optional.of(
+                            "“generated always as” is followed by identity, or by an expression in brackets, as in: "
+                                    + "generated always as (gross_g - tare_g)");
         } else if (cursor.peek().is("constraint")) {
             cursor.next();
             if (!cursor.peek().isName() || !cursor.peek(1).is("check")) {
-                return Optional.of("“constraint” is followed by a name and a check, as in: constraint count_positive check (seed_count >= 0)");
+                return Optional.of(
+                        "“constraint” is followed by a name and a check, as in: constraint count_positive check "
+                                + "(seed_count >= 0)");
             }
             checkName = cursor.next().name();
             return clause();
         } else if (cursor.accept("default")) {
             defaultValue = expression();
-            return defaultValue.isPresent() ? Optional.empty() : Optional.of("“default” is followed by a value: a number, a text in single quotes, or an expression such as current_date.");
+            return defaultValue.isPresent() ? Optional.empty() : Optional.of(
+                    "“default” is followed by a value: a number, a text in single quotes, or an expression such as "
+                            + "current_date.");
         } else if (cursor.peek().is("check")) {
             cursor.next();
             check = cursor.peek().is("(") ? bracketed() : Optional.empty();
-            return check.isPresent() ? Optional.empty() : Optional.of("“check” is followed by a condition in brackets, as in: check (seed_count >= 0)");
+            return check.isPresent() ? Optional.empty()
+                    : Optional.of("“check” is followed by a condition in brackets, as in: check (seed_count >= 0)");
         } else if (cursor.peek().is("references")) {
-            return Optional.of("A reference is not typed as a column: draw a relationship to the other entity (R), and the column follows.");
+            return Optional.of(
+                    "A reference is not typed as a column: draw a relationship to the other entity (R), and the column "
+                            + "follows.");
         } else {
-            return Optional.of("“" + shortened(cursor.peek().text()) + "” is not understood here. After the type come: not null, default ..., primary key, unique, check (...), generated always as ..., -- meaning");
+            return Optional.of("“" + shortened(cursor.peek().text())
+                    + "” is not understood here. After the type come: not null, default ..., primary key, unique, "
+                    + "check (...), generated always as ..., -- meaning");
         }
         return Optional.empty();
     }
 
-    /** Where the numbers of an identity start and how they go on: {@code (start with 100 increment by 10)}, either part may be missing. */
+    /**
+     * Where the numbers of an identity start and how they go on: {@code (start with 100 increment by 10)}, either part
+     * may be missing.
+     */
     private Optional<String> numbers() {
         if (!cursor.accept("(")) {
             return Optional.empty();
@@ -187,12 +214,14 @@ public final class AttributeLineReader {
         while (!cursor.accept(")")) {
             boolean first = cursor.accept("start", "with") || cursor.accept("start");
             if (!first && !cursor.accept("increment", "by") && !cursor.accept("increment")) {
-                return Optional.of("Numbers are told as in: generated always as identity (start with 100 increment by 10)");
+                return Optional
+                        .of("Numbers are told as in: generated always as identity (start with 100 increment by 10)");
             }
             boolean negative = cursor.accept("-");
             Token digits = cursor.next();
             if (digits.kind() != Kind.NUMBER || digits.text().length() > 18 || digits.text().contains(".")) {
-                return Optional.of("“" + shortened(digits.text()) + "” is no whole number; as in: generated always as identity (start with 100 increment by 10)");
+                return Optional.of("“" + shortened(digits.text())
+                        + "” is no whole number; as in: generated always as identity (start with 100 increment by 10)");
             }
             long value = Long.parseLong(digits.text()) * (negative ? -1 : 1);
             start = first ? value : start;
@@ -209,7 +238,8 @@ public final class AttributeLineReader {
         int end = -1;
         do {
             Token token = cursor.next();
-            if (token.kind() == Kind.END || token.kind() == Kind.UNCLOSED || token.is(";") || token.kind() == Kind.COMMENT) {
+            if (token.kind() == Kind.END || token.kind() == Kind.UNCLOSED || token.is(";")
+                    || token.kind() == Kind.COMMENT) {
                 return Optional.empty();
             }
             depth += token.is("(") ? 1 : token.is(")") ? -1 : 0;
@@ -225,9 +255,11 @@ public final class AttributeLineReader {
         StringBuilder text = new StringBuilder();
         int depth = 0;
         int end = -1;
-        while (depth > 0 || !ended(cursor.peek()) && !(end >= 0 && CLAUSE_STARTS.stream().anyMatch(cursor.peek()::is))) {
+        while (depth > 0
+                || !ended(cursor.peek()) && !(end >= 0 && CLAUSE_STARTS.stream().anyMatch(cursor.peek()::is))) {
             Token token = cursor.next();
-            if (token.kind() == Kind.END || token.kind() == Kind.UNCLOSED || token.is(";") || token.kind() == Kind.COMMENT) {
+            if (token.kind() == Kind.END || token.kind() == Kind.UNCLOSED || token.is(";")
+                    || token.kind() == Kind.COMMENT) {
                 return Optional.empty();
             }
             depth += token.is("(") ? 1 : token.is(")") ? -1 : 0;

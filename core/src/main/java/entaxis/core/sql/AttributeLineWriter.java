@@ -21,7 +21,9 @@ public final class AttributeLineWriter {
         }
         attribute.defaultValue().ifPresent(expression -> line.append(" default ").append(expression));
         generated(attribute).ifPresent(words -> line.append(' ').append(words));
-        attribute.check().ifPresent(condition -> line.append(attribute.checkName().isEmpty() ? "" : " constraint " + name(attribute.checkName()))
+        attribute.check()
+                .ifPresent(condition -> line
+                        .append(attribute.checkName().isEmpty() ? "" : " constraint " + name(attribute.checkName()))
                 .append(" check (").append(condition).append(')'));
         if (!attribute.meaning().isEmpty()) {
             line.append(" -- ").append(attribute.meaning().replaceAll("\\R", " "));
@@ -39,7 +41,8 @@ public final class AttributeLineWriter {
     }
 
     private static String numbers(Attribute attribute) {
-        return attribute.numbering().map(numbers -> " (start with " + numbers.start() + " increment by " + numbers.step() + ")").orElse("");
+        return attribute.numbering()
+                .map(numbers -> " (start with " + numbers.start() + " increment by " + numbers.step() + ")").orElse("");
     }
 
     private static String name(Design design, Attribute attribute) {

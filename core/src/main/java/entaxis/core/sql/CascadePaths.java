@@ -13,8 +13,9 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * SQL Server refuses actions that could reach a table by two ways or come back to it (SQL Server documentation, “Primary and foreign key constraints”, cascading
- * referential integrity). Actions are taken in order; one that would open a second way is replaced by a refusal, and said.
+ * SQL Server refuses actions that could reach a table by two ways or come back to it (SQL Server documentation,
+ * “Primary and foreign key constraints”, cascading referential integrity). Actions are taken in order; one that would
+ * open a second way is replaced by a refusal, and said.
  */
 public final class CascadePaths {
     private final Map<String, List<String>> reaches = new HashMap<>();
@@ -28,7 +29,8 @@ public final class CascadePaths {
         Set<ForeignKey> refused = Collections.newSetFromMap(new IdentityHashMap<>());
         for (Table table : tables) {
             for (ForeignKey key : table.foreignKeys()) {
-                boolean acts = key.onDelete() != ReferentialAction.NO_ACTION || key.onUpdate() != ReferentialAction.NO_ACTION;
+                boolean acts =
+                        key.onDelete() != ReferentialAction.NO_ACTION || key.onUpdate() != ReferentialAction.NO_ACTION;
                 if (acts && !paths.open(key.referencedTable(), table.name())) {
                     refused.add(key);
                 }
@@ -49,17 +51,22 @@ public final class CascadePaths {
             for (ForeignKey key : table.foreignKeys()) {
                 if (refused.contains(key)) {
                     findings.add(new AdaptationNote(AdaptationNote.Kind.LOST, table.name(), key.name(),
-                            "a second way of carrying changes along from " + key.referencedTable() + " is not possible; here it is refused instead"));
+                            "a second way of carrying changes along from " + key.referencedTable()
+                                    + " is not possible; here it is refused instead"));
                 }
-                keys.add(refused.contains(key) ? key.withActions(ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION) : key);
+                keys.add(refused.contains(key)
+                        ? key.withActions(ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION) : key);
             }
-            cut.add(new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), table.uniqueKeys(), table.checks(), keys,
+            cut.add(new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(),
+                    table.uniqueKeys(), table.checks(), keys,
                     table.indexes(), table.comment()));
         }
         return cut;
     }
 
-    /** Opens a way from a table to one that refers to it, unless some table would then be reached twice from another. */
+    /**
+     * Opens a way from a table to one that refers to it, unless some table would then be reached twice from another.
+     */
     private boolean open(String from, String to) {
         Set<String> above = all(Set.of(from), reachedFrom);
         Set<String> leadingThere = all(all(Set.of(to), reaches), reachedFrom);

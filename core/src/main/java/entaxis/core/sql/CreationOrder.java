@@ -10,7 +10,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** Tables in an order in which each comes behind those that it refers to, as far as no cycle forbids it. Linear, without recursion. */
+/**
+ * Tables in an order in which each comes behind those that it refers to, as far as no cycle forbids it. Linear, without
+ * recursion.
+ */
 public final class CreationOrder {
     private final Map<String, Table> byName = new HashMap<>();
     private final List<Table> given;

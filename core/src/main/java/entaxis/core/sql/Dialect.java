@@ -29,8 +29,12 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** How an engine writes names, types and expressions, and what it can hold: ISO/IEC 9075-2 unless a subclass says otherwise. Immutable. */
-public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySqlDialect, SqliteDialect, SqlServerDialect, OracleDialect, H2Dialect {
+/**
+ * How an engine writes names, types and expressions, and what it can hold: ISO/IEC 9075-2 unless a subclass says
+ * otherwise. Immutable.
+ */
+public abstract sealed class Dialect
+        permits IsoDialect, PostgreSqlDialect, MySqlDialect, SqliteDialect, SqlServerDialect, OracleDialect, H2Dialect {
     private static final Map<Target, Dialect> ALL = new EnumMap<>(Target.class);
 
     /** Where a type's definition can live. */
@@ -94,7 +98,10 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
     /** Words that cannot be a column or table name without quotes, in lower case. */
     public abstract Set<String> reserved();
 
-    /** A name as this engine holds it: one that is too long is cut and gets a number made of the whole name, so that different long names stay different. */
+    /**
+     * A name as this engine holds it: one that is too long is cut and gets a number made of the whole name, so that
+     * different long names stay different.
+     */
     public String stored(String name) {
         if (name.length() <= maxName() / 4 || length(name) <= maxName()) {
             return name;
@@ -162,7 +169,10 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
         return held instanceof NativeType(String spelling) ? ForeignTypes.nearest(spelling) : held;
     }
 
-    /** What the engine does about defined types that spell out to something else: the domain's base, a text for an enumeration. */
+    /**
+     * What the engine does about defined types that spell out to something else: the domain's base, a text for an
+     * enumeration.
+     */
     Home domains() {
         return Home.NONE;
     }
@@ -242,7 +252,10 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
         return false;
     }
 
-    /** A name as the engine compares it with others: as it is held, in one case of letters where the engine tells none apart. */
+    /**
+     * A name as the engine compares it with others: as it is held, in one case of letters where the engine tells none
+     * apart.
+     */
     public String compared(String name) {
         String stored = stored(name);
         return foldsUp() ? plain(stored) ? stored.toUpperCase(Locale.ROOT) : stored : stored.toLowerCase(Locale.ROOT);
@@ -298,24 +311,28 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
         return switch (type) {
             case DomainDefinition domain -> createDomain(domain, qualifiedName, spelled);
             case StructureDefinition structure -> "CREATE TYPE " + qualifiedName + " AS " + fields(structure, spelled);
-            case EnumDefinition enumeration -> throw new IllegalArgumentException("this engine has no enumerations: " + enumeration.name());
+            case EnumDefinition enumeration ->
+                    throw new IllegalArgumentException("this engine has no enumerations: " + enumeration.name());
         };
     }
 
     /** A domain definition (ISO/IEC 9075-2, 11.34). */
     String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {
-        return "CREATE DOMAIN " + qualifiedName + " AS " + spelled.apply(domain.base()) + domain.defaultValue().map(expression -> " DEFAULT " + written(expression)).orElse("")
+        return "CREATE DOMAIN " + qualifiedName + " AS " + spelled.apply(domain.base())
+                + domain.defaultValue().map(expression -> " DEFAULT " + written(expression)).orElse("")
                 + domain.check().map(this::domainRule).orElse("");
     }
 
     /** A rule behind a domain definition. */
     final String domainRule(CheckRule rule) {
-        return (rule.name().isEmpty() ? "" : " CONSTRAINT " + name(rule.name())) + " CHECK (" + written(rule.condition()) + ")";
+        return (rule.name().isEmpty() ? "" : " CONSTRAINT " + name(rule.name())) + " CHECK ("
+                + written(rule.condition()) + ")";
     }
 
     /** Fields of a structured type, in brackets. */
     String fields(StructureDefinition structure, Function<SqlType, String> spelled) {
-        return structure.fields().stream().map(field -> name(field.name()) + " " + spelled.apply(field.type())).collect(Collectors.joining(", ", "(", ")"));
+        return structure.fields().stream().map(field -> name(field.name()) + " " + spelled.apply(field.type()))
+                .collect(Collectors.joining(", ", "(", ")"));
     }
 
     /** Values of an enumeration, in brackets. */
@@ -350,7 +367,10 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
         return expression;
     }
 
-    /** The statement that must run before these so that the settings of the session cannot change their meaning; empty if none is needed. */
+    /**
+     * The statement that must run before these so that the settings of the session cannot change their meaning; empty
+     * if none is needed.
+     */
     public Optional<String> preparation(Stream<String> statements) {
         return Optional.empty();
     }
@@ -384,7 +404,8 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
     /** A decimal type with both numbers given and within the engine's bounds. */
     static DecimalType bounded(DecimalType type, int maxPrecision, int maxScale, LossReport loss) {
         if (type.precision().isEmpty()) {
-            loss.say("any number of digits becomes " + maxPrecision + " digits, " + Math.min(10, maxScale) + " of them decimals");
+            loss.say("any number of digits becomes " + maxPrecision + " digits, " + Math.min(10, maxScale)
+                    + " of them decimals");
             return decimal(maxPrecision, Math.min(10, maxScale));
         }
         int precision = type.precision().getAsInt();
@@ -411,6 +432,7 @@ public abstract sealed class Dialect permits IsoDialect, PostgreSqlDialect, MySq
 
     /** A listed value as a text that is long enough for every value. */
     static SqlType longEnough(EnumType listed) {
-        return text(Math.max(1, listed.values().stream().mapToInt(value -> value.codePointCount(0, value.length())).max().orElse(1)));
+        return text(Math.max(1,
+                listed.values().stream().mapToInt(value -> value.codePointCount(0, value.length())).max().orElse(1)));
     }
 }

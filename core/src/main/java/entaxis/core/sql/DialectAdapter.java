@@ -44,11 +44,12 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * Turns a schema into what an engine can hold: its types, its ways to number rows, the actions, indexes and names that it takes. What has to change is said. Doing it again changes
- * nothing. Linear in the size of the schema.
+ * Turns a schema into what an engine can hold: its types, its ways to number rows, the actions, indexes and names that
+ * it takes. What has to change is said. Doing it again changes nothing. Linear in the size of the schema.
  */
 public final class DialectAdapter {
-    private static final Pattern CONSTANT = Pattern.compile("[+-]?[0-9.]+(e[+-]?[0-9]+)?|'([^']|'')*'|true|false|null|x'[0-9a-f]*'|b'[01]*'");
+    private static final Pattern CONSTANT =
+            Pattern.compile("[+-]?[0-9.]+(e[+-]?[0-9]+)?|'([^']|'')*'|true|false|null|x'[0-9a-f]*'|b'[01]*'");
     private static final Pattern MOMENT = Pattern.compile("current_timestamp(\\(\\d\\))?");
 
     private final Dialect dialect;
@@ -66,16 +67,21 @@ public final class DialectAdapter {
     }
 
     private AdaptedSchema fitted(Schema schema) {
-        List<TypeDefinition> kept = schema.types().stream().filter(type -> home(type) == Home.SCHEMA).map(this::type).toList();
+        List<TypeDefinition> kept =
+                schema.types().stream().filter(type -> home(type) == Home.SCHEMA).map(this::type).toList();
         List<Table> tables = schema.tables().stream().map(this::table).toList();
         List<Sequence> sequences = dialect.sequences() ? schema.sequences() : List.of();
         if (!dialect.sequences()) {
-            schema.sequences().forEach(sequence -> say(Kind.LOST, "", sequence.name(), dialect.target().title() + " has no sequences; this one is left out"));
+            schema.sequences().forEach(sequence -> say(Kind.LOST, "", sequence.name(),
+                    dialect.target().title() + " has no sequences; this one is left out"));
         }
         List<Table> named = new StoredNames(dialect, findings).named(CascadePaths.cut(tables, dialect, findings));
-        List<Program> programs = schema.programs().stream().filter(program -> program.target() == dialect.target()).toList();
-        schema.programs().stream().filter(program -> program.target() != dialect.target()).forEach(program -> say(Kind.LOST, "", program.name(), "the " + program.kind().word()
-                + " is written for " + program.target().title() + " and left out of the script for " + dialect.target().title()));
+        List<Program> programs =
+                schema.programs().stream().filter(program -> program.target() == dialect.target()).toList();
+        schema.programs().stream().filter(program -> program.target() != dialect.target())
+                .forEach(program -> say(Kind.LOST, "", program.name(), "the " + program.kind().word()
+                        + " is written for " + program.target().title() + " and left out of the script for "
+                        + dialect.target().title()));
         return new AdaptedSchema(new Schema(kept, sequences, named, programs), findings);
     }
 
@@ -94,17 +100,24 @@ public final class DialectAdapter {
     private TypeDefinition type(TypeDefinition type) {
         LossReport loss = words -> say(Kind.LOST, "", type.name(), words);
         return switch (type) {
-            case DomainDefinition domain -> new DomainDefinition(domain.name(), held(domain.base(), false, loss), domain.defaultValue().map(dialect::expression),
-                    domain.check().map(check -> new CheckRule(dialect.stored(check.name()), dialect.expression(check.condition()))), domain.comment());
+            case DomainDefinition domain -> new DomainDefinition(domain.name(), held(domain.base(), false, loss),
+                    domain.defaultValue().map(dialect::expression),
+                    domain.check().map(check -> new CheckRule(dialect.stored(check.name()),
+                            dialect.expression(check.condition()))),
+                    domain.comment());
             case EnumDefinition enumeration -> enumeration;
             case StructureDefinition structure -> new StructureDefinition(structure.name(),
-                    structure.fields().stream().map(field -> new FieldDefinition(field.name(), held(inField(field.type()), false, loss))).toList(), structure.comment());
+                    structure.fields().stream()
+                            .map(field -> new FieldDefinition(field.name(), held(inField(field.type()), false, loss)))
+                            .toList(),
+                    structure.comment());
         };
     }
 
     /** H2 manual, Data Types: the fields of a row type name no domains, so what they stand for is spelled out. */
     private SqlType inField(SqlType type) {
-        boolean spelledOut = dialect.target() == Target.H2 && type instanceof UserType(String name) && types.containsKey(name);
+        boolean spelledOut =
+                dialect.target() == Target.H2 && type instanceof UserType(String name) && types.containsKey(name);
         return !spelledOut ? type : switch (types.get(((UserType) type).name())) {
             case DomainDefinition domain -> inField(domain.base());
             case EnumDefinition enumeration -> new EnumType(enumeration.values());
@@ -118,7 +131,8 @@ public final class DialectAdapter {
             return dialect.held(type, keyed, loss);
         }
         TypeDefinition definition = types.get(name);
-        return definition == null ? dialect.held(new SqlType.NativeType(name), keyed, loss) : home(definition) == Home.SCHEMA ? type : switch (definition) {
+        return definition == null ? dialect.held(new SqlType.NativeType(name), keyed, loss)
+                : home(definition) == Home.SCHEMA ? type : switch (definition) {
             case DomainDefinition domain -> held(domain.base(), keyed, loss);
             case EnumDefinition enumeration -> dialect.held(new EnumType(enumeration.values()), keyed, loss);
             case StructureDefinition structure -> {
@@ -135,14 +149,16 @@ public final class DialectAdapter {
         List<UniqueKey> keys = new ArrayList<>(table.uniqueKeys());
         List<TableIndex> indexes = new ArrayList<>();
         for (TableIndex index : table.indexes()) {
-            boolean key = index.unique() && index.predicate().isEmpty() && index.columns().stream().noneMatch(part -> part.expression() || part.descending() || part.prefix().isPresent());
+            boolean key = index.unique() && index.predicate().isEmpty() && index.columns().stream()
+                    .noneMatch(part -> part.expression() || part.descending() || part.prefix().isPresent());
             if (key) {
                 keys.add(new UniqueKey(index.name(), index.columns().stream().map(IndexColumn::name).toList()));
             } else {
                 indexes.add(index);
             }
         }
-        return new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), keys, table.checks(), table.foreignKeys(), indexes, table.comment());
+        return new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), keys,
+                table.checks(), table.foreignKeys(), indexes, table.comment());
     }
 
     private Table table(Table given) {
@@ -150,15 +166,20 @@ public final class DialectAdapter {
         Set<String> keyed = new HashSet<>(table.keyColumns());
         table.uniqueKeys().forEach(key -> keyed.addAll(key.columns()));
         table.foreignKeys().forEach(key -> keyed.addAll(key.columns()));
-        table.indexes().forEach(index -> index.columns().stream().filter(part -> part.prefix().isEmpty() && index.method().isEmpty()).forEach(part -> keyed.add(part.name())));
+        table.indexes()
+                .forEach(index -> index.columns().stream()
+                        .filter(part -> part.prefix().isEmpty() && index.method().isEmpty())
+                        .forEach(part -> keyed.add(part.name())));
         List<CheckRule> checks = new ArrayList<>();
         Numbered numbered = new Numbered(table);
         List<Column> columns = new ArrayList<>();
         for (Column column : table.columns()) {
             columns.add(column(table, column, keyed.contains(column.name()), numbered, checks));
         }
-        List<CheckRule> ordered = new ArrayList<>(table.checks().stream().map(check -> new CheckRule(check.name(), dialect.expression(check.condition()))).toList());
-        checks.stream().filter(extra -> ordered.stream().noneMatch(own -> own.name().equals(extra.name()))).forEach(ordered::add);
+        List<CheckRule> ordered = new ArrayList<>(table.checks().stream()
+                .map(check -> new CheckRule(check.name(), dialect.expression(check.condition()))).toList());
+        checks.stream().filter(extra -> ordered.stream().noneMatch(own -> own.name().equals(extra.name())))
+                .forEach(ordered::add);
         List<TableIndex> indexes = new ArrayList<>();
         table.indexes().forEach(index -> index(table, index).ifPresent(indexes::add));
         numbered.helping.ifPresent(helping -> {
@@ -167,19 +188,23 @@ public final class DialectAdapter {
         });
         Set<String> required = columns.stream().filter(Column::required).map(Column::name).collect(Collectors.toSet());
         Set<String> checked = mySql() ? named(ordered, columns) : Set.of();
-        List<ForeignKey> foreignKeys = table.foreignKeys().stream().map(key -> unchecked(table, foreignKey(table, key, required), checked)).toList();
-        return new Table(table.origin(), dialect.schemas() ? table.namespace() : "", table.name(), columns, table.primaryKey(), table.uniqueKeys(), ordered, foreignKeys, indexes,
+        List<ForeignKey> foreignKeys = table.foreignKeys().stream()
+                .map(key -> unchecked(table, foreignKey(table, key, required), checked)).toList();
+        return new Table(table.origin(), dialect.schemas() ? table.namespace() : "", table.name(), columns,
+                table.primaryKey(), table.uniqueKeys(), ordered, foreignKeys, indexes,
                 table.comment());
     }
 
     private Column column(Table table, Column column, boolean keyed, Numbered numbered, List<CheckRule> checks) {
         LossReport loss = words -> say(Kind.LOST, table.name(), column.name(), words);
-        SqlType type = dialect.target() == Target.SQLSERVER && unsaid(column) ? column.type() : held(column.type(), keyed, loss);
+        SqlType type = dialect.target() == Target.SQLSERVER && unsaid(column) ? column.type()
+                : held(column.type(), keyed, loss);
         Column fitted = numbered.number(column.withType(type));
         fitted = computed(table, fitted);
         Optional<String> standing = column.defaultValue().or(() -> domainDefault(column.type()));
         SqlType plain = fitted.type();
-        Optional<String> defaultValue = fitted.identity() != Identity.NONE ? Optional.empty() : standing.map(expression -> defaultValue(expression, plain));
+        Optional<String> defaultValue = fitted.identity() != Identity.NONE ? Optional.empty()
+                : standing.map(expression -> defaultValue(expression, plain));
         ColumnDetails details = fitted.details();
         if (details.onUpdate().isPresent() && !mySql()) {
             loss.say("nothing sets it when a row is changed; a trigger would have to");
@@ -188,12 +213,17 @@ public final class DialectAdapter {
         checks.addAll(standIns(table, column, fitted));
         boolean required = fitted.required() || table.keyColumns().contains(column.name());
         Column said = inheritsComment(column) ? fitted.withComment("") : fitted;
-        return said.withDefault(defaultValue).with(details).withRequired(required && (fitted.generated().isEmpty() || computedRequired(fitted)));
+        return said.withDefault(defaultValue).with(details)
+                .withRequired(required && (fitted.generated().isEmpty() || computedRequired(fitted)));
     }
 
-    /** H2 gives a column the comment of its domain or enumeration when ALTER TABLE copies the table, so there it says nothing of its own. */
+    /**
+     * H2 gives a column the comment of its domain or enumeration when ALTER TABLE copies the table, so there it says
+     * nothing of its own.
+     */
     private boolean inheritsComment(Column column) {
-        return dialect.target() == Target.H2 && column.type() instanceof UserType(String name) && types.containsKey(name) && types.get(name).comment().equals(column.comment());
+        return dialect.target() == Target.H2 && column.type() instanceof UserType(String name)
+                && types.containsKey(name) && types.get(name).comment().equals(column.comment());
     }
 
     private boolean computedRequired(Column column) {
@@ -209,55 +239,71 @@ public final class DialectAdapter {
     }
 
     private Optional<String> domainDefault(SqlType type) {
-        return type instanceof UserType(String name) && types.get(name) instanceof DomainDefinition domain && dialect.domains() == Home.NONE ? domain.defaultValue() : Optional.empty();
+        return type instanceof UserType(String name) && types.get(name) instanceof DomainDefinition domain
+                && dialect.domains() == Home.NONE ? domain.defaultValue() : Optional.empty();
     }
 
     private String defaultValue(String expression, SqlType type) {
         String spelled = dialect.expression(expression);
-        if (mySql() && type instanceof TimestampType(OptionalInt precision, boolean zone) && Functions.kind(spelled) == Functions.Kind.NOW && precision.orElse(0) > 0) {
+        if (mySql() && type instanceof TimestampType(OptionalInt precision, boolean zone)
+                && Functions.kind(spelled) == Functions.Kind.NOW && precision.orElse(0) > 0) {
             return "current_timestamp(" + precision.getAsInt() + ")";
         }
         boolean needsBrackets = mySql() || dialect.target() == Target.SQLITE;
         return needsBrackets && !constant(spelled, type) ? "(" + spelled + ")" : spelled;
     }
 
-    /** Whether an expression is a constant that may stand as a default without brackets (MySQL manual, “Data Type Default Values”; SQLite documentation, CREATE TABLE, 3.2). */
+    /**
+     * Whether an expression is a constant that may stand as a default without brackets (MySQL manual, “Data Type
+     * Default Values”; SQLite documentation, CREATE TABLE, 3.2).
+     */
     private boolean constant(String expression, SqlType type) {
-        boolean large = dialect.target() == Target.MYSQL && (dialect.type(type).contains("text") || dialect.type(type).contains("blob") || dialect.type(type).equals("json"));
+        boolean large = dialect.target() == Target.MYSQL && (dialect.type(type).contains("text")
+                || dialect.type(type).contains("blob") || dialect.type(type).equals("json"));
         String plain = expression.strip().toLowerCase(Locale.ROOT);
         return !large && (plain.startsWith("(") || CONSTANT.matcher(plain).matches()
-                || MOMENT.matcher(plain).matches() && (type instanceof TimestampType || dialect.target() == Target.SQLITE)
+                || MOMENT.matcher(plain).matches()
+                        && (type instanceof TimestampType || dialect.target() == Target.SQLITE)
                 || dialect.target() == Target.SQLITE && (plain.equals("current_date") || plain.equals("current_time")))
                 || plain.startsWith("(") && plain.endsWith(")");
     }
 
     /** Whether a computed column was given no type, so that the engine takes that of its expression. */
     private static boolean unsaid(Column column) {
-        return column.generated().isPresent() && column.type() instanceof SqlType.NativeType(String spelled) && spelled.isEmpty();
+        return column.generated().isPresent() && column.type() instanceof SqlType.NativeType(String spelled)
+                && spelled.isEmpty();
     }
 
     private Column computed(Table table, Column column) {
         if (column.generated().isEmpty()) {
-            return column.details().virtual() ? column.with(new ColumnDetails(false, column.details().onUpdate(), column.details().collation())) : column;
+            return column.details().virtual()
+                    ? column.with(new ColumnDetails(false, column.details().onUpdate(), column.details().collation()))
+                    : column;
         }
         boolean virtual = column.details().virtual() ? dialect.computedVirtual() : !dialect.computedStored();
         String expression = dialect.expression(column.generated().get());
-        if (dialect.target() == Target.SQLSERVER && !unsaid(column) && !expression.toLowerCase(Locale.ROOT).startsWith("cast(")) {
+        if (dialect.target() == Target.SQLSERVER && !unsaid(column)
+                && !expression.toLowerCase(Locale.ROOT).startsWith("cast(")) {
             expression = "cast(" + expression + " as " + dialect.type(column.type()) + ")";
         }
         if (virtual != column.details().virtual()) {
-            say(Kind.WORKED_AROUND, table.name(), column.name(), virtual ? "it is computed at each reading instead of being stored" : "it is stored instead of being computed at each reading");
+            say(Kind.WORKED_AROUND, table.name(), column.name(),
+                    virtual ? "it is computed at each reading instead of being stored"
+                            : "it is stored instead of being computed at each reading");
         }
-        return column.withGenerated(Optional.of(expression)).with(new ColumnDetails(virtual, column.details().onUpdate(), column.details().collation()));
+        return column.withGenerated(Optional.of(expression))
+                .with(new ColumnDetails(virtual, column.details().onUpdate(), column.details().collation()));
     }
 
     /** Checks that stand in for what the engine's type does not refuse. */
     private List<CheckRule> standIns(Table table, Column asked, Column fitted) {
         String name = dialect.name(asked.name());
         List<CheckRule> checks = new ArrayList<>();
-        if (asked.type() instanceof IntegerType integer && integer.unsigned() && !(fitted.type() instanceof IntegerType now && now.unsigned())) {
+        if (asked.type() instanceof IntegerType integer && integer.unsigned()
+                && !(fitted.type() instanceof IntegerType now && now.unsigned())) {
             checks.add(new CheckRule(checkName(table, asked, "unsigned"), name + " >= 0"));
-            say(Kind.WORKED_AROUND, table.name(), asked.name(), "a larger type and a check stand in for " + asked.type().text());
+            say(Kind.WORKED_AROUND, table.name(), asked.name(),
+                    "a larger type and a check stand in for " + asked.type().text());
         }
         if (asked.type() instanceof BooleanType && !(fitted.type() instanceof BooleanType)) {
             checks.add(new CheckRule(checkName(table, asked, "truth"), name + " in (0, 1)"));
@@ -266,13 +312,15 @@ public final class DialectAdapter {
         if (asked.type() instanceof EnumType(List<String> values) && !(fitted.type() instanceof EnumType)) {
             checks.add(listed(table, asked, name, values));
         }
-        if (asked.type() instanceof UserType(String type) && types.containsKey(type) && home(types.get(type)) != Home.SCHEMA) {
+        if (asked.type() instanceof UserType(String type) && types.containsKey(type)
+                && home(types.get(type)) != Home.SCHEMA) {
             switch (types.get(type)) {
                 case DomainDefinition domain -> {
                     domain.check().ifPresent(check -> checks.add(new CheckRule(checkName(table, asked, domain.name()),
                             Identifiers.exchanged(dialect.expression(check.condition()), Map.of("value", name)))));
                     checks.addAll(standIns(table, asked.withType(domain.base()), fitted));
-                    say(Kind.WORKED_AROUND, table.name(), asked.name(), "the domain " + domain.name() + " is spelled out");
+                    say(Kind.WORKED_AROUND, table.name(), asked.name(),
+                            "the domain " + domain.name() + " is spelled out");
                 }
                 case EnumDefinition enumeration -> {
                     if (!(fitted.type() instanceof EnumType)) {
@@ -287,7 +335,8 @@ public final class DialectAdapter {
 
     private CheckRule listed(Table table, Column column, String name, List<String> values) {
         say(Kind.WORKED_AROUND, table.name(), column.name(), "a check lists the values");
-        return new CheckRule(checkName(table, column, "values"), name + " in " + values.stream().map(dialect::literal).collect(Collectors.joining(", ", "(", ")")));
+        return new CheckRule(checkName(table, column, "values"),
+                name + " in " + values.stream().map(dialect::literal).collect(Collectors.joining(", ", "(", ")")));
     }
 
     private static String checkName(Table table, Column column, String what) {
@@ -301,21 +350,28 @@ public final class DialectAdapter {
         }
         boolean partial = index.predicate().isPresent() && !dialect.partialIndexes();
         if (partial) {
-            say(Kind.LOST, table.name(), index.name(), index.unique() ? "an index over some rows only is not possible; it no longer refuses equal rows"
+            say(Kind.LOST, table.name(), index.name(),
+                    index.unique() ? "an index over some rows only is not possible; it no longer refuses equal rows"
                     : "an index over some rows only is not possible; it covers all rows");
         }
         boolean prefixes = mySql() || index.columns().stream().allMatch(part -> part.prefix().isEmpty());
-        List<IndexColumn> columns = index.columns().stream().map(part -> new IndexColumn(part.expression() ? dialect.expression(part.name()) : part.name(),
-                part.descending() && dialect.fallingIndexes(), part.expression(), prefixes ? part.prefix() : OptionalInt.empty())).toList();
-        return Optional.of(new TableIndex(index.name(), index.unique() && !partial, columns, index.method(), partial ? Optional.empty() : index.predicate().map(dialect::expression)));
+        List<IndexColumn> columns = index.columns().stream()
+                .map(part -> new IndexColumn(part.expression() ? dialect.expression(part.name()) : part.name(),
+                        part.descending() && dialect.fallingIndexes(), part.expression(),
+                        prefixes ? part.prefix() : OptionalInt.empty()))
+                .toList();
+        return Optional.of(new TableIndex(index.name(), index.unique() && !partial, columns, index.method(),
+                partial ? Optional.empty() : index.predicate().map(dialect::expression)));
     }
 
     private ForeignKey foreignKey(Table table, ForeignKey key, Set<String> required) {
         ReferentialAction onDelete = action(table, key, key.onDelete(), dialect.deleteActions(), "deleting", required);
-        ReferentialAction onUpdate = action(table, key, key.onUpdate(), dialect.updateActions(), "changing the key of", required);
+        ReferentialAction onUpdate =
+                action(table, key, key.onUpdate(), dialect.updateActions(), "changing the key of", required);
         Deferral deferral = key.deferral();
         if (deferral != Deferral.NOT_DEFERRABLE && !dialect.deferrable()) {
-            say(Kind.LOST, table.name(), key.name(), "it is checked after each statement, not at the end of the transaction");
+            say(Kind.LOST, table.name(), key.name(),
+                    "it is checked after each statement, not at the end of the transaction");
             deferral = Deferral.NOT_DEFERRABLE;
         }
         return key.withActions(onDelete, onUpdate).with(deferral);
@@ -323,7 +379,8 @@ public final class DialectAdapter {
 
     /** The words of all conditions and expressions of a table, in small letters. */
     private Set<String> named(List<CheckRule> checks, List<Column> columns) {
-        Stream<String> expressions = Stream.concat(checks.stream().map(CheckRule::condition), columns.stream().flatMap(column -> column.generated().stream()));
+        Stream<String> expressions = Stream.concat(checks.stream().map(CheckRule::condition),
+                columns.stream().flatMap(column -> column.generated().stream()));
         return expressions.flatMap(text -> IsoNormalizer.names(text, dialect).stream()).collect(Collectors.toSet());
     }
 
@@ -333,11 +390,16 @@ public final class DialectAdapter {
         if (!changes || key.columns().stream().noneMatch(column -> checked.contains(column.toLowerCase(Locale.ROOT)))) {
             return key;
         }
-        say(Kind.LOST, table.name(), key.name(), "its columns are not changed along, because a condition of the table speaks of them; the change is refused");
-        return key.withActions(key.onDelete() == ReferentialAction.SET_NULL ? ReferentialAction.NO_ACTION : key.onDelete(), ReferentialAction.NO_ACTION);
+        say(Kind.LOST, table.name(), key.name(),
+                "its columns are not changed along, because a condition of the table speaks of them; the change is "
+                        + "refused");
+        return key.withActions(
+                key.onDelete() == ReferentialAction.SET_NULL ? ReferentialAction.NO_ACTION : key.onDelete(),
+                ReferentialAction.NO_ACTION);
     }
 
-    private ReferentialAction action(Table table, ForeignKey key, ReferentialAction asked, Set<ReferentialAction> possible, String doing, Set<String> required) {
+    private ReferentialAction action(Table table, ForeignKey key, ReferentialAction asked,
+            Set<ReferentialAction> possible, String doing, Set<String> required) {
         if (asked == ReferentialAction.RESTRICT && !dialect.tellsRestrict()) {
             return ReferentialAction.NO_ACTION;
         }
@@ -346,7 +408,8 @@ public final class DialectAdapter {
             return asked;
         }
         if (asked != ReferentialAction.NO_ACTION) {
-            say(Kind.LOST, table.name(), key.name(), doing + " a referred-to row is refused; “" + asked.words() + "” is not possible here");
+            say(Kind.LOST, table.name(), key.name(),
+                    doing + " a referred-to row is refused; “" + asked.words() + "” is not possible here");
         }
         return ReferentialAction.NO_ACTION;
     }
@@ -355,7 +418,10 @@ public final class DialectAdapter {
     private final class Numbered {
         private final Table table;
         private boolean taken;
-        /** The index that lets a column number itself where no key begins with it (MySQL manual, “Using AUTO_INCREMENT”); it comes first. */
+        /**
+         * The index that lets a column number itself where no key begins with it (MySQL manual, “Using
+         * AUTO_INCREMENT”); it comes first.
+         */
         private Optional<TableIndex> helping = Optional.empty();
 
         Numbered(Table table) {
@@ -369,9 +435,12 @@ public final class DialectAdapter {
             Optional<Numbering> numbers = column.numbering().filter(numbering -> !numbering.equals(Numbering.DEFAULT));
             Column numbered = switch (dialect.target()) {
                 case POSTGRESQL, H2 -> column.withIdentity(column.identity(), numbers);
-                case ORACLE, ISO -> taken ? without(column, "a table numbers one column only") : column.withIdentity(column.identity(), numbers);
-                case SQLSERVER -> taken ? without(column, "a table numbers one column only") : column.withIdentity(Identity.ALWAYS, numbers);
-                case MYSQL, MARIADB -> taken ? without(column, "a table numbers one column only") : autoIncrement(column, numbers);
+                case ORACLE, ISO -> taken ? without(column, "a table numbers one column only")
+                        : column.withIdentity(column.identity(), numbers);
+                case SQLSERVER -> taken ? without(column, "a table numbers one column only")
+                        : column.withIdentity(Identity.ALWAYS, numbers);
+                case MYSQL, MARIADB ->
+                        taken ? without(column, "a table numbers one column only") : autoIncrement(column, numbers);
                 case SQLITE -> table.keyColumns().equals(List.of(column.name())) ? rowNumber(column, numbers)
                         : without(column, "only a primary key of one column is numbered");
             };
@@ -387,17 +456,21 @@ public final class DialectAdapter {
         private Column autoIncrement(Column column, Optional<Numbering> numbers) {
             boolean leads = !table.keyColumns().isEmpty() && table.keyColumns().getFirst().equals(column.name())
                     || table.uniqueKeys().stream().anyMatch(key -> key.columns().getFirst().equals(column.name()));
-            Optional<TableIndex> own = table.indexes().stream().filter(index -> index.columns().getFirst().name().equals(column.name())).findFirst();
+            Optional<TableIndex> own = table.indexes().stream()
+                    .filter(index -> index.columns().getFirst().name().equals(column.name())).findFirst();
             if (!leads && own.isPresent()) {
                 helping = index(table, own.get());
             } else if (!leads) {
-                helping = Optional.of(new TableIndex("ix_" + table.name() + "_" + column.name(), false, List.of(new IndexColumn(column.name(), false))));
-                say(Kind.WORKED_AROUND, table.name(), column.name(), "a column that numbers itself needs an index, which is added");
+                helping = Optional.of(new TableIndex("ix_" + table.name() + "_" + column.name(), false,
+                        List.of(new IndexColumn(column.name(), false))));
+                say(Kind.WORKED_AROUND, table.name(), column.name(),
+                        "a column that numbers itself needs an index, which is added");
             }
             if (numbers.filter(numbering -> numbering.step() != 1).isPresent()) {
                 say(Kind.LOST, table.name(), column.name(), "it counts by 1; the step is a setting of the server");
             }
-            Optional<Numbering> start = numbers.filter(numbering -> numbering.start() > 1).map(numbering -> new Numbering(numbering.start(), 1));
+            Optional<Numbering> start = numbers.filter(numbering -> numbering.start() > 1)
+                    .map(numbering -> new Numbering(numbering.start(), 1));
             return column.withIdentity(Identity.BY_DEFAULT, start);
         }
 

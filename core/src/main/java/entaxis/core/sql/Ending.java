@@ -8,16 +8,20 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * How a statement is ended in a script, so that the engine's client sends it whole: behind a routine that has semicolons of its own a semicolon alone would cut it. MySQL manual, “Defining
- * Stored Programs”: DELIMITER; SQL Server documentation, “GO” and the rule that CREATE VIEW and its like stand alone in their batch; Oracle SQL*Plus, “/”.
+ * How a statement is ended in a script, so that the engine's client sends it whole: behind a routine that has
+ * semicolons of its own a semicolon alone would cut it. MySQL manual, “Defining Stored Programs”: DELIMITER; SQL Server
+ * documentation, “GO” and the rule that CREATE VIEW and its like stand alone in their batch; Oracle SQL*Plus, “/”.
  */
 public final class Ending {
     private static final int MAX_WORDS = 8;
-    private static final Pattern WORD = Pattern.compile("(?:\\s+|--[^\\n]*+|/\\*(?:[^*]|\\*(?!/))*+\\*/)*+([A-Za-z_]+)");
+    private static final Pattern WORD =
+            Pattern.compile("(?:\\s+|--[^\\n]*+|/\\*(?:[^*]|\\*(?!/))*+\\*/)*+([A-Za-z_]+)");
     private static final String BATCH = "GO\n";
-    private static final Set<String> ALONE = Set.of("view", "function", "procedure", "proc", "trigger", "default", "rule");
+    private static final Set<String> ALONE =
+            Set.of("view", "function", "procedure", "proc", "trigger", "default", "rule");
     private static final Set<String> BLOCKS = Set.of("function", "procedure", "package", "trigger", "type");
-    private static final Set<String> BETWEEN = Set.of("or", "replace", "alter", "editionable", "noneditionable", "and", "resolve", "compile");
+    private static final Set<String> BETWEEN =
+            Set.of("or", "replace", "alter", "editionable", "noneditionable", "and", "resolve", "compile");
 
     private Ending() { }
 
@@ -26,7 +30,8 @@ public final class Ending {
         String text = statement.strip();
         return switch (engine) {
             case SQLSERVER -> ALONE.contains(made(text)) ? BATCH + text + "\nGO" : semicolon(text);
-            case ORACLE -> BLOCKS.contains(made(text)) || text.endsWith(";") ? semicolon(text) + "\n/" : semicolon(text);
+            case ORACLE ->
+                    BLOCKS.contains(made(text)) || text.endsWith(";") ? semicolon(text) + "\n/" : semicolon(text);
             case MYSQL, MARIADB -> inner(text) ? delimited(text) : semicolon(text);
             case POSTGRESQL, SQLITE, H2, ISO -> semicolon(text);
         };
@@ -35,7 +40,8 @@ public final class Ending {
     /** Puts a statement with what ends it behind a script; a batch that has just begun is not begun again. */
     public static void append(StringBuilder script, String statement, Target engine) {
         String ended = of(statement, engine);
-        script.append(ended.startsWith(BATCH) && batchEnds(script) ? ended.substring(BATCH.length()) : ended).append('\n');
+        script.append(ended.startsWith(BATCH) && batchEnds(script) ? ended.substring(BATCH.length()) : ended)
+                .append('\n');
     }
 
     /** Whether the last line that is not blank ends a batch. */
@@ -44,14 +50,18 @@ public final class Ending {
         while (end > 0 && script.charAt(end - 1) <= ' ') {
             end--;
         }
-        return end >= 2 && script.charAt(end - 1) == 'O' && script.charAt(end - 2) == 'G' && (end == 2 || script.charAt(end - 3) == '\n');
+        return end >= 2 && script.charAt(end - 1) == 'O' && script.charAt(end - 2) == 'G'
+                && (end == 2 || script.charAt(end - 3) == '\n');
     }
 
     private static String semicolon(String text) {
         return text.endsWith(";") ? text : text + ";";
     }
 
-    /** What kind of thing a statement creates or alters, in small letters; empty if it does neither. Looks at its first words only. */
+    /**
+     * What kind of thing a statement creates or alters, in small letters; empty if it does neither. Looks at its first
+     * words only.
+     */
     private static String made(String text) {
         Matcher word = WORD.matcher(text);
         boolean begun = false;

@@ -12,7 +12,9 @@ import java.util.Set;
 /** Turns the words of an expression that differ from engine to engine. */
 final class Expressions {
     private static final Map<Target, Map<String, String>> WORDS = Map.of(
-            Target.SQLSERVER, Map.of("true", "1", "false", "0", "char_length", "len", "character_length", "len", "length", "len", "current_date", "cast(getdate() as date)"),
+            Target.SQLSERVER,
+            Map.of("true", "1", "false", "0", "char_length", "len", "character_length", "len", "length", "len",
+                    "current_date", "cast(getdate() as date)"),
             Target.ORACLE, Map.of("true", "1", "false", "0", "char_length", "length", "character_length", "length"),
             Target.SQLITE, Map.of("char_length", "length", "character_length", "length"));
 
@@ -20,7 +22,10 @@ final class Expressions {
 
     private Expressions() { }
 
-    /** The expression with those words exchanged, and names in double quotes put into the engine's own; names that are in those already stay. Linear. */
+    /**
+     * The expression with those words exchanged, and names in double quotes put into the engine's own; names that are
+     * in those already stay. Linear.
+     */
     static String spelled(String sql, Dialect dialect) {
         if (dialect.quoted("").charAt(0) == '"' && dialect.typedLiterals() && !WORDS.containsKey(dialect.target())) {
             return sql;
@@ -65,9 +70,13 @@ final class Expressions {
         return text.toString();
     }
 
-    /** Whether a word and a space stand before a text to say that it is a date, a time or a moment (ISO/IEC 9075-2, 5.3). */
+    /**
+     * Whether a word and a space stand before a text to say that it is a date, a time or a moment (ISO/IEC 9075-2,
+     * 5.3).
+     */
     private static boolean typed(List<Token> tokens, int at) {
-        return at + 2 < tokens.size() && TYPED.contains(tokens.get(at).text().toLowerCase(Locale.ROOT)) && tokens.get(at + 1).kind() == Kind.SPACE
+        return at + 2 < tokens.size() && TYPED.contains(tokens.get(at).text().toLowerCase(Locale.ROOT))
+                && tokens.get(at + 1).kind() == Kind.SPACE
                 && tokens.get(at + 2).kind() == Kind.STRING;
     }
 }

@@ -15,7 +15,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalInt;
 
-/** Types that only one engine has, and the ISO type that comes nearest: sizes from the engines' manuals (PostgreSQL 8, MySQL 11, SQL Server “Data types”, Oracle “Data Types”). */
+/**
+ * Types that only one engine has, and the ISO type that comes nearest: sizes from the engines' manuals (PostgreSQL 8,
+ * MySQL 11, SQL Server “Data types”, Oracle “Data Types”).
+ */
 final class ForeignTypes {
     private ForeignTypes() { }
 
@@ -27,7 +30,8 @@ final class ForeignTypes {
             case "jsonb" -> new JsonType();
             case "inet", "cidr" -> Dialect.text(43);
             case "macaddr", "macaddr8" -> Dialect.text(23);
-            case "interval" -> new SqlType.IntervalType(SqlType.IntervalField.DAY, java.util.Optional.of(SqlType.IntervalField.SECOND));
+            case "interval" -> new SqlType.IntervalType(SqlType.IntervalField.DAY,
+                    java.util.Optional.of(SqlType.IntervalField.SECOND));
             case "money" -> Dialect.decimal(19, 4);
             case "smallmoney" -> Dialect.decimal(10, 4);
             case "mediumint" -> new IntegerType(IntegerSize.INTEGER, type.unsigned());
@@ -37,15 +41,20 @@ final class ForeignTypes {
             case "float" -> new FloatType(first.orElse(53) > 24);
             case "double" -> new FloatType(true);
             case "decfloat" -> new DecimalType(OptionalInt.empty(), OptionalInt.empty());
-            case "bit", "bit varying", "varbit" -> first.orElse(1) == 1 && type.name().equals("bit") ? new SqlType.BooleanType()
+            case "bit", "bit varying", "varbit" ->
+                    first.orElse(1) == 1 && type.name().equals("bit") ? new SqlType.BooleanType()
                     : new BinaryType(Form.VARYING, OptionalInt.of((first.orElse(64) + 7) / 8));
-            case "varchar", "nvarchar", "varchar2", "nvarchar2", "character varying" -> first.isPresent() ? Dialect.text(first.getAsInt()) : SqlType.largeText();
+            case "varchar", "nvarchar", "varchar2", "nvarchar2", "character varying" ->
+                    first.isPresent() ? Dialect.text(first.getAsInt()) : SqlType.largeText();
             case "char", "nchar", "character" -> Dialect.fixed(first.orElse(1));
             case "varbinary", "raw" -> new BinaryType(first.isPresent() ? Form.VARYING : Form.LARGE, first);
-            case "text", "tinytext", "mediumtext", "longtext", "ntext", "nclob", "long", "citext", "xml", "xmltype", "tsvector", "tsquery", "set", "sql_variant" ->
+            case "text", "tinytext", "mediumtext", "longtext", "ntext", "nclob", "long", "citext", "xml", "xmltype",
+                    "tsvector", "tsquery", "set", "sql_variant" ->
                     SqlType.largeText();
-            case "image", "tinyblob", "blob", "mediumblob", "longblob", "long raw", "bfile" -> new BinaryType(Form.LARGE, OptionalInt.empty());
-            case "datetime", "smalldatetime" -> new TimestampType(OptionalInt.of(type.name().equals("datetime") ? 3 : 0), false);
+            case "image", "tinyblob", "blob", "mediumblob", "longblob", "long raw", "bfile" ->
+                    new BinaryType(Form.LARGE, OptionalInt.empty());
+            case "datetime", "smalldatetime" ->
+                    new TimestampType(OptionalInt.of(type.name().equals("datetime") ? 3 : 0), false);
             case "rowversion", "timestamp" -> new BinaryType(Form.FIXED, OptionalInt.of(8));
             case "rowid", "urowid" -> Dialect.text(18);
             default -> new CharacterType(Form.LARGE, OptionalInt.empty());

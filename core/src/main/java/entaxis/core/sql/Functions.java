@@ -21,9 +21,12 @@ final class Functions {
             plain = plain.substring(1, plain.length() - 1);
         }
         return switch (plain) {
-            case "current_timestamp", "current_timestamp()", "current_timestamp(6)", "current_timestamp(3)", "now()", "getdate()", "sysdatetime()", "systimestamp", "localtimestamp",
-                    "localtimestamp()", "sysdate", "sysdatetimeoffset()", "transaction_timestamp()", "statement_timestamp()" -> Kind.NOW;
-            case "gen_random_uuid()", "random_uuid()", "uuid()", "newid()", "newsequentialid()", "sys_guid()", "uuid_generate_v4()" -> Kind.RANDOM_UUID;
+            case "current_timestamp", "current_timestamp()", "current_timestamp(6)", "current_timestamp(3)", "now()",
+                    "getdate()", "sysdatetime()", "systimestamp", "localtimestamp",
+                    "localtimestamp()", "sysdate", "sysdatetimeoffset()", "transaction_timestamp()",
+                    "statement_timestamp()" -> Kind.NOW;
+            case "gen_random_uuid()", "random_uuid()", "uuid()", "newid()", "newsequentialid()", "sys_guid()",
+                    "uuid_generate_v4()" -> Kind.RANDOM_UUID;
             default -> Kind.OTHER;
         };
     }

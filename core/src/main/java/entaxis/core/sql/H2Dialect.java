@@ -35,11 +35,16 @@ final class H2Dialect extends Dialect {
 
     /** Key words that cannot be names. H2 manual, Keywords / Reserved Words. */
     private static final Set<String> RESERVED = ReservedWords.of(
-            "all and any array as asymmetric authorization between both case cast check constraint cross current_catalog current_date current_path current_role",
-            "current_schema current_time current_timestamp current_user day default distinct else end except exists false fetch for foreign from full group groups",
-            "having hour if ilike in inner intersect interval is join key leading left like limit localtime localtimestamp minus minute month natural not null",
-            "offset on or order over partition primary qualify range regexp right row rownum rows second select session_user set some symmetric system_user table to",
-            "top trailing true uescape union unique unknown user using value values when where window with year _rowid_");
+            "all and any array as asymmetric authorization between both case cast check constraint cross "
+                    + "current_catalog current_date current_path current_role",
+            "current_schema current_time current_timestamp current_user day default distinct else end except exists "
+                    + "false fetch for foreign from full group groups",
+            "having hour if ilike in inner intersect interval is join key leading left like limit localtime "
+                    + "localtimestamp minus minute month natural not null",
+            "offset on or order over partition primary qualify range regexp right row rownum rows second select "
+                    + "session_user set some symmetric system_user table to",
+            "top trailing true uescape union unique unknown user using value values when where window with year "
+                    + "_rowid_");
 
     @Override
     public Target target() {
@@ -68,7 +73,10 @@ final class H2Dialect extends Dialect {
         return true;
     }
 
-    /** H2 manual, Data Types: no unsigned integers; text beyond 1 000 000 000 characters is a large object (1 048 576 before version 2.3.230); a time has no fraction unless asked for. */
+    /**
+     * H2 manual, Data Types: no unsigned integers; text beyond 1 000 000 000 characters is a large object (1 048 576
+     * before version 2.3.230); a time has no fraction unless asked for.
+     */
     @Override
     public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
@@ -78,21 +86,30 @@ final class H2Dialect extends Dialect {
                 yield new CharacterType(Form.VARYING, OptionalInt.empty());
             }
             case CharacterType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() -> fixed(1);
-            case CharacterType(Form form, OptionalInt length) when form != Form.LARGE && length.orElse(1) > MAX_VARYING -> {
+            case CharacterType(Form form, OptionalInt length) when form != Form.LARGE
+                    && length.orElse(1) > MAX_VARYING -> {
                 loss.say("lengths over " + MAX_VARYING + " become a large object without a limit");
                 yield SqlType.largeText();
             }
-            case CharacterType(Form form, OptionalInt length) when form == Form.VARYING && length.orElse(1) == MAX_VARYING -> new CharacterType(form, OptionalInt.empty());
-            case BinaryType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() -> new BinaryType(form, OptionalInt.of(1));
-            case BinaryType(Form form, OptionalInt length) when form == Form.LARGE && keyed -> new BinaryType(Form.VARYING, OptionalInt.empty());
-            case BinaryType(Form form, OptionalInt length) when form != Form.LARGE && length.orElse(1) > MAX_VARYING -> new BinaryType(Form.LARGE, OptionalInt.empty());
-            case BinaryType(Form form, OptionalInt length) when form == Form.VARYING && length.orElse(1) == MAX_VARYING -> new BinaryType(form, OptionalInt.empty());
+            case CharacterType(Form form, OptionalInt length) when form == Form.VARYING
+                    && length.orElse(1) == MAX_VARYING -> new CharacterType(form, OptionalInt.empty());
+            case BinaryType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() ->
+                    new BinaryType(form, OptionalInt.of(1));
+            case BinaryType(Form form, OptionalInt length) when form == Form.LARGE && keyed ->
+                    new BinaryType(Form.VARYING, OptionalInt.empty());
+            case BinaryType(Form form, OptionalInt length) when form != Form.LARGE && length.orElse(1) > MAX_VARYING ->
+                    new BinaryType(Form.LARGE, OptionalInt.empty());
+            case BinaryType(Form form, OptionalInt length) when form == Form.VARYING
+                    && length.orElse(1) == MAX_VARYING -> new BinaryType(form, OptionalInt.empty());
             case DecimalType decimal when decimal.precision().isEmpty() -> new NativeType("decfloat");
             case DecimalType decimal -> decimal(decimal.precision().getAsInt(), decimal.scale().orElse(0));
-            case TimeType(OptionalInt precision, boolean zone) when precision.isEmpty() -> new TimeType(OptionalInt.of(0), zone);
-            case TimestampType(OptionalInt precision, boolean zone) when precision.orElse(0) == 6 -> new TimestampType(OptionalInt.empty(), zone);
+            case TimeType(OptionalInt precision, boolean zone) when precision.isEmpty() ->
+                    new TimeType(OptionalInt.of(0), zone);
+            case TimestampType(OptionalInt precision, boolean zone) when precision.orElse(0) == 6 ->
+                    new TimestampType(OptionalInt.empty(), zone);
             case EnumType listed -> type;
-            case NativeType(String spelling) -> ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
+            case NativeType(String spelling) ->
+                    ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
             case ArrayType(SqlType element) -> new ArrayType(held(element, keyed, loss));
             default -> type;
         };
@@ -102,7 +119,8 @@ final class H2Dialect extends Dialect {
     public String type(SqlType held) {
         return switch (held) {
             case CharacterType(Form form, OptionalInt length) when form == Form.LARGE -> "character large object";
-            case TimeType(OptionalInt precision, boolean zone) when precision.orElse(0) == 0 -> "time" + (zone ? " with time zone" : "");
+            case TimeType(OptionalInt precision, boolean zone) when precision.orElse(0) == 0 ->
+                    "time" + (zone ? " with time zone" : "");
             case ArrayType(SqlType element) -> type(element) + " array";
             default -> held.text();
         };
@@ -112,7 +130,8 @@ final class H2Dialect extends Dialect {
     @Override
     public SqlType read(TypeSpelling spelling) {
         return switch (spelling.name()) {
-            case "varchar2", "nvarchar2", "varchar_casesensitive", "longvarchar" -> new CharacterType(Form.VARYING, spelling.number(0));
+            case "varchar2", "nvarchar2", "varchar_casesensitive", "longvarchar" ->
+                    new CharacterType(Form.VARYING, spelling.number(0));
             case "tinytext", "mediumtext", "longtext", "ntext" -> SqlType.largeText();
             case "raw", "bytea", "longvarbinary" -> new BinaryType(Form.VARYING, spelling.number(0));
             case "tinyblob", "mediumblob", "longblob", "image" -> new BinaryType(Form.LARGE, OptionalInt.empty());
@@ -120,17 +139,23 @@ final class H2Dialect extends Dialect {
             case "mediumint", "signed" -> SqlType.integer();
             case "int8", "identity", "bigserial", "serial8" -> new IntegerType(IntegerSize.BIGINT, false);
             case "serial" -> SqlType.integer();
-            case "numeric", "decimal", "dec" -> spelling.number(0).isPresent() ? SpelledTypes.iso(spelling) : decimal(MAX_DIGITS, 0);
-            case "decfloat" -> new NativeType(spelling.number(0).orElse(MAX_DIGITS) == MAX_DIGITS ? "decfloat" : "decfloat(" + spelling.number(0).getAsInt() + ")");
-            case "number" -> held(SpelledTypes.iso(new TypeSpelling("numeric", spelling.arguments(), false, spelling.text())), false, LossReport.IGNORED);
+            case "numeric", "decimal", "dec" ->
+                    spelling.number(0).isPresent() ? SpelledTypes.iso(spelling) : decimal(MAX_DIGITS, 0);
+            case "decfloat" -> new NativeType(spelling.number(0).orElse(MAX_DIGITS) == MAX_DIGITS ? "decfloat"
+                    : "decfloat(" + spelling.number(0).getAsInt() + ")");
+            case "number" ->
+                    held(SpelledTypes.iso(new TypeSpelling("numeric", spelling.arguments(), false, spelling.text())),
+                            false, LossReport.IGNORED);
             case "datetime", "smalldatetime" -> new TimestampType(spelling.number(0), false);
-            default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own : held(SpelledTypes.iso(spelling), false, LossReport.IGNORED);
+            default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own
+                    : held(SpelledTypes.iso(spelling), false, LossReport.IGNORED);
         };
     }
 
     @Override
     public SqlType neutral(SqlType held) {
-        return held instanceof TimeType(OptionalInt precision, boolean zone) && precision.orElse(1) == 0 ? new TimeType(OptionalInt.empty(), zone) : super.neutral(held);
+        return held instanceof TimeType(OptionalInt precision, boolean zone) && precision.orElse(1) == 0
+                ? new TimeType(OptionalInt.empty(), zone) : super.neutral(held);
     }
 
     @Override
@@ -180,8 +205,10 @@ final class H2Dialect extends Dialect {
     String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled) {
         return switch (type) {
             case DomainDefinition domain -> createDomain(domain, qualifiedName, spelled);
-            case EnumDefinition enumeration -> "CREATE DOMAIN " + qualifiedName + " AS ENUM" + values(enumeration.values());
-            case StructureDefinition structure -> "CREATE DOMAIN " + qualifiedName + " AS ROW" + fields(structure, spelled);
+            case EnumDefinition enumeration ->
+                    "CREATE DOMAIN " + qualifiedName + " AS ENUM" + values(enumeration.values());
+            case StructureDefinition structure ->
+                    "CREATE DOMAIN " + qualifiedName + " AS ROW" + fields(structure, spelled);
         };
     }
 

@@ -9,13 +9,20 @@ import java.util.Set;
 
 /** SQL text cut into runs that are shown in one ink each. */
 public final class Highlight {
-    private static final Set<String> KEYWORDS = Set.of("create", "table", "alter", "add", "constraint", "primary", "key", "foreign", "references", "unique",
-            "check", "not", "null", "default", "generated", "always", "by", "as", "identity", "on", "delete", "update", "cascade", "restrict", "set", "no",
-            "action", "comment", "column", "is", "drop", "if", "exists", "schema", "insert", "into", "values", "select", "from", "where", "join", "left", "right",
-            "inner", "outer", "group", "order", "having", "and", "or", "in", "between", "like", "limit", "distinct", "union", "case", "when", "then", "else", "end");
-    private static final Set<String> TYPES = Set.of("varchar", "char", "character", "varying", "text", "integer", "smallint", "bigint", "tinyint", "numeric",
-            "real", "double", "precision", "boolean", "date", "time", "timestamp", "zone", "with", "interval", "uuid", "json", "jsonb", "blob", "binary",
-            "varbinary", "bytea", "large", "object", "day", "hour", "minute", "second", "year", "month", "to", "inet", "xml");
+    private static final Set<String> KEYWORDS =
+            Set.of("create", "table", "alter", "add", "constraint", "primary", "key", "foreign", "references", "unique",
+                    "check", "not", "null", "default", "generated", "always", "by", "as", "identity", "on", "delete",
+                    "update", "cascade", "restrict", "set", "no",
+                    "action", "comment", "column", "is", "drop", "if", "exists", "schema", "insert", "into", "values",
+                    "select", "from", "where", "join", "left", "right",
+                    "inner", "outer", "group", "order", "having", "and", "or", "in", "between", "like", "limit",
+                    "distinct", "union", "case", "when", "then", "else", "end");
+    private static final Set<String> TYPES = Set.of("varchar", "char", "character", "varying", "text", "integer",
+            "smallint", "bigint", "tinyint", "numeric",
+            "real", "double", "precision", "boolean", "date", "time", "timestamp", "zone", "with", "interval", "uuid",
+            "json", "jsonb", "blob", "binary",
+            "varbinary", "bytea", "large", "object", "day", "hour", "minute", "second", "year", "month", "to", "inet",
+            "xml");
 
     /** What a run is. */
     public enum Ink { PLAIN, KEYWORD, TYPE, STRING, NUMBER, COMMENT, NAME }

@@ -15,7 +15,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
-/** Reads an index as SQL writes it after {@code create}: {@code unique index by_day on (received_on desc, site_code)}; all before the bracket may be left out. */
+/**
+ * Reads an index as SQL writes it after {@code create}: {@code unique index by_day on (received_on desc, site_code)};
+ * all before the bracket may be left out.
+ */
 public final class IndexLineReader {
     private IndexLineReader() { }
 
@@ -34,7 +37,9 @@ public final class IndexLineReader {
         cursor.accept("create");
         boolean unique = cursor.accept("unique");
         cursor.accept("index");
-        String name = cursor.peek().isName() && !cursor.peek().is("on") && (cursor.peek(1).is("(") || cursor.peek(1).is("on")) ? cursor.next().name() : "";
+        String name =
+                cursor.peek().isName() && !cursor.peek().is("on") && (cursor.peek(1).is("(") || cursor.peek(1).is("on"))
+                        ? cursor.next().name() : "";
         if (cursor.accept("on") && cursor.peek().isName()) {
             cursor.next();
         }
@@ -45,7 +50,9 @@ public final class IndexLineReader {
                 return new NotRead("An index names the columns in their order, as in: (received_on desc, site_code)");
             }
             String column = cursor.next().name();
-            Optional<Column> found = table.columns().stream().filter(own -> own.name().equalsIgnoreCase(column) || own.name().equals(SqlName.of(column))).findFirst();
+            Optional<Column> found = table.columns().stream()
+                    .filter(own -> own.name().equalsIgnoreCase(column) || own.name().equals(SqlName.of(column)))
+                    .findFirst();
             if (found.isEmpty()) {
                 return new NotRead("There is no column “" + column + "” in " + table.name() + ". It has: "
                         + table.columns().stream().map(Column::name).limit(12).collect(Collectors.joining(", ")));
@@ -60,13 +67,15 @@ public final class IndexLineReader {
             }
         } while (cursor.accept(","));
         if (bracket && !cursor.accept(")") || !cursor.atEnd()) {
-            return new NotRead("After the columns of an index nothing follows; write as in: (received_on desc, site_code)");
+            return new NotRead(
+                    "After the columns of an index nothing follows; write as in: (received_on desc, site_code)");
         }
         return new Read(new Index(name, unique, parts));
     }
 
     private static KeyPart part(ColumnPath path) {
-        return path.migrated() ? new InheritedPart(path.hops().getFirst().relationship()) : new OwnPart(path.attribute());
+        return path.migrated() ? new InheritedPart(path.hops().getFirst().relationship())
+                : new OwnPart(path.attribute());
     }
 
     /** The index as {@link #read} takes it. */
@@ -76,7 +85,10 @@ public final class IndexLineReader {
             table.columns().stream().filter(column -> part(column.origin().orElseThrow()).equals(part.part()))
                     .forEach(column -> columns.add(column.name() + (part.descending() ? " desc" : "")));
         }
-        return (index.unique() ? "unique " : "") + (index.name().isEmpty() ? "" : "index " + (index.name().matches("\\w+") ? index.name() : "\"" + index.name() + "\"") + " on ")
+        return (index.unique() ? "unique " : "")
+                + (index.name().isEmpty() ? ""
+                        : "index " + (index.name().matches("\\w+") ? index.name() : "\"" + index.name() + "\"")
+                                + " on ")
                 + "(" + String.join(", ", columns) + ")";
     }
 }

@@ -11,7 +11,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Writes sample rows behind a script: tables that are referred to come first, so that no row refers to one that is not there yet, as far as no cycle forbids it. */
+/**
+ * Writes sample rows behind a script: tables that are referred to come first, so that no row refers to one that is not
+ * there yet, as far as no cycle forbids it.
+ */
 public final class InsertStatements {
     private InsertStatements() { }
 
@@ -23,7 +26,8 @@ public final class InsertStatements {
         List<Statement> statements = new ArrayList<>();
         for (Table table : new CreationOrder(List.copyOf(tables.values())).tables()) {
             for (SampleRow row : table.origin().map(byTable::get).map(List::copyOf).orElse(List.of())) {
-                statements.add(new Statement(Kind.ROWS, Optional.of(table.origin().orElseThrow()), writer.write(table, row)));
+                statements.add(
+                        new Statement(Kind.ROWS, Optional.of(table.origin().orElseThrow()), writer.write(table, row)));
             }
         }
         return statements;

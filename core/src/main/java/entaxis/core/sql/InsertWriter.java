@@ -14,7 +14,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
 
-/** Writes sample rows as INSERT statements. What was typed goes in as it is; whether it fits its column is for the engine to say. */
+/**
+ * Writes sample rows as INSERT statements. What was typed goes in as it is; whether it fits its column is for the
+ * engine to say.
+ */
 public final class InsertWriter {
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+(\\.\\d+)?([eE][+-]?\\d+)?");
 
@@ -25,7 +28,10 @@ public final class InsertWriter {
         this.dialect = dialect;
     }
 
-    /** The INSERT for a row: columns left empty are left out, so that they take their default; {@code ''} stands for an empty text, {@code null} for no value. */
+    /**
+     * The INSERT for a row: columns left empty are left out, so that they take their default; {@code ''} stands for an
+     * empty text, {@code null} for no value.
+     */
     public String write(Table table, SampleRow row) {
         List<String> names = new ArrayList<>();
         List<String> values = new ArrayList<>();
@@ -37,7 +43,8 @@ public final class InsertWriter {
             }
         }
         return "INSERT INTO " + dialect.name(table.name())
-                + (names.isEmpty() ? " DEFAULT VALUES" : " (" + String.join(", ", names) + ") VALUES (" + String.join(", ", values) + ")");
+                + (names.isEmpty() ? " DEFAULT VALUES"
+                        : " (" + String.join(", ", names) + ") VALUES (" + String.join(", ", values) + ")");
     }
 
     private String literal(SqlType type, String typed) {

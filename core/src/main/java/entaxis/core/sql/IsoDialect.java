@@ -20,19 +20,32 @@ import java.util.Set;
 final class IsoDialect extends Dialect {
     /** Reserved words. ISO/IEC 9075-2, 5.2, as far as they are likely names (from memory). */
     private static final Set<String> RESERVED = ReservedWords.of(
-            "abs all allocate alter and any are array as asensitive asymmetric at atomic authorization avg begin between bigint binary blob boolean both by",
-            "call called cardinality cascaded case cast ceil ceiling char character check clob close coalesce collate collect column commit condition connect",
-            "constraint convert corr corresponding count create cross cube current current_catalog current_date current_path current_role current_schema",
-            "current_time current_timestamp current_user cursor cycle date day deallocate dec decimal declare default delete deref describe deterministic",
-            "disconnect distinct double drop dynamic each element else end equals escape every except exec execute exists exp external extract false fetch",
-            "filter float floor for foreign free from full function fusion get global grant group grouping groups having hold hour identity in indicator initial",
-            "inner inout insensitive insert int integer intersect intersection interval into is join json language large lateral leading left like ln local",
-            "localtime localtimestamp lower match max member merge method min minute mod modifies module month multiset national natural nchar nclob new no",
-            "none normalize not null nullif numeric of offset old on only open or order out outer over overlaps overlay parameter partition percent period",
-            "position power precision prepare primary procedure range rank reads real recursive ref references referencing release result return returns",
-            "revoke right rollback rollup row row_number rows savepoint scope scroll search second select sensitive session_user set similar smallint some",
-            "specific sql sqlexception sqlstate sqlwarning sqrt start static sum symmetric system system_user table tablesample then time timestamp to",
-            "trailing translate translation treat trigger trim true truncate uescape union unique unknown unnest update upper user using value values",
+            "abs all allocate alter and any are array as asensitive asymmetric at atomic authorization avg begin "
+                    + "between bigint binary blob boolean both by",
+            "call called cardinality cascaded case cast ceil ceiling char character check clob close coalesce collate "
+                    + "collect column commit condition connect",
+            "constraint convert corr corresponding count create cross cube current current_catalog current_date "
+                    + "current_path current_role current_schema",
+            "current_time current_timestamp current_user cursor cycle date day deallocate dec decimal declare default "
+                    + "delete deref describe deterministic",
+            "disconnect distinct double drop dynamic each element else end equals escape every except exec execute "
+                    + "exists exp external extract false fetch",
+            "filter float floor for foreign free from full function fusion get global grant group grouping groups "
+                    + "having hold hour identity in indicator initial",
+            "inner inout insensitive insert int integer intersect intersection interval into is join json language "
+                    + "large lateral leading left like ln local",
+            "localtime localtimestamp lower match max member merge method min minute mod modifies module month "
+                    + "multiset national natural nchar nclob new no",
+            "none normalize not null nullif numeric of offset old on only open or order out outer over overlaps "
+                    + "overlay parameter partition percent period",
+            "position power precision prepare primary procedure range rank reads real recursive ref references "
+                    + "referencing release result return returns",
+            "revoke right rollback rollup row row_number rows savepoint scope scroll search second select sensitive "
+                    + "session_user set similar smallint some",
+            "specific sql sqlexception sqlstate sqlwarning sqrt start static sum symmetric system system_user table "
+                    + "tablesample then time timestamp to",
+            "trailing translate translation treat trigger trim true truncate uescape union unique unknown unnest "
+                    + "update upper user using value values",
             "varbinary varchar varying when whenever where width_bucket window with within without year");
 
     @Override
@@ -56,17 +69,25 @@ final class IsoDialect extends Dialect {
         return true;
     }
 
-    /** ISO/IEC 9075-2, 6.1: no one-byte and no unsigned integers, no unbounded strings beside large objects, no type for identifiers. */
+    /**
+     * ISO/IEC 9075-2, 6.1: no one-byte and no unsigned integers, no unbounded strings beside large objects, no type for
+     * identifiers.
+     */
     @Override
     public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case CharacterType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() -> fixed(1);
-            case CharacterType(Form form, OptionalInt length) when form == Form.VARYING && length.isEmpty() -> SqlType.largeText();
-            case BinaryType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() -> new BinaryType(form, OptionalInt.of(1));
-            case BinaryType(Form form, OptionalInt length) when form == Form.VARYING && length.isEmpty() -> new BinaryType(Form.LARGE, OptionalInt.empty());
+            case CharacterType(Form form, OptionalInt length) when form == Form.VARYING && length.isEmpty() ->
+                    SqlType.largeText();
+            case BinaryType(Form form, OptionalInt length) when form == Form.FIXED && length.isEmpty() ->
+                    new BinaryType(form, OptionalInt.of(1));
+            case BinaryType(Form form, OptionalInt length) when form == Form.VARYING && length.isEmpty() ->
+                    new BinaryType(Form.LARGE, OptionalInt.empty());
             case IntegerType integer when integer.unsigned() -> held(signedFor(integer), keyed, loss);
-            case IntegerType integer when integer.size() == IntegerSize.TINYINT -> new IntegerType(IntegerSize.SMALLINT, false);
-            case DecimalType decimal when decimal.precision().isPresent() -> decimal(decimal.precision().getAsInt(), decimal.scale().orElse(0));
+            case IntegerType integer when integer.size() == IntegerSize.TINYINT ->
+                    new IntegerType(IntegerSize.SMALLINT, false);
+            case DecimalType decimal when decimal.precision().isPresent() ->
+                    decimal(decimal.precision().getAsInt(), decimal.scale().orElse(0));
             case UuidType uuid -> {
                 loss.say("ISO SQL has no identifiers of this kind; 36 characters hold them, unchecked");
                 yield fixed(36);

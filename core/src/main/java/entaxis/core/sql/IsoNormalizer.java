@@ -29,11 +29,20 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Turns a schema in an engine's own words into one in ISO words, so that any other engine can take it. Linear in the size of the schema. */
+/**
+ * Turns a schema in an engine's own words into one in ISO words, so that any other engine can take it. Linear in the
+ * size of the schema.
+ */
 public final class IsoNormalizer {
-    private static final Pattern CAST = Pattern.compile("('[^']*+(?:''[^']*+)*+'|[+-]?[0-9.]+|null|true|false)\\s*::\\s*(?:\"[^\"]+\"|[a-z_][a-z0-9_]*)(?:\\.(?:\"[^\"]+\"|[a-z_][a-z0-9_]*))?(?: varying| precision)?(\\([0-9, ]+\\))?(?: (?:with|without) time zone)?(\\[\\])*", Pattern.CASE_INSENSITIVE);
-    private static final Pattern NUMBER = Pattern.compile("'([+-]?[0-9]+(?:\\.[0-9]+)?)'::(?:smallint|integer|bigint|numeric|real|double precision)\\b");
-    private static final Pattern NEXT = Pattern.compile("(?:pg_catalog\\.)?nextval\\('([^']+)'(?:::regclass)?\\)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern CAST = Pattern.compile(
+            "('[^']*+(?:''[^']*+)*+'|[+-]?[0-9.]+|null|true|false)\\s*::\\s*(?:\"[^\"]+\"|[a-z_][a-z0-9_]*)"
+                    + "(?:\\.(?:\"[^\"]+\"|[a-z_][a-z0-9_]*))?(?: varying| precision)?"
+                    + "(\\([0-9, ]+\\))?(?: (?:with|without) time zone)?(\\[\\])*",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern NUMBER = Pattern
+            .compile("'([+-]?[0-9]+(?:\\.[0-9]+)?)'::(?:smallint|integer|bigint|numeric|real|double precision)\\b");
+    private static final Pattern NEXT =
+            Pattern.compile("(?:pg_catalog\\.)?nextval\\('([^']+)'(?:::regclass)?\\)", Pattern.CASE_INSENSITIVE);
     private static final Set<String> DEFAULT = Set.of("public", "dbo", "main");
     private static final int MAX_BRACKETS = 3;
     private final Dialect dialect;
@@ -72,7 +81,8 @@ public final class IsoNormalizer {
 
     private Schema schema(Schema schema) {
         List<TypeDefinition> types = schema.types().stream().map(this::type).toList();
-        List<Sequence> sequences = schema.sequences().stream().map(own -> new Sequence(own.namespace(), name(own.name()), own.start(), own.step())).toList();
+        List<Sequence> sequences = schema.sequences().stream()
+                .map(own -> new Sequence(own.namespace(), name(own.name()), own.start(), own.step())).toList();
         return new Schema(types, sequences, schema.tables().stream().map(this::table).toList(), schema.programs());
     }
 
@@ -88,11 +98,16 @@ public final class IsoNormalizer {
 
     private TypeDefinition type(TypeDefinition type) {
         return switch (type) {
-            case DomainDefinition domain -> new DomainDefinition(name(domain.name()), type(domain.base()), domain.defaultValue().map(text -> expression(text, domain.base())),
-                    domain.check().map(check -> new CheckRule(name(check.name()), condition(check.condition()))), domain.comment());
-            case EnumDefinition enumeration -> new EnumDefinition(name(enumeration.name()), enumeration.values(), enumeration.comment());
+            case DomainDefinition domain -> new DomainDefinition(name(domain.name()), type(domain.base()),
+                    domain.defaultValue().map(text -> expression(text, domain.base())),
+                    domain.check().map(check -> new CheckRule(name(check.name()), condition(check.condition()))),
+                    domain.comment());
+            case EnumDefinition enumeration ->
+                    new EnumDefinition(name(enumeration.name()), enumeration.values(), enumeration.comment());
             case StructureDefinition structure -> new StructureDefinition(name(structure.name()),
-                    structure.fields().stream().map(field -> new FieldDefinition(name(field.name()), type(field.type()))).toList(), structure.comment());
+                    structure.fields().stream()
+                            .map(field -> new FieldDefinition(name(field.name()), type(field.type()))).toList(),
+                    structure.comment());
         };
     }
 
@@ -100,21 +115,35 @@ public final class IsoNormalizer {
         return switch (type) {
             case UserType(String name) -> new UserType(name(name));
             case SqlType.ArrayType(SqlType element) -> new SqlType.ArrayType(type(element));
-            case NativeType(String spelled) when spelled.isEmpty() -> source == Target.SQLITE ? dialect.neutral(type) : SqlType.largeText();
+            case NativeType(String spelled) when spelled.isEmpty() ->
+                    source == Target.SQLITE ? dialect.neutral(type) : SqlType.largeText();
             default -> dialect.neutral(type);
         };
     }
 
     private Table table(Table table) {
-        Optional<PrimaryKey> key = table.primaryKey().map(own -> new PrimaryKey(own.name().equals("PRIMARY") ? "" : name(own.name()), names(own.columns())));
+        Optional<PrimaryKey> key = table.primaryKey()
+                .map(own -> new PrimaryKey(own.name().equals("PRIMARY") ? "" : name(own.name()), names(own.columns())));
         List<Column> columns = table.columns().stream().map(column -> column(table, column)).toList();
-        List<UniqueKey> uniques = table.uniqueKeys().stream().map(own -> new UniqueKey(name(own.name()), names(own.columns()))).toList();
-        List<CheckRule> checks = table.checks().stream().map(own -> new CheckRule(name(own.name()), condition(own.condition()))).toList();
-        List<ForeignKey> keys = table.foreignKeys().stream().map(own -> new ForeignKey(own.origin(), name(own.name()), names(own.columns()), name(own.referencedNamespace()),
-                name(own.referencedTable()), names(own.referencedColumns()), own.onDelete(), own.onUpdate(), own.deferral())).toList();
-        List<TableIndex> indexes = table.indexes().stream().filter(index -> !index.method().equals("exclude")).map(own -> new TableIndex(name(own.name()), own.unique(),
-                own.columns().stream().map(part -> part.named(part.expression() ? condition(part.name()) : name(part.name()))).toList(), "", own.predicate().map(this::condition))).toList();
-        return new Table(table.origin(), usual(table.namespace()) ? "" : name(table.namespace()), name(table.name()), columns, key, uniques, checks, keys, indexes, table.comment());
+        List<UniqueKey> uniques =
+                table.uniqueKeys().stream().map(own -> new UniqueKey(name(own.name()), names(own.columns()))).toList();
+        List<CheckRule> checks = table.checks().stream()
+                .map(own -> new CheckRule(name(own.name()), condition(own.condition()))).toList();
+        List<ForeignKey> keys = table.foreignKeys().stream()
+                .map(own -> new ForeignKey(own.origin(), name(own.name()), names(own.columns()),
+                        name(own.referencedNamespace()),
+                        name(own.referencedTable()), names(own.referencedColumns()), own.onDelete(), own.onUpdate(),
+                        own.deferral()))
+                .toList();
+        List<TableIndex> indexes = table.indexes().stream().filter(index -> !index.method().equals("exclude"))
+                .map(own -> new TableIndex(name(own.name()), own.unique(),
+                        own.columns().stream()
+                                .map(part -> part.named(part.expression() ? condition(part.name()) : name(part.name())))
+                                .toList(),
+                        "", own.predicate().map(this::condition)))
+                .toList();
+        return new Table(table.origin(), usual(table.namespace()) ? "" : name(table.namespace()), name(table.name()),
+                columns, key, uniques, checks, keys, indexes, table.comment());
     }
 
     /** Whether a schema is the one that an engine puts things into where none is named. */
@@ -123,17 +152,21 @@ public final class IsoNormalizer {
     }
 
     private Column column(Table table, Column column) {
-        SqlType type = column.generated().isPresent() && column.type() instanceof NativeType(String spelled) && spelled.isEmpty() && source != Target.SQLITE
+        SqlType type = column.generated().isPresent() && column.type() instanceof NativeType(String spelled)
+                && spelled.isEmpty() && source != Target.SQLITE
                 ? ComputedType.of(column.generated().get(), table, this::type) : type(column.type());
-        ColumnDetails details = new ColumnDetails(column.details().virtual(), column.details().onUpdate(), Optional.empty());
-        return new Column(column.origin(), name(column.name()), type, column.required(), column.defaultValue().map(text -> expression(text, type)), column.identity(),
+        ColumnDetails details =
+                new ColumnDetails(column.details().virtual(), column.details().onUpdate(), Optional.empty());
+        return new Column(column.origin(), name(column.name()), type, column.required(),
+                column.defaultValue().map(text -> expression(text, type)), column.identity(),
                 column.numbering(), column.generated().map(this::condition), details, column.comment());
     }
 
     /** A default in ISO words. */
     private String expression(String text, SqlType type) {
         String bare = text.strip();
-        for (int i = 0; i < MAX_BRACKETS && bare.startsWith("(") && bare.endsWith(")") && balanced(bare.substring(1, bare.length() - 1)); i++) {
+        for (int i = 0; i < MAX_BRACKETS && bare.startsWith("(") && bare.endsWith(")")
+                && balanced(bare.substring(1, bare.length() - 1)); i++) {
             bare = bare.substring(1, bare.length() - 1).strip();
         }
         Functions.Kind kind = Functions.kind(bare);
@@ -161,10 +194,14 @@ public final class IsoNormalizer {
         return depth == 0;
     }
 
-    /** A condition or expression in ISO words: casts of constants taken off, names in double quotes, texts in single ones. */
+    /**
+     * A condition or expression in ISO words: casts of constants taken off, names in double quotes, texts in single
+     * ones.
+     */
     private String condition(String text) {
         String plain = switch (source) {
-            case POSTGRESQL -> NEXT.matcher(CAST.matcher(NUMBER.matcher(text).replaceAll("$1")).replaceAll("$1")).replaceAll(found -> Matcher.quoteReplacement("next value for " + found.group(1)));
+            case POSTGRESQL -> NEXT.matcher(CAST.matcher(NUMBER.matcher(text).replaceAll("$1")).replaceAll("$1"))
+                    .replaceAll(found -> Matcher.quoteReplacement("next value for " + found.group(1)));
             case MYSQL, MARIADB -> requoted(text, '`', '`');
             case SQLSERVER -> requoted(text, '[', ']');
             case SQLITE -> requoted(requoted(text, '[', ']'), '`', '`');
@@ -180,7 +217,8 @@ public final class IsoNormalizer {
             char c = text.charAt(i);
             boolean string = c == '\'';
             if (!string && c != open) {
-                boolean mark = (c == 'N' || c == 'n') && i + 1 < text.length() && text.charAt(i + 1) == '\'' && (i == 0 || !Character.isLetterOrDigit(text.charAt(i - 1)));
+                boolean mark = (c == 'N' || c == 'n') && i + 1 < text.length() && text.charAt(i + 1) == '\''
+                        && (i == 0 || !Character.isLetterOrDigit(text.charAt(i - 1)));
                 if (!mark) {
                     plain.append(c);
                 }

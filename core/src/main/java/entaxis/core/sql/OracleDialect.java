@@ -34,13 +34,19 @@ import java.util.function.Function;
 final class OracleDialect extends Dialect {
     /** Reserved words. Oracle Database SQL Language Reference, appendix E. */
     private static final Set<String> RESERVED = ReservedWords.of(
-            "access add all alter and any as asc audit between by char check cluster column column_value comment compress connect create current date decimal default",
-            "delete desc distinct drop else exclusive exists file float for from grant group having identified immediate in increment index initial insert integer",
-            "intersect into is level like lock long maxextents minus mlslabel mode modify nested_table_id noaudit nocompress not nowait null number of offline on online",
-            "option or order pctfree prior public raw rename resource revoke row rowid rownum rows select session set share size smallint start successful synonym",
-            "sysdate table then to trigger uid union unique update user validate values varchar varchar2 view whenever where with");
+            "access add all alter and any as asc audit between by char check cluster column column_value comment "
+                    + "compress connect create current date decimal default",
+            "delete desc distinct drop else exclusive exists file float for from grant group having identified "
+                    + "immediate in increment index initial insert integer",
+            "intersect into is level like lock long maxextents minus mlslabel mode modify nested_table_id noaudit "
+                    + "nocompress not nowait null number of offline on online",
+            "option or order pctfree prior public raw rename resource revoke row rowid rownum rows select session set "
+                    + "share size smallint start successful synonym",
+            "sysdate table then to trigger uid union unique update user validate values varchar varchar2 view whenever "
+                    + "where with");
     /** Types that no other engine has. Oracle Database SQL Language Reference, “Data Types”. */
-    private static final List<String> OWN = List.of("varchar2", "char", "nvarchar2", "nchar", "nclob", "long", "long raw", "rowid", "urowid", "bfile", "xmltype", "float", "sdo_geometry");
+    private static final List<String> OWN = List.of("varchar2", "char", "nvarchar2", "nchar", "nclob", "long",
+            "long raw", "rowid", "urowid", "bfile", "xmltype", "float", "sdo_geometry");
     private static final int MAX_VARCHAR = 4000;
     private static final int MAX_FIXED = 2000;
     private static final int MAX_KEY = 255;
@@ -66,7 +72,10 @@ final class OracleDialect extends Dialect {
         return RESERVED;
     }
 
-    /** Oracle Database SQL Language Reference, “Database Object Naming Rules”: a name without quotes begins with a letter. */
+    /**
+     * Oracle Database SQL Language Reference, “Database Object Naming Rules”: a name without quotes begins with a
+     * letter.
+     */
     @Override
     boolean regular(String name) {
         return super.regular(name) && !name.startsWith("_");
@@ -77,18 +86,25 @@ final class OracleDialect extends Dialect {
         return true;
     }
 
-    /** Oracle Database SQL Language Reference, “Data Types”: all exact numbers are NUMBER; no truth values, no times of day. */
+    /**
+     * Oracle Database SQL Language Reference, “Data Types”: all exact numbers are NUMBER; no truth values, no times of
+     * day.
+     */
     @Override
     public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
-            case CharacterType(Form form, OptionalInt length) when keyed && (form == Form.LARGE || length.orElse(Integer.MAX_VALUE) > 1000) -> {
+            case CharacterType(Form form, OptionalInt length) when keyed
+                    && (form == Form.LARGE || length.orElse(Integer.MAX_VALUE) > 1000) -> {
                 loss.say("a key holds at most " + MAX_KEY + " characters here");
                 yield text(MAX_KEY);
             }
-            case CharacterType(Form form, OptionalInt length) when form == Form.FIXED && length.orElse(1) <= MAX_FIXED -> fixed(length.orElse(1));
-            case CharacterType(Form form, OptionalInt length) when form != Form.LARGE && length.orElse(Integer.MAX_VALUE) <= MAX_VARCHAR -> text(length.getAsInt());
+            case CharacterType(Form form, OptionalInt length) when form == Form.FIXED
+                    && length.orElse(1) <= MAX_FIXED -> fixed(length.orElse(1));
+            case CharacterType(Form form, OptionalInt length) when form != Form.LARGE
+                    && length.orElse(Integer.MAX_VALUE) <= MAX_VARCHAR -> text(length.getAsInt());
             case CharacterType characters -> SqlType.largeText();
-            case BinaryType(Form form, OptionalInt length) when length.orElse(form == Form.FIXED ? 1 : Integer.MAX_VALUE) <= MAX_FIXED && form != Form.LARGE ->
+            case BinaryType(Form form, OptionalInt length) when length
+                    .orElse(form == Form.FIXED ? 1 : Integer.MAX_VALUE) <= MAX_FIXED && form != Form.LARGE ->
                     new BinaryType(Form.VARYING, OptionalInt.of(length.orElse(1)));
             case BinaryType binary when keyed -> new BinaryType(Form.VARYING, OptionalInt.of(MAX_FIXED));
             case BinaryType binary -> new BinaryType(Form.LARGE, OptionalInt.empty());
@@ -104,9 +120,12 @@ final class OracleDialect extends Dialect {
                 loss.say("a time of day is held as the span since midnight");
                 yield new IntervalType(IntervalField.DAY, Optional.of(IntervalField.SECOND));
             }
-            case TimestampType(OptionalInt precision, boolean zone) when precision.orElse(0) == 6 -> new TimestampType(OptionalInt.empty(), zone);
-            case IntervalType(IntervalField from, Optional<IntervalField> to) -> from == IntervalField.YEAR || from == IntervalField.MONTH
-                    ? new IntervalType(IntervalField.YEAR, Optional.of(IntervalField.MONTH)) : new IntervalType(IntervalField.DAY, Optional.of(IntervalField.SECOND));
+            case TimestampType(OptionalInt precision, boolean zone) when precision.orElse(0) == 6 ->
+                    new TimestampType(OptionalInt.empty(), zone);
+            case IntervalType(IntervalField from, Optional<IntervalField> to) ->
+                    from == IntervalField.YEAR || from == IntervalField.MONTH
+                            ? new IntervalType(IntervalField.YEAR, Optional.of(IntervalField.MONTH))
+                            : new IntervalType(IntervalField.DAY, Optional.of(IntervalField.SECOND));
             case UuidType uuid -> new BinaryType(Form.VARYING, OptionalInt.of(16));
             case JsonType json -> {
                 loss.say("JSON is held as text, unchecked");
@@ -114,7 +133,8 @@ final class OracleDialect extends Dialect {
             }
             case EnumType listed -> longEnough(listed);
             case ArrayType array -> asDocument(array, keyed, loss);
-            case NativeType(String spelling) -> ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
+            case NativeType(String spelling) ->
+                    ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
             default -> type;
         };
     }
@@ -127,7 +147,8 @@ final class OracleDialect extends Dialect {
                 case VARYING -> "varchar2(" + length.orElse(1) + " char)";
                 case LARGE -> "clob";
             };
-            case BinaryType(Form form, OptionalInt length) -> form == Form.LARGE ? "blob" : "raw(" + length.orElse(1) + ")";
+            case BinaryType(Form form, OptionalInt length) ->
+                    form == Form.LARGE ? "blob" : "raw(" + length.orElse(1) + ")";
             case DecimalType(OptionalInt precision, OptionalInt scale) -> precision.isEmpty() ? "number"
                     : "number(" + precision.getAsInt() + (scale.orElse(0) == 0 ? "" : "," + scale.getAsInt()) + ")";
             case FloatType(boolean twice) -> twice ? "binary_double" : "binary_float";
@@ -135,28 +156,38 @@ final class OracleDialect extends Dialect {
         };
     }
 
-    /** Oracle Database SQL Language Reference, “Data Types”: lengths count bytes unless CHAR is said; ANSI names stand for NUMBER. */
+    /**
+     * Oracle Database SQL Language Reference, “Data Types”: lengths count bytes unless CHAR is said; ANSI names stand
+     * for NUMBER.
+     */
     @Override
     public SqlType read(TypeSpelling spelling) {
         OptionalInt first = spelling.number(0);
         boolean characters = !spelling.arguments().isEmpty() && spelling.arguments().getFirst().endsWith(" char");
         return switch (spelling.name()) {
-            case "varchar2", "varchar", "character varying", "char varying" -> characters ? text(first.orElse(1)) : new NativeType("varchar2(" + bytesOf(spelling) + ")");
-            case "char", "character" -> characters ? fixed(first.orElse(1)) : new NativeType("char(" + bytesOf(spelling) + ")");
-            case "nvarchar2", "nchar varying", "national character varying", "national char varying" -> new NativeType("nvarchar2(" + first.orElse(1) + ")");
+            case "varchar2", "varchar", "character varying", "char varying" ->
+                    characters ? text(first.orElse(1)) : new NativeType("varchar2(" + bytesOf(spelling) + ")");
+            case "char", "character" ->
+                    characters ? fixed(first.orElse(1)) : new NativeType("char(" + bytesOf(spelling) + ")");
+            case "nvarchar2", "nchar varying", "national character varying", "national char varying" ->
+                    new NativeType("nvarchar2(" + first.orElse(1) + ")");
             case "nchar", "national character", "national char" -> new NativeType("nchar(" + first.orElse(1) + ")");
             case "number" -> spelling.arguments().isEmpty() ? new DecimalType(OptionalInt.empty(), OptionalInt.empty())
-                    : first.isEmpty() ? decimal(38, spelling.number(1).orElse(0)) : decimal(first.getAsInt(), spelling.number(1).orElse(0));
+                    : first.isEmpty() ? decimal(38, spelling.number(1).orElse(0))
+                    : decimal(first.getAsInt(), spelling.number(1).orElse(0));
             case "numeric", "decimal", "dec" -> decimal(first.orElse(38), spelling.number(1).orElse(0));
             case "integer", "int", "smallint" -> decimal(38, 0);
             case "binary_float" -> new FloatType(false);
             case "binary_double" -> new FloatType(true);
-            case "float", "real", "double precision" -> new NativeType(spelling.name().equals("float") ? "float(" + first.orElse(126) + ")"
+            case "float", "real", "double precision" ->
+                    new NativeType(spelling.name().equals("float") ? "float(" + first.orElse(126) + ")"
                     : spelling.name().equals("real") ? "float(63)" : "float(126)");
             case "raw" -> new BinaryType(Form.VARYING, OptionalInt.of(first.orElse(1)));
             case "nclob", "long", "long raw", "rowid", "bfile", "xmltype" -> new NativeType(spelling.name());
-            case "timestamp with local time zone", "json", "boolean", "enum", "text", "time", "uuid", "bigint", "tinyint", "int8", "bool" -> new NativeType(SpelledTypes.plain(spelling.text()));
-            default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own : held(SpelledTypes.iso(spelling), false, LossReport.IGNORED);
+            case "timestamp with local time zone", "json", "boolean", "enum", "text", "time", "uuid", "bigint",
+                    "tinyint", "int8", "bool" -> new NativeType(SpelledTypes.plain(spelling.text()));
+            default -> SpelledTypes.iso(spelling) instanceof NativeType own ? own
+                    : held(SpelledTypes.iso(spelling), false, LossReport.IGNORED);
         };
     }
 
@@ -168,8 +199,10 @@ final class OracleDialect extends Dialect {
     @Override
     public SqlType neutral(SqlType held) {
         return switch (held) {
-            case DecimalType(OptionalInt precision, OptionalInt scale) when scale.orElse(1) == 0 && precision.orElse(0) > 0 && precision.getAsInt() <= 18 ->
-                    new IntegerType(precision.getAsInt() <= 4 ? IntegerSize.SMALLINT : precision.getAsInt() <= 9 ? IntegerSize.INTEGER : IntegerSize.BIGINT, false);
+            case DecimalType(OptionalInt precision, OptionalInt scale) when scale.orElse(1) == 0
+                    && precision.orElse(0) > 0 && precision.getAsInt() <= 18 ->
+                    new IntegerType(precision.getAsInt() <= 4 ? IntegerSize.SMALLINT
+                            : precision.getAsInt() <= 9 ? IntegerSize.INTEGER : IntegerSize.BIGINT, false);
             case NativeType(String spelling) when spelling.startsWith("float(") -> new FloatType(true);
             case NativeType(String spelling) when spelling.equals("boolean") -> new BooleanType();
             case NativeType(String spelling) when spelling.equals("json") -> new JsonType();
@@ -187,7 +220,10 @@ final class OracleDialect extends Dialect {
         return SqlType.largeText();
     }
 
-    /** Oracle Database SQL Language Reference, “constraint”: rows that refer are refused, deleted or set to null; a key that is referred to does not change. */
+    /**
+     * Oracle Database SQL Language Reference, “constraint”: rows that refer are refused, deleted or set to null; a key
+     * that is referred to does not change.
+     */
     @Override
     Set<ReferentialAction> deleteActions() {
         return Set.of(ReferentialAction.NO_ACTION, ReferentialAction.CASCADE, ReferentialAction.SET_NULL);
@@ -227,7 +263,8 @@ final class OracleDialect extends Dialect {
     /** Oracle Database PL/SQL Language Reference, CREATE TYPE: object types. */
     @Override
     String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled) {
-        return type instanceof StructureDefinition structure ? "CREATE TYPE " + qualifiedName + " AS OBJECT " + fields(structure, spelled)
+        return type instanceof StructureDefinition structure
+                ? "CREATE TYPE " + qualifiedName + " AS OBJECT " + fields(structure, spelled)
                 : super.create(type, qualifiedName, schema, spelled);
     }
 

@@ -28,16 +28,24 @@ import java.util.function.Function;
 final class PostgreSqlDialect extends Dialect {
     /** Reserved key words, also those that may name a function or type. PostgreSQL manual, appendix C. */
     private static final Set<String> RESERVED = ReservedWords.of(
-            "all analyse analyze and any array as asc asymmetric authorization binary both case cast check collate collation column concurrently constraint",
-            "create cross current_catalog current_date current_role current_schema current_time current_timestamp current_user default deferrable desc distinct",
-            "do else end except false fetch for foreign freeze from full grant group having ilike in initially inner intersect into is isnull join lateral",
-            "leading left like limit localtime localtimestamp natural not notnull null offset on only or order outer overlaps placing primary references",
-            "returning right select session_user similar some symmetric system_user table tablesample then to trailing true union unique user using variadic",
+            "all analyse analyze and any array as asc asymmetric authorization binary both case cast check collate "
+                    + "collation column concurrently constraint",
+            "create cross current_catalog current_date current_role current_schema current_time current_timestamp "
+                    + "current_user default deferrable desc distinct",
+            "do else end except false fetch for foreign freeze from full grant group having ilike in initially inner "
+                    + "intersect into is isnull join lateral",
+            "leading left like limit localtime localtimestamp natural not notnull null offset on only or order outer "
+                    + "overlaps placing primary references",
+            "returning right select session_user similar some symmetric system_user table tablesample then to trailing "
+                    + "true union unique user using variadic",
             "verbose when where window with");
     /** Types that no other engine has. PostgreSQL manual, chapter 8. */
-    private static final List<String> OWN = List.of("jsonb", "inet", "cidr", "macaddr", "macaddr8", "xml", "tsvector", "tsquery", "point", "line", "lseg", "box", "path",
-            "polygon", "circle", "int4range", "int8range", "numrange", "daterange", "tsrange", "tstzrange", "int4multirange", "int8multirange", "nummultirange",
-            "datemultirange", "tsmultirange", "tstzmultirange", "money", "bit", "bit varying", "varbit", "oid", "name", "regclass", "citext", "hstore", "ltree", "pg_lsn",
+    private static final List<String> OWN = List.of("jsonb", "inet", "cidr", "macaddr", "macaddr8", "xml", "tsvector",
+            "tsquery", "point", "line", "lseg", "box", "path",
+            "polygon", "circle", "int4range", "int8range", "numrange", "daterange", "tsrange", "tstzrange",
+            "int4multirange", "int8multirange", "nummultirange",
+            "datemultirange", "tsmultirange", "tstzmultirange", "money", "bit", "bit varying", "varbit", "oid", "name",
+            "regclass", "citext", "hstore", "ltree", "pg_lsn",
             "jsonpath", "\"char\"");
     /** Most digits of a number that is declared with digits. PostgreSQL manual, 8.1.2. */
     private static final int MAX_DIGITS = 1000;
@@ -46,7 +54,9 @@ final class PostgreSqlDialect extends Dialect {
     @Override
     String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {
         DomainDefinition free = domain.withRequired(false);
-        return super.createDomain(new DomainDefinition(free.name(), free.base(), free.defaultValue(), Optional.empty(), ""), qualifiedName, spelled)
+        return super.createDomain(
+                new DomainDefinition(free.name(), free.base(), free.defaultValue(), Optional.empty(), ""),
+                qualifiedName, spelled)
                 + (domain.required() ? " NOT NULL" : "") + free.check().map(this::domainRule).orElse("");
     }
 
@@ -88,12 +98,17 @@ final class PostgreSqlDialect extends Dialect {
                 yield new BinaryType(Form.LARGE, OptionalInt.empty());
             }
             case IntegerType integer when integer.unsigned() -> signedFor(integer);
-            case IntegerType integer when integer.size() == IntegerSize.TINYINT -> new IntegerType(IntegerSize.SMALLINT, false);
-            case DecimalType decimal when decimal.precision().isPresent() -> bounded(decimal, MAX_DIGITS, MAX_DIGITS, loss);
-            case TimeType(OptionalInt precision, boolean zone) when precision.orElse(0) >= 6 -> new TimeType(OptionalInt.empty(), zone);
-            case TimestampType(OptionalInt precision, boolean zone) when precision.orElse(0) >= 6 -> new TimestampType(OptionalInt.empty(), zone);
+            case IntegerType integer when integer.size() == IntegerSize.TINYINT ->
+                    new IntegerType(IntegerSize.SMALLINT, false);
+            case DecimalType decimal when decimal.precision().isPresent() ->
+                    bounded(decimal, MAX_DIGITS, MAX_DIGITS, loss);
+            case TimeType(OptionalInt precision, boolean zone) when precision.orElse(0) >= 6 ->
+                    new TimeType(OptionalInt.empty(), zone);
+            case TimestampType(OptionalInt precision, boolean zone) when precision.orElse(0) >= 6 ->
+                    new TimestampType(OptionalInt.empty(), zone);
             case EnumType listed -> longEnough(listed);
-            case NativeType(String spelling) -> ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
+            case NativeType(String spelling) ->
+                    ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
             case ArrayType(SqlType element) -> new ArrayType(held(element, keyed, loss));
             default -> type;
         };
@@ -107,19 +122,26 @@ final class PostgreSqlDialect extends Dialect {
         };
     }
 
-    /** PostgreSQL manual, chapter 8: {@code timestamp} words, {@code bpchar}, numbers that count for themselves are the caller's affair. */
+    /**
+     * PostgreSQL manual, chapter 8: {@code timestamp} words, {@code bpchar}, numbers that count for themselves are the
+     * caller's affair.
+     */
     @Override
     public SqlType read(TypeSpelling spelling) {
-        String name = spelling.name().startsWith("pg_catalog.") ? spelling.name().substring("pg_catalog.".length()) : spelling.name();
-        TypeSpelling plain = new TypeSpelling(name, spelling.arguments(), spelling.unsigned(), spelling.text().substring(spelling.name().length() - name.length()));
+        String name = spelling.name().startsWith("pg_catalog.") ? spelling.name().substring("pg_catalog.".length())
+                : spelling.name();
+        TypeSpelling plain = new TypeSpelling(name, spelling.arguments(), spelling.unsigned(),
+                spelling.text().substring(spelling.name().length() - name.length()));
         return switch (name) {
             case "bytea" -> new BinaryType(Form.LARGE, OptionalInt.empty());
             case "bpchar" -> new CharacterType(Form.FIXED, OptionalInt.of(spelling.number(0).orElse(1)));
             case "serial", "serial4" -> SqlType.integer();
             case "bigserial", "serial8" -> new IntegerType(IntegerSize.BIGINT, false);
             case "smallserial", "serial2" -> new IntegerType(IntegerSize.SMALLINT, false);
-            case "interval", "binary", "varbinary", "blob", "clob", "tinyint", "enum" -> new NativeType(SpelledTypes.plain(plain.text()));
-            default -> SpelledTypes.iso(plain) instanceof NativeType own ? own : held(SpelledTypes.iso(plain), false, LossReport.IGNORED);
+            case "interval", "binary", "varbinary", "blob", "clob", "tinyint", "enum" ->
+                    new NativeType(SpelledTypes.plain(plain.text()));
+            default -> SpelledTypes.iso(plain) instanceof NativeType own ? own
+                    : held(SpelledTypes.iso(plain), false, LossReport.IGNORED);
         };
     }
 
@@ -161,7 +183,8 @@ final class PostgreSqlDialect extends Dialect {
     /** PostgreSQL manual, CREATE TYPE: enumerated and composite types. */
     @Override
     String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled) {
-        return type instanceof EnumDefinition enumeration ? "CREATE TYPE " + qualifiedName + " AS ENUM " + values(enumeration.values())
+        return type instanceof EnumDefinition enumeration
+                ? "CREATE TYPE " + qualifiedName + " AS ENUM " + values(enumeration.values())
                 : super.create(type, qualifiedName, schema, spelled);
     }
 

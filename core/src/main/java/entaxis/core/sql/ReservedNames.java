@@ -6,7 +6,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/** Tells which tables and columns have a name that an engine reserves: the script puts it in quotes, and so must every query. */
+/**
+ * Tells which tables and columns have a name that an engine reserves: the script puts it in quotes, and so must every
+ * query.
+ */
 final class ReservedNames {
     private static final int MAX_LENGTH = 32;
 
@@ -16,8 +19,10 @@ final class ReservedNames {
     static List<AdaptationNote> of(Schema schema, Dialect dialect) {
         List<AdaptationNote> findings = new ArrayList<>();
         schema.tables().forEach(table -> {
-            description(table.name(), dialect).ifPresent(words -> findings.add(new AdaptationNote(AdaptationNote.Kind.QUOTED, table.name(), "", words)));
-            table.columns().forEach(column -> description(column.name(), dialect).ifPresent(words -> findings.add(new AdaptationNote(AdaptationNote.Kind.QUOTED, table.name(), column.name(), words))));
+            description(table.name(), dialect).ifPresent(
+                    words -> findings.add(new AdaptationNote(AdaptationNote.Kind.QUOTED, table.name(), "", words)));
+            table.columns().forEach(column -> description(column.name(), dialect).ifPresent(words -> findings
+                    .add(new AdaptationNote(AdaptationNote.Kind.QUOTED, table.name(), column.name(), words))));
         });
         return findings;
     }
@@ -27,7 +32,9 @@ final class ReservedNames {
             return Optional.empty();
         }
         String word = name.toLowerCase(Locale.ROOT);
-        return !dialect.reserved().contains(word) ? Optional.empty() : Optional.of("“" + word + "” is a reserved word of " + dialect.target().title()
-                + ReservedSince.version(dialect.target(), word).map(version -> " since " + version).orElse("") + "; queries have to quote it");
+        return !dialect.reserved().contains(word) ? Optional.empty()
+                : Optional.of("“" + word + "” is a reserved word of " + dialect.target().title()
+                        + ReservedSince.version(dialect.target(), word).map(version -> " since " + version).orElse("")
+                        + "; queries have to quote it");
     }
 }

@@ -36,7 +36,8 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
         SequencedMap<String, StringBuilder> texts = new LinkedHashMap<>();
         for (Statement statement : statements) {
             String name = statement.origin().map(names).orElse("");
-            Ending.append(texts.computeIfAbsent(name, any -> new StringBuilder(head)).append('\n'), statement.text(), engine);
+            Ending.append(texts.computeIfAbsent(name, any -> new StringBuilder(head)).append('\n'), statement.text(),
+                    engine);
         }
         SequencedMap<String, String> cut = new LinkedHashMap<>();
         texts.forEach((name, text) -> cut.put(name, text.toString()));
@@ -51,7 +52,8 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
 
     /** This script with more statements behind. */
     public Script followedBy(List<Statement> more) {
-        return new Script(engine, head, java.util.stream.Stream.concat(statements.stream(), more.stream()).toList(), findings);
+        return new Script(engine, head, java.util.stream.Stream.concat(statements.stream(), more.stream()).toList(),
+                findings);
     }
 
     /** The whole text: a blank line around each table and between kinds. */
@@ -68,7 +70,8 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
 
     /** How many statements there are of each kind, in words, such as “14 tables, 17 foreign keys”. */
     public String summary() {
-        return java.util.Arrays.stream(Kind.values()).map(this::counted).filter(words -> !words.isEmpty()).collect(Collectors.joining(", "));
+        return java.util.Arrays.stream(Kind.values()).map(this::counted).filter(words -> !words.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 
     private String counted(Kind kind) {

@@ -15,7 +15,8 @@ import java.util.Set;
  * @param schema            the schema that everything is put into, and that is created if absent
  * @param chosen            names of the tables that are written; all, if left out
  */
-public record ScriptOptions(boolean dropFirst, boolean onlyIfAbsent, boolean comments, boolean foreignKeysInside, boolean quoteAlways, Letters letters, Optional<String> schema,
+public record ScriptOptions(boolean dropFirst, boolean onlyIfAbsent, boolean comments, boolean foreignKeysInside,
+        boolean quoteAlways, Letters letters, Optional<String> schema,
         Optional<Set<String>> chosen) {
     /** With comments, without dropping, in the engine's default schema. */
     public static final ScriptOptions DEFAULT = new ScriptOptions(false, true, Optional.empty());

@@ -20,8 +20,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * Writes the table definitions of a schema for an engine: drops where asked, types, tables, foreign keys, indexes, comments, so that no order of tables matters. Linear in the
- * columns.
+ * Writes the table definitions of a schema for an engine: drops where asked, types, tables, foreign keys, indexes,
+ * comments, so that no order of tables matters. Linear in the columns.
  */
 public final class ScriptWriter {
     private final Dialect dialect;
@@ -45,31 +45,48 @@ public final class ScriptWriter {
         List<Table> tables = fitted.schema().tables().stream().filter(table -> !table.columns().isEmpty())
                 .filter(table -> options.chosen().map(chosen -> chosen.contains(table.name())).orElse(true)).toList();
         Set<String> written = tables.stream().map(Table::name).collect(Collectors.toSet());
-        List<AdaptationNote> findings = Stream.concat(fitted.findings().stream(), ReservedNames.of(fitted.schema(), dialect).stream()).filter(finding -> finding.table().isEmpty() || options.chosen().map(chosen -> chosen.contains(finding.table())).orElse(true)).toList();
+        List<AdaptationNote> findings =
+                Stream.concat(fitted.findings().stream(), ReservedNames.of(fitted.schema(), dialect).stream())
+                        .filter(finding -> finding.table().isEmpty()
+                                || options.chosen().map(chosen -> chosen.contains(finding.table())).orElse(true))
+                        .toList();
         List<Statement> statements = new ArrayList<>();
         if (options.dropFirst()) {
             new Drops(dialect, spelling).write(fitted.schema(), tables, statements);
         }
-        namespaces(tables).forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(), createSchema(name))));
-        fitted.schema().types().forEach(type -> statements.add(new Statement(Kind.TYPE, Optional.empty(), createType(type, fitted.schema()))));
-        fitted.schema().sequences().forEach(sequence -> statements.add(new Statement(Kind.SEQUENCE, Optional.empty(), createSequence(sequence))));
-        List<Table> ordered = options.foreignKeysInside() && dialect.addsForeignKeys() ? new CreationOrder(tables).tables() : tables;
+        namespaces(tables)
+                .forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(), createSchema(name))));
+        fitted.schema().types().forEach(
+                type -> statements.add(new Statement(Kind.TYPE, Optional.empty(), createType(type, fitted.schema()))));
+        fitted.schema().sequences().forEach(
+                sequence -> statements.add(new Statement(Kind.SEQUENCE, Optional.empty(), createSequence(sequence))));
+        List<Table> ordered =
+                options.foreignKeysInside() && dialect.addsForeignKeys() ? new CreationOrder(tables).tables() : tables;
         Map<Table, List<ForeignKey>> inside = inside(ordered);
         Stream<Table> each = ordered.size() < MANY ? ordered.stream() : ordered.parallelStream();
-        statements.addAll(each.map(table -> new Statement(Kind.TABLE, table.origin(), guarded(table, writer.create(table, inside.get(table))))).toList());
-        tables.forEach(table -> table.foreignKeys().stream().filter(key -> !inside.get(table).contains(key) && (written.contains(key.referencedTable()) || options.chosen().isEmpty()))
-                .forEach(key -> statements.add(new Statement(Kind.FOREIGN_KEY, table.origin(), writer.addForeignKey(table, key)))));
-        tables.forEach(table -> table.indexes().stream().filter(index -> writer.numbering(table).filter(index::equals).isEmpty()).forEach(index -> statements.add(new Statement(Kind.INDEX, table.origin(), writer.createIndex(table, index)))));
-        fitted.schema().programs().forEach(program -> statements.add(new Statement(Kind.PROGRAM, Optional.empty(), program.text())));
+        statements.addAll(each.map(table -> new Statement(Kind.TABLE, table.origin(),
+                guarded(table, writer.create(table, inside.get(table))))).toList());
+        tables.forEach(table -> table.foreignKeys().stream()
+                .filter(key -> !inside.get(table).contains(key)
+                        && (written.contains(key.referencedTable()) || options.chosen().isEmpty()))
+                .forEach(key -> statements
+                        .add(new Statement(Kind.FOREIGN_KEY, table.origin(), writer.addForeignKey(table, key)))));
+        tables.forEach(table -> table.indexes().stream()
+                .filter(index -> writer.numbering(table).filter(index::equals).isEmpty()).forEach(index -> statements
+                        .add(new Statement(Kind.INDEX, table.origin(), writer.createIndex(table, index)))));
+        fitted.schema().programs()
+                .forEach(program -> statements.add(new Statement(Kind.PROGRAM, Optional.empty(), program.text())));
         if (options.comments()) {
             comments(fitted.schema(), tables, statements);
         }
-        dialect.preparation(statements.stream().map(Statement::text)).ifPresent(words -> statements.addFirst(new Statement(Kind.SETTING, Optional.empty(), words)));
+        dialect.preparation(statements.stream().map(Statement::text))
+                .ifPresent(words -> statements.addFirst(new Statement(Kind.SETTING, Optional.empty(), words)));
         return new Script(dialect.target(), head(schema, title), statements, findings);
     }
 
     private String head(Schema schema, String title) {
-        String left = schema.tables().stream().filter(table -> table.columns().isEmpty()).map(Table::name).collect(Collectors.joining(", "));
+        String left = schema.tables().stream().filter(table -> table.columns().isEmpty()).map(Table::name)
+                .collect(Collectors.joining(", "));
         return "-- " + title + "\n-- Table definitions for " + dialect.target().title() + "\n"
                 + (left.isEmpty() ? "" : "-- Left out, having no attributes yet: " + left + "\n");
     }
@@ -97,8 +114,11 @@ public final class ScriptWriter {
     private String createSchema(String name) {
         return switch (dialect.target()) {
             case MYSQL, MARIADB -> "CREATE DATABASE IF NOT EXISTS " + spelling.name(name);
-            case SQLSERVER -> "IF SCHEMA_ID(" + dialect.literal(name) + ") IS NULL EXEC(" + dialect.literal("CREATE SCHEMA " + spelling.name(name)) + ")";
-            case ORACLE -> "-- the user " + spelling.name(name) + " has to be there: in Oracle a schema is a user\nALTER SESSION SET CURRENT_SCHEMA = " + spelling.name(name);
+            case SQLSERVER -> "IF SCHEMA_ID(" + dialect.literal(name) + ") IS NULL EXEC("
+                    + dialect.literal("CREATE SCHEMA " + spelling.name(name)) + ")";
+            case ORACLE -> "-- the user " + spelling.name(name)
+                    + " has to be there: in Oracle a schema is a user\nALTER SESSION SET CURRENT_SCHEMA = "
+                    + spelling.name(name);
             case ISO -> "CREATE SCHEMA " + spelling.name(name);
             default -> "CREATE SCHEMA IF NOT EXISTS " + spelling.name(name);
         };
@@ -106,22 +126,30 @@ public final class ScriptWriter {
 
     /** The statement that creates a sequence. */
     public String createSequence(Sequence sequence) {
-        return "CREATE SEQUENCE " + spelling.qualified(sequence.namespace(), sequence.name()) + " START WITH " + sequence.start() + " INCREMENT BY " + sequence.step();
+        return "CREATE SEQUENCE " + spelling.qualified(sequence.namespace(), sequence.name()) + " START WITH "
+                + sequence.start() + " INCREMENT BY " + sequence.step();
     }
 
-    /** A table definition that is passed where the table is there, for engines that have no words for that inside it. */
+    /**
+     * A table definition that is passed where the table is there, for engines that have no words for that inside it.
+     */
     private String guarded(Table table, String definition) {
         if (!options.onlyIfAbsent()) {
             return definition;
         }
         return switch (dialect.target()) {
-            case SQLSERVER -> "IF OBJECT_ID(" + dialect.literal(spelling.qualified(table.namespace(), table.name())) + ", N'U') IS NULL\n" + definition;
-            case ORACLE -> "BEGIN\n  EXECUTE IMMEDIATE " + dialect.literal(definition) + ";\nEXCEPTION\n  WHEN OTHERS THEN\n    IF SQLCODE <> -955 THEN RAISE; END IF;\nEND;";
+            case SQLSERVER -> "IF OBJECT_ID(" + dialect.literal(spelling.qualified(table.namespace(), table.name()))
+                    + ", N'U') IS NULL\n" + definition;
+            case ORACLE -> "BEGIN\n  EXECUTE IMMEDIATE " + dialect.literal(definition)
+                    + ";\nEXCEPTION\n  WHEN OTHERS THEN\n    IF SQLCODE <> -955 THEN RAISE; END IF;\nEND;";
             default -> definition;
         };
     }
 
-    /** Which foreign keys stand inside their table: those that refer back in the order of the tables. Engines that cannot add them later take all inside. */
+    /**
+     * Which foreign keys stand inside their table: those that refer back in the order of the tables. Engines that
+     * cannot add them later take all inside.
+     */
     private Map<Table, List<ForeignKey>> inside(List<Table> tables) {
         Map<Table, List<ForeignKey>> inside = new IdentityHashMap<>();
         if (!dialect.addsForeignKeys()) {
@@ -135,7 +163,8 @@ public final class ScriptWriter {
         Set<String> done = new HashSet<>();
         for (Table table : tables) {
             done.add(table.name());
-            inside.put(table, table.foreignKeys().stream().filter(key -> done.contains(key.referencedTable())).toList());
+            inside.put(table,
+                    table.foreignKeys().stream().filter(key -> done.contains(key.referencedTable())).toList());
         }
         return inside;
     }
@@ -148,20 +177,25 @@ public final class ScriptWriter {
             return;
         }
         if (dialect.target() != Target.ORACLE) {
-            schema.types().stream().filter(type -> !type.comment().isEmpty()).forEach(type -> statements.add(new Statement(Kind.COMMENT, Optional.empty(), comment(type))));
+            schema.types().stream().filter(type -> !type.comment().isEmpty())
+                    .forEach(type -> statements.add(new Statement(Kind.COMMENT, Optional.empty(), comment(type))));
         }
         for (Table table : tables) {
             String name = spelling.qualified(table.namespace(), table.name());
             if (!table.comment().isEmpty()) {
-                statements.add(new Statement(Kind.COMMENT, table.origin(), "COMMENT ON TABLE " + name + " IS " + dialect.literal(table.comment())));
+                statements.add(new Statement(Kind.COMMENT, table.origin(),
+                        "COMMENT ON TABLE " + name + " IS " + dialect.literal(table.comment())));
             }
-            table.columns().stream().filter(column -> !column.comment().isEmpty()).forEach(column -> statements.add(new Statement(Kind.COMMENT, table.origin(),
-                    "COMMENT ON COLUMN " + name + "." + spelling.name(column.name()) + " IS " + dialect.literal(column.comment()))));
+            table.columns().stream().filter(column -> !column.comment().isEmpty())
+                    .forEach(column -> statements.add(new Statement(Kind.COMMENT, table.origin(),
+                            "COMMENT ON COLUMN " + name + "." + spelling.name(column.name()) + " IS "
+                                    + dialect.literal(column.comment()))));
         }
     }
 
     private String comment(TypeDefinition type) {
-        return "COMMENT ON " + dialect.kind(type) + " " + spelling.qualified("", type.name()) + " IS " + dialect.literal(type.comment());
+        return "COMMENT ON " + dialect.kind(type) + " " + spelling.qualified("", type.name()) + " IS "
+                + dialect.literal(type.comment());
     }
 
     /** SQL Server documentation, sp_addextendedproperty: the property that its tools show as a description. */
@@ -169,9 +203,12 @@ public final class ScriptWriter {
         String home = table.namespace().isEmpty() ? options.schema().orElse("dbo") : table.namespace();
         String place = ", N'SCHEMA', " + dialect.literal(home) + ", N'TABLE', " + dialect.literal(table.name());
         if (!table.comment().isEmpty()) {
-            statements.add(new Statement(Kind.COMMENT, table.origin(), "EXEC sp_addextendedproperty N'MS_Description', " + dialect.literal(table.comment()) + place));
+            statements.add(new Statement(Kind.COMMENT, table.origin(),
+                    "EXEC sp_addextendedproperty N'MS_Description', " + dialect.literal(table.comment()) + place));
         }
-        table.columns().stream().filter(column -> !column.comment().isEmpty()).forEach(column -> statements.add(new Statement(Kind.COMMENT, table.origin(),
-                "EXEC sp_addextendedproperty N'MS_Description', " + dialect.literal(column.comment()) + place + ", N'COLUMN', " + dialect.literal(column.name()))));
+        table.columns().stream().filter(column -> !column.comment().isEmpty())
+                .forEach(column -> statements.add(new Statement(Kind.COMMENT, table.origin(),
+                        "EXEC sp_addextendedproperty N'MS_Description', " + dialect.literal(column.comment()) + place
+                                + ", N'COLUMN', " + dialect.literal(column.name()))));
     }
 }

@@ -35,10 +35,13 @@ public final class SpelledTypes {
     static SqlType iso(TypeSpelling type) {
         OptionalInt first = type.number(0);
         return switch (type.name()) {
-            case "char", "character", "nchar", "national char", "national character" -> new CharacterType(Form.FIXED, OptionalInt.of(first.orElse(1)));
-            case "varchar", "character varying", "char varying", "nvarchar", "national character varying", "national char varying", "national varchar",
+            case "char", "character", "nchar", "national char", "national character" ->
+                    new CharacterType(Form.FIXED, OptionalInt.of(first.orElse(1)));
+            case "varchar", "character varying", "char varying", "nvarchar", "national character varying",
+                    "national char varying", "national varchar",
                     "nchar varying" -> new CharacterType(Form.VARYING, first);
-            case "clob", "character large object", "char large object", "nclob", "nchar large object", "national character large object", "text" -> SqlType.largeText();
+            case "clob", "character large object", "char large object", "nclob", "nchar large object",
+                    "national character large object", "text" -> SqlType.largeText();
             case "binary" -> new BinaryType(Form.FIXED, OptionalInt.of(first.orElse(1)));
             case "varbinary", "binary varying" -> new BinaryType(Form.VARYING, first);
             case "blob", "binary large object" -> new BinaryType(Form.LARGE, OptionalInt.empty());
@@ -55,7 +58,8 @@ public final class SpelledTypes {
             case "time", "time without time zone" -> new TimeType(first, false);
             case "time with time zone", "timetz" -> new TimeType(first, true);
             case "timestamp", "timestamp without time zone" -> new TimestampType(first, false);
-            case "timestamp with time zone", "timestamptz", "timestamp with local time zone" -> new TimestampType(first, true);
+            case "timestamp with time zone", "timestamptz", "timestamp with local time zone" ->
+                    new TimestampType(first, true);
             case "uuid" -> new UuidType();
             case "json" -> new JsonType();
             case "enum" -> new EnumType(type.arguments());
@@ -71,7 +75,8 @@ public final class SpelledTypes {
     private static SqlType interval(TypeSpelling type) {
         String[] words = type.name().split(" ");
         Optional<IntervalField> from = words.length > 1 ? field(words[1]) : Optional.of(IntervalField.DAY);
-        Optional<IntervalField> to = words.length == 1 ? Optional.of(IntervalField.SECOND) : words.length == 4 && words[2].equals("to") ? field(words[3]) : Optional.empty();
+        Optional<IntervalField> to = words.length == 1 ? Optional.of(IntervalField.SECOND)
+                : words.length == 4 && words[2].equals("to") ? field(words[3]) : Optional.empty();
         boolean understood = from.isPresent() && (words.length <= 2 || to.isPresent());
         return understood ? new IntervalType(from.get(), to) : new NativeType(plain(type.text()));
     }
@@ -82,7 +87,8 @@ public final class SpelledTypes {
     }
 
     private static Optional<IntervalField> field(String word) {
-        return java.util.Arrays.stream(IntervalField.values()).filter(field -> field.name().equalsIgnoreCase(word)).findFirst();
+        return java.util.Arrays.stream(IntervalField.values()).filter(field -> field.name().equalsIgnoreCase(word))
+                .findFirst();
     }
 
     /** An array of what the brackets stand behind. */

@@ -29,7 +29,8 @@ final class Spelling {
             case CAPITAL -> stored.toUpperCase(Locale.ROOT);
         };
         if (options.quoteAlways()) {
-            return dialect.quoted(plain && dialect.foldsUp() ? cased.toUpperCase(Locale.ROOT) : plain && options.letters() == Letters.AS_NAMED ? stored : cased);
+            return dialect.quoted(plain && dialect.foldsUp() ? cased.toUpperCase(Locale.ROOT)
+                    : plain && options.letters() == Letters.AS_NAMED ? stored : cased);
         }
         return plain ? cased : dialect.name(stored);
     }

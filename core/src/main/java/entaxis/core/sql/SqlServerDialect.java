@@ -29,22 +29,35 @@ import java.util.Set;
 final class SqlServerDialect extends Dialect {
     /** Reserved key words. SQL Server documentation, “Reserved Keywords (Transact-SQL)”. */
     private static final Set<String> RESERVED = ReservedWords.of(
-            "add all alter and any as asc authorization backup begin between break browse bulk by cascade case check checkpoint close clustered coalesce collate column",
-            "commit compute constraint contains containstable continue convert create cross current current_date current_time current_timestamp current_user cursor",
-            "database dbcc deallocate declare default delete deny desc disk distinct distributed double drop dump else end errlvl escape except exec execute exists exit",
-            "external fetch file fillfactor for foreign freetext freetexttable from full function goto grant group having holdlock identity identity_insert identitycol",
-            "if in index inner insert intersect into is join key kill left like lineno load merge national nocheck nonclustered not null nullif of off offsets on open",
-            "opendatasource openquery openrowset openxml option or order outer over percent pivot plan precision primary print proc procedure public raiserror read",
-            "readtext reconfigure references replication restore restrict return revert revoke right rollback rowcount rowguidcol rule save schema securityaudit select",
-            "semantickeyphrasetable semanticsimilaritydetailstable semanticsimilaritytable session_user set setuser shutdown some statistics system_user table",
-            "tablesample textsize then to top tran transaction trigger truncate try_convert tsequal union unique unpivot update updatetext use user values varying view",
+            "add all alter and any as asc authorization backup begin between break browse bulk by cascade case check "
+                    + "checkpoint close clustered coalesce collate column",
+            "commit compute constraint contains containstable continue convert create cross current current_date "
+                    + "current_time current_timestamp current_user cursor",
+            "database dbcc deallocate declare default delete deny desc disk distinct distributed double drop dump else "
+                    + "end errlvl escape except exec execute exists exit",
+            "external fetch file fillfactor for foreign freetext freetexttable from full function goto grant group "
+                    + "having holdlock identity identity_insert identitycol",
+            "if in index inner insert intersect into is join key kill left like lineno load merge national nocheck "
+                    + "nonclustered not null nullif of off offsets on open",
+            "opendatasource openquery openrowset openxml option or order outer over percent pivot plan precision "
+                    + "primary print proc procedure public raiserror read",
+            "readtext reconfigure references replication restore restrict return revert revoke right rollback rowcount "
+                    + "rowguidcol rule save schema securityaudit select",
+            "semantickeyphrasetable semanticsimilaritydetailstable semanticsimilaritytable session_user set setuser "
+                    + "shutdown some statistics system_user table",
+            "tablesample textsize then to top tran transaction trigger truncate try_convert tsequal union unique "
+                    + "unpivot update updatetext use user values varying view",
             "waitfor when where while with within writetext");
     /** Types that no other engine has. SQL Server documentation, “Data types (Transact-SQL)”. */
-    private static final List<String> OWN = List.of("varchar", "char", "text", "ntext", "image", "money", "smallmoney", "datetime", "smalldatetime", "rowversion", "timestamp",
+    private static final List<String> OWN = List.of("varchar", "char", "text", "ntext", "image", "money", "smallmoney",
+            "datetime", "smalldatetime", "rowversion", "timestamp",
             "xml", "sql_variant", "hierarchyid", "geography", "geometry", "sysname");
     private static final int MAX_CHARACTERS = 4000;
     private static final int MAX_BYTES = 8000;
-    /** What an index of 1700 bytes holds in two-byte characters, with room for a second column. SQL Server documentation, “Maximum capacity specifications”. */
+    /**
+     * What an index of 1700 bytes holds in two-byte characters, with room for a second column. SQL Server
+     * documentation, “Maximum capacity specifications”.
+     */
     private static final int MAX_KEY_CHARACTERS = 450;
 
     @Override
@@ -84,22 +97,31 @@ final class SqlServerDialect extends Dialect {
         return "[" + name.replace("]", "]]") + "]";
     }
 
-    /** SQL Server documentation, “Data types”: Unicode texts, tinyint from 0 to 255, seven digits of a second at most. */
+    /**
+     * SQL Server documentation, “Data types”: Unicode texts, tinyint from 0 to 255, seven digits of a second at most.
+     */
     @Override
     public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
-            case CharacterType(Form form, OptionalInt length) when keyed && length.orElse(Integer.MAX_VALUE) > MAX_KEY_CHARACTERS * 2 -> {
+            case CharacterType(Form form, OptionalInt length) when keyed
+                    && length.orElse(Integer.MAX_VALUE) > MAX_KEY_CHARACTERS * 2 -> {
                 loss.say("a key holds at most " + MAX_KEY_CHARACTERS + " characters");
                 yield text(MAX_KEY_CHARACTERS);
             }
-            case CharacterType(Form form, OptionalInt length) when form == Form.FIXED && length.orElse(1) <= MAX_CHARACTERS -> fixed(length.orElse(1));
-            case CharacterType(Form form, OptionalInt length) when form != Form.LARGE && length.orElse(Integer.MAX_VALUE) <= MAX_CHARACTERS -> text(length.getAsInt());
+            case CharacterType(Form form, OptionalInt length) when form == Form.FIXED
+                    && length.orElse(1) <= MAX_CHARACTERS -> fixed(length.orElse(1));
+            case CharacterType(Form form, OptionalInt length) when form != Form.LARGE
+                    && length.orElse(Integer.MAX_VALUE) <= MAX_CHARACTERS -> text(length.getAsInt());
             case CharacterType characters -> SqlType.largeText();
-            case BinaryType(Form form, OptionalInt length) when keyed && length.orElse(Integer.MAX_VALUE) > 900 -> new BinaryType(Form.VARYING, OptionalInt.of(900));
-            case BinaryType(Form form, OptionalInt length) when form == Form.FIXED && length.orElse(1) <= MAX_BYTES -> new BinaryType(form, OptionalInt.of(length.orElse(1)));
-            case BinaryType(Form form, OptionalInt length) when form != Form.LARGE && length.orElse(Integer.MAX_VALUE) <= MAX_BYTES -> new BinaryType(Form.VARYING, length);
+            case BinaryType(Form form, OptionalInt length) when keyed && length.orElse(Integer.MAX_VALUE) > 900 ->
+                    new BinaryType(Form.VARYING, OptionalInt.of(900));
+            case BinaryType(Form form, OptionalInt length) when form == Form.FIXED && length.orElse(1) <= MAX_BYTES ->
+                    new BinaryType(form, OptionalInt.of(length.orElse(1)));
+            case BinaryType(Form form, OptionalInt length) when form != Form.LARGE
+                    && length.orElse(Integer.MAX_VALUE) <= MAX_BYTES -> new BinaryType(Form.VARYING, length);
             case BinaryType binary -> new BinaryType(Form.LARGE, OptionalInt.empty());
-            case IntegerType(IntegerSize size, boolean unsigned) when size == IntegerSize.TINYINT -> unsigned ? type : new IntegerType(IntegerSize.SMALLINT, false);
+            case IntegerType(IntegerSize size, boolean unsigned) when size == IntegerSize.TINYINT ->
+                    unsigned ? type : new IntegerType(IntegerSize.SMALLINT, false);
             case IntegerType integer when integer.unsigned() -> signedFor(integer);
             case DecimalType decimal -> bounded(decimal, 38, 38, loss);
             case TimeType(OptionalInt precision, boolean zone) -> {
@@ -108,7 +130,8 @@ final class SqlServerDialect extends Dialect {
                 }
                 yield new TimeType(OptionalInt.of(Math.min(7, precision.orElse(0))), false);
             }
-            case TimestampType(OptionalInt precision, boolean zone) -> new TimestampType(OptionalInt.of(Math.min(7, precision.orElse(6))), zone);
+            case TimestampType(OptionalInt precision, boolean zone) ->
+                    new TimestampType(OptionalInt.of(Math.min(7, precision.orElse(6))), zone);
             case IntervalType interval -> {
                 loss.say("a span of time is held as text, unchecked");
                 yield text(60);
@@ -119,7 +142,8 @@ final class SqlServerDialect extends Dialect {
             }
             case EnumType listed -> longEnough(listed);
             case ArrayType array -> asDocument(array, keyed, loss);
-            case NativeType(String spelling) -> ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
+            case NativeType(String spelling) ->
+                    ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
             default -> type;
         };
     }
@@ -138,7 +162,8 @@ final class SqlServerDialect extends Dialect {
             case DecimalType decimal -> held.text().replace("numeric", "decimal");
             case FloatType(boolean twice) -> twice ? "float" : "real";
             case BooleanType truth -> "bit";
-            case TimestampType(OptionalInt precision, boolean zone) -> (zone ? "datetimeoffset(" : "datetime2(") + precision.orElse(7) + ")";
+            case TimestampType(OptionalInt precision, boolean zone) ->
+                    (zone ? "datetimeoffset(" : "datetime2(") + precision.orElse(7) + ")";
             case UuidType uuid -> "uniqueidentifier";
             default -> held.text();
         };
@@ -150,11 +175,14 @@ final class SqlServerDialect extends Dialect {
         OptionalInt first = spelling.number(0);
         boolean max = spelling.arguments().equals(List.of("max"));
         return switch (spelling.name()) {
-            case "nvarchar", "national character varying", "national char varying" -> max ? SqlType.largeText() : text(first.orElse(1));
+            case "nvarchar", "national character varying", "national char varying" ->
+                    max ? SqlType.largeText() : text(first.orElse(1));
             case "nchar", "national character", "national char" -> fixed(first.orElse(1));
-            case "varchar", "character varying", "char varying" -> new NativeType("varchar(" + (max ? "max" : first.orElse(1)) + ")");
+            case "varchar", "character varying", "char varying" ->
+                    new NativeType("varchar(" + (max ? "max" : first.orElse(1)) + ")");
             case "char", "character" -> new NativeType("char(" + first.orElse(1) + ")");
-            case "varbinary", "binary varying" -> max ? new BinaryType(Form.LARGE, OptionalInt.empty()) : new BinaryType(Form.VARYING, OptionalInt.of(first.orElse(1)));
+            case "varbinary", "binary varying" -> max ? new BinaryType(Form.LARGE, OptionalInt.empty())
+                    : new BinaryType(Form.VARYING, OptionalInt.of(first.orElse(1)));
             case "tinyint" -> new IntegerType(IntegerSize.TINYINT, true);
             case "decimal", "numeric", "dec" -> decimal(first.orElse(18), spelling.number(1).orElse(0));
             case "bit" -> new BooleanType();
@@ -162,18 +190,24 @@ final class SqlServerDialect extends Dialect {
             case "datetimeoffset" -> new TimestampType(OptionalInt.of(first.orElse(7)), true);
             case "time" -> new TimeType(OptionalInt.of(first.orElse(7)), false);
             case "uniqueidentifier" -> new UuidType();
-            case "text", "ntext", "image", "money", "smallmoney", "datetime", "smalldatetime", "rowversion", "timestamp", "xml", "sql_variant", "sysname" ->
+            case "text", "ntext", "image", "money", "smallmoney", "datetime", "smalldatetime", "rowversion",
+                    "timestamp", "xml", "sql_variant", "sysname" ->
                     new NativeType(spelling.name());
-            default -> SpelledTypes.iso(spelling) instanceof SqlType.JsonType || SpelledTypes.iso(spelling) instanceof EnumType
-                    || SpelledTypes.iso(spelling) instanceof IntervalType ? new NativeType(SpelledTypes.plain(spelling.text())) : SpelledTypes.iso(spelling);
+            default -> SpelledTypes.iso(spelling) instanceof SqlType.JsonType
+                    || SpelledTypes.iso(spelling) instanceof EnumType
+                    || SpelledTypes.iso(spelling) instanceof IntervalType
+                            ? new NativeType(SpelledTypes.plain(spelling.text())) : SpelledTypes.iso(spelling);
         };
     }
 
     @Override
     public SqlType neutral(SqlType held) {
         return switch (held) {
-            case TimeType(OptionalInt precision, boolean zone) -> new TimeType(precision.orElse(7) == 0 ? OptionalInt.empty() : OptionalInt.of(Math.min(6, precision.orElse(6))), zone);
-            case TimestampType(OptionalInt precision, boolean zone) -> new TimestampType(precision.orElse(7) >= 6 ? OptionalInt.empty() : precision, zone);
+            case TimeType(OptionalInt precision, boolean zone) -> new TimeType(
+                    precision.orElse(7) == 0 ? OptionalInt.empty() : OptionalInt.of(Math.min(6, precision.orElse(6))),
+                    zone);
+            case TimestampType(OptionalInt precision, boolean zone) ->
+                    new TimestampType(precision.orElse(7) >= 6 ? OptionalInt.empty() : precision, zone);
             case NativeType(String spelling) when spelling.equals("sysname") -> text(128);
             default -> super.neutral(held);
         };
@@ -187,7 +221,8 @@ final class SqlServerDialect extends Dialect {
     /** SQL Server documentation, CREATE TABLE: there is no RESTRICT; NO ACTION refuses. */
     @Override
     Set<ReferentialAction> deleteActions() {
-        return Set.of(ReferentialAction.NO_ACTION, ReferentialAction.CASCADE, ReferentialAction.SET_NULL, ReferentialAction.SET_DEFAULT);
+        return Set.of(ReferentialAction.NO_ACTION, ReferentialAction.CASCADE, ReferentialAction.SET_NULL,
+                ReferentialAction.SET_DEFAULT);
     }
 
     @Override
@@ -217,7 +252,8 @@ final class SqlServerDialect extends Dialect {
 
     @Override
     public String written(String expression) {
-        return expression.chars().allMatch(c -> c < 128) ? expression : TextLiterals.respelled(expression, this::literal);
+        return expression.chars().allMatch(c -> c < 128) ? expression
+                : TextLiterals.respelled(expression, this::literal);
     }
 
     @Override
@@ -236,7 +272,10 @@ final class SqlServerDialect extends Dialect {
         return Optional.of("sysdatetime()");
     }
 
-    /** Transact-SQL reference, “Collation”: the list is a check, compared by the collation of the database, which by default tells no case apart. */
+    /**
+     * Transact-SQL reference, “Collation”: the list is a check, compared by the collation of the database, which by
+     * default tells no case apart.
+     */
     @Override
     public boolean enumerationsIgnoreCase() {
         return true;

@@ -24,11 +24,17 @@ import java.util.Set;
 
 /** SQLite 3.35 and later. */
 final class SqliteDialect extends Dialect {
-    /** Words that need quotes as names. SQLite documentation, “SQLite Keywords”; those that fall back to names are left out. */
+    /**
+     * Words that need quotes as names. SQLite documentation, “SQLite Keywords”; those that fall back to names are left
+     * out.
+     */
     private static final Set<String> RESERVED = ReservedWords.of(
-            "add all alter and as autoincrement between case check collate commit constraint create cross current_date current_time current_timestamp default",
-            "deferrable delete distinct drop else escape except exists foreign from full group having in index inner insert intersect into is isnull join left limit",
-            "natural not notnull null on or order outer primary references returning right select set table then to transaction union unique update using values when",
+            "add all alter and as autoincrement between case check collate commit constraint create cross current_date "
+                    + "current_time current_timestamp default",
+            "deferrable delete distinct drop else escape except exists foreign from full group having in index inner "
+                    + "insert intersect into is isnull join left limit",
+            "natural not notnull null on or order outer primary references returning right select set table then to "
+                    + "transaction union unique update using values when",
             "where nothing cast if");
 
     @Override
@@ -58,12 +64,16 @@ final class SqliteDialect extends Dialect {
         return regular(name) && !reserved().contains(name.toLowerCase(java.util.Locale.ROOT));
     }
 
-    /** SQLite documentation, “Datatypes In SQLite”: a declared type gives an affinity and keeps its words; lengths are not checked. */
+    /**
+     * SQLite documentation, “Datatypes In SQLite”: a declared type gives an affinity and keeps its words; lengths are
+     * not checked.
+     */
     @Override
     public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case CharacterType(Form form, OptionalInt length) when form == Form.FIXED -> fixed(length.orElse(1));
-            case CharacterType(Form form, OptionalInt length) when form == Form.VARYING && length.isEmpty() -> SqlType.largeText();
+            case CharacterType(Form form, OptionalInt length) when form == Form.VARYING && length.isEmpty() ->
+                    SqlType.largeText();
             case BinaryType binary -> new BinaryType(Form.LARGE, OptionalInt.empty());
             case IntegerType integer when integer.unsigned() && integer.size() == IntegerSize.BIGINT -> {
                 loss.say("numbers over 9223372036854775807 do not fit");
@@ -98,7 +108,8 @@ final class SqliteDialect extends Dialect {
     @Override
     public SqlType read(TypeSpelling spelling) {
         SqlType iso = SpelledTypes.iso(spelling);
-        return iso instanceof EnumType || iso instanceof DecimalType && spelling.arguments().size() > 2 ? new NativeType(SpelledTypes.plain(spelling.text())) : iso;
+        return iso instanceof EnumType || iso instanceof DecimalType && spelling.arguments().size() > 2
+                ? new NativeType(SpelledTypes.plain(spelling.text())) : iso;
     }
 
     /** SQLite documentation, “Datatypes In SQLite”, 3.1: the words of a type give its affinity. */
@@ -172,7 +183,10 @@ final class SqliteDialect extends Dialect {
         return Optional.of("current_timestamp");
     }
 
-    /** SQLite documentation, “SQL Language Expressions”, 3: literals are numbers, texts, blobs and the words of the current moment. */
+    /**
+     * SQLite documentation, “SQL Language Expressions”, 3: literals are numbers, texts, blobs and the words of the
+     * current moment.
+     */
     @Override
     boolean typedLiterals() {
         return false;

@@ -19,7 +19,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 
-/** Names as an engine holds them: cut where they are too long, constraints and indexes apart from each other where they share one {@link NameSpaces space of names}. */
+/**
+ * Names as an engine holds them: cut where they are too long, constraints and indexes apart from each other where they
+ * share one {@link NameSpaces space of names}.
+ */
 final class StoredNames {
     private final Dialect dialect;
     private final List<AdaptationNote> findings;
@@ -38,7 +41,8 @@ final class StoredNames {
             String held = dialect.stored(table.name());
             String other = seen.putIfAbsent(table.namespace() + "\u0000" + dialect.compared(held), table.name());
             if (other != null) {
-                findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.name(), "", "it has the same name as " + other + " in " + dialect.target().title()));
+                findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.name(), "",
+                        "it has the same name as " + other + " in " + dialect.target().title()));
             }
             spaces.ofTable(table).forEach(space -> taken.add(List.of(space, dialect.compared(held))));
         }
@@ -55,23 +59,42 @@ final class StoredNames {
             }
             String other = seen.putIfAbsent(dialect.compared(held), column.name());
             if (other != null) {
-                findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.name(), column.name(), "it has the same name as the column " + other + " in " + dialect.target().title()));
+                findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.name(), column.name(),
+                        "it has the same name as the column " + other + " in " + dialect.target().title()));
             }
         }
         UnaryOperator<String> stored = dialect::stored;
         UnaryOperator<String> expression = sql -> Identifiers.exchanged(sql, cut);
         boolean mySql = dialect.target() == Target.MYSQL || dialect.target() == Target.MARIADB;
-        Optional<PrimaryKey> key = table.primaryKey().map(own -> new PrimaryKey(mySql ? "PRIMARY" : free(table, Named.PRIMARY_KEY, own.name()), own.columns().stream().map(stored).toList()));
-        List<UniqueKey> uniques = table.uniqueKeys().stream().map(own -> new UniqueKey(free(table, Named.UNIQUE_KEY, own.name()), own.columns().stream().map(stored).toList())).toList();
-        List<CheckRule> checks = table.checks().stream().map(own -> new CheckRule(free(table, Named.CHECK, own.name()), expression.apply(own.condition()))).toList();
-        List<ForeignKey> references = table.foreignKeys().stream().map(own -> new ForeignKey(own.origin(), free(table, Named.FOREIGN_KEY, own.name()), own.columns().stream().map(stored).toList(),
-                dialect.schemas() ? own.referencedNamespace() : "", dialect.stored(own.referencedTable()), own.referencedColumns().stream().map(stored).toList(), own.onDelete(),
+        Optional<PrimaryKey> key = table.primaryKey()
+                .map(own -> new PrimaryKey(mySql ? "PRIMARY" : free(table, Named.PRIMARY_KEY, own.name()),
+                        own.columns().stream().map(stored).toList()));
+        List<UniqueKey> uniques =
+                table.uniqueKeys().stream().map(own -> new UniqueKey(free(table, Named.UNIQUE_KEY, own.name()),
+                        own.columns().stream().map(stored).toList())).toList();
+        List<CheckRule> checks = table.checks().stream()
+                .map(own -> new CheckRule(free(table, Named.CHECK, own.name()), expression.apply(own.condition())))
+                .toList();
+        List<ForeignKey> references = table.foreignKeys().stream()
+                .map(own -> new ForeignKey(own.origin(), free(table, Named.FOREIGN_KEY, own.name()),
+                        own.columns().stream().map(stored).toList(),
+                        dialect.schemas() ? own.referencedNamespace() : "", dialect.stored(own.referencedTable()),
+                        own.referencedColumns().stream().map(stored).toList(), own.onDelete(),
                 own.onUpdate(), own.deferral())).toList();
-        List<TableIndex> indexes = table.indexes().stream().map(own -> new TableIndex(free(table, Named.INDEX, own.name()), own.unique(), own.columns().stream()
-                .map(part -> part.named(part.expression() ? expression.apply(part.name()) : dialect.stored(part.name()))).toList(), own.method(),
+        List<TableIndex> indexes =
+                table.indexes().stream()
+                        .map(own -> new TableIndex(
+                                free(table, Named.INDEX, own.name()), own.unique(), own.columns().stream()
+                                        .map(part -> part.named(part.expression() ? expression.apply(part.name())
+                                                : dialect.stored(part.name())))
+                                        .toList(),
+                                own.method(),
                 own.predicate().map(expression))).toList();
-        List<Column> columns = cut.isEmpty() ? table.columns() : table.columns().stream().map(column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression))).toList();
-        return new Table(table.origin(), table.namespace(), dialect.stored(table.name()), columns, key, uniques, checks, references, indexes, table.comment());
+        List<Column> columns = cut.isEmpty() ? table.columns() : table.columns().stream().map(
+                column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression)))
+                .toList();
+        return new Table(table.origin(), table.namespace(), dialect.stored(table.name()), columns, key, uniques, checks,
+                references, indexes, table.comment());
     }
 
     /** A name that nothing else has in the spaces that it belongs to; what has no name is left so. */

@@ -22,7 +22,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Writes the definitions of a table and of what belongs to it, as one engine wants them. The table is one that the engine can hold. */
+/**
+ * Writes the definitions of a table and of what belongs to it, as one engine wants them. The table is one that the
+ * engine can hold.
+ */
 public final class TableWriter {
     /** Kinds of index that are named in front of the word (MySQL manual, CREATE INDEX). */
     private static final Set<String> LEADING = Set.of("fulltext", "spatial");
@@ -47,7 +50,8 @@ public final class TableWriter {
 
     /** CREATE TABLE, with those foreign keys that stand inside. */
     public String create(Table table, List<ForeignKey> inside) {
-        boolean rowNumbered = is(Target.SQLITE) && table.columns().stream().anyMatch(column -> column.identity() != Identity.NONE);
+        boolean rowNumbered =
+                is(Target.SQLITE) && table.columns().stream().anyMatch(column -> column.identity() != Identity.NONE);
         List<String> names = table.columns().stream().map(column -> spelling.name(column.name())).toList();
         List<String> types = table.columns().stream().map(this::type).toList();
         List<String> suffixes = table.columns().stream().map(column -> suffix(table, column)).toList();
@@ -59,9 +63,11 @@ public final class TableWriter {
         List<String> lines = new ArrayList<>();
         List<String> notes = new ArrayList<>();
         for (int i = 0; i < names.size(); i++) {
-            String rest = suffixes.get(i).isEmpty() ? types.get(i) : padded(types.get(i), typeWidth) + "  " + suffixes.get(i);
+            String rest =
+                    suffixes.get(i).isEmpty() ? types.get(i) : padded(types.get(i), typeWidth) + "  " + suffixes.get(i);
             lines.add((padded(names.get(i), nameWidth) + "  " + rest).stripTrailing());
-            notes.add(dialect.comments() == Comments.NONE && options.comments() ? table.columns().get(i).comment() : "");
+            notes.add(
+                    dialect.comments() == Comments.NONE && options.comments() ? table.columns().get(i).comment() : "");
         }
         if (!rowNumbered) {
             table.primaryKey().ifPresent(key -> lines.add(primaryKey(key)));
@@ -74,7 +80,8 @@ public final class TableWriter {
         if (dialect.comments() == Comments.NONE && options.comments() && !table.comment().isEmpty()) {
             text.append(noted(table.comment())).append('\n');
         }
-        text.append("CREATE TABLE ").append(options.onlyIfAbsent() && ifNotExists() ? "IF NOT EXISTS " : "").append(spelling.qualified(table.namespace(), table.name())).append(" (\n");
+        text.append("CREATE TABLE ").append(options.onlyIfAbsent() && ifNotExists() ? "IF NOT EXISTS " : "")
+                .append(spelling.qualified(table.namespace(), table.name())).append(" (\n");
         for (int i = 0; i < lines.size(); i++) {
             text.append("    ").append(lines.get(i)).append(i + 1 < lines.size() ? "," : "");
             text.append(i < notes.size() && !notes.get(i).isEmpty() ? "  " + noted(notes.get(i)) : "").append('\n');
@@ -84,7 +91,8 @@ public final class TableWriter {
 
     /** A column as it stands in its table's definition, on one line. */
     public String column(Table table, Column column) {
-        return (spelling.name(column.name()) + " " + type(column) + " " + suffix(table, column)).strip().replaceAll(" {2,}", " ");
+        return (spelling.name(column.name()) + " " + type(column) + " " + suffix(table, column)).strip()
+                .replaceAll(" {2,}", " ");
     }
 
     /** The clause of a primary key. */
@@ -109,7 +117,8 @@ public final class TableWriter {
 
     /** The clause of an index that stands in its table's definition (MySQL manual, CREATE TABLE). */
     public String indexInside(TableIndex index) {
-        return (index.unique() ? "UNIQUE " : "") + "INDEX " + spelling.name(index.name()) + " " + index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"));
+        return (index.unique() ? "UNIQUE " : "") + "INDEX " + spelling.name(index.name()) + " "
+                + index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"));
     }
 
     /** A type as the engine spells it. */
@@ -137,11 +146,17 @@ public final class TableWriter {
         return spelling.names(columns);
     }
 
-    /** The index that has to stand in the definition, because a column that numbers itself is in no key (MySQL manual, “Using AUTO_INCREMENT”). */
+    /**
+     * The index that has to stand in the definition, because a column that numbers itself is in no key (MySQL manual,
+     * “Using AUTO_INCREMENT”).
+     */
     public Optional<TableIndex> numbering(Table table) {
-        Optional<String> column = table.columns().stream().filter(own -> own.identity() != Identity.NONE).map(Column::name).findFirst();
-        boolean keyed = column.isEmpty() || table.keyColumns().stream().findFirst().equals(column) || table.uniqueKeys().stream().anyMatch(key -> key.columns().getFirst().equals(column.get()));
-        return !mySql() || keyed ? Optional.empty() : table.indexes().stream().filter(index -> index.columns().getFirst().name().equals(column.get())).findFirst();
+        Optional<String> column =
+                table.columns().stream().filter(own -> own.identity() != Identity.NONE).map(Column::name).findFirst();
+        boolean keyed = column.isEmpty() || table.keyColumns().stream().findFirst().equals(column)
+                || table.uniqueKeys().stream().anyMatch(key -> key.columns().getFirst().equals(column.get()));
+        return !mySql() || keyed ? Optional.empty() : table.indexes().stream()
+                .filter(index -> index.columns().getFirst().name().equals(column.get())).findFirst();
     }
 
     private static String noted(String comment) {
@@ -156,8 +171,10 @@ public final class TableWriter {
         if (!mySql()) {
             return "";
         }
-        String first = table.columns().stream().flatMap(column -> column.numbering().stream()).findFirst().map(numbering -> " AUTO_INCREMENT = " + numbering.start()).orElse("");
-        String comment = options.comments() && !table.comment().isEmpty() ? " COMMENT = " + dialect.literal(table.comment()) : "";
+        String first = table.columns().stream().flatMap(column -> column.numbering().stream()).findFirst()
+                .map(numbering -> " AUTO_INCREMENT = " + numbering.start()).orElse("");
+        String comment = options.comments() && !table.comment().isEmpty()
+                ? " COMMENT = " + dialect.literal(table.comment()) : "";
         return first + comment;
     }
 
@@ -165,12 +182,14 @@ public final class TableWriter {
         if (is(Target.SQLSERVER) && column.generated().isPresent()) {
             return "AS (" + dialect.written(column.generated().get()) + ")";
         }
-        return column.type() instanceof NativeType(String spelled) && spelled.isEmpty() ? "" : spelling.type(column.type());
+        return column.type() instanceof NativeType(String spelled) && spelled.isEmpty() ? ""
+                : spelling.type(column.type());
     }
 
     private String suffix(Table table, Column column) {
         List<String> parts = new ArrayList<>();
-        column.details().collation().ifPresent(collation -> parts.add("COLLATE " + (is(Target.POSTGRESQL) ? dialect.quoted(collation) : collation)));
+        column.details().collation().ifPresent(
+                collation -> parts.add("COLLATE " + (is(Target.POSTGRESQL) ? dialect.quoted(collation) : collation)));
         boolean whole = is(Target.SQLITE) && column.identity() != Identity.NONE;
         column.defaultValue().ifPresent(expression -> parts.add("DEFAULT " + dialect.written(expression)));
         if (column.identity() != Identity.NONE && !whole) {
@@ -180,11 +199,13 @@ public final class TableWriter {
         column.details().onUpdate().ifPresent(expression -> parts.add("ON UPDATE " + expression));
         if (column.required()) {
             parts.add("NOT NULL");
-        } else if (mySql() && column.type() instanceof TimestampType moment && moment.withTimeZone() && column.generated().isEmpty()) {
+        } else if (mySql() && column.type() instanceof TimestampType moment && moment.withTimeZone()
+                && column.generated().isEmpty()) {
             parts.add("NULL");
         }
         if (whole) {
-            parts.add(table.primaryKey().map(key -> spelling.constraint(key.name())).orElse("") + "PRIMARY KEY AUTOINCREMENT");
+            parts.add(table.primaryKey().map(key -> spelling.constraint(key.name())).orElse("")
+                    + "PRIMARY KEY AUTOINCREMENT");
         }
         if (dialect.comments() == Comments.INSIDE && options.comments() && !column.comment().isEmpty()) {
             parts.add("COMMENT " + dialect.literal(column.comment()));
@@ -198,7 +219,8 @@ public final class TableWriter {
             case MYSQL, MARIADB -> "AUTO_INCREMENT";
             case SQLSERVER -> "IDENTITY(" + numbers.start() + ", " + numbers.step() + ")";
             default -> "GENERATED " + (column.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT") + " AS IDENTITY"
-                    + column.numbering().map(own -> " (START WITH " + own.start() + " INCREMENT BY " + own.step() + ")").orElse("");
+                    + column.numbering().map(own -> " (START WITH " + own.start() + " INCREMENT BY " + own.step() + ")")
+                            .orElse("");
         };
     }
 
@@ -219,14 +241,18 @@ public final class TableWriter {
 
     /** ALTER TABLE that adds a foreign key. */
     public String addForeignKey(Table table, ForeignKey key) {
-        return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD " + (key.name().isEmpty() ? "" : "CONSTRAINT " + spelling.name(key.name()))
+        return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD "
+                + (key.name().isEmpty() ? "" : "CONSTRAINT " + spelling.name(key.name()))
                 + "\n    " + reference(table, key);
     }
 
     private String reference(Table table, ForeignKey key) {
-        String home = key.referencedNamespace().isEmpty() && table.namespace().equals(key.referencedNamespace()) ? "" : key.referencedNamespace();
-        return "FOREIGN KEY " + spelling.names(key.columns()) + " REFERENCES " + spelling.qualified(home, key.referencedTable())
-                + (key.referencedColumns().isEmpty() ? "" : " " + spelling.names(key.referencedColumns())) + action(" ON DELETE ", key.onDelete()) + action(" ON UPDATE ", key.onUpdate())
+        String home = key.referencedNamespace().isEmpty() && table.namespace().equals(key.referencedNamespace()) ? ""
+                : key.referencedNamespace();
+        return "FOREIGN KEY " + spelling.names(key.columns()) + " REFERENCES "
+                + spelling.qualified(home, key.referencedTable())
+                + (key.referencedColumns().isEmpty() ? "" : " " + spelling.names(key.referencedColumns()))
+                + action(" ON DELETE ", key.onDelete()) + action(" ON UPDATE ", key.onUpdate())
                 + switch (key.deferral()) {
                     case NOT_DEFERRABLE -> "";
                     case INITIALLY_IMMEDIATE -> " DEFERRABLE";
@@ -235,27 +261,36 @@ public final class TableWriter {
     }
 
     private static String action(String when, ReferentialAction action) {
-        return action == ReferentialAction.NO_ACTION || action == ReferentialAction.RESTRICT && when.isEmpty() ? "" : when + action.sql();
+        return action == ReferentialAction.NO_ACTION || action == ReferentialAction.RESTRICT && when.isEmpty() ? ""
+                : when + action.sql();
     }
 
     /** CREATE INDEX. */
     public String createIndex(Table table, TableIndex index) {
         if (index.method().equals("exclude")) {
-            return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD " + spelling.constraint(index.name()) + dialect.written(index.columns().getFirst().name());
+            return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD "
+                    + spelling.constraint(index.name()) + dialect.written(index.columns().getFirst().name());
         }
         String columns = index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"));
-        String leading = LEADING.contains(index.method()) ? index.method().toUpperCase(java.util.Locale.ROOT) + " " : "";
-        String using = index.method().isEmpty() || !leading.isEmpty() || index.method().equals("bitmap") ? "" : "USING " + index.method() + " ";
+        String leading =
+                LEADING.contains(index.method()) ? index.method().toUpperCase(java.util.Locale.ROOT) + " " : "";
+        String using = index.method().isEmpty() || !leading.isEmpty() || index.method().equals("bitmap") ? ""
+                : "USING " + index.method() + " ";
         boolean usingInFront = mySql();
-        boolean ifAbsent = options.onlyIfAbsent() && (is(Target.POSTGRESQL) || is(Target.SQLITE) || is(Target.MARIADB) || is(Target.H2));
+        boolean ifAbsent = options.onlyIfAbsent()
+                && (is(Target.POSTGRESQL) || is(Target.SQLITE) || is(Target.MARIADB) || is(Target.H2));
         return "CREATE " + (index.unique() ? "UNIQUE " : "") + leading + "INDEX " + (ifAbsent ? "IF NOT EXISTS " : "")
-                + (dialect.qualifiesIndexes() ? spelling.qualified(table.namespace(), index.name()) : spelling.name(index.name())) + " " + (usingInFront ? using : "")
-                + "ON " + spelling.qualified(table.namespace(), table.name()) + " " + (usingInFront ? "" : using) + columns + index.predicate().map(rows -> " WHERE " + dialect.written(rows)).orElse("");
+                + (dialect.qualifiesIndexes() ? spelling.qualified(table.namespace(), index.name())
+                        : spelling.name(index.name()))
+                + " " + (usingInFront ? using : "")
+                + "ON " + spelling.qualified(table.namespace(), table.name()) + " " + (usingInFront ? "" : using)
+                + columns + index.predicate().map(rows -> " WHERE " + dialect.written(rows)).orElse("");
     }
 
     private String indexed(IndexColumn part) {
         String what = part.expression() ? "(" + dialect.written(part.name()) + ")" : spelling.name(part.name());
-        return what + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "") + (part.descending() ? " DESC" : "");
+        return what + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "")
+                + (part.descending() ? " DESC" : "");
     }
 
     static String padded(String text, int width) {

@@ -12,8 +12,8 @@ public final class Identifiers {
     private Identifiers() { }
 
     /**
-     * An expression with some of its names exchanged: words and quoted names that stand for columns, not for functions and not behind a dot. Everything else stays as
-     * it was typed. Linear.
+     * An expression with some of its names exchanged: words and quoted names that stand for columns, not for functions
+     * and not behind a dot. Everything else stays as it was typed. Linear.
      *
      * @param names the new name as SQL, by the old one in lower case
      */
@@ -25,7 +25,8 @@ public final class Identifiers {
         List<Token> tokens = Lexer.tokens(expression);
         for (int i = 0; i < tokens.size(); i++) {
             Token token = tokens.get(i);
-            Optional<String> other = column(tokens, i) ? Optional.ofNullable(names.get(token.name().toLowerCase(Locale.ROOT))) : Optional.empty();
+            Optional<String> other = column(tokens, i)
+                    ? Optional.ofNullable(names.get(token.name().toLowerCase(Locale.ROOT))) : Optional.empty();
             text.append(other.orElse(token.text()));
         }
         return text.toString();
@@ -44,6 +45,7 @@ public final class Identifiers {
     }
 
     private static boolean column(List<Token> tokens, int i) {
-        return tokens.get(i).isName() && !(i > 0 && tokens.get(i - 1).is(".")) && !(i + 1 < tokens.size() && tokens.get(i + 1).is("("));
+        return tokens.get(i).isName() && !(i > 0 && tokens.get(i - 1).is("."))
+                && !(i + 1 < tokens.size() && tokens.get(i + 1).is("("));
     }
 }

@@ -4,7 +4,10 @@ import entaxis.core.token.Token.Kind;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Cuts SQL text into tokens (ISO/IEC 9075-2, 5.2). Runs in linear time and never fails: what is not closed becomes {@link Kind#UNCLOSED}. */
+/**
+ * Cuts SQL text into tokens (ISO/IEC 9075-2, 5.2). Runs in linear time and never fails: what is not closed becomes
+ * {@link Kind#UNCLOSED}.
+ */
 public final class Lexer {
     private final String text;
     private int at;
@@ -80,7 +83,8 @@ public final class Lexer {
     }
 
     private static boolean isWordPart(int point) {
-        return Character.isLetterOrDigit(point) || point == '_' || point == '$' || Character.getType(point) == Character.NON_SPACING_MARK
+        return Character.isLetterOrDigit(point) || point == '_' || point == '$'
+                || Character.getType(point) == Character.NON_SPACING_MARK
                 || Character.getType(point) == Character.COMBINING_SPACING_MARK;
     }
 

@@ -27,7 +27,9 @@ public record Token(Kind kind, String text, int start) {
         return kind == Kind.WORD || kind == Kind.QUOTED_NAME;
     }
 
-    /** The name that it spells: a plain word as typed, a quoted name without its quotes and with doubled quotes undone. */
+    /**
+     * The name that it spells: a plain word as typed, a quoted name without its quotes and with doubled quotes undone.
+     */
     public String name() {
         return kind == Kind.QUOTED_NAME ? text.substring(1, text.length() - 1).replace("\"\"", "\"") : text;
     }

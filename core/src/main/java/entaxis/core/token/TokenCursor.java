@@ -3,7 +3,10 @@ package entaxis.core.token;
 import entaxis.core.token.Token.Kind;
 import java.util.List;
 
-/** Reads tokens one after the other, white space left out. A comment ends the reading of what comes before it, so it is kept. */
+/**
+ * Reads tokens one after the other, white space left out. A comment ends the reading of what comes before it, so it is
+ * kept.
+ */
 public final class TokenCursor {
     private final List<Token> tokens;
     private final String text;

@@ -6,7 +6,10 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
 
-/** A data type: one of the predefined types of ISO/IEC 9075-2, 6.1, or an engine's own. Compared by value; {@link #text()} can be read back. */
+/**
+ * A data type: one of the predefined types of ISO/IEC 9075-2, 6.1, or an engine's own. Compared by value; {@link
+ * #text()} can be read back.
+ */
 public sealed interface SqlType {
 
     /** Whether a character or binary string has a fixed length, a varying one up to a limit, or is a large object. */
@@ -77,7 +80,10 @@ public sealed interface SqlType {
      */
     record DesignType(String id) implements SqlType { }
 
-    /** One of the listed texts, where the list belongs to the column and has no name of its own (MySQL manual, “The ENUM Type”; H2 manual, “ENUM”). */
+    /**
+     * One of the listed texts, where the list belongs to the column and has no name of its own (MySQL manual, “The ENUM
+     * Type”; H2 manual, “ENUM”).
+     */
     record EnumType(List<String> values) implements SqlType {
         /** Copies the values. */
         public EnumType {
@@ -110,14 +116,17 @@ public sealed interface SqlType {
             case FloatType(boolean twice) -> twice ? "double precision" : "real";
             case BooleanType() -> "boolean";
             case DateType() -> "date";
-            case TimeType(OptionalInt precision, boolean zone) -> "time" + brackets(precision) + (zone ? " with time zone" : "");
-            case TimestampType(OptionalInt precision, boolean zone) -> "timestamp" + brackets(precision) + (zone ? " with time zone" : "");
+            case TimeType(OptionalInt precision, boolean zone) ->
+                    "time" + brackets(precision) + (zone ? " with time zone" : "");
+            case TimestampType(OptionalInt precision, boolean zone) ->
+                    "timestamp" + brackets(precision) + (zone ? " with time zone" : "");
             case IntervalType(IntervalField from, Optional<IntervalField> to) ->
                     "interval " + lower(from) + to.map(field -> " to " + lower(field)).orElse("");
             case UuidType() -> "uuid";
             case JsonType() -> "json";
             case NativeType(String spelling) -> spelling;
-            case EnumType(List<String> values) -> values.stream().map(value -> "'" + value.replace("'", "''") + "'").collect(Collectors.joining(", ", "enum(", ")"));
+            case EnumType(List<String> values) -> values.stream().map(value -> "'" + value.replace("'", "''") + "'")
+                    .collect(Collectors.joining(", ", "enum(", ")"));
             case ArrayType(SqlType element) -> element.text() + "[]";
             case DesignType(String id) -> "@" + id;
             case UserType(String name) -> name;

@@ -32,7 +32,10 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
 
-/** Reads a data type as people write it: ISO spellings, the engines' everyday synonyms, and the engines' own types by name. */
+/**
+ * Reads a data type as people write it: ISO spellings, the engines' everyday synonyms, and the engines' own types by
+ * name.
+ */
 public final class TypeReader {
     /** Longest string and largest precision that an engine in use takes. */
     private static final int MAX_LENGTH = 10_485_760;
@@ -40,20 +43,26 @@ public final class TypeReader {
     private static final int MAX_FRACTION_DIGITS = 6;
 
     /** Types that only one engine has, carried as spelled. PostgreSQL manual, chapter 8. */
-    private static final Set<String> NATIVE = Set.of("jsonb", "inet", "cidr", "macaddr", "macaddr8", "xml", "tsvector", "tsquery", "point", "line",
-            "lseg", "box", "path", "polygon", "circle", "int4range", "int8range", "numrange", "daterange", "tsrange", "tstzrange");
+    private static final Set<String> NATIVE =
+            Set.of("jsonb", "inet", "cidr", "macaddr", "macaddr8", "xml", "tsvector", "tsquery", "point", "line",
+                    "lseg", "box", "path", "polygon", "circle", "int4range", "int8range", "numrange", "daterange",
+                    "tsrange", "tstzrange");
 
     /** Every word that a type can begin with, offered when typing and for near misses. */
-    private static final List<String> WORDS = List.of("varchar", "char", "character", "text", "integer", "int", "smallint", "bigint", "tinyint",
-            "numeric", "decimal", "number", "real", "double precision", "float", "boolean", "date", "time", "timestamp", "timestamptz", "datetime",
+    private static final List<String> WORDS =
+            List.of("varchar", "char", "character", "text", "integer", "int", "smallint", "bigint", "tinyint",
+                    "numeric", "decimal", "number", "real", "double precision", "float", "boolean", "date", "time",
+                    "timestamp", "timestamptz", "datetime",
             "interval", "uuid", "json", "blob", "binary", "varbinary", "bytea", "jsonb", "inet", "xml");
 
     private TypeReader() { }
 
     /** Spellings to offer while a type is typed, the commonest first. */
     public static List<String> offered() {
-        return List.of("varchar(60)", "text", "char(2)", "integer", "smallint", "bigint", "numeric(9,2)", "boolean", "date", "time",
-                "timestamp with time zone", "timestamp", "double precision", "real", "uuid", "json", "interval day to second", "varbinary(32)", "blob");
+        return List.of("varchar(60)", "text", "char(2)", "integer", "smallint", "bigint", "numeric(9,2)", "boolean",
+                "date", "time",
+                "timestamp with time zone", "timestamp", "double precision", "real", "uuid", "json",
+                "interval day to second", "varbinary(32)", "blob");
     }
 
     /** Reads a whole text as one type. */
@@ -78,7 +87,10 @@ public final class TypeReader {
         return read(word) instanceof Known || WORDS.contains(word.toLowerCase(Locale.ROOT));
     }
 
-    /** Reads a type where the cursor stands and passes it; the names of the design's own types come first, brackets behind it make an array of it. */
+    /**
+     * Reads a type where the cursor stands and passes it; the names of the design's own types come first, brackets
+     * behind it make an array of it.
+     */
     public static TypeReading read(TokenCursor cursor, TypeNames names) {
         TypeReading reading = one(cursor, names);
         while (reading instanceof Known(SqlType element) && (cursor.accept("[", "]") || cursor.accept("array"))) {
@@ -102,8 +114,10 @@ public final class TypeReader {
         String word = first.text().toLowerCase(Locale.ROOT);
         return switch (word) {
             case "char", "nchar", "character", "national" -> character(cursor, word);
-            case "varchar", "nvarchar", "varchar2", "nvarchar2", "string" -> sized(cursor, length -> new CharacterType(Form.VARYING, length));
-            case "text", "clob", "nclob", "longtext", "mediumtext", "tinytext", "ntext" -> new Known(SqlType.largeText());
+            case "varchar", "nvarchar", "varchar2", "nvarchar2", "string" ->
+                    sized(cursor, length -> new CharacterType(Form.VARYING, length));
+            case "text", "clob", "nclob", "longtext", "mediumtext", "tinytext", "ntext" ->
+                    new Known(SqlType.largeText());
             case "binary" -> binary(cursor);
             case "varbinary", "raw" -> sized(cursor, length -> new BinaryType(Form.VARYING, length));
             case "blob", "bytea", "image", "longblob" -> new Known(new BinaryType(Form.LARGE, OptionalInt.empty()));
@@ -118,12 +132,16 @@ public final class TypeReader {
                 yield new Known(new FloatType(true));
             }
             case "float8" -> new Known(new FloatType(true));
-            case "float" -> sized(cursor, MAX_PRECISION, digits -> new FloatType(digits.isEmpty() || digits.getAsInt() > 24));
+            case "float" ->
+                    sized(cursor, MAX_PRECISION, digits -> new FloatType(digits.isEmpty() || digits.getAsInt() > 24));
             case "boolean", "bool" -> new Known(new BooleanType());
             case "date" -> new Known(new DateType());
-            case "time", "timetz" -> sized(cursor, MAX_FRACTION_DIGITS, digits -> new TimeType(digits, zone(cursor) || word.equals("timetz")));
-            case "timestamp", "timestamptz", "datetime", "datetimeoffset", "datetime2" -> sized(cursor, MAX_FRACTION_DIGITS, digits ->
-                    new TimestampType(digits, zone(cursor) || word.equals("timestamptz") || word.equals("datetimeoffset")));
+            case "time", "timetz" -> sized(cursor, MAX_FRACTION_DIGITS,
+                    digits -> new TimeType(digits, zone(cursor) || word.equals("timetz")));
+            case "timestamp", "timestamptz", "datetime", "datetimeoffset", "datetime2" ->
+                    sized(cursor, MAX_FRACTION_DIGITS, digits ->
+                    new TimestampType(digits,
+                            zone(cursor) || word.equals("timestamptz") || word.equals("datetimeoffset")));
             case "interval" -> interval(cursor);
             case "uuid", "uniqueidentifier" -> new Known(new UuidType());
             case "json" -> new Known(new JsonType());
@@ -171,7 +189,8 @@ public final class TypeReader {
             return new Unknown("A decimal type has digits and decimals, as in numeric(9,2).");
         }
         if (scale.isPresent() && scale.getAsInt() > precision.getAsInt()) {
-            return new Unknown("numeric(" + precision.getAsInt() + "," + scale.getAsInt() + ") has more decimals than digits; the first number counts all digits.");
+            return new Unknown("numeric(" + precision.getAsInt() + "," + scale.getAsInt()
+                    + ") has more decimals than digits; the first number counts all digits.");
         }
         return new Known(new DecimalType(precision, scale));
     }
@@ -182,11 +201,13 @@ public final class TypeReader {
         do {
             Token value = cursor.next();
             if (value.kind() != Kind.STRING) {
-                return new Unknown("The values of an enumeration stand in quotes and brackets, as in enum('open', 'closed').");
+                return new Unknown(
+                        "The values of an enumeration stand in quotes and brackets, as in enum('open', 'closed').");
             }
             values.add(value.text().substring(1, value.text().length() - 1).replace("''", "'"));
         } while (cursor.accept(","));
-        return open && cursor.accept(")") ? new Known(new EnumType(values)) : new Unknown("The bracket after the values of the enumeration is not closed.");
+        return open && cursor.accept(")") ? new Known(new EnumType(values))
+                : new Unknown("The bracket after the values of the enumeration is not closed.");
     }
 
     private static TypeReading interval(TokenCursor cursor) {
@@ -200,13 +221,16 @@ public final class TypeReader {
         Optional<IntervalField> to = field(cursor);
         boolean oneFamily = to.isPresent() && (from.get() == IntervalField.YEAR) == (to.get() == IntervalField.MONTH);
         if (!oneFamily || to.get().compareTo(from.get()) <= 0) {
-            return new Unknown("An interval runs from a longer to a shorter field: year to month, or day to hour, minute or second.");
+            return new Unknown(
+                    "An interval runs from a longer to a shorter field: year to month, or day to hour, minute or "
+                            + "second.");
         }
         return new Known(new IntervalType(from.get(), to));
     }
 
     private static Optional<IntervalField> field(TokenCursor cursor) {
-        Optional<IntervalField> found = java.util.Arrays.stream(IntervalField.values()).filter(field -> cursor.peek().is(field.name())).findFirst();
+        Optional<IntervalField> found = java.util.Arrays.stream(IntervalField.values())
+                .filter(field -> cursor.peek().is(field.name())).findFirst();
         found.ifPresent(field -> cursor.next());
         return found;
     }
@@ -220,7 +244,8 @@ public final class TypeReader {
         return sized(cursor, MAX_LENGTH, type);
     }
 
-    private static TypeReading sized(TokenCursor cursor, int max, java.util.function.Function<OptionalInt, SqlType> type) {
+    private static TypeReading sized(TokenCursor cursor, int max,
+            java.util.function.Function<OptionalInt, SqlType> type) {
         if (!cursor.peek().is("(")) {
             return new Known(type.apply(OptionalInt.empty()));
         }
@@ -229,7 +254,8 @@ public final class TypeReader {
         OptionalInt number = number(digits, max);
         boolean zeroAllowed = max == MAX_FRACTION_DIGITS;
         if (number.isEmpty() || number.getAsInt() == 0 && !zeroAllowed) {
-            return new Unknown("“" + digits.text() + "” is not a size; a whole number from " + (zeroAllowed ? 0 : 1) + " to " + max + " stands in the brackets.");
+            return new Unknown("“" + digits.text() + "” is not a size; a whole number from " + (zeroAllowed ? 0 : 1)
+                    + " to " + max + " stands in the brackets.");
         }
         boolean unit = cursor.accept("char") || cursor.accept("byte");
         return cursor.accept(")") ? new Known(type.apply(number))
@@ -248,7 +274,8 @@ public final class TypeReader {
         List<String> near = new ArrayList<>(WORDS);
         near.sort(Comparator.comparingInt(candidate -> distance(word.toLowerCase(Locale.ROOT), candidate)));
         String best = near.getFirst();
-        boolean close = !word.isEmpty() && distance(word.toLowerCase(Locale.ROOT), best) <= Math.max(1, word.length() / 3);
+        boolean close =
+                !word.isEmpty() && distance(word.toLowerCase(Locale.ROOT), best) <= Math.max(1, word.length() / 3);
         return new Unknown("“" + word + "” is not a type known here" + (close ? "; did you mean " + best + "?"
                 : "; write for example varchar(60), integer, numeric(9,2), date or timestamp."));
     }

@@ -82,8 +82,8 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
- * Takes the database's side of differences over into a design, through the same edits that a designer makes, so that meanings, layout, sentences and dependencies of what stays are
- * kept. What a design cannot say is left and told.
+ * Takes the database's side of differences over into a design, through the same edits that a designer makes, so that
+ * meanings, layout, sentences and dependencies of what stays are kept. What a design cannot say is left and told.
  */
 public final class DesignUpdate {
     private static final int BELOW = 240;
@@ -112,52 +112,70 @@ public final class DesignUpdate {
      * @param words   what the two sides are called
      * @param fresh   gives the identities of new elements
      */
-    public static Updated of(Design design, Derivation derivation, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words, Fresh fresh) {
+    public static Updated of(Design design, Derivation derivation, Schema have, Dialect dialect, List<Difference> taken,
+            DifferenceWords words, Fresh fresh) {
         return of(design, derivation, have, dialect, taken, words, fresh, List.of());
     }
 
     /** The same; columns that came out of a table of the design keep their meanings. */
-    public static Updated of(Design design, Derivation derivation, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words, Fresh fresh, List<MergedTable> split) {
+    public static Updated of(Design design, Derivation derivation, Schema have, Dialect dialect, List<Difference> taken,
+            DifferenceWords words, Fresh fresh, List<MergedTable> split) {
         DesignUpdate update = new DesignUpdate(design, derivation, IsoNormalizer.of(have, dialect), fresh);
-        split.forEach(joined -> derivation.schema().table(joined.table()).ifPresent(table -> joined.columns().forEach((column, source) ->
-                table.column(column).ifPresent(own -> update.meanings.put(joined.from() + "." + source, own.comment())))));
+        split.forEach(joined -> derivation.schema().table(joined.table())
+                .ifPresent(table -> joined.columns().forEach((column, source) ->
+                table.column(column)
+                        .ifPresent(own -> update.meanings.put(joined.from() + "." + source, own.comment())))));
         Updated updated = update.updated(taken);
         List<String> left = new ArrayList<>(updated.left());
         left.addAll(update.untold(derivation, have, dialect, taken, words));
         return new Updated(updated.design(), left);
     }
 
-    /** What is apart after all, of what was taken or came with it, and has not been told yet: a design cannot say it as the database has it. */
-    private List<String> untold(Derivation before, Schema have, Dialect dialect, List<Difference> taken, DifferenceWords words) {
+    /**
+     * What is apart after all, of what was taken or came with it, and has not been told yet: a design cannot say it as
+     * the database has it.
+     */
+    private List<String> untold(Derivation before, Schema have, Dialect dialect, List<Difference> taken,
+            DifferenceWords words) {
         Set<String> stays = new HashSet<>();
         apart(before, have, dialect).forEach(difference -> stays.add(difference.key()));
         taken.forEach(difference -> stays.remove(difference.key()));
-        return apart(derivation, have, dialect).filter(difference -> !stays.contains(difference.key()) && !told.contains(difference.key()))
-                .map(difference -> words.sentence(difference) + " A design cannot say this, so it stays apart.").toList();
+        return apart(derivation, have, dialect)
+                .filter(difference -> !stays.contains(difference.key()) && !told.contains(difference.key()))
+                .map(difference -> words.sentence(difference) + " A design cannot say this, so it stays apart.")
+                .toList();
     }
 
     private static Stream<Difference> apart(Derivation derivation, Schema have, Dialect dialect) {
-        return Comparison.of(have, EngineSchema.ofDesign(derivation.schema(), dialect), dialect, RenameMap.NONE).differences().stream();
+        return Comparison.of(have, EngineSchema.ofDesign(derivation.schema(), dialect), dialect, RenameMap.NONE)
+                .differences().stream();
     }
 
     private Updated updated(List<Difference> taken) {
         each(taken, difference -> difference.part() == SchemaPart.TYPE && !difference.added(), this::type);
         each(taken, difference -> difference.part() == SchemaPart.TABLE && difference.removed(), this::entity);
         each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.removed(), this::attribute);
-        each(taken, difference -> difference.part() == SchemaPart.FOREIGN_KEY && !difference.removed() && difference.aspect() != Aspect.NAME, this::withoutReference);
-        each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.aspect() != Aspect.PRESENCE && difference.aspect() != Aspect.NAME, this::column);
+        each(taken, difference -> difference.part() == SchemaPart.FOREIGN_KEY && !difference.removed()
+                && difference.aspect() != Aspect.NAME, this::withoutReference);
+        each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.aspect() != Aspect.PRESENCE
+                && difference.aspect() != Aspect.NAME, this::column);
         each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.added(), this::withoutColumn);
-        each(taken, difference -> difference.part() == SchemaPart.PRIMARY_KEY && difference.aspect() != Aspect.NAME, this::primaryKey);
+        each(taken, difference -> difference.part() == SchemaPart.PRIMARY_KEY && difference.aspect() != Aspect.NAME,
+                this::primaryKey);
         each(taken, difference -> difference.part() == SchemaPart.TABLE && difference.added(), this::withoutTable);
         each(taken, difference -> difference.part() == SchemaPart.TABLE && difference.removed(), this::referencesOf);
-        each(taken, difference -> difference.part() == SchemaPart.FOREIGN_KEY && !difference.added() && difference.aspect() != Aspect.NAME, this::reference);
+        each(taken, difference -> difference.part() == SchemaPart.FOREIGN_KEY && !difference.added()
+                && difference.aspect() != Aspect.NAME, this::reference);
         each(taken, difference -> difference.part() == SchemaPart.UNIQUE, this::unique);
         each(taken, difference -> difference.part() == SchemaPart.CHECK, this::check);
         each(taken, difference -> difference.part() == SchemaPart.INDEX, this::index);
-        each(taken, difference -> difference.part() == SchemaPart.TABLE && (difference.aspect() == Aspect.COMMENT || difference.aspect() == Aspect.ORDER), this::table);
+        each(taken, difference -> difference.part() == SchemaPart.TABLE
+                && (difference.aspect() == Aspect.COMMENT || difference.aspect() == Aspect.ORDER), this::table);
         Map<OwnerId, Table> before = Map.copyOf(derivation.tables());
-        each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.aspect() == Aspect.NAME, this::name);
-        each(taken, difference -> difference.part() != SchemaPart.COLUMN && difference.aspect() == Aspect.NAME, this::name);
+        each(taken, difference -> difference.part() == SchemaPart.COLUMN && difference.aspect() == Aspect.NAME,
+                this::name);
+        each(taken, difference -> difference.part() != SchemaPart.COLUMN && difference.aspect() == Aspect.NAME,
+                this::name);
         namesKept(before, taken);
         each(taken, difference -> difference.part() == SchemaPart.TYPE && difference.added(), this::withoutType);
         each(taken, difference -> difference.part() == SchemaPart.SEQUENCE, this::sequence);
@@ -196,11 +214,14 @@ public final class DesignUpdate {
     // finding
 
     private Optional<Map.Entry<OwnerId, Table>> owner(String table) {
-        return derivation.tables().entrySet().stream().filter(entry -> entry.getValue().name().equals(table) || SqlName.of(entry.getValue().name()).equals(table)).findFirst();
+        return derivation.tables().entrySet().stream().filter(
+                entry -> entry.getValue().name().equals(table) || SqlName.of(entry.getValue().name()).equals(table))
+                .findFirst();
     }
 
     private Optional<Entity> entityOf(String table) {
-        return owner(table).map(Map.Entry::getKey).filter(EntityId.class::isInstance).map(EntityId.class::cast).flatMap(id -> design.entities().find(id));
+        return owner(table).map(Map.Entry::getKey).filter(EntityId.class::isInstance).map(EntityId.class::cast)
+                .flatMap(id -> design.entities().find(id));
     }
 
     private Optional<Table> there(String table) {
@@ -214,50 +235,71 @@ public final class DesignUpdate {
     // types
 
     private void type(Difference difference) {
-        database.types().stream().filter(type -> type.name().equals(difference.name())).findFirst().ifPresent(definition -> {
-            Optional<NamedType> known = design.types().stream().filter(type -> type.name().equals(definition.name())).findFirst();
+        database.types().stream().filter(type -> type.name().equals(difference.name())).findFirst()
+                .ifPresent(definition -> {
+                    Optional<NamedType> known =
+                            design.types().stream().filter(type -> type.name().equals(definition.name())).findFirst();
             TypeId id = known.map(NamedType::id).orElseGet(() -> new TypeId(fresh.id('t')));
-            String comment = difference.aspect() == Aspect.COMMENT || known.isEmpty() ? definition.comment() : known.get().meaning();
+                    String comment = difference.aspect() == Aspect.COMMENT || known.isEmpty() ? definition.comment()
+                            : known.get().meaning();
             apply(new Change.PutType(named(definition, id, comment)), "The type " + definition.name());
         });
     }
 
     private NamedType named(TypeDefinition definition, TypeId id, String comment) {
         return switch (definition) {
-            case DomainDefinition domain -> new Domain(id, domain.name(), type(domain.base(), domain.name()), domain.defaultValue(), domain.check().map(CheckRule::condition), comment);
+            case DomainDefinition domain -> new Domain(id, domain.name(), type(domain.base(), domain.name()),
+                    domain.defaultValue(), domain.check().map(CheckRule::condition), comment);
             case EnumDefinition enumeration -> new Enumeration(id, enumeration.name(), enumeration.values(), comment);
             case StructureDefinition structure -> new Structure(id, structure.name(),
-                    structure.fields().stream().map(field -> new Structure.Field(field.name(), type(field.type(), structure.name() + "_" + field.name()))).toList(), comment);
+                    structure.fields().stream().map(field -> new Structure.Field(field.name(),
+                            type(field.type(), structure.name() + "_" + field.name()))).toList(),
+                    comment);
         };
     }
 
     private void withoutType(Difference difference) {
-        design.types().stream().filter(type -> type.name().equals(difference.name())).findFirst().ifPresent(type -> apply(new Change.RemoveType(type.id()), "The type " + type.name()));
+        design.types().stream().filter(type -> type.name().equals(difference.name())).findFirst()
+                .ifPresent(type -> apply(new Change.RemoveType(type.id()), "The type " + type.name()));
     }
 
     // what is carried along
 
     private void sequence(Difference difference) {
-        Optional<OpaqueSequence> known = carried(OpaqueSequence.class).filter(own -> TableNames.of(own.namespace(), own.name()).equals(difference.name())).findFirst();
+        Optional<OpaqueSequence> known = carried(OpaqueSequence.class)
+                .filter(own -> TableNames.of(own.namespace(), own.name()).equals(difference.name())).findFirst();
         if (difference.added()) {
             known.ifPresent(own -> apply(new Change.RemoveOpaque(own.id()), "The sequence " + own.name()));
             return;
         }
-        database.sequences().stream().filter(sequence -> TableNames.of(sequence.namespace(), sequence.name()).equals(difference.name())).findFirst()
-                .ifPresent(sequence -> apply(new Change.PutOpaque(new OpaqueSequence(known.map(OpaqueSequence::id).orElseGet(() -> new OpaqueId(fresh.id('v'))), sequence.namespace(),
+        database.sequences().stream()
+                .filter(sequence -> TableNames.of(sequence.namespace(), sequence.name()).equals(difference.name()))
+                .findFirst()
+                .ifPresent(sequence -> apply(new Change.PutOpaque(new OpaqueSequence(
+                        known.map(OpaqueSequence::id).orElseGet(() -> new OpaqueId(fresh.id('v'))),
+                        sequence.namespace(),
                         sequence.name(), sequence.start(), sequence.step())), "The sequence " + sequence.name()));
     }
 
     /** Programs are told apart by their text, since routines may share a name. */
     private void program(Difference difference) {
-        Optional<OpaqueProgram> known = carried(OpaqueProgram.class).filter(own -> own.text().equals(difference.to())).findFirst();
+        Optional<OpaqueProgram> known =
+                carried(OpaqueProgram.class).filter(own -> own.text().equals(difference.to())).findFirst();
         if (difference.added()) {
-            known.ifPresent(own -> apply(new Change.RemoveOpaque(own.id()), "The " + own.kind().word() + " " + own.name()));
+            known.ifPresent(
+                    own -> apply(new Change.RemoveOpaque(own.id()), "The " + own.kind().word() + " " + own.name()));
             return;
         }
         database.programs().stream().filter(program -> program.text().equals(difference.from())).findFirst()
-                .ifPresent(program -> apply(new Change.PutOpaque(new OpaqueProgram(known.map(OpaqueProgram::id).orElseGet(() -> new OpaqueId(fresh.id('v'))), program.kind(),
-                        program.namespace(), program.name(), program.target(), program.text())), "The " + program.kind().word() + " " + program.name()));
+                .ifPresent(
+                        program -> apply(
+                                new Change.PutOpaque(
+                                        new OpaqueProgram(
+                                                known.map(OpaqueProgram::id)
+                                                        .orElseGet(() -> new OpaqueId(fresh.id('v'))),
+                                                program.kind(),
+                                                program.namespace(), program.name(), program.target(), program.text())),
+                                "The " + program.kind().word() + " " + program.name()));
     }
 
     private <T extends OpaqueObject> Stream<T> carried(Class<T> kind) {
@@ -267,11 +309,15 @@ public final class DesignUpdate {
     /** A type as the design holds it; a list of values becomes an enumeration. */
     private SqlType type(SqlType type, String place) {
         return switch (type) {
-            case UserType(String name) -> design.types().stream().filter(own -> own.name().equals(name)).findFirst().<SqlType>map(own -> new DesignType(own.id().value()))
+            case UserType(String name) -> design.types().stream().filter(own -> own.name().equals(name)).findFirst()
+                    .<SqlType>map(own -> new DesignType(own.id().value()))
                     .orElse(new SqlType.NativeType(name));
             case EnumType(List<String> values) -> {
-                Optional<NamedType> same = design.types().stream().filter(own -> own instanceof Enumeration listed && listed.values().equals(values)).findFirst();
-                Enumeration made = new Enumeration(new TypeId(same.map(own -> own.id().value()).orElseGet(() -> fresh.id('t'))), freeType(SqlName.of(place)), values, "");
+                Optional<NamedType> same = design.types().stream()
+                        .filter(own -> own instanceof Enumeration listed && listed.values().equals(values)).findFirst();
+                Enumeration made =
+                        new Enumeration(new TypeId(same.map(own -> own.id().value()).orElseGet(() -> fresh.id('t'))),
+                                freeType(SqlName.of(place)), values, "");
                 if (same.isEmpty()) {
                     apply(new Change.PutType(made), "The values of " + place);
                 }
@@ -306,11 +352,20 @@ public final class DesignUpdate {
             }
             List<KeyPart> key = table.keyColumns().stream().map(ids::get).<KeyPart>map(OwnPart::new).toList();
             List<AlternateKey> alternates = new ArrayList<>();
-            table.uniqueKeys().forEach(unique -> alternates.add(new AlternateKey(alternates.size() + 1, unique.columns().stream().map(ids::get).<KeyPart>map(OwnPart::new).toList())));
-            List<Index> indexes = table.indexes().stream().filter(index -> index.predicate().isEmpty() && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression))
-                    .map(index -> new Index(index.name(), index.unique(), index.columns().stream().map(part -> new Index.IndexPart(new OwnPart(ids.get(part.name())), part.descending())).toList())).toList();
-            List<NamedCheck> checks = table.checks().stream().map(check -> new NamedCheck(check.name(), check.condition())).toList();
-            Entity entity = new Entity(new EntityId(fresh.id('e')), entityName(table.name()), table.comment(), Optional.empty(), members, key, alternates, indexes, checks);
+            table.uniqueKeys().forEach(unique -> alternates.add(new AlternateKey(alternates.size() + 1,
+                    unique.columns().stream().map(ids::get).<KeyPart>map(OwnPart::new).toList())));
+            List<Index> indexes = table.indexes().stream()
+                    .filter(index -> index.predicate().isEmpty()
+                            && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression))
+                    .map(index -> new Index(index.name(), index.unique(),
+                            index.columns().stream().map(
+                                    part -> new Index.IndexPart(new OwnPart(ids.get(part.name())), part.descending()))
+                                    .toList()))
+                    .toList();
+            List<NamedCheck> checks =
+                    table.checks().stream().map(check -> new NamedCheck(check.name(), check.condition())).toList();
+            Entity entity = new Entity(new EntityId(fresh.id('e')), entityName(table.name()), table.comment(),
+                    Optional.empty(), members, key, alternates, indexes, checks);
             Sheet sheet = design.sheets().stream().findFirst().orElseThrow();
             apply(new Change.AddEntity(entity, sheet.id(), freePlace(sheet)), "The table " + table.name());
         });
@@ -325,13 +380,17 @@ public final class DesignUpdate {
 
     private static String entityName(String table) {
         String spaced = table.replace('_', ' ').strip();
-        String pretty = spaced.isEmpty() ? table : spaced.substring(0, 1).toUpperCase(Locale.ROOT) + spaced.substring(1);
+        String pretty =
+                spaced.isEmpty() ? table : spaced.substring(0, 1).toUpperCase(Locale.ROOT) + spaced.substring(1);
         return SqlName.of(pretty).equals(table) ? pretty : table;
     }
 
     private Attribute attribute(Column column, String table) {
-        return new Attribute(new AttributeId(fresh.id('a')), column.name(), type(column.type(), table + "_" + column.name()), column.required(), column.defaultValue(), Optional.empty(), "",
-                column.identity(), column.numbering(), column.generated(), column.comment().isEmpty() ? meanings.getOrDefault(table + "." + column.name(), "") : column.comment());
+        return new Attribute(new AttributeId(fresh.id('a')), column.name(),
+                type(column.type(), table + "_" + column.name()), column.required(), column.defaultValue(),
+                Optional.empty(), "",
+                column.identity(), column.numbering(), column.generated(),
+                column.comment().isEmpty() ? meanings.getOrDefault(table + "." + column.name(), "") : column.comment());
     }
 
     private void attribute(Difference difference) {
@@ -341,7 +400,8 @@ public final class DesignUpdate {
             return;
         }
         Attribute attribute = attribute(column.get(), difference.table());
-        boolean added = apply(new Change.AddAttributes(owner.get().getKey(), List.of(new Change.NewAttribute(attribute, false, false))), "The column " + difference.place());
+        boolean added = apply(new Change.AddAttributes(owner.get().getKey(),
+                List.of(new Change.NewAttribute(attribute, false, false))), "The column " + difference.place());
         List<Column> columns = there(difference.table()).map(Table::columns).orElse(List.of());
         int at = columns.indexOf(column.get());
         if (added && at >= 0 && owner.get().getKey() instanceof EntityId) {
@@ -354,7 +414,8 @@ public final class DesignUpdate {
 
     /** The own attribute that a column was derived from. */
     private Optional<AttributeId> own(String table, String column) {
-        return derived(table, column).flatMap(Column::origin).filter(path -> !path.migrated()).map(ColumnPath::attribute);
+        return derived(table, column).flatMap(Column::origin).filter(path -> !path.migrated())
+                .map(ColumnPath::attribute);
     }
 
     private void column(Difference difference) {
@@ -387,15 +448,18 @@ public final class DesignUpdate {
 
     /** A column that a relationship made: that it may be empty is a matter of the parent's end. */
     private void migrated(Difference difference, Column now) {
-        Optional<ColumnPath> path = derived(difference.table(), difference.name()).flatMap(Column::origin).filter(ColumnPath::migrated);
+        Optional<ColumnPath> path =
+                derived(difference.table(), difference.name()).flatMap(Column::origin).filter(ColumnPath::migrated);
         if (path.isEmpty()) {
             return;
         }
         ColumnPath.Hop hop = path.get().hops().getFirst();
         if (difference.aspect() == Aspect.REQUIRED) {
-            apply(new Change.AlterRelationship(hop.relationship(), new RelationshipAspect.HowMany(hop.parent(), now.required() ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE)), difference.place());
+            apply(new Change.AlterRelationship(hop.relationship(), new RelationshipAspect.HowMany(hop.parent(),
+                    now.required() ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE)), difference.place());
         } else {
-            left.add(difference.place() + " comes over a relationship; its " + difference.aspect().word() + " follows the key that it refers to.");
+            left.add(difference.place() + " comes over a relationship; its " + difference.aspect().word()
+                    + " follows the key that it refers to.");
         }
     }
 
@@ -410,8 +474,10 @@ public final class DesignUpdate {
     }
 
     private void withoutTable(Difference difference) {
-        owner(difference.table()).ifPresent(owner -> apply(owner.getKey() instanceof EntityId entity ? new Change.RemoveEntity(entity)
-                : new Change.RemoveRelationship(derivation.stated((RelationshipId) owner.getKey())), "The table " + difference.table()));
+        owner(difference.table()).ifPresent(owner -> apply(
+                owner.getKey() instanceof EntityId entity ? new Change.RemoveEntity(entity)
+                        : new Change.RemoveRelationship(derivation.stated((RelationshipId) owner.getKey())),
+                "The table " + difference.table()));
     }
 
     private void table(Difference difference) {
@@ -419,24 +485,31 @@ public final class DesignUpdate {
             left.add("The columns of " + difference.table() + " keep their order in the design; move them there.");
             return;
         }
-        entityOf(difference.table()).ifPresentOrElse(entity -> apply(new Change.DescribeEntity(entity.id(), difference.from()), difference.table()),
-                () -> left.add("The comment on " + difference.table() + " follows from the relationship that it was made of."));
+        entityOf(difference.table()).ifPresentOrElse(
+                entity -> apply(new Change.DescribeEntity(entity.id(), difference.from()), difference.table()),
+                () -> left.add("The comment on " + difference.table()
+                        + " follows from the relationship that it was made of."));
     }
 
     private void name(Difference difference) {
         switch (difference.part()) {
-            case TABLE -> entityOf(difference.table()).ifPresentOrElse(entity -> apply(new Change.RenameEntity(entity.id(), entityName(difference.from())), difference.table()),
-                    () -> owner(difference.table()).ifPresent(owner -> apply(new Change.AlterRelationship(derivation.stated((RelationshipId) owner.getKey()),
+            case TABLE -> entityOf(difference.table()).ifPresentOrElse(
+                    entity -> apply(new Change.RenameEntity(entity.id(), entityName(difference.from())),
+                            difference.table()),
+                    () -> owner(difference.table()).ifPresent(owner -> apply(
+                            new Change.AlterRelationship(derivation.stated((RelationshipId) owner.getKey()),
                             new RelationshipAspect.Name(difference.from())), difference.table())));
             case COLUMN -> columnName(difference);
-            default -> left.add("The name of the " + difference.part().word() + " " + difference.name() + " follows from the design's rules for names.");
+            default -> left.add("The name of the " + difference.part().word() + " " + difference.name()
+                    + " follows from the design's rules for names.");
         }
     }
 
     /** What is named after an entity or a key keeps its name in the database when those get another. */
     private void namesKept(Map<OwnerId, Table> before, List<Difference> taken) {
         Map<String, String> renamed = new HashMap<>();
-        taken.stream().filter(difference -> difference.aspect() == Aspect.NAME).forEach(difference -> renamed.put(difference.table() + "|" + difference.name(), difference.from()));
+        taken.stream().filter(difference -> difference.aspect() == Aspect.NAME)
+                .forEach(difference -> renamed.put(difference.table() + "|" + difference.name(), difference.from()));
         for (Map.Entry<OwnerId, Table> entry : List.copyOf(derivation.tables().entrySet())) {
             Table own = before.get(entry.getKey());
             if (own == null) {
@@ -444,16 +517,20 @@ public final class DesignUpdate {
             }
             String called = renamed.getOrDefault(own.name() + "|", own.name());
             if (entry.getKey() instanceof RelationshipId && !called.equals(entry.getValue().name())) {
-                keep(new Change.AlterRelationship(derivation.stated((RelationshipId) entry.getKey()), new RelationshipAspect.Name(called)));
+                keep(new Change.AlterRelationship(derivation.stated((RelationshipId) entry.getKey()),
+                        new RelationshipAspect.Name(called)));
             }
             for (Column column : own.columns()) {
                 Optional<ColumnPath> path = column.origin().filter(ColumnPath::migrated);
-                Optional<Column> now = path.flatMap(origin -> derivation.table(entry.getKey()).flatMap(table -> table.columns().stream().filter(other -> other.origin().equals(Optional.of(origin))).findFirst()));
+                Optional<Column> now = path.flatMap(origin -> derivation.table(entry.getKey()).flatMap(table -> table
+                        .columns().stream().filter(other -> other.origin().equals(Optional.of(origin))).findFirst()));
                 String wanted = renamed.getOrDefault(own.name() + "|" + column.name(), column.name());
                 if (now.isPresent() && !now.get().name().equals(wanted)) {
                     ColumnPath.Hop hop = path.get().hops().getFirst();
-                    ColumnPath key = new ColumnPath(path.get().hops().subList(1, path.get().hops().size()), path.get().attribute());
-                    keep(new Change.AlterRelationship(derivation.stated(hop.relationship()), new RelationshipAspect.ColumnName(hop.parent(), key, wanted)));
+                    ColumnPath key = new ColumnPath(path.get().hops().subList(1, path.get().hops().size()),
+                            path.get().attribute());
+                    keep(new Change.AlterRelationship(derivation.stated(hop.relationship()),
+                            new RelationshipAspect.ColumnName(hop.parent(), key, wanted)));
                 }
             }
         }
@@ -473,12 +550,14 @@ public final class DesignUpdate {
             return;
         }
         if (!path.get().migrated()) {
-            apply(new Change.AlterAttribute(owner.get().getKey(), path.get().attribute(), new AttributeAspect.Name(difference.from())), difference.place());
+            apply(new Change.AlterAttribute(owner.get().getKey(), path.get().attribute(),
+                    new AttributeAspect.Name(difference.from())), difference.place());
             return;
         }
         ColumnPath.Hop hop = path.get().hops().getFirst();
         ColumnPath key = new ColumnPath(path.get().hops().subList(1, path.get().hops().size()), path.get().attribute());
-        apply(new Change.AlterRelationship(hop.relationship(), new RelationshipAspect.ColumnName(hop.parent(), key, difference.from())), difference.place());
+        apply(new Change.AlterRelationship(hop.relationship(),
+                new RelationshipAspect.ColumnName(hop.parent(), key, difference.from())), difference.place());
     }
 
     // keys
@@ -495,13 +574,17 @@ public final class DesignUpdate {
             if (path.isEmpty()) {
                 return Optional.empty();
             }
-            KeyPart part = path.get().migrated() ? new InheritedPart(path.get().hops().getFirst().relationship()) : new OwnPart(path.get().attribute());
+            KeyPart part = path.get().migrated() ? new InheritedPart(path.get().hops().getFirst().relationship())
+                    : new OwnPart(path.get().attribute());
             if (!parts.contains(part)) {
                 parts.add(part);
             }
         }
         Set<String> wanted = new HashSet<>(columns);
-        boolean whole = own.get().columns().stream().filter(column -> column.origin().filter(path -> path.migrated() && parts.contains(new InheritedPart(path.hops().getFirst().relationship()))).isPresent())
+        boolean whole = own.get().columns().stream().filter(column -> column.origin()
+                .filter(path -> path.migrated()
+                        && parts.contains(new InheritedPart(path.hops().getFirst().relationship())))
+                .isPresent())
                 .allMatch(column -> wanted.contains(column.name()));
         return whole ? Optional.of(parts) : Optional.empty();
     }
@@ -511,7 +594,8 @@ public final class DesignUpdate {
         Optional<Entity> entity = entityOf(difference.table());
         Optional<List<KeyPart>> parts = parts(difference.table(), columns);
         if (entity.isEmpty() || parts.isEmpty()) {
-            left.add("The primary key of " + difference.table() + " takes columns that the design keeps together otherwise.");
+            left.add("The primary key of " + difference.table()
+                    + " takes columns that the design keeps together otherwise.");
             return;
         }
         for (KeyPart part : entity.get().primaryKey()) {
@@ -526,7 +610,8 @@ public final class DesignUpdate {
 
     private void setKey(EntityId id, KeyPart part, OptionalInt rank, String table) {
         Set<Integer> alternates = new HashSet<>();
-        design.entities().find(id).ifPresent(entity -> entity.alternateKeys().stream().filter(key -> key.parts().contains(part)).forEach(key -> alternates.add(key.number())));
+        design.entities().find(id).ifPresent(entity -> entity.alternateKeys().stream()
+                .filter(key -> key.parts().contains(part)).forEach(key -> alternates.add(key.number())));
         apply(new Change.SetKeys(id, part, rank, alternates), "The primary key of " + table);
     }
 
@@ -536,11 +621,15 @@ public final class DesignUpdate {
             return;
         }
         Entity entity = found.get();
-        Optional<UniqueKey> before = owner(difference.table()).map(Map.Entry::getValue).flatMap(table -> table.uniqueKeys().stream().filter(key -> labelled(key, difference)).findFirst());
+        Optional<UniqueKey> before = owner(difference.table()).map(Map.Entry::getValue)
+                .flatMap(table -> table.uniqueKeys().stream().filter(key -> labelled(key, difference)).findFirst());
         if (!difference.removed() && before.isPresent()) {
             Optional<List<KeyPart>> parts = parts(difference.table(), before.get().columns());
-            List<AlternateKey> rest = entity.alternateKeys().stream().filter(key -> parts.isEmpty() || !new HashSet<>(key.parts()).equals(new HashSet<>(parts.get()))).toList();
-            boolean ofOneToOne = rest.size() == entity.alternateKeys().size() && parts.isPresent() && parts.get().size() == 1 && parts.get().getFirst() instanceof InheritedPart;
+            List<AlternateKey> rest = entity.alternateKeys().stream()
+                    .filter(key -> parts.isEmpty() || !new HashSet<>(key.parts()).equals(new HashSet<>(parts.get())))
+                    .toList();
+            boolean ofOneToOne = rest.size() == entity.alternateKeys().size() && parts.isPresent()
+                    && parts.get().size() == 1 && parts.get().getFirst() instanceof InheritedPart;
             if (ofOneToOne) {
                 howMany(((InheritedPart) parts.get().getFirst()).relationship(), Cardinality.ZERO_OR_MORE, difference);
             } else {
@@ -548,8 +637,10 @@ public final class DesignUpdate {
             }
         }
         if (!difference.added()) {
-            Optional<UniqueKey> now = there(difference.table()).flatMap(table -> table.uniqueKeys().stream().filter(key -> labelled(key, difference)).findFirst()
-                    .or(() -> table.uniqueKeys().stream().filter(key -> difference.from().endsWith(brackets(key))).findFirst()));
+            Optional<UniqueKey> now = there(difference.table())
+                    .flatMap(table -> table.uniqueKeys().stream().filter(key -> labelled(key, difference)).findFirst()
+                            .or(() -> table.uniqueKeys().stream()
+                                    .filter(key -> difference.from().endsWith(brackets(key))).findFirst()));
             now.flatMap(key -> parts(difference.table(), key.columns())).ifPresentOrElse(parts -> {
                 if (parts.size() == 1 && parts.getFirst() instanceof InheritedPart(RelationshipId relationship)) {
                     howMany(relationship, Cardinality.ZERO_OR_ONE, difference);
@@ -560,7 +651,8 @@ public final class DesignUpdate {
                     more.add(new AlternateKey(number, parts));
                     put(design.with(own.withAlternateKeys(more)));
                 }
-            }, () -> left.add("The unique key " + difference.name() + " of " + difference.table() + " takes columns that the design keeps together otherwise."));
+            }, () -> left.add("The unique key " + difference.name() + " of " + difference.table()
+                    + " takes columns that the design keeps together otherwise."));
         }
     }
 
@@ -569,11 +661,15 @@ public final class DesignUpdate {
     }
 
     private static boolean labelled(UniqueKey key, Difference difference) {
-        return key.name().equals(difference.name()) || difference.name().endsWith(brackets(key)) || difference.to().endsWith(brackets(key)) && !difference.removed();
+        return key.name().equals(difference.name()) || difference.name().endsWith(brackets(key))
+                || difference.to().endsWith(brackets(key)) && !difference.removed();
     }
 
     private void howMany(RelationshipId id, Cardinality cardinality, Difference difference) {
-        design.relationships().find(id).flatMap(Relationship::child).ifPresent(child -> apply(new Change.AlterRelationship(id, new RelationshipAspect.HowMany(child, cardinality)), difference.place()));
+        design.relationships().find(id).flatMap(Relationship::child)
+                .ifPresent(child -> apply(
+                        new Change.AlterRelationship(id, new RelationshipAspect.HowMany(child, cardinality)),
+                        difference.place()));
     }
 
     // checks and indexes
@@ -586,19 +682,25 @@ public final class DesignUpdate {
         Entity entity = found.get();
         if (!difference.removed()) {
             String sense = CanonicalForm.of(difference.to().replaceFirst("^check \\((.*)\\)$", "$1"));
-            List<NamedCheck> rest = entity.checks().stream().filter(check -> !CanonicalForm.of(check.condition()).equals(sense)).toList();
-            List<Member> members = entity.members().stream().map(member -> member instanceof Attribute attribute && attribute.check().filter(text -> CanonicalForm.of(text).equals(sense)).isPresent()
+            List<NamedCheck> rest = entity.checks().stream()
+                    .filter(check -> !CanonicalForm.of(check.condition()).equals(sense)).toList();
+            List<Member> members = entity.members().stream()
+                    .map(member -> member instanceof Attribute attribute
+                            && attribute.check().filter(text -> CanonicalForm.of(text).equals(sense)).isPresent()
                     ? attribute.withCheck(Optional.empty()) : member).toList();
             boolean stays = rest.size() == entity.checks().size() && members.equals(entity.members());
             if (stays) {
-                left.add("The check " + difference.name() + " of " + difference.table() + " follows from a type or a rule of the design.");
+                left.add("The check " + difference.name() + " of " + difference.table()
+                        + " follows from a type or a rule of the design.");
             }
             entity = entity.withChecks(rest).withMembers(members);
         }
         if (!difference.added()) {
             List<NamedCheck> more = new ArrayList<>(entity.checks());
-            there(difference.table()).flatMap(table -> table.checks().stream().filter(check -> check.name().equals(difference.name())
-                    || difference.from().equals("check (" + check.condition() + ")")).findFirst()).ifPresent(check -> more.add(new NamedCheck(check.name(), check.condition())));
+            there(difference.table())
+                    .flatMap(table -> table.checks().stream().filter(check -> check.name().equals(difference.name())
+                            || difference.from().equals("check (" + check.condition() + ")")).findFirst())
+                    .ifPresent(check -> more.add(new NamedCheck(check.name(), check.condition())));
             entity = entity.withChecks(more);
         }
         put(design.with(entity));
@@ -619,15 +721,21 @@ public final class DesignUpdate {
         }
         if (!difference.added()) {
             String name = difference.aspect() == Aspect.NAME ? difference.from() : difference.name();
-            Optional<TableIndex> wanted = there(difference.table()).flatMap(table -> table.indexes().stream().filter(index -> index.name().equals(name) || index.name().equals(difference.from())).findFirst());
-            boolean plain = wanted.isPresent() && wanted.get().predicate().isEmpty() && wanted.get().columns().stream().noneMatch(TableIndex.IndexColumn::expression);
-            Optional<List<KeyPart>> parts = plain ? parts(difference.table(), wanted.get().columns().stream().map(TableIndex.IndexColumn::name).toList()) : Optional.empty();
+            Optional<TableIndex> wanted = there(difference.table()).flatMap(table -> table.indexes().stream()
+                    .filter(index -> index.name().equals(name) || index.name().equals(difference.from())).findFirst());
+            boolean plain = wanted.isPresent() && wanted.get().predicate().isEmpty()
+                    && wanted.get().columns().stream().noneMatch(TableIndex.IndexColumn::expression);
+            Optional<List<KeyPart>> parts = plain
+                    ? parts(difference.table(),
+                            wanted.get().columns().stream().map(TableIndex.IndexColumn::name).toList())
+                    : Optional.empty();
             if (parts.isEmpty()) {
                 left.add("The index " + name + " of " + difference.table() + " is one that designs do not keep.");
                 return;
             }
             boolean falling = wanted.get().columns().getFirst().descending();
-            indexes.add(new Index(wanted.get().name(), wanted.get().unique(), parts.get().stream().map(part -> new Index.IndexPart(part, falling)).toList()));
+            indexes.add(new Index(wanted.get().name(), wanted.get().unique(),
+                    parts.get().stream().map(part -> new Index.IndexPart(part, falling)).toList()));
         }
         apply(new Change.SetIndexes(found.get().id(), indexes), "The index " + difference.name());
     }
@@ -635,17 +743,23 @@ public final class DesignUpdate {
     // relationships
 
     private void withoutReference(Difference difference) {
-        Optional<ForeignKey> key = owner(difference.table()).map(Map.Entry::getValue).flatMap(table -> table.foreignKeys().stream().filter(own -> own.name().equals(difference.name())
+        Optional<ForeignKey> key = owner(difference.table()).map(Map.Entry::getValue)
+                .flatMap(table -> table.foreignKeys().stream().filter(own -> own.name().equals(difference.name())
                 || difference.name().contains("(" + String.join(", ", own.columns()) + ") references")).findFirst());
         Optional<RelationshipId> origin = key.flatMap(ForeignKey::origin).map(derivation::stated);
         if (origin.isEmpty()) {
             return;
         }
-        boolean actionsOnly = difference.aspect() == Aspect.DEFINITION && difference.from().split(" on (delete|update)")[0].equals(difference.to().split(" on (delete|update)")[0]);
+        boolean actionsOnly =
+                difference.aspect() == Aspect.DEFINITION && difference.from().split(" on (delete|update)")[0]
+                        .equals(difference.to().split(" on (delete|update)")[0]);
         if (actionsOnly) {
-            there(difference.table()).flatMap(table -> table.foreignKeys().stream().filter(own -> own.name().equals(difference.name())).findFirst()).ifPresent(now -> {
-                apply(new Change.AlterRelationship(origin.get(), new RelationshipAspect.OnDelete(now.onDelete())), difference.place());
-                apply(new Change.AlterRelationship(origin.get(), new RelationshipAspect.OnUpdate(now.onUpdate())), difference.place());
+            there(difference.table()).flatMap(table -> table.foreignKeys().stream()
+                    .filter(own -> own.name().equals(difference.name())).findFirst()).ifPresent(now -> {
+                        apply(new Change.AlterRelationship(origin.get(),
+                                new RelationshipAspect.OnDelete(now.onDelete())), difference.place());
+                        apply(new Change.AlterRelationship(origin.get(),
+                                new RelationshipAspect.OnUpdate(now.onUpdate())), difference.place());
             });
             return;
         }
@@ -654,13 +768,18 @@ public final class DesignUpdate {
             left.add("The foreign key " + difference.name() + " belongs to a many-to-many, and goes with it.");
             return;
         }
-        List<Column> columns = key.get().columns().stream().flatMap(name -> derived(difference.table(), name).stream()).toList();
+        List<Column> columns =
+                key.get().columns().stream().flatMap(name -> derived(difference.table(), name).stream()).toList();
         boolean removed = apply(new Change.RemoveRelationship(origin.get()), "The foreign key " + difference.name());
-        Set<String> stay = new HashSet<>(there(difference.table()).map(table -> table.columns().stream().map(Column::name).toList()).orElse(List.of()));
+        Set<String> stay = new HashSet<>(there(difference.table())
+                .map(table -> table.columns().stream().map(Column::name).toList()).orElse(List.of()));
         Optional<OwnerId> owner = owner(difference.table()).map(Map.Entry::getKey);
         if (removed && owner.isPresent()) {
-            columns.stream().filter(column -> stay.contains(column.name())).forEach(column -> apply(new Change.AddAttributes(owner.get(), List.of(new Change.NewAttribute(
-                    attribute(new Column(Optional.empty(), column.name(), column.type(), column.required(), column.defaultValue(), Attribute.Identity.NONE, ""), difference.table()), false, false))),
+            columns.stream().filter(column -> stay.contains(column.name())).forEach(column -> apply(
+                    new Change.AddAttributes(owner.get(), List.of(new Change.NewAttribute(
+                            attribute(new Column(Optional.empty(), column.name(), column.type(), column.required(),
+                                    column.defaultValue(), Attribute.Identity.NONE, ""), difference.table()),
+                            false, false))),
                     difference.place()));
         }
     }
@@ -670,10 +789,13 @@ public final class DesignUpdate {
     }
 
     private void reference(Difference difference) {
-        boolean again = difference.aspect() == Aspect.DEFINITION && difference.from().split(" on (delete|update)")[0].equals(difference.to().split(" on (delete|update)")[0]);
+        boolean again = difference.aspect() == Aspect.DEFINITION && difference.from().split(" on (delete|update)")[0]
+                .equals(difference.to().split(" on (delete|update)")[0]);
         if (!again) {
-            there(difference.table()).ifPresent(table -> table.foreignKeys().stream().filter(key -> key.name().equals(difference.name())
-                    || difference.name().contains("(" + String.join(", ", key.columns()) + ") references")).findFirst().ifPresent(key -> refer(table, key)));
+            there(difference.table()).ifPresent(table -> table.foreignKeys().stream()
+                    .filter(key -> key.name().equals(difference.name())
+                            || difference.name().contains("(" + String.join(", ", key.columns()) + ") references"))
+                    .findFirst().ifPresent(key -> refer(table, key)));
         }
     }
 
@@ -683,25 +805,36 @@ public final class DesignUpdate {
         Optional<Entity> child = entityOf(TableNames.of(table));
         Optional<Entity> parent = entityOf(TableNames.of(key.referencedNamespace(), key.referencedTable()));
         Optional<Table> parentTable = parent.flatMap(entity -> derivation.table(entity.id()));
-        boolean byKey = parentTable.isPresent() && new HashSet<>(parentTable.get().keyColumns()).equals(new HashSet<>(key.referencedColumns()));
-        List<Optional<AttributeId>> own = key.columns().stream().map(column -> own(TableNames.of(table), column)).toList();
+        boolean byKey = parentTable.isPresent()
+                && new HashSet<>(parentTable.get().keyColumns()).equals(new HashSet<>(key.referencedColumns()));
+        List<Optional<AttributeId>> own =
+                key.columns().stream().map(column -> own(TableNames.of(table), column)).toList();
         if (child.isEmpty() || !byKey || own.stream().anyMatch(Optional::isEmpty)) {
-            left.add(what + " refers by something that designs do not refer by; the columns stay, the reference is left out.");
+            left.add(what
+                    + " refers by something that designs do not refer by; "
+                    + "the columns stay, the reference is left out.");
             return;
         }
-        boolean required = key.columns().stream().allMatch(name -> table.column(name).map(Column::required).orElse(false));
+        boolean required =
+                key.columns().stream().allMatch(name -> table.column(name).map(Column::required).orElse(false));
         Set<String> columns = new HashSet<>(key.columns());
-        boolean identifying = table.keyColumns().containsAll(key.columns()) && required && !child.get().id().equals(parent.get().id());
-        boolean unique = columns.equals(new HashSet<>(table.keyColumns())) || table.uniqueKeys().stream().anyMatch(other -> columns.equals(new HashSet<>(other.columns())));
+        boolean identifying = table.keyColumns().containsAll(key.columns()) && required
+                && !child.get().id().equals(parent.get().id());
+        boolean unique = columns.equals(new HashSet<>(table.keyColumns()))
+                || table.uniqueKeys().stream().anyMatch(other -> columns.equals(new HashSet<>(other.columns())));
         Map<ColumnPath, String> names = new HashMap<>();
         for (int i = 0; i < key.columns().size(); i++) {
             String column = key.columns().get(i);
-            parentTable.get().column(key.referencedColumns().get(i)).flatMap(Column::origin).ifPresent(path -> names.put(path, column));
+            parentTable.get().column(key.referencedColumns().get(i)).flatMap(Column::origin)
+                    .ifPresent(path -> names.put(path, column));
         }
         RelationshipId id = new RelationshipId(fresh.id('r'));
-        End first = End.of(parent.get().id(), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS).columnNames(names);
-        End second = End.of(child.get().id(), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
-        Relationship relationship = new Relationship(id, "", first, second, Side.SECOND, key.onDelete(), key.onUpdate(), List.of());
+        End first = End.of(parent.get().id(), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS)
+                .columnNames(names);
+        End second =
+                End.of(child.get().id(), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
+        Relationship relationship =
+                new Relationship(id, "", first, second, Side.SECOND, key.onDelete(), key.onUpdate(), List.of());
         Design before = design;
         Entity entity = child.get();
         List<Member> members = new ArrayList<>();
@@ -717,18 +850,25 @@ public final class DesignUpdate {
             }
         }
         List<KeyPart> primary = exchanged(entity.primaryKey(), gone, new InheritedPart(id), identifying);
-        List<AlternateKey> alternates = entity.alternateKeys().stream().filter(alternate -> !new HashSet<>(alternate.parts()).equals(new HashSet<>(gone)))
-                .map(alternate -> new AlternateKey(alternate.number(), exchanged(alternate.parts(), gone, new InheritedPart(id), true))).toList();
-        List<Index> indexes = entity.indexes().stream().filter(index -> index.parts().stream().noneMatch(part -> gone.contains(part.part()))).toList();
-        Design without = design.with(new Entity(entity.id(), entity.name(), entity.meaning(), entity.area(), entity.members().stream().filter(members::contains).toList(),
-                entity.primaryKey().stream().filter(part -> !gone.contains(part)).toList(), List.of(), indexes, entity.checks()));
+        List<AlternateKey> alternates = entity.alternateKeys().stream()
+                .filter(alternate -> !new HashSet<>(alternate.parts()).equals(new HashSet<>(gone)))
+                .map(alternate -> new AlternateKey(alternate.number(),
+                        exchanged(alternate.parts(), gone, new InheritedPart(id), true)))
+                .toList();
+        List<Index> indexes = entity.indexes().stream()
+                .filter(index -> index.parts().stream().noneMatch(part -> gone.contains(part.part()))).toList();
+        Design without = design.with(new Entity(entity.id(), entity.name(), entity.meaning(), entity.area(),
+                entity.members().stream().filter(members::contains).toList(),
+                entity.primaryKey().stream().filter(part -> !gone.contains(part)).toList(), List.of(), indexes,
+                entity.checks()));
         put(without);
         if (!apply(new Change.AddRelationship(relationship, identifying), what)) {
             put(before);
             return;
         }
         Entity now = design.entities().find(entity.id()).orElseThrow();
-        put(design.with(new Entity(now.id(), now.name(), now.meaning(), now.area(), members, primary, alternates, indexes, now.checks())));
+        put(design.with(new Entity(now.id(), now.name(), now.meaning(), now.area(), members, primary, alternates,
+                indexes, now.checks())));
     }
 
     private static List<KeyPart> exchanged(List<KeyPart> parts, List<KeyPart> gone, KeyPart one, boolean takes) {

@@ -22,7 +22,10 @@ import entaxis.core.sql.Dialect;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A design edited as its own script: what was changed in the text is changed in the design, everything else of it stays. */
+/**
+ * A design edited as its own script: what was changed in the text is changed in the design, everything else of it
+ * stays.
+ */
 public sealed interface TypedScript {
 
     /** The text has places that are not understood; nothing follows from it. */
@@ -51,7 +54,8 @@ public sealed interface TypedScript {
     }
 
     /**
-     * Reads an edited script and lets the design follow. A name that was exchanged for another in its place is a new name of the same thing where that is likely.
+     * Reads an edited script and lets the design follow. A name that was exchanged for another in its place is a new
+     * name of the same thing where that is likely.
      *
      * @param engine the engine whose script was edited
      */
@@ -69,16 +73,22 @@ public sealed interface TypedScript {
         Schema stated = EngineSchema.ofDesign(derivation.schema(), dialect);
         RenameMap pairing = RenameMap.NONE;
         for (Rename rename : RenameFinder.find(typed, stated, dialect)) {
-            boolean inItsPlace = rename.part() == SchemaPart.COLUMN && rename.reasons().contains(RenameFinder.SAME_NEIGHBOURS);
+            boolean inItsPlace =
+                    rename.part() == SchemaPart.COLUMN && rename.reasons().contains(RenameFinder.SAME_NEIGHBOURS);
             pairing = rename.likely() || inItsPlace ? rename.into(pairing) : pairing;
         }
         List<Difference> differences = Comparison.of(typed, stated, dialect, pairing).differences().stream()
-                .filter(difference -> difference.aspect() != Aspect.NAME || difference.part() == SchemaPart.TABLE || difference.part() == SchemaPart.COLUMN).toList();
+                .filter(difference -> difference.aspect() != Aspect.NAME || difference.part() == SchemaPart.TABLE
+                        || difference.part() == SchemaPart.COLUMN)
+                .toList();
         DifferenceWords words = new DifferenceWords("the text", "the design");
-        Updated updated = DesignUpdate.of(design, derivation, SchemaRenaming.apply(typed, pairing, dialect), dialect, differences, words, fresh);
+        Updated updated = DesignUpdate.of(design, derivation, SchemaRenaming.apply(typed, pairing, dialect), dialect,
+                differences, words, fresh);
         List<String> left = new ArrayList<>(updated.left());
-        reading.rows().stream().map(row -> row.table()).distinct().forEach(table -> left.add("The rows of " + table + " are left out; put sample rows in on the Trial desk."));
-        reading.steppedOver().stream().filter(passed -> !passed.kind().equals("transaction")).forEach(passed -> left.add("Line " + passed.line() + " was stepped over: " + passed.kind() + "."));
+        reading.rows().stream().map(row -> row.table()).distinct().forEach(
+                table -> left.add("The rows of " + table + " are left out; put sample rows in on the Trial desk."));
+        reading.steppedOver().stream().filter(passed -> !passed.kind().equals("transaction"))
+                .forEach(passed -> left.add("Line " + passed.line() + " was stepped over: " + passed.kind() + "."));
         return new Followed(updated.design(), differences.stream().map(words::sentence).toList(), left);
     }
 }

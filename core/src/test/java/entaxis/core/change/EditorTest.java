@@ -35,11 +35,14 @@ class EditorTest {
     private static final RelationshipId R1 = new RelationshipId("r1");
 
     private static Small two() {
-        return new Small().entity("Site", "site_code char(6) primary key", "name text").entity("Visit", "visit_no integer primary key", "note text")
+        return new Small().entity("Site", "site_code char(6) primary key", "name text")
+                .entity("Visit", "visit_no integer primary key", "note text")
                 .relate("Site", "sees", EXACTLY_ONE, "Visit", "goes to", ZERO_OR_MORE, false);
     }
 
-    /** Whatever the edit: its inverse makes the old design of the new one, and the inverse's inverse the new one again. */
+    /**
+     * Whatever the edit: its inverse makes the old design of the new one, and the inverse's inverse the new one again.
+     */
     @Test
     void everyChangeIsTakenBackExactly() {
         int applied = 0;
@@ -54,7 +57,8 @@ class EditorTest {
                     assertThat(undone).as("%s", change).isInstanceOf(Applied.class);
                     Applied back = (Applied) undone;
                     assertThat(back.design()).as("%s", change).isEqualTo(design);
-                    assertThat(((Applied) Editor.apply(back.design(), back.inverse())).design()).as("%s", change).isEqualTo(next);
+                    assertThat(((Applied) Editor.apply(back.design(), back.inverse())).design()).as("%s", change)
+                            .isEqualTo(next);
                     design = next;
                 }
             }
@@ -65,11 +69,15 @@ class EditorTest {
     @Test
     void namesThatAreEmptyTakenOrTooLong() {
         Small small = two();
-        assertThat(small.refusal(new Change.RenameEntity(small.id("Site"), "  "))).startsWith("name: The name of the entity is empty");
-        assertThat(small.refusal(new Change.RenameEntity(small.id("Site"), "VISIT"))).contains("There is an entity “Visit” already");
-        assertThat(small.refusal(new Change.RenameEntity(small.id("Site"), "x".repeat(121)))).contains("121 characters; 120 is the most");
+        assertThat(small.refusal(new Change.RenameEntity(small.id("Site"), "  ")))
+                .startsWith("name: The name of the entity is empty");
+        assertThat(small.refusal(new Change.RenameEntity(small.id("Site"), "VISIT")))
+                .contains("There is an entity “Visit” already");
+        assertThat(small.refusal(new Change.RenameEntity(small.id("Site"), "x".repeat(121))))
+                .contains("121 characters; 120 is the most");
         assertThat(small.refusal(new Change.RenameEntity(small.id("Site"), "a\nb"))).contains("line break");
-        assertThat(small.refusal(new Change.AlterAttribute(small.id("Site"), small.attribute("Site", "name"), new AttributeAspect.Name("Site-Code")))).contains("There is an attribute “site_code” here already");
+        assertThat(small.refusal(new Change.AlterAttribute(small.id("Site"), small.attribute("Site", "name"),
+                new AttributeAspect.Name("Site-Code")))).contains("There is an attribute “site_code” here already");
         small.done(new Change.RenameEntity(small.id("Site"), "SITE"));
     }
 
@@ -78,22 +86,35 @@ class EditorTest {
         Small small = two();
         EntityId gone = new EntityId("e99");
         assertThat(small.refusal(new Change.RenameEntity(gone, "x"))).contains("no longer there");
-        assertThat(small.refusal(new Change.AddAttributes(gone, List.of(new Change.NewAttribute(Attribute.of(new AttributeId("a99"), "x", SqlType.integer()), false, false))))).contains("no longer there");
+        assertThat(
+                small.refusal(
+                        new Change.AddAttributes(gone,
+                                List.of(new Change.NewAttribute(
+                                        Attribute.of(new AttributeId("a99"), "x", SqlType.integer()), false, false)))))
+                .contains("no longer there");
         assertThat(small.refusal(new Change.RemoveRelationship(new RelationshipId("r99")))).contains("no longer there");
-        assertThat(small.refusal(new Change.PlaceCards(new SheetId("p1"), Map.of(gone, new Place(0, 0))))).contains("no longer there");
-        assertThat(small.refusal(new Change.AddEntity(Entity.named(small.id("Site"), "Again"), new SheetId("p1"), new Place(0, 0)))).contains("added already");
+        assertThat(small.refusal(new Change.PlaceCards(new SheetId("p1"), Map.of(gone, new Place(0, 0)))))
+                .contains("no longer there");
+        assertThat(small.refusal(
+                new Change.AddEntity(Entity.named(small.id("Site"), "Again"), new SheetId("p1"), new Place(0, 0))))
+                .contains("added already");
     }
 
     @Test
     void aCycleOfIdentifyingRelationshipsIsRefusedWithItsName() {
         Small small = new Small().entity("A", "a integer primary key").entity("B", "b integer").entity("C", "c integer")
-                .relate("A", "has", EXACTLY_ONE, "B", "of", ZERO_OR_MORE, true).relate("B", "has", EXACTLY_ONE, "C", "of", ZERO_OR_MORE, true)
+                .relate("A", "has", EXACTLY_ONE, "B", "of", ZERO_OR_MORE, true)
+                .relate("B", "has", EXACTLY_ONE, "C", "of", ZERO_OR_MORE, true)
                 .relate("C", "has", EXACTLY_ONE, "A", "of", ZERO_OR_MORE, false);
-        assertThat(small.refusal(new Change.AlterRelationship(new RelationshipId("r3"), new RelationshipAspect.Identifying(true)))).contains("A → B → C → A");
-        assertThat(small.refusal(new Change.SetKeys(small.id("A"), new KeyPart.InheritedPart(new RelationshipId("r3")), OptionalInt.of(1), Set.of()))).contains("A → B → C → A");
+        assertThat(small.refusal(
+                new Change.AlterRelationship(new RelationshipId("r3"), new RelationshipAspect.Identifying(true))))
+                .contains("A → B → C → A");
+        assertThat(small.refusal(new Change.SetKeys(small.id("A"), new KeyPart.InheritedPart(new RelationshipId("r3")),
+                OptionalInt.of(1), Set.of()))).contains("A → B → C → A");
         small.done(new Change.AlterRelationship(R1, new RelationshipAspect.Identifying(false)));
         small.done(new Change.AlterRelationship(new RelationshipId("r3"), new RelationshipAspect.Identifying(true)));
-        assertThat(small.refusal(new Change.AlterRelationship(R1, new RelationshipAspect.Identifying(true)))).startsWith("identifying: ");
+        assertThat(small.refusal(new Change.AlterRelationship(R1, new RelationshipAspect.Identifying(true))))
+                .startsWith("identifying: ");
     }
 
     @Test
@@ -102,9 +123,12 @@ class EditorTest {
         small.done(new Change.AlterRelationship(R1, new RelationshipAspect.Identifying(true)));
         small.done(new Change.AlterRelationship(R1, new RelationshipAspect.HowMany(Side.FIRST, ZERO_OR_ONE)));
         assertThat(small.design().identifying(small.design().relationships().get(R1))).isFalse();
-        assertThat(small.refusal(new Change.AlterRelationship(R1, new RelationshipAspect.Identifying(true)))).contains("let each “Visit” have exactly one “Site”");
-        Small recursive = new Small().entity("Taxon", "taxon_id integer primary key").relate("Taxon", "contains", EXACTLY_ONE, "Taxon", "is in", ZERO_OR_MORE, false);
-        assertThat(recursive.refusal(new Change.AlterRelationship(R1, new RelationshipAspect.Identifying(true)))).contains("recursive");
+        assertThat(small.refusal(new Change.AlterRelationship(R1, new RelationshipAspect.Identifying(true))))
+                .contains("let each “Visit” have exactly one “Site”");
+        Small recursive = new Small().entity("Taxon", "taxon_id integer primary key").relate("Taxon", "contains",
+                EXACTLY_ONE, "Taxon", "is in", ZERO_OR_MORE, false);
+        assertThat(recursive.refusal(new Change.AlterRelationship(R1, new RelationshipAspect.Identifying(true))))
+                .contains("recursive");
     }
 
     @Test
@@ -121,7 +145,9 @@ class EditorTest {
     @Test
     void setToNoValueNeedsAReferenceThatMayBeEmpty() {
         Small small = two();
-        assertThat(small.refusal(new Change.AlterRelationship(R1, new RelationshipAspect.OnDelete(ReferentialAction.SET_NULL)))).contains("must have a value");
+        assertThat(small
+                .refusal(new Change.AlterRelationship(R1, new RelationshipAspect.OnDelete(ReferentialAction.SET_NULL))))
+                .contains("must have a value");
         small.done(new Change.AlterRelationship(R1, new RelationshipAspect.HowMany(Side.FIRST, ZERO_OR_ONE)));
         small.done(new Change.AlterRelationship(R1, new RelationshipAspect.OnDelete(ReferentialAction.SET_NULL)));
         small.done(new Change.AlterRelationship(R1, new RelationshipAspect.HowMany(Side.FIRST, EXACTLY_ONE)));
@@ -131,16 +157,25 @@ class EditorTest {
     @Test
     void aManyToManyWithAttributesDoesNotLoseThemByCountingOtherwise() {
         Small small = two();
-        assertThat(small.refusal(new Change.AddAttributes(R1, List.of(new Change.NewAttribute(Attribute.of(new AttributeId("a9"), "x", SqlType.integer()), false, false))))).contains("Only a many-to-many");
+        assertThat(
+                small.refusal(
+                        new Change.AddAttributes(R1,
+                                List.of(new Change.NewAttribute(
+                                        Attribute.of(new AttributeId("a9"), "x", SqlType.integer()), false, false)))))
+                .contains("Only a many-to-many");
         small.done(new Change.AlterRelationship(R1, new RelationshipAspect.HowMany(Side.FIRST, ONE_OR_MORE)));
-        small.done(new Change.AddAttributes(R1, List.of(new Change.NewAttribute(Attribute.of(new AttributeId("a9"), "x", SqlType.integer()), false, false))));
+        small.done(new Change.AddAttributes(R1, List.of(
+                new Change.NewAttribute(Attribute.of(new AttributeId("a9"), "x", SqlType.integer()), false, false))));
         assertThat(small.columns("site_visit")).isEqualTo("*site_code char(6), *visit_no integer, x integer");
-        assertThat(small.refusal(new Change.AlterRelationship(R1, new RelationshipAspect.HowMany(Side.FIRST, EXACTLY_ONE)))).contains("which would have no place");
+        assertThat(small
+                .refusal(new Change.AlterRelationship(R1, new RelationshipAspect.HowMany(Side.FIRST, EXACTLY_ONE))))
+                .contains("which would have no place");
     }
 
     @Test
     void attributesMoveWithinTheKeyOrAmongTheOthers() {
-        Small small = new Small().entity("E", "a integer primary key", "b integer primary key", "c text", "d text", "e text");
+        Small small =
+                new Small().entity("E", "a integer primary key", "b integer primary key", "c text", "d text", "e text");
         small.done(new Change.MoveMember(small.id("E"), new KeyPart.OwnPart(small.attribute("E", "e")), -2));
         assertThat(small.columns("e")).isEqualTo("*a integer, *b integer, e text, c text, d text");
         small.done(new Change.MoveMember(small.id("E"), new KeyPart.OwnPart(small.attribute("E", "a")), 1));
@@ -156,10 +191,13 @@ class EditorTest {
     void anAttributeThatTheEngineNumbersIsAWholeNumberWithoutDefault() {
         Small small = two();
         EntityId site = small.id("Site");
-        assertThat(small.refusal(new Change.AlterAttribute(site, small.attribute("Site", "name"), new AttributeAspect.Numbered(Attribute.Identity.ALWAYS)))).contains("whole number");
+        assertThat(small.refusal(new Change.AlterAttribute(site, small.attribute("Site", "name"),
+                new AttributeAspect.Numbered(Attribute.Identity.ALWAYS)))).contains("whole number");
         EntityId visit = small.id("Visit");
-        small.done(new Change.AlterAttribute(visit, small.attribute("Visit", "visit_no"), new AttributeAspect.Numbered(Attribute.Identity.ALWAYS)));
-        assertThat(small.refusal(new Change.AlterAttribute(visit, small.attribute("Visit", "visit_no"), new AttributeAspect.Default(java.util.Optional.of("1"))))).contains("no default");
+        small.done(new Change.AlterAttribute(visit, small.attribute("Visit", "visit_no"),
+                new AttributeAspect.Numbered(Attribute.Identity.ALWAYS)));
+        assertThat(small.refusal(new Change.AlterAttribute(visit, small.attribute("Visit", "visit_no"),
+                new AttributeAspect.Default(java.util.Optional.of("1"))))).contains("no default");
     }
 
     @Test
@@ -175,7 +213,9 @@ class EditorTest {
     void aColumnOfARelationshipDoesNotTakeTheNameOfAnAttribute() {
         Small small = two();
         ColumnPath key = ColumnPath.own(small.attribute("Site", "site_code"));
-        assertThat(small.refusal(new Change.AlterRelationship(R1, new RelationshipAspect.ColumnName(Side.FIRST, key, "NOTE")))).startsWith("column: There is an attribute “note”");
+        assertThat(small
+                .refusal(new Change.AlterRelationship(R1, new RelationshipAspect.ColumnName(Side.FIRST, key, "NOTE"))))
+                .startsWith("column: There is an attribute “note”");
         small.done(new Change.AlterRelationship(R1, new RelationshipAspect.ColumnName(Side.FIRST, key, "place")));
         assertThat(small.columns("visit")).endsWith("!place char(6)");
         small.done(new Change.AlterRelationship(R1, new RelationshipAspect.ColumnName(Side.FIRST, key, "")));
@@ -186,7 +226,8 @@ class EditorTest {
     void severalChangesAreOneStepOrNone() {
         Small small = two();
         Change rename = new Change.RenameEntity(small.id("Site"), "Spot");
-        assertThat(small.refusal(new Change.Several(List.of(rename, new Change.RenameEntity(small.id("Visit"), ""))))).contains("is empty");
+        assertThat(small.refusal(new Change.Several(List.of(rename, new Change.RenameEntity(small.id("Visit"), "")))))
+                .contains("is empty");
         assertThat(small.find("Site").name()).isEqualTo("Site");
     }
 }

@@ -14,13 +14,17 @@ import org.junit.jupiter.api.Test;
 
 class ExclusionTest {
     private static Small lots() {
-        return new Small().entity("Trip", "trip_no integer primary key").entity("Donation", "donor varchar(30) primary key", "year integer primary key").entity("Lot", "lot_no integer primary key")
+        return new Small().entity("Trip", "trip_no integer primary key")
+                .entity("Donation", "donor varchar(30) primary key", "year integer primary key")
+                .entity("Lot", "lot_no integer primary key")
                 .relate("Trip", "brings", Cardinality.EXACTLY_ONE, "Lot", "comes from", Cardinality.ZERO_OR_MORE, false)
-                .relate("Donation", "brings", Cardinality.ZERO_OR_ONE, "Lot", "is given in", Cardinality.ZERO_OR_MORE, false);
+                .relate("Donation", "brings", Cardinality.ZERO_OR_ONE, "Lot", "is given in", Cardinality.ZERO_OR_MORE,
+                        false);
     }
 
     private static Change either(Small small, boolean mandatory) {
-        return new Change.PutExclusion(new Exclusion(new ExclusionId("x1"), "", small.id("Lot"), List.of(new RelationshipId("r1"), new RelationshipId("r2")), mandatory));
+        return new Change.PutExclusion(new Exclusion(new ExclusionId("x1"), "", small.id("Lot"),
+                List.of(new RelationshipId("r1"), new RelationshipId("r2")), mandatory));
     }
 
     @Test
@@ -29,7 +33,8 @@ class ExclusionTest {
         small.done(either(small, true));
         assertThat(small.columns("lot")).isEqualTo("*lot_no integer, trip_no integer, donor varchar(30), year integer");
         assertThat(small.table("lot").checks()).extracting(CheckRule::condition)
-                .containsExactly("case when trip_no is null then 0 else 1 end + case when donor is null then 0 else 1 end = 1");
+                .containsExactly(
+                        "case when trip_no is null then 0 else 1 end + case when donor is null then 0 else 1 end = 1");
         small.done(either(small, false));
         assertThat(small.table("lot").checks()).extracting(CheckRule::condition).first().asString().endsWith("<= 1");
     }
@@ -38,7 +43,8 @@ class ExclusionTest {
     void alternativesEndWhenOneOfThemNoLongerFits() {
         Small small = lots();
         small.done(either(small, true));
-        small.done(new Change.AlterRelationship(new RelationshipId("r1"), new RelationshipAspect.HowMany(Side.FIRST, Cardinality.EXACTLY_ONE)));
+        small.done(new Change.AlterRelationship(new RelationshipId("r1"),
+                new RelationshipAspect.HowMany(Side.FIRST, Cardinality.EXACTLY_ONE)));
         assertThat(small.design().exclusions()).isEmpty();
     }
 

@@ -29,9 +29,11 @@ class OpaqueEditsTest {
         Design before = small.design();
         small.done(new Change.PutOpaque(view(FIRST, "dry", TEXT)));
         assertThat(Derivation.of(small.design()).schema().programs()).extracting(Program::text).containsExactly(TEXT);
-        Applied exchanged = (Applied) Editor.apply(small.design(), new Change.PutOpaque(view(FIRST, "dry", TEXT.replace("1", "2"))));
+        Applied exchanged = (Applied) Editor.apply(small.design(),
+                new Change.PutOpaque(view(FIRST, "dry", TEXT.replace("1", "2"))));
         assertThat(exchanged.design().carried()).hasSize(1);
-        assertThat(((Applied) Editor.apply(exchanged.design(), exchanged.inverse())).design()).isEqualTo(small.design());
+        assertThat(((Applied) Editor.apply(exchanged.design(), exchanged.inverse())).design())
+                .isEqualTo(small.design());
         Applied left = (Applied) Editor.apply(small.design(), new Change.RemoveOpaque(FIRST));
         assertThat(left.design()).isEqualTo(before);
         assertThat(((Applied) Editor.apply(left.design(), left.inverse())).design()).isEqualTo(small.design());
@@ -40,9 +42,12 @@ class OpaqueEditsTest {
     @Test
     void whatCannotBeCarriedIsRefusedWithTheReason() {
         Small small = new Small().done(new Change.PutOpaque(new OpaqueSequence(FIRST, "", "lots", 1, 1)));
-        assertThat(small.refusal(new Change.PutOpaque(new OpaqueSequence(SECOND, "", "lots", 5, 1)))).contains("There is a sequence lots already");
-        assertThat(small.refusal(new Change.PutOpaque(new OpaqueSequence(SECOND, "", "jars", 5, 0)))).contains("needs a step other than 0");
-        assertThat(small.refusal(new Change.PutOpaque(view(SECOND, " ", TEXT)))).contains("A name has 1 to 200 characters");
+        assertThat(small.refusal(new Change.PutOpaque(new OpaqueSequence(SECOND, "", "lots", 5, 1))))
+                .contains("There is a sequence lots already");
+        assertThat(small.refusal(new Change.PutOpaque(new OpaqueSequence(SECOND, "", "jars", 5, 0))))
+                .contains("needs a step other than 0");
+        assertThat(small.refusal(new Change.PutOpaque(view(SECOND, " ", TEXT))))
+                .contains("A name has 1 to 200 characters");
         assertThat(small.refusal(new Change.PutOpaque(view(SECOND, "dry", " ")))).contains("is empty");
         assertThat(small.refusal(new Change.RemoveOpaque(SECOND))).contains("no longer there");
         small.done(new Change.PutOpaque(new OpaqueSequence(SECOND, "other", "lots", 5, 1)));
@@ -52,8 +57,10 @@ class OpaqueEditsTest {
     @Test
     void anOlderStepIsNotTakenBackOverANewerOne() {
         Small small = new Small().done(new Change.PutOpaque(view(FIRST, "dry", TEXT)));
-        Applied older = (Applied) Editor.apply(small.design(), new Change.PutOpaque(view(FIRST, "dry", TEXT + ", 2 AS two")));
-        Applied newer = (Applied) Editor.apply(older.design(), new Change.PutOpaque(view(FIRST, "dry", TEXT + ", 3 AS three")));
+        Applied older =
+                (Applied) Editor.apply(small.design(), new Change.PutOpaque(view(FIRST, "dry", TEXT + ", 2 AS two")));
+        Applied newer =
+                (Applied) Editor.apply(older.design(), new Change.PutOpaque(view(FIRST, "dry", TEXT + ", 3 AS three")));
         assertThat(Editor.apply(newer.design(), older.inverse())).isInstanceOf(Outcome.Refused.class);
     }
 }

@@ -25,19 +25,29 @@ class ResolveTest {
     private static final RelationshipId MANY = new RelationshipId("r1");
 
     private static Small trips() {
-        Small small = new Small().entity("Collector", "collector_no integer primary key").entity("Trip", "trip_no char(7) primary key")
-                .relate("Collector", "takes part in", Cardinality.ONE_OR_MORE, "Trip", "is made by", Cardinality.ZERO_OR_MORE, false);
-        small.done(new Change.AddAttributes(MANY, List.of(new Change.NewAttribute(Attribute.of(new AttributeId("atask"), "task", SqlType.varchar(30)), false, false))));
-        small.done(new Change.AddRow(new SampleRow(new RowId("w1"), MANY, Map.of(ColumnPath.own(small.attribute("Collector", "collector_no")).over(MANY, Side.FIRST), "7",
-                ColumnPath.own(small.attribute("Trip", "trip_no")).over(MANY, Side.SECOND), "T-1", ColumnPath.own(new AttributeId("atask")), "driving"))));
+        Small small = new Small().entity("Collector", "collector_no integer primary key")
+                .entity("Trip", "trip_no char(7) primary key")
+                .relate("Collector", "takes part in", Cardinality.ONE_OR_MORE, "Trip", "is made by",
+                        Cardinality.ZERO_OR_MORE, false);
+        small.done(new Change.AddAttributes(MANY,
+                List.of(new Change.NewAttribute(Attribute.of(new AttributeId("atask"), "task", SqlType.varchar(30)),
+                        false, false))));
+        small.done(new Change.AddRow(new SampleRow(new RowId("w1"), MANY,
+                Map.of(ColumnPath.own(small.attribute("Collector", "collector_no")).over(MANY, Side.FIRST), "7",
+                        ColumnPath.own(small.attribute("Trip", "trip_no")).over(MANY, Side.SECOND), "T-1",
+                        ColumnPath.own(new AttributeId("atask")), "driving"))));
         return small;
     }
 
     private static Change.Resolve into(Change.AssociativeKey key) {
-        return new Change.Resolve(MANY, new EntityId("enew"), "Participation", new RelationshipId("ra"), new RelationshipId("rb"), key, new AttributeId("akey"), List.of());
+        return new Change.Resolve(MANY, new EntityId("enew"), "Participation", new RelationshipId("ra"),
+                new RelationshipId("rb"), key, new AttributeId("akey"), List.of());
     }
 
-    /** Common practice: the associative table's key is made of both parents' keys; two one-to-many; the outer ends keep the minima of the many-to-many. */
+    /**
+     * Common practice: the associative table's key is made of both parents' keys; two one-to-many; the outer ends keep
+     * the minima of the many-to-many.
+     */
     @Test
     void bothParentsIdentifyItAndTheMinimaStay() {
         Small small = trips();
@@ -45,11 +55,16 @@ class ResolveTest {
         small.done(into(Change.AssociativeKey.PARENTS));
         assertThat(small.columns("participation")).isEqualTo(bridge);
         Design design = small.design();
-        assertThat(Sentence.of(design, design.relationships().get(new RelationshipId("ra")), Side.FIRST).text()).isEqualTo("Each collector takes part in zero or more participations.");
-        assertThat(Sentence.of(design, design.relationships().get(new RelationshipId("rb")), Side.FIRST).text()).isEqualTo("Each trip is made by one or more participations.");
-        assertThat(Sentence.of(design, design.relationships().get(new RelationshipId("ra")), Side.SECOND).text()).isEqualTo("Each participation belongs to exactly one collector.");
-        assertThat(HiddenManyToMany.questions(design, new EntityId("enew"))).extracting(HiddenManyToMany.Question::question)
-                .containsExactly("Could one participation ever need two collectors? Then this is the next many-to-many.",
+        assertThat(Sentence.of(design, design.relationships().get(new RelationshipId("ra")), Side.FIRST).text())
+                .isEqualTo("Each collector takes part in zero or more participations.");
+        assertThat(Sentence.of(design, design.relationships().get(new RelationshipId("rb")), Side.FIRST).text())
+                .isEqualTo("Each trip is made by one or more participations.");
+        assertThat(Sentence.of(design, design.relationships().get(new RelationshipId("ra")), Side.SECOND).text())
+                .isEqualTo("Each participation belongs to exactly one collector.");
+        assertThat(HiddenManyToMany.questions(design, new EntityId("enew")))
+                .extracting(HiddenManyToMany.Question::question)
+                .containsExactly(
+                        "Could one participation ever need two collectors? Then this is the next many-to-many.",
                         "Could one participation ever need two trips? Then this is the next many-to-many.");
     }
 
@@ -59,28 +74,37 @@ class ResolveTest {
         small.done(into(Change.AssociativeKey.PARENTS));
         SampleRow row = small.design().rows().get(new RowId("w1"));
         assertThat(row.table()).isEqualTo(new EntityId("enew"));
-        assertThat(row.values()).containsEntry(ColumnPath.own(small.attribute("Collector", "collector_no")).over(new RelationshipId("ra"), Side.FIRST), "7")
-                .containsEntry(ColumnPath.own(small.attribute("Trip", "trip_no")).over(new RelationshipId("rb"), Side.FIRST), "T-1");
+        assertThat(row.values())
+                .containsEntry(ColumnPath.own(small.attribute("Collector", "collector_no"))
+                        .over(new RelationshipId("ra"), Side.FIRST), "7")
+                .containsEntry(
+                        ColumnPath.own(small.attribute("Trip", "trip_no")).over(new RelationshipId("rb"), Side.FIRST),
+                        "T-1");
     }
 
     @Test
     void aKeyOfItsOwnLeavesBothParentsUnique() {
         Small small = trips().done(into(Change.AssociativeKey.OWN));
-        assertThat(small.columns("participation")).isEqualTo("*id integer, task varchar(30), !collector_no integer, !trip_no char(7)");
-        assertThat(small.table("participation").uniqueKeys()).extracting(UniqueKey::columns).containsExactly(List.of("collector_no", "trip_no"));
+        assertThat(small.columns("participation"))
+                .isEqualTo("*id integer, task varchar(30), !collector_no integer, !trip_no char(7)");
+        assertThat(small.table("participation").uniqueKeys()).extracting(UniqueKey::columns)
+                .containsExactly(List.of("collector_no", "trip_no"));
     }
 
     @Test
     void aLineNumberCountsWithinTheFirstParent() {
         Small small = trips().done(into(Change.AssociativeKey.LINE_NUMBER));
-        assertThat(small.columns("participation")).isEqualTo("*collector_no integer, *line_no integer, task varchar(30), !trip_no char(7)");
-        assertThat(small.design().rows().get(new RowId("w1")).values()).containsEntry(ColumnPath.own(new AttributeId("akey")), "1");
+        assertThat(small.columns("participation"))
+                .isEqualTo("*collector_no integer, *line_no integer, task varchar(30), !trip_no char(7)");
+        assertThat(small.design().rows().get(new RowId("w1")).values())
+                .containsEntry(ColumnPath.own(new AttributeId("akey")), "1");
     }
 
     @Test
     void dissolvingTakesItBackWhereNothingOfItsOwnIsLost() {
         Small small = trips().done(into(Change.AssociativeKey.PARENTS));
-        assertThat(small.refusal(new Change.Dissolve(new EntityId("enew"), new RelationshipId("rc")))).contains("has attributes of its own (task)");
+        assertThat(small.refusal(new Change.Dissolve(new EntityId("enew"), new RelationshipId("rc"))))
+                .contains("has attributes of its own (task)");
         small.done(new Change.RemoveAttribute(new EntityId("enew"), new AttributeId("atask")));
         small.done(new Change.Dissolve(new EntityId("enew"), new RelationshipId("rc")));
         var back = small.design().relationships().get(new RelationshipId("rc"));

@@ -8,7 +8,10 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 
-/** The definitions themselves, carried out by looking at every set of attributes: slow, and so plain that one sees that they are right. */
+/**
+ * The definitions themselves, carried out by looking at every set of attributes: slow, and so plain that one sees that
+ * they are right.
+ */
 public final class Brute {
     private Brute() { }
 
@@ -26,15 +29,19 @@ public final class Brute {
         do {
             before = reached;
             for (Functional dependency : dependencies) {
-                reached = reached.containsAll(dependency.determinant()) ? reached.union(dependency.dependent()) : reached;
+                reached =
+                        reached.containsAll(dependency.determinant()) ? reached.union(dependency.dependent()) : reached;
             }
         } while (!before.equals(reached));
         return reached;
     }
 
     static Set<AttributeSet> keys(AttributeSet all, List<Functional> dependencies) {
-        List<AttributeSet> superkeys = subsets(all).stream().filter(set -> closure(set, dependencies).containsAll(all)).toList();
-        return new HashSet<>(superkeys.stream().filter(set -> superkeys.stream().noneMatch(other -> !other.equals(set) && set.containsAll(other))).toList());
+        List<AttributeSet> superkeys =
+                subsets(all).stream().filter(set -> closure(set, dependencies).containsAll(all)).toList();
+        return new HashSet<>(superkeys.stream()
+                .filter(set -> superkeys.stream().noneMatch(other -> !other.equals(set) && set.containsAll(other)))
+                .toList());
     }
 
     static boolean equivalent(List<Functional> first, List<Functional> second) {
@@ -44,7 +51,8 @@ public final class Brute {
 
     /** All that holds within a part. */
     static List<Functional> within(AttributeSet part, List<Functional> dependencies) {
-        return subsets(part).stream().map(set -> new Functional(set, closure(set, dependencies).intersection(part))).toList();
+        return subsets(part).stream().map(set -> new Functional(set, closure(set, dependencies).intersection(part)))
+                .toList();
     }
 
     /** The normal form of a part, by the definitions over every dependency that follows. */
@@ -60,12 +68,17 @@ public final class Brute {
             boolean superkey = keys.stream().anyMatch(one.determinant()::containsAll);
             boyceCodd &= superkey || more.isEmpty();
             third &= superkey || prime.containsAll(more);
-            second &= prime.containsAll(more) || keys.stream().noneMatch(key -> key.containsAll(one.determinant()) && !key.equals(one.determinant()));
+            second &= prime.containsAll(more) || keys.stream()
+                    .noneMatch(key -> key.containsAll(one.determinant()) && !key.equals(one.determinant()));
         }
-        return boyceCodd ? NormalForm.BOYCE_CODD : third ? NormalForm.THIRD : second ? NormalForm.SECOND : NormalForm.FIRST;
+        return boyceCodd ? NormalForm.BOYCE_CODD : third ? NormalForm.THIRD : second ? NormalForm.SECOND
+                : NormalForm.FIRST;
     }
 
-    /** Whether a dependency follows from functional and many-valued ones: two rows that agree in the determinant alone, completed by every rule (the definition by the chase). */
+    /**
+     * Whether a dependency follows from functional and many-valued ones: two rows that agree in the determinant alone,
+     * completed by every rule (the definition by the chase).
+     */
     static boolean implies(Relation relation, Dependency wanted) {
         int width = relation.attributes().size();
         Set<List<Integer>> rows = new HashSet<>();
@@ -84,7 +97,8 @@ public final class Brute {
             for (Functional dependency : relation.functional()) {
                 for (List<Integer> a : rows) {
                     for (List<Integer> b : rows) {
-                        if (dependency.determinant().members().stream().allMatch(place -> a.get(place).equals(b.get(place)))) {
+                        if (dependency.determinant().members().stream()
+                                .allMatch(place -> a.get(place).equals(b.get(place)))) {
                             for (int place : dependency.dependent().places()) {
                                 if (!a.get(place).equals(b.get(place)) && !equal[place]) {
                                     equal[place] = true;
@@ -106,7 +120,8 @@ public final class Brute {
             for (Multivalued dependency : relation.multivalued()) {
                 for (List<Integer> a : List.copyOf(next)) {
                     for (List<Integer> b : List.copyOf(next)) {
-                        if (dependency.determinant().members().stream().allMatch(place -> a.get(place).equals(b.get(place)))) {
+                        if (dependency.determinant().members().stream()
+                                .allMatch(place -> a.get(place).equals(b.get(place)))) {
                             List<Integer> row = new ArrayList<>(b);
                             dependency.dependent().forEach(place -> row.set(place, a.get(place)));
                             more |= next.add(row);
@@ -121,7 +136,8 @@ public final class Brute {
             second.set(i, equal[i] ? 0 : second.get(i));
         }
         return switch (wanted) {
-            case Functional(var determinant, var dependent) -> dependent.members().stream().allMatch(place -> determinant.contains(place) || equal[place]);
+            case Functional(var determinant, var dependent) ->
+                    dependent.members().stream().allMatch(place -> determinant.contains(place) || equal[place]);
             case Multivalued(var determinant, var dependent) -> {
                 List<Integer> row = new ArrayList<>(second);
                 dependent.forEach(place -> row.set(place, 0));
@@ -134,7 +150,8 @@ public final class Brute {
         List<Functional> dependencies = new ArrayList<>();
         int count = random.nextInt(most + 1);
         for (int i = 0; i < count; i++) {
-            dependencies.add(new Functional(some(random, attributes, 3), some(random, attributes, 2).with(random.nextInt(attributes))));
+            dependencies.add(new Functional(some(random, attributes, 3),
+                    some(random, attributes, 2).with(random.nextInt(attributes))));
         }
         return dependencies;
     }

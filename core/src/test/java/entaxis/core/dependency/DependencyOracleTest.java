@@ -26,7 +26,8 @@ class DependencyOracleTest {
             try {
                 check.check(random, attributes, dependencies);
             } catch (AssertionError | RuntimeException e) {
-                throw new AssertionError("seed " + seed + ": " + Brute.relation(attributes, dependencies, List.of()), e);
+                throw new AssertionError("seed " + seed + ": " + Brute.relation(attributes, dependencies, List.of()),
+                        e);
             }
         }
     }
@@ -62,7 +63,9 @@ class DependencyOracleTest {
                 others.remove(one);
                 assertThat(Brute.equivalent(others, dependencies)).as("without %s", one).isFalse();
                 assertThat(one.dependent().size()).isEqualTo(1);
-                one.determinant().forEach(place -> assertThat(Brute.closure(one.determinant().without(place), dependencies).containsAll(one.dependent())).isFalse());
+                one.determinant().forEach(place -> assertThat(
+                        Brute.closure(one.determinant().without(place), dependencies).containsAll(one.dependent()))
+                        .isFalse());
             }
             assertThat(Brute.equivalent(MinimalCover.joined(cover), dependencies)).isTrue();
         });
@@ -85,7 +88,8 @@ class DependencyOracleTest {
         each(CASES, 7, (random, attributes, dependencies) -> {
             AttributeSet part = Brute.some(random, attributes, attributes);
             List<Functional> projected = Projection.onto(part, attributes, dependencies);
-            assertThat(projected).allMatch(one -> part.containsAll(one.determinant()) && part.containsAll(one.dependent()));
+            assertThat(projected)
+                    .allMatch(one -> part.containsAll(one.determinant()) && part.containsAll(one.dependent()));
             assertThat(Brute.equivalent(projected, Brute.within(part, dependencies))).isTrue();
         });
     }
@@ -102,7 +106,8 @@ class DependencyOracleTest {
                 assertThat(verdict.keys().superkey(determinant)).isFalse();
                 assertThat(determinant.meets(dependent)).isFalse();
                 switch (violation.kind()) {
-                    case PARTIAL -> assertThat(verdict.keys().keys()).anyMatch(key -> key.containsAll(determinant) && !key.equals(determinant));
+                    case PARTIAL -> assertThat(verdict.keys().keys())
+                            .anyMatch(key -> key.containsAll(determinant) && !key.equals(determinant));
                     case TRANSITIVE -> assertThat(verdict.keys().keys()).noneMatch(key -> key.containsAll(determinant));
                     case PART_OF_KEY -> assertThat(verdict.keys().prime().containsAll(dependent)).isTrue();
                     case INDEPENDENT -> throw new AssertionError("no many-valued dependency was stated");
@@ -117,13 +122,16 @@ class DependencyOracleTest {
             Decomposition synthesis = Synthesis.of(Brute.relation(attributes, dependencies, List.of()));
             assertThat(synthesis.lossless()).isTrue();
             assertThat(synthesis.lost()).isEmpty();
-            List<Functional> held = synthesis.sets().stream().flatMap(part -> Brute.within(part, dependencies).stream()).toList();
+            List<Functional> held =
+                    synthesis.sets().stream().flatMap(part -> Brute.within(part, dependencies).stream()).toList();
             assertThat(Brute.equivalent(held, dependencies)).isTrue();
             assertThat(synthesis.parts()).allSatisfy(part -> {
                 assertThat(Brute.form(part.attributes(), dependencies)).isGreaterThanOrEqualTo(NormalForm.THIRD);
-                assertThat(new HashSet<>(part.keys())).isEqualTo(Brute.keys(part.attributes(), Brute.within(part.attributes(), dependencies)));
+                assertThat(new HashSet<>(part.keys()))
+                        .isEqualTo(Brute.keys(part.attributes(), Brute.within(part.attributes(), dependencies)));
             });
-            assertThat(synthesis.sets()).noneMatch(part -> synthesis.sets().stream().anyMatch(other -> other != part && other.containsAll(part)));
+            assertThat(synthesis.sets()).noneMatch(
+                    part -> synthesis.sets().stream().anyMatch(other -> other != part && other.containsAll(part)));
         });
     }
 
@@ -142,7 +150,8 @@ class DependencyOracleTest {
             Decomposition parts = BoyceCoddDecomposition.of(Brute.relation(attributes, dependencies, List.of()));
             assertThat(parts.lossless()).isTrue();
             assertThat(parts.sets()).allMatch(part -> Brute.form(part, dependencies) == NormalForm.BOYCE_CODD);
-            List<Functional> held = parts.sets().stream().flatMap(part -> Brute.within(part, dependencies).stream()).toList();
+            List<Functional> held =
+                    parts.sets().stream().flatMap(part -> Brute.within(part, dependencies).stream()).toList();
             List<Functional> lost = parts.lost();
             assertThat(lost.isEmpty()).isEqualTo(Brute.equivalent(held, dependencies));
             List<Functional> together = new ArrayList<>(held);
@@ -151,7 +160,10 @@ class DependencyOracleTest {
         });
     }
 
-    /** A lossless split restores any rows that satisfy the dependencies; of a lossy one the chased tableau is itself a counterexample. */
+    /**
+     * A lossless split restores any rows that satisfy the dependencies; of a lossy one the chased tableau is itself a
+     * counterexample.
+     */
     @Test
     void theChaseTellsWhetherRowsComeBack() {
         int[] both = new int[2];
@@ -177,18 +189,21 @@ class DependencyOracleTest {
     @Test
     void armstrongRelationsSatisfyExactlyWhatFollows() {
         each(CASES / 3, 6, (random, attributes, dependencies) -> {
-            Rows rows = rows(Brute.relation(attributes, dependencies, List.of()), Armstrong.rows(attributes, dependencies));
+            Rows rows =
+                    rows(Brute.relation(attributes, dependencies, List.of()), Armstrong.rows(attributes, dependencies));
             for (AttributeSet set : Brute.subsets(AttributeSet.first(attributes))) {
                 AttributeSet determined = Brute.closure(set, dependencies);
                 for (int place = 0; place < attributes; place++) {
-                    assertThat(Evidence.of(rows, new Functional(set, AttributeSet.of(place))).agrees()).isEqualTo(determined.contains(place));
+                    assertThat(Evidence.of(rows, new Functional(set, AttributeSet.of(place))).agrees())
+                            .isEqualTo(determined.contains(place));
                 }
             }
         });
     }
 
     private static Rows rows(Relation relation, List<int[]> numbers) {
-        return Rows.of(relation.attributes(), numbers.stream().map(row -> java.util.Arrays.stream(row).mapToObj(String::valueOf).toList()).toList());
+        return Rows.of(relation.attributes(),
+                numbers.stream().map(row -> java.util.Arrays.stream(row).mapToObj(String::valueOf).toList()).toList());
     }
 
     private static Relation mixed(Random random, int attributes, List<Functional> functional) {
@@ -206,10 +221,14 @@ class DependencyOracleTest {
             Relation relation = mixed(random, attributes, dependencies);
             DependencyBasis basis = new DependencyBasis(relation);
             for (int i = 0; i < 6; i++) {
-                Dependency functional = new Functional(Brute.some(random, attributes, 3), Brute.some(random, attributes, 2));
-                Dependency multivalued = new Multivalued(Brute.some(random, attributes, 3), Brute.some(random, attributes, 3));
-                assertThat(basis.implies(functional)).as("%s", functional).isEqualTo(Brute.implies(relation, functional));
-                assertThat(basis.implies(multivalued)).as("%s", multivalued).isEqualTo(Brute.implies(relation, multivalued));
+                Dependency functional =
+                        new Functional(Brute.some(random, attributes, 3), Brute.some(random, attributes, 2));
+                Dependency multivalued =
+                        new Multivalued(Brute.some(random, attributes, 3), Brute.some(random, attributes, 3));
+                assertThat(basis.implies(functional)).as("%s", functional)
+                        .isEqualTo(Brute.implies(relation, functional));
+                assertThat(basis.implies(multivalued)).as("%s", multivalued)
+                        .isEqualTo(Brute.implies(relation, multivalued));
             }
         });
     }
@@ -219,22 +238,30 @@ class DependencyOracleTest {
         int[] forms = new int[NormalForm.values().length];
         each(CASES / 3, 4, (random, attributes, dependencies) -> {
             Relation relation = mixed(random, attributes, dependencies);
-            List<AttributeSet> superkeys = Brute.subsets(relation.all()).stream().filter(set -> Brute.implies(relation, new Functional(set, relation.all()))).toList();
+            List<AttributeSet> superkeys = Brute.subsets(relation.all()).stream()
+                    .filter(set -> Brute.implies(relation, new Functional(set, relation.all()))).toList();
             Verdict verdict = Verdict.of(relation);
             assertThat(verdict.keys().keys()).containsExactlyInAnyOrderElementsOf(
-                    superkeys.stream().filter(set -> superkeys.stream().noneMatch(other -> !other.equals(set) && set.containsAll(other))).toList());
+                    superkeys.stream().filter(
+                            set -> superkeys.stream().noneMatch(other -> !other.equals(set) && set.containsAll(other)))
+                            .toList());
             assertThat(verdict.form() == NormalForm.FOURTH).isEqualTo(fourth(relation, relation.all(), superkeys));
             forms[verdict.form().ordinal()]++;
             Decomposition parts = FourthFormDecomposition.of(relation);
             assertThat(parts.lossless()).isTrue();
             parts.sets().forEach(part -> assertThat(fourth(relation, part,
-                    Brute.subsets(part).stream().filter(set -> Brute.implies(relation, new Functional(set, part))).toList())).isTrue());
+                    Brute.subsets(part).stream().filter(set -> Brute.implies(relation, new Functional(set, part)))
+                            .toList()))
+                    .isTrue());
         });
         assertThat(forms[NormalForm.FOURTH.ordinal()]).isPositive();
         assertThat(forms[NormalForm.BOYCE_CODD.ordinal()]).isPositive();
     }
 
-    /** Fourth form by its definition: every many-valued fact within the part that is not trivial there is about a superkey. */
+    /**
+     * Fourth form by its definition: every many-valued fact within the part that is not trivial there is about a
+     * superkey.
+     */
     private static boolean fourth(Relation relation, AttributeSet part, List<AttributeSet> superkeys) {
         for (AttributeSet determinant : Brute.subsets(part)) {
             if (superkeys.contains(determinant)) {
@@ -243,7 +270,8 @@ class DependencyOracleTest {
             for (AttributeSet dependent : Brute.subsets(part.minus(determinant))) {
                 boolean trivial = dependent.isEmpty() || determinant.union(dependent).equals(part);
                 // a many-valued fact of the part is one of the whole with any of the attributes outside
-                if (!trivial && Brute.subsets(relation.all().minus(part)).stream().anyMatch(outside -> Brute.implies(relation, new Multivalued(determinant, dependent.union(outside))))) {
+                if (!trivial && Brute.subsets(relation.all().minus(part)).stream().anyMatch(
+                        outside -> Brute.implies(relation, new Multivalued(determinant, dependent.union(outside))))) {
                     return false;
                 }
             }

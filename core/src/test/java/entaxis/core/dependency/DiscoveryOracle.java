@@ -21,11 +21,13 @@ public final class DiscoveryOracle {
         AttributeSet all = AttributeSet.first(rows.columns().size());
         for (AttributeSet set : Brute.subsets(all)) {
             boolean key = rows.projected(set).size() == rows.size();
-            if (key && set.members().stream().noneMatch(place -> rows.projected(set.without(place)).size() == rows.size())) {
+            if (key && set.members().stream()
+                    .noneMatch(place -> rows.projected(set.without(place)).size() == rows.size())) {
                 keys.add(set);
             }
             all.minus(set).forEach(dependent -> {
-                if (holds(rows, set, dependent) && set.members().stream().noneMatch(place -> holds(rows, set.without(place), dependent))) {
+                if (holds(rows, set, dependent)
+                        && set.members().stream().noneMatch(place -> holds(rows, set.without(place), dependent))) {
                     smallest.add(new Functional(set, AttributeSet.of(dependent)));
                 }
             });

@@ -11,14 +11,19 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class ReadersTest {
-    private final DependencyReader reader = new DependencyReader(List.of("tray_no", "position", "taxon_code", "Taxon name"));
+    private final DependencyReader reader =
+            new DependencyReader(List.of("tray_no", "position", "taxon_code", "Taxon name"));
 
     @Test
     void textbookNotation() {
-        assertThat(reader.line(" tray_no, position->taxon_code ")).isEqualTo(new Line.Said(new Functional(AttributeSet.of(0, 1), AttributeSet.of(2))));
-        assertThat(reader.line("TRAY_NO ->> Taxon Name, position # both")).isEqualTo(new Line.Said(new Multivalued(AttributeSet.of(0), AttributeSet.of(1, 3))));
-        assertThat(reader.line("tray_no \u2192 position")).isEqualTo(new Line.Said(new Functional(AttributeSet.of(0), AttributeSet.of(1))));
-        assertThat(reader.line("-> position")).isEqualTo(new Line.Said(new Functional(AttributeSet.none(), AttributeSet.of(1))));
+        assertThat(reader.line(" tray_no, position->taxon_code "))
+                .isEqualTo(new Line.Said(new Functional(AttributeSet.of(0, 1), AttributeSet.of(2))));
+        assertThat(reader.line("TRAY_NO ->> Taxon Name, position # both"))
+                .isEqualTo(new Line.Said(new Multivalued(AttributeSet.of(0), AttributeSet.of(1, 3))));
+        assertThat(reader.line("tray_no \u2192 position"))
+                .isEqualTo(new Line.Said(new Functional(AttributeSet.of(0), AttributeSet.of(1))));
+        assertThat(reader.line("-> position"))
+                .isEqualTo(new Line.Said(new Functional(AttributeSet.none(), AttributeSet.of(1))));
         assertThat(reader.line("  # only a remark")).isEqualTo(new Line.Empty());
     }
 
@@ -38,7 +43,8 @@ class ReadersTest {
 
     @Test
     void severalRelations() {
-        RelationReader.Result result = RelationReader.read("# two\nOne(a, b)\na -> b\n\n\nTwo (x, y, z)\n# inside\nx ->> y\n");
+        RelationReader.Result result =
+                RelationReader.read("# two\nOne(a, b)\na -> b\n\n\nTwo (x, y, z)\n# inside\nx ->> y\n");
         assertThat(result.fault()).isEmpty();
         assertThat(result.relations()).extracting(Relation::name).containsExactly("One", "Two");
         assertThat(result.relations().get(1).multivalued()).hasSize(1);

@@ -15,7 +15,8 @@ class KeyRanksTest {
         return new Small().entity("Vault", "vault char(2) primary key").entity("Shelf", "shelf smallint primary key")
                 .entity("Slot", "slot_no smallint primary key", "side char(1)")
                 .relate("Vault", "holds", Cardinality.EXACTLY_ONE, "Shelf", "stands in", Cardinality.ZERO_OR_MORE, true)
-                .relate("Shelf", "has room in", Cardinality.EXACTLY_ONE, "Slot", "is part of", Cardinality.ZERO_OR_MORE, true);
+                .relate("Shelf", "has room in", Cardinality.EXACTLY_ONE, "Slot", "is part of", Cardinality.ZERO_OR_MORE,
+                        true);
     }
 
     private static String keyWith(Small small, int rank) {

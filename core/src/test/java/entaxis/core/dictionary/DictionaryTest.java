@@ -20,7 +20,8 @@ class DictionaryTest {
 
         assertThat(dictionary.entities().flatMap(DictionaryTest::own)).doesNotHaveDuplicates();
         MeaningCount count = MeaningCount.of(design);
-        assertThat(count.attributes()).isPositive().isEqualTo(dictionary.entities().flatMap(DictionaryTest::own).count());
+        assertThat(count.attributes()).isPositive()
+                .isEqualTo(dictionary.entities().flatMap(DictionaryTest::own).count());
         assertThat(count.attributes() - count.described()).isEqualTo(dictionary.entities()
                 .flatMap(entity -> entity.attributes().stream()).filter(AttributeEntry::undescribed).count());
     }
@@ -30,7 +31,8 @@ class DictionaryTest {
     void everyMigratedColumnTellsWhereItComesFrom(long seed) {
         Design design = RandomDesigns.design(seed, 25);
 
-        assertThat(Dictionary.of(design, Derivation.of(design)).entities().flatMap(entity -> entity.attributes().stream())
+        assertThat(
+                Dictionary.of(design, Derivation.of(design)).entities().flatMap(entity -> entity.attributes().stream())
                 .filter(attribute -> attribute.own().isEmpty())).isNotEmpty().allSatisfy(attribute -> {
                     assertThat(attribute.marks()).contains("FK");
                     assertThat(design.entities().stream().map(entity -> entity.name()))
@@ -39,6 +41,7 @@ class DictionaryTest {
     }
 
     private static Stream<String> own(EntityEntry entity) {
-        return entity.attributes().stream().flatMap(attribute -> attribute.own().stream()).map(id -> entity.owner() + "/" + id);
+        return entity.attributes().stream().flatMap(attribute -> attribute.own().stream())
+                .map(id -> entity.owner() + "/" + id);
     }
 }

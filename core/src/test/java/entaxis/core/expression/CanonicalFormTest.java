@@ -11,7 +11,8 @@ class CanonicalFormTest {
     /** Left as it is typed, right as catalogs give it back (seen on PostgreSQL 17, MariaDB 11.4 and H2 2.4). */
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
-            x in ('a', 'b')                | ((x)::text = ANY ((ARRAY['a'::character varying, 'b'::character varying])::text[]))
+            x in ('a', 'b')                | ((x)::text = ANY ((ARRAY['a'::character varying, 'b'::character \
+            varying])::text[]))
             x between 1 and 2              | ((x >= 1) AND (x <= 2))
             x not in (1, 2)                | (x <> ALL (ARRAY[1, 2]))
             x in ('a')                     | ((x)::text = 'a'::text)
@@ -69,11 +70,13 @@ class CanonicalFormTest {
 
     @Test
     void numbersAsTruth() {
-        assertThat(CanonicalForm.ofNumericTruth("a or not b")).isEqualTo(CanonicalForm.ofNumericTruth("\"a\" <> 0 or \"b\" = 0"));
+        assertThat(CanonicalForm.ofNumericTruth("a or not b"))
+                .isEqualTo(CanonicalForm.ofNumericTruth("\"a\" <> 0 or \"b\" = 0"));
     }
 
     @Test
     void namesAreFound() {
-        assertThat(CanonicalForm.names("lower(\"Full Name\") = x and y > 'z'")).contains("full name", "x", "y").doesNotContain("z");
+        assertThat(CanonicalForm.names("lower(\"Full Name\") = x and y > 'z'")).contains("full name", "x", "y")
+                .doesNotContain("z");
     }
 }

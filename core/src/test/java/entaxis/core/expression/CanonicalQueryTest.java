@@ -18,8 +18,10 @@ class CanonicalQueryTest {
             SELECT a FROM t WHERE b BETWEEN 1 AND 5               | SELECT a FROM t WHERE (b >= 1) AND (b <= 5)
             SELECT a FROM t x WHERE x.b > 1                       | SELECT x.a FROM t x WHERE x.b > 1
             SELECT a FROM t WHERE b > 1                           | SELECT "t"."a" AS "a" FROM "t" WHERE "t"."b" > 1
-            SELECT a, count(*) FROM t GROUP BY a                  | SELECT t.a AS a, count(0) AS "count(*)" FROM t GROUP BY t.a
-            SELECT x.a FROM t x JOIN u ON u.a = x.a WHERE x.b > 1 | SELECT "X"."A" FROM "U" INNER JOIN "T" "X" ON 1=1 WHERE ("X"."B" > CAST(1 AS NUMERIC(1))) AND ("U"."A" = "X"."A")
+            SELECT a, count(*) FROM t GROUP BY a                  | SELECT t.a AS a, count(0) AS "count(*)" FROM t \
+            GROUP BY t.a
+            SELECT x.a FROM t x JOIN u ON u.a = x.a WHERE x.b > 1 | SELECT "X"."A" FROM "U" INNER JOIN "T" "X" ON 1=1 \
+            WHERE ("X"."B" > CAST(1 AS NUMERIC(1))) AND ("U"."A" = "X"."A")
             SELECT x.a FROM t x, u WHERE u.a = x.a                | SELECT x.a FROM (t x JOIN u) WHERE u.a = x.a
             SELECT a FROM t RIGHT JOIN u ON t.c = u.c             | SELECT t.a AS a FROM (u LEFT JOIN t ON (t.c = u.c))
             SELECT a FROM t JOIN u USING (c)                      | SELECT t.a AS a FROM (t JOIN u ON (t.c = u.c))
@@ -27,18 +29,22 @@ class CanonicalQueryTest {
             SELECT a, b AS n FROM t ORDER BY n DESC               | SELECT a, b AS n FROM t ORDER BY b DESC
             SELECT a FROM t WHERE b = 1 OR b = 2                  | SELECT a FROM t WHERE b IN (2, 1)
             SELECT a FROM t WHERE NOT (b < 1 OR c IS NULL)        | SELECT a FROM t WHERE b >= 1 AND NOT (c IS NULL)
-            SELECT a FROM t WHERE EXISTS (SELECT 1 FROM u)        | SELECT a FROM t WHERE EXISTS (SELECT 1 FROM u LIMIT 1)
-            SELECT a FROM t WHERE b IN (SELECT c FROM u)          | SELECT "A" FROM "T" WHERE "B" IN (SELECT DISTINCT "C" FROM "U")
+            SELECT a FROM t WHERE EXISTS (SELECT 1 FROM u)        | SELECT a FROM t WHERE EXISTS (SELECT 1 FROM u \
+            LIMIT 1)
+            SELECT a FROM t WHERE b IN (SELECT c FROM u)          | SELECT "A" FROM "T" WHERE "B" IN (SELECT DISTINCT \
+            "C" FROM "U")
             SELECT a FROM t WHERE (b, c) = (1, 2)                 | SELECT a FROM t WHERE b = 1 AND c = 2
             SELECT * FROM t WHERE b < 1 ORDER BY b                | SELECT a, b FROM t WHERE t.b < 1 ORDER BY 2
-            WITH h AS (SELECT a FROM t) SELECT a FROM h           | WITH "H"("A") AS (SELECT "A" FROM "T") SELECT "A" FROM "H"
+            WITH h AS (SELECT a FROM t) SELECT a FROM h           | WITH "H"("A") AS (SELECT "A" FROM "T") SELECT "A" \
+            FROM "H"
             SELECT a FROM t UNION SELECT b FROM t                 | (SELECT a FROM t) UNION DISTINCT (SELECT b FROM t)
             SELECT a FROM t FETCH FIRST 5 ROWS ONLY               | SELECT a FROM t LIMIT 5
             SELECT round(a) AS r FROM t                           | SELECT round(t.a, 0) AS r FROM t
             SELECT d.n FROM (SELECT a AS n FROM t) d              | SELECT d.n AS n FROM (SELECT t.a AS n FROM t) d
             SELECT g FROM generate_series(1, 3) g                 | SELECT g.g FROM generate_series(1, 3) g(g)
             SELECT a FROM t WHERE b <> 0 OR a < c                 | SELECT a FROM t WHERE c > a OR b
-            SELECT sum(a) OVER (PARTITION BY b ORDER BY c) FROM t | SELECT sum(a) OVER (PARTITION BY b ORDER BY c) AS sum FROM t
+            SELECT sum(a) OVER (PARTITION BY b ORDER BY c) FROM t | SELECT sum(a) OVER (PARTITION BY b ORDER BY c) AS \
+            sum FROM t
             """)
     void theSameSpelledOtherwise(String wanted, String kept) {
         assertThat(same(wanted, kept)).contains(true);
@@ -74,7 +80,8 @@ class CanonicalQueryTest {
             SELECT rank() OVER (ORDER BY a) AS r FROM t     | SELECT rank() OVER (ORDER BY a DESC) AS r FROM t
             SELECT count(*) FILTER (WHERE a > 1) AS n FROM t| SELECT count(*) FILTER (WHERE a < 1) AS n FROM t
             SELECT * FROM t WHERE b < 1                     | SELECT a, b FROM t WHERE b <= 1
-            WITH h AS (SELECT a FROM t WHERE b < 1) SELECT a FROM h | WITH h AS (SELECT a FROM t WHERE b > 1) SELECT a FROM h
+            WITH h AS (SELECT a FROM t WHERE b < 1) SELECT a FROM h | WITH h AS (SELECT a FROM t WHERE b > 1) SELECT \
+            a FROM h
             """)
     void anotherQuery(String wanted, String kept) {
         assertThat(same(wanted, kept)).contains(false);
@@ -82,17 +89,21 @@ class CanonicalQueryTest {
 
     @Test
     void theListOfColumnsNamesThem() {
-        assertThat(CanonicalQuery.sameView("CREATE OR REPLACE VIEW s.v (n) AS SELECT a FROM t WITH CHECK OPTION", "CREATE VIEW v AS SELECT t.a AS n FROM t")).contains(true);
-        assertThat(CanonicalQuery.sameView("CREATE VIEW v (n) AS SELECT a FROM t", "CREATE VIEW v AS SELECT t.a AS m FROM t")).contains(false);
+        assertThat(CanonicalQuery.sameView("CREATE OR REPLACE VIEW s.v (n) AS SELECT a FROM t WITH CHECK OPTION",
+                "CREATE VIEW v AS SELECT t.a AS n FROM t")).contains(true);
+        assertThat(CanonicalQuery.sameView("CREATE VIEW v (n) AS SELECT a FROM t",
+                "CREATE VIEW v AS SELECT t.a AS m FROM t")).contains(false);
     }
 
     @Test
     void aViewThatIsStoredIsAnotherThing() {
-        assertThat(CanonicalQuery.sameView("CREATE MATERIALIZED VIEW v AS SELECT a FROM t WITH NO DATA", "CREATE VIEW v AS SELECT a FROM t")).contains(false);
+        assertThat(CanonicalQuery.sameView("CREATE MATERIALIZED VIEW v AS SELECT a FROM t WITH NO DATA",
+                "CREATE VIEW v AS SELECT a FROM t")).contains(false);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"SELECT a FROM t NATURAL JOIN u", "SELECT a FROM t TABLESAMPLE SYSTEM (1)", "SELECT a FROM", "", "SELECT a FROM t WHERE (", "SELECT a FROM t WINDOW w AS (ORDER BY a)"})
+    @ValueSource(strings = {"SELECT a FROM t NATURAL JOIN u", "SELECT a FROM t TABLESAMPLE SYSTEM (1)", "SELECT a FROM",
+            "", "SELECT a FROM t WHERE (", "SELECT a FROM t WINDOW w AS (ORDER BY a)"})
     void whatIsNotReadIsNotJudged(String query) {
         assertThat(same(query, query)).isEmpty();
     }

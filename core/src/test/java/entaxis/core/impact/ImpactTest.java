@@ -27,11 +27,15 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 class ImpactTest {
-    private final Small vault = new Small().entity("Vault", "code char(2) primary key", "city varchar(40) not null", "cold boolean check (cold or city = 'Fen')")
-            .entity("Shelf", "no integer primary key", "width integer").relate("Vault", "holds", Cardinality.EXACTLY_ONE, "Shelf", "stands in", Cardinality.ZERO_OR_MORE, true);
+    private final Small vault = new Small()
+            .entity("Vault", "code char(2) primary key", "city varchar(40) not null",
+                    "cold boolean check (cold or city = 'Fen')")
+            .entity("Shelf", "no integer primary key", "width integer")
+            .relate("Vault", "holds", Cardinality.EXACTLY_ONE, "Shelf", "stands in", Cardinality.ZERO_OR_MORE, true);
 
     private Impact column(String entity, String attribute) {
-        return Impact.of(vault.design(), Derivation.of(vault.design()), vault.id(entity), ColumnPath.own(vault.attribute(entity, attribute))).orElseThrow();
+        return Impact.of(vault.design(), Derivation.of(vault.design()), vault.id(entity),
+                ColumnPath.own(vault.attribute(entity, attribute))).orElseThrow();
     }
 
     private static ImpactPreview change(Impact reach, String words) {
@@ -44,8 +48,10 @@ class ImpactTest {
         assertThat(code.touched()).contains("the primary key (code)", "referred to by shelf (vault_code)");
         assertThat(code.sheets()).containsExactly(vault.design().sheet().name());
         ImpactPreview longer = change(code, "make it varchar(400)");
-        assertThat(longer.statements()).anyMatch(sql -> sql.contains("shelf") && sql.contains("vault_code") && sql.contains("varchar(400)"));
-        assertThat(change(code, "give it another name").statements()).anyMatch(sql -> sql.contains("RENAME COLUMN code TO code_new"));
+        assertThat(longer.statements())
+                .anyMatch(sql -> sql.contains("shelf") && sql.contains("vault_code") && sql.contains("varchar(400)"));
+        assertThat(change(code, "give it another name").statements())
+                .anyMatch(sql -> sql.contains("RENAME COLUMN code TO code_new"));
     }
 
     @Test
@@ -54,10 +60,14 @@ class ImpactTest {
         assertThat(gone.risk()).isEqualTo(Risk.LOSES_DATA);
         assertThat(column("Vault", "city").touched()).contains("the check ck_vault_cold");
         assertThat(change(column("Shelf", "width"), "require a value").risk()).isEqualTo(Risk.MAY_FAIL);
-        assertThat(Impact.of(vault.design(), Derivation.of(vault.design()), vault.id("Vault")).orElseThrow().touched()).contains("referred to by shelf (vault_code)");
+        assertThat(Impact.of(vault.design(), Derivation.of(vault.design()), vault.id("Vault")).orElseThrow().touched())
+                .contains("referred to by shelf (vault_code)");
     }
 
-    /** The statements that are told bring a database of the design to what the design is after the change: run by the script reader, on tables. */
+    /**
+     * The statements that are told bring a database of the design to what the design is after the change: run by the
+     * script reader, on tables.
+     */
     @Test
     void theStatementsLeadToTheDesignAfterTheChange() {
         Dialect dialect = Dialect.of(RandomDesigns.design(0, 6).facts().target());
@@ -67,14 +77,20 @@ class ImpactTest {
             Derivation derivation = Derivation.of(design);
             for (Entity entity : design.entities()) {
                 for (Attribute attribute : entity.attributes().stream().limit(2).toList()) {
-                    Impact reach = Impact.of(design, derivation, entity.id(), ColumnPath.own(attribute.id())).orElse(null);
-                    Change renamed = new Change.AlterAttribute(entity.id(), attribute.id(), new entaxis.core.change.AttributeAspect.Name(attribute.name() + " new"));
-                    if (reach == null || reach.changes().isEmpty() || !reach.changes().getFirst().refusal().isEmpty() || !(Editor.apply(design, renamed) instanceof Applied applied)) {
+                    Impact reach =
+                            Impact.of(design, derivation, entity.id(), ColumnPath.own(attribute.id())).orElse(null);
+                    Change renamed = new Change.AlterAttribute(entity.id(), attribute.id(),
+                            new entaxis.core.change.AttributeAspect.Name(attribute.name() + " new"));
+                    if (reach == null || reach.changes().isEmpty() || !reach.changes().getFirst().refusal().isEmpty()
+                            || !(Editor.apply(design, renamed) instanceof Applied applied)) {
                         continue;
                     }
-                    String script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(derivation.schema(), "before").text() + ";\n" + String.join(";\n", reach.changes().getFirst().statements()) + ";\n";
+                    String script =
+                            new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(derivation.schema(), "before").text()
+                                    + ";\n" + String.join(";\n", reach.changes().getFirst().statements()) + ";\n";
                     Schema wanted = EngineSchema.ofDesign(Derivation.of(applied.design()).schema(), dialect);
-                    assertThat(columns(ScriptReader.read(script, dialect.target()).schema())).as("seed %d: %s", seed, attribute.name()).isEqualTo(columns(wanted));
+                    assertThat(columns(ScriptReader.read(script, dialect.target()).schema()))
+                            .as("seed %d: %s", seed, attribute.name()).isEqualTo(columns(wanted));
                     tried++;
                 }
             }
@@ -85,7 +101,8 @@ class ImpactTest {
     private static Map<String, String> columns(Schema schema) {
         Map<String, String> columns = new TreeMap<>();
         for (Table table : schema.tables()) {
-            columns.put(table.name(), table.columns().stream().map(column -> column.name() + " " + column.required()).sorted().collect(Collectors.joining(", ")));
+            columns.put(table.name(), table.columns().stream().map(column -> column.name() + " " + column.required())
+                    .sorted().collect(Collectors.joining(", ")));
         }
         return columns;
     }

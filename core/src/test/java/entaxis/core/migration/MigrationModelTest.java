@@ -22,15 +22,21 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** A migration carried out by the reader of scripts, which knows what each statement does to a schema: behind it stands the wanted schema, for every engine. */
+/**
+ * A migration carried out by the reader of scripts, which knows what each statement does to a schema: behind it stands
+ * the wanted schema, for every engine.
+ */
 class MigrationModelTest {
-    private static final Pattern DROPPED_DEFAULT = Pattern.compile("DECLARE @name sysname = \\(SELECT QUOTENAME.*?OBJECT_ID\\(N?'(.*?)'\\) AND c\\.name = N?'(.*?)'\\);\nIF @name IS NOT NULL EXEC\\(.*?\\+ @name\\);");
+    private static final Pattern DROPPED_DEFAULT = Pattern.compile(
+            "DECLARE @name sysname = \\(SELECT QUOTENAME.*?OBJECT_ID\\(N?'(.*?)'\\) AND c\\.name = N?'(.*?)'\\);\nIF "
+                    + "@name IS NOT NULL EXEC\\(.*?\\+ @name\\);");
     private static final int PAIRS = Integer.getInteger("migration.pairs", 60);
 
     /** A random design as a schema; tables without columns, which no engine has, left out. */
     static Schema random(long seed) {
         Schema derived = Derivation.of(RandomDesigns.design(seed, (int) (3 + seed % 11))).schema();
-        return new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
+        return new Schema(derived.types(),
+                derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
     }
 
     static Schema fitted(Schema schema, Dialect dialect) {
@@ -43,16 +49,21 @@ class MigrationModelTest {
         String start = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(from, "start").text();
         Reading reading = ScriptReader.read(start + "\n" + understood(script, dialect.target()), dialect.target());
         assertThat(reading.notUnderstood()).as("%s\n%s\n-----\n%s", what, start, script).isEmpty();
-        assertThat(Comparison.of(reading.schema(), to, dialect, RenameMap.NONE).differences()).as("%s\n%s\n-----\n%s", what, start, script).isEmpty();
+        assertThat(Comparison.of(reading.schema(), to, dialect, RenameMap.NONE).differences())
+                .as("%s\n%s\n-----\n%s", what, start, script).isEmpty();
     }
 
-    /** What the server makes up the name of is dropped by a search in its catalog, which a reader of scripts has not. */
+    /**
+     * What the server makes up the name of is dropped by a search in its catalog, which a reader of scripts has not.
+     */
     private static String understood(String script, Target engine) {
         if (engine != Target.SQLSERVER) {
             return script;
         }
         Matcher drops = DROPPED_DEFAULT.matcher(script);
-        String plain = drops.replaceAll(found -> Matcher.quoteReplacement("ALTER TABLE " + found.group(1).replace("''", "'") + " ALTER COLUMN [" + found.group(2).replace("''", "'") + "] DROP DEFAULT;"));
+        String plain =
+                drops.replaceAll(found -> Matcher.quoteReplacement("ALTER TABLE " + found.group(1).replace("''", "'")
+                        + " ALTER COLUMN [" + found.group(2).replace("''", "'") + "] DROP DEFAULT;"));
         return plain.replaceAll("IF EXISTS \\(SELECT 1 FROM fn_list.*\n", "");
     }
 
@@ -63,7 +74,8 @@ class MigrationModelTest {
         for (int seed = 0; seed < PAIRS; seed++) {
             Schema start = random(seed);
             RandomEdits edits = RandomEdits.of(start, seed, 1 + seed % 12);
-            arrives(fitted(start, dialect), fitted(edits.schema(), dialect), edits.pairing(dialect), dialect, engine + " " + seed);
+            arrives(fitted(start, dialect), fitted(edits.schema(), dialect), edits.pairing(dialect), dialect,
+                    engine + " " + seed);
         }
     }
 
@@ -72,7 +84,8 @@ class MigrationModelTest {
     void unrelatedSchemasArrive(Target engine) {
         Dialect dialect = Dialect.of(engine);
         for (int seed = 0; seed < PAIRS / 3; seed++) {
-            arrives(fitted(random(seed), dialect), fitted(random(seed + 5000), dialect), RenameMap.NONE, dialect, engine + " " + seed);
+            arrives(fitted(random(seed), dialect), fitted(random(seed + 5000), dialect), RenameMap.NONE, dialect,
+                    engine + " " + seed);
         }
     }
 
@@ -95,10 +108,14 @@ class MigrationModelTest {
         for (int seed = 0; seed < PAIRS * 2; seed++) {
             Schema start = random(seed);
             boolean related = seed % 3 != 2;
-            RandomEdits edits = related ? RandomEdits.of(start, seed, 2 + seed % 12) : new RandomEdits(random(seed + 7000), RenameMap.NONE);
+            RandomEdits edits = related ? RandomEdits.of(start, seed, 2 + seed % 12)
+                    : new RandomEdits(random(seed + 7000), RenameMap.NONE);
             Schema from = fitted(start, dialect);
-            Merge merge = Merge.of(from, fitted(edits.schema(), dialect), dialect, edits.pairing(dialect), difference -> difference.risk() != Risk.LOSES_DATA);
-            assertThat(Migration.of(from, merge.schema(), dialect, merge.pairing(), Fills.NONE).steps().stream().filter(step -> step.risk() == Risk.LOSES_DATA).map(Step::what)).as("%s %d", engine, seed).isEmpty();
+            Merge merge = Merge.of(from, fitted(edits.schema(), dialect), dialect, edits.pairing(dialect),
+                    difference -> difference.risk() != Risk.LOSES_DATA);
+            assertThat(Migration.of(from, merge.schema(), dialect, merge.pairing(), Fills.NONE).steps().stream()
+                    .filter(step -> step.risk() == Risk.LOSES_DATA).map(Step::what)).as("%s %d", engine, seed)
+                    .isEmpty();
         }
     }
 }

@@ -72,76 +72,120 @@ public final class RandomChanges {
     public static Change change(Design design, Random random, String fresh) {
         Entity entity = pick(design.entities().list(), random);
         Entity other = pick(design.entities().list(), random);
-        Optional<Attribute> attribute = entity.attributes().isEmpty() ? Optional.empty() : Optional.of(pick(entity.attributes(), random));
+        Optional<Attribute> attribute =
+                entity.attributes().isEmpty() ? Optional.empty() : Optional.of(pick(entity.attributes(), random));
         AttributeId attributeId = attribute.map(Attribute::id).orElse(new AttributeId("anone"));
-        RelationshipId relationship = design.relationships().size() == 0 ? new RelationshipId("rnone") : pick(design.relationships().list(), random).id();
+        RelationshipId relationship = design.relationships().size() == 0 ? new RelationshipId("rnone")
+                : pick(design.relationships().list(), random).id();
         Side side = random.nextBoolean() ? Side.FIRST : Side.SECOND;
-        Cardinality cardinality = pick(List.of(Cardinality.EXACTLY_ONE, Cardinality.ZERO_OR_ONE, Cardinality.ONE_OR_MORE, Cardinality.ZERO_OR_MORE), random);
-        KeyPart part = random.nextBoolean() ? new KeyPart.OwnPart(attributeId) : new KeyPart.InheritedPart(relationship);
+        Cardinality cardinality = pick(List.of(Cardinality.EXACTLY_ONE, Cardinality.ZERO_OR_ONE,
+                Cardinality.ONE_OR_MORE, Cardinality.ZERO_OR_MORE), random);
+        KeyPart part =
+                random.nextBoolean() ? new KeyPart.OwnPart(attributeId) : new KeyPart.InheritedPart(relationship);
         return switch (random.nextInt(54)) {
             case 0 -> new Change.SetFacts(new DesignProperties("Named " + fresh, Target.H2, "t", "a"));
             case 1 -> new Change.SetPaper(design.sheet().id(), new Paper(Paper.Size.A2, random.nextBoolean()));
             case 2 -> new Change.AddArea(new Area(new AreaId("s" + fresh), "Area " + fresh, random.nextInt(8)));
-            case 3 -> new Change.RemoveArea(design.areas().size() == 0 ? new AreaId("snone") : pick(design.areas().list(), random).id());
-            case 4 -> new Change.AddEntity(Entity.named(new EntityId("e" + fresh), "Added " + fresh), design.sheet().id(), new Place(random.nextInt(900), 5));
+            case 3 -> new Change.RemoveArea(
+                    design.areas().size() == 0 ? new AreaId("snone") : pick(design.areas().list(), random).id());
+            case 4 -> new Change.AddEntity(Entity.named(new EntityId("e" + fresh), "Added " + fresh),
+                    design.sheet().id(), new Place(random.nextInt(900), 5));
             case 5 -> new Change.RenameEntity(entity.id(), "Renamed " + fresh);
             case 6 -> new Change.DescribeEntity(entity.id(), "meaning " + fresh);
             case 7 -> new Change.AssignArea(entity.id(), design.areas().stream().findFirst().map(Area::id));
             case 8 -> new Change.RemoveEntity(design.entities().size() > 4 ? entity.id() : new EntityId("enone"));
-            case 9 -> new Change.AddAttributes(entity.id(), List.of(new Change.NewAttribute(Attribute.of(new AttributeId("a" + fresh), "added_" + fresh, SqlType.integer()),
+            case 9 -> new Change.AddAttributes(entity.id(),
+                    List.of(new Change.NewAttribute(
+                            Attribute.of(new AttributeId("a" + fresh), "added_" + fresh, SqlType.integer()),
                     random.nextBoolean(), random.nextBoolean())));
-            case 10 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Name("renamed_" + fresh));
-            case 11 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Type(SqlType.varchar(1 + random.nextInt(90))));
-            case 12 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Required(random.nextBoolean()));
+            case 10 ->
+                    new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Name("renamed_" + fresh));
+            case 11 -> new Change.AlterAttribute(entity.id(), attributeId,
+                    new AttributeAspect.Type(SqlType.varchar(1 + random.nextInt(90))));
+            case 12 -> new Change.AlterAttribute(entity.id(), attributeId,
+                    new AttributeAspect.Required(random.nextBoolean()));
             case 13 -> new Change.RemoveAttribute(entity.id(), attributeId);
-            case 14 -> new Change.SetKeys(entity.id(), part, random.nextBoolean() ? OptionalInt.of(1 + random.nextInt(3)) : OptionalInt.empty(), Set.of(1 + random.nextInt(3)));
+            case 14 -> new Change.SetKeys(entity.id(), part,
+                    random.nextBoolean() ? OptionalInt.of(1 + random.nextInt(3)) : OptionalInt.empty(),
+                    Set.of(1 + random.nextInt(3)));
             case 15 -> new Change.MoveMember(entity.id(), part, random.nextInt(7) - 3);
-            case 16 -> new Change.AddRelationship(Relationship.between(new RelationshipId("r" + fresh), End.of(entity.id(), cardinality, "has"),
+            case 16 -> new Change.AddRelationship(
+                    Relationship.between(new RelationshipId("r" + fresh), End.of(entity.id(), cardinality, "has"),
                     End.of(other.id(), Cardinality.ZERO_OR_MORE, "of")), random.nextBoolean());
             case 17 -> new Change.AlterRelationship(relationship, new RelationshipAspect.HowMany(side, cardinality));
-            case 18 -> new Change.AlterRelationship(relationship, new RelationshipAspect.Identifying(random.nextBoolean()));
-            case 19 -> new Change.AlterRelationship(relationship, new RelationshipAspect.ColumnName(side, ColumnPath.own(attributeId), "col_" + fresh));
-            case 20 -> new Change.AlterRelationship(relationship, new RelationshipAspect.OnDelete(pick(List.of(ReferentialAction.values()), random)));
+            case 18 -> new Change.AlterRelationship(relationship,
+                    new RelationshipAspect.Identifying(random.nextBoolean()));
+            case 19 -> new Change.AlterRelationship(relationship,
+                    new RelationshipAspect.ColumnName(side, ColumnPath.own(attributeId), "col_" + fresh));
+            case 20 -> new Change.AlterRelationship(relationship,
+                    new RelationshipAspect.OnDelete(pick(List.of(ReferentialAction.values()), random)));
             case 21 -> new Change.SwapEnds(relationship);
             case 22 -> new Change.RemoveRelationship(relationship);
             case 23 -> new Change.PlaceCards(design.sheet().id(), places(entity.id(), other.id(), random));
-            case 24 -> new Change.AddRow(new SampleRow(new RowId("w" + fresh), entity.id(), Map.of(ColumnPath.own(attributeId), "x")));
-            case 25 -> new Change.PutType(new Enumeration(new TypeId("t" + fresh), "type_" + fresh, List.of("a", "b"), ""));
+            case 24 -> new Change.AddRow(
+                    new SampleRow(new RowId("w" + fresh), entity.id(), Map.of(ColumnPath.own(attributeId), "x")));
+            case 25 -> new Change.PutType(
+                    new Enumeration(new TypeId("t" + fresh), "type_" + fresh, List.of("a", "b"), ""));
             case 26 -> new Change.RemoveType(new TypeId("t" + (1 + random.nextInt(3))));
-            case 27 -> new Change.PutType(new Domain(new TypeId("t1"), "renamed_" + fresh, SqlType.varchar(9), Optional.empty(), Optional.of("value <> ''"), ""));
-            case 28 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Type(new DesignType("t2")));
-            case 29 -> new Change.SetIndexes(entity.id(), List.of(new Index("", random.nextBoolean(), List.of(new IndexPart(part, random.nextBoolean())))));
+            case 27 -> new Change.PutType(new Domain(new TypeId("t1"), "renamed_" + fresh, SqlType.varchar(9),
+                    Optional.empty(), Optional.of("value <> ''"), ""));
+            case 28 ->
+                    new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Type(new DesignType("t2")));
+            case 29 -> new Change.SetIndexes(entity.id(),
+                    List.of(new Index("", random.nextBoolean(), List.of(new IndexPart(part, random.nextBoolean())))));
             case 30 -> new Change.SetChecks(entity.id(), List.of(new NamedCheck("rule " + fresh, "1 < 2")));
             case 31 -> new Change.AddSurrogateKey(entity.id(), new AttributeId("a" + fresh), "id_" + fresh);
             case 32 -> new Change.TakeAlternateKey(entity.id(), 1 + random.nextInt(3));
             case 33 -> new Change.MoveAttributes(entity.id(), other.id(), List.of(attributeId));
-            case 34 -> new Change.Resolve(relationship, new EntityId("e" + fresh), "Between " + fresh, new RelationshipId("r" + fresh), new RelationshipId("rr" + fresh),
+            case 34 -> new Change.Resolve(relationship, new EntityId("e" + fresh), "Between " + fresh,
+                    new RelationshipId("r" + fresh), new RelationshipId("rr" + fresh),
                     pick(List.of(Change.AssociativeKey.values()), random), new AttributeId("a" + fresh), List.of());
             case 35 -> new Change.Dissolve(entity.id(), new RelationshipId("r" + fresh));
-            case 36 -> new Change.PutCategory(new Category(new CategoryId("c" + fresh), entity.id(), List.of(relationship), true, random.nextBoolean(),
+            case 36 -> new Change.PutCategory(new Category(new CategoryId("c" + fresh), entity.id(),
+                    List.of(relationship), true, random.nextBoolean(),
                     pick(List.of(Mapping.values()), random), ""));
             case 37 -> new Change.PutExclusion(new Exclusion(new ExclusionId("x" + fresh), "", entity.id(),
                     design.relationshipsOf(entity.id()).map(Relationship::id).limit(2).toList(), random.nextBoolean()));
-            case 38 -> new Change.PutAssumption(new Assumption(new AssumptionId("u" + fresh), 1 + design.assumptions().size(), relationship, side, "assumed " + fresh));
-            case 39 -> new Change.AddSheet(new Sheet(new SheetId("p" + fresh), "Sheet " + fresh, Paper.DEFAULT, places(entity.id(), other.id(), random)));
+            case 38 -> new Change.PutAssumption(new Assumption(new AssumptionId("u" + fresh),
+                    1 + design.assumptions().size(), relationship, side, "assumed " + fresh));
+            case 39 -> new Change.AddSheet(new Sheet(new SheetId("p" + fresh), "Sheet " + fresh, Paper.DEFAULT,
+                    places(entity.id(), other.id(), random)));
             case 40 -> new Change.RemoveSheet(design.sheets().list().getLast().id());
-            case 41 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Shows(SheetView.DEFAULT.with(pick(List.of(Notation.values()), random))));
-            case 42 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Hidden(Set.of(entity.id()), random.nextBoolean()));
-            case 43 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Pinned(Set.copyOf(List.of(entity.id(), other.id())), random.nextBoolean()));
-            case 44 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.Way(relationship.value(), LineShape.FREE.leaving(side, Optional.of(CardSide.TOP))));
-            case 45 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.PutNote(new Note(new NoteId("n" + fresh), "*note* " + fresh, new Place(1, 2), 200)));
-            case 46 -> new Change.SetFacts(design.facts().naming(new Naming(Naming.Grammar.SINGULAR, Naming.Grammar.PLURAL, pick(List.of(Naming.Letters.values()), random), "_", "t_",
-                    Map.of(Naming.Template.FOREIGN_COLUMN, "{parent}_{key}", Naming.Template.PRIMARY_KEY, "{table}_pk"))));
-            case 47 -> new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Generated(Optional.of("1 + 1")));
-            case 50 -> new Change.PutOpaque(new OpaqueSequence(new OpaqueId("v" + fresh), "", "numbers_" + fresh, random.nextInt(9), 1));
-            case 51 -> new Change.PutOpaque(new OpaqueProgram(design.carried().stream().findFirst().map(OpaqueObject::id).orElse(new OpaqueId("v" + fresh)), ProgramKind.VIEW, "", "view_" + fresh,
+            case 41 -> new Change.AlterSheet(design.sheet().id(),
+                    new SheetAspect.Shows(SheetView.DEFAULT.with(pick(List.of(Notation.values()), random))));
+            case 42 -> new Change.AlterSheet(design.sheet().id(),
+                    new SheetAspect.Hidden(Set.of(entity.id()), random.nextBoolean()));
+            case 43 -> new Change.AlterSheet(design.sheet().id(),
+                    new SheetAspect.Pinned(Set.copyOf(List.of(entity.id(), other.id())), random.nextBoolean()));
+            case 44 -> new Change.AlterSheet(design.sheet().id(),
+                    new SheetAspect.Way(relationship.value(), LineShape.FREE.leaving(side, Optional.of(CardSide.TOP))));
+            case 45 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.PutNote(
+                    new Note(new NoteId("n" + fresh), "*note* " + fresh, new Place(1, 2), 200)));
+            case 46 -> new Change.SetFacts(design.facts()
+                    .naming(new Naming(Naming.Grammar.SINGULAR, Naming.Grammar.PLURAL,
+                            pick(List.of(Naming.Letters.values()), random), "_", "t_",
+                            Map.of(Naming.Template.FOREIGN_COLUMN, "{parent}_{key}", Naming.Template.PRIMARY_KEY,
+                                    "{table}_pk"))));
+            case 47 -> new Change.AlterAttribute(entity.id(), attributeId,
+                    new AttributeAspect.Generated(Optional.of("1 + 1")));
+            case 50 -> new Change.PutOpaque(
+                    new OpaqueSequence(new OpaqueId("v" + fresh), "", "numbers_" + fresh, random.nextInt(9), 1));
+            case 51 -> new Change.PutOpaque(new OpaqueProgram(
+                    design.carried().stream().findFirst().map(OpaqueObject::id).orElse(new OpaqueId("v" + fresh)),
+                    ProgramKind.VIEW, "", "view_" + fresh,
                     pick(List.of(Target.values()), random), "CREATE VIEW view_" + fresh + " AS SELECT 1 AS one"));
-            case 52 -> new Change.RemoveOpaque(design.carried().size() == 0 ? new OpaqueId("vnone") : pick(design.carried().list(), random).id());
+            case 52 -> new Change.RemoveOpaque(
+                    design.carried().size() == 0 ? new OpaqueId("vnone") : pick(design.carried().list(), random).id());
             case 49 -> new Change.StateDependencies(StatedDependencies.none(entity.id())
-                    .stated(List.of(new StatedDependencies.Stated(random.nextBoolean(), List.of(ColumnPath.own(attributeId)), List.of(ColumnPath.own(attributeId)))))
-                    .accepted(List.of(new StatedDependencies.Accepted(new StatedDependencies.Stated(false, List.of(), List.of(ColumnPath.own(attributeId))), "as it is"))));
-            case 48 -> new Change.AlterRelationship(relationship, new RelationshipAspect.Agreed(side, "Each thing has one."));
-            default -> new Change.Several(List.of(new Change.DescribeEntity(entity.id(), "both"), new Change.AlterRelationship(relationship, new RelationshipAspect.Role(side, "role " + fresh))));
+                    .stated(List.of(new StatedDependencies.Stated(random.nextBoolean(),
+                            List.of(ColumnPath.own(attributeId)), List.of(ColumnPath.own(attributeId)))))
+                    .accepted(List.of(new StatedDependencies.Accepted(
+                            new StatedDependencies.Stated(false, List.of(), List.of(ColumnPath.own(attributeId))),
+                            "as it is"))));
+            case 48 -> new Change.AlterRelationship(relationship,
+                    new RelationshipAspect.Agreed(side, "Each thing has one."));
+            default -> new Change.Several(List.of(new Change.DescribeEntity(entity.id(), "both"),
+                    new Change.AlterRelationship(relationship, new RelationshipAspect.Role(side, "role " + fresh))));
         };
     }
 

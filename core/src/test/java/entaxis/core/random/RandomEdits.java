@@ -53,14 +53,16 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
         }
         for (Map.Entry<String, Map<String, String>> table : pairing.columns().entrySet()) {
             for (Map.Entry<String, String> column : table.getValue().entrySet()) {
-                held = held.withColumn(dialect.stored(table.getKey()), dialect.stored(column.getKey()), dialect.stored(column.getValue()));
+                held = held.withColumn(dialect.stored(table.getKey()), dialect.stored(column.getKey()),
+                        dialect.stored(column.getValue()));
             }
         }
         return held;
     }
 
     private static final class Run {
-        private static final List<String> TYPES = List.of("varchar(40)", "varchar(80)", "char(5)", "text", "integer", "smallint", "bigint", "numeric(9,2)", "numeric(12,4)", "boolean", "date",
+        private static final List<String> TYPES = List.of("varchar(40)", "varchar(80)", "char(5)", "text", "integer",
+                "smallint", "bigint", "numeric(9,2)", "numeric(12,4)", "boolean", "date",
                 "timestamp(3)", "double precision");
         private final Random random;
         private final Map<String, Table> tables = new java.util.LinkedHashMap<>();
@@ -81,9 +83,11 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
             for (int i = 0; i < edits && !tables.isEmpty(); i++) {
                 one();
             }
-            Schema changed = consistent(new Schema(types, start.sequences(), List.copyOf(tables.values()), start.programs()));
+            Schema changed =
+                    consistent(new Schema(types, start.sequences(), List.copyOf(tables.values()), start.programs()));
             RenameMap pairing = names(changed);
-            return new RandomEdits(SchemaRenaming.apply(changed, pairing, Dialect.of(entaxis.core.design.Target.ISO)), pairing);
+            return new RandomEdits(SchemaRenaming.apply(changed, pairing, Dialect.of(entaxis.core.design.Target.ISO)),
+                    pairing);
         }
 
         private RenameMap names(Schema schema) {
@@ -96,7 +100,8 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
                     pairing = pairing.withTable(table.name(), wanted);
                 }
                 for (Column column : table.columns()) {
-                    boolean known = old && start.table(table.name()).flatMap(own -> own.column(column.name())).isPresent();
+                    boolean known =
+                            old && start.table(table.name()).flatMap(own -> own.column(column.name())).isPresent();
                     if (known && random.nextInt(12) == 0) {
                         pairing = pairing.withColumn(wanted, column.name(), "col_" + next++);
                     }
@@ -116,8 +121,10 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
         private Column column(String name) {
             SqlType type = type();
             boolean required = random.nextInt(3) == 0;
-            Optional<String> value = type instanceof SqlType.IntegerType && random.nextBoolean() ? Optional.of("3") : Optional.empty();
-            return new Column(Optional.empty(), name, type, required, value, Identity.NONE, random.nextInt(4) == 0 ? "new here" : "");
+            Optional<String> value =
+                    type instanceof SqlType.IntegerType && random.nextBoolean() ? Optional.of("3") : Optional.empty();
+            return new Column(Optional.empty(), name, type, required, value, Identity.NONE,
+                    random.nextInt(4) == 0 ? "new here" : "");
         }
 
         private void one() {
@@ -134,9 +141,15 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
                         columns.remove(at);
                     }
                 }
-                case 3 -> columns.set(at, plain(column) ? column.withType(type()).withDefault(Optional.empty()) : column);
-                case 4 -> columns.set(at, column.generated().isEmpty() && column.identity() == Identity.NONE ? column.withRequired(!column.required()) : column);
-                case 5 -> columns.set(at, plain(column) && column.type() instanceof SqlType.IntegerType ? column.withDefault(column.defaultValue().isPresent() ? Optional.empty() : Optional.of("11")) : column);
+                case 3 ->
+                        columns.set(at, plain(column) ? column.withType(type()).withDefault(Optional.empty()) : column);
+                case 4 -> columns.set(at, column.generated().isEmpty() && column.identity() == Identity.NONE
+                        ? column.withRequired(!column.required()) : column);
+                case 5 ->
+                        columns.set(at,
+                                plain(column) && column.type() instanceof SqlType.IntegerType ? column.withDefault(
+                                        column.defaultValue().isPresent() ? Optional.empty() : Optional.of("11"))
+                                        : column);
                 case 6 -> columns.set(at, column.withComment(column.comment().isEmpty() ? "it's said now" : ""));
                 case 7 -> {
                     if (tables.size() > 2 && random.nextBoolean()) {
@@ -150,34 +163,55 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
                     return;
                 }
                 case 9 -> {
-                    tables.put(name, with(table, columns, table.primaryKey(), added(table.uniqueKeys(), new UniqueKey("uq_" + table.name().hashCode() + "_" + next++, List.of(column.name())), keyable(column)),
+                    tables.put(name,
+                            with(table, columns, table.primaryKey(),
+                                    added(table.uniqueKeys(),
+                                            new UniqueKey("uq_" + table.name().hashCode() + "_" + next++,
+                                                    List.of(column.name())),
+                                            keyable(column)),
                             table.checks(), table.foreignKeys(), table.indexes()));
                     return;
                 }
                 case 10 -> {
-                    tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys().isEmpty() ? List.of() : table.uniqueKeys().subList(1, table.uniqueKeys().size()), table.checks(),
+                    tables.put(name,
+                            with(table, columns, table.primaryKey(),
+                                    table.uniqueKeys().isEmpty() ? List.of()
+                                            : table.uniqueKeys().subList(1, table.uniqueKeys().size()),
+                                    table.checks(),
                             table.foreignKeys(), table.indexes()));
                     return;
                 }
                 case 11 -> {
-                    boolean number = plain(column) && column.type() instanceof SqlType.IntegerType && column.name().matches("[a-z_0-9]+");
-                    tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), added(table.checks(), new CheckRule("ck_new_" + next++, column.name() + " between 1 and 900"), number),
+                    boolean number = plain(column) && column.type() instanceof SqlType.IntegerType
+                            && column.name().matches("[a-z_0-9]+");
+                    tables.put(name,
+                            with(table, columns, table.primaryKey(), table.uniqueKeys(), added(table.checks(),
+                                    new CheckRule("ck_new_" + next++, column.name() + " between 1 and 900"), number),
                             table.foreignKeys(), table.indexes()));
                     return;
                 }
                 case 12 -> {
-                    tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks().isEmpty() ? List.of() : table.checks().subList(1, table.checks().size()),
+                    tables.put(name,
+                            with(table, columns, table.primaryKey(), table.uniqueKeys(),
+                                    table.checks().isEmpty() ? List.of()
+                                            : table.checks().subList(1, table.checks().size()),
                             table.foreignKeys(), table.indexes()));
                     return;
                 }
                 case 13 -> {
-                    tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(), table.foreignKeys(), added(table.indexes(), new TableIndex("ix_new_" + next++,
-                            random.nextInt(4) == 0, List.of(new IndexColumn(column.name(), random.nextBoolean()))), keyable(column))));
+                    tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(),
+                            table.foreignKeys(), added(table.indexes(), new TableIndex("ix_new_" + next++,
+                                    random.nextInt(4) == 0,
+                                    List.of(new IndexColumn(column.name(), random.nextBoolean()))), keyable(column))));
                     return;
                 }
                 case 14 -> {
-                    tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(), table.foreignKeys().isEmpty() ? List.of()
-                            : table.foreignKeys().subList(0, table.foreignKeys().size() - 1), table.indexes().isEmpty() ? List.of() : table.indexes().subList(1, table.indexes().size())));
+                    tables.put(name,
+                            with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(),
+                                    table.foreignKeys().isEmpty() ? List.of()
+                                            : table.foreignKeys().subList(0, table.foreignKeys().size() - 1),
+                                    table.indexes().isEmpty() ? List.of()
+                                            : table.indexes().subList(1, table.indexes().size())));
                     return;
                 }
                 case 15 -> {
@@ -189,15 +223,19 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
                     return;
                 }
             }
-            tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(), table.foreignKeys(), table.indexes()));
+            tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(),
+                    table.foreignKeys(), table.indexes()));
         }
 
         private void types() {
             for (int i = 0; i < types.size(); i++) {
                 if (random.nextInt(3) == 0) {
                     types.set(i, switch (types.get(i)) {
-                        case DomainDefinition domain -> new DomainDefinition(domain.name(), domain.base(), random.nextBoolean() ? Optional.of("4") : domain.defaultValue(),
-                                random.nextBoolean() ? Optional.of(new CheckRule("ck_" + domain.name() + "_" + next++, "value >= 0 and value < 5000")) : domain.check(), "changed");
+                        case DomainDefinition domain -> new DomainDefinition(domain.name(), domain.base(),
+                                random.nextBoolean() ? Optional.of("4") : domain.defaultValue(),
+                                random.nextBoolean() ? Optional.of(new CheckRule("ck_" + domain.name() + "_" + next++,
+                                        "value >= 0 and value < 5000")) : domain.check(),
+                                "changed");
                         case EnumDefinition enumeration -> {
                             List<String> values = new ArrayList<>(enumeration.values());
                             values.add(random.nextInt(values.size() + 1), "value " + next++);
@@ -213,16 +251,19 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
         }
 
         private Table fresh(String name) {
-            List<Column> columns = new ArrayList<>(List.of(new Column(Optional.empty(), "id", SqlType.integer(), true, Optional.empty(), Identity.BY_DEFAULT, "")));
+            List<Column> columns = new ArrayList<>(List.of(new Column(Optional.empty(), "id", SqlType.integer(), true,
+                    Optional.empty(), Identity.BY_DEFAULT, "")));
             for (int i = 0; i < 3; i++) {
                 columns.add(column("field_" + i));
             }
-            return new Table(Optional.empty(), name, columns, Optional.of(new PrimaryKey("pk_" + name, List.of("id"))), List.of(), List.of(), List.of(), "");
+            return new Table(Optional.empty(), name, columns, Optional.of(new PrimaryKey("pk_" + name, List.of("id"))),
+                    List.of(), List.of(), List.of(), "");
         }
 
         private void reference(String name, Table table) {
             Table other = tables.get(pick(List.copyOf(tables.keySet())));
-            if (other.keyColumns().size() != 1 || other == table || other.column(other.keyColumns().getFirst()).isEmpty()) {
+            if (other.keyColumns().size() != 1 || other == table
+                    || other.column(other.keyColumns().getFirst()).isEmpty()) {
                 return;
             }
             Column key = other.column(other.keyColumns().getFirst()).orElseThrow();
@@ -230,16 +271,20 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
             List<Column> columns = new ArrayList<>(table.columns());
             columns.add(new Column(Optional.empty(), column, key.type(), false, Optional.empty(), Identity.NONE, ""));
             List<ForeignKey> keys = new ArrayList<>(table.foreignKeys());
-            keys.add(new ForeignKey(Optional.empty(), "fk_new_" + next++, List.of(column), other.name(), List.of(key.name()), ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION));
-            tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(), keys, table.indexes()));
+            keys.add(new ForeignKey(Optional.empty(), "fk_new_" + next++, List.of(column), other.name(),
+                    List.of(key.name()), ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION));
+            tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(), keys,
+                    table.indexes()));
         }
 
         private static boolean plain(Column column) {
-            return column.generated().isEmpty() && column.identity() == Identity.NONE && !(column.type() instanceof SqlType.UserType);
+            return column.generated().isEmpty() && column.identity() == Identity.NONE
+                    && !(column.type() instanceof SqlType.UserType);
         }
 
         private static boolean keyable(Column column) {
-            return plain(column) && !(column.type() instanceof SqlType.CharacterType(SqlType.Form form, var length) && form == SqlType.Form.LARGE);
+            return plain(column) && !(column.type() instanceof SqlType.CharacterType(SqlType.Form form, var length)
+                    && form == SqlType.Form.LARGE);
         }
 
         private static <T> List<T> added(List<T> list, T item, boolean add) {
@@ -250,11 +295,16 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
             return more;
         }
 
-        private static Table with(Table table, List<Column> columns, Optional<PrimaryKey> key, List<UniqueKey> uniques, List<CheckRule> checks, List<ForeignKey> references, List<TableIndex> indexes) {
-            return new Table(table.origin(), table.namespace(), table.name(), columns, key, uniques, checks, references, indexes, table.comment());
+        private static Table with(Table table, List<Column> columns, Optional<PrimaryKey> key, List<UniqueKey> uniques,
+                List<CheckRule> checks, List<ForeignKey> references, List<TableIndex> indexes) {
+            return new Table(table.origin(), table.namespace(), table.name(), columns, key, uniques, checks, references,
+                    indexes, table.comment());
         }
 
-        /** Takes away what speaks of columns that are gone or of another type, and gives referring columns the type of the key again. */
+        /**
+         * Takes away what speaks of columns that are gone or of another type, and gives referring columns the type of
+         * the key again.
+         */
         private Schema consistent(Schema schema) {
             Map<String, Table> now = new java.util.LinkedHashMap<>();
             for (Table table : schema.tables()) {
@@ -266,10 +316,17 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
                         odd.add(column.name().toLowerCase(Locale.ROOT));
                     }
                 }
-                Optional<PrimaryKey> key = table.primaryKey().filter(own -> there.containsAll(own.columns()) && own.columns().stream().allMatch(name -> table.column(name).map(Run::storable).orElse(false)));
-                List<UniqueKey> uniques = table.uniqueKeys().stream().filter(own -> there.containsAll(own.columns()) && own.columns().stream().allMatch(name -> storable(table.column(name).orElseThrow()))).toList();
-                List<CheckRule> checks = table.checks().stream().filter(own -> CanonicalForm.names(own.condition()).stream().noneMatch(odd::contains)).toList();
-                List<TableIndex> indexes = table.indexes().stream().filter(own -> own.columns().stream().allMatch(part -> there.contains(part.name()) && storable(table.column(part.name()).orElseThrow()))).toList();
+                Optional<PrimaryKey> key = table.primaryKey().filter(own -> there.containsAll(own.columns()) && own
+                        .columns().stream().allMatch(name -> table.column(name).map(Run::storable).orElse(false)));
+                List<UniqueKey> uniques = table.uniqueKeys().stream()
+                        .filter(own -> there.containsAll(own.columns())
+                                && own.columns().stream().allMatch(name -> storable(table.column(name).orElseThrow())))
+                        .toList();
+                List<CheckRule> checks = table.checks().stream()
+                        .filter(own -> CanonicalForm.names(own.condition()).stream().noneMatch(odd::contains)).toList();
+                List<TableIndex> indexes = table.indexes().stream().filter(own -> own.columns().stream().allMatch(
+                        part -> there.contains(part.name()) && storable(table.column(part.name()).orElseThrow())))
+                        .toList();
                 now.put(table.name(), with(table, table.columns(), key, uniques, checks, table.foreignKeys(), indexes));
             }
             boolean more = true;
@@ -285,24 +342,29 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
         }
 
         private static boolean storable(Column column) {
-            return !(column.type() instanceof SqlType.CharacterType(SqlType.Form form, var length) && form == SqlType.Form.LARGE) && !(column.type() instanceof SqlType.BooleanType);
+            return !(column.type() instanceof SqlType.CharacterType(SqlType.Form form, var length)
+                    && form == SqlType.Form.LARGE) && !(column.type() instanceof SqlType.BooleanType);
         }
 
         private static Table references(Table table, Map<String, Table> tables) {
             List<ForeignKey> keys = new ArrayList<>();
             for (ForeignKey key : table.foreignKeys()) {
                 Table other = tables.get(key.referencedTable());
-                boolean stands = other != null && key.columns().stream().allMatch(name -> table.column(name).isPresent())
-                        && (other.keyColumns().equals(key.referencedColumns()) || other.uniqueKeys().stream().anyMatch(own -> own.columns().equals(key.referencedColumns())));
+                boolean stands =
+                        other != null && key.columns().stream().allMatch(name -> table.column(name).isPresent())
+                                && (other.keyColumns().equals(key.referencedColumns()) || other.uniqueKeys().stream()
+                                        .anyMatch(own -> own.columns().equals(key.referencedColumns())));
                 boolean alike = stands;
                 for (int i = 0; alike && i < key.columns().size(); i++) {
-                    alike = table.column(key.columns().get(i)).orElseThrow().type().equals(other.column(key.referencedColumns().get(i)).orElseThrow().type());
+                    alike = table.column(key.columns().get(i)).orElseThrow().type()
+                            .equals(other.column(key.referencedColumns().get(i)).orElseThrow().type());
                 }
                 if (alike) {
                     keys.add(key);
                 }
             }
-            return keys.size() == table.foreignKeys().size() ? table : with(table, table.columns(), table.primaryKey(), table.uniqueKeys(), table.checks(), keys, table.indexes());
+            return keys.size() == table.foreignKeys().size() ? table : with(table, table.columns(), table.primaryKey(),
+                    table.uniqueKeys(), table.checks(), keys, table.indexes());
         }
     }
 }

@@ -8,18 +8,23 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** A constraint that cannot be is shown where it begins, whether it stands in its table or behind it, and whether its words were met before. */
+/**
+ * A constraint that cannot be is shown where it begins, whether it stands in its table or behind it, and whether its
+ * words were met before.
+ */
 class ConstraintPlacesTest {
 
     private static List<String> missed(String script) {
-        return ScriptReader.read(script, Target.POSTGRESQL).notUnderstood().stream().map(part -> part.line() + ":" + part.column() + " " + part.text() + " - " + part.reason()).toList();
+        return ScriptReader.read(script, Target.POSTGRESQL).notUnderstood().stream()
+                .map(part -> part.line() + ":" + part.column() + " " + part.text() + " - " + part.reason()).toList();
     }
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
         "PRIMARY KEY (no) | PRIMARY KEY (no)) | the table lot has no column no",
         "UNIQUE (id, no) | UNIQUE (id, no)) | the table lot has no column no",
-        "FOREIGN KEY (no) REFERENCES store (id) | FOREIGN KEY (no) REFERENCES store (id)) | the table lot has no column no",
+            "FOREIGN KEY (no) REFERENCES store (id) | FOREIGN KEY (no) REFERENCES store (id)) | the table lot has no "
+                    + "column no",
         "CONSTRAINT named UNIQUE (no) | UNIQUE (no)) | the table lot has no column no"})
     void inItsTable(String constraint, String text, String reason) {
         String script = "CREATE TABLE store (id int PRIMARY KEY);\nCREATE TABLE lot (id int,\n  " + constraint + ");";

@@ -27,7 +27,8 @@ class DomainRulesTest {
         DomainRules rules = two(true);
         assertThat(rules.all("share")).contains(new CheckRule("least", "(VALUE >= 0) AND (VALUE <= 1)"));
         rules.add("share", new CheckRule("never_half", "VALUE <> 0.5"));
-        assertThat(rules.all("share").orElseThrow().condition()).isEqualTo("((VALUE >= 0) AND (VALUE <= 1)) AND (VALUE <> 0.5)");
+        assertThat(rules.all("share").orElseThrow().condition())
+                .isEqualTo("((VALUE >= 0) AND (VALUE <= 1)) AND (VALUE <> 0.5)");
         assertThat(rules.all("weight")).isEmpty();
     }
 
@@ -87,11 +88,17 @@ class DomainRulesTest {
     void examplesOfTheManual() {
         String create = "CREATE DOMAIN zipcode AS text CONSTRAINT first CHECK (VALUE <> '');\n";
         assertThat(domain(create + "ALTER DOMAIN zipcode SET NOT NULL;").required()).isTrue();
-        assertThat(domain(create + "ALTER DOMAIN zipcode SET NOT NULL; ALTER DOMAIN zipcode DROP NOT NULL;").required()).isFalse();
+        assertThat(domain(create + "ALTER DOMAIN zipcode SET NOT NULL; ALTER DOMAIN zipcode DROP NOT NULL;").required())
+                .isFalse();
         String added = create + "ALTER DOMAIN zipcode ADD CONSTRAINT zipchk CHECK (char_length(VALUE) = 5);\n";
-        assertThat(domain(added).rule().orElseThrow().condition()).isEqualTo("(VALUE <> '') AND (char_length(VALUE) = 5)");
-        assertThat(domain(added + "ALTER DOMAIN zipcode DROP CONSTRAINT zipchk;").rule()).contains(new CheckRule("first", "VALUE <> ''"));
-        assertThat(domain(added + "ALTER DOMAIN zipcode RENAME CONSTRAINT zipchk TO zip_check; ALTER DOMAIN zipcode DROP CONSTRAINT first;").rule())
+        assertThat(domain(added).rule().orElseThrow().condition())
+                .isEqualTo("(VALUE <> '') AND (char_length(VALUE) = 5)");
+        assertThat(domain(added + "ALTER DOMAIN zipcode DROP CONSTRAINT zipchk;").rule())
+                .contains(new CheckRule("first", "VALUE <> ''"));
+        assertThat(domain(added
+                + "ALTER DOMAIN zipcode RENAME CONSTRAINT zipchk TO zip_check; ALTER DOMAIN zipcode DROP CONSTRAINT "
+                + "first;")
+                .rule())
                 .contains(new CheckRule("zip_check", "char_length(VALUE) = 5"));
     }
 
@@ -103,8 +110,10 @@ class DomainRulesTest {
                 CREATE DOMAIN IF NOT EXISTS share AS varchar(9);
                 CREATE DOMAIN share AS date;
                 """, Target.H2);
-        assertThat(reading.schema().types()).singleElement().isInstanceOfSatisfying(DomainDefinition.class, share -> assertThat(share.rule().orElseThrow().condition()).isEqualTo("VALUE > 0"));
-        assertThat(reading.steppedOver()).singleElement().isEqualTo(new SteppedOver("", 2, "type that is there already"));
+        assertThat(reading.schema().types()).singleElement().isInstanceOfSatisfying(DomainDefinition.class,
+                share -> assertThat(share.rule().orElseThrow().condition()).isEqualTo("VALUE > 0"));
+        assertThat(reading.steppedOver()).singleElement()
+                .isEqualTo(new SteppedOver("", 2, "type that is there already"));
         assertThat(reading.notUnderstood()).singleElement().satisfies(missed -> {
             assertThat(missed.line()).isEqualTo(3);
             assertThat(missed.reason()).isEqualTo("a type share is there already");
@@ -114,6 +123,7 @@ class DomainRulesTest {
     private static DomainDefinition domain(String script) {
         Reading reading = ScriptReader.read(script, Target.POSTGRESQL);
         assertThat(reading.notUnderstood()).isEmpty();
-        return Optional.of(reading.schema().types()).map(List::getFirst).map(DomainDefinition.class::cast).orElseThrow();
+        return Optional.of(reading.schema().types()).map(List::getFirst).map(DomainDefinition.class::cast)
+                .orElseThrow();
     }
 }

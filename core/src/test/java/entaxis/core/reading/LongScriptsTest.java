@@ -26,11 +26,15 @@ class LongScriptsTest {
                     escapes = !escapes;
                     script.append("SET standard_conforming_strings = ").append(escapes ? "off" : "on").append(";\n");
                 }
-                case 1 -> script.append("CREATE TABLE c").append(i).append(" (id int, told text);\nCOPY c").append(i).append(" (id, told) FROM stdin;\n1\tit's; (\n\\.\n");
-                case 2 -> script.append("INSERT INTO none VALUES ('").append("x;".repeat(random.nextInt(6000))).append("');\n");
-                case 3 -> script.append("CREATE FUNCTION f").append(i).append("() RETURNS int AS $$ BEGIN; END; $$ LANGUAGE plpgsql;\n");
+                case 1 -> script.append("CREATE TABLE c").append(i).append(" (id int, told text);\nCOPY c").append(i)
+                        .append(" (id, told) FROM stdin;\n1\tit's; (\n\\.\n");
+                case 2 -> script.append("INSERT INTO none VALUES ('").append("x;".repeat(random.nextInt(6000)))
+                        .append("');\n");
+                case 3 -> script.append("CREATE FUNCTION f").append(i)
+                        .append("() RETURNS int AS $$ BEGIN; END; $$ LANGUAGE plpgsql;\n");
                 default -> {
-                    script.append("CREATE TABLE t").append(i).append(" (id bigint NOT NULL, note varchar(9) DEFAULT '").append(escapes ? "a\\';" : "a\\").append("', CONSTRAINT p").append(i)
+                    script.append("CREATE TABLE t").append(i).append(" (id bigint NOT NULL, note varchar(9) DEFAULT '")
+                            .append(escapes ? "a\\';" : "a\\").append("', CONSTRAINT p").append(i)
                             .append(" PRIMARY KEY (id));\n");
                     defaults.add(escapes ? "'a\\';'" : "'a\\'");
                 }
@@ -38,11 +42,15 @@ class LongScriptsTest {
         }
         Reading reading = ScriptReader.read(script.toString(), Target.POSTGRESQL);
         assertThat(reading.notUnderstood()).isEmpty();
-        assertThat(reading.schema().tables().stream().filter(table -> table.name().startsWith("t")).map(table -> table.columns().get(1).defaultValue().orElseThrow()).toList()).isEqualTo(defaults);
-        assertThat(reading.schema().tables()).filteredOn(table -> table.name().startsWith("t")).allSatisfy(table -> assertThat(table.keyColumns()).containsExactly("id"));
-        assertThat(reading.rows()).hasSize((int) reading.schema().tables().stream().filter(table -> table.name().startsWith("c")).count())
+        assertThat(reading.schema().tables().stream().filter(table -> table.name().startsWith("t"))
+                .map(table -> table.columns().get(1).defaultValue().orElseThrow()).toList()).isEqualTo(defaults);
+        assertThat(reading.schema().tables()).filteredOn(table -> table.name().startsWith("t"))
+                .allSatisfy(table -> assertThat(table.keyColumns()).containsExactly("id"));
+        assertThat(reading.rows())
+                .hasSize((int) reading.schema().tables().stream().filter(table -> table.name().startsWith("c")).count())
                 .allSatisfy(row -> assertThat(row.values()).containsExactly("'1'", "'it''s; ('"));
-        assertThat(reading.steppedOver().stream().filter(passed -> passed.kind().equals("setting")).count()).isGreaterThan(100);
+        assertThat(reading.steppedOver().stream().filter(passed -> passed.kind().equals("setting")).count())
+                .isGreaterThan(100);
     }
 
     @Test

@@ -21,12 +21,17 @@ class ManyUnnamedTest {
     @EnumSource(Target.class)
     @Timeout(20)
     void areReadInLinearTimeAndHaveDifferentNames(Target engine) {
-        String checks = IntStream.range(0, MANY).mapToObj(i -> "CHECK (a <> " + i + ")").collect(Collectors.joining(",\n"));
+        String checks =
+                IntStream.range(0, MANY).mapToObj(i -> "CHECK (a <> " + i + ")").collect(Collectors.joining(",\n"));
         String uniques = IntStream.range(0, MANY).mapToObj(i -> "UNIQUE (a, b)").collect(Collectors.joining(",\n"));
-        Table table = ScriptReader.read("CREATE TABLE t (a integer, b integer,\n" + checks + ",\n" + uniques + ");", engine).schema().tables().getFirst();
+        Table table =
+                ScriptReader.read("CREATE TABLE t (a integer, b integer,\n" + checks + ",\n" + uniques + ");", engine)
+                        .schema().tables().getFirst();
         assertThat(table.checks()).hasSize(MANY);
-        assertThat(table.checks().stream().map(CheckRule::name).filter(name -> !name.isEmpty() && engine != Target.MARIADB)).doesNotHaveDuplicates();
-        assertThat(table.uniqueKeys().stream().map(UniqueKey::name).filter(name -> !name.isEmpty())).doesNotHaveDuplicates();
+        assertThat(table.checks().stream().map(CheckRule::name)
+                .filter(name -> !name.isEmpty() && engine != Target.MARIADB)).doesNotHaveDuplicates();
+        assertThat(table.uniqueKeys().stream().map(UniqueKey::name).filter(name -> !name.isEmpty()))
+                .doesNotHaveDuplicates();
     }
 
     /**

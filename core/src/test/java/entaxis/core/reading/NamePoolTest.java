@@ -56,7 +56,10 @@ class NamePoolTest {
         assertThat(new NamePool(LENGTH, false).quoted("\"a\"\"b\"", 1, 5)).isEmpty();
     }
 
-    /** PostgreSQL manual, 4.1.1: “identifiers longer than 63 bytes are truncated”; a letter is not cut in two (PostgreSQL source, truncate_identifier). */
+    /**
+     * PostgreSQL manual, 4.1.1: “identifiers longer than 63 bytes are truncated”; a letter is not cut in two
+     * (PostgreSQL source, truncate_identifier).
+     */
     @ParameterizedTest
     @CsvSource({"a, 63", "ä, 62", "€, 63", "\uD83C\uDF31, 60"})
     void longNamesAreCutAt63Bytes(String sign, int bytes) {

@@ -36,7 +36,10 @@ public final class SameSchema {
         return same.differences;
     }
 
-    /** Differences but for what engines rewrite: the text of conditions and expressions, spaces, brackets, casts and capitals in defaults, the order of constraints. */
+    /**
+     * Differences but for what engines rewrite: the text of conditions and expressions, spaces, brackets, casts and
+     * capitals in defaults, the order of constraints.
+     */
     public static List<String> asTheCatalogSays(Schema wanted, Schema found, Target engine) {
         SameSchema same = new SameSchema(engine, true);
         same.compare(wanted, found);
@@ -58,7 +61,8 @@ public final class SameSchema {
     }
 
     private void compare(Schema wanted, Schema found) {
-        same("types", sorted(wanted.types().stream().map(this::plain).toList(), TypeDefinition::name), sorted(found.types().stream().map(this::plain).toList(), TypeDefinition::name));
+        same("types", sorted(wanted.types().stream().map(this::plain).toList(), TypeDefinition::name),
+                sorted(found.types().stream().map(this::plain).toList(), TypeDefinition::name));
         List<Table> tables = sorted(wanted.tables(), Table::name);
         List<Table> others = sorted(found.tables(), Table::name);
         same("tables", tables.stream().map(Table::name).toList(), others.stream().map(Table::name).toList());
@@ -69,11 +73,15 @@ public final class SameSchema {
 
     private TypeDefinition plain(TypeDefinition asked) {
         TypeDefinition type = commented() && engine != Target.ORACLE ? asked : switch (asked) {
-            case DomainDefinition domain -> new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check(), "");
-            case TypeDefinition.EnumDefinition enumeration -> new TypeDefinition.EnumDefinition(enumeration.name(), enumeration.values(), "");
-            case TypeDefinition.StructureDefinition structure -> new TypeDefinition.StructureDefinition(structure.name(), structure.fields(), "");
+            case DomainDefinition domain ->
+                    new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check(), "");
+            case TypeDefinition.EnumDefinition enumeration ->
+                    new TypeDefinition.EnumDefinition(enumeration.name(), enumeration.values(), "");
+            case TypeDefinition.StructureDefinition structure ->
+                    new TypeDefinition.StructureDefinition(structure.name(), structure.fields(), "");
         };
-        return loosely && type instanceof DomainDefinition domain ? new DomainDefinition(domain.name(), domain.base(), domain.defaultValue().map(this::plain),
+        return loosely && type instanceof DomainDefinition domain
+                ? new DomainDefinition(domain.name(), domain.base(), domain.defaultValue().map(this::plain),
                 domain.check().map(check -> new CheckRule(check.name(), "")), domain.comment()) : type;
     }
 
@@ -87,7 +95,8 @@ public final class SameSchema {
 
     private void table(Table wanted, Table found) {
         String name = wanted.name();
-        same(name + " columns", wanted.columns().stream().map(Column::name).toList(), found.columns().stream().map(Column::name).toList());
+        same(name + " columns", wanted.columns().stream().map(Column::name).toList(),
+                found.columns().stream().map(Column::name).toList());
         if (commented()) {
             same(name + " comment", wanted.comment(), found.comment());
         }
@@ -96,27 +105,41 @@ public final class SameSchema {
         }
         same(name + " primary key", wanted.primaryKey(), found.primaryKey());
         boolean merged = engine == Target.MYSQL || engine == Target.MARIADB;
-        same(name + " uniques", sorted(uniques(wanted, merged), UniqueKey::name), sorted(uniques(found, merged), UniqueKey::name));
-        same(name + " checks", sorted(wanted.checks().stream().map(this::plain).toList(), CheckRule::name), sorted(found.checks().stream().map(this::plain).toList(), CheckRule::name));
-        same(name + " references", sorted(wanted.foreignKeys().stream().map(SameSchema::plain).toList(), ForeignKey::name), sorted(found.foreignKeys().stream().map(SameSchema::plain).toList(),
+        same(name + " uniques", sorted(uniques(wanted, merged), UniqueKey::name),
+                sorted(uniques(found, merged), UniqueKey::name));
+        same(name + " checks", sorted(wanted.checks().stream().map(this::plain).toList(), CheckRule::name),
+                sorted(found.checks().stream().map(this::plain).toList(), CheckRule::name));
+        same(name + " references",
+                sorted(wanted.foreignKeys().stream().map(SameSchema::plain).toList(), ForeignKey::name),
+                sorted(found.foreignKeys().stream().map(SameSchema::plain).toList(),
                 ForeignKey::name));
-        same(name + " indexes", sorted(indexes(wanted, merged), TableIndex::name), sorted(indexes(found, merged), TableIndex::name));
+        same(name + " indexes", sorted(indexes(wanted, merged), TableIndex::name),
+                sorted(indexes(found, merged), TableIndex::name));
     }
 
     private static boolean isKey(TableIndex index) {
-        return index.unique() && index.columns().stream().allMatch(column -> !column.expression() && column.prefix().isEmpty() && !column.descending()) && index.predicate().isEmpty();
+        return index.unique()
+                && index.columns().stream()
+                        .allMatch(column -> !column.expression() && column.prefix().isEmpty() && !column.descending())
+                && index.predicate().isEmpty();
     }
 
     private static List<UniqueKey> uniques(Table table, boolean merged) {
         List<UniqueKey> keys = new ArrayList<>(table.uniqueKeys());
-        table.indexes().stream().filter(index -> merged && isKey(index)).forEach(index -> keys.add(new UniqueKey(index.name(), index.columns().stream().map(TableIndex.IndexColumn::name).toList())));
+        table.indexes().stream().filter(index -> merged && isKey(index)).forEach(index -> keys
+                .add(new UniqueKey(index.name(), index.columns().stream().map(TableIndex.IndexColumn::name).toList())));
         return keys;
     }
 
     private List<TableIndex> indexes(Table table, boolean merged) {
-        return table.indexes().stream().filter(index -> !(merged && isKey(index))).filter(index -> !(merged && loosely && !index.unique() && table.foreignKeys().stream()
-                .anyMatch(key -> key.columns().equals(index.columns().stream().map(TableIndex.IndexColumn::name).toList())))).map(index -> loosely ? new TableIndex(index.name(), index.unique(), index.columns().stream()
-                .map(column -> column.expression() ? column.named(plain(column.name())) : column).toList(), index.method(), index.predicate().map(text -> "")) : index).toList();
+        return table.indexes().stream().filter(index -> !(merged && isKey(index)))
+                .filter(index -> !(merged && loosely && !index.unique() && table.foreignKeys().stream()
+                        .anyMatch(key -> key.columns()
+                                .equals(index.columns().stream().map(TableIndex.IndexColumn::name).toList()))))
+                .map(index -> loosely ? new TableIndex(index.name(), index.unique(), index.columns().stream()
+                        .map(column -> column.expression() ? column.named(plain(column.name())) : column).toList(),
+                        index.method(), index.predicate().map(text -> "")) : index)
+                .toList();
     }
 
     private CheckRule plain(CheckRule check) {
@@ -124,7 +147,8 @@ public final class SameSchema {
     }
 
     private static ForeignKey plain(ForeignKey key) {
-        return new ForeignKey(Optional.empty(), key.name(), key.columns(), key.referencedNamespace(), key.referencedTable(), key.referencedColumns(), key.onDelete(), key.onUpdate(),
+        return new ForeignKey(Optional.empty(), key.name(), key.columns(), key.referencedNamespace(),
+                key.referencedTable(), key.referencedColumns(), key.onDelete(), key.onUpdate(),
                 key.deferral());
     }
 
@@ -138,9 +162,13 @@ public final class SameSchema {
             same(name + " numbering", wanted.numbering(), found.numbering());
         }
         boolean folded = loosely && (engine == Target.H2 || engine == Target.MARIADB);
-        same(name + " generated", wanted.generated().map(text -> folded ? "" : plain(text)), found.generated().map(text -> folded ? "" : plain(text)));
-        same(name + " details", loosely ? List.of(wanted.details().virtual(), wanted.details().onUpdate().map(this::plain)) : wanted.details(),
-                loosely ? List.of(found.details().virtual(), found.details().onUpdate().map(this::plain)) : found.details());
+        same(name + " generated", wanted.generated().map(text -> folded ? "" : plain(text)),
+                found.generated().map(text -> folded ? "" : plain(text)));
+        same(name + " details",
+                loosely ? List.of(wanted.details().virtual(), wanted.details().onUpdate().map(this::plain))
+                        : wanted.details(),
+                loosely ? List.of(found.details().virtual(), found.details().onUpdate().map(this::plain))
+                        : found.details());
         if (commented()) {
             same(name + " comment", wanted.comment(), found.comment());
         }
@@ -154,6 +182,7 @@ public final class SameSchema {
         if (engine == Target.MARIADB && bare.matches("'[0-9.]+'|true|false")) {
             return bare.replace("'", "").replace("true", "1").replace("false", "0");
         }
-        return bare.startsWith("'") ? bare : bare.toLowerCase(Locale.ROOT).replaceAll("[()\\s`\"]", "").replace("curdate", "current_date").replace("curtime", "current_time");
+        return bare.startsWith("'") ? bare : bare.toLowerCase(Locale.ROOT).replaceAll("[()\\s`\"]", "")
+                .replace("curdate", "current_date").replace("curtime", "current_time");
     }
 }

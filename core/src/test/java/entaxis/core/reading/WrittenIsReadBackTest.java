@@ -23,13 +23,17 @@ class WrittenIsReadBackTest {
         Dialect dialect = Dialect.of(engine);
         for (int seed = 0; seed < 300; seed++) {
             Schema derived = Derivation.of(RandomDesigns.design(seed, 3 + seed % 12)).schema();
-            Schema schema = new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
+            Schema schema = new Schema(derived.types(),
+                    derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
             AdaptedSchema fitted = DialectAdapter.fit(schema, dialect);
-            assertThat(SameSchema.exactly(fitted.schema(), DialectAdapter.fit(fitted.schema(), dialect).schema(), engine)).as("fitting twice, %s %d", engine, seed).isEmpty();
+            assertThat(
+                    SameSchema.exactly(fitted.schema(), DialectAdapter.fit(fitted.schema(), dialect).schema(), engine))
+                    .as("fitting twice, %s %d", engine, seed).isEmpty();
             String script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(schema, "random").text();
             Reading reading = ScriptReader.read(script, engine);
             assertThat(reading.notUnderstood()).as("%s %d\n%s", engine, seed, script).isEmpty();
-            assertThat(SameSchema.exactly(fitted.schema(), reading.schema(), engine)).as("%s %d\n%s", engine, seed, script).isEmpty();
+            assertThat(SameSchema.exactly(fitted.schema(), reading.schema(), engine))
+                    .as("%s %d\n%s", engine, seed, script).isEmpty();
         }
     }
 }

@@ -22,7 +22,8 @@ class DecisionsTest {
     }
 
     private static Difference difference(String key) {
-        return Comparison.of(HAVE, WANT, POSTGRESQL, RenameMap.NONE).differences().stream().filter(one -> one.key().equals(key)).findFirst().orElseThrow();
+        return Comparison.of(HAVE, WANT, POSTGRESQL, RenameMap.NONE).differences().stream()
+                .filter(one -> one.key().equals(key)).findFirst().orElseThrow();
     }
 
     private static Decisions decisions(Optional<Schema> agreed, Map<String, Answer> said, Set<String> meant) {
@@ -44,9 +45,14 @@ class DecisionsTest {
         Difference drop = difference("COLUMN|t|note|PRESENCE");
         assertThat(drop.risk()).isEqualTo(Risk.LOSES_DATA);
         assertThat(decisions(Optional.of(AGREED), Map.of(), Set.of()).takesWanted(drop)).isFalse();
-        assertThat(decisions(Optional.of(AGREED), Map.of(drop.key(), Answer.WANTED), Set.of()).takesWanted(drop)).isFalse();
-        assertThat(decisions(Optional.of(AGREED), Map.of(drop.key(), Answer.WANTED), Set.of(drop.key())).takesWanted(drop)).isTrue();
-        assertThat(decisions(Optional.of(AGREED), Map.of(drop.key(), Answer.KEEP), Set.of(drop.key())).takesWanted(drop)).isFalse();
+        assertThat(decisions(Optional.of(AGREED), Map.of(drop.key(), Answer.WANTED), Set.of()).takesWanted(drop))
+                .isFalse();
+        assertThat(
+                decisions(Optional.of(AGREED), Map.of(drop.key(), Answer.WANTED), Set.of(drop.key())).takesWanted(drop))
+                .isTrue();
+        assertThat(
+                decisions(Optional.of(AGREED), Map.of(drop.key(), Answer.KEEP), Set.of(drop.key())).takesWanted(drop))
+                .isFalse();
     }
 
     @Test

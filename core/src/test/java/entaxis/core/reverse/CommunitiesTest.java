@@ -8,12 +8,15 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /**
- * The groups of a graph. W. W. Zachary, “An Information Flow Model for Conflict and Fission in Small Groups”, Journal of Anthropological Research 33, 1977: the club of 34 members and 78 ties
- * (ties from memory). Blondel et al. 2008, table 1, give 0.42 as the modularity that the method finds in it.
+ * The groups of a graph. W. W. Zachary, “An Information Flow Model for Conflict and Fission in Small Groups”, Journal
+ * of Anthropological Research 33, 1977: the club of 34 members and 78 ties (ties from memory). Blondel et al. 2008,
+ * table 1, give 0.42 as the modularity that the method finds in it.
  */
 class CommunitiesTest {
-    private static final int[][] CLUB = {{2, 1}, {3, 1, 2}, {4, 1, 2, 3}, {5, 1}, {6, 1}, {7, 1, 5, 6}, {8, 1, 2, 3, 4}, {9, 1, 3}, {10, 3}, {11, 1, 5, 6}, {12, 1}, {13, 1, 4}, {14, 1, 2, 3, 4}, {17, 6, 7},
-            {18, 1, 2}, {20, 1, 2}, {22, 1, 2}, {26, 24, 25}, {28, 3, 24, 25}, {29, 3}, {30, 24, 27}, {31, 2, 9}, {32, 1, 25, 26, 29}, {33, 3, 9, 15, 16, 19, 21, 23, 24, 30, 31, 32},
+    private static final int[][] CLUB = {{2, 1}, {3, 1, 2}, {4, 1, 2, 3}, {5, 1}, {6, 1}, {7, 1, 5, 6}, {8, 1, 2, 3, 4},
+            {9, 1, 3}, {10, 3}, {11, 1, 5, 6}, {12, 1}, {13, 1, 4}, {14, 1, 2, 3, 4}, {17, 6, 7},
+            {18, 1, 2}, {20, 1, 2}, {22, 1, 2}, {26, 24, 25}, {28, 3, 24, 25}, {29, 3}, {30, 24, 27}, {31, 2, 9},
+            {32, 1, 25, 26, 29}, {33, 3, 9, 15, 16, 19, 21, 23, 24, 30, 31, 32},
             {34, 9, 10, 14, 15, 16, 19, 20, 21, 23, 24, 27, 28, 29, 30, 31, 32, 33}};
 
     private static Communities club() {

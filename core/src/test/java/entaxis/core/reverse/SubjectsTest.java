@@ -30,7 +30,8 @@ class SubjectsTest {
             CREATE TABLE reading (room_no int REFERENCES room, at timestamp, PRIMARY KEY (room_no, at));
             CREATE TABLE alarm (alarm_no int PRIMARY KEY, room_no int REFERENCES room);
             CREATE TABLE taxon (taxon_no int PRIMARY KEY, parent int REFERENCES taxon);
-            CREATE TABLE accession (accession_no int PRIMARY KEY, taxon_no int REFERENCES taxon, tray_no int REFERENCES tray);
+            CREATE TABLE accession (accession_no int PRIMARY KEY, taxon_no int REFERENCES taxon, tray_no int \
+            REFERENCES tray);
             CREATE TABLE synonym (taxon_no int REFERENCES taxon, name varchar(60), PRIMARY KEY (taxon_no, name));
             CREATE TABLE picture (picture_no int PRIMARY KEY, taxon_no int REFERENCES taxon);
             CREATE TABLE germination (accession_no int REFERENCES accession, run int, PRIMARY KEY (accession_no, run));
@@ -41,22 +42,30 @@ class SubjectsTest {
     private static Design lifted(String script) {
         AtomicInteger count = new AtomicInteger();
         Fresh fresh = kind -> kind + Integer.toString(count.incrementAndGet(), 36);
-        return ReverseEngineering.lift(IsoNormalizer.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL)), new DesignProperties("Vault", Target.POSTGRESQL, "Vault", ""),
+        return ReverseEngineering.lift(
+                IsoNormalizer.of(ScriptReader.read(script, Target.POSTGRESQL).schema(), Dialect.of(Target.POSTGRESQL)),
+                new DesignProperties("Vault", Target.POSTGRESQL, "Vault", ""),
                 new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(), fresh).design();
     }
 
     private static List<String> names(Design design, Subject subject) {
-        return subject.entities().stream().map(entity -> design.entities().get(entity).name().toLowerCase(java.util.Locale.ROOT).replace(' ', '_')).toList();
+        return subject.entities().stream().map(
+                entity -> design.entities().get(entity).name().toLowerCase(java.util.Locale.ROOT).replace(' ', '_'))
+                .toList();
     }
 
     @Test
     void aSubjectIsWhatRefersToEachOtherAndIsNamedAfterItsHub() {
         Design design = lifted(VAULT);
         List<Subject> subjects = Subjects.of(design);
-        assertThat(subjects).extracting(subject -> subject.name().toLowerCase(java.util.Locale.ROOT)).containsExactly("room", "accession", "taxon", "without references");
-        assertThat(subjects).anySatisfy(subject -> assertThat(names(design, subject)).contains("room", "rack", "reading", "alarm"));
-        assertThat(subjects).anySatisfy(subject -> assertThat(names(design, subject)).containsExactly("taxon", "synonym", "picture"));
-        assertThat(subjects).anySatisfy(subject -> assertThat(names(design, subject)).containsExactly("tray", "accession", "germination"));
+        assertThat(subjects).extracting(subject -> subject.name().toLowerCase(java.util.Locale.ROOT))
+                .containsExactly("room", "accession", "taxon", "without references");
+        assertThat(subjects)
+                .anySatisfy(subject -> assertThat(names(design, subject)).contains("room", "rack", "reading", "alarm"));
+        assertThat(subjects).anySatisfy(
+                subject -> assertThat(names(design, subject)).containsExactly("taxon", "synonym", "picture"));
+        assertThat(subjects).anySatisfy(
+                subject -> assertThat(names(design, subject)).containsExactly("tray", "accession", "germination"));
         assertThat(names(design, subjects.getLast())).containsExactly("audit_line", "setting");
     }
 
@@ -77,7 +86,8 @@ class SubjectsTest {
         for (int seed = 0; seed < 40; seed++) {
             Design design = RandomDesigns.design(seed, 5 + seed * 5);
             List<EntityId> all = Subjects.of(design).stream().flatMap(subject -> subject.entities().stream()).toList();
-            assertThat(all).doesNotHaveDuplicates().containsExactlyInAnyOrderElementsOf(design.entities().stream().map(entity -> entity.id()).toList());
+            assertThat(all).doesNotHaveDuplicates().containsExactlyInAnyOrderElementsOf(
+                    design.entities().stream().map(entity -> entity.id()).toList());
         }
     }
 }

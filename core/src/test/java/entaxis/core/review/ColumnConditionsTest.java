@@ -32,16 +32,21 @@ class ColumnConditionsTest {
         for (int i = 0; i < DESIGNS; i++) {
             boolean required = random.nextBoolean();
             boolean tenths = random.nextInt(3) == 0;
-            String check = Stream.generate(() -> comparison(random)).limit(1 + random.nextInt(4)).reduce((a, b) -> "(" + a + (random.nextBoolean() ? " and " : " or ") + b + ")").orElseThrow();
-            Design design = new Small().entity("Jar", "jar_no integer primary key", "x " + (tenths ? "numeric(2,1)" : "tinyint") + (required ? " not null" : "") + " check (" + check + ")").design();
+            String check = Stream.generate(() -> comparison(random)).limit(1 + random.nextInt(4))
+                    .reduce((a, b) -> "(" + a + (random.nextBoolean() ? " and " : " or ") + b + ")").orElseThrow();
+            Design design =
+                    new Small().entity("Jar", "jar_no integer primary key", "x " + (tenths ? "numeric(2,1)" : "tinyint")
+                            + (required ? " not null" : "") + " check (" + check + ")").design();
             Reviewed of = Reviewed.of(design, Derivation.of(design));
             Entity jar = design.entities().list().getFirst();
             Attribute own = jar.attribute(new AttributeId("a2")).orElseThrow();
-            List<Truth> all = values(tenths).map(value -> Condition.read(check).orElseThrow().truth(any -> value)).toList();
+            List<Truth> all =
+                    values(tenths).map(value -> Condition.read(check).orElseThrow().truth(any -> value)).toList();
 
             boolean refusesAll = all.stream().allMatch(Truth.FALSE::equals);
             assertThat(ColumnConditions.of(of, jar, own).neverMet()).as(check).isEqualTo(refusesAll);
-            boolean nullPasses = required || Condition.read(check).orElseThrow().truth(any -> SqlValue.MISSING) != Truth.FALSE;
+            boolean nullPasses =
+                    required || Condition.read(check).orElseThrow().truth(any -> SqlValue.MISSING) != Truth.FALSE;
             boolean passesAll = nullPasses && all.stream().noneMatch(Truth.FALSE::equals);
             assertThat(ColumnConditions.alwaysMet(of, jar, own, check)).as(check).isEqualTo(passesAll);
             never += refusesAll ? 1 : 0;
@@ -53,11 +58,14 @@ class ColumnConditionsTest {
 
     private static Stream<SqlValue> values(boolean tenths) {
         return tenths ? IntStream.rangeClosed(-99, 99).mapToObj(tenth -> new Numeric(BigDecimal.valueOf(tenth, 1)))
-                : IntStream.rangeClosed(Byte.MIN_VALUE, Byte.MAX_VALUE).mapToObj(value -> new Numeric(BigDecimal.valueOf(value)));
+                : IntStream.rangeClosed(Byte.MIN_VALUE, Byte.MAX_VALUE)
+                        .mapToObj(value -> new Numeric(BigDecimal.valueOf(value)));
     }
 
     private static String comparison(Random random) {
-        String constant = List.of("-200", "-128", "-10", "-9.9", "0", "0.05", "1", "1.5", "2", "9.9", "10", "127", "128").get(random.nextInt(13));
+        String constant =
+                List.of("-200", "-128", "-10", "-9.9", "0", "0.05", "1", "1.5", "2", "9.9", "10", "127", "128")
+                        .get(random.nextInt(13));
         return switch (random.nextInt(6)) {
             case 0 -> "x is " + (random.nextBoolean() ? "not " : "") + "null";
             case 1 -> "x in (" + constant + ", 3)";
@@ -69,9 +77,12 @@ class ColumnConditionsTest {
     /** What engines may see differently decides nothing. */
     @Test
     void whatIsNotUnderstoodNeverDecides() {
-        for (String check : List.of("x > 5 and some_function(x) < 3", "length(x) < 0", "x < 'a' and x > 'b'", "x = 'a' and x = 'A'", "x like 'a%' and x like 'b%'",
+        for (String check : List.of("x > 5 and some_function(x) < 3", "length(x) < 0", "x < 'a' and x > 'b'",
+                "x = 'a' and x = 'A'", "x like 'a%' and x like 'b%'",
                 "x = y and x <> y")) {
-            Design design = new Small().entity("Jar", "jar_no integer primary key", "y varchar(9)", "x varchar(9) check (" + check + ")").design();
+            Design design = new Small()
+                    .entity("Jar", "jar_no integer primary key", "y varchar(9)", "x varchar(9) check (" + check + ")")
+                    .design();
             Reviewed of = Reviewed.of(design, Derivation.of(design));
             Entity jar = design.entities().list().getFirst();
             Optional<Attribute> own = jar.attribute(new AttributeId("a3"));

@@ -43,8 +43,10 @@ class GroupRemedyTest {
                 Optional<GroupRemedy> group = GroupRemedy.of(design, rule, Policy.DEFAULT);
                 if (group.isPresent()) {
                     Applied applied = (Applied) Editor.apply(design, group.get().change());
-                    assertThat(review(applied.design()).count(Level.FAULT)).as("%s, seed %d", rule, seed).isLessThanOrEqualTo(before.count(Level.FAULT));
-                    assertThat(((Applied) Editor.apply(applied.design(), applied.inverse())).design()).isEqualTo(design);
+                    assertThat(review(applied.design()).count(Level.FAULT)).as("%s, seed %d", rule, seed)
+                            .isLessThanOrEqualTo(before.count(Level.FAULT));
+                    assertThat(((Applied) Editor.apply(applied.design(), applied.inverse())).design())
+                            .isEqualTo(design);
                     settled += (int) group.get().settled();
                 }
             }
@@ -55,15 +57,18 @@ class GroupRemedyTest {
     @Test
     void aFindingThatIsLivedWithComesBackWhenItsEvidenceChanges() {
         Design design = new Small().entity("Jar", "jar_no integer primary key", "phone bigint").design();
-        Finding found = review(design).findings().stream().filter(finding -> finding.rule().equals("number-for-code")).findFirst().orElseThrow();
-        Design lived = done(design, new Change.Decide(new AcceptedFinding(found.decision(), found.sentence(), found.evidenceMark(), "old switchboard")));
+        Finding found = review(design).findings().stream().filter(finding -> finding.rule().equals("number-for-code"))
+                .findFirst().orElseThrow();
+        Design lived = done(design, new Change.Decide(
+                new AcceptedFinding(found.decision(), found.sentence(), found.evidenceMark(), "old switchboard")));
 
         assertThat(review(lived).findings()).extracting(Finding::rule).doesNotContain("number-for-code");
         assertThat(review(lived).accepted()).extracting(Review.Accepted::reason).containsExactly("old switchboard");
 
         Design changed = done(lived, new Change.AlterAttribute(new EntityId("e1"), new AttributeId("a2"),
                 new AttributeAspect.Type(((Known) TypeReader.read("integer")).type())));
-        Finding back = review(changed).findings().stream().filter(finding -> finding.rule().equals("number-for-code")).findFirst().orElseThrow();
+        Finding back = review(changed).findings().stream().filter(finding -> finding.rule().equals("number-for-code"))
+                .findFirst().orElseThrow();
         assertThat(back.evidence().getFirst()).contains("old switchboard").contains("changed since");
         assertThat(review(done(lived, new Change.Withdraw(found.decision()))).findings()).contains(found);
     }
@@ -76,15 +81,19 @@ class GroupRemedyTest {
         Design off = done(design, new Change.Decide(new RuleLevel(DecisionId.rule("number-for-code"), "")));
         assertThat(review(off).findings()).extracting(Finding::rule).doesNotContain("number-for-code");
         Policy team = new Policy(Map.of("number-for-code", Optional.of(Level.HINT)));
-        assertThat(Review.of(Reviewed.of(graver, Derivation.of(graver)), team).findings().stream().filter(finding -> finding.rule().equals("number-for-code")))
+        assertThat(Review.of(Reviewed.of(graver, Derivation.of(graver)), team).findings().stream()
+                .filter(finding -> finding.rule().equals("number-for-code")))
                 .extracting(Finding::level).isEqualTo(List.of(Level.HINT));
     }
 
     /** A file that somebody wrote by hand cannot bring a decision about something else in. */
     @Test
     void aDecisionIsAboutWhatItSays() {
-        assertThatThrownBy(() -> new RuleLevel(DecisionId.finding("number-for-code", "x"), "fault")).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new RuleLevel(DecisionId.rule("number-for-code"), "grave")).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new AcceptedFinding(DecisionId.rule("number-for-code"), "", "", "")).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new RuleLevel(DecisionId.finding("number-for-code", "x"), "fault"))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new RuleLevel(DecisionId.rule("number-for-code"), "grave"))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new AcceptedFinding(DecisionId.rule("number-for-code"), "", "", ""))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 }

@@ -46,14 +46,18 @@ class ReviewTest {
         }
     }
 
-    /** On whatever design, a remedy can be carried out, ends its finding, adds no fault, and carrying out remedies comes to an end. */
+    /**
+     * On whatever design, a remedy can be carried out, ends its finding, adds no fault, and carrying out remedies comes
+     * to an end.
+     */
     @Test
     void remediesNeverMakeAnythingWorse() {
         for (int seed = 0; seed < 30; seed++) {
             Design design = RandomDesigns.design(seed, 8);
             for (int step = 0; step < 200; step++) {
                 Review before = Review.of(reviewed(design, Derivation.of(design)), Policy.DEFAULT);
-                Optional<Finding> next = before.findings().stream().filter(finding -> !finding.remedies().isEmpty()).findFirst();
+                Optional<Finding> next =
+                        before.findings().stream().filter(finding -> !finding.remedies().isEmpty()).findFirst();
                 if (next.isEmpty()) {
                     break;
                 }
@@ -63,7 +67,8 @@ class ReviewTest {
                     break;
                 }
                 Review after = Review.of(reviewed(applied.design(), Derivation.of(applied.design())), Policy.DEFAULT);
-                assertThat(after.count(Level.FAULT)).as("seed %d, %s", seed, next.get().sentence()).isLessThanOrEqualTo(before.count(Level.FAULT));
+                assertThat(after.count(Level.FAULT)).as("seed %d, %s", seed, next.get().sentence())
+                        .isLessThanOrEqualTo(before.count(Level.FAULT));
                 design = applied.design();
             }
         }
@@ -74,16 +79,24 @@ class ReviewTest {
         Design design = RandomDesigns.design(3, 8);
         Review usual = Review.of(reviewed(design, Derivation.of(design)), Policy.DEFAULT);
         assertThat(usual.findings()).extracting(Finding::rule).contains("not-agreed", "meaning-missing");
-        Review other = Review.of(reviewed(design, Derivation.of(design)), new Policy(Map.of("not-agreed", Optional.empty(), "meaning-missing", Optional.of(Level.FAULT))));
+        Review other = Review.of(reviewed(design, Derivation.of(design)),
+                new Policy(Map.of("not-agreed", Optional.empty(), "meaning-missing", Optional.of(Level.FAULT))));
         assertThat(other.findings()).extracting(Finding::rule).doesNotContain("not-agreed");
-        assertThat(other.findings()).filteredOn(finding -> finding.rule().equals("meaning-missing")).extracting(Finding::level).containsExactly(Level.FAULT);
+        assertThat(other.findings()).filteredOn(finding -> finding.rule().equals("meaning-missing"))
+                .extracting(Finding::level).containsExactly(Level.FAULT);
     }
 
-    /** Values and types as ISO/IEC 9075-2 has them (4.2 to 4.6); spaces at the end may be cut, digits behind the point may be. */
+    /**
+     * Values and types as ISO/IEC 9075-2 has them (4.2 to 4.6); spaces at the end may be cut, digits behind the point
+     * may be.
+     */
     @ParameterizedTest
-    @CsvSource(nullValues = "-", value = {"varchar(3),abc,true", "varchar(3),abcd,false", "varchar(3),'abc   ',true", "char(2),a,true", "text,anything,true", "smallint,32767,true",
-            "smallint,32768,false", "smallint,-32768,true", "integer,2147483648,false", "bigint,9223372036854775807,true", "integer,1e3,true", "integer,abc,false",
-            "'numeric(4,2)',99.99,true", "'numeric(4,2)',100,false", "'numeric(4,2)',0.001,true", "date,2032-02-29,true", "date,2031-02-29,false",
+    @CsvSource(nullValues = "-", value = {"varchar(3),abc,true", "varchar(3),abcd,false", "varchar(3),'abc   ',true",
+            "char(2),a,true", "text,anything,true", "smallint,32767,true",
+            "smallint,32768,false", "smallint,-32768,true", "integer,2147483648,false",
+            "bigint,9223372036854775807,true", "integer,1e3,true", "integer,abc,false",
+            "'numeric(4,2)',99.99,true", "'numeric(4,2)',100,false", "'numeric(4,2)',0.001,true",
+            "date,2032-02-29,true", "date,2031-02-29,false",
             "boolean,true,true", "boolean,perhaps,false", "double precision,1.5e300,true", "double precision,x,false"})
     void valuesFitTypes(String type, String value, boolean fits) {
         Design design = RandomDesigns.design(1, 2);

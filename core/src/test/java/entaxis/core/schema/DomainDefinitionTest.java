@@ -9,17 +9,20 @@ import org.junit.jupiter.api.Test;
 
 class DomainDefinitionTest {
     private static final CheckRule POSITIVE = new CheckRule("positive", "VALUE > 0");
-    private static final DomainDefinition FREE = new DomainDefinition("weight", SqlType.integer(), Optional.empty(), Optional.empty(), "");
+    private static final DomainDefinition FREE =
+            new DomainDefinition("weight", SqlType.integer(), Optional.empty(), Optional.empty(), "");
 
     @Test
     void refusingNullIsARuleLikeAnyOther() {
         assertThat(FREE.withRequired(true).check()).contains(new CheckRule("", "VALUE IS NOT NULL"));
-        assertThat(FREE.withRule(Optional.of(POSITIVE)).withRequired(true).check()).contains(new CheckRule("positive", "(VALUE > 0) AND (VALUE IS NOT NULL)"));
+        assertThat(FREE.withRule(Optional.of(POSITIVE)).withRequired(true).check())
+                .contains(new CheckRule("positive", "(VALUE > 0) AND (VALUE IS NOT NULL)"));
     }
 
     @Test
     void theRuleBesideItStaysAsItIs() {
-        for (DomainDefinition domain : new DomainDefinition[] {FREE, FREE.withRule(Optional.of(POSITIVE)), FREE.withDefault(Optional.of("5"))}) {
+        for (DomainDefinition domain : new DomainDefinition[] {FREE, FREE.withRule(Optional.of(POSITIVE)),
+                FREE.withDefault(Optional.of("5"))}) {
             assertThat(domain.required()).isFalse();
             assertThat(domain.withRequired(true).required()).isTrue();
             assertThat(domain.withRequired(true).rule()).isEqualTo(domain.check());

@@ -29,7 +29,10 @@ class SentenceReaderTest {
 
     @Test
     void twoDirectionsBecomeOneRelationship() {
-        SentenceReader.Reading reading = SentenceReader.read("each collector takes part in zero or more collecting trips / each collecting trip is made by one or more collectors", KNOWN);
+        SentenceReader.Reading reading = SentenceReader.read(
+                "each collector takes part in zero or more collecting trips / each collecting trip is made by one or "
+                        + "more collectors",
+                KNOWN);
         assertThat(reading.pairs()).hasSize(1);
         SentenceReader.Pair pair = reading.pairs().getFirst();
         assertThat(pair.said().verb()).isEqualTo("takes part in");
@@ -47,7 +50,8 @@ class SentenceReaderTest {
 
     @Test
     void manyAtATimeAndWhatIsNotUnderstoodIsMarked() {
-        SentenceReader.Reading reading = SentenceReader.read("Each site has one or more DNA samples.\nSites are nice.\nEach collector has samples.", KNOWN);
+        SentenceReader.Reading reading = SentenceReader
+                .read("Each site has one or more DNA samples.\nSites are nice.\nEach collector has samples.", KNOWN);
         assertThat(reading.faults()).extracting(SentenceReader.NotUnderstood::line).containsExactly(2, 3);
         assertThat(reading.faults().getFirst().column()).isEqualTo(1);
         assertThat(reading.faults().getLast().message()).startsWith("How many is missing");
@@ -62,9 +66,11 @@ class SentenceReaderTest {
             for (Relationship relationship : design.relationships()) {
                 boolean plain = names.stream().allMatch(name -> name.matches("[A-Za-z0-9 ]+"));
                 if (plain) {
-                    SentenceReader.Reading reading = SentenceReader.read(Sentence.of(design, relationship, Side.FIRST).text(), names);
+                    SentenceReader.Reading reading =
+                            SentenceReader.read(Sentence.of(design, relationship, Side.FIRST).text(), names);
                     assertThat(reading.faults()).isEmpty();
-                    assertThat(reading.pairs().getFirst().said().cardinality()).isEqualTo(relationship.second().cardinality());
+                    assertThat(reading.pairs().getFirst().said().cardinality())
+                            .isEqualTo(relationship.second().cardinality());
                     assertThat(reading.pairs().getFirst().said().verb()).isEqualTo(relationship.first().verb());
                 }
             }
@@ -75,20 +81,25 @@ class SentenceReaderTest {
     void sentencesMakeEntitiesAndRelationshipsAtOnce() {
         Design empty = new Small().design();
         int[] next = {0};
-        Change change = NewRelationships.of(empty, SentenceReader.read("Each vault holds one or more shelves. Each shelf stands in exactly one vault. Each shelf has zero or more slots.",
+        Change change = NewRelationships.of(empty, SentenceReader.read(
+                "Each vault holds one or more shelves. Each shelf stands in exactly one vault. Each shelf has zero or "
+                        + "more slots.",
                 List.of()).pairs(), empty.sheet(), kind -> kind + "new" + ++next[0]);
         Design made = ((Applied) Editor.apply(empty, change)).design();
         assertThat(made.entities()).extracting(Entity::name).containsExactly("Vault", "Shelf", "Slot");
-        assertThat(made.relationships().stream().map(relationship -> Sentence.of(made, relationship, Side.SECOND).text()))
+        assertThat(
+                made.relationships().stream().map(relationship -> Sentence.of(made, relationship, Side.SECOND).text()))
                 .containsExactly("Each shelf stands in exactly one vault.", "Each slot belongs to exactly one shelf.");
     }
 
     @ParameterizedTest
-    @CsvSource({"exactly one,1,1", "one and only one,1,1", "zero or one,0,1", "at most one,0,1", "one or more,1,0", "zero or more,0,0", "2 to 5,2,5", "exactly three,3,3", "2 or more,2,0",
+    @CsvSource({"exactly one,1,1", "one and only one,1,1", "zero or one,0,1", "at most one,0,1", "one or more,1,0",
+            "zero or more,0,0", "2 to 5,2,5", "exactly three,3,3", "2 or more,2,0",
         "at least two,2,0", "at most 4,0,4", "between 2 and 3,2,3"})
     void numbersAsPeopleSayThem(String words, int min, int max) {
         assertThat(Counts.read(words)).contains(new Cardinality(min, max == 0 ? Cardinality.MANY : max));
-        assertThat(Counts.read(Sentence.words(new Cardinality(min, max == 0 ? Cardinality.MANY : max)))).contains(new Cardinality(min, max == 0 ? Cardinality.MANY : max));
+        assertThat(Counts.read(Sentence.words(new Cardinality(min, max == 0 ? Cardinality.MANY : max))))
+                .contains(new Cardinality(min, max == 0 ? Cardinality.MANY : max));
     }
 
     @ParameterizedTest

@@ -14,11 +14,15 @@ class SentenceTest {
 
     @Test
     void aRelationshipIsReadFromBothEnds() {
-        Small small = new Small().entity("Accession", "accession_no char(9) primary key").entity("DNA sample", "no integer primary key")
-                .relate("Accession", "is kept as", Cardinality.EXACTLY_ONE, "DNA sample", "stems from", Cardinality.ZERO_OR_MORE, false);
+        Small small = new Small().entity("Accession", "accession_no char(9) primary key")
+                .entity("DNA sample", "no integer primary key")
+                .relate("Accession", "is kept as", Cardinality.EXACTLY_ONE, "DNA sample", "stems from",
+                        Cardinality.ZERO_OR_MORE, false);
         var relationship = small.design().relationships().list().getFirst();
-        assertThat(Sentence.of(small.design(), relationship, Side.FIRST).text()).isEqualTo("Each accession is kept as zero or more DNA samples.");
-        assertThat(Sentence.of(small.design(), relationship, Side.SECOND).text()).isEqualTo("Each DNA sample stems from exactly one accession.");
+        assertThat(Sentence.of(small.design(), relationship, Side.FIRST).text())
+                .isEqualTo("Each accession is kept as zero or more DNA samples.");
+        assertThat(Sentence.of(small.design(), relationship, Side.SECOND).text())
+                .isEqualTo("Each DNA sample stems from exactly one accession.");
     }
 
     /** Relationship ends are one of these four: common practice. */
@@ -33,7 +37,8 @@ class SentenceTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"slot,slots", "taxon,taxa", "family,families", "day,days", "box,boxes", "germination test,germination tests", "request line,request lines", "shelf,shelves",
+    @CsvSource({"slot,slots", "taxon,taxa", "family,families", "day,days", "box,boxes",
+            "germination test,germination tests", "request line,request lines", "shelf,shelves",
         "bus,buses", "match,matches", "species,species", "漢字,漢字", "x9,x9"})
     void plurals(String one, String many) {
         assertThat(Words.plural(one)).isEqualTo(many);

@@ -29,9 +29,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 
-/** Small designs for tests, built by edits; entities are found by name, relationships are numbered r1, r2 as they come. */
+/**
+ * Small designs for tests, built by edits; entities are found by name, relationships are numbered r1, r2 as they come.
+ */
 public final class Small {
-    private Design design = Design.empty(new DesignProperties("Small", Target.POSTGRESQL, "", ""), new Sheet(new SheetId("p1"), "Sheet 1", Paper.DEFAULT, Map.of()));
+    private Design design = Design.empty(new DesignProperties("Small", Target.POSTGRESQL, "", ""),
+            new Sheet(new SheetId("p1"), "Sheet 1", Paper.DEFAULT, Map.of()));
     private int entities;
     private int attributes;
     private int relationships;
@@ -46,19 +49,24 @@ public final class Small {
         done(new Change.AddEntity(entity, new SheetId("p1"), new Place(entities * 300, 0)));
         for (String line : lines) {
             var read = ((Understood) AttributeLineReader.readAll(line, design::typeNamed).getFirst()).line();
-            done(new Change.AddAttributes(entity.id(), List.of(new Change.NewAttribute(read.attribute(new AttributeId("a" + ++attributes)), read.primaryKey(), read.unique()))));
+            done(new Change.AddAttributes(entity.id(),
+                    List.of(new Change.NewAttribute(read.attribute(new AttributeId("a" + ++attributes)),
+                            read.primaryKey(), read.unique()))));
         }
         return this;
     }
 
     /** Adds a relationship. */
-    public Small relate(String first, String verb, Cardinality ofFirst, String second, String back, Cardinality ofSecond, boolean identifying) {
+    public Small relate(String first, String verb, Cardinality ofFirst, String second, String back,
+            Cardinality ofSecond, boolean identifying) {
         return relate(first, verb, ofFirst, "", second, back, ofSecond, identifying);
     }
 
     /** Adds a relationship in which the first entity plays a role. */
-    public Small relate(String first, String verb, Cardinality ofFirst, String role, String second, String back, Cardinality ofSecond, boolean identifying) {
-        return done(new Change.AddRelationship(Relationship.between(new RelationshipId("r" + ++relationships), End.of(id(first), ofFirst, verb).role(role),
+    public Small relate(String first, String verb, Cardinality ofFirst, String role, String second, String back,
+            Cardinality ofSecond, boolean identifying) {
+        return done(new Change.AddRelationship(Relationship.between(new RelationshipId("r" + ++relationships),
+                End.of(id(first), ofFirst, verb).role(role),
                 End.of(id(second), ofSecond, back)), identifying));
     }
 
@@ -75,7 +83,8 @@ public final class Small {
     public String refusal(Change change) {
         Outcome outcome = Editor.apply(design, change);
         if (outcome instanceof Refused(List<Problem> problems)) {
-            return problems.stream().map(problem -> problem.field() + ": " + problem.message()).collect(Collectors.joining("\n"));
+            return problems.stream().map(problem -> problem.field() + ": " + problem.message())
+                    .collect(Collectors.joining("\n"));
         }
         throw new AssertionError("not refused");
     }
@@ -92,7 +101,8 @@ public final class Small {
 
     /** The identity of an attribute of an entity. */
     public AttributeId attribute(String entity, String name) {
-        return find(entity).attributes().stream().filter(attribute -> attribute.name().equals(name)).findFirst().orElseThrow().id();
+        return find(entity).attributes().stream().filter(attribute -> attribute.name().equals(name)).findFirst()
+                .orElseThrow().id();
     }
 
     /** A derived table. */
@@ -107,6 +117,7 @@ public final class Small {
     }
 
     private static String brief(Table table, Column column) {
-        return (table.keyColumns().contains(column.name()) ? "*" : column.required() ? "!" : "") + column.name() + " " + column.type().text();
+        return (table.keyColumns().contains(column.name()) ? "*" : column.required() ? "!" : "") + column.name() + " "
+                + column.type().text();
     }
 }

@@ -33,7 +33,9 @@ class AttributeLineReaderTest {
 
     @Test
     void clausesInAnyOrder() {
-        AttributeLine line = line("viability numeric(4,1) check (viability between 0 and 100) default round(50.5, 0) unique not null,  -- percent");
+        AttributeLine line = line(
+                "viability numeric(4,1) check (viability between 0 and 100) default round(50.5, 0) unique not null,  "
+                        + "-- percent");
         assertThat(line.check()).contains("viability between 0 and 100");
         assertThat(line.defaultValue()).contains("round(50.5, 0)");
         assertThat(line.unique()).isTrue();
@@ -72,9 +74,12 @@ class AttributeLineReaderTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "12abc integer | 1 | begins with the attribute's name", "a varchr(3) | 3 | did you mean varchar?", "a integer nut null | 11 | is not understood here",
-        "a integer default | 11 | is followed by a value", "a integer check | 11 | condition in brackets", "a integer check (x | 11 | condition in brackets", "a integer check () | 11 | condition in brackets",
-        "a integer references b | 11 | draw a relationship", "`a text default 'x` | 8 | is followed by a value", "a text default (1; drop table b) | 8 | is followed by a value",
+            "12abc integer | 1 | begins with the attribute's name", "a varchr(3) | 3 | did you mean varchar?",
+            "a integer nut null | 11 | is not understood here",
+            "a integer default | 11 | is followed by a value", "a integer check | 11 | condition in brackets",
+            "a integer check (x | 11 | condition in brackets", "a integer check () | 11 | condition in brackets",
+            "a integer references b | 11 | draw a relationship", "`a text default 'x` | 8 | is followed by a value",
+            "a text default (1; drop table b) | 8 | is followed by a value",
         "`\"a text` | 1 | quote is not closed", "a integer default 1) | 11 | is followed by a value"})
     void saysWhereAndWhat(String text, int column, String message) {
         assertThat(AttributeLineReader.read(text.replace("`", ""))).isInstanceOfSatisfying(Fault.class, fault -> {
@@ -85,10 +90,12 @@ class AttributeLineReaderTest {
 
     @Test
     void expressionsThatCouldEndTheirStatementAreRefused() {
-        for (String text : new String[] {"1; drop table a", "1) check (1", "'open", "(1", "1 -- rest", "/* x", "\"open"}) {
+        for (String text : new String[] {"1; drop table a", "1) check (1", "'open", "(1", "1 -- rest", "/* x",
+                "\"open"}) {
             assertThat(AttributeLineReader.expressionFault(text)).as(text).isPresent();
         }
-        for (String text : new String[] {"", "0", "'it''s'", "current_timestamp", "a in (1, (2))", "upper(name) <> ';'"}) {
+        for (String text : new String[] {"", "0", "'it''s'", "current_timestamp", "a in (1, (2))",
+                "upper(name) <> ';'"}) {
             assertThat(AttributeLineReader.expressionFault(text)).as(text).isEqualTo(Optional.empty());
         }
     }

@@ -26,7 +26,8 @@ class LineCompletionTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "seeds", "seeds integer check (se", "seeds integer -- co", "seeds text default 'a", "seeds text default ", "(", "\n"})
+    @ValueSource(strings = {"", "seeds", "seeds integer check (se", "seeds integer -- co", "seeds text default 'a",
+            "seeds text default ", "(", "\n"})
     void nothingWhereAnythingMayStand(String text) {
         assertThat(options(text)).isEmpty();
     }

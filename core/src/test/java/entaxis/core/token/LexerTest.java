@@ -11,12 +11,14 @@ import org.junit.jupiter.api.Test;
 class LexerTest {
 
     private static String kinds(String sql) {
-        return Lexer.tokens(sql).stream().filter(token -> token.kind() != Kind.SPACE).map(token -> token.kind() + ":" + token.text()).collect(Collectors.joining(" "));
+        return Lexer.tokens(sql).stream().filter(token -> token.kind() != Kind.SPACE)
+                .map(token -> token.kind() + ":" + token.text()).collect(Collectors.joining(" "));
     }
 
     @Test
     void tellsTokensApart() {
-        assertThat(kinds("a1 \"b \"\"c\" 'it''s' 12.5 <= -- end")).isEqualTo("WORD:a1 QUOTED_NAME:\"b \"\"c\" STRING:'it''s' NUMBER:12.5 SYMBOL:< SYMBOL:= COMMENT:-- end");
+        assertThat(kinds("a1 \"b \"\"c\" 'it''s' 12.5 <= -- end")).isEqualTo(
+                "WORD:a1 QUOTED_NAME:\"b \"\"c\" STRING:'it''s' NUMBER:12.5 SYMBOL:< SYMBOL:= COMMENT:-- end");
         assertThat(kinds("/* a\nb */x")).isEqualTo("COMMENT:/* a\nb */ WORD:x");
         assertThat(kinds("größe 漢字")).isEqualTo("WORD:größe WORD:漢字");
     }
@@ -38,7 +40,8 @@ class LexerTest {
         Random random = new Random(1);
         String alphabet = "ab1 '\"-/*\n().,;😀ñ\u0301";
         for (int i = 0; i < 5000; i++) {
-            String text = random.ints(random.nextInt(30), 0, alphabet.length()).mapToObj(at -> String.valueOf(alphabet.charAt(at))).collect(Collectors.joining());
+            String text = random.ints(random.nextInt(30), 0, alphabet.length())
+                    .mapToObj(at -> String.valueOf(alphabet.charAt(at))).collect(Collectors.joining());
             assertThat(Lexer.tokens(text).stream().map(Token::text).collect(Collectors.joining())).isEqualTo(text);
         }
     }

@@ -53,29 +53,41 @@ class DesignUpdateTest {
     }
 
     private Design lifted(String script) {
-        return ReverseEngineering.lift(IsoNormalizer.of(read(script), POSTGRESQL), new DesignProperties("Vault", Target.POSTGRESQL, "", ""), new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(), this::id).design();
+        return ReverseEngineering.lift(IsoNormalizer.of(read(script), POSTGRESQL),
+                new DesignProperties("Vault", Target.POSTGRESQL, "", ""),
+                new Sheet(new SheetId("p1"), "Sheet", Paper.DEFAULT, Map.of()), Set.of(), this::id).design();
     }
 
     private Updated updated(Design design, Schema database, RenameMap pairing) {
         Schema want = EngineSchema.ofDesign(Derivation.of(design).schema(), POSTGRESQL);
         List<Difference> differences = Comparison.of(database, want, POSTGRESQL, pairing).differences();
-        return DesignUpdate.of(design, Derivation.of(design), SchemaRenaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, differences, WORDS, this::id);
+        return DesignUpdate.of(design, Derivation.of(design), SchemaRenaming.apply(database, pairing, POSTGRESQL),
+                POSTGRESQL, differences, WORDS, this::id);
     }
 
     private List<Difference> left(Design design, Schema database) {
-        return Comparison.of(database, EngineSchema.ofDesign(Derivation.of(design).schema(), POSTGRESQL), POSTGRESQL, RenameMap.NONE).differences();
+        return Comparison.of(database, EngineSchema.ofDesign(Derivation.of(design).schema(), POSTGRESQL), POSTGRESQL,
+                RenameMap.NONE).differences();
     }
 
     @Test
     void columnsKeysAndReferencesAreTakenOver() {
-        Design design = lifted("create table taxon (id int primary key, name varchar(40) not null); create table accession (id int primary key, taxon_id int not null references taxon, note text);");
-        Schema database = read("create table taxon (id bigint primary key, name varchar(80), rank varchar(10) default 'species', constraint uq_taxon_1 unique (name));"
-                + "create table accession (id int primary key, taxon_id bigint references taxon, weight numeric(9,2) check (weight > 0));"
-                + "create table germination (accession_id int references accession, no int, day date not null, primary key (accession_id, no)); create index ix_day on germination (day);");
+        Design design = lifted(
+                "create table taxon (id int primary key, name varchar(40) not null); create table accession (id int "
+                        + "primary key, taxon_id int not null references taxon, note text);");
+        Schema database = read(
+                "create table taxon (id bigint primary key, name varchar(80), rank varchar(10) default 'species', "
+                        + "constraint uq_taxon_1 unique (name));"
+                        + "create table accession (id int primary key, taxon_id bigint references taxon, weight "
+                        + "numeric(9,2) check (weight > 0));"
+                        + "create table germination (accession_id int references accession, no int, day date not null, "
+                        + "primary key (accession_id, no)); create index ix_day on germination (day);");
         Updated updated = updated(design, database, RenameMap.NONE);
-        List<Difference> rest = left(updated.design(), database).stream().filter(difference -> difference.aspect() != Aspect.NAME).toList();
+        List<Difference> rest = left(updated.design(), database).stream()
+                .filter(difference -> difference.aspect() != Aspect.NAME).toList();
         assertThat(rest).as("%s", updated.left()).isEmpty();
-        Entity germination = updated.design().entities().stream().filter(entity -> entity.name().equals("Germination")).findFirst().orElseThrow();
+        Entity germination = updated.design().entities().stream().filter(entity -> entity.name().equals("Germination"))
+                .findFirst().orElseThrow();
         assertThat(germination.dependent()).as("the reference is part of its key").isTrue();
         Relationship relationship = updated.design().relationshipsOf(germination.id()).findFirst().orElseThrow();
         assertThat(updated.design().identifying(relationship)).isTrue();
@@ -83,67 +95,102 @@ class DesignUpdateTest {
 
     @Test
     void whatStaysKeepsItsWordsAndPlace() {
-        Design design = lifted("create table taxon (id int primary key, name varchar(40)); create table accession (id int primary key, taxon_id int references taxon);");
+        Design design = lifted(
+                "create table taxon (id int primary key, name varchar(40)); create table accession (id int primary key,"
+                        + " taxon_id int references taxon);");
         Relationship before = design.relationships().stream().findFirst().orElseThrow();
-        Entity taxon = design.entities().stream().filter(entity -> entity.name().equals("Taxon")).findFirst().orElseThrow();
-        Design worded = ((Applied) Editor.apply(design, new Change.AlterRelationship(before.id(), new entaxis.core.change.RelationshipAspect.Verb(entaxis.core.design.Side.FIRST, "names")))).design();
-        Schema database = read("create table taxon (id int primary key, full_name varchar(90)); create table accession (id int primary key, taxon_id int not null references taxon);");
+        Entity taxon =
+                design.entities().stream().filter(entity -> entity.name().equals("Taxon")).findFirst().orElseThrow();
+        Design worded = ((Applied) Editor.apply(design,
+                new Change.AlterRelationship(before.id(),
+                        new entaxis.core.change.RelationshipAspect.Verb(entaxis.core.design.Side.FIRST, "names"))))
+                .design();
+        Schema database = read(
+                "create table taxon (id int primary key, full_name varchar(90)); create table accession (id int "
+                        + "primary key, taxon_id int not null references taxon);");
         Updated updated = updated(worded, database, RenameMap.NONE.withColumn("taxon", "full_name", "name"));
         Entity now = updated.design().entities().find(taxon.id()).orElseThrow();
         assertThat(now.attributes().get(1).name()).isEqualTo("full_name");
         assertThat(now.attributes().get(1).id()).isEqualTo(taxon.attributes().get(1).id());
         assertThat(updated.design().relationships().find(before.id()).orElseThrow().first().verb()).isEqualTo("names");
-        assertThat(left(updated.design(), database).stream().filter(difference -> difference.part() != SchemaPart.FOREIGN_KEY && difference.part() != SchemaPart.PRIMARY_KEY)).isEmpty();
+        assertThat(left(updated.design(), database).stream()
+                .filter(difference -> difference.part() != SchemaPart.FOREIGN_KEY
+                        && difference.part() != SchemaPart.PRIMARY_KEY))
+                .isEmpty();
         Change once = Patch.between(worded, updated.design());
         Applied applied = (Applied) Editor.apply(worded, once);
         assertThat(applied.design()).isEqualTo(updated.design());
-        assertThat(((Applied) Editor.apply(applied.design(), applied.inverse())).design()).as("one undo takes all back").isEqualTo(worded);
+        assertThat(((Applied) Editor.apply(applied.design(), applied.inverse())).design()).as("one undo takes all back")
+                .isEqualTo(worded);
     }
 
     @Test
     void columnsThatTheDatabasePutIntoATableOfTheirOwnKeepTheirMeanings() {
-        Design design = lifted("create table accession (accession_no int primary key, dried_on date, moisture numeric(4,1)); comment on column accession.moisture is 'percent of the weight';");
+        Design design = lifted(
+                "create table accession (accession_no int primary key, dried_on date, moisture numeric(4,1)); comment "
+                        + "on column accession.moisture is 'percent of the weight';");
         Schema database = read("create table accession (accession_no int primary key);"
-                + "create table drying (accession_no int primary key references accession, dried_on date, moisture numeric(4,1));");
+                + "create table drying (accession_no int primary key references accession, dried_on date, moisture "
+                + "numeric(4,1));");
         Schema want = EngineSchema.ofDesign(Derivation.of(design).schema(), POSTGRESQL);
         List<MergedTable> split = SplitFinder.joined(database, want, POSTGRESQL);
         assertThat(split).extracting(MergedTable::was).containsExactly("drying: dried_on, moisture");
         List<Difference> all = Comparison.of(database, want, POSTGRESQL, RenameMap.NONE).differences();
-        Updated updated = DesignUpdate.of(design, Derivation.of(design), database, POSTGRESQL, all, WORDS, this::id, split);
-        Entity drying = updated.design().entities().stream().filter(entity -> entity.name().equals("Drying")).findFirst().orElseThrow();
-        assertThat(drying.attributes()).filteredOn(attribute -> attribute.name().equals("moisture")).extracting(entaxis.core.design.Attribute::meaning).containsExactly("percent of the weight");
+        Updated updated =
+                DesignUpdate.of(design, Derivation.of(design), database, POSTGRESQL, all, WORDS, this::id, split);
+        Entity drying = updated.design().entities().stream().filter(entity -> entity.name().equals("Drying"))
+                .findFirst().orElseThrow();
+        assertThat(drying.attributes()).filteredOn(attribute -> attribute.name().equals("moisture"))
+                .extracting(entaxis.core.design.Attribute::meaning).containsExactly("percent of the weight");
         Updated unsplit = DesignUpdate.of(design, Derivation.of(design), database, POSTGRESQL, all, WORDS, this::id);
-        assertThat(unsplit.design().entities().stream().flatMap(entity -> entity.attributes().stream())).allMatch(attribute -> attribute.meaning().isEmpty());
+        assertThat(unsplit.design().entities().stream().flatMap(entity -> entity.attributes().stream()))
+                .allMatch(attribute -> attribute.meaning().isEmpty());
     }
 
     /** A table that has several rows for one of the other was not split off. */
     @Test
     void severalRowsForOneAreNoSplit() {
-        Schema database = read("create table accession (accession_no int primary key); create table drying (drying_no int primary key, accession_no int references accession, moisture numeric(4,1));");
+        Schema database = read(
+                "create table accession (accession_no int primary key); create table drying (drying_no int primary key,"
+                        + " accession_no int references accession, moisture numeric(4,1));");
         Schema flat = read("create table accession (accession_no int primary key, moisture numeric(4,1));");
         assertThat(SplitFinder.joined(database, flat, POSTGRESQL)).isEmpty();
-        Schema once = read("create table accession (accession_no int primary key); create table drying (drying_no int primary key, accession_no int unique references accession, moisture numeric(4,1));");
+        Schema once = read(
+                "create table accession (accession_no int primary key); create table drying (drying_no int primary key,"
+                        + " accession_no int unique references accession, moisture numeric(4,1));");
         assertThat(SplitFinder.joined(once, flat, POSTGRESQL)).hasSize(1);
-        Schema elsewhere = read("create schema cold; create table accession (accession_no int primary key); create table cold.drying (drying_no int primary key, accession_no int unique references accession, moisture numeric(4,1));");
+        Schema elsewhere = read(
+                "create schema cold; create table accession (accession_no int primary key); create table cold.drying "
+                        + "(drying_no int primary key, accession_no int unique references accession, moisture "
+                        + "numeric(4,1));");
         assertThat(SplitFinder.joined(elsewhere, flat, POSTGRESQL)).as("a table of another schema").isEmpty();
     }
 
     @Test
     void whatGoesIsTakenAwayAndWhatIsBesideTheTablesIsCarriedAlong() {
-        Design design = lifted("create table taxon (id int primary key, name varchar(40)); create table note (id int primary key, taxon_id int references taxon);");
-        Schema database = read("create table taxon (id int primary key); create view v as select id from taxon; create sequence s;");
+        Design design = lifted(
+                "create table taxon (id int primary key, name varchar(40)); create table note (id int primary key, "
+                        + "taxon_id int references taxon);");
+        Schema database = read(
+                "create table taxon (id int primary key); create view v as select id from taxon; create sequence s;");
         Updated updated = updated(design, database, RenameMap.NONE);
         assertThat(updated.design().entities()).hasSize(1);
         assertThat(updated.design().entities().stream().findFirst().orElseThrow().attributes()).hasSize(1);
         assertThat(updated.design().relationships()).isEmpty();
         assertThat(updated.left()).isEmpty();
-        assertThat(Derivation.of(updated.design()).schema().programs()).extracting(Program::text).containsExactly("create view v as select id from taxon");
+        assertThat(Derivation.of(updated.design()).schema().programs()).extracting(Program::text)
+                .containsExactly("create view v as select id from taxon");
         assertThat(left(updated.design(), database)).isEmpty();
-        Schema later = read("create table taxon (id int primary key); create view v as select max(id) as last from taxon; create sequence s start with 3;");
+        Schema later = read(
+                "create table taxon (id int primary key); create view v as select max(id) as last from taxon; create "
+                        + "sequence s start with 3;");
         Design changed = updated(updated.design(), later, RenameMap.NONE).design();
         assertThat(left(changed, later)).isEmpty();
-        assertThat(changed.carried().stream().map(OpaqueObject::id)).containsExactlyInAnyOrderElementsOf(updated.design().carried().stream().map(OpaqueObject::id).toList());
-        assertThat(updated(changed, read("create table taxon (id int primary key);"), RenameMap.NONE).design().carried()).isEmpty();
+        assertThat(changed.carried().stream().map(OpaqueObject::id)).containsExactlyInAnyOrderElementsOf(
+                updated.design().carried().stream().map(OpaqueObject::id).toList());
+        assertThat(
+                updated(changed, read("create table taxon (id int primary key);"), RenameMap.NONE).design().carried())
+                .isEmpty();
     }
 
     /** Of random changes to random designs, nearly all are taken over; what is not is told. */
@@ -154,17 +201,22 @@ class DesignUpdateTest {
         for (int seed = 0; seed < 120; seed++) {
             Design design = RandomDesigns.design(seed, 3 + seed % 9);
             Schema derived = Derivation.of(design).schema();
-            Schema plain = new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
+            Schema plain = new Schema(derived.types(),
+                    derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
             Schema database = EngineSchema.ofDesign(RandomEdits.of(plain, seed, 6).schema(), POSTGRESQL);
             RenameMap pairing = RandomEdits.of(plain, seed, 6).pairing(POSTGRESQL).reversed();
             Schema want = EngineSchema.ofDesign(derived, POSTGRESQL);
             List<Difference> all = Comparison.of(database, want, POSTGRESQL, pairing).differences();
-            Updated updated = DesignUpdate.of(design, Derivation.of(design), SchemaRenaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, all, WORDS, this::id);
+            Updated updated = DesignUpdate.of(design, Derivation.of(design),
+                    SchemaRenaming.apply(database, pairing, POSTGRESQL), POSTGRESQL, all, WORDS, this::id);
             for (Difference difference : left(updated.design(), SchemaRenaming.apply(database, pairing, POSTGRESQL))) {
                 assertThat(updated.left()).as("seed %d: what stays apart is told: %s", seed, difference)
-                        .anyMatch(text -> text.contains(difference.name().isEmpty() ? difference.table() : difference.name()) || text.contains(difference.table() + "."));
+                        .anyMatch(text -> text
+                                .contains(difference.name().isEmpty() ? difference.table() : difference.name())
+                                || text.contains(difference.table() + "."));
             }
-            long apart = left(updated.design(), database).stream().filter(difference -> difference.aspect() != Aspect.NAME).count();
+            long apart = left(updated.design(), database).stream()
+                    .filter(difference -> difference.aspect() != Aspect.NAME).count();
             differences += all.size();
             rest += apart;
             assertThat(Editor.apply(design, Patch.between(design, updated.design()))).isInstanceOf(Applied.class);

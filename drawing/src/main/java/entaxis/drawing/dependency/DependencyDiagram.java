@@ -10,7 +10,8 @@ import java.util.Map;
 import java.util.stream.Stream;
 
 /**
- * The geometry of a dependency diagram, as textbooks draw it: attributes in one row, the key first, full dependencies above, the others below.
+ * The geometry of a dependency diagram, as textbooks draw it: attributes in one row, the key first, full dependencies
+ * above, the others below.
  *
  * @param boxes in the order in which they are drawn
  */
@@ -40,7 +41,8 @@ public record DependencyDiagram(List<Attribute> boxes, List<Arrow> arrows, doubl
      * @param from where it leaves determinants
      * @param to   where it reaches dependents
      */
-    public record Arrow(Pattern pattern, String label, boolean above, double row, double bar, List<Double> from, List<Double> to) {
+    public record Arrow(Pattern pattern, String label, boolean above, double row, double bar, List<Double> from,
+            List<Double> to) {
         /** Left end of the bar. */
         public double left() {
             return Stream.concat(from.stream(), to.stream()).min(Comparator.naturalOrder()).orElse(0.0);
@@ -63,7 +65,8 @@ public record DependencyDiagram(List<Attribute> boxes, List<Arrow> arrows, doubl
     }
 
     /** Lays out a diagram; the key's attributes come first. */
-    public static DependencyDiagram of(List<String> names, List<Integer> key, List<Drawn> dependencies, TextMeasure measure) {
+    public static DependencyDiagram of(List<String> names, List<Integer> key, List<Drawn> dependencies,
+            TextMeasure measure) {
         List<Integer> order = new ArrayList<>(key);
         for (int i = 0; i < names.size(); i++) {
             if (!order.contains(i)) {
@@ -87,7 +90,8 @@ public record DependencyDiagram(List<Attribute> boxes, List<Arrow> arrows, doubl
         List<Arrow> arrows = new ArrayList<>();
         arrows(above, levelsAbove, spans, true, row, arrows);
         arrows(below, levelsBelow, spans, false, row + BOX, arrows);
-        List<Attribute> boxes = order.stream().map(place -> new Attribute(place, names.get(place), key.contains(place), spans.get(place)[0], row, spans.get(place)[1])).toList();
+        List<Attribute> boxes = order.stream().map(place -> new Attribute(place, names.get(place), key.contains(place),
+                spans.get(place)[0], row, spans.get(place)[1])).toList();
         double height = row + BOX + MARGIN + (down < 0 ? 0 : FIRST_LEVEL + down * LEVEL + 16);
         return new DependencyDiagram(boxes, arrows, Math.max(x - GAP + MARGIN, 200), height);
     }
@@ -112,7 +116,8 @@ public record DependencyDiagram(List<Attribute> boxes, List<Arrow> arrows, doubl
         for (int i : order) {
             double[] span = span(some.get(i), spans);
             int level = 0;
-            while (level < taken.size() && taken.get(level).stream().anyMatch(other -> other[0] < span[1] && span[0] < other[1])) {
+            while (level < taken.size()
+                    && taken.get(level).stream().anyMatch(other -> other[0] < span[1] && span[0] < other[1])) {
                 level++;
             }
             if (level == taken.size()) {
@@ -134,20 +139,24 @@ public record DependencyDiagram(List<Attribute> boxes, List<Arrow> arrows, doubl
         return new double[] {left, right};
     }
 
-    private static void arrows(List<Drawn> some, int[] levels, Map<Integer, double[]> spans, boolean above, double row, List<Arrow> arrows) {
+    private static void arrows(List<Drawn> some, int[] levels, Map<Integer, double[]> spans, boolean above, double row,
+            List<Arrow> arrows) {
         Map<Integer, Integer> uses = new HashMap<>();
-        some.forEach(one -> Stream.concat(one.determinant().stream(), one.dependent().stream()).forEach(place -> uses.merge(place, 1, Integer::sum)));
+        some.forEach(one -> Stream.concat(one.determinant().stream(), one.dependent().stream())
+                .forEach(place -> uses.merge(place, 1, Integer::sum)));
         Map<Integer, Integer> used = new HashMap<>();
         for (int i = 0; i < some.size(); i++) {
             Drawn one = some.get(i);
             double bar = above ? row - FIRST_LEVEL - levels[i] * LEVEL : row + FIRST_LEVEL + levels[i] * LEVEL;
-            arrows.add(new Arrow(one.pattern(), one.label(), above, row, bar, one.determinant().stream().map(place -> port(place, spans, uses, used)).toList(),
+            arrows.add(new Arrow(one.pattern(), one.label(), above, row, bar,
+                    one.determinant().stream().map(place -> port(place, spans, uses, used)).toList(),
                     one.dependent().stream().map(place -> port(place, spans, uses, used)).toList()));
         }
     }
 
     /** Where a line meets a box: side by side where there are several. */
-    private static double port(int place, Map<Integer, double[]> spans, Map<Integer, Integer> uses, Map<Integer, Integer> used) {
+    private static double port(int place, Map<Integer, double[]> spans, Map<Integer, Integer> uses,
+            Map<Integer, Integer> used) {
         int nth = used.merge(place, 1, Integer::sum) - 1;
         double step = Math.min(PORT, (spans.get(place)[1] - 12) / Math.max(1, uses.get(place)));
         return Math.round(spans.get(place)[0] + spans.get(place)[1] / 2 + (nth - (uses.get(place) - 1) / 2.0) * step);

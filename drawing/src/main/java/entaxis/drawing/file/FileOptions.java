@@ -13,7 +13,8 @@ import java.util.Optional;
  * @param tiled       whether the sheet goes in true size over as many pages as it needs, for PDF
  * @param paper       the paper, for PDF; that of each sheet if none is given
  */
-public record FileOptions(Format format, double scale, boolean transparent, boolean legend, boolean titleBlock, boolean tiled, Optional<Paper> paper) {
+public record FileOptions(Format format, double scale, boolean transparent, boolean legend, boolean titleBlock,
+        boolean tiled, Optional<Paper> paper) {
     /** As a format, with nothing added. */
     public static FileOptions as(Format format) {
         return new FileOptions(format, 1, false, false, false, false, Optional.empty());

@@ -29,6 +29,7 @@ public enum Format {
     /** The format of a file by the end of its name. */
     public static Optional<Format> ofFile(String name) {
         String end = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
-        return Arrays.stream(values()).filter(format -> format.extension.equals(end) || format == JPEG && end.equals("jpeg")).findFirst();
+        return Arrays.stream(values())
+                .filter(format -> format.extension.equals(end) || format == JPEG && end.equals("jpeg")).findFirst();
     }
 }

@@ -33,9 +33,12 @@ public final class SheetFiles {
     }
 
     /** Sheets as one PDF document, with what each page's title block says. */
-    public byte[] pdf(List<SheetPicture> sheets, FileOptions options, TitleBlock title, String author, PdfWriter.Progress progress) {
-        List<PrintedSheet> printed = sheets.stream().map(sheet -> new PrintedSheet(sheet.name(), drawing(sheet, options), options.paper().orElse(sheet.paper()), options.tiled(),
-                options.titleBlock() ? Optional.of(withSheet(title, sheet, sheets.size() > 1)) : Optional.empty())).toList();
+    public byte[] pdf(List<SheetPicture> sheets, FileOptions options, TitleBlock title, String author,
+            PdfWriter.Progress progress) {
+        List<PrintedSheet> printed = sheets.stream().map(sheet -> new PrintedSheet(sheet.name(),
+                drawing(sheet, options), options.paper().orElse(sheet.paper()), options.tiled(),
+                options.titleBlock() ? Optional.of(withSheet(title, sheet, sheets.size() > 1)) : Optional.empty()))
+                .toList();
         return new PdfWriter(measure, pictures).write(title.title(), author, printed, progress);
     }
 
@@ -47,7 +50,8 @@ public final class SheetFiles {
     public byte[] picture(SheetPicture sheet, FileOptions options) {
         Drawing drawing = drawing(sheet, options);
         return switch (options.format()) {
-            case SVG -> new SvgWriter(measure).file(drawing, options.transparent(), pictures).getBytes(StandardCharsets.UTF_8);
+            case SVG -> new SvgWriter(measure).file(drawing, options.transparent(), pictures)
+                    .getBytes(StandardCharsets.UTF_8);
             case PNG -> new Pixels(measure, pictures).png(drawing, options.scale(), options.transparent());
             case JPEG -> new Pixels(measure, pictures).jpeg(drawing, options.scale());
             case PDF -> throw new IllegalArgumentException("a document is no picture");
@@ -85,7 +89,10 @@ public final class SheetFiles {
     }
 
     private Drawing drawing(SheetPicture sheet, FileOptions options) {
-        Drawing bare = Drawing.of(options.format() == Format.PDF ? sheet.scene().withoutFrame() : sheet.scene(), measure);
-        return options.legend() ? bare.above(new Legend(measure).of(sheet.scene().notation(), sheet.areas(), bare.box().width())) : bare;
+        Drawing bare =
+                Drawing.of(options.format() == Format.PDF ? sheet.scene().withoutFrame() : sheet.scene(), measure);
+        return options.legend()
+                ? bare.above(new Legend(measure).of(sheet.scene().notation(), sheet.areas(), bare.box().width()))
+                : bare;
     }
 }

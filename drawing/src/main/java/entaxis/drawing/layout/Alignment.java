@@ -13,7 +13,10 @@ import java.util.Map;
 public enum Alignment {
     LEFT, CENTRE, RIGHT, TOP, MIDDLE, BOTTOM, ACROSS, DOWN;
 
-    /** Places for cards: in line with the first one, or, for {@link #ACROSS} and {@link #DOWN}, with even gaps between the outermost two. */
+    /**
+     * Places for cards: in line with the first one, or, for {@link #ACROSS} and {@link #DOWN}, with even gaps between
+     * the outermost two.
+     */
     public Map<OwnerId, Place> of(List<Card> cards) {
         if (cards.size() < 2) {
             return Map.of();
@@ -45,7 +48,8 @@ public enum Alignment {
 
     private Map<OwnerId, Place> distributed(List<Card> cards) {
         boolean across = this == ACROSS;
-        List<Card> sorted = cards.stream().sorted(Comparator.comparingDouble(card -> across ? card.box().x() : card.box().y())).toList();
+        List<Card> sorted = cards.stream()
+                .sorted(Comparator.comparingDouble(card -> across ? card.box().x() : card.box().y())).toList();
         Box first = sorted.getFirst().box();
         Box last = sorted.getLast().box();
         double sizes = sorted.stream().mapToDouble(card -> across ? card.box().width() : card.box().height()).sum();
@@ -54,7 +58,8 @@ public enum Alignment {
         double at = across ? first.x() : first.y();
         for (Card card : sorted) {
             Box box = card.box();
-            places.put(card.owner(), new Place((int) Math.round(across ? at : box.x()), (int) Math.round(across ? box.y() : at)));
+            places.put(card.owner(),
+                    new Place((int) Math.round(across ? at : box.x()), (int) Math.round(across ? box.y() : at)));
             at += (across ? box.width() : box.height()) + gap;
         }
         return places;

@@ -17,7 +17,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Arranges the cards of a scene left to right in layers, parents before children (Sugiyama, Tagawa and Toda 1981, as the layered layout library does it). */
+/**
+ * Arranges the cards of a scene left to right in layers, parents before children (Sugiyama, Tagawa and Toda 1981, as
+ * the layered layout library does it).
+ */
 public final class AutoLayout {
     static final double BETWEEN_CARDS = 44;
     static final int MARGIN = 40;
@@ -27,7 +30,10 @@ public final class AutoLayout {
 
     private AutoLayout() { }
 
-    /** A place for each card that is not pinned. Deterministic; the library's effort grows a little faster than linearly with cards and lines. */
+    /**
+     * A place for each card that is not pinned. Deterministic; the library's effort grows a little faster than linearly
+     * with cards and lines.
+     */
     public static Map<OwnerId, Place> arrange(Scene scene) {
         Set<OwnerId> moving = new LinkedHashSet<>();
         scene.cards().stream().filter(card -> !card.pinned()).forEach(card -> moving.add(card.owner()));
@@ -35,8 +41,8 @@ public final class AutoLayout {
     }
 
     /**
-     * Places for some of the cards. Where others stay, the arranged block goes where the moved cards had their middle, or as near to it as there is room without lying on
-     * those that stay.
+     * Places for some of the cards. Where others stay, the arranged block goes where the moved cards had their middle,
+     * or as near to it as there is room without lying on those that stay.
      */
     public static Map<OwnerId, Place> arrange(Scene scene, Set<OwnerId> moving) {
         List<Card> cards = scene.cards().stream().filter(card -> moving.contains(card.owner())).toList();
@@ -45,8 +51,9 @@ public final class AutoLayout {
     }
 
     /**
-     * What the library decided about the ways of lines when it placed all cards of a scene: the sides and corners, and the middle of those that are straight, so that
-     * they leave their cards where the library had them leave. Lines of a category, which meet at its sign, are left to the router.
+     * What the library decided about the ways of lines when it placed all cards of a scene: the sides and corners, and
+     * the middle of those that are straight, so that they leave their cards where the library had them leave. Lines of
+     * a category, which meet at its sign, are left to the router.
      */
     public static Map<String, LineShape> ways(Scene scene) {
         return laid(scene.cards(), scene.lines()).ways();
@@ -61,8 +68,10 @@ public final class AutoLayout {
         Map<String, LineShape> shapes = new LinkedHashMap<>();
         graph.ways().forEach((line, points) -> {
             if (!plain.contains(line)) {
-                List<Point> inner = points.size() > 2 ? points.subList(1, points.size() - 1) : List.of(middle(points.getFirst(), points.getLast()));
-                List<Place> bends = inner.stream().map(point -> new Place((int) Math.round(point.x()), (int) Math.round(point.y()))).toList();
+                List<Point> inner = points.size() > 2 ? points.subList(1, points.size() - 1)
+                        : List.of(middle(points.getFirst(), points.getLast()));
+                List<Place> bends = inner.stream()
+                        .map(point -> new Place((int) Math.round(point.x()), (int) Math.round(point.y()))).toList();
                 shapes.put(line, new LineShape(Optional.of(side(points.getFirst(), points.get(1))),
                         Optional.of(side(points.getLast(), points.get(points.size() - 2))), bends, true));
             }
@@ -77,12 +86,14 @@ public final class AutoLayout {
     }
 
     private static CardSide side(Point from, Point to) {
-        return Math.abs(from.y() - to.y()) < Math.abs(from.x() - to.x()) ? to.x() > from.x() ? CardSide.RIGHT : CardSide.LEFT : to.y() > from.y() ? CardSide.BOTTOM : CardSide.TOP;
+        return Math.abs(from.y() - to.y()) < Math.abs(from.x() - to.x()) ? to.x() > from.x() ? CardSide.RIGHT
+                : CardSide.LEFT : to.y() > from.y() ? CardSide.BOTTOM : CardSide.TOP;
     }
 
     private static Map<OwnerId, Place> beside(Scene scene, List<Card> cards, Map<OwnerId, Place> places) {
         SpatialIndex staying = new SpatialIndex();
-        scene.cards().stream().filter(card -> !places.containsKey(card.owner())).forEach(card -> staying.add(card.box().grown(BETWEEN_CARDS / 2)));
+        scene.cards().stream().filter(card -> !places.containsKey(card.owner()))
+                .forEach(card -> staying.add(card.box().grown(BETWEEN_CARDS / 2)));
         Box old = cards.stream().map(Card::box).reduce(Box::union).orElseThrow();
         Box block = cards.stream().map(card -> at(card, places.get(card.owner()))).reduce(Box::union).orElseThrow();
         int dx = (int) Math.round(old.centreX() - block.centreX());

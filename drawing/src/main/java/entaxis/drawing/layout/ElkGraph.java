@@ -37,7 +37,10 @@ public final class ElkGraph {
         this.root = root;
     }
 
-    /** The graph of some cards and of the lines between them; a line by way of the sign of a category leads to its general entity. */
+    /**
+     * The graph of some cards and of the lines between them; a line by way of the sign of a category leads to its
+     * general entity.
+     */
     public static ElkGraph of(List<Card> cards, List<Line> lines) {
         ElkNode root = ElkGraphUtil.createGraph();
         root.setProperty(CoreOptions.ALGORITHM, LayeredOptions.ALGORITHM_ID);
@@ -56,7 +59,8 @@ public final class ElkGraph {
             graph.nodes.put(card.owner().value(), node);
         }
         Map<String, String> generals = new HashMap<>();
-        lines.stream().filter(line -> line.sign().isPresent()).forEach(line -> generals.put(line.second().card(), line.first().card()));
+        lines.stream().filter(line -> line.sign().isPresent())
+                .forEach(line -> generals.put(line.second().card(), line.first().card()));
         lines.stream().filter(line -> line.sign().isEmpty()).forEach(line -> graph.join(line, generals));
         return graph;
     }
@@ -66,7 +70,8 @@ public final class ElkGraph {
         ElkNode second = nodes.get(line.second().card());
         boolean towardsFirst = line.first().many() && !line.second().many();
         if (first != null && second != null && first != second) {
-            edges.put(line.id(), ElkGraphUtil.createSimpleEdge(towardsFirst ? second : first, towardsFirst ? first : second));
+            edges.put(line.id(),
+                    ElkGraphUtil.createSimpleEdge(towardsFirst ? second : first, towardsFirst ? first : second));
             if (towardsFirst) {
                 reversed.add(line.id());
             }

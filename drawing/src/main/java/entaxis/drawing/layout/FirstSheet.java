@@ -21,17 +21,21 @@ public final class FirstSheet {
     public static Design arranged(Design design, TextMeasure measure) {
         Sheet sheet = design.sheet();
         Map<OwnerId, Place> spread = new HashMap<>();
-        design.entities().forEach(entity -> spread.put(entity.id(), new Place(40 + 300 * (spread.size() % 12), 40 + 400 * (spread.size() / 12))));
-        design.relationships().stream().filter(relationship -> relationship.manyToMany()).forEach(relationship -> spread.put(relationship.id(),
+        design.entities().forEach(entity -> spread.put(entity.id(),
+                new Place(40 + 300 * (spread.size() % 12), 40 + 400 * (spread.size() / 12))));
+        design.relationships().stream().filter(relationship -> relationship.manyToMany())
+                .forEach(relationship -> spread.put(relationship.id(),
                 new Place(40 + 300 * (spread.size() % 12), 40 + 400 * (spread.size() / 12))));
         Design placed = design.with(sheet.withPlaces(spread));
-        Scene scene = new SceneMaker(Lens.TABLES, measure).unrouted(placed, Derivation.of(placed), placed.sheet(), Dialect.of(placed.facts().target()));
+        Scene scene = new SceneMaker(Lens.TABLES, measure).unrouted(placed, Derivation.of(placed), placed.sheet(),
+                Dialect.of(placed.facts().target()));
         Laid laid = SubjectLayout.arrange(design, scene);
         return design.with(sheet.withPlaces(laid.places()).withLines(laid.ways()));
     }
 
     /** The first sheet as a scene. */
     public static Scene scene(Design design, Lens lens, TextMeasure measure) {
-        return new SceneMaker(lens, measure).make(design, Derivation.of(design), design.sheet(), Dialect.of(design.facts().target()));
+        return new SceneMaker(lens, measure).make(design, Derivation.of(design), design.sheet(),
+                Dialect.of(design.facts().target()));
     }
 }

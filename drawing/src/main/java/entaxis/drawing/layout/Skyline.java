@@ -3,7 +3,10 @@ package entaxis.drawing.layout;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Packs blocks into a strip from the top down, each where its upper edge comes highest, further left before further right (the skyline bottom-left rule). Quadratic in the blocks. */
+/**
+ * Packs blocks into a strip from the top down, each where its upper edge comes highest, further left before further
+ * right (the skyline bottom-left rule). Quadratic in the blocks.
+ */
 final class Skyline {
     private final double width;
     private final List<Step> steps = new ArrayList<>();
@@ -36,7 +39,8 @@ final class Skyline {
     }
 
     private double depth(double from, double to) {
-        return steps.stream().filter(step -> step.from() < to && step.to() > from).mapToDouble(Step::depth).max().orElse(0);
+        return steps.stream().filter(step -> step.from() < to && step.to() > from).mapToDouble(Step::depth).max()
+                .orElse(0);
     }
 
     private void cover(double from, double to, double depth) {

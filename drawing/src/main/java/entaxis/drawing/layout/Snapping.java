@@ -14,9 +14,13 @@ public final class Snapping {
 
     private Snapping() { }
 
-    /** The nearest place in which an edge or the middle of a card is in line with that of a neighbour; the wanted place where none is near. Linear in the cards. */
+    /**
+     * The nearest place in which an edge or the middle of a card is in line with that of a neighbour; the wanted place
+     * where none is near. Linear in the cards.
+     */
     public static Place snapped(Scene scene, OwnerId moved, Place wanted) {
-        Optional<Box> own = scene.cards().stream().filter(card -> card.owner().equals(moved)).map(Card::box).findFirst();
+        Optional<Box> own =
+                scene.cards().stream().filter(card -> card.owner().equals(moved)).map(Card::box).findFirst();
         if (own.isEmpty()) {
             return wanted;
         }
@@ -31,7 +35,8 @@ public final class Snapping {
             dx = nearer(dx, other.x() - box.x(), other.centreX() - box.centreX(), other.right() - box.right());
             dy = nearer(dy, other.y() - box.y(), other.centreY() - box.centreY(), other.bottom() - box.bottom());
         }
-        return new Place(wanted.x() + (int) Math.round(dx > REACH ? 0 : dx), wanted.y() + (int) Math.round(dy > REACH ? 0 : dy));
+        return new Place(wanted.x() + (int) Math.round(dx > REACH ? 0 : dx),
+                wanted.y() + (int) Math.round(dy > REACH ? 0 : dy));
     }
 
     private static double nearer(double best, double... offsets) {

@@ -15,7 +15,10 @@ public final class Straightening {
 
     private Straightening() { }
 
-    /** A place for one of the two cards of a line, the one that is not pinned; none if their sides face each other already, or both are pinned. */
+    /**
+     * A place for one of the two cards of a line, the one that is not pinned; none if their sides face each other
+     * already, or both are pinned.
+     */
     public static Map<OwnerId, Place> of(Scene scene, String line) {
         Optional<Line> found = scene.lines().stream().filter(other -> other.id().equals(line)).findFirst();
         Optional<Card> first = found.flatMap(way -> card(scene, way.first().card()));
@@ -27,11 +30,13 @@ public final class Straightening {
         Box to = second.get().pinned() ? second.get().box() : first.get().box();
         Box box = moving.box();
         boolean beside = box.x() >= to.right() || to.x() >= box.right();
-        double shared = beside ? Math.min(box.bottom(), to.bottom()) - Math.max(box.y(), to.y()) : Math.min(box.right(), to.right()) - Math.max(box.x(), to.x());
+        double shared = beside ? Math.min(box.bottom(), to.bottom()) - Math.max(box.y(), to.y())
+                : Math.min(box.right(), to.right()) - Math.max(box.x(), to.x());
         if (moving.pinned() || shared > CORNER) {
             return Map.of();
         }
-        return Map.of(moving.owner(), beside ? new Place((int) Math.round(box.x()), (int) Math.round(to.centreY() - box.height() / 2))
+        return Map.of(moving.owner(),
+                beside ? new Place((int) Math.round(box.x()), (int) Math.round(to.centreY() - box.height() / 2))
                 : new Place((int) Math.round(to.centreX() - box.width() / 2), (int) Math.round(box.y())));
     }
 

@@ -21,8 +21,9 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Arranges a sheet. One that can be overlooked is laid out as a whole; a large one subject by subject, each laid out on its own and put beside those that it has most to do with, so that
- * what belongs together stands together and the effort grows with the number of cards. Subjects are the subject areas of the design, or what its relationships show.
+ * Arranges a sheet. One that can be overlooked is laid out as a whole; a large one subject by subject, each laid out on
+ * its own and put beside those that it has most to do with, so that what belongs together stands together and the
+ * effort grows with the number of cards. Subjects are the subject areas of the design, or what its relationships show.
  */
 public final class SubjectLayout {
     private static final int OVERLOOKED = 60;
@@ -34,9 +35,12 @@ public final class SubjectLayout {
 
     private SubjectLayout() { }
 
-    /** Places for all cards of a scene of a design, and the ways of lines where the layout found them. Deterministic. */
+    /**
+     * Places for all cards of a scene of a design, and the ways of lines where the layout found them. Deterministic.
+     */
     public static Laid arrange(Design design, Scene scene) {
-        List<List<Card>> subjects = scene.cards().size() <= OVERLOOKED ? List.of(scene.cards()) : subjects(design, scene.cards());
+        List<List<Card>> subjects =
+                scene.cards().size() <= OVERLOOKED ? List.of(scene.cards()) : subjects(design, scene.cards());
         if (subjects.size() < 2) {
             return AutoLayout.laid(scene.cards(), scene.lines());
         }
@@ -73,7 +77,8 @@ public final class SubjectLayout {
         for (Card card : cards) {
             int subject = switch (card.owner()) {
                 case EntityId entity -> numbers.getOrDefault(entity, -1);
-                case RelationshipId relationship -> design.relationships().find(relationship).map(own -> numbers.getOrDefault(own.first().entity(), -1)).orElse(-1);
+                case RelationshipId relationship -> design.relationships().find(relationship)
+                        .map(own -> numbers.getOrDefault(own.first().entity(), -1)).orElse(-1);
             };
             found.computeIfAbsent(subject, any -> new ArrayList<>()).add(card);
         }
@@ -102,8 +107,11 @@ public final class SubjectLayout {
 
     private static Block block(List<Card> cards, List<Line> lines) {
         Laid laid = AutoLayout.laid(cards, lines);
-        Box bounds = cards.stream().map(card -> new Box(laid.places().get(card.owner()).x(), laid.places().get(card.owner()).y(), card.box().width(), card.box().height())).reduce(Box::union).orElseThrow();
-        return new Block(laid.moved((int) -Math.round(bounds.x()), (int) -Math.round(bounds.y())), bounds.width(), bounds.height());
+        Box bounds = cards.stream().map(card -> new Box(laid.places().get(card.owner()).x(),
+                laid.places().get(card.owner()).y(), card.box().width(), card.box().height())).reduce(Box::union)
+                .orElseThrow();
+        return new Block(laid.moved((int) -Math.round(bounds.x()), (int) -Math.round(bounds.y())), bounds.width(),
+                bounds.height());
     }
 
     /** The largest subject first, then always the one that has most to do with those that are placed. */
@@ -114,7 +122,8 @@ public final class SubjectLayout {
         for (int step = 0; step < subjects.size(); step++) {
             int next = -1;
             for (int i = 0; i < subjects.size(); i++) {
-                if (!placed[i] && (next < 0 || pull[i] > pull[next] || pull[i] == pull[next] && subjects.get(i).size() > subjects.get(next).size())) {
+                if (!placed[i] && (next < 0 || pull[i] > pull[next]
+                        || pull[i] == pull[next] && subjects.get(i).size() > subjects.get(next).size())) {
                     next = i;
                 }
             }
@@ -128,7 +137,8 @@ public final class SubjectLayout {
     }
 
     private static Laid packed(List<Block> blocks, List<Integer> order) {
-        double area = blocks.stream().mapToDouble(block -> (block.width() + BETWEEN) * (block.height() + BETWEEN)).sum();
+        double area =
+                blocks.stream().mapToDouble(block -> (block.width() + BETWEEN) * (block.height() + BETWEEN)).sum();
         double widest = blocks.stream().mapToDouble(Block::width).max().orElse(0) + BETWEEN;
         Skyline skyline = new Skyline(Math.max(widest, Math.sqrt(area * ASPECT)));
         Map<OwnerId, Place> places = new LinkedHashMap<>();
@@ -136,7 +146,8 @@ public final class SubjectLayout {
         for (int number : order) {
             Block block = blocks.get(number);
             Skyline.Spot spot = skyline.take(block.width() + BETWEEN, block.height() + BETWEEN);
-            Laid there = block.laid().moved((int) Math.round(spot.x() + AutoLayout.MARGIN), (int) Math.round(spot.y() + AutoLayout.MARGIN));
+            Laid there = block.laid().moved((int) Math.round(spot.x() + AutoLayout.MARGIN),
+                    (int) Math.round(spot.y() + AutoLayout.MARGIN));
             places.putAll(there.places());
             ways.putAll(there.ways());
         }

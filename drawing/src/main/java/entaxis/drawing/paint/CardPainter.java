@@ -30,7 +30,8 @@ final class CardPainter {
         on.draw(Outlines.spine(Card.SPINE, ground.height(), radius), Look.filled(Ink.hue(card.hue())).as("spine"));
         on.text(card.name(), TextStyle.NAME, TEXT, 18, Ink.INK, "");
         if (live) {
-            Box room = new Box(Card.SPINE + FAR_GAP, FAR_GAP, ground.width() - Card.SPINE - 2 * FAR_GAP, ground.height() - 2 * FAR_GAP);
+            Box room = new Box(Card.SPINE + FAR_GAP, FAR_GAP, ground.width() - Card.SPINE - 2 * FAR_GAP,
+                    ground.height() - 2 * FAR_GAP);
             FarName.in(room, card.name(), measure).paint(room, "far-name", Ink.INK, measure, on);
         }
         if (card.pinned()) {
@@ -102,7 +103,8 @@ final class CardPainter {
             right -= 18;
         }
         if (!row.type().isEmpty()) {
-            on.text(row.type(), TextStyle.TYPE, right - measure.width(row.type(), TextStyle.TYPE), baseline, Ink.SECOND, "type");
+            on.text(row.type(), TextStyle.TYPE, right - measure.width(row.type(), TextStyle.TYPE), baseline, Ink.SECOND,
+                    "type");
         }
     }
 

@@ -53,7 +53,8 @@ public final class DependencyPainter {
         int out = arrow.above() ? -1 : 1;
         Path2D way = Outlines.way(List.of(new Point(arrow.left(), arrow.bar()), new Point(arrow.right(), arrow.bar())));
         arrow.from().forEach(x -> Outlines.add(way, List.of(new Point(x, arrow.row()), new Point(x, arrow.bar()))));
-        arrow.to().forEach(x -> Outlines.add(way, List.of(new Point(x, arrow.bar()), new Point(x, arrow.row() + out * SHORT))));
+        arrow.to().forEach(
+                x -> Outlines.add(way, List.of(new Point(x, arrow.bar()), new Point(x, arrow.row() + out * SHORT))));
         on.draw(way, Look.stroked(look.colour(), STROKE).dashed(look.dashes()));
         Look solid = Look.filled(look.colour());
         arrow.from().forEach(x -> on.draw(Outlines.circle(x, arrow.row(), DOT), solid));
@@ -66,7 +67,8 @@ public final class DependencyPainter {
     }
 
     private static void head(Surface on, double x, double y, int out, Look look) {
-        on.draw(Outlines.closed(new Point(x, y), new Point(x - HEAD_HALF, y + out * HEAD), new Point(x + HEAD_HALF, y + out * HEAD)), look);
+        on.draw(Outlines.closed(new Point(x, y), new Point(x - HEAD_HALF, y + out * HEAD),
+                new Point(x + HEAD_HALF, y + out * HEAD)), look);
     }
 
     /** The words on the bar, on a ground of their own. */

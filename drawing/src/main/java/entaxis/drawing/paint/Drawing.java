@@ -24,7 +24,8 @@ public record Drawing(Box box, Consumer<Surface> paint) {
 
     /** A dependency diagram. */
     public static Drawing of(DependencyDiagram diagram, TextMeasure measure) {
-        return new Drawing(new Box(0, 0, diagram.width(), diagram.height()), on -> new DependencyPainter(measure).paint(diagram, on));
+        return new Drawing(new Box(0, 0, diagram.width(), diagram.height()),
+                on -> new DependencyPainter(measure).paint(diagram, on));
     }
 
     /** The box around a scene, with room around it. */
@@ -36,7 +37,9 @@ public record Drawing(Box box, Consumer<Surface> paint) {
     public Drawing above(Drawing below) {
         double dx = box.x() - below.box.x();
         double dy = box.bottom() - below.box.y();
-        return new Drawing(new Box(box.x(), box.y(), Math.max(box.width(), below.box.width()), box.height() + below.box.height()), on -> {
+        return new Drawing(
+                new Box(box.x(), box.y(), Math.max(box.width(), below.box.width()), box.height() + below.box.height()),
+                on -> {
             paint.accept(on);
             on.open(Group.of("").at(dx, dy));
             below.paint.accept(on);

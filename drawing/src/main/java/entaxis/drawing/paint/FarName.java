@@ -7,8 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A name as large as a box allows, broken into lines between its words: what is shown of something whose details would be too small to
- * read.
+ * A name as large as a box allows, broken into lines between its words: what is shown of something whose details would
+ * be too small to read.
  *
  * @param lines the name's words, line by line
  * @param scale how much larger the lines are than {@link TextStyle#NAME}
@@ -47,7 +47,8 @@ record FarName(List<String> lines, double scale) {
 
     private static double scale(List<String> lines, Box room, TextMeasure measure) {
         double widest = lines.stream().mapToDouble(line -> measure.width(line, TextStyle.NAME)).max().orElse(1);
-        return Math.clamp(Math.min(room.width() / Math.max(1, widest), room.height() / (lines.size() * LINE)), SMALLEST, LARGEST);
+        return Math.clamp(Math.min(room.width() / Math.max(1, widest), room.height() / (lines.size() * LINE)), SMALLEST,
+                LARGEST);
     }
 
     /** Words on so many lines, each filled until it would be longer than its share. */

@@ -24,7 +24,10 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentMap;
 import javax.imageio.ImageIO;
 
-/** Draws with Java's own graphics: on pixels, or on whatever stands behind a {@link Graphics2D}, such as a page of a PDF file. */
+/**
+ * Draws with Java's own graphics: on pixels, or on whatever stands behind a {@link Graphics2D}, such as a page of a PDF
+ * file.
+ */
 public final class GraphicsSurface implements Surface {
     private static final float MITER = 10;
     private static final ConcurrentMap<String, Color> COLOURS = new ConcurrentHashMap<>();
@@ -88,7 +91,10 @@ public final class GraphicsSurface implements Surface {
         return new BasicStroke((float) look.width(), BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, MITER, lengths, 0);
     }
 
-    /** A text in the bundled font, or in one of the machine's where the bundled one lacks a character, then as wide as it was measured. */
+    /**
+     * A text in the bundled font, or in one of the machine's where the bundled one lacks a character, then as wide as
+     * it was measured.
+     */
     @Override
     public void text(String text, TextStyle style, double x, double baseline, String colour, String role) {
         if (text.isBlank()) {
@@ -100,7 +106,8 @@ public final class GraphicsSurface implements Surface {
             on.drawString(text, (float) x, (float) baseline);
             return;
         }
-        Font borrowed = new Font(style == TextStyle.TYPE ? Font.MONOSPACED : Font.SANS_SERIF, (style.weight() > 400 ? Font.BOLD : 0) | (style.italic() ? Font.ITALIC : 0), style.size());
+        Font borrowed = new Font(style == TextStyle.TYPE ? Font.MONOSPACED : Font.SANS_SERIF,
+                (style.weight() > 400 ? Font.BOLD : 0) | (style.italic() ? Font.ITALIC : 0), style.size());
         double width = borrowed.getStringBounds(text, on.getFontRenderContext()).getWidth();
         AffineTransform before = on.getTransform();
         on.translate(x, baseline);
@@ -114,16 +121,19 @@ public final class GraphicsSurface implements Surface {
     public void picture(String content, Box box) {
         pictures.find(content).ifPresent(picture -> {
             if (picture.type().contains("svg")) {
-                SVGDocument document = new SVGLoader().load(new ByteArrayInputStream(picture.bytes()), null, LoaderContext.createDefault());
+                SVGDocument document = new SVGLoader().load(new ByteArrayInputStream(picture.bytes()), null,
+                        LoaderContext.createDefault());
                 if (document != null) {
-                    document.render((java.awt.Component) null, on, new ViewBox((float) box.x(), (float) box.y(), (float) box.width(), (float) box.height()));
+                    document.render((java.awt.Component) null, on,
+                            new ViewBox((float) box.x(), (float) box.y(), (float) box.width(), (float) box.height()));
                 }
                 return;
             }
             try {
                 BufferedImage image = ImageIO.read(new ByteArrayInputStream(picture.bytes()));
                 double scale = Math.min(box.width() / image.getWidth(), box.height() / image.getHeight());
-                AffineTransform place = AffineTransform.getTranslateInstance(box.centreX() - image.getWidth() * scale / 2, box.centreY() - image.getHeight() * scale / 2);
+                AffineTransform place = AffineTransform.getTranslateInstance(
+                        box.centreX() - image.getWidth() * scale / 2, box.centreY() - image.getHeight() * scale / 2);
                 place.scale(scale, scale);
                 on.drawImage(image, place, null);
             } catch (IOException e) {

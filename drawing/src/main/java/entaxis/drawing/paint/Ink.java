@@ -24,7 +24,8 @@ public final class Ink {
     public static final String CAUTION = "#8A5A00";
 
     /** Muted, told apart by colour-blind readers too by lightness, and each 4.5:1 or better under white numerals. */
-    private static final List<String> HUES = List.of("#5B7726", "#3B6C99", "#9C5722", "#6D5896", "#2C7571", "#7E6516", "#8F3F5A", "#5E5A50");
+    private static final List<String> HUES =
+            List.of("#5B7726", "#3B6C99", "#9C5722", "#6D5896", "#2C7571", "#7E6516", "#8F3F5A", "#5E5A50");
     private static final String NO_HUE = "#77726A";
 
     private Ink() { }

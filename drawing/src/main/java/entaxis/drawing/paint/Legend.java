@@ -35,34 +35,42 @@ public final class Legend {
     public Drawing of(Notation notation, List<Area> areas, double width) {
         List<Entry> entries = new ArrayList<>(ends(notation));
         if (notation == Notation.CROWS_FOOT || notation == Notation.IDEF1X) {
-            entries.add(new Entry("identifying: the parent's key is part of the child's", (on, at) -> line(on, at, List.of())));
+            entries.add(new Entry("identifying: the parent's key is part of the child's",
+                    (on, at) -> line(on, at, List.of())));
             entries.add(new Entry("non-identifying", (on, at) -> line(on, at, LinePainter.DASHES)));
         }
         entries.add(new Entry("part of the primary key", (on, at) -> {
             on.text("name", TextStyle.ROW, at.x(), at.y() + 4, Ink.INK, "");
-            on.draw(Outlines.across(at.x(), at.x() + measure.width("name", TextStyle.ROW), at.y() + 6.5), Look.stroked(Ink.INK, 1));
+            on.draw(Outlines.across(at.x(), at.x() + measure.width("name", TextStyle.ROW), at.y() + 6.5),
+                    Look.stroked(Ink.INK, 1));
         }));
         entries.add(new Entry("may be without a value", (on, at) -> {
             on.text("name", TextStyle.ROW, at.x(), at.y() + 4, Ink.SECOND, "");
-            on.draw(Outlines.circle(at.x() + measure.width("name", TextStyle.ROW) + 6.5, at.y(), 2), Look.stroked(Ink.SECOND, 1));
+            on.draw(Outlines.circle(at.x() + measure.width("name", TextStyle.ROW) + 6.5, at.y(), 2),
+                    Look.stroked(Ink.SECOND, 1));
         }));
         entries.add(new Entry("dependent: needs a parent to be identified", (on, at) ->
-                on.draw(Outlines.rounded(new Box(at.x(), at.y() - 8, 40, 16), 7), Look.stroked(Ink.INK, 1.2).on(Ink.CARD))));
+        on.draw(Outlines.rounded(new Box(at.x(), at.y() - 8, 40, 16), 7), Look.stroked(Ink.INK, 1.2).on(Ink.CARD))));
         areas.forEach(area -> entries.add(new Entry(area.name(), (on, at) ->
-                on.draw(Outlines.rectangle(new Box(at.x(), at.y() - 8, 10, 16)), Look.filled(Ink.hue(OptionalInt.of(area.hue())))))));
+        on.draw(Outlines.rectangle(new Box(at.x(), at.y() - 8, 10, 16)),
+                Look.filled(Ink.hue(OptionalInt.of(area.hue())))))));
         return laid(entries, width);
     }
 
     private List<Entry> ends(Notation notation) {
         if (notation == Notation.CHEN) {
-            return List.of(end("one", Cardinality.EXACTLY_ONE, notation), end("many", Cardinality.ZERO_OR_MORE, notation));
+            return List.of(end("one", Cardinality.EXACTLY_ONE, notation),
+                    end("many", Cardinality.ZERO_OR_MORE, notation));
         }
-        return List.of(end("exactly one", Cardinality.EXACTLY_ONE, notation), end("zero or one", Cardinality.ZERO_OR_ONE, notation),
-                end("one or more", Cardinality.ONE_OR_MORE, notation), end("zero or more", Cardinality.ZERO_OR_MORE, notation));
+        return List.of(end("exactly one", Cardinality.EXACTLY_ONE, notation),
+                end("zero or one", Cardinality.ZERO_OR_ONE, notation),
+                end("one or more", Cardinality.ONE_OR_MORE, notation),
+                end("zero or more", Cardinality.ZERO_OR_MORE, notation));
     }
 
     private Entry end(String words, Cardinality cardinality, Notation notation) {
-        return new Entry(words, (on, at) -> lines.sample(cardinality, notation, at, new Point(at.x() + SAMPLE - 8, at.y()), on));
+        return new Entry(words,
+                (on, at) -> lines.sample(cardinality, notation, at, new Point(at.x() + SAMPLE - 8, at.y()), on));
     }
 
     private static void line(Surface on, Point at, List<Integer> dashes) {
@@ -70,7 +78,8 @@ public final class Legend {
     }
 
     private Drawing laid(List<Entry> entries, double width) {
-        double widest = entries.stream().mapToDouble(entry -> measure.width(entry.words(), TextStyle.ROW)).max().orElse(0);
+        double widest =
+                entries.stream().mapToDouble(entry -> measure.width(entry.words(), TextStyle.ROW)).max().orElse(0);
         double column = SAMPLE + widest + GAP;
         int columns = Math.max(1, (int) ((width - 2 * PAD) / column));
         int rows = (entries.size() + columns - 1) / columns;

@@ -15,9 +15,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Draws relationships in the published notations. Only the signs differ between them: crow's foot; IDEF1X (FIPS PUB 184: a dot at the child, P for one or more, Z for
- * zero or one, a number, a diamond at an optional parent); Chen 1976 (a diamond with 1, N and M); UML (ISO/IEC 19505: multiplicities); pairs of minimum and maximum,
- * written where the entity takes part.
+ * Draws relationships in the published notations. Only the signs differ between them: crow's foot; IDEF1X (FIPS PUB
+ * 184: a dot at the child, P for one or more, Z for zero or one, a number, a diamond at an optional parent); Chen 1976
+ * (a diamond with 1, N and M); UML (ISO/IEC 19505: multiplicities); pairs of minimum and maximum, written where the
+ * entity takes part.
  */
 final class LinePainter {
     private static final double STROKE = 1.2;
@@ -33,7 +34,8 @@ final class LinePainter {
     }
 
     void paint(Line line, Notation notation, Surface on) {
-        Group group = Group.of("l-" + line.id(), "line").with("r", line.stated()).with("a", line.first().card()).with("b", line.second().card())
+        Group group = Group.of("l-" + line.id(), "line").with("r", line.stated()).with("a", line.first().card())
+                .with("b", line.second().card())
                 .with("as", line.first().side().name()).with("bs", line.second().side().name());
         on.open(line.bent() ? group.with("bent", "true") : group);
         Shape way = Outlines.way(line.points());
@@ -56,7 +58,9 @@ final class LinePainter {
     /** A short line that ends at a card to its right with so many of it. */
     void sample(Cardinality cardinality, Notation notation, Point from, Point to, Surface on) {
         LineEnd plain = new LineEnd("", Edge.RIGHT, Cardinality.EXACTLY_ONE, cardinality, false, List.of(), false);
-        LineEnd end = new LineEnd("", Edge.LEFT, cardinality, notation == Notation.MIN_MAX ? cardinality : Cardinality.EXACTLY_ONE, cardinality.many(), List.of(), false);
+        LineEnd end = new LineEnd("", Edge.LEFT, cardinality,
+                notation == Notation.MIN_MAX ? cardinality : Cardinality.EXACTLY_ONE, cardinality.many(), List.of(),
+                false);
         Line line = new Line("", "", true, false, false, List.of(from, to), plain, end, List.of(), Optional.empty());
         on.draw(Outlines.way(line.points()), EDGE);
         end(on, line, end, to, notation);
@@ -66,10 +70,12 @@ final class LinePainter {
         Box box = label.box();
         if (diamond) {
             double half = box.width() / 2 + 10;
-            on.draw(Outlines.closed(new Point(box.centreX() - half, box.centreY()), new Point(box.centreX(), box.y() - 7), new Point(box.centreX() + half, box.centreY()),
+            on.draw(Outlines.closed(new Point(box.centreX() - half, box.centreY()),
+                    new Point(box.centreX(), box.y() - 7), new Point(box.centreX() + half, box.centreY()),
                     new Point(box.centreX(), box.bottom() + 7)), Look.stroked(Ink.SECOND, 1).on(Ink.PAPER).as("verb"));
         } else {
-            on.draw(Outlines.rectangle(new Box(box.x(), box.y() + 1, box.width(), box.height() - 1)), Look.filled(Ink.PAPER).as("verb"));
+            on.draw(Outlines.rectangle(new Box(box.x(), box.y() + 1, box.width(), box.height() - 1)),
+                    Look.filled(Ink.PAPER).as("verb"));
         }
         on.text(label.text(), TextStyle.VERB, box.x() + 2, box.bottom() - 4, Ink.SECOND, "verb");
     }
@@ -94,7 +100,8 @@ final class LinePainter {
             case IDEF1X -> idef1x(on, line, end, at);
             case CHEN -> word(on, end, at, chen(line, end));
             case UML -> word(on, end, at, multiplicity(end.cardinality(), "*"));
-            case MIN_MAX -> word(on, end, at, "(" + end.opposite().min() + "," + (end.opposite().max() == Cardinality.MANY ? "n" : end.opposite().max()) + ")");
+            case MIN_MAX -> word(on, end, at, "(" + end.opposite().min() + ","
+                    + (end.opposite().max() == Cardinality.MANY ? "n" : end.opposite().max()) + ")");
         }
         double out = 36;
         for (int number : end.assumptions()) {
@@ -138,8 +145,11 @@ final class LinePainter {
             Point centre = along(end, at, 4.5, 0);
             on.draw(Outlines.circle(centre.x(), centre.y(), 4.5), EDGE.on(Ink.INK));
             Cardinality many = end.cardinality();
-            word(on, end, at, many.equals(Cardinality.ONE_OR_MORE) ? "P" : many.equals(Cardinality.ZERO_OR_ONE) ? "Z" : many.equals(Cardinality.ZERO_OR_MORE) ? ""
-                    : many.min() == many.max() ? Integer.toString(many.min()) : multiplicity(many, "n").replace("..", "-"));
+            word(on, end, at,
+                    many.equals(Cardinality.ONE_OR_MORE) ? "P" : many.equals(Cardinality.ZERO_OR_ONE) ? "Z"
+                            : many.equals(Cardinality.ZERO_OR_MORE) ? ""
+                            : many.min() == many.max() ? Integer.toString(many.min())
+                            : multiplicity(many, "n").replace("..", "-"));
         } else if (end.optional()) {
             on.draw(Outlines.closed(at, along(end, at, 7, -5), along(end, at, 14, 0), along(end, at, 7, 5)), SIGN);
         }
@@ -183,6 +193,7 @@ final class LinePainter {
     }
 
     private static Point along(LineEnd end, Point at, double out, double across) {
-        return at.plus(end.side().dx() * out + end.side().dy() * across, end.side().dy() * out + end.side().dx() * across);
+        return at.plus(end.side().dx() * out + end.side().dy() * across,
+                end.side().dy() * out + end.side().dx() * across);
     }
 }

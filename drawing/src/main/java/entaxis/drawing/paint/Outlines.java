@@ -11,7 +11,9 @@ import java.util.List;
 
 /** The outlines that drawings are made of. */
 final class Outlines {
-    /** How far the handles of a cubic curve lie that comes closest to a quarter of a circle: 4/3 (√2 − 1) of its radius. */
+    /**
+     * How far the handles of a cubic curve lie that comes closest to a quarter of a circle: 4/3 (√2 − 1) of its radius.
+     */
     private static final double QUARTER = 0.5523;
 
     private Outlines() { }

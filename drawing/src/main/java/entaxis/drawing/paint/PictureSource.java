@@ -17,6 +17,8 @@ public interface PictureSource {
 
     /** A picture as an address that holds it whole; an empty one if there is no such picture. */
     default String inline(String content) {
-        return find(content).map(picture -> "data:" + picture.type() + ";base64," + Base64.getEncoder().encodeToString(picture.bytes())).orElse("data:,");
+        return find(content).map(
+                picture -> "data:" + picture.type() + ";base64," + Base64.getEncoder().encodeToString(picture.bytes()))
+                .orElse("data:,");
     }
 }

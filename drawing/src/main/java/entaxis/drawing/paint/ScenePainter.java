@@ -57,11 +57,15 @@ public final class ScenePainter {
     /** The names of the subject areas over their cards, for a drawing that is looked at from far off. */
     public void paintAreas(Scene scene, Surface on) {
         for (AreaLabel area : scene.areas()) {
-            FarName.in(area.box(), area.name(), measure).paint(area.box(), "area-name", Ink.hue(OptionalInt.of(area.hue())), measure, on);
+            FarName.in(area.box(), area.name(), measure).paint(area.box(), "area-name",
+                    Ink.hue(OptionalInt.of(area.hue())), measure, on);
         }
     }
 
-    /** A line, in a group {@code l-} and its identity; it tells its two ends' cards and sides, so that it can follow while one is dragged. */
+    /**
+     * A line, in a group {@code l-} and its identity; it tells its two ends' cards and sides, so that it can follow
+     * while one is dragged.
+     */
     public void paint(Line line, Notation notation, Surface on) {
         lines.paint(line, notation, on);
     }
@@ -69,7 +73,8 @@ public final class ScenePainter {
     /** A note, in a group {@code c-} and its identity. */
     public void paint(NoteBox note, Surface on) {
         on.open(placed(note.id().value(), "card note", note.box(), 0, "note"));
-        on.draw(Outlines.rectangle(new Box(0, 0, note.box().width(), note.box().height())), Look.stroked(Ink.RULE, 1).on(Ink.NOTE));
+        on.draw(Outlines.rectangle(new Box(0, 0, note.box().width(), note.box().height())),
+                Look.stroked(Ink.RULE, 1).on(Ink.NOTE));
         for (NoteBox.TextLine line : note.lines()) {
             line.runs().forEach(run -> on.text(run.text(), run.style(), run.x(), line.baseline(), Ink.INK, ""));
         }
@@ -113,7 +118,8 @@ public final class ScenePainter {
                 on.open(Group.of("mark"));
                 on.draw(Outlines.rounded(at, 4), Look.stroked(ink, 3));
                 on.draw(Outlines.circle(at.right(), at.y(), MARK_ROUND), Look.filled(ink));
-                on.text(count, TextStyle.NAME, at.right() - measure.width(count, TextStyle.NAME) / 2, at.y() + MARK_ROUND / 2.0 - 1, Ink.PAPER, "");
+                on.text(count, TextStyle.NAME, at.right() - measure.width(count, TextStyle.NAME) / 2,
+                        at.y() + MARK_ROUND / 2.0 - 1, Ink.PAPER, "");
                 on.close();
             }
         }
@@ -125,13 +131,15 @@ public final class ScenePainter {
         for (Card card : scene.cards()) {
             Box box = card.box();
             on.draw(Outlines.rounded(box, card.rounded() ? 9 : 1), Look.stroked(Ink.INK, stroke).on(Ink.CARD));
-            on.draw(Outlines.rectangle(new Box(box.x(), box.y(), Card.SPINE * 2, box.height())), Look.filled(Ink.hue(card.hue())));
+            on.draw(Outlines.rectangle(new Box(box.x(), box.y(), Card.SPINE * 2, box.height())),
+                    Look.filled(Ink.hue(card.hue())));
         }
     }
 
     /** The group of something that can be moved: it tells where it lies and how round its corners are. */
     static Group placed(String id, String kind, Box box, double radius, String title) {
-        return Group.of("c-" + id, kind).with("x", number(box.x())).with("y", number(box.y())).with("w", number(box.width())).with("h", number(box.height()))
+        return Group.of("c-" + id, kind).with("x", number(box.x())).with("y", number(box.y()))
+                .with("w", number(box.width())).with("h", number(box.height()))
                 .with("r", number(radius)).at(box.x(), box.y()).titled(title);
     }
 }

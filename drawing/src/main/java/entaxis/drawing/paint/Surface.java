@@ -5,8 +5,8 @@ import entaxis.drawing.text.TextStyle;
 import java.awt.Shape;
 
 /**
- * Something to draw on, in sheet units, later things above earlier ones. SVG text, pixels and PDF pages are surfaces, so that the same painter serves them all and their pictures
- * cannot differ.
+ * Something to draw on, in sheet units, later things above earlier ones. SVG text, pixels and PDF pages are surfaces,
+ * so that the same painter serves them all and their pictures cannot differ.
  */
 public interface Surface {
     /** Opens a group: what follows belongs to it and is moved by its offset. */

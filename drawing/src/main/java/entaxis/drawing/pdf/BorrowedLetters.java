@@ -28,8 +28,9 @@ import org.xml.sax.InputSource;
 import org.xml.sax.SAXException;
 
 /**
- * Letters that the bundled fonts lack, in pages of text: each run of them becomes an object as wide as the machine's own font makes it, and is drawn in that
- * font's outlines. Where the machine has no font for them either, its sign for a missing letter stands there.
+ * Letters that the bundled fonts lack, in pages of text: each run of them becomes an object as wide as the machine's
+ * own font makes it, and is drawn in that font's outlines. Where the machine has no font for them either, its sign for
+ * a missing letter stands there.
  */
 final class BorrowedLetters {
     static final String TYPE = "application/x-letters";
@@ -98,19 +99,23 @@ final class BorrowedLetters {
         Element object = document.createElement("object");
         object.setAttribute("type", TYPE);
         object.setAttribute("data", letters);
-        object.setAttribute("style", String.format(Locale.ROOT, "display: inline-block; width: %.3fem; height: %.2fem; vertical-align: -%.2fem",
+        object.setAttribute("style",
+                String.format(Locale.ROOT,
+                        "display: inline-block; width: %.3fem; height: %.2fem; vertical-align: -%.2fem",
                 measure.width(letters, TextStyle.ROW) / TextStyle.ROW.size(), HEIGHT, HEIGHT - BASELINE));
         return object;
     }
 
     /** Draws the outlines of a run as wide and high as its place. */
-    Map<Shape, String> draw(Element element, double x, double y, double width, double height, OutputDevice device, RenderingContext context, int dots) {
+    Map<Shape, String> draw(Element element, double x, double y, double width, double height, OutputDevice device,
+            RenderingContext context, int dots) {
         Font font = new Font(Font.SANS_SERIF, Font.PLAIN, TextStyle.ROW.size());
         String letters = element.getAttribute("data");
         device.drawWithGraphics((float) x, (float) y, (float) width / dots, (float) height / dots, graphics -> {
             GlyphVector glyphs = font.createGlyphVector(new FontRenderContext(null, true, true), letters);
             double wide = Math.max(1, glyphs.getLogicalBounds().getWidth());
-            AffineTransform place = AffineTransform.getScaleInstance(width / dots / wide, height / dots / (HEIGHT * TextStyle.ROW.size()));
+            AffineTransform place = AffineTransform.getScaleInstance(width / dots / wide,
+                    height / dots / (HEIGHT * TextStyle.ROW.size()));
             place.translate(0, BASELINE * TextStyle.ROW.size());
             graphics.setColor(Color.decode(Ink.INK));
             graphics.fill(place.createTransformedShape(glyphs.getOutline()));

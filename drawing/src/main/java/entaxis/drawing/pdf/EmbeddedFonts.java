@@ -32,8 +32,8 @@ import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
 import org.apache.pdfbox.util.Matrix;
 
 /**
- * Writes texts in the bundled fonts as text, each letter where it was measured, and the fonts into the document with the letters that are used. Texts in other fonts are
- * drawn as outlines, with their letters unseen below.
+ * Writes texts in the bundled fonts as text, each letter where it was measured, and the fonts into the document with
+ * the letters that are used. Texts in other fonts are drawn as outlines, with their letters unseen below.
  */
 final class EmbeddedFonts implements IPdfBoxGraphics2DFontTextDrawer {
     private static final float THOUSAND = 1000;
@@ -57,7 +57,8 @@ final class EmbeddedFonts implements IPdfBoxGraphics2DFontTextDrawer {
     }
 
     @Override
-    public void drawText(AttributedCharacterIterator iterator, IFontTextDrawerEnv environment) throws IOException, FontFormatException {
+    public void drawText(AttributedCharacterIterator iterator, IFontTextDrawerEnv environment)
+            throws IOException, FontFormatException {
         Font font = (Font) iterator.getAttribute(TextAttribute.FONT);
         String text = text(iterator);
         PDPageContentStream stream = environment.getContentStream();
@@ -82,13 +83,15 @@ final class EmbeddedFonts implements IPdfBoxGraphics2DFontTextDrawer {
         if (unseen.isEmpty()) {
             unseen = Optional.of(UnseenFont.in(document));
         }
-        String seen = new Bidi(text, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).isRightToLeft() ? new StringBuilder(text).reverse().toString() : text;
+        String seen = new Bidi(text, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).isRightToLeft()
+                ? new StringBuilder(text).reverse().toString() : text;
         float scale = (float) (laid.getAdvance() / (seen.length() * font.getSize2D() * UnseenFont.ADVANCE / THOUSAND));
         stream.beginText();
         stream.setTextMatrix(new Matrix(scale, 0, 0, -1, 0, 0));
         stream.setFont(unseen.get(), font.getSize2D());
         stream.setRenderingMode(RenderingMode.NEITHER);
-        stream.appendRawCommands(seen.chars().mapToObj("%04X"::formatted).collect(Collectors.joining("", "<", "> Tj\n")));
+        stream.appendRawCommands(
+                seen.chars().mapToObj("%04X"::formatted).collect(Collectors.joining("", "<", "> Tj\n")));
         stream.setRenderingMode(RenderingMode.FILL);
         stream.endText();
     }
@@ -104,7 +107,8 @@ final class EmbeddedFonts implements IPdfBoxGraphics2DFontTextDrawer {
             switch (kind) {
                 case PathIterator.SEG_MOVETO -> stream.moveTo(at[0], at[1]);
                 case PathIterator.SEG_LINETO -> stream.lineTo(at[0], at[1]);
-                case PathIterator.SEG_QUADTO -> stream.curveTo(x + (at[0] - x) * 2 / 3, y + (at[1] - y) * 2 / 3, at[2] + (at[0] - at[2]) * 2 / 3, at[3] + (at[1] - at[3]) * 2 / 3, at[2], at[3]);
+                case PathIterator.SEG_QUADTO -> stream.curveTo(x + (at[0] - x) * 2 / 3, y + (at[1] - y) * 2 / 3,
+                        at[2] + (at[0] - at[2]) * 2 / 3, at[3] + (at[1] - at[3]) * 2 / 3, at[2], at[3]);
                 case PathIterator.SEG_CUBICTO -> stream.curveTo(at[0], at[1], at[2], at[3], at[4], at[5]);
                 default -> stream.closePath();
             }
@@ -143,10 +147,15 @@ final class EmbeddedFonts implements IPdfBoxGraphics2DFontTextDrawer {
         return known;
     }
 
-    /** Runs of letters with what has to be added between them: PDF has the advance of each letter, the layout also knows pairs. */
-    private static Object[] positioned(String text, Font font, PDFont embedded, IFontTextDrawerEnv environment) throws IOException {
+    /**
+     * Runs of letters with what has to be added between them: PDF has the advance of each letter, the layout also knows
+     * pairs.
+     */
+    private static Object[] positioned(String text, Font font, PDFont embedded, IFontTextDrawerEnv environment)
+            throws IOException {
         char[] letters = text.toCharArray();
-        GlyphVector laid = font.deriveFont(LETTER_BY_LETTER).layoutGlyphVector(environment.getFontRenderContext(), letters, 0, letters.length, Font.LAYOUT_LEFT_TO_RIGHT);
+        GlyphVector laid = font.deriveFont(LETTER_BY_LETTER).layoutGlyphVector(environment.getFontRenderContext(),
+                letters, 0, letters.length, Font.LAYOUT_LEFT_TO_RIGHT);
         if (laid.getNumGlyphs() != letters.length) {
             return new Object[] {text};
         }

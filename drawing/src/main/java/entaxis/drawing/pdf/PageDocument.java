@@ -21,7 +21,10 @@ import java.util.function.IntConsumer;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
-/** Pages of text as PDF, from well-formed HTML with a style for paper. Drawings stand where the text has {@code <object type="application/x-sheet" data="sheet:0">}. */
+/**
+ * Pages of text as PDF, from well-formed HTML with a style for paper. Drawings stand where the text has {@code <object
+ * type="application/x-sheet" data="sheet:0">}.
+ */
 public final class PageDocument {
     private static final String SHEET = "application/x-sheet";
     private final TextMeasure measure;
@@ -50,7 +53,8 @@ public final class PageDocument {
         }
         builder.useUriResolver((base, uri) -> uri != null && uri.startsWith("#") ? uri : null);
         for (TextStyle style : List.of(TextStyle.ROW, TextStyle.NAME, TextStyle.VERB, TextStyle.TYPE)) {
-            builder.useFont(style::open, style.family(), style.weight(), style.italic() ? FontStyle.ITALIC : FontStyle.NORMAL, true);
+            builder.useFont(style::open, style.family(), style.weight(),
+                    style.italic() ? FontStyle.ITALIC : FontStyle.NORMAL, true);
         }
         DefaultObjectDrawerFactory objects = new DefaultObjectDrawerFactory();
         objects.registerDrawer(SHEET, drawer(drawings));

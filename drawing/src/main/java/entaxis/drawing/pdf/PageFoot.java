@@ -12,7 +12,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Draws the foot of a page: title, facts, page number and, of several pages, a small map that tells which one this is. In sheet units. */
+/**
+ * Draws the foot of a page: title, facts, page number and, of several pages, a small map that tells which one this is.
+ * In sheet units.
+ */
 final class PageFoot {
     /** Height of a foot. */
     static final double HEIGHT = 48;
@@ -48,15 +51,18 @@ final class PageFoot {
         if (title.isPresent()) {
             double start = left - measure.width(title.get().title(), TextStyle.NAME);
             on.text(title.get().title(), TextStyle.NAME, start, box.y() + VALUE, Ink.INK, "");
-            on.draw(new Rectangle2D.Double(start - PAD, box.y(), box.right() - start + PAD, HEIGHT), Look.stroked(Ink.SECOND, 1));
-            places.forEach(place -> on.draw(new Line2D.Double(place - PAD, box.y(), place - PAD, box.y() + HEIGHT), Look.stroked(Ink.RULE, 1)));
+            on.draw(new Rectangle2D.Double(start - PAD, box.y(), box.right() - start + PAD, HEIGHT),
+                    Look.stroked(Ink.SECOND, 1));
+            places.forEach(place -> on.draw(new Line2D.Double(place - PAD, box.y(), place - PAD, box.y() + HEIGHT),
+                    Look.stroked(Ink.RULE, 1)));
         }
     }
 
     private static void map(Surface on, Tiling tiling, int number, double x, double y) {
         double cell = Math.min(14, MAP / tiling.rows());
         for (int i = 0; i < tiling.windows().size(); i++) {
-            Rectangle2D box = new Rectangle2D.Double(x + i % tiling.columns() * cell, y + i / tiling.columns() * cell, cell, cell);
+            Rectangle2D box = new Rectangle2D.Double(x + i % tiling.columns() * cell, y + i / tiling.columns() * cell,
+                    cell, cell);
             on.draw(box, Look.stroked(Ink.SECOND, 0.8).on(i == number ? Ink.SECOND : Ink.PAPER));
         }
     }

@@ -30,7 +30,10 @@ import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlin
 import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
 import org.apache.pdfbox.util.Matrix;
 
-/** Writes sheets as one PDF document, each with a bookmark. A drawing is written once, however many pages show a part of it. */
+/**
+ * Writes sheets as one PDF document, each with a bookmark. A drawing is written once, however many pages show a part of
+ * it.
+ */
 public final class PdfWriter {
     private static final double POINTS_A_UNIT = 0.75;
     private static final double POINTS_A_MILLIMETRE = 72 / 25.4;
@@ -172,14 +175,18 @@ public final class PdfWriter {
             Box room = room(sheet);
             Box box = sheet.drawing().box();
             double scale = sheet.tiled() ? POINTS_A_UNIT
-                    : Math.min(POINTS_A_UNIT * MAX_ENLARGED, Math.min(room.width() / box.width(), room.height() / box.height()));
+                    : Math.min(POINTS_A_UNIT * MAX_ENLARGED,
+                            Math.min(room.width() / box.width(), room.height() / box.height()));
             double left = sheet.tiled() ? room.x() : room.x() + (room.width() - window.width() * scale) / 2;
-            double top = height(sheet.paper()) - (sheet.tiled() ? room.y() : room.y() + (room.height() - window.height() * scale) / 2);
+            double top = height(sheet.paper())
+                    - (sheet.tiled() ? room.y() : room.y() + (room.height() - window.height() * scale) / 2);
             on.saveGraphicsState();
-            on.addRect((float) left, (float) (top - window.height() * scale), (float) (window.width() * scale), (float) (window.height() * scale));
+            on.addRect((float) left, (float) (top - window.height() * scale), (float) (window.width() * scale),
+                    (float) (window.height() * scale));
             on.clip();
             double below = box.bottom() - window.y();
-            on.transform(new Matrix(new AffineTransform(scale, 0, 0, scale, left - (window.x() - box.x()) * scale, top - below * scale)));
+            on.transform(new Matrix(new AffineTransform(scale, 0, 0, scale, left - (window.x() - box.x()) * scale,
+                    top - below * scale)));
             on.drawForm(drawing);
             on.restoreGraphicsState();
         }
@@ -192,13 +199,15 @@ public final class PdfWriter {
             }
             Box page = new Box(0, 0, width(sheet.paper()) / POINTS_A_UNIT, height(sheet.paper()) / POINTS_A_UNIT);
             double margin = MARGIN / POINTS_A_UNIT;
-            Box foot = new Box(margin, page.height() - margin - PageFoot.HEIGHT, page.width() - 2 * margin, PageFoot.HEIGHT);
+            Box foot = new Box(margin, page.height() - margin - PageFoot.HEIGHT, page.width() - 2 * margin,
+                    PageFoot.HEIGHT);
             Box room = room(sheet);
             String text = document.getNumberOfPages() + " of " + all;
             PDFormXObject drawn = form(page, surface -> {
                 new PageFoot(measure).paint(surface, foot, sheet.title(), text, tiling, number);
                 if (several) {
-                    seams(surface, new Box(room.x() / POINTS_A_UNIT, room.y() / POINTS_A_UNIT, room.width() / POINTS_A_UNIT, room.height() / POINTS_A_UNIT), number);
+                    seams(surface, new Box(room.x() / POINTS_A_UNIT, room.y() / POINTS_A_UNIT,
+                            room.width() / POINTS_A_UNIT, room.height() / POINTS_A_UNIT), number);
                 }
             });
             on.saveGraphicsState();
@@ -211,10 +220,12 @@ public final class PdfWriter {
             Look seam = Look.stroked(Ink.RULE, 0.8).dashed(List.of(4, 4));
             double overlap = OVERLAP / POINTS_A_UNIT;
             if (number % tiling.columns() < tiling.columns() - 1) {
-                on.draw(new Line2D.Double(room.right() - overlap, room.y(), room.right() - overlap, room.bottom()), seam);
+                on.draw(new Line2D.Double(room.right() - overlap, room.y(), room.right() - overlap, room.bottom()),
+                        seam);
             }
             if (number / tiling.columns() < tiling.rows() - 1) {
-                on.draw(new Line2D.Double(room.x(), room.bottom() - overlap, room.right(), room.bottom() - overlap), seam);
+                on.draw(new Line2D.Double(room.x(), room.bottom() - overlap, room.right(), room.bottom() - overlap),
+                        seam);
             }
         }
     }

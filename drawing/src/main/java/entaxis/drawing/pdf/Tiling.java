@@ -23,7 +23,8 @@ record Tiling(int columns, int rows, List<Box> windows) {
         List<Box> windows = new ArrayList<>();
         for (int row = 0; row < rows; row++) {
             for (int column = 0; column < columns; column++) {
-                windows.add(new Box(box.x() + column * (width - overlap), box.y() + row * (height - overlap), width, height));
+                windows.add(new Box(box.x() + column * (width - overlap), box.y() + row * (height - overlap), width,
+                        height));
             }
         }
         return new Tiling(columns, rows, windows);

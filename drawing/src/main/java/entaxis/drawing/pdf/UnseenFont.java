@@ -20,8 +20,9 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDFontFactory;
 
 /**
- * A font whose codes are those of UTF-16 and whose letters are never drawn: it lies below texts that are drawn as outlines, so that these can be searched and copied too
- * (ISO 32000-1, 9.3.6, text rendering mode 3, and 9.10.3, ToUnicode).
+ * A font whose codes are those of UTF-16 and whose letters are never drawn: it lies below texts that are drawn as
+ * outlines, so that these can be searched and copied too (ISO 32000-1, 9.3.6, text rendering mode 3, and 9.10.3,
+ * ToUnicode).
  */
 final class UnseenFont {
     /** Width of each letter in thousandths of its size. */
@@ -79,7 +80,8 @@ final class UnseenFont {
         font.setName(COSName.BASE_FONT, "Unseen");
         font.setName(COSName.ENCODING, "Identity-H");
         font.setItem(COSName.DESCENDANT_FONTS, descendants);
-        font.setItem(COSName.TO_UNICODE, stream(document, TO_UNICODE.formatted(ranges()).getBytes(StandardCharsets.US_ASCII)));
+        font.setItem(COSName.TO_UNICODE,
+                stream(document, TO_UNICODE.formatted(ranges()).getBytes(StandardCharsets.US_ASCII)));
         return PDFontFactory.createFont(font);
     }
 
@@ -88,7 +90,8 @@ final class UnseenFont {
         StringBuilder ranges = new StringBuilder();
         for (int high = 0; high < 0x100; high++) {
             if (high % 100 == 0) {
-                ranges.append(high == 0 ? "" : "endbfrange\n").append(Math.min(100, 0x100 - high)).append(" beginbfrange\n");
+                ranges.append(high == 0 ? "" : "endbfrange\n").append(Math.min(100, 0x100 - high))
+                        .append(" beginbfrange\n");
             }
             ranges.append("<%02X00> <%02XFF> <%02X00>%n".formatted(high, high, high));
         }
@@ -111,7 +114,8 @@ final class UnseenFont {
 
     /** A font file with no letter but the one that stands for all that are missing. */
     private static byte[] empty() throws IOException {
-        try (InputStream file = TextStyle.ROW.open(); TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(file))) {
+        try (InputStream file = TextStyle.ROW.open();
+                TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(file))) {
             TTFSubsetter subsetter = new TTFSubsetter(font);
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             subsetter.add(' ');

@@ -47,7 +47,9 @@ public final class Pixels {
         int height = pixels(drawing.box().height(), fitted);
         int strips = Math.min(height, Runtime.getRuntime().availableProcessors());
         return PngWriter.write(IntStream.range(0, strips).parallel()
-                .mapToObj(strip -> image(drawing, fitted, transparent, (int) ((long) height * strip / strips), (int) ((long) height * (strip + 1) / strips))).toList());
+                .mapToObj(strip -> image(drawing, fitted, transparent, (int) ((long) height * strip / strips),
+                        (int) ((long) height * (strip + 1) / strips)))
+                .toList());
     }
 
     /** A drawing on paper as a JPEG file. */

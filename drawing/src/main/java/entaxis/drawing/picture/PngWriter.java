@@ -12,8 +12,9 @@ import java.util.zip.CRC32;
 import java.util.zip.Deflater;
 
 /**
- * Writes PNG files (ISO/IEC 15948) of large flat drawings: bands of rows are compressed side by side on all processors and joined to one zlib stream
- * (RFC 1950), which Java's own writer does on one processor in three times the time. Rows are not filtered, because flat colours compress as well without.
+ * Writes PNG files (ISO/IEC 15948) of large flat drawings: bands of rows are compressed side by side on all processors
+ * and joined to one zlib stream (RFC 1950), which Java's own writer does on one processor in three times the time. Rows
+ * are not filtered, because flat colours compress as well without.
  */
 final class PngWriter {
     private static final byte[] SIGNATURE = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n'};
@@ -38,7 +39,10 @@ final class PngWriter {
         this.alpha = strips.getFirst().getColorModel().hasAlpha();
     }
 
-    /** The file of a picture that is given in strips, from top to bottom; each keeps a pixel in one {@code int}, all with alpha or all without. */
+    /**
+     * The file of a picture that is given in strips, from top to bottom; each keeps a pixel in one {@code int}, all
+     * with alpha or all without.
+     */
     static byte[] write(List<BufferedImage> strips) {
         return new PngWriter(strips).file();
     }
@@ -127,7 +131,9 @@ final class PngWriter {
         }
     }
 
-    /** The Adler-32 of two texts one after the other, from those of each (RFC 1950, 8.2: both sums count modulo 65521). */
+    /**
+     * The Adler-32 of two texts one after the other, from those of each (RFC 1950, 8.2: both sums count modulo 65521).
+     */
     private static long joined(long first, long second, long secondLength) {
         long base = 65521;
         long low = (first & 0xFFFF) + (second & 0xFFFF) - 1;

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What readers of diagrams suffer from, counted (crossings, bends and length, in this order of harm: Purchase, “Which aesthetic has the greatest effect on human
- * understanding?”, Graph Drawing 1997; from memory).
+ * What readers of diagrams suffer from, counted (crossings, bends and length, in this order of harm: Purchase, “Which
+ * aesthetic has the greatest effect on human understanding?”, Graph Drawing 1997; from memory).
  *
  * @param crossings how often lines cross
  * @param bends     corners of all lines
@@ -77,7 +77,8 @@ public record Quality(int crossings, int bends, double length, double area, int 
     }
 
     private static boolean lieOnEachOther(Stretch one, Stretch other) {
-        return one.upright() == other.upright() && Math.abs(one.at() - other.at()) < 1 && Math.min(one.high(), other.high()) - Math.max(one.low(), other.low()) > 2;
+        return one.upright() == other.upright() && Math.abs(one.at() - other.at()) < 1
+                && Math.min(one.high(), other.high()) - Math.max(one.low(), other.low()) > 2;
     }
 
     private static boolean runsThrough(Box card, Stretch stretch) {
@@ -85,6 +86,7 @@ public record Quality(int crossings, int bends, double length, double area, int 
         double x2 = Math.max(stretch.from().x(), stretch.to().x());
         double y1 = Math.min(stretch.from().y(), stretch.to().y());
         double y2 = Math.max(stretch.from().y(), stretch.to().y());
-        return x1 < card.right() - TOUCH && x2 > card.x() + TOUCH && y1 < card.bottom() - TOUCH && y2 > card.y() + TOUCH;
+        return x1 < card.right() - TOUCH && x2 > card.x() + TOUCH && y1 < card.bottom() - TOUCH
+                && y2 > card.y() + TOUCH;
     }
 }

@@ -17,15 +17,19 @@ import java.util.Set;
 import java.util.TreeMap;
 
 /**
- * Finds stretches of different lines that lie on each other, and stretches pushed into a card, after all lanes were spread, and moves them or their neighbours until they
- * are free. Moving the lanes of one direction makes stretches of the other longer, so a last look at the whole is needed. Time n log n in the stretches, and log n for each
- * move that is tried.
+ * Finds stretches of different lines that lie on each other, and stretches pushed into a card, after all lanes were
+ * spread, and moves them or their neighbours until they are free. Moving the lanes of one direction makes stretches of
+ * the other longer, so a last look at the whole is needed. Time n log n in the stretches, and log n for each move that
+ * is tried.
  */
 final class Collisions {
     /** Stretches nearer to each other than this, in sheet units, are seen as one. */
     private static final double NEAR = 1;
     private static final double OVERLAP = 2;
-    /** The least distance of lines from cards, and of the end of a line from a corner of its card and from other lines that run beside it. */
+    /**
+     * The least distance of lines from cards, and of the end of a line from a corner of its card and from other lines
+     * that run beside it.
+     */
     private static final double CLEAR = 2;
     private static final double EDGE = 8;
     private static final int THROUGH_A_CARD = 10;
@@ -44,7 +48,8 @@ final class Collisions {
         }
 
         boolean runsBeside(Stretch other, double distance) {
-            return !link.equals(other.link) && Math.abs(at - other.at) < distance && Math.min(high, other.high) - Math.max(low, other.low) > OVERLAP;
+            return !link.equals(other.link) && Math.abs(at - other.at) < distance
+                    && Math.min(high, other.high) - Math.max(low, other.low) > OVERLAP;
         }
 
         Box box() {
@@ -67,7 +72,8 @@ final class Collisions {
     private int tries = MAX_TRIES;
 
     /** The ways as they were searched for, on which a line may fall back, and as they were spread. */
-    Collisions(Collection<Link> links, Map<String, List<Point>> searched, Map<String, List<Point>> ways, Set<String> byHand, SpatialIndex cards) {
+    Collisions(Collection<Link> links, Map<String, List<Point>> searched, Map<String, List<Point>> ways,
+            Set<String> byHand, SpatialIndex cards) {
         this.searched = searched;
         links.forEach(link -> this.links.put(link.id(), link));
         this.ways = new LinkedHashMap<>(ways);
@@ -88,7 +94,10 @@ final class Collisions {
         return ways;
     }
 
-    /** The lines that lie on others or were pushed into a card: told without the lanes, for on most sheets there are none. */
+    /**
+     * The lines that lie on others or were pushed into a card: told without the lanes, for on most sheets there are
+     * none.
+     */
     private Set<String> suspects() {
         Set<String> found = new LinkedHashSet<>();
         ways.forEach((link, points) -> {
@@ -125,7 +134,8 @@ final class Collisions {
         for (int by : harm == 0 || tries < 0 ? new int[0] : SHIFTS) {
             tries -= now.size();
             for (int index = now.size() - 2; index >= 0; index--) {
-                Optional<List<Point>> way = shifted(link, now, index, by).filter(it -> sameTurns(now, it) && harm(link, it) < harm);
+                Optional<List<Point>> way =
+                        shifted(link, now, index, by).filter(it -> sameTurns(now, it) && harm(link, it) < harm);
                 if (way.isPresent()) {
                     replace(link, way.get());
                     return true;
@@ -141,8 +151,10 @@ final class Collisions {
 
     private void replace(String link, List<Point> way) {
         List<Stretch> now = stretches(link, way);
-        moved.getOrDefault(link, List.of()).forEach(stretch -> movedParallel(stretch).get(stretch.at()).remove(stretch));
-        now.forEach(stretch -> movedParallel(stretch).computeIfAbsent(stretch.at(), any -> new ArrayList<>()).add(stretch));
+        moved.getOrDefault(link, List.of())
+                .forEach(stretch -> movedParallel(stretch).get(stretch.at()).remove(stretch));
+        now.forEach(
+                stretch -> movedParallel(stretch).computeIfAbsent(stretch.at(), any -> new ArrayList<>()).add(stretch));
         moved.put(link, now);
         ways.put(link, way);
     }
@@ -158,12 +170,15 @@ final class Collisions {
             way.set(end, isUpright ? way.get(end).plus(by, 0) : way.get(end).plus(0, by));
         }
         boolean outermost = index == 0 || index + 2 == points.size();
-        boolean stays = (index > 0 || onSide(links.get(link).first(), way.getFirst(), isUpright)) && (index + 2 < points.size() || onSide(links.get(link).second(), way.getLast(), isUpright));
-        return stays && (!outermost || beside(Stretch.of(link, index, way), EDGE) == 0) ? Optional.of(List.copyOf(way)) : Optional.empty();
+        boolean stays = (index > 0 || onSide(links.get(link).first(), way.getFirst(), isUpright))
+                && (index + 2 < points.size() || onSide(links.get(link).second(), way.getLast(), isUpright));
+        return stays && (!outermost || beside(Stretch.of(link, index, way), EDGE) == 0) ? Optional.of(List.copyOf(way))
+                : Optional.empty();
     }
 
     private static boolean onSide(Box card, Point end, boolean isUpright) {
-        return isUpright ? end.x() >= card.x() + EDGE && end.x() <= card.right() - EDGE : end.y() >= card.y() + EDGE && end.y() <= card.bottom() - EDGE;
+        return isUpright ? end.x() >= card.x() + EDGE && end.x() <= card.right() - EDGE
+                : end.y() >= card.y() + EDGE && end.y() <= card.bottom() - EDGE;
     }
 
     /** Whether each stretch still goes the way it went: none turned back or shrank to nothing. */
@@ -194,10 +209,13 @@ final class Collisions {
     private int beside(Stretch stretch, double distance) {
         List<Stretch> parallel = parallel(stretch);
         int count = 0;
-        for (int i = firstFrom(parallel, stretch.at() - distance); i < parallel.size() && parallel.get(i).at() < stretch.at() + distance; i++) {
-            count += stretch.runsBeside(parallel.get(i), distance) && !moved.containsKey(parallel.get(i).link()) ? 1 : 0;
+        for (int i = firstFrom(parallel, stretch.at() - distance);
+                i < parallel.size() && parallel.get(i).at() < stretch.at() + distance; i++) {
+            count += stretch.runsBeside(parallel.get(i), distance) && !moved.containsKey(parallel.get(i).link()) ? 1
+                    : 0;
         }
-        for (List<Stretch> others : movedParallel(stretch).subMap(stretch.at() - distance, true, stretch.at() + distance, true).values()) {
+        for (List<Stretch> others : movedParallel(stretch)
+                .subMap(stretch.at() - distance, true, stretch.at() + distance, true).values()) {
             for (Stretch other : others) {
                 count += stretch.runsBeside(other, distance) ? 1 : 0;
             }

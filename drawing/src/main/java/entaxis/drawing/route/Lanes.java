@@ -11,8 +11,8 @@ import java.util.Set;
 import java.util.TreeMap;
 
 /**
- * Moves stretches of different lines apart that lie on each other. The stretches that touch cards, and those of lines drawn by hand, stay; others give way to them. Time
- * n log n in the stretches.
+ * Moves stretches of different lines apart that lie on each other. The stretches that touch cards, and those of lines
+ * drawn by hand, stay; others give way to them. Time n log n in the stretches.
  */
 final class Lanes {
     private static final double GAP = 8;
@@ -21,14 +21,19 @@ final class Lanes {
 
     private static final int PASSES = 4;
 
-    /** Where a stretch ends: at which coordinate along it, and which way the line goes on from there, across the lane: -1, 0 or 1. */
+    /**
+     * Where a stretch ends: at which coordinate along it, and which way the line goes on from there, across the lane:
+     * -1, 0 or 1.
+     */
     private record Turn(double along, int towards) { }
 
-    private record Stretch(String link, int index, double low, double high, double leaning, boolean fixed, List<Turn> turns) {
+    private record Stretch(String link, int index, double low, double high, double leaning, boolean fixed,
+            List<Turn> turns) {
         /** Whether this one, on the lower side of the other, would lie on the other's way where both turn. */
         boolean mustNotBeBelow(Stretch other) {
             return turns.stream().anyMatch(turn -> turn.towards() > 0
-                    && other.turns().stream().anyMatch(its -> its.towards() < 0 && Math.abs(its.along() - turn.along()) < 1));
+                    && other.turns().stream()
+                            .anyMatch(its -> its.towards() < 0 && Math.abs(its.along() - turn.along()) < 1));
         }
     }
 
@@ -46,7 +51,8 @@ final class Lanes {
             boolean vertical = pass % 2 == 0;
             Map<Double, List<Stretch>> byLane = new TreeMap<>();
             result.forEach((link, points) -> collect(link, points, vertical, byLane));
-            byLane.values().stream().filter(lane -> lane.size() > 1).forEach(lane -> clusters(lane).forEach(cluster -> shift(cluster, vertical, result)));
+            byLane.values().stream().filter(lane -> lane.size() > 1)
+                    .forEach(lane -> clusters(lane).forEach(cluster -> shift(cluster, vertical, result)));
         }
         return result;
     }
@@ -64,7 +70,8 @@ final class Lanes {
                 Point after = points.get(Math.min(points.size() - 1, i + 2));
                 double leaning = vertical ? before.x() + after.x() : before.y() + after.y();
                 byLane.computeIfAbsent(vertical ? a.x() : a.y(), any -> new ArrayList<>())
-                        .add(new Stretch(link, i, Math.min(from, to), Math.max(from, to), leaning, fixed, turns(points, i, vertical)));
+                        .add(new Stretch(link, i, Math.min(from, to), Math.max(from, to), leaning, fixed,
+                                turns(points, i, vertical)));
             }
         }
     }
@@ -81,7 +88,8 @@ final class Lanes {
     }
 
     private static Turn turn(Point end, Point next, boolean vertical) {
-        return new Turn(vertical ? end.y() : end.x(), (int) Math.signum(vertical ? next.x() - end.x() : next.y() - end.y()));
+        return new Turn(vertical ? end.y() : end.x(),
+                (int) Math.signum(vertical ? next.x() - end.x() : next.y() - end.y()));
     }
 
     /** Groups of stretches on one lane that overlap, directly or by way of others. */
@@ -111,7 +119,8 @@ final class Lanes {
                 }
             }
         }
-        int middle = (int) cluster.stream().filter(Stretch::fixed).count() == 0 ? -1 : cluster.indexOf(cluster.stream().filter(Stretch::fixed).findFirst().orElseThrow());
+        int middle = (int) cluster.stream().filter(Stretch::fixed).count() == 0 ? -1
+                : cluster.indexOf(cluster.stream().filter(Stretch::fixed).findFirst().orElseThrow());
         double gap = Math.min(GAP, ROOM / cluster.size());
         for (int i = 0; i < cluster.size(); i++) {
             Stretch stretch = cluster.get(i);

@@ -12,13 +12,17 @@ import java.util.PriorityQueue;
 import java.util.TreeSet;
 
 /**
- * A shortest orthogonal way around boxes with few bends: A* over (grid point, direction) on the sparse grid of lines beside the boxes (Hart, Nilsson and Raphael
- * 1968). With k boxes the grid has O(k²) points; the search gives up after a fixed number of steps.
+ * A shortest orthogonal way around boxes with few bends: A* over (grid point, direction) on the sparse grid of lines
+ * beside the boxes (Hart, Nilsson and Raphael 1968). With k boxes the grid has O(k²) points; the search gives up after
+ * a fixed number of steps.
  */
 final class PathSearch {
     /** Distance that lines keep from cards. */
     static final double CLEARANCE = 10;
-    /** Distance at which lanes run beside cards: beyond the symbols at line ends, or close by where there is no room for that. */
+    /**
+     * Distance at which lanes run beside cards: beyond the symbols at line ends, or close by where there is no room for
+     * that.
+     */
     static final double WIDE_LANE = 28;
     static final double NARROW_LANE = 14;
     private static final double BEND = 40;
@@ -88,7 +92,10 @@ final class PathSearch {
         return at >= 0 ? at : -at - 2;
     }
 
-    /** The way from one point, leaving it in a direction, to another, arriving against that one's direction; none within the step limit. */
+    /**
+     * The way from one point, leaving it in a direction, to another, arriving against that one's direction; none within
+     * the step limit.
+     */
     Optional<List<Point>> find(Point from, Edge leaving, Point to, Edge arriving) {
         int start = node(Arrays.binarySearch(xs, from.x()), Arrays.binarySearch(ys, from.y()));
         int goal = node(Arrays.binarySearch(xs, to.x()), Arrays.binarySearch(ys, to.y()));
@@ -117,7 +124,8 @@ final class PathSearch {
         return Optional.empty();
     }
 
-    private void expand(State at, int key, int turn, int goal, int inward, double[] best, int[] cameFrom, PriorityQueue<State> open) {
+    private void expand(State at, int key, int turn, int goal, int inward, double[] best, int[] cameFrom,
+            PriorityQueue<State> open) {
         boolean back = Math.abs(turn - at.direction()) == 2;
         if (back) {
             return;
@@ -139,7 +147,8 @@ final class PathSearch {
         if (cost < best[next]) {
             best[next] = cost;
             cameFrom[next] = key;
-            double rest = Math.abs(xs[node % xs.length] - xs[goal % xs.length]) + Math.abs(ys[node / xs.length] - ys[goal / xs.length]) + (turn == inward ? 0 : BEND);
+            double rest = Math.abs(xs[node % xs.length] - xs[goal % xs.length])
+                    + Math.abs(ys[node / xs.length] - ys[goal / xs.length]) + (turn == inward ? 0 : BEND);
             open.add(new State(node, turn, cost, cost + HEURISTIC_WEIGHT * rest));
         }
     }

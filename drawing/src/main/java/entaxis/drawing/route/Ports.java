@@ -13,8 +13,9 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Chooses the side on which each line leaves a card and the place on it: facing sides, level with the other end where that gives a straight line, and apart from
- * each other. Runs in time linear in the lines, times the logarithm of those at one card.
+ * Chooses the side on which each line leaves a card and the place on it: facing sides, level with the other end where
+ * that gives a straight line, and apart from each other. Runs in time linear in the lines, times the logarithm of those
+ * at one card.
  */
 final class Ports {
     private static final double GAP = 22;
@@ -24,7 +25,9 @@ final class Ports {
     /** The least distance of two lines' ends on one side when one is moved to make its line straight. */
     private static final double NEAREST = 12;
 
-    /** An end of a line before it has its place; a kept one was given its wish by a layout that minds its neighbours. */
+    /**
+     * An end of a line before it has its place; a kept one was given its wish by a layout that minds its neighbours.
+     */
     private record Slot(String link, boolean first, Box box, Edge side, double wish, boolean kept) { }
 
     private final Map<String, List<Slot>> bySide = new HashMap<>();
@@ -33,20 +36,30 @@ final class Ports {
 
     Ports(List<Link> links) {
         for (Link link : links) {
-            Edge first = link.shape().first().map(Ports::edge).orElseGet(() -> link.loop() ? Edge.TOP : facing(link.first(), link.second()));
-            Edge second = link.shape().second().map(Ports::edge).orElseGet(() -> link.loop() ? Edge.LEFT : facing(link.second(), link.first()));
-            add(bySide, link.firstCard(), new Slot(link.id(), true, link.first(), first, wish(link, first, true), kept(link)));
-            add(bySide, link.secondCard(), new Slot(link.id(), false, link.second(), second, wish(link, second, false), kept(link)));
+            Edge first = link.shape().first().map(Ports::edge)
+                    .orElseGet(() -> link.loop() ? Edge.TOP : facing(link.first(), link.second()));
+            Edge second = link.shape().second().map(Ports::edge)
+                    .orElseGet(() -> link.loop() ? Edge.LEFT : facing(link.second(), link.first()));
+            add(bySide, link.firstCard(),
+                    new Slot(link.id(), true, link.first(), first, wish(link, first, true), kept(link)));
+            add(bySide, link.secondCard(),
+                    new Slot(link.id(), false, link.second(), second, wish(link, second, false), kept(link)));
         }
         bySide.values().forEach(this::spread);
-        links.stream().filter(link -> !link.loop() && (link.shape().bends().isEmpty() || kept(link) && link.shape().bends().size() == 1)).forEach(link -> straighten(link, bySide));
+        links.stream()
+                .filter(link -> !link.loop()
+                        && (link.shape().bends().isEmpty() || kept(link) && link.shape().bends().size() == 1))
+                .forEach(link -> straighten(link, bySide));
     }
 
     private static boolean kept(Link link) {
         return link.shape().found();
     }
 
-    /** Moves one end of a line level with the other, where its side has room there, so that a small step becomes a straight line. */
+    /**
+     * Moves one end of a line level with the other, where its side has room there, so that a small step becomes a
+     * straight line.
+     */
     private void straighten(Link link, Map<String, List<Slot>> bySide) {
         Port first = first(link);
         Port second = second(link);
@@ -66,9 +79,11 @@ final class Ports {
         Box box = first ? link.first() : link.second();
         double from = (port.side().horizontal() ? box.y() : box.x()) + CORNER;
         double to = (port.side().horizontal() ? box.bottom() : box.right()) - CORNER;
-        return at >= from && at <= to && bySide.get((first ? link.firstCard() : link.secondCard()) + port.side()).stream()
+        return at >= from && at <= to
+                && bySide.get((first ? link.firstCard() : link.secondCard()) + port.side()).stream()
                 .filter(slot -> !slot.link().equals(link.id()) || slot.first() != first)
-                .map(slot -> (slot.first() ? firstPorts : secondPorts).get(slot.link())).allMatch(other -> Math.abs(along(other) - at) >= NEAREST
+                        .map(slot -> (slot.first() ? firstPorts : secondPorts).get(slot.link()))
+                        .allMatch(other -> Math.abs(along(other) - at) >= NEAREST
                         && Math.signum(along(other) - at) == Math.signum(along(other) - along(port)));
     }
 
@@ -77,7 +92,8 @@ final class Ports {
     }
 
     private static Port moved(Port port, double at) {
-        return new Port(port.side().horizontal() ? new Point(port.point().x(), at) : new Point(at, port.point().y()), port.side());
+        return new Port(port.side().horizontal() ? new Point(port.point().x(), at) : new Point(at, port.point().y()),
+                port.side());
     }
 
     /** A port further along its side, if it is still on it and no other line leaves from there. */
@@ -87,8 +103,10 @@ final class Ports {
         double from = (port.side().horizontal() ? box.y() : box.x()) + EDGE;
         double to = (port.side().horizontal() ? box.bottom() : box.right()) - EDGE;
         String card = first ? link.firstCard() : link.secondCard();
-        boolean free = bySide.getOrDefault(card + port.side(), List.of()).stream().filter(slot -> !slot.link().equals(link.id()))
-                .map(slot -> (slot.first() ? firstPorts : secondPorts).get(slot.link())).allMatch(other -> Math.abs(along(other) - at) >= EDGE);
+        boolean free = bySide.getOrDefault(card + port.side(), List.of()).stream()
+                .filter(slot -> !slot.link().equals(link.id()))
+                .map(slot -> (slot.first() ? firstPorts : secondPorts).get(slot.link()))
+                .allMatch(other -> Math.abs(along(other) - at) >= EDGE);
         if (at < from || at > to || !free) {
             return Optional.empty();
         }
@@ -130,14 +148,18 @@ final class Ports {
         return Edge.valueOf(side.name());
     }
 
-    /** The coordinate along the side that would give the straightest line, or that of the corner set by hand, or by a layout as long as the card lies beside it. */
+    /**
+     * The coordinate along the side that would give the straightest line, or that of the corner set by hand, or by a
+     * layout as long as the card lies beside it.
+     */
     private static double wish(Link link, Edge side, boolean first) {
         List<Place> bends = link.shape().bends();
         Box own = first ? link.first() : link.second();
         if (!bends.isEmpty()) {
             Place nearest = first ? bends.getFirst() : bends.getLast();
             double at = side.horizontal() ? nearest.y() : nearest.x();
-            boolean beside = at >= (side.horizontal() ? own.y() : own.x()) && at <= (side.horizontal() ? own.bottom() : own.right());
+            boolean beside = at >= (side.horizontal() ? own.y() : own.x())
+                    && at <= (side.horizontal() ? own.bottom() : own.right());
             if (beside || !kept(link)) {
                 return at;
             }
@@ -154,7 +176,10 @@ final class Ports {
         return side.horizontal() ? other.centreY() : other.centreX();
     }
 
-    /** How far an end and the one before it on the same side must be apart: less than usual where a layout put them closer. */
+    /**
+     * How far an end and the one before it on the same side must be apart: less than usual where a layout put them
+     * closer.
+     */
     private static double between(List<Slot> slots, int i, double gap) {
         Slot before = slots.get(i - 1);
         Slot here = slots.get(i);

@@ -18,8 +18,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Routes all lines of a sheet around its cards. A router remembers its last result: a line whose two ends stayed and whose way no card entered or left is not searched
- * for again. Not safe for use by several threads at once.
+ * Routes all lines of a sheet around its cards. A router remembers its last result: a line whose two ends stayed and
+ * whose way no card entered or left is not searched for again. Not safe for use by several threads at once.
  */
 public final class Router {
     /** How far around its two cards a way is looked for: first near, then wide. */
@@ -42,7 +42,8 @@ public final class Router {
             boolean level = from.y() == to.y();
             double one = level ? from.x() : from.y();
             double other = level ? to.x() : to.y();
-            return Optional.of(new End(link, first, level, level ? from.y() : from.x(), Math.min(one, other), Math.max(one, other)));
+            return Optional.of(new End(link, first, level, level ? from.y() : from.x(), Math.min(one, other),
+                    Math.max(one, other)));
         }
 
         String lane() {
@@ -50,12 +51,17 @@ public final class Router {
         }
 
         boolean liesOn(End other) {
-            return !link.id().equals(other.link().id()) && Math.min(high, other.high()) - Math.max(low, other.low()) > 2;
+            return !link.id().equals(other.link().id())
+                    && Math.min(high, other.high()) - Math.max(low, other.low()) > 2;
         }
     }
 
-    /** A way that was found: for these two ports, which it may have had to leave for another side, looked for in this window. */
-    private record Known(Port first, Port second, LineShape shape, Edge firstSide, Edge secondSide, List<Point> points, Box window, boolean parted) {
+    /**
+     * A way that was found: for these two ports, which it may have had to leave for another side, looked for in this
+     * window.
+     */
+    private record Known(Port first, Port second, LineShape shape, Edge firstSide, Edge secondSide, List<Point> points,
+            Box window, boolean parted) {
         Known(Link link, Port first, Port second, List<Point> points, Box window) {
             this(first, second, link.shape(), first.side(), second.side(), points, window, false);
         }
@@ -82,7 +88,8 @@ public final class Router {
             Known old = known.get(link.id());
             Port first = ports.first(link);
             Port second = ports.second(link);
-            boolean same = old != null && old.first().equals(first) && old.second().equals(second) && old.shape().equals(link.shape()) && changed.stream().noneMatch(old.window()::overlaps);
+            boolean same = old != null && old.first().equals(first) && old.second().equals(second)
+                    && old.shape().equals(link.shape()) && changed.stream().noneMatch(old.window()::overlaps);
             Known now = same ? old : search(link, first, second, obstacles);
             next.put(link.id(), now);
             ways.put(link.id(), now.points());
@@ -91,29 +98,41 @@ public final class Router {
         known = next;
         cards = Map.copyOf(boxes);
         Set<String> fixed = new HashSet<>();
-        all.stream().filter(link -> !link.shape().bends().isEmpty() && next.get(link.id()).points().size() == link.shape().bends().size() + 2).forEach(link -> fixed.add(link.id()));
-        Map<String, List<Point>> apart = new Collisions(all, ways, new Lanes(ways, fixed).spread(), fixed, obstacles).settled();
+        all.stream()
+                .filter(link -> !link.shape().bends().isEmpty()
+                        && next.get(link.id()).points().size() == link.shape().bends().size() + 2)
+                .forEach(link -> fixed.add(link.id()));
+        Map<String, List<Point>> apart =
+                new Collisions(all, ways, new Lanes(ways, fixed).spread(), fixed, obstacles).settled();
         Map<String, Route> found = new LinkedHashMap<>();
-        all.forEach(link -> found.put(link.id(), new Route(apart.get(link.id()), next.get(link.id()).firstSide(), next.get(link.id()).secondSide())));
+        all.forEach(link -> found.put(link.id(),
+                new Route(apart.get(link.id()), next.get(link.id()).firstSide(), next.get(link.id()).secondSide())));
         linked = all;
         routes = Collections.unmodifiableMap(found);
         return routes;
     }
 
-    /** Lets lines whose ends lie on each other leave their cards a little further along. Quadratic in the ends on one level or upright, which are few. */
-    private static void part(List<Link> all, Ports ports, SpatialIndex obstacles, Map<String, Known> next, Map<String, List<Point>> ways) {
+    /**
+     * Lets lines whose ends lie on each other leave their cards a little further along. Quadratic in the ends on one
+     * level or upright, which are few.
+     */
+    private static void part(List<Link> all, Ports ports, SpatialIndex obstacles, Map<String, Known> next,
+            Map<String, List<Point>> ways) {
         for (int pass = 0; pass < PARTINGS; pass++) {
             Map<String, List<End>> byLane = new HashMap<>();
             for (Link link : all) {
                 List<Point> points = ways.get(link.id());
-                End.of(link, true, points).ifPresent(end -> byLane.computeIfAbsent(end.lane(), any -> new ArrayList<>()).add(end));
-                End.of(link, false, points).ifPresent(end -> byLane.computeIfAbsent(end.lane(), any -> new ArrayList<>()).add(end));
+                End.of(link, true, points)
+                        .ifPresent(end -> byLane.computeIfAbsent(end.lane(), any -> new ArrayList<>()).add(end));
+                End.of(link, false, points)
+                        .ifPresent(end -> byLane.computeIfAbsent(end.lane(), any -> new ArrayList<>()).add(end));
             }
             boolean none = true;
             for (List<End> lane : byLane.values()) {
                 for (int i = 1; i < lane.size(); i++) {
                     End end = lane.get(i);
-                    if (end.link().shape().bends().isEmpty() && !next.get(end.link().id()).parted() && lane.subList(0, i).stream().anyMatch(end::liesOn)) {
+                    if (end.link().shape().bends().isEmpty() && !next.get(end.link().id()).parted()
+                            && lane.subList(0, i).stream().anyMatch(end::liesOn)) {
                         none &= !aside(end, ports, obstacles, next, ways);
                     }
                 }
@@ -124,7 +143,8 @@ public final class Router {
         }
     }
 
-    private static boolean aside(End end, Ports ports, SpatialIndex obstacles, Map<String, Known> next, Map<String, List<Point>> ways) {
+    private static boolean aside(End end, Ports ports, SpatialIndex obstacles, Map<String, Known> next,
+            Map<String, List<Point>> ways) {
         Link link = end.link();
         Known now = next.get(link.id());
         Port first = new Port(now.points().getFirst(), now.firstSide());
@@ -132,8 +152,10 @@ public final class Router {
         for (int by : ASIDE) {
             Optional<Port> moved = ports.along(link, end.first(), end.first() ? first : second, by);
             if (moved.isPresent()) {
-                Known other = search(link, end.first() ? moved.get() : first, end.first() ? second : moved.get(), obstacles);
-                next.put(link.id(), new Known(now.first(), now.second(), link.shape(), other.firstSide(), other.secondSide(), other.points(), other.window(), true));
+                Known other =
+                        search(link, end.first() ? moved.get() : first, end.first() ? second : moved.get(), obstacles);
+                next.put(link.id(), new Known(now.first(), now.second(), link.shape(), other.firstSide(),
+                        other.secondSide(), other.points(), other.window(), true));
                 ways.put(link.id(), other.points());
                 return true;
             }
@@ -160,7 +182,8 @@ public final class Router {
 
     private static Known search(Link link, Port first, Port second, SpatialIndex obstacles) {
         Box ends = link.first().union(link.second());
-        Optional<List<Point>> byHand = link.shape().bends().isEmpty() ? Optional.empty() : byHand(first, second, link.shape().bends());
+        Optional<List<Point>> byHand =
+                link.shape().bends().isEmpty() ? Optional.empty() : byHand(first, second, link.shape().bends());
         if (byHand.isPresent() && (!link.shape().found() || stillGood(link, byHand.get(), obstacles))) {
             return new Known(link, first, second, byHand.get(), around(byHand.get()).union(ends));
         }
@@ -174,18 +197,24 @@ public final class Router {
                 return new Known(link, first, second, way.get(), ends.grown(around));
             }
         }
-        Optional<Known> other = roomToTurn ? Optional.empty() : otherSides(link, first, second, obstacles, ends.grown(WINDOWS[0]));
+        Optional<Known> other =
+                roomToTurn ? Optional.empty() : otherSides(link, first, second, obstacles, ends.grown(WINDOWS[0]));
         return other.orElseGet(() -> new Known(link, first, second, plain(first, second), ends.grown(WINDOWS[0])));
     }
 
-    /** A way by corners set by hand: the first and the last follow the cards along their stretches; none where the corners do not fit the sides. */
+    /**
+     * A way by corners set by hand: the first and the last follow the cards along their stretches; none where the
+     * corners do not fit the sides.
+     */
     private static Optional<List<Point>> byHand(Port first, Port second, List<Place> bends) {
         List<Point> points = new ArrayList<>(List.of(first.point()));
         bends.forEach(bend -> points.add(new Point(bend.x(), bend.y())));
         points.add(second.point());
         int last = points.size() - 2;
-        points.set(1, first.side().horizontal() ? new Point(points.get(1).x(), first.point().y()) : new Point(first.point().x(), points.get(1).y()));
-        points.set(last, second.side().horizontal() ? new Point(points.get(last).x(), second.point().y()) : new Point(second.point().x(), points.get(last).y()));
+        points.set(1, first.side().horizontal() ? new Point(points.get(1).x(), first.point().y())
+                : new Point(first.point().x(), points.get(1).y()));
+        points.set(last, second.side().horizontal() ? new Point(points.get(last).x(), second.point().y())
+                : new Point(second.point().x(), points.get(last).y()));
         for (int i = 0; i + 1 < points.size(); i++) {
             if (points.get(i).x() != points.get(i + 1).x() && points.get(i).y() != points.get(i + 1).y()) {
                 return Optional.empty();
@@ -198,14 +227,16 @@ public final class Router {
     /** Whether corners that the layout found are still where it put them, and no card has come in their way. */
     private static boolean stillGood(Link link, List<Point> way, SpatialIndex obstacles) {
         List<Place> bends = link.shape().bends();
-        if (way.size() != bends.size() + 2 || far(bends.getFirst(), way.get(1)) || far(bends.getLast(), way.get(way.size() - 2))) {
+        if (way.size() != bends.size() + 2 || far(bends.getFirst(), way.get(1))
+                || far(bends.getLast(), way.get(way.size() - 2))) {
             return false;
         }
         for (int i = 0; i + 1 < way.size(); i++) {
             Box stretch = around(List.of(way.get(i), way.get(i + 1))).grown(1);
             boolean first = i == 0;
             boolean last = i + 2 == way.size();
-            if (obstacles.within(stretch).stream().anyMatch(box -> !(first && box.equals(link.first())) && !(last && box.equals(link.second())))) {
+            if (obstacles.within(stretch).stream()
+                    .anyMatch(box -> !(first && box.equals(link.first())) && !(last && box.equals(link.second())))) {
                 return false;
             }
         }
@@ -226,11 +257,13 @@ public final class Router {
 
     private static Optional<List<Point>> search(Port first, Port second, SpatialIndex obstacles, Box window) {
         Set<Box> cards = obstacles.within(window);
-        return search(first, second, cards, window, PathSearch.WIDE_LANE).or(() -> search(first, second, cards, window, PathSearch.NARROW_LANE));
+        return search(first, second, cards, window, PathSearch.WIDE_LANE)
+                .or(() -> search(first, second, cards, window, PathSearch.NARROW_LANE));
     }
 
     private static Optional<List<Point>> search(Port first, Port second, Set<Box> cards, Box window, double lane) {
-        return new PathSearch(first.stub(), second.stub(), cards, window, lane).find(first.stub(), first.side(), second.stub(), second.side()).map(way -> {
+        return new PathSearch(first.stub(), second.stub(), cards, window, lane)
+                .find(first.stub(), first.side(), second.stub(), second.side()).map(way -> {
             List<Point> points = new ArrayList<>(way);
             points.addFirst(first.point());
             points.addLast(second.point());
@@ -273,7 +306,8 @@ public final class Router {
     }
 
     private static boolean straight(Port first, Port second) {
-        boolean level = first.side().horizontal() && first.point().y() == second.point().y() || !first.side().horizontal() && first.point().x() == second.point().x();
+        boolean level = first.side().horizontal() && first.point().y() == second.point().y()
+                || !first.side().horizontal() && first.point().x() == second.point().x();
         return level && first.side().dx() == -second.side().dx() && first.side().dy() == -second.side().dy();
     }
 

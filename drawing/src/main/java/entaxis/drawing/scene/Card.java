@@ -16,10 +16,12 @@ import java.util.OptionalInt;
  * @param indexes lines of its indexes, below the rows
  * @param pinned  whether it stays where it is when the sheet is arranged
  */
-public record Card(OwnerId owner, Box box, String name, OptionalInt hue, boolean rounded, List<Row> keyRows, List<Row> rows, List<String> meaning, List<String> indexes,
+public record Card(OwnerId owner, Box box, String name, OptionalInt hue, boolean rounded, List<Row> keyRows,
+        List<Row> rows, List<String> meaning, List<String> indexes,
         boolean pinned) {
     /** A card that shows only its rows. */
-    public Card(OwnerId owner, Box box, String name, OptionalInt hue, boolean rounded, List<Row> keyRows, List<Row> rows) {
+    public Card(OwnerId owner, Box box, String name, OptionalInt hue, boolean rounded, List<Row> keyRows,
+            List<Row> rows) {
         this(owner, box, name, hue, rounded, keyRows, rows, List.of(), List.of(), false);
     }
 
@@ -58,7 +60,8 @@ public record Card(OwnerId owner, Box box, String name, OptionalInt hue, boolean
 
     /** The same at another place. */
     public Card at(double x, double y) {
-        return new Card(owner, new Box(x, y, box.width(), box.height()), name, hue, rounded, keyRows, rows, meaning, indexes, pinned);
+        return new Card(owner, new Box(x, y, box.width(), box.height()), name, hue, rounded, keyRows, rows, meaning,
+                indexes, pinned);
     }
 
     /** The same, pinned or not. */

@@ -43,17 +43,25 @@ final class CardMaker {
         this.measure = measure;
     }
 
-    /** An entity as the concept has it: own attributes only, key attributes with their rank among all key columns of its table. */
+    /**
+     * An entity as the concept has it: own attributes only, key attributes with their rank among all key columns of its
+     * table.
+     */
     Card concept(Design design, Entity entity, Table table, SheetView view) {
         List<Attribute> key = entity.primaryKey().stream().filter(OwnPart.class::isInstance).map(OwnPart.class::cast)
                 .flatMap(part -> entity.attribute(part.attribute()).stream()).toList();
         boolean typed = view.types() == SheetView.Types.ALWAYS;
         List<Row> keyRows = new ArrayList<>();
-        key.forEach(attribute -> keyRows.add(new Row(attribute.name(), rank(table, attribute), alternates(entity, attribute), false,
+        key.forEach(attribute -> keyRows
+                .add(new Row(attribute.name(), rank(table, attribute), alternates(entity, attribute), false,
                 typed ? design.text(attribute.type()) : "", comment(view, attribute.meaning()))));
-        List<Row> rows = entity.attributes().stream().filter(attribute -> !key.contains(attribute)).map(attribute -> new Row(attribute.name(), 0, alternates(entity, attribute),
-                !attribute.required(), typed ? design.text(attribute.type()) : "", comment(view, attribute.meaning()))).toList();
-        return card(entity.id(), entity.name(), hue(design, entity), entity.dependent(), shownKey(view, keyRows), shown(view, rows),
+        List<Row> rows = entity.attributes().stream().filter(attribute -> !key.contains(attribute))
+                .map(attribute -> new Row(attribute.name(), 0, alternates(entity, attribute),
+                        !attribute.required(), typed ? design.text(attribute.type()) : "",
+                        comment(view, attribute.meaning())))
+                .toList();
+        return card(entity.id(), entity.name(), hue(design, entity), entity.dependent(), shownKey(view, keyRows),
+                shown(view, rows),
                 view.comments() ? wrapped(entity.meaning()) : List.of(), List.of());
     }
 
@@ -72,12 +80,15 @@ final class CardMaker {
         for (Column column : table.columns()) {
             int rank = key.indexOf(column.name()) + 1;
             Row row = new Row(column.name(), key.size() > 1 ? rank : 0, marks(table, column), !column.required(),
-                    view.types() == SheetView.Types.NEVER ? "" : dialect.type(column.type()), comment(view, column.comment()));
+                    view.types() == SheetView.Types.NEVER ? "" : dialect.type(column.type()),
+                    comment(view, column.comment()));
             (rank > 0 ? keyRows : rows).add(row);
         }
         OptionalInt hue = owner instanceof EntityId id ? hue(design, design.entities().get(id)) : OptionalInt.empty();
-        List<String> indexes = view.indexes() && view.detail() == SheetView.Detail.ALL ? table.indexes().stream().map(CardMaker::text).toList() : List.of();
-        return card(owner, table.name(), hue, keyRows.stream().anyMatch(row -> row.marks().contains("(FK)")), shownKey(view, keyRows), shown(view, rows),
+        List<String> indexes = view.indexes() && view.detail() == SheetView.Detail.ALL
+                ? table.indexes().stream().map(CardMaker::text).toList() : List.of();
+        return card(owner, table.name(), hue, keyRows.stream().anyMatch(row -> row.marks().contains("(FK)")),
+                shownKey(view, keyRows), shown(view, rows),
                 view.comments() ? wrapped(table.comment()) : List.of(), indexes);
     }
 
@@ -94,11 +105,13 @@ final class CardMaker {
     }
 
     private static String comment(SheetView view, String meaning) {
-        return !view.comments() ? "" : meaning.length() > MAX_COMMENT ? meaning.substring(0, MAX_COMMENT - 1).strip() + "…" : meaning;
+        return !view.comments() ? ""
+                : meaning.length() > MAX_COMMENT ? meaning.substring(0, MAX_COMMENT - 1).strip() + "…" : meaning;
     }
 
     private static String text(TableIndex index) {
-        return (index.unique() ? "unique " : "") + "index (" + index.columns().stream().map(column -> column.name() + (column.descending() ? " desc" : ""))
+        return (index.unique() ? "unique " : "") + "index ("
+                + index.columns().stream().map(column -> column.name() + (column.descending() ? " desc" : ""))
                 .collect(Collectors.joining(", ")) + ")";
     }
 
@@ -119,7 +132,8 @@ final class CardMaker {
     }
 
     private static String alternates(Entity entity, Attribute attribute) {
-        return entity.alternateKeys().stream().filter(alternate -> alternate.parts().contains(new OwnPart(attribute.id())))
+        return entity.alternateKeys().stream()
+                .filter(alternate -> alternate.parts().contains(new OwnPart(attribute.id())))
                 .map(AlternateKey::number).map(number -> "(AK" + number + ")").collect(Collectors.joining());
     }
 
@@ -134,10 +148,12 @@ final class CardMaker {
     }
 
     private static OptionalInt hue(Design design, Entity entity) {
-        return entity.area().flatMap(design.areas()::find).map(Area::hue).map(OptionalInt::of).orElse(OptionalInt.empty());
+        return entity.area().flatMap(design.areas()::find).map(Area::hue).map(OptionalInt::of)
+                .orElse(OptionalInt.empty());
     }
 
-    private Card card(OwnerId owner, String name, OptionalInt hue, boolean rounded, List<Row> keyRows, List<Row> rows, List<String> meaning, List<String> indexes) {
+    private Card card(OwnerId owner, String name, OptionalInt hue, boolean rounded, List<Row> keyRows, List<Row> rows,
+            List<String> meaning, List<String> indexes) {
         double room = Card.SPINE + 2 * Card.PAD;
         double width = Math.max(MIN_WIDTH, measure.width(name, TextStyle.NAME) + room);
         for (List<Row> band : List.of(keyRows, rows)) {
@@ -150,10 +166,13 @@ final class CardMaker {
                 width = Math.max(width, measure.width(text, TextStyle.MARK) + room);
             }
         }
-        Card bare = new Card(owner, new Box(0, 0, Math.ceil(width), 0), name, hue, rounded, List.copyOf(keyRows), rows, meaning, indexes, false);
-        double height = bare.head() + band(keyRows) + band(rows) + (keyRows.isEmpty() && rows.isEmpty() ? Card.BAND * 2 : 0)
+        Card bare = new Card(owner, new Box(0, 0, Math.ceil(width), 0), name, hue, rounded, List.copyOf(keyRows), rows,
+                meaning, indexes, false);
+        double height =
+                bare.head() + band(keyRows) + band(rows) + (keyRows.isEmpty() && rows.isEmpty() ? Card.BAND * 2 : 0)
                 + (indexes.isEmpty() ? 0 : indexes.size() * Card.NOTE_ROW + 2 * Card.BAND);
-        return new Card(owner, new Box(0, 0, Math.ceil(width), height), name, hue, rounded, List.copyOf(keyRows), rows, meaning, indexes, false);
+        return new Card(owner, new Box(0, 0, Math.ceil(width), height), name, hue, rounded, List.copyOf(keyRows), rows,
+                meaning, indexes, false);
     }
 
     private static double band(List<Row> rows) {

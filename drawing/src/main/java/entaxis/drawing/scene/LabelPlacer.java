@@ -12,8 +12,8 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Finds the place of a line's text: beside its longest stretch that has room, clear of cards and of texts placed before, and where there is room also of all
- * lines and of the signs at their ends.
+ * Finds the place of a line's text: beside its longest stretch that has room, clear of cards and of texts placed
+ * before, and where there is room also of all lines and of the signs at their ends.
  */
 final class LabelPlacer {
     private static final double HEIGHT = 16;
@@ -46,10 +46,14 @@ final class LabelPlacer {
     }
 
     private static Box around(Point a, Point b) {
-        return new Box(Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.abs(a.x() - b.x()), Math.abs(a.y() - b.y()));
+        return new Box(Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.abs(a.x() - b.x()),
+                Math.abs(a.y() - b.y()));
     }
 
-    /** The room that the signs at an end take; words stand above a level line and right of an upright one, numbers of assumptions below or right. */
+    /**
+     * The room that the signs at an end take; words stand above a level line and right of an upright one, numbers of
+     * assumptions below or right.
+     */
     private static Box signs(LineEnd end, Point at, boolean words) {
         double out = (words ? WORD_OUT : SIGN_OUT) + 20 * end.assumptions().size();
         double aside = words || !end.assumptions().isEmpty() ? WORD_ASIDE : SIGN_ASIDE;
@@ -66,7 +70,8 @@ final class LabelPlacer {
         List<Box> candidates = new ArrayList<>();
         stretches(points).forEach(stretch -> candidates.addAll(beside(stretch, width)));
         List<Box> free = candidates.stream().filter(taken::free).toList();
-        Box best = free.stream().filter(drawn::free).findFirst().orElseGet(() -> free.isEmpty() ? candidates.getFirst() : free.getFirst());
+        Box best = free.stream().filter(drawn::free).findFirst()
+                .orElseGet(() -> free.isEmpty() ? candidates.getFirst() : free.getFirst());
         taken.add(best);
         return new Label(text, best);
     }

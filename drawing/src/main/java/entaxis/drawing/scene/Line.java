@@ -6,7 +6,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A relationship, one half of a resolved many-to-many, or the way from an entity to the sign of its kinds, as it is drawn.
+ * A relationship, one half of a resolved many-to-many, or the way from an entity to the sign of its kinds, as it is
+ * drawn.
  *
  * @param id     identity on the sheet
  * @param stated identity of what it stands for
@@ -17,7 +18,8 @@ import java.util.Optional;
  * @param labels texts along it
  * @param sign   the sign at which the lines of a category meet, drawn with the first of them
  */
-public record Line(String id, String stated, boolean solid, boolean plain, boolean bent, List<Point> points, LineEnd first, LineEnd second, List<Label> labels,
+public record Line(String id, String stated, boolean solid, boolean plain, boolean bent, List<Point> points,
+        LineEnd first, LineEnd second, List<Label> labels,
         Optional<Sign> sign) {
     /** Copies the lists. */
     public Line {

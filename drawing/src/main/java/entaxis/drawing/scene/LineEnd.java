@@ -15,7 +15,8 @@ import java.util.List;
  * @param assumptions numbers of the assumptions that decided this end
  * @param alternative whether it excludes other lines of the same card
  */
-public record LineEnd(String card, Edge side, Cardinality cardinality, Cardinality opposite, boolean child, List<Integer> assumptions, boolean alternative) {
+public record LineEnd(String card, Edge side, Cardinality cardinality, Cardinality opposite, boolean child,
+        List<Integer> assumptions, boolean alternative) {
     /** Copies the numbers. */
     public LineEnd {
         assumptions = List.copyOf(assumptions);

@@ -27,7 +27,10 @@ import org.commonmark.node.StrongEmphasis;
 import org.commonmark.node.Text;
 import org.commonmark.parser.Parser;
 
-/** Lays the Markdown of a note out in lines as wide as the note: headings, paragraphs, lists, emphasis and code. Linear in the text. */
+/**
+ * Lays the Markdown of a note out in lines as wide as the note: headings, paragraphs, lists, emphasis and code. Linear
+ * in the text.
+ */
 final class NoteLayout {
     static final double PAD = 10;
     private static final double LINE = 18;

@@ -43,6 +43,10 @@ public record PaperFrame(List<Box> pages, Optional<Box> titleBlock, List<String>
         Box last = pages.getLast();
         double textWidth = texts.stream().mapToDouble(text -> measure.width(text, TextStyle.NAME)).max().orElse(0) + 24;
         double textHeight = texts.size() * LINE + 10;
-        return new PaperFrame(pages, titled ? Optional.of(new Box(last.right() - textWidth - 8, last.bottom() - textHeight - 8, textWidth, textHeight)) : Optional.empty(), texts);
+        return new PaperFrame(pages,
+                titled ? Optional.of(
+                        new Box(last.right() - textWidth - 8, last.bottom() - textHeight - 8, textWidth, textHeight))
+                        : Optional.empty(),
+                texts);
     }
 }

@@ -19,8 +19,9 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /**
- * Writes SVG 1.1. All text is escaped; all looks are plain attributes, no style sheet is needed. A live drawing also has what the mouse catches; a file of its own has not:
- * it carries its fonts along and states the width of each text, so that a text keeps to its box even where another font stands in.
+ * Writes SVG 1.1. All text is escaped; all looks are plain attributes, no style sheet is needed. A live drawing also
+ * has what the mouse catches; a file of its own has not: it carries its fonts along and states the width of each text,
+ * so that a text keeps to its box even where another font stands in.
  */
 final class SvgSurface implements Surface {
     private final StringBuilder svg;
@@ -37,7 +38,8 @@ final class SvgSurface implements Surface {
      * @param address where the bytes of a picture are
      * @param links   where a group leads, by its identity; nowhere if empty
      */
-    SvgSurface(StringBuilder svg, TextMeasure measure, UnaryOperator<String> address, boolean live, UnaryOperator<String> links) {
+    SvgSurface(StringBuilder svg, TextMeasure measure, UnaryOperator<String> address, boolean live,
+            UnaryOperator<String> links) {
         this.svg = svg;
         this.measure = measure;
         this.address = address;
@@ -57,7 +59,8 @@ final class SvgSurface implements Surface {
         attribute("class", group.kind());
         group.facts().forEach(fact -> attribute("data-" + fact.name(), fact.value()));
         group.offset().ifPresent(by -> svg.append(" transform=\"translate(").append(number(by.x())).append(' ')
-                .append(number(by.y())).append(group.scale() == 1 ? ")\"" : ") scale(" + number(group.scale()) + ")\""));
+                .append(number(by.y()))
+                .append(group.scale() == 1 ? ")\"" : ") scale(" + number(group.scale()) + ")\""));
         svg.append('>');
         if (!group.title().isEmpty()) {
             svg.append("<title>").append(escaped(group.title())).append("</title>");
@@ -78,17 +81,20 @@ final class SvgSurface implements Surface {
             case RoundRectangle2D box -> {
                 begin("rect", look);
                 corner(box.getX(), box.getY());
-                svg.append(" width=\"").append(number(box.getWidth())).append("\" height=\"").append(number(box.getHeight())).append("\" rx=\"")
+                svg.append(" width=\"").append(number(box.getWidth())).append("\" height=\"")
+                        .append(number(box.getHeight())).append("\" rx=\"")
                         .append(number(box.getArcWidth() / 2)).append('"');
             }
             case Rectangle2D box -> {
                 begin("rect", look);
                 corner(box.getX(), box.getY());
-                svg.append(" width=\"").append(number(box.getWidth())).append("\" height=\"").append(number(box.getHeight())).append('"');
+                svg.append(" width=\"").append(number(box.getWidth())).append("\" height=\"")
+                        .append(number(box.getHeight())).append('"');
             }
             case Ellipse2D circle -> {
                 begin("circle", look);
-                svg.append(" cx=\"").append(number(circle.getCenterX())).append("\" cy=\"").append(number(circle.getCenterY())).append("\" r=\"")
+                svg.append(" cx=\"").append(number(circle.getCenterX())).append("\" cy=\"")
+                        .append(number(circle.getCenterY())).append("\" r=\"")
                         .append(number(circle.getWidth() / 2)).append('"');
             }
             default -> {
@@ -144,7 +150,8 @@ final class SvgSurface implements Surface {
                 svg.append(" stroke-width=\"").append(number(look.width())).append('"');
             }
             if (!look.dashes().isEmpty()) {
-                svg.append(look.dashes().stream().map(String::valueOf).collect(Collectors.joining(" ", " stroke-dasharray=\"", "\"")));
+                svg.append(look.dashes().stream().map(String::valueOf)
+                        .collect(Collectors.joining(" ", " stroke-dasharray=\"", "\"")));
             }
         }
     }
@@ -154,12 +161,16 @@ final class SvgSurface implements Surface {
         if (!live) {
             fonts.use(text, style);
         }
-        svg.append("<text x=\"").append(number(x)).append("\" y=\"").append(number(baseline)).append("\" font-family=\"'").append(style.family()).append(style == TextStyle.TYPE ? "', monospace" : "', sans-serif");
-        svg.append("\" font-size=\"").append(style.size()).append('"').append(style.weight() == 400 ? "" : " font-weight=\"" + style.weight() + "\"")
+        svg.append("<text x=\"").append(number(x)).append("\" y=\"").append(number(baseline))
+                .append("\" font-family=\"'").append(style.family())
+                .append(style == TextStyle.TYPE ? "', monospace" : "', sans-serif");
+        svg.append("\" font-size=\"").append(style.size()).append('"')
+                .append(style.weight() == 400 ? "" : " font-weight=\"" + style.weight() + "\"")
                 .append(style.italic() ? " font-style=\"italic\"" : "").append(" fill=\"").append(colour).append('"');
         attribute("class", role);
         if (!live || !measure.covers(text, style)) {
-            svg.append(" textLength=\"").append(number(measure.width(text, style))).append("\" lengthAdjust=\"spacingAndGlyphs\"");
+            svg.append(" textLength=\"").append(number(measure.width(text, style)))
+                    .append("\" lengthAdjust=\"spacingAndGlyphs\"");
         }
         svg.append('>').append(escaped(text)).append("</text>");
     }
@@ -167,7 +178,8 @@ final class SvgSurface implements Surface {
     @Override
     public void picture(String content, Box box) {
         svg.append("<image width=\"").append(number(box.width())).append("\" height=\"").append(number(box.height()))
-                .append("\" preserveAspectRatio=\"xMidYMid meet\" href=\"").append(escaped(address.apply(content))).append("\"/>");
+                .append("\" preserveAspectRatio=\"xMidYMid meet\" href=\"").append(escaped(address.apply(content)))
+                .append("\"/>");
     }
 
     /** The letters that were written, if this is a file of its own. */
@@ -191,7 +203,9 @@ final class SvgSurface implements Surface {
                 case '&' -> safe.append("&amp;");
                 case '"' -> safe.append("&quot;");
                 default -> {
-                    boolean allowed = point >= 0x20 && point != 0xFFFE && point != 0xFFFF && !(point >= 0xD800 && point <= 0xDFFF) || point == '\t';
+                    boolean allowed =
+                            point >= 0x20 && point != 0xFFFE && point != 0xFFFF && !(point >= 0xD800 && point <= 0xDFFF)
+                                    || point == '\t';
                     if (allowed) {
                         safe.appendCodePoint(point);
                     }

@@ -41,7 +41,8 @@ public final class SvgWriter {
 
     /** A whole document for a page, as large as the scene; the address tells where the bytes of a picture are. */
     public String document(Scene scene, UnaryOperator<String> address) {
-        return document(Drawing.around(scene), "", Optional.of(Ink.PAPER), address, true, on -> painter.paint(scene, on));
+        return document(Drawing.around(scene), "", Optional.of(Ink.PAPER), address, true,
+                on -> painter.paint(scene, on));
     }
 
     /** A whole document with a frame around some cards and a number at its corner. */
@@ -55,7 +56,8 @@ public final class SvgWriter {
     /** A small picture without texts: what lies where, in which area, joined by what. */
     public String miniature(Scene scene) {
         Box box = scene.bounds().orElse(new Box(0, 0, 300, 200)).grown(Drawing.MARGIN);
-        StringBuilder svg = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"").append(view(box)).append("\">");
+        StringBuilder svg = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"").append(view(box))
+                .append("\">");
         painter.miniature(scene, Math.max(1.5, box.width() / 400), surface(svg, NO_ADDRESS, true));
         return svg.append("</svg>").toString();
     }
@@ -63,7 +65,8 @@ public final class SvgWriter {
     /** A dependency diagram for a page. */
     public String document(DependencyDiagram diagram) {
         Drawing drawing = Drawing.of(diagram, measure);
-        return document(drawing.box(), " class=\"drawn\" role=\"img\" aria-label=\"Dependency diagram\"", Optional.of(Ink.PAPER), NO_ADDRESS, true,
+        return document(drawing.box(), " class=\"drawn\" role=\"img\" aria-label=\"Dependency diagram\"",
+                Optional.of(Ink.PAPER), NO_ADDRESS, true,
                 drawing.paint());
     }
 
@@ -75,19 +78,25 @@ public final class SvgWriter {
     /** The same with links: where a group leads, by its identity; nowhere if empty. */
     public String file(Drawing drawing, boolean transparent, PictureSource pictures, UnaryOperator<String> links) {
         StringBuilder svg = new StringBuilder();
-        return whole(drawing.box(), "", transparent ? Optional.empty() : Optional.of(Ink.PAPER), new SvgSurface(svg, measure, pictures::inline, false, links), svg, drawing.paint());
+        return whole(drawing.box(), "", transparent ? Optional.empty() : Optional.of(Ink.PAPER),
+                new SvgSurface(svg, measure, pictures::inline, false, links), svg, drawing.paint());
     }
 
-    private String document(Box box, String attributes, Optional<String> ground, UnaryOperator<String> address, boolean live, Consumer<Surface> paint) {
+    private String document(Box box, String attributes, Optional<String> ground, UnaryOperator<String> address,
+            boolean live, Consumer<Surface> paint) {
         StringBuilder svg = new StringBuilder(8192);
         return whole(box, attributes, ground, surface(svg, address, live), svg, paint);
     }
 
-    private String whole(Box box, String attributes, Optional<String> ground, SvgSurface on, StringBuilder svg, Consumer<Surface> paint) {
-        svg.append("<svg xmlns=\"http://www.w3.org/2000/svg\"").append(attributes).append(" viewBox=\"").append(view(box))
-                .append("\" width=\"").append(number(box.width())).append("\" height=\"").append(number(box.height())).append("\">");
+    private String whole(Box box, String attributes, Optional<String> ground, SvgSurface on, StringBuilder svg,
+            Consumer<Surface> paint) {
+        svg.append("<svg xmlns=\"http://www.w3.org/2000/svg\"").append(attributes).append(" viewBox=\"")
+                .append(view(box))
+                .append("\" width=\"").append(number(box.width())).append("\" height=\"").append(number(box.height()))
+                .append("\">");
         int head = svg.length();
-        ground.ifPresent(colour -> on.draw(new Rectangle2D.Double(box.x(), box.y(), box.width(), box.height()), Look.filled(colour)));
+        ground.ifPresent(colour -> on.draw(new Rectangle2D.Double(box.x(), box.y(), box.width(), box.height()),
+                Look.filled(colour)));
         paint.accept(on);
         return svg.insert(head, on.styleSheet()).append("</svg>").toString();
     }

@@ -11,7 +11,9 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
-/** Measures text in the bundled fonts; agrees with what a browser draws in the same fonts. Safe for use by many threads. */
+/**
+ * Measures text in the bundled fonts; agrees with what a browser draws in the same fonts. Safe for use by many threads.
+ */
 public final class TextMeasure {
     private static final int MAX_CACHED = 50_000;
     private static final FontRenderContext CONTEXT = new FontRenderContext(null, true, true);
@@ -30,7 +32,10 @@ public final class TextMeasure {
         }
     }
 
-    /** Loads the bundled fonts, if that was not done before; they come with the application, so that one that cannot be read is a fault of the package. */
+    /**
+     * Loads the bundled fonts, if that was not done before; they come with the application, so that one that cannot be
+     * read is a fault of the package.
+     */
     public TextMeasure() {
         for (TextStyle style : TextStyle.values()) {
             widths.put(style, new ConcurrentHashMap<>());
@@ -51,7 +56,10 @@ public final class TextMeasure {
         return fonts.get(style);
     }
 
-    /** Whether the bundled font has every character. Where it has not, the browser borrows another font, and the writer pins the width. */
+    /**
+     * Whether the bundled font has every character. Where it has not, the browser borrows another font, and the writer
+     * pins the width.
+     */
     public boolean covers(String text, TextStyle style) {
         return fonts.get(style).canDisplayUpTo(text) < 0;
     }
@@ -62,7 +70,8 @@ public final class TextMeasure {
             return font.getStringBounds(text, CONTEXT).getWidth();
         }
         return text.codePoints().mapToDouble(point -> font.canDisplay(point)
-                ? font.getStringBounds(Character.toString(point), CONTEXT).getWidth() : borrowed(point) * style.size()).sum();
+                ? font.getStringBounds(Character.toString(point), CONTEXT).getWidth() : borrowed(point) * style.size())
+                .sum();
     }
 
     /** Width in em of a character that another font will draw: ideographs and emoji are square, marks take no room. */
@@ -74,15 +83,18 @@ public final class TextMeasure {
     }
 
     private static boolean wide(int point) {
-        return Character.isIdeographic(point) || point >= 0x1100 && point <= 0x115F || point >= 0x2E80 && point <= 0xA4CF
-                || point >= 0xAC00 && point <= 0xD7A3 || point >= 0xF900 && point <= 0xFAFF || point >= 0xFE30 && point <= 0xFE6F
+        return Character.isIdeographic(point) || point >= 0x1100 && point <= 0x115F
+                || point >= 0x2E80 && point <= 0xA4CF
+                || point >= 0xAC00 && point <= 0xD7A3 || point >= 0xF900 && point <= 0xFAFF
+                || point >= 0xFE30 && point <= 0xFE6F
                 || point >= 0xFF00 && point <= 0xFF60 || point >= 0x1F300;
     }
 
     private static Font load(TextStyle style) {
         try (InputStream file = style.open()) {
             return Font.createFont(Font.TRUETYPE_FONT, file).deriveFont((float) style.size())
-                    .deriveFont(Map.of(TextAttribute.KERNING, TextAttribute.KERNING_ON, TextAttribute.LIGATURES, TextAttribute.LIGATURES_ON));
+                    .deriveFont(Map.of(TextAttribute.KERNING, TextAttribute.KERNING_ON, TextAttribute.LIGATURES,
+                            TextAttribute.LIGATURES_ON));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (FontFormatException e) {

@@ -30,7 +30,9 @@ public enum TextStyle {
         return file;
     }
 
-    /** The bytes of the font file, which comes with the application; one that is not there is a fault of the package. */
+    /**
+     * The bytes of the font file, which comes with the application; one that is not there is a fault of the package.
+     */
     public InputStream open() {
         InputStream bytes = TextStyle.class.getResourceAsStream("/entaxis/drawing/fonts/" + file);
         if (bytes == null) {

@@ -20,16 +20,22 @@ import org.junit.jupiter.api.Test;
 
 class DependencyDiagramTest {
     private final TextMeasure measure = new TextMeasure();
-    private final DependencyDiagram diagram = DependencyDiagram.of(List.of("sown_on", "tray_no", "position", "taxon <b>", "family"), List.of(1, 2), List.of(
-            new Drawn(List.of(1, 2), List.of(0), Pattern.FULL, "whole key"), new Drawn(List.of(1), List.of(0, 3), Pattern.PARTIAL, "part of the key"),
+    private final DependencyDiagram diagram =
+            DependencyDiagram.of(List.of("sown_on", "tray_no", "position", "taxon <b>", "family"), List.of(1, 2),
+                    List.of(
+                            new Drawn(List.of(1, 2), List.of(0), Pattern.FULL, "whole key"),
+                            new Drawn(List.of(1), List.of(0, 3), Pattern.PARTIAL, "part of the key"),
             new Drawn(List.of(3), List.of(4), Pattern.TRANSITIVE, "by way of taxon")), measure);
 
     @Test
     void keyFirstFullAboveTheOthersBelow() {
-        assertThat(diagram.boxes()).extracting(DependencyDiagram.Attribute::name).containsExactly("tray_no", "position", "sown_on", "taxon <b>", "family");
-        assertThat(diagram.boxes()).extracting(DependencyDiagram.Attribute::key).containsExactly(true, true, false, false, false);
+        assertThat(diagram.boxes()).extracting(DependencyDiagram.Attribute::name).containsExactly("tray_no", "position",
+                "sown_on", "taxon <b>", "family");
+        assertThat(diagram.boxes()).extracting(DependencyDiagram.Attribute::key).containsExactly(true, true, false,
+                false, false);
         double row = diagram.boxes().getFirst().y();
-        assertThat(diagram.arrows()).allSatisfy(arrow -> assertThat(arrow.above()).isEqualTo(arrow.pattern() == Pattern.FULL));
+        assertThat(diagram.arrows())
+                .allSatisfy(arrow -> assertThat(arrow.above()).isEqualTo(arrow.pattern() == Pattern.FULL));
         assertThat(diagram.arrows()).allSatisfy(arrow -> assertThat(arrow.bar() < row).isEqualTo(arrow.above()));
     }
 
@@ -47,7 +53,8 @@ class DependencyDiagramTest {
     @Test
     void everyPatternIsToldApartByItsDashesAndNamesAreEscaped() {
         String svg = new SvgWriter(measure).document(diagram);
-        assertThat(svg).contains("stroke-dasharray=\"8 4\"", "stroke-dasharray=\"2 3\"", "taxon &lt;b&gt;", "whole key", "part of the key", "by way of taxon").doesNotContain("<b>");
+        assertThat(svg).contains("stroke-dasharray=\"8 4\"", "stroke-dasharray=\"2 3\"", "taxon &lt;b&gt;", "whole key",
+                "part of the key", "by way of taxon").doesNotContain("<b>");
     }
 
     @Test
@@ -56,10 +63,12 @@ class DependencyDiagramTest {
         assertThat(image.getWidth()).isEqualTo((int) Math.ceil(diagram.width() * 2));
         assertThat(image.getHeight()).isEqualTo((int) Math.ceil(diagram.height() * 2));
         for (DependencyDiagram.Arrow arrow : diagram.arrows()) {
-            Color dot = new Color(image.getRGB((int) Math.round(arrow.from().getFirst() * 2), (int) Math.round(arrow.row() * 2)));
+            Color dot = new Color(
+                    image.getRGB((int) Math.round(arrow.from().getFirst() * 2), (int) Math.round(arrow.row() * 2)));
             assertThat(dot).as(arrow.label()).isEqualTo(Color.decode(PatternLook.of(arrow.pattern()).colour()));
         }
-        DependencyDiagram wide = DependencyDiagram.of(IntStream.range(0, 400).mapToObj(i -> "attribute_" + i).toList(), List.of(0), List.of(new Drawn(List.of(0), List.of(399), Pattern.FULL, "all")), measure);
+        DependencyDiagram wide = DependencyDiagram.of(IntStream.range(0, 400).mapToObj(i -> "attribute_" + i).toList(),
+                List.of(0), List.of(new Drawn(List.of(0), List.of(399), Pattern.FULL, "all")), measure);
         BufferedImage limited = ImageIO.read(new ByteArrayInputStream(png(wide, 20)));
         assertThat((double) limited.getWidth() * limited.getHeight()).isLessThan(41_000_000);
     }

@@ -39,10 +39,12 @@ import org.junit.jupiter.api.Test;
 class SheetFilesTest {
     private static final TextMeasure MEASURE = new TextMeasure();
     private static final SheetFiles FILES = new SheetFiles(MEASURE, PictureSource.NONE);
-    private static final TitleBlock TITLE = new TitleBlock("Ledger of seed", List.of(new TitleBlock.Fact("Date", "2026-11-29"), new TitleBlock.Fact("Revision", "42")));
+    private static final TitleBlock TITLE = new TitleBlock("Ledger of seed",
+            List.of(new TitleBlock.Fact("Date", "2026-11-29"), new TitleBlock.Fact("Revision", "42")));
 
     private static SheetPicture picture(Design design, Lens lens) {
-        return SheetPictures.of(design, Derivation.of(design), design.sheet(), lens, Optional.empty(), Set.of(), MEASURE);
+        return SheetPictures.of(design, Derivation.of(design), design.sheet(), lens, Optional.empty(), Set.of(),
+                MEASURE);
     }
 
     private static Design arranged(int seed, int entities) {
@@ -83,16 +85,19 @@ class SheetFilesTest {
             });
             assertThat(document.getDocumentInformation().getTitle()).isEqualTo("Ledger of seed");
             assertThat(document.getDocumentInformation().getAuthor()).isEqualTo("The office");
-            assertThat(document.getDocumentCatalog().getDocumentOutline().getFirstChild().getTitle()).isEqualTo(picture.name());
+            assertThat(document.getDocumentCatalog().getDocumentOutline().getFirstChild().getTitle())
+                    .isEqualTo(picture.name());
         }
     }
 
     /** Letters that the font would join stay letters of their own. */
     @Test
     void joinedLettersStaySearchable() throws IOException {
-        Design design = new Small().entity("Aft office", "left_on date primary key", "final_fit text", "baffled text").design();
+        Design design =
+                new Small().entity("Aft office", "left_on date primary key", "final_fit text", "baffled text").design();
         try (PDDocument document = pdf(picture(design, Lens.CONCEPT), FileOptions.as(Format.PDF))) {
-            assertThat(new PDFTextStripper().getText(document)).contains("Aft office", "left_on", "final_fit", "baffled");
+            assertThat(new PDFTextStripper().getText(document)).contains("Aft office", "left_on", "final_fit",
+                    "baffled");
         }
     }
 
@@ -100,8 +105,11 @@ class SheetFilesTest {
     @Test
     void paperIsAsLargeAsItsStandardSays() throws IOException {
         SheetPicture picture = picture(arranged(1, 4), Lens.CONCEPT);
-        Map<Paper, float[]> sizes = Map.of(new Paper(Paper.Size.A4, false), new float[] {595.28f, 841.89f}, new Paper(Paper.Size.A0, true), new float[] {3370.4f, 2383.9f},
-                new Paper(Paper.Size.LETTER, false), new float[] {612, 792}, new Paper(Paper.Size.LEGAL, true), new float[] {1008, 612});
+        Map<Paper,
+                float[]> sizes = Map.of(new Paper(Paper.Size.A4, false), new float[] {595.28f, 841.89f},
+                        new Paper(Paper.Size.A0, true), new float[] {3370.4f, 2383.9f},
+                        new Paper(Paper.Size.LETTER, false), new float[] {612, 792}, new Paper(Paper.Size.LEGAL, true),
+                        new float[] {1008, 612});
         for (Map.Entry<Paper, float[]> entry : sizes.entrySet()) {
             try (PDDocument document = pdf(picture, FileOptions.as(Format.PDF).on(Optional.of(entry.getKey())))) {
                 PDRectangle box = document.getPage(0).getMediaBox();
@@ -115,7 +123,8 @@ class SheetFilesTest {
     @Test
     void inTrueSizeItGoesOverSeveralPages() throws IOException {
         SheetPicture picture = picture(arranged(5, 40), Lens.TABLES);
-        FileOptions options = FileOptions.as(Format.PDF).tiled(true).titled(true).on(Optional.of(new Paper(Paper.Size.A4, true)));
+        FileOptions options =
+                FileOptions.as(Format.PDF).tiled(true).titled(true).on(Optional.of(new Paper(Paper.Size.A4, true)));
         byte[] bytes = FILES.pdf(List.of(picture), options, TITLE, "", (done, all) -> { });
         try (PDDocument document = Loader.loadPDF(bytes)) {
             int pages = document.getNumberOfPages();
@@ -135,7 +144,8 @@ class SheetFilesTest {
     @Test
     void theWritingCanBeStopped() {
         SheetPicture picture = picture(arranged(5, 40), Lens.TABLES);
-        assertThatThrownBy(() -> FILES.pdf(List.of(picture), FileOptions.as(Format.PDF).tiled(true), TITLE, "", (done, all) -> {
+        assertThatThrownBy(
+                () -> FILES.pdf(List.of(picture), FileOptions.as(Format.PDF).tiled(true), TITLE, "", (done, all) -> {
             if (done == 2) {
                 throw new IllegalStateException("enough");
             }
@@ -150,31 +160,40 @@ class SheetFilesTest {
         BufferedImage thrice = image(FILES.picture(picture, png.scaled(3)));
         assertThat(thrice.getWidth()).isBetween(once.getWidth() * 3 - 3, once.getWidth() * 3);
         assertThat(once.getRGB(0, 0)).isEqualTo(0xFFFBF9F4);
-        BufferedImage clear = image(FILES.picture(picture, new FileOptions(Format.PNG, 1, true, false, false, false, Optional.empty())));
+        BufferedImage clear = image(
+                FILES.picture(picture, new FileOptions(Format.PNG, 1, true, false, false, false, Optional.empty())));
         assertThat(clear.getRGB(0, 0) >>> 24).isZero();
-        BufferedImage legend = image(FILES.picture(picture, new FileOptions(Format.JPEG, 1, false, true, false, false, Optional.empty())));
+        BufferedImage legend = image(
+                FILES.picture(picture, new FileOptions(Format.JPEG, 1, false, true, false, false, Optional.empty())));
         assertThat(legend.getHeight()).isGreaterThan(once.getHeight() + 40);
     }
 
     @Test
     void aSelectionShowsItsCardsAndWhatJoinsThem() {
-        Design design = new Small().entity("Site", "site_code char(4) primary key").entity("Visit", "visit_no integer primary key").entity("Permit", "permit_no integer primary key")
-                .relate("Site", "gets", entaxis.core.design.Cardinality.EXACTLY_ONE, "Visit", "is at", entaxis.core.design.Cardinality.ZERO_OR_MORE, false)
-                .relate("Permit", "covers", entaxis.core.design.Cardinality.EXACTLY_ONE, "Visit", "needs", entaxis.core.design.Cardinality.ZERO_OR_MORE, false).design();
+        Design design = new Small().entity("Site", "site_code char(4) primary key")
+                .entity("Visit", "visit_no integer primary key").entity("Permit", "permit_no integer primary key")
+                .relate("Site", "gets", entaxis.core.design.Cardinality.EXACTLY_ONE, "Visit", "is at",
+                        entaxis.core.design.Cardinality.ZERO_OR_MORE, false)
+                .relate("Permit", "covers", entaxis.core.design.Cardinality.EXACTLY_ONE, "Visit", "needs",
+                        entaxis.core.design.Cardinality.ZERO_OR_MORE, false)
+                .design();
         Set<String> some = Set.of(id(design, "Site"), id(design, "Visit"));
-        SheetPicture picture = SheetPictures.of(design, Derivation.of(design), design.sheet(), Lens.CONCEPT, Optional.empty(), some, MEASURE);
+        SheetPicture picture = SheetPictures.of(design, Derivation.of(design), design.sheet(), Lens.CONCEPT,
+                Optional.empty(), some, MEASURE);
         assertThat(picture.scene().cards()).extracting(Card::name).containsExactlyInAnyOrder("Site", "Visit");
         assertThat(picture.scene().lines()).hasSize(1);
     }
 
     private static String id(Design design, String name) {
-        return design.entities().stream().filter(entity -> entity.name().equals(name)).findFirst().orElseThrow().id().value();
+        return design.entities().stream().filter(entity -> entity.name().equals(name)).findFirst().orElseThrow().id()
+                .value();
     }
 
     /** No text leaves its card, whatever its letters; the machine may have no font for them. */
     @Test
     void foreignLettersStayInTheirBoxes() throws IOException {
-        Design design = new Small().entity("種子の保管庫と発芽試験", "名前 text primary key", "\"مستودع البذور\" text", "\"a" + "long".repeat(29) + "\" text").design();
+        Design design = new Small().entity("種子の保管庫と発芽試験", "名前 text primary key", "\"مستودع البذور\" text",
+                "\"a" + "long".repeat(29) + "\" text").design();
         SheetPicture picture = picture(design, Lens.CONCEPT);
         BufferedImage image = image(FILES.picture(picture, FileOptions.as(Format.PNG)));
         int ground = 0xFFFBF9F4;
@@ -192,7 +211,8 @@ class SheetFilesTest {
         SheetPicture picture = picture(arranged(2, 3), Lens.CONCEPT);
         SheetPicture odd = new SheetPicture("../" + picture.name(), picture.scene(), picture.paper(), List.of());
         List<String> names = new ArrayList<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(FILES.archive(List.of(picture, picture, odd), FileOptions.as(Format.SVG), (done, all) -> { })))) {
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(
+                FILES.archive(List.of(picture, picture, odd), FileOptions.as(Format.SVG), (done, all) -> {})))) {
             for (java.util.zip.ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 names.add(entry.getName());
             }

@@ -39,11 +39,13 @@ import org.junit.jupiter.api.Test;
 
 class LayoutTest {
     private static Card card(String id, double x, double y, double width, double height) {
-        return new Card(new EntityId(id), new Box(x, y, width, height), id, OptionalInt.empty(), false, List.of(), List.of());
+        return new Card(new EntityId(id), new Box(x, y, width, height), id, OptionalInt.empty(), false, List.of(),
+                List.of());
     }
 
     private static Scene scene(Card... cards) {
-        return new Scene(Lens.CONCEPT, Notation.CROWS_FOOT, List.of(cards), List.of(), List.of(), List.of(), List.of(), Optional.empty());
+        return new Scene(Lens.CONCEPT, Notation.CROWS_FOOT, List.of(cards), List.of(), List.of(), List.of(), List.of(),
+                Optional.empty());
     }
 
     @Test
@@ -76,11 +78,17 @@ class LayoutTest {
         for (int seed = 0; seed < 10; seed++) {
             Design design = RandomDesigns.design(seed, 14);
             Set<OwnerId> pinned = Set.of(design.entities().list().get(2).id(), design.entities().list().get(5).id());
-            Design with = ((Applied) Editor.apply(design, new Change.AlterSheet(design.sheet().id(), new SheetAspect.Pinned(pinned, true)))).design();
-            Scene scene = new SceneMaker(Lens.CONCEPT, new TextMeasure()).make(with, Derivation.of(with), with.sheet(), Dialect.of(Target.POSTGRESQL));
+            Design with = ((Applied) Editor.apply(design,
+                    new Change.AlterSheet(design.sheet().id(), new SheetAspect.Pinned(pinned, true)))).design();
+            Scene scene = new SceneMaker(Lens.CONCEPT, new TextMeasure()).make(with, Derivation.of(with), with.sheet(),
+                    Dialect.of(Target.POSTGRESQL));
             Map<OwnerId, Place> places = AutoLayout.arrange(scene);
             assertThat(places).doesNotContainKeys(pinned.toArray(OwnerId[]::new)).hasSize(scene.cards().size() - 2);
-            List<Card> laid = scene.cards().stream().map(card -> places.containsKey(card.owner()) ? card.at(places.get(card.owner()).x(), places.get(card.owner()).y()) : card).toList();
+            List<Card> laid =
+                    scene.cards().stream()
+                            .map(card -> places.containsKey(card.owner())
+                                    ? card.at(places.get(card.owner()).x(), places.get(card.owner()).y()) : card)
+                            .toList();
             for (Card one : laid) {
                 assertThat(laid.stream().filter(other -> other != one && other.box().overlaps(one.box()))).isEmpty();
             }
@@ -89,11 +97,15 @@ class LayoutTest {
 
     @Test
     void straighteningMovesTheCardLevelWithTheOther() {
-        Small small = new Small().entity("A", "a integer primary key").entity("B", "b integer primary key").relate("A", "has", Cardinality.EXACTLY_ONE, "B", "of", Cardinality.ZERO_OR_MORE, false);
-        small.done(new Change.PlaceCards(small.design().sheet().id(), Map.of(small.id("A"), new Place(0, 0), small.id("B"), new Place(400, 300))));
-        Scene scene = new SceneMaker(Lens.CONCEPT, new TextMeasure()).make(small.design(), Derivation.of(small.design()), small.design().sheet(), Dialect.of(Target.POSTGRESQL));
+        Small small = new Small().entity("A", "a integer primary key").entity("B", "b integer primary key").relate("A",
+                "has", Cardinality.EXACTLY_ONE, "B", "of", Cardinality.ZERO_OR_MORE, false);
+        small.done(new Change.PlaceCards(small.design().sheet().id(),
+                Map.of(small.id("A"), new Place(0, 0), small.id("B"), new Place(400, 300))));
+        Scene scene = new SceneMaker(Lens.CONCEPT, new TextMeasure()).make(small.design(),
+                Derivation.of(small.design()), small.design().sheet(), Dialect.of(Target.POSTGRESQL));
         small.done(new Change.PlaceCards(small.design().sheet().id(), Straightening.of(scene, "r1")));
-        Scene after = new SceneMaker(Lens.CONCEPT, new TextMeasure()).make(small.design(), Derivation.of(small.design()), small.design().sheet(), Dialect.of(Target.POSTGRESQL));
+        Scene after = new SceneMaker(Lens.CONCEPT, new TextMeasure()).make(small.design(),
+                Derivation.of(small.design()), small.design().sheet(), Dialect.of(Target.POSTGRESQL));
         assertThat(after.lines().getFirst().points()).hasSize(2);
     }
 
@@ -103,13 +115,16 @@ class LayoutTest {
         int ours = 0;
         for (int seed = 0; seed < 12; seed++) {
             Design design = RandomDesigns.design(seed, 24);
-            Scene scene = new SceneMaker(Lens.TABLES, new TextMeasure()).make(design, Derivation.of(design), design.sheet(), Dialect.of(Target.POSTGRESQL));
+            Scene scene = new SceneMaker(Lens.TABLES, new TextMeasure()).make(design, Derivation.of(design),
+                    design.sheet(), Dialect.of(Target.POSTGRESQL));
             ElkGraph graph = ElkGraph.of(scene.cards(), scene.lines());
             graph.layOut();
             Map<String, Box> boxes = new LinkedHashMap<>();
-            scene.cards().forEach(card -> boxes.put(card.owner().value(), card.at(graph.place(card).x(), graph.place(card).y()).box()));
+            scene.cards().forEach(card -> boxes.put(card.owner().value(),
+                    card.at(graph.place(card).x(), graph.place(card).y()).box()));
             Map<String, LineShape> ways = AutoLayout.ways(scene);
-            List<Link> links = scene.lines().stream().filter(line -> ways.containsKey(line.id())).map(line -> new Link(line.id(), line.first().card(), boxes.get(line.first().card()),
+            List<Link> links = scene.lines().stream().filter(line -> ways.containsKey(line.id()))
+                    .map(line -> new Link(line.id(), line.first().card(), boxes.get(line.first().card()),
                     line.second().card(), boxes.get(line.second().card()), ways.get(line.id()))).toList();
             Map<String, List<Point>> routed = new LinkedHashMap<>();
             new Router().route(boxes, links).forEach((id, route) -> routed.put(id, route.points()));
@@ -125,20 +140,28 @@ class LayoutTest {
         assertThat(ours).isLessThanOrEqualTo(library * 101 / 100);
     }
 
-    /** Where the layout's own ways are not kept, and after cards were moved to where there is room, no line runs over another's ends or along it. */
+    /**
+     * Where the layout's own ways are not kept, and after cards were moved to where there is room, no line runs over
+     * another's ends or along it.
+     */
     @Test
     void linesKeepApartOnLargeSheetsWhereTheRouterIsOnItsOwn() {
         for (int seed = 0; seed < 10; seed++) {
             Design design = RandomDesigns.design(seed, 40 + 12 * seed);
-            Scene scene = new SceneMaker(Lens.TABLES, new TextMeasure()).make(design, Derivation.of(design), design.sheet(), Dialect.of(Target.POSTGRESQL));
+            Scene scene = new SceneMaker(Lens.TABLES, new TextMeasure()).make(design, Derivation.of(design),
+                    design.sheet(), Dialect.of(Target.POSTGRESQL));
             Map<OwnerId, Place> places = AutoLayout.arrange(scene);
             Map<String, Box> boxes = new LinkedHashMap<>();
-            scene.cards().forEach(card -> boxes.put(card.owner().value(), card.at(places.get(card.owner()).x(), places.get(card.owner()).y()).box()));
+            scene.cards().forEach(card -> boxes.put(card.owner().value(),
+                    card.at(places.get(card.owner()).x(), places.get(card.owner()).y()).box()));
             Random random = new Random(seed);
             Router router = new Router();
             for (int moves = 0; moves < 4; moves++) {
-                List<Link> links = scene.lines().stream().filter(line -> boxes.containsKey(line.first().card()) && boxes.containsKey(line.second().card()))
-                        .map(line -> new Link(line.id(), line.first().card(), boxes.get(line.first().card()), line.second().card(), boxes.get(line.second().card()))).toList();
+                List<Link> links = scene.lines().stream().filter(
+                        line -> boxes.containsKey(line.first().card()) && boxes.containsKey(line.second().card()))
+                        .map(line -> new Link(line.id(), line.first().card(), boxes.get(line.first().card()),
+                                line.second().card(), boxes.get(line.second().card())))
+                        .toList();
                 Map<String, List<Point>> ways = new LinkedHashMap<>();
                 router.route(boxes, links).forEach((id, route) -> ways.put(id, route.points()));
                 Quality quality = Quality.of(List.copyOf(boxes.values()), ways);
@@ -146,8 +169,10 @@ class LayoutTest {
                 assertThat(quality.shared()).as("seed %d, moved %d times: on each other", seed, moves).isZero();
                 for (String card : List.copyOf(boxes.keySet())) {
                     Box box = boxes.get(card);
-                    Box there = new Box(box.x() + random.nextInt(-300, 300), box.y() + random.nextInt(-300, 300), box.width(), box.height());
-                    if (random.nextInt(6) == 0 && boxes.entrySet().stream().noneMatch(other -> !other.getKey().equals(card) && other.getValue().overlaps(there.grown(60)))) {
+                    Box there = new Box(box.x() + random.nextInt(-300, 300), box.y() + random.nextInt(-300, 300),
+                            box.width(), box.height());
+                    if (random.nextInt(6) == 0 && boxes.entrySet().stream().noneMatch(
+                            other -> !other.getKey().equals(card) && other.getValue().overlaps(there.grown(60)))) {
                         boxes.put(card, there);
                     }
                 }

@@ -33,12 +33,15 @@ class SubjectLayoutTest {
         Design random = RandomDesigns.design(seed, size);
         Map<OwnerId, Place> places = new HashMap<>();
         random.entities().forEach(entity -> places.put(entity.id(), new Place(0, 0)));
-        Design plain = random.withAreas(entaxis.core.design.Elements.none()).withEntities(entaxis.core.design.Elements.of(random.entities().stream().map(entity -> entity.in(java.util.Optional.empty())).toList()));
-        return Subjects.assigned(plain.with(plain.sheet().withPlaces(places)), kind -> kind + Integer.toString(count.incrementAndGet(), 36));
+        Design plain = random.withAreas(entaxis.core.design.Elements.none()).withEntities(entaxis.core.design.Elements
+                .of(random.entities().stream().map(entity -> entity.in(java.util.Optional.empty())).toList()));
+        return Subjects.assigned(plain.with(plain.sheet().withPlaces(places)),
+                kind -> kind + Integer.toString(count.incrementAndGet(), 36));
     }
 
     private static Scene unrouted(Design design) {
-        return new SceneMaker(Lens.TABLES, MEASURE).unrouted(design, Derivation.of(design), design.sheet(), Dialect.of(Target.POSTGRESQL));
+        return new SceneMaker(Lens.TABLES, MEASURE).unrouted(design, Derivation.of(design), design.sheet(),
+                Dialect.of(Target.POSTGRESQL));
     }
 
     private static Box box(Card card, Laid laid) {

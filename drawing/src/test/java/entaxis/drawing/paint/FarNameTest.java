@@ -14,13 +14,17 @@ class FarNameTest {
 
     @Test
     void aNameIsBrokenWhereThatMakesItLarger() {
-        assertThat(FarName.in(new Box(0, 0, 130, 100), "Germination test", MEASURE).lines()).containsExactly("Germination", "test");
-        assertThat(FarName.in(new Box(0, 0, 300, 20), "Germination test", MEASURE).lines()).containsExactly("Germination test");
-        assertThat(FarName.in(new Box(0, 0, 130, 100), "germination_test", MEASURE).lines()).containsExactly("germination", "test");
+        assertThat(FarName.in(new Box(0, 0, 130, 100), "Germination test", MEASURE).lines())
+                .containsExactly("Germination", "test");
+        assertThat(FarName.in(new Box(0, 0, 300, 20), "Germination test", MEASURE).lines())
+                .containsExactly("Germination test");
+        assertThat(FarName.in(new Box(0, 0, 130, 100), "germination_test", MEASURE).lines())
+                .containsExactly("germination", "test");
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"Slot", "Germination test", "a b c d e f g h", "Partner of the partner of the vault", "Pneumonoultramicroscopicsilicovolcanoconiosis", "種子庫", "x"})
+    @ValueSource(strings = {"Slot", "Germination test", "a b c d e f g h", "Partner of the partner of the vault",
+            "Pneumonoultramicroscopicsilicovolcanoconiosis", "種子庫", "x"})
     void itStaysInItsRoom(String name) {
         for (Box room : new Box[] {new Box(0, 0, 100, 60), new Box(5, 5, 220, 180), new Box(0, 0, 400, 90)}) {
             FarName far = FarName.in(room, name, MEASURE);

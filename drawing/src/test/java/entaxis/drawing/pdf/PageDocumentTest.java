@@ -17,7 +17,9 @@ import org.junit.jupiter.api.Test;
 /** Pages of text as PDF. */
 class PageDocumentTest {
     private static byte[] pdf(String body) {
-        return new PageDocument(new TextMeasure(), PictureSource.NONE).pdf("<html><head><style>body { font-family: 'Source Sans 3'; }</style></head><body>" + body + "</body></html>",
+        return new PageDocument(new TextMeasure(), PictureSource.NONE).pdf(
+                "<html><head><style>body { font-family: 'Source Sans 3'; }</style></head><body>" + body
+                        + "</body></html>",
                 List.of(), page -> { });
     }
 
@@ -34,12 +36,16 @@ class PageDocumentTest {
         }
     }
 
-    /** What is drawn for a letter that is missing everywhere is at least its sign; a # in its place would be another text. */
+    /**
+     * What is drawn for a letter that is missing everywhere is at least its sign; a # in its place would be another
+     * text.
+     */
     @Test
     void lettersThatTheFontsLackAreDrawnAndNotExchanged() throws IOException {
         byte[] mixed = pdf("<p>seed 種子 bank &#x1F331; end</p>");
         try (PDDocument document = Loader.loadPDF(mixed)) {
-            assertThat(new PDFTextStripper().getText(document)).contains("seed").contains("bank").contains("end").doesNotContain("#");
+            assertThat(new PDFTextStripper().getText(document)).contains("seed").contains("bank").contains("end")
+                    .doesNotContain("#");
         }
         assertThat(ink(mixed)).isGreaterThan(ink(pdf("<p>seed bank end</p>")));
     }
@@ -47,7 +53,8 @@ class PageDocumentTest {
     @Test
     void theWorkEndsWhereItsWatcherThrows() {
         String long3 = "<p>line</p>".repeat(200);
-        assertThatThrownBy(() -> new PageDocument(new TextMeasure(), PictureSource.NONE).pdf("<html><head/><body>" + long3 + "</body></html>", List.of(), page -> {
+        assertThatThrownBy(() -> new PageDocument(new TextMeasure(), PictureSource.NONE)
+                .pdf("<html><head/><body>" + long3 + "</body></html>", List.of(), page -> {
             if (page == 2) {
                 throw new IllegalStateException("stopped");
             }

@@ -27,14 +27,18 @@ class PngWriterTest {
         byte[] file = PngWriter.write(List.of(image));
 
         BufferedImage read = ImageIO.read(new ByteArrayInputStream(file));
-        assertThat(read.getRGB(0, 0, width, height, null, 0, width)).isEqualTo(image.getRGB(0, 0, width, height, null, 0, width));
+        assertThat(read.getRGB(0, 0, width, height, null, 0, width))
+                .isEqualTo(image.getRGB(0, 0, width, height, null, 0, width));
         assertThat(read.getColorModel().hasAlpha()).isEqualTo(type == BufferedImage.TYPE_INT_ARGB);
     }
 
     @ParameterizedTest
     @CsvSource({"1900, 1400, 1", "1100, 1300, 2"})
     void everyCheckSumIsRight(int width, int height, int type) throws IOException {
-        ByteBuffer file = ByteBuffer.wrap(PngWriter.write(List.of(speckled(width, height / 2, type), speckled(width, height - height / 2, type)))).position(8);
+        ByteBuffer file = ByteBuffer
+                .wrap(PngWriter
+                        .write(List.of(speckled(width, height / 2, type), speckled(width, height - height / 2, type))))
+                .position(8);
         ByteArrayOutputStream stream = new ByteArrayOutputStream();
         List<String> kinds = new ArrayList<>();
         while (file.hasRemaining()) {

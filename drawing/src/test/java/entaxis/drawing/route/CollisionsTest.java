@@ -33,10 +33,14 @@ class CollisionsTest {
     /** The end of one line and the inner stretch of the other lie on each other from 180 to 260. */
     @Test
     void aLineThatLiesOnAnotherMovesAsideAndKeepsItsCorners() {
-        Map<String, List<Point>> ways = Map.of("a", List.of(new Point(100, 50), new Point(260, 50), new Point(260, 40), new Point(300, 40)),
-                "b", List.of(new Point(100, 80), new Point(180, 80), new Point(180, 50), new Point(280, 50), new Point(280, 250), new Point(300, 250)));
+        Map<String,
+                List<Point>> ways = Map.of("a",
+                        List.of(new Point(100, 50), new Point(260, 50), new Point(260, 40), new Point(300, 40)),
+                        "b", List.of(new Point(100, 80), new Point(180, 80), new Point(180, 50), new Point(280, 50),
+                                new Point(280, 250), new Point(300, 250)));
         assertThat(shared(ways)).isPositive();
-        Map<String, List<Point>> settled = new Collisions(List.of(link("a", LEFT, RIGHT), link("b", LEFT, BELOW)), ways, ways, Set.of(), cards(LEFT, RIGHT, BELOW)).settled();
+        Map<String, List<Point>> settled = new Collisions(List.of(link("a", LEFT, RIGHT), link("b", LEFT, BELOW)), ways,
+                ways, Set.of(), cards(LEFT, RIGHT, BELOW)).settled();
         assertThat(shared(settled)).isZero();
         assertThat(settled.get("b")).hasSize(6);
         settled.values().forEach(way -> {
@@ -51,22 +55,30 @@ class CollisionsTest {
     @Test
     void aStretchThatWasPushedIntoACardComesOutOfIt() {
         Box between = new Box(150, 20, 60, 40);
-        Map<String, List<Point>> spread = Map.of("a", List.of(new Point(100, 80), new Point(130, 80), new Point(130, 58), new Point(240, 58), new Point(240, 80), new Point(300, 80)));
-        Map<String, List<Point>> settled = new Collisions(List.of(link("a", LEFT, RIGHT)), spread, spread, Set.of(), cards(LEFT, RIGHT, between)).settled();
+        Map<String, List<Point>> spread = Map.of("a", List.of(new Point(100, 80), new Point(130, 80),
+                new Point(130, 58), new Point(240, 58), new Point(240, 80), new Point(300, 80)));
+        Map<String, List<Point>> settled =
+                new Collisions(List.of(link("a", LEFT, RIGHT)), spread, spread, Set.of(), cards(LEFT, RIGHT, between))
+                        .settled();
         assertThat(Quality.of(List.of(between), settled).through()).isZero();
     }
 
     @Test
     void whatWasSetByHandStays() {
-        Map<String, List<Point>> ways = Map.of("a", List.of(new Point(100, 50), new Point(300, 50)), "b", List.of(new Point(100, 80), new Point(180, 80), new Point(180, 50), new Point(280, 50),
+        Map<String,
+                List<Point>> ways = Map.of("a", List.of(new Point(100, 50), new Point(300, 50)), "b",
+                        List.of(new Point(100, 80), new Point(180, 80), new Point(180, 50), new Point(280, 50),
                 new Point(280, 250), new Point(300, 250)));
-        Map<String, List<Point>> settled = new Collisions(List.of(link("a", LEFT, RIGHT), link("b", LEFT, BELOW)), ways, ways, Set.of("b", "a"), cards(LEFT, RIGHT, BELOW)).settled();
+        Map<String, List<Point>> settled = new Collisions(List.of(link("a", LEFT, RIGHT), link("b", LEFT, BELOW)), ways,
+                ways, Set.of("b", "a"), cards(LEFT, RIGHT, BELOW)).settled();
         assertThat(settled).isEqualTo(ways);
     }
 
     @Test
     void waysThatTouchNothingAreLeftAsTheyAre() {
-        Map<String, List<Point>> ways = Map.of("a", List.of(new Point(100, 50), new Point(300, 50)), "b", List.of(new Point(100, 80), new Point(200, 80), new Point(200, 250), new Point(300, 250)));
-        assertThat(new Collisions(List.of(link("a", LEFT, RIGHT), link("b", LEFT, BELOW)), ways, ways, Set.of(), cards(LEFT, RIGHT, BELOW)).settled()).isEqualTo(ways);
+        Map<String, List<Point>> ways = Map.of("a", List.of(new Point(100, 50), new Point(300, 50)), "b",
+                List.of(new Point(100, 80), new Point(200, 80), new Point(200, 250), new Point(300, 250)));
+        assertThat(new Collisions(List.of(link("a", LEFT, RIGHT), link("b", LEFT, BELOW)), ways, ways, Set.of(),
+                cards(LEFT, RIGHT, BELOW)).settled()).isEqualTo(ways);
     }
 }

@@ -37,7 +37,8 @@ class RouterTest {
     }
 
     private static boolean crosses(Box box, Point a, Point b) {
-        return Math.min(a.x(), b.x()) < box.right() && Math.max(a.x(), b.x()) > box.x() && Math.min(a.y(), b.y()) < box.bottom() && Math.max(a.y(), b.y()) > box.y();
+        return Math.min(a.x(), b.x()) < box.right() && Math.max(a.x(), b.x()) > box.x()
+                && Math.min(a.y(), b.y()) < box.bottom() && Math.max(a.y(), b.y()) > box.y();
     }
 
     private static boolean onEdge(Box box, Point point, Edge side) {
@@ -58,7 +59,8 @@ class RouterTest {
 
     @Test
     void aCardInBetweenIsGoneAround() {
-        Map<String, Box> boxes = Map.of("a", new Box(0, 0, 100, 80), "b", new Box(500, 0, 100, 80), "c", new Box(250, -40, 100, 160));
+        Map<String, Box> boxes =
+                Map.of("a", new Box(0, 0, 100, 80), "b", new Box(500, 0, 100, 80), "c", new Box(250, -40, 100, 160));
         Route route = new Router().route(boxes, List.of(link("l", boxes, "a", "b"))).get("l");
         assertThat(route.points()).hasSizeGreaterThan(2);
         for (int i = 0; i + 1 < route.points().size(); i++) {
@@ -79,11 +81,15 @@ class RouterTest {
     @Test
     void linesBetweenOnePairLieApart() {
         Map<String, Box> boxes = Map.of("a", new Box(0, 0, 100, 100), "b", new Box(300, 0, 100, 100));
-        Map<String, Route> routes = new Router().route(boxes, List.of(link("l", boxes, "a", "b"), link("m", boxes, "a", "b"), link("n", boxes, "b", "a")));
+        Map<String, Route> routes = new Router().route(boxes,
+                List.of(link("l", boxes, "a", "b"), link("m", boxes, "a", "b"), link("n", boxes, "b", "a")));
         assertThat(routes.values().stream().map(route -> route.points().getFirst().y()).distinct()).hasSize(3);
     }
 
-    /** On scattered cards with room between them: every line is orthogonal, ends on its cards' edges, and goes through no card. */
+    /**
+     * On scattered cards with room between them: every line is orthogonal, ends on its cards' edges, and goes through
+     * no card.
+     */
     @Test
     void rulesThatHoldForEverySheet() {
         for (int seed = 0; seed < 40; seed++) {
@@ -100,7 +106,8 @@ class RouterTest {
                     Point a = points.get(i);
                     Point b = points.get(i + 1);
                     assertThat(a.x() == b.x() || a.y() == b.y()).as("orthogonal: %s", points).isTrue();
-                    assertThat(boxes.values().stream().filter(box -> crosses(box, a, b))).as("seed %d line %s", seed, link.id()).isEmpty();
+                    assertThat(boxes.values().stream().filter(box -> crosses(box, a, b)))
+                            .as("seed %d line %s", seed, link.id()).isEmpty();
                 }
             }
         }
@@ -117,23 +124,28 @@ class RouterTest {
         Map<String, Box> moved = new LinkedHashMap<>(boxes);
         Box box = boxes.get("c0");
         moved.put("c0", new Box(box.x() - 30, box.y() - 20, box.width(), box.height()));
-        Map<String, Route> after = router.route(moved, links.stream().map(link -> link(link.id(), moved, link.firstCard(), link.secondCard())).toList());
+        Map<String, Route> after = router.route(moved,
+                links.stream().map(link -> link(link.id(), moved, link.firstCard(), link.secondCard())).toList());
         Box near = box.union(moved.get("c0")).grown(400);
-        long kept = links.stream().filter(link -> !link.first().overlaps(near) && !link.second().overlaps(near)).count();
+        long kept =
+                links.stream().filter(link -> !link.first().overlaps(near) && !link.second().overlaps(near)).count();
         assertThat(kept).isPositive();
-        assertThat(links.stream().filter(link -> after.get(link.id()).equals(before.get(link.id()))).count()).isGreaterThanOrEqualTo(links.size() / 2);
+        assertThat(links.stream().filter(link -> after.get(link.id()).equals(before.get(link.id()))).count())
+                .isGreaterThanOrEqualTo(links.size() / 2);
     }
 
     @Test
     void cardsThatOverlapStillGetALine() {
         Map<String, Box> boxes = Map.of("a", new Box(0, 0, 100, 100), "b", new Box(20, 20, 100, 100));
-        assertThat(new Router().route(boxes, List.of(link("l", boxes, "a", "b"))).get("l").points()).hasSizeGreaterThanOrEqualTo(2);
+        assertThat(new Router().route(boxes, List.of(link("l", boxes, "a", "b"))).get("l").points())
+                .hasSizeGreaterThanOrEqualTo(2);
     }
 
     private static Map<String, Box> scattered(Random random, int count) {
         Map<String, Box> boxes = new LinkedHashMap<>();
         for (int i = 0; i < count; i++) {
-            boxes.put("c" + i, new Box(i % 6 * 340 + random.nextInt(80), i / 6 * 300 + random.nextInt(60), 130 + random.nextInt(90), 60 + random.nextInt(120)));
+            boxes.put("c" + i, new Box(i % 6 * 340 + random.nextInt(80), i / 6 * 300 + random.nextInt(60),
+                    130 + random.nextInt(90), 60 + random.nextInt(120)));
         }
         return boxes;
     }
@@ -149,8 +161,10 @@ class RouterTest {
     @Test
     void aLineLeavesFromTheSideThatWasChosen() {
         Map<String, Box> boxes = Map.of("a", new Box(0, 0, 100, 80), "b", new Box(300, 20, 100, 80));
-        LineShape shape = LineShape.FREE.leaving(Side.FIRST, Optional.of(CardSide.BOTTOM)).leaving(Side.SECOND, Optional.of(CardSide.TOP));
-        Route route = new Router().route(boxes, List.of(new Link("l", "a", boxes.get("a"), "b", boxes.get("b"), shape))).get("l");
+        LineShape shape = LineShape.FREE.leaving(Side.FIRST, Optional.of(CardSide.BOTTOM)).leaving(Side.SECOND,
+                Optional.of(CardSide.TOP));
+        Route route = new Router().route(boxes, List.of(new Link("l", "a", boxes.get("a"), "b", boxes.get("b"), shape)))
+                .get("l");
         assertThat(route.firstSide()).isEqualTo(Edge.BOTTOM);
         assertThat(onEdge(boxes.get("b"), route.points().getLast(), Edge.TOP)).isTrue();
     }
@@ -158,11 +172,13 @@ class RouterTest {
     /** Corners set by hand stay where they are; the outer stretches follow the cards. */
     @Test
     void cornersSetByHandStayWhenACardMoves() {
-        LineShape shape = new LineShape(Optional.of(CardSide.RIGHT), Optional.of(CardSide.LEFT), List.of(new Place(140, 40), new Place(140, 400), new Place(260, 400), new Place(260, 60)));
+        LineShape shape = new LineShape(Optional.of(CardSide.RIGHT), Optional.of(CardSide.LEFT),
+                List.of(new Place(140, 40), new Place(140, 400), new Place(260, 400), new Place(260, 60)));
         Router router = new Router();
         for (int y : new int[] {20, 90, -40}) {
             Map<String, Box> boxes = Map.of("a", new Box(0, 0, 100, 80), "b", new Box(300, y, 100, 80));
-            Route route = router.route(boxes, List.of(new Link("l", "a", boxes.get("a"), "b", boxes.get("b"), shape))).get("l");
+            Route route = router.route(boxes, List.of(new Link("l", "a", boxes.get("a"), "b", boxes.get("b"), shape)))
+                    .get("l");
             assertThat(route.points()).contains(new Point(140, 400), new Point(260, 400)).hasSize(6);
             assertThat(onEdge(boxes.get("b"), route.points().getLast(), Edge.LEFT)).isTrue();
         }
@@ -172,8 +188,10 @@ class RouterTest {
     @Test
     void cornersThatDoNotFitAreLeftOut() {
         Map<String, Box> boxes = Map.of("a", new Box(0, 0, 100, 80), "b", new Box(300, 20, 100, 80));
-        LineShape shape = new LineShape(Optional.of(CardSide.RIGHT), Optional.of(CardSide.LEFT), List.of(new Place(-200, 40), new Place(-200, 70)));
-        Route route = new Router().route(boxes, List.of(new Link("l", "a", boxes.get("a"), "b", boxes.get("b"), shape))).get("l");
+        LineShape shape = new LineShape(Optional.of(CardSide.RIGHT), Optional.of(CardSide.LEFT),
+                List.of(new Place(-200, 40), new Place(-200, 70)));
+        Route route = new Router().route(boxes, List.of(new Link("l", "a", boxes.get("a"), "b", boxes.get("b"), shape)))
+                .get("l");
         assertThat(route.points()).doesNotContain(new Point(-200, 40));
     }
 
@@ -183,10 +201,12 @@ class RouterTest {
         for (int seed = 0; seed < 12; seed++) {
             Design design = RandomDesigns.design(seed, 16);
             for (Lens lens : Lens.values()) {
-                Scene scene = new SceneMaker(lens, new TextMeasure()).make(design, Derivation.of(design), design.sheet(), Dialect.of(Target.POSTGRESQL));
+                Scene scene = new SceneMaker(lens, new TextMeasure()).make(design, Derivation.of(design),
+                        design.sheet(), Dialect.of(Target.POSTGRESQL));
                 Map<OwnerId, Place> places = AutoLayout.arrange(scene);
                 Design arranged = design.with(design.sheet().withPlaces(places));
-                Scene after = new SceneMaker(lens, new TextMeasure()).make(arranged, Derivation.of(arranged), arranged.sheet(), Dialect.of(Target.POSTGRESQL));
+                Scene after = new SceneMaker(lens, new TextMeasure()).make(arranged, Derivation.of(arranged),
+                        arranged.sheet(), Dialect.of(Target.POSTGRESQL));
                 Map<String, List<Point>> ways = new LinkedHashMap<>();
                 after.lines().forEach(line -> ways.put(line.id(), line.points()));
                 Quality quality = Quality.of(after.cards().stream().map(Card::box).toList(), ways);

@@ -28,17 +28,22 @@ class NoteLayoutTest {
 
     @Test
     void stylesAreTold() {
-        NoteBox box = new NoteLayout(MEASURE).lay(new Note(new NoteId("n1"), "a *slanted* **strong** `code`", new Place(0, 0), 300));
-        assertThat(box.lines().getFirst().runs()).extracting(NoteBox.Run::style).containsExactly(TextStyle.ROW, TextStyle.VERB, TextStyle.NAME, TextStyle.TYPE);
+        NoteBox box = new NoteLayout(MEASURE)
+                .lay(new Note(new NoteId("n1"), "a *slanted* **strong** `code`", new Place(0, 0), 300));
+        assertThat(box.lines().getFirst().runs()).extracting(NoteBox.Run::style).containsExactly(TextStyle.ROW,
+                TextStyle.VERB, TextStyle.NAME, TextStyle.TYPE);
     }
 
     @Test
     void noLineIsWiderThanTheNoteUnlessAWordIs() {
-        String text = "The quick brown seed jumps over the lazy shelf and lies down in the ninth slot of the second row. ".repeat(5);
+        String text =
+                "The quick brown seed jumps over the lazy shelf and lies down in the ninth slot of the second row. "
+                        .repeat(5);
         NoteBox box = new NoteLayout(MEASURE).lay(new Note(new NoteId("n1"), text, new Place(0, 0), 220));
         assertThat(box.lines()).hasSizeGreaterThan(5).allSatisfy(line -> {
             NoteBox.Run last = line.runs().getLast();
-            assertThat(last.x() + MEASURE.width(last.text(), last.style())).isLessThanOrEqualTo(220 - NoteLayout.PAD + 0.5);
+            assertThat(last.x() + MEASURE.width(last.text(), last.style()))
+                    .isLessThanOrEqualTo(220 - NoteLayout.PAD + 0.5);
         });
         assertThat(box.box().height()).isGreaterThan(box.lines().getLast().baseline());
     }

@@ -47,8 +47,10 @@ class SceneMakerTest {
     }
 
     private static Small collectors() {
-        return new Small().entity("Collector", "collector_no integer primary key", "name text").entity("Trip", "trip_no integer primary key")
-                .relate("Collector", "takes part in", Cardinality.ONE_OR_MORE, "Trip", "is made by", Cardinality.ZERO_OR_MORE, false);
+        return new Small().entity("Collector", "collector_no integer primary key", "name text")
+                .entity("Trip", "trip_no integer primary key")
+                .relate("Collector", "takes part in", Cardinality.ONE_OR_MORE, "Trip", "is made by",
+                        Cardinality.ZERO_OR_MORE, false);
     }
 
     @Test
@@ -67,15 +69,21 @@ class SceneMakerTest {
         assertThat(tables.lines()).extracting(line -> line.second().optional()).containsExactly(true, false);
     }
 
-    /** The rank is that of the column, as the Tables lens has it, though the columns of the relationship are not shown. */
+    /**
+     * The rank is that of the column, as the Tables lens has it, though the columns of the relationship are not shown.
+     */
     @Test
     void ranksOfAKeyCountTheColumnsOfRelationships() {
-        Small small = new Small().entity("Shelf", "vault char(2) primary key", "shelf smallint primary key").entity("Slot", "slot_no smallint primary key")
+        Small small = new Small().entity("Shelf", "vault char(2) primary key", "shelf smallint primary key")
+                .entity("Slot", "slot_no smallint primary key")
                 .relate("Shelf", "has", Cardinality.EXACTLY_ONE, "Slot", "is part of", Cardinality.ZERO_OR_MORE, true);
         SceneMaker concept = new SceneMaker(Lens.CONCEPT, MEASURE);
-        assertThat(scene(concept, small.design()).cards()).extracting(card -> card.keyRows().getLast().rank()).containsExactly(2, 3);
-        small.done(new Change.SetKeys(small.id("Shelf"), new KeyPart.OwnPart(small.attribute("Shelf", "shelf")), OptionalInt.empty(), Set.of()));
-        assertThat(scene(concept, small.design()).cards()).extracting(card -> card.keyRows().getLast().rank()).containsExactly(0, 2);
+        assertThat(scene(concept, small.design()).cards()).extracting(card -> card.keyRows().getLast().rank())
+                .containsExactly(2, 3);
+        small.done(new Change.SetKeys(small.id("Shelf"), new KeyPart.OwnPart(small.attribute("Shelf", "shelf")),
+                OptionalInt.empty(), Set.of()));
+        assertThat(scene(concept, small.design()).cards()).extracting(card -> card.keyRows().getLast().rank())
+                .containsExactly(0, 2);
     }
 
     /** Random designs, arranged: hardly a text lies on a line. */
@@ -86,7 +94,8 @@ class SceneMakerTest {
         for (int seed = 0; seed < 60; seed++) {
             Design design = RandomDesigns.design(seed, 12);
             Map<OwnerId, Place> places = AutoLayout.arrange(scene(design, Lens.CONCEPT));
-            Design arranged = ((Applied) Editor.apply(design, new Change.PlaceCards(design.sheet().id(), places))).design();
+            Design arranged =
+                    ((Applied) Editor.apply(design, new Change.PlaceCards(design.sheet().id(), places))).design();
             Scene scene = scene(arranged, Lens.CONCEPT);
             on += scene.lines().stream().flatMap(line -> line.labels().stream())
                     .filter(label -> scene.lines().stream().anyMatch(line -> crosses(line, label.box()))).count();
@@ -100,7 +109,8 @@ class SceneMakerTest {
         for (int i = 0; i + 1 < line.points().size(); i++) {
             Point a = line.points().get(i);
             Point b = line.points().get(i + 1);
-            if (new Box(Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.abs(a.x() - b.x()), Math.abs(a.y() - b.y())).grown(0.1).overlaps(box)) {
+            if (new Box(Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.abs(a.x() - b.x()),
+                    Math.abs(a.y() - b.y())).grown(0.1).overlaps(box)) {
                 return true;
             }
         }
@@ -112,7 +122,8 @@ class SceneMakerTest {
         Design design = RandomDesigns.design(3, 20);
         Map<String, Card> tables = new java.util.HashMap<>();
         scene(design, Lens.TABLES).cards().forEach(card -> tables.put(card.owner().value(), card));
-        assertThat(scene(design, Lens.CONCEPT).cards()).filteredOn(card -> tables.containsKey(card.owner().value())).hasSizeGreaterThan(15).allSatisfy(card -> {
+        assertThat(scene(design, Lens.CONCEPT).cards()).filteredOn(card -> tables.containsKey(card.owner().value()))
+                .hasSizeGreaterThan(15).allSatisfy(card -> {
             assertThat(card.box().x()).isEqualTo(tables.get(card.owner().value()).box().x());
             assertThat(card.box().y()).isEqualTo(tables.get(card.owner().value()).box().y());
         });
@@ -123,10 +134,12 @@ class SceneMakerTest {
         for (int seed = 0; seed < 20; seed++) {
             for (Lens lens : Lens.values()) {
                 for (Card card : scene(RandomDesigns.design(seed, 10), lens).cards()) {
-                    assertThat(MEASURE.width(card.name(), TextStyle.NAME)).isLessThanOrEqualTo(card.box().width() - Card.SPINE - 2 * Card.PAD + 1);
+                    assertThat(MEASURE.width(card.name(), TextStyle.NAME))
+                            .isLessThanOrEqualTo(card.box().width() - Card.SPINE - 2 * Card.PAD + 1);
                     List<Card.Row> rows = new ArrayList<>(card.keyRows());
                     rows.addAll(card.rows());
-                    assertThat(rows).allSatisfy(row -> assertThat(MEASURE.width(row.name(), TextStyle.ROW) + MEASURE.width(row.type(), TextStyle.TYPE))
+                    assertThat(rows).allSatisfy(row -> assertThat(
+                            MEASURE.width(row.name(), TextStyle.ROW) + MEASURE.width(row.type(), TextStyle.TYPE))
                             .isLessThanOrEqualTo(card.box().width() - Card.SPINE - 2 * Card.PAD));
                 }
             }
@@ -140,7 +153,8 @@ class SceneMakerTest {
         SceneMaker maker = new SceneMaker(Lens.TABLES, MEASURE);
         Derivation derivation = Derivation.of(design);
         for (int i = 0; i < 200; i++) {
-            if (Editor.apply(design, RandomChanges.change(design, random, "n" + i)) instanceof Applied(Design next, var inverse)) {
+            if (Editor.apply(design,
+                    RandomChanges.change(design, random, "n" + i)) instanceof Applied(Design next, var inverse)) {
                 design = next;
                 derivation = Derivation.after(derivation, design);
                 Scene kept = maker.make(design, derivation, design.sheet(), DIALECT);
@@ -156,11 +170,13 @@ class SceneMakerTest {
         for (int seed = 0; seed < 10; seed++) {
             Design design = RandomDesigns.design(seed, 25);
             Map<OwnerId, Place> places = AutoLayout.arrange(scene(design, Lens.TABLES));
-            Design arranged = ((Applied) Editor.apply(design, new Change.PlaceCards(design.sheet().id(), places))).design();
+            Design arranged =
+                    ((Applied) Editor.apply(design, new Change.PlaceCards(design.sheet().id(), places))).design();
             assertThat(AutoLayout.arrange(scene(design, Lens.TABLES))).isEqualTo(places);
             List<Card> cards = scene(arranged, Lens.TABLES).cards();
             for (Card card : cards) {
-                assertThat(cards.stream().filter(other -> other != card && other.box().overlaps(card.box()))).as("seed %d", seed).isEmpty();
+                assertThat(cards.stream().filter(other -> other != card && other.box().overlaps(card.box())))
+                        .as("seed %d", seed).isEmpty();
             }
         }
     }
@@ -171,7 +187,8 @@ class SceneMakerTest {
         String nasty = "<b>\"'&amp; ]]> 漢";
         Design design = collectors().entity(nasty, "\"<i>\" text").design();
         String svg = new SvgWriter(MEASURE).document(scene(design, Lens.CONCEPT), content -> content);
-        Document document = DocumentBuilderFactory.newDefaultInstance().newDocumentBuilder().parse(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8)));
+        Document document = DocumentBuilderFactory.newDefaultInstance().newDocumentBuilder()
+                .parse(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8)));
         List<String> texts = new ArrayList<>();
         for (int i = 0; i < document.getElementsByTagName("text").getLength(); i++) {
             texts.add(document.getElementsByTagName("text").item(i).getTextContent());
@@ -182,13 +199,15 @@ class SceneMakerTest {
 
     @Test
     void theEmptySheetIsADocumentToo() {
-        assertThat(new SvgWriter(MEASURE).document(scene(new Small().design(), Lens.TABLES), content -> content)).startsWith("<svg").endsWith("</svg>");
+        assertThat(new SvgWriter(MEASURE).document(scene(new Small().design(), Lens.TABLES), content -> content))
+                .startsWith("<svg").endsWith("</svg>");
     }
 
     /** A control character of a name would make the document unreadable; it is left out. */
     @Test
     void charactersThatXmlForbidsAreLeftOut() {
-        assertThat(new SvgWriter(MEASURE).card(new Card(collectors().id("Trip"), new entaxis.drawing.geometry.Box(0, 0, 100, 40), "a\u0001b", java.util.OptionalInt.empty(), false,
+        assertThat(new SvgWriter(MEASURE).card(new Card(collectors().id("Trip"),
+                new entaxis.drawing.geometry.Box(0, 0, 100, 40), "a\u0001b", java.util.OptionalInt.empty(), false,
                 List.of(), List.of()))).contains(">ab</text>");
     }
 }

@@ -4,7 +4,10 @@ package entaxis.engines.catalog;
 final class Brackets {
     private Brackets() { }
 
-    /** Whether the bracket that opens a text is closed by its last sign; brackets inside texts and quoted names do not count. Linear. */
+    /**
+     * Whether the bracket that opens a text is closed by its last sign; brackets inside texts and quoted names do not
+     * count. Linear.
+     */
     static boolean around(String text) {
         int depth = 0;
         for (int i = 0; i < text.length(); i++) {

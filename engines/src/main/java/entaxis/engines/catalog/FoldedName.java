@@ -2,7 +2,10 @@ package entaxis.engines.catalog;
 
 import java.util.Locale;
 
-/** Names of engines that hold what was not quoted in capitals (ISO/IEC 9075-2, 5.2; H2 manual, “Keywords / Reserved Words”; Oracle Database SQL Language Reference, “Database Object Naming Rules”). */
+/**
+ * Names of engines that hold what was not quoted in capitals (ISO/IEC 9075-2, 5.2; H2 manual, “Keywords / Reserved
+ * Words”; Oracle Database SQL Language Reference, “Database Object Naming Rules”).
+ */
 final class FoldedName {
     private FoldedName() { }
 

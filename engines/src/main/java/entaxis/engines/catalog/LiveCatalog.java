@@ -27,10 +27,12 @@ public final class LiveCatalog {
      *
      * @throws SQLException also if who hears of it wants no more
      */
-    public static Schema read(Connection connection, Target engine, Optional<String> schema, CatalogProgress progress) throws SQLException {
+    public static Schema read(Connection connection, Target engine, Optional<String> schema, CatalogProgress progress)
+            throws SQLException {
         Catalog catalog = new Catalog(connection, progress);
         String given = schema.orElse(usual(connection, engine));
-        String name = engine == Target.ORACLE && given.equals(given.toLowerCase(Locale.ROOT)) ? given.toUpperCase(Locale.ROOT) : given;
+        String name = engine == Target.ORACLE && given.equals(given.toLowerCase(Locale.ROOT))
+                ? given.toUpperCase(Locale.ROOT) : given;
         Schema tables = switch (engine) {
             case POSTGRESQL -> PostgreSqlCatalog.read(catalog, name);
             case MYSQL, MARIADB -> MariaDbCatalog.read(catalog, name, engine);
@@ -38,9 +40,11 @@ public final class LiveCatalog {
             case H2 -> H2Catalog.read(catalog, name);
             case SQLSERVER -> SqlServerCatalog.read(catalog, name);
             case ORACLE -> OracleCatalog.read(catalog, name);
-            case ISO -> throw new SQLFeatureNotSupportedException("ISO SQL is no database; say which engine answers at this address");
+            case ISO -> throw new SQLFeatureNotSupportedException(
+                    "ISO SQL is no database; say which engine answers at this address");
         };
-        return new Schema(tables.types(), tables.sequences(), tables.tables(), LivePrograms.read(catalog, engine, name));
+        return new Schema(tables.types(), tables.sequences(), tables.tables(),
+                LivePrograms.read(catalog, engine, name));
     }
 
     private static String usual(Connection connection, Target engine) throws SQLException {

@@ -36,7 +36,10 @@ import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
-/** Reads the tables of a PostgreSQL schema. PostgreSQL manual, chapter “System Catalogs”: pg_class, pg_attribute, pg_constraint, pg_index, pg_type, pg_sequence. */
+/**
+ * Reads the tables of a PostgreSQL schema. PostgreSQL manual, chapter “System Catalogs”: pg_class, pg_attribute,
+ * pg_constraint, pg_index, pg_type, pg_sequence.
+ */
 final class PostgreSqlCatalog {
     private static final Dialect DIALECT = Dialect.of(Target.POSTGRESQL);
     private static final String TABLES = """
@@ -44,54 +47,78 @@ final class PostgreSqlCatalog {
             from pg_class c join pg_namespace n on n.oid = c.relnamespace
             where n.nspname = ? and c.relkind in ('r', 'p') and c.relpersistence <> 't' order by c.oid""";
     private static final String COLUMNS = """
-            select c.relname, a.attname, format_type(a.atttypid, a.atttypmod), a.attnotnull, pg_get_expr(d.adbin, d.adrelid), a.attidentity::text,
-                   coalesce(col_description(c.oid, a.attnum), ''), s.seqstart, s.seqincrement, pg_get_expr(g.adbin, g.adrelid), t.typnamespace = n.oid, t.typname,
+            select c.relname, a.attname, format_type(a.atttypid, a.atttypmod), a.attnotnull, pg_get_expr(d.adbin, \
+            d.adrelid), a.attidentity::text,
+                   coalesce(col_description(c.oid, a.attnum), ''), s.seqstart, s.seqincrement, pg_get_expr(g.adbin, \
+                   g.adrelid), t.typnamespace = n.oid, t.typname,
                    o.seqstart, o.seqincrement, coalesce(e.typnamespace = n.oid, false), e.typname, a.attgenerated::text
             from pg_attribute a join pg_class c on c.oid = a.attrelid join pg_namespace n on n.oid = c.relnamespace
             left join pg_attrdef d on d.adrelid = a.attrelid and d.adnum = a.attnum and a.attgenerated = ''
             left join pg_attrdef g on g.adrelid = a.attrelid and g.adnum = a.attnum and a.attgenerated <> ''
-            left join pg_depend p on p.refobjid = c.oid and p.refobjsubid = a.attnum and p.classid = 'pg_class'::regclass and p.deptype = 'i' and a.attidentity <> ''
+            left join pg_depend p on p.refobjid = c.oid and p.refobjsubid = a.attnum and p.classid = \
+            'pg_class'::regclass and p.deptype = 'i' and a.attidentity <> ''
             left join pg_sequence s on s.seqrelid = p.objid
-            left join pg_depend q on q.refobjid = c.oid and q.refobjsubid = a.attnum and q.classid = 'pg_class'::regclass and q.deptype = 'a'
+            left join pg_depend q on q.refobjid = c.oid and q.refobjsubid = a.attnum and q.classid = \
+            'pg_class'::regclass and q.deptype = 'a'
                  and exists (select 1 from pg_class w where w.oid = q.objid and w.relkind = 'S')
             left join pg_sequence o on o.seqrelid = q.objid and pg_get_expr(d.adbin, d.adrelid) like 'nextval(%'
             join pg_type t on t.oid = a.atttypid left join pg_type e on e.oid = t.typelem and t.typcategory = 'A'
-            where n.nspname = ? and c.relkind in ('r', 'p') and c.relpersistence <> 't' and a.attnum > 0 and not a.attisdropped order by c.oid, a.attnum""";
+            where n.nspname = ? and c.relkind in ('r', 'p') and c.relpersistence <> 't' and a.attnum > 0 and not \
+            a.attisdropped order by c.oid, a.attnum""";
     private static final String CONSTRAINTS = """
             select c.relname, k.conname, k.contype::text, pg_get_constraintdef(k.oid), r.relname,
-                   array(select a.attname::text from unnest(k.conkey) with ordinality u(num, ord) join pg_attribute a on a.attrelid = k.conrelid and a.attnum = u.num order by u.ord),
-                   array(select a.attname::text from unnest(k.confkey) with ordinality u(num, ord) join pg_attribute a on a.attrelid = k.confrelid and a.attnum = u.num order by u.ord),
-                   k.confdeltype::text, k.confupdtype::text, k.condeferrable, k.condeferred, m.nspname = n.nspname, m.nspname
+                   array(select a.attname::text from unnest(k.conkey) with ordinality u(num, ord) join pg_attribute a \
+                   on a.attrelid = k.conrelid and a.attnum = u.num order by u.ord),
+                   array(select a.attname::text from unnest(k.confkey) with ordinality u(num, ord) join pg_attribute \
+                   a on a.attrelid = k.confrelid and a.attnum = u.num order by u.ord),
+                   k.confdeltype::text, k.confupdtype::text, k.condeferrable, k.condeferred, m.nspname = n.nspname, \
+                   m.nspname
             from pg_constraint k join pg_class c on c.oid = k.conrelid join pg_namespace n on n.oid = c.relnamespace
             left join pg_class r on r.oid = k.confrelid left join pg_namespace m on m.oid = r.relnamespace
-            where n.nspname = ? and k.contype in ('p', 'u', 'f', 'c', 'x') and c.relpersistence <> 't' order by c.oid, k.oid""";
+            where n.nspname = ? and k.contype in ('p', 'u', 'f', 'c', 'x') and c.relpersistence <> 't' order by \
+            c.oid, k.oid""";
     private static final String INDEXES = """
             select c.relname, i.relname, x.indisunique,
                    array(select pg_get_indexdef(x.indexrelid, k, true) from generate_series(1, x.indnkeyatts) k),
                    array(select (u.opt & 1)::int from unnest(x.indoption) with ordinality u(opt, ord) order by u.ord),
-                   array(select coalesce(a.attname::text, '') from unnest(x.indkey) with ordinality u(num, ord) left join pg_attribute a on a.attrelid = c.oid and a.attnum = u.num
+                   array(select coalesce(a.attname::text, '') from unnest(x.indkey) with ordinality u(num, ord) left \
+                   join pg_attribute a on a.attrelid = c.oid and a.attnum = u.num
                          where u.ord <= x.indnkeyatts order by u.ord),
                    pg_get_expr(x.indpred, x.indrelid), m.amname
-            from pg_index x join pg_class c on c.oid = x.indrelid join pg_class i on i.oid = x.indexrelid join pg_namespace n on n.oid = c.relnamespace join pg_am m on m.oid = i.relam
+            from pg_index x join pg_class c on c.oid = x.indrelid join pg_class i on i.oid = x.indexrelid join \
+            pg_namespace n on n.oid = c.relnamespace join pg_am m on m.oid = i.relam
             where n.nspname = ? and c.relkind in ('r', 'p') and c.relpersistence <> 't'
-                  and not exists (select 1 from pg_constraint k where k.conindid = x.indexrelid and k.contype in ('p', 'u', 'x')) order by x.indexrelid""";
+                  and not exists (select 1 from pg_constraint k where k.conindid = x.indexrelid and k.contype in \
+                  ('p', 'u', 'x')) order by x.indexrelid""";
     private static final String TYPES = """
             select t.typname, t.typtype::text,
-                   case when f.typnamespace = n.oid then '"' || f.typname || '[]' when b.typnamespace = n.oid then '"' || b.typname else format_type(t.typbasetype, t.typtypmod) end, t.typdefault, coalesce(obj_description(t.oid, 'pg_type'), ''),
-                   array(select e.enumlabel::text from pg_enum e where e.enumtypid = t.oid order by e.enumsortorder), k.conname,
-                   array(select pg_get_constraintdef(d.oid) from pg_constraint d where d.contypid = t.oid and d.contype = 'c' order by d.oid),
-                   array(select a.attname::text from pg_attribute a where a.attrelid = t.typrelid and a.attnum > 0 and not a.attisdropped order by a.attnum),
-                   array(select case when z.typnamespace = n.oid then '"' || z.typname || '[]' when y.typnamespace = n.oid then '"' || y.typname else format_type(a.atttypid, a.atttypmod) end
-                         from pg_attribute a join pg_type y on y.oid = a.atttypid left join pg_type z on z.oid = y.typelem and y.typcategory = 'A' where a.attrelid = t.typrelid and a.attnum > 0 and not a.attisdropped order by a.attnum),
+                   case when f.typnamespace = n.oid then '"' || f.typname || '[]' when b.typnamespace = n.oid then \
+                   '"' || b.typname else format_type(t.typbasetype, t.typtypmod) end, t.typdefault, \
+                   coalesce(obj_description(t.oid, 'pg_type'), ''),
+                   array(select e.enumlabel::text from pg_enum e where e.enumtypid = t.oid order by e.enumsortorder), \
+                   k.conname,
+                   array(select pg_get_constraintdef(d.oid) from pg_constraint d where d.contypid = t.oid and \
+                   d.contype = 'c' order by d.oid),
+                   array(select a.attname::text from pg_attribute a where a.attrelid = t.typrelid and a.attnum > 0 \
+                   and not a.attisdropped order by a.attnum),
+                   array(select case when z.typnamespace = n.oid then '"' || z.typname || '[]' when y.typnamespace = \
+                   n.oid then '"' || y.typname else format_type(a.atttypid, a.atttypmod) end
+                         from pg_attribute a join pg_type y on y.oid = a.atttypid left join pg_type z on z.oid = \
+                         y.typelem and y.typcategory = 'A' where a.attrelid = t.typrelid and a.attnum > 0 and not \
+                         a.attisdropped order by a.attnum),
                    t.typnotnull
-            from pg_type t join pg_namespace n on n.oid = t.typnamespace left join pg_class c on c.oid = t.typrelid left join pg_type b on b.oid = t.typbasetype
+            from pg_type t join pg_namespace n on n.oid = t.typnamespace left join pg_class c on c.oid = t.typrelid \
+            left join pg_type b on b.oid = t.typbasetype
             left join pg_type f on f.oid = b.typelem and b.typcategory = 'A'
-            left join lateral (select * from pg_constraint k where k.contypid = t.oid and k.contype = 'c' order by k.oid limit 1) k on true
+            left join lateral (select * from pg_constraint k where k.contypid = t.oid and k.contype = 'c' order by \
+            k.oid limit 1) k on true
             where n.nspname = ? and (t.typtype in ('d', 'e') or t.typtype = 'c' and c.relkind = 'c') order by t.oid""";
     private static final String SEQUENCES = """
-            select c.relname, s.seqstart, s.seqincrement from pg_sequence s join pg_class c on c.oid = s.seqrelid join pg_namespace n on n.oid = c.relnamespace
+            select c.relname, s.seqstart, s.seqincrement from pg_sequence s join pg_class c on c.oid = s.seqrelid \
+            join pg_namespace n on n.oid = c.relnamespace
             where n.nspname = ? and c.relpersistence <> 't'
-                  and not exists (select 1 from pg_depend d where d.objid = c.oid and d.classid = 'pg_class'::regclass and d.deptype in ('a', 'i') and d.refobjsubid > 0) order by c.oid""";
+                  and not exists (select 1 from pg_depend d where d.objid = c.oid and d.classid = \
+                  'pg_class'::regclass and d.deptype in ('a', 'i') and d.refobjsubid > 0) order by c.oid""";
 
     private PostgreSqlCatalog() { }
 
@@ -102,31 +129,40 @@ final class PostgreSqlCatalog {
      */
     static Schema read(Catalog catalog, String schema) throws SQLException {
         Map<String, TableParts> tables = new LinkedHashMap<>();
-        catalog.each(TABLES, row -> tables.put(row.getString(1), new TableParts(row.getString(1), row.getString(2))), schema);
+        catalog.each(TABLES, row -> tables.put(row.getString(1), new TableParts(row.getString(1), row.getString(2))),
+                schema);
         catalog.each(COLUMNS, row -> tables.get(row.getString(1)).columns.add(column(row)), schema);
         catalog.each(CONSTRAINTS, row -> constraint(tables.get(row.getString(1)), row), schema);
         catalog.each(INDEXES, row -> tables.get(row.getString(1)).indexes.add(index(row)), schema);
         List<TypeDefinition> types = new ArrayList<>();
         catalog.each(TYPES, row -> types.add(definition(row)), schema);
         List<Sequence> sequences = new ArrayList<>();
-        catalog.each(SEQUENCES, row -> sequences.add(new Sequence("", row.getString(1), row.getLong(2), row.getLong(3))), schema);
+        catalog.each(SEQUENCES,
+                row -> sequences.add(new Sequence("", row.getString(1), row.getLong(2), row.getLong(3))), schema);
         return new Schema(types, sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
     }
 
     private static Column column(ResultSet row) throws SQLException {
-        SqlType type = row.getBoolean(15) ? SpelledTypes.array(new UserType(row.getString(16)), 1) : row.getBoolean(11) ? new UserType(row.getString(12)) : type(row.getString(3));
+        SqlType type = row.getBoolean(15) ? SpelledTypes.array(new UserType(row.getString(16)), 1)
+                : row.getBoolean(11) ? new UserType(row.getString(12)) : type(row.getString(3));
         boolean counted = row.getObject(13) != null;
         Identity identity = counted ? Identity.BY_DEFAULT : identity(row.getString(6));
-        Numbering numbers = counted ? new Numbering(row.getLong(13), row.getLong(14)) : row.getObject(8) == null ? Numbering.DEFAULT : new Numbering(row.getLong(8), row.getLong(9));
-        Optional<Numbering> numbering = identity == Identity.NONE || numbers.equals(Numbering.DEFAULT) ? Optional.empty() : Optional.of(numbers);
+        Numbering numbers = counted ? new Numbering(row.getLong(13), row.getLong(14))
+                : row.getObject(8) == null ? Numbering.DEFAULT : new Numbering(row.getLong(8), row.getLong(9));
+        Optional<Numbering> numbering = identity == Identity.NONE || numbers.equals(Numbering.DEFAULT)
+                ? Optional.empty() : Optional.of(numbers);
         boolean virtual = row.getString(17).equals("v");
-        return new Column(Optional.empty(), row.getString(2), type, row.getBoolean(4), counted ? Optional.empty() : defaultValue(row.getString(5)), identity, numbering,
-                Optional.ofNullable(row.getString(10)), virtual ? new ColumnDetails(true, Optional.empty(), Optional.empty()) : ColumnDetails.NONE, row.getString(7));
+        return new Column(Optional.empty(), row.getString(2), type, row.getBoolean(4),
+                counted ? Optional.empty() : defaultValue(row.getString(5)), identity, numbering,
+                Optional.ofNullable(row.getString(10)),
+                virtual ? new ColumnDetails(true, Optional.empty(), Optional.empty()) : ColumnDetails.NONE,
+                row.getString(7));
     }
 
     /** A default of no value is none. */
     private static Optional<String> defaultValue(String expression) {
-        return Optional.ofNullable(expression).filter(text -> !text.toLowerCase(java.util.Locale.ROOT).matches("null(::.*)?"));
+        return Optional.ofNullable(expression)
+                .filter(text -> !text.toLowerCase(java.util.Locale.ROOT).matches("null(::.*)?"));
     }
 
     private static TableIndex index(ResultSet row) throws SQLException {
@@ -134,9 +170,12 @@ final class PostgreSqlCatalog {
         Integer[] falling = (Integer[]) row.getArray(5).getArray();
         List<String> columns = names(row.getArray(6));
         String method = row.getString(8);
-        List<IndexColumn> parts = IntStream.range(0, columns.size()).mapToObj(i -> new IndexColumn(columns.get(i).isEmpty() ? spelled.get(i) : columns.get(i), falling[i] == 1,
+        List<IndexColumn> parts = IntStream.range(0, columns.size())
+                .mapToObj(i -> new IndexColumn(columns.get(i).isEmpty() ? spelled.get(i) : columns.get(i),
+                        falling[i] == 1,
                 columns.get(i).isEmpty(), OptionalInt.empty())).toList();
-        return new TableIndex(row.getString(2), row.getBoolean(3), parts, method.equals("btree") ? "" : method, Optional.ofNullable(row.getString(7)));
+        return new TableIndex(row.getString(2), row.getBoolean(3), parts, method.equals("btree") ? "" : method,
+                Optional.ofNullable(row.getString(7)));
     }
 
     private static TypeDefinition definition(ResultSet row) throws SQLException {
@@ -144,14 +183,18 @@ final class PostgreSqlCatalog {
         String comment = row.getString(5);
         return switch (row.getString(2)) {
             case "d" -> {
-                Optional<CheckRule> check = row.getString(7) == null ? Optional.empty() : Optional.of(new CheckRule(row.getString(7), all(names(row.getArray(8)))));
-                yield new DomainDefinition(name, used(row.getString(3)), Optional.ofNullable(row.getString(4)), check, comment).withRequired(row.getBoolean(11));
+                Optional<CheckRule> check = row.getString(7) == null ? Optional.empty()
+                        : Optional.of(new CheckRule(row.getString(7), all(names(row.getArray(8)))));
+                yield new DomainDefinition(name, used(row.getString(3)), Optional.ofNullable(row.getString(4)), check,
+                        comment).withRequired(row.getBoolean(11));
             }
             case "e" -> new EnumDefinition(name, names(row.getArray(6)), comment);
             default -> {
                 List<String> fields = names(row.getArray(9));
                 List<String> fieldTypes = names(row.getArray(10));
-                yield new StructureDefinition(name, IntStream.range(0, fields.size()).mapToObj(i -> new FieldDefinition(fields.get(i), used(fieldTypes.get(i)))).toList(),
+                yield new StructureDefinition(name,
+                        IntStream.range(0, fields.size())
+                                .mapToObj(i -> new FieldDefinition(fields.get(i), used(fieldTypes.get(i)))).toList(),
                         comment);
             }
         };
@@ -164,7 +207,8 @@ final class PostgreSqlCatalog {
     /** A domain may have several conditions; all of them hold. */
     private static String all(List<String> definitions) {
         List<String> conditions = definitions.stream().map(PostgreSqlCatalog::condition).toList();
-        return conditions.size() == 1 ? conditions.getFirst() : conditions.stream().map(condition -> "(" + condition + ")").collect(Collectors.joining(" AND "));
+        return conditions.size() == 1 ? conditions.getFirst()
+                : conditions.stream().map(condition -> "(" + condition + ")").collect(Collectors.joining(" AND "));
     }
 
     /** A type of the schema's own comes marked by a quote in front. */
@@ -181,10 +225,14 @@ final class PostgreSqlCatalog {
         switch (row.getString(3)) {
             case "p" -> table.primaryKey = Optional.of(new PrimaryKey(name, columns));
             case "u" -> table.uniqueKeys.add(new UniqueKey(name, columns));
-            case "f" -> table.foreignKeys.add(new ForeignKey(Optional.empty(), name, columns, row.getBoolean(12) ? "" : row.getString(13), row.getString(5), names(row.getArray(7)),
+            case "f" -> table.foreignKeys.add(new ForeignKey(Optional.empty(), name, columns,
+                    row.getBoolean(12) ? "" : row.getString(13), row.getString(5), names(row.getArray(7)),
                     action(row.getString(8)), action(row.getString(9)),
-                    row.getBoolean(11) ? Deferral.INITIALLY_DEFERRED : row.getBoolean(10) ? Deferral.INITIALLY_IMMEDIATE : Deferral.NOT_DEFERRABLE));
-            case "x" -> table.indexes.add(new TableIndex(name, false, List.of(new IndexColumn(row.getString(4), false, true, OptionalInt.empty())), "exclude", Optional.empty()));
+                    row.getBoolean(11) ? Deferral.INITIALLY_DEFERRED : row.getBoolean(10) ? Deferral.INITIALLY_IMMEDIATE
+                            : Deferral.NOT_DEFERRABLE));
+            case "x" -> table.indexes.add(new TableIndex(name, false,
+                    List.of(new IndexColumn(row.getString(4), false, true, OptionalInt.empty())), "exclude",
+                    Optional.empty()));
             default -> table.checks.add(new CheckRule(name, condition(row.getString(4))));
         }
     }

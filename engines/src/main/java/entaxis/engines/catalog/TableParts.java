@@ -44,6 +44,7 @@ final class TableParts {
     }
 
     Table table() {
-        return new Table(Optional.empty(), name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment);
+        return new Table(Optional.empty(), name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+                comment);
     }
 }

@@ -29,7 +29,9 @@ public record Execution(List<String> done, Optional<String> failed, String messa
         return failed.isEmpty();
     }
 
-    /** Runs statement after statement and stops at the first that is refused; what the engine can undo then is undone. */
+    /**
+     * Runs statement after statement and stops at the first that is refused; what the engine can undo then is undone.
+     */
     public static Execution of(Connection connection, Migration migration) {
         return of(connection, migration, Duration.ZERO, new Course() { });
     }
@@ -66,13 +68,16 @@ public record Execution(List<String> done, Optional<String> failed, String messa
                 } catch (SQLException e) {
                     List<String> rest = new ArrayList<>(statements.subList(i + 1, statements.size()));
                     boolean undone = migration.transactional() && undo(statement);
-                    int kept = undone ? Math.max(0, done.indexOf("BEGIN") >= 0 ? done.indexOf("BEGIN") : done.indexOf("BEGIN TRANSACTION")) : done.size();
+                    int kept = undone ? Math.max(0,
+                            done.indexOf("BEGIN") >= 0 ? done.indexOf("BEGIN") : done.indexOf("BEGIN TRANSACTION"))
+                            : done.size();
                     rest.addAll(0, done.subList(kept, done.size()));
                     return new Execution(done.subList(0, kept), Optional.of(statements.get(i)), e.getMessage(), rest);
                 }
             }
         } catch (SQLException e) {
-            return new Execution(done, Optional.of(""), e.getMessage(), statements.subList(done.size(), statements.size()));
+            return new Execution(done, Optional.of(""), e.getMessage(),
+                    statements.subList(done.size(), statements.size()));
         }
         return new Execution(done, Optional.empty(), "", List.of());
     }

@@ -32,7 +32,8 @@ import java.util.Optional;
  * @param left       what is apart from the wanted schema afterwards
  * @param translated whether the script was written anew for the built-in engine, because it is for another
  */
-public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, List<Difference> left, boolean translated) {
+public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, List<Difference> left,
+        boolean translated) {
     /** Copies the differences. */
     public Rehearsal {
         left = List.copyOf(left);
@@ -51,19 +52,23 @@ public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, Li
      * @throws SQLException   if the built-in engine cannot hold the schema to begin with
      * @throws SandboxFailure if the sandbox has met its limits
      */
-    public static Rehearsal of(Sandbox sandbox, Schema from, Schema to, Target engine, RenameMap pairing, Fills fills, List<String> rows) throws SQLException {
+    public static Rehearsal of(Sandbox sandbox, Schema from, Schema to, Target engine, RenameMap pairing, Fills fills,
+            List<String> rows) throws SQLException {
         Dialect dialect = Dialect.of(Target.H2);
         Schema start = EngineSchema.of(from, engine, dialect).withoutPrograms();
         Schema goal = EngineSchema.of(to, engine, dialect).withoutPrograms();
         try (Connection connection = sandbox.connection(); Statement statement = connection.createStatement()) {
-            for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(start, "rehearsal").statements()) {
+            for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(start, "rehearsal")
+                    .statements()) {
                 statement.execute(one.text());
             }
             sandbox.run(rows);
             long before = rows(statement, start);
-            Execution execution = Execution.of(connection, Migration.of(tables(connection), goal, dialect, pairing, fills));
+            Execution execution =
+                    Execution.of(connection, Migration.of(tables(connection), goal, dialect, pairing, fills));
             Schema reached = tables(connection);
-            return new Rehearsal(execution, before, rows(statement, reached), Comparison.of(reached, goal, dialect, RenameMap.NONE).differences(), engine != Target.H2);
+            return new Rehearsal(execution, before, rows(statement, reached),
+                    Comparison.of(reached, goal, dialect, RenameMap.NONE).differences(), engine != Target.H2);
         }
     }
 
@@ -75,8 +80,10 @@ public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, Li
         long count = 0;
         Dialect dialect = Dialect.of(Target.H2);
         for (Table table : schema.tables()) {
-            String home = Optional.of(table.namespace()).filter(name -> !name.isEmpty()).map(name -> dialect.name(name) + ".").orElse("");
-            try (ResultSet result = statement.executeQuery("SELECT count(*) FROM " + home + dialect.name(table.name()))) {
+            String home = Optional.of(table.namespace()).filter(name -> !name.isEmpty())
+                    .map(name -> dialect.name(name) + ".").orElse("");
+            try (ResultSet result =
+                    statement.executeQuery("SELECT count(*) FROM " + home + dialect.name(table.name()))) {
                 result.next();
                 count += result.getLong(1);
             }

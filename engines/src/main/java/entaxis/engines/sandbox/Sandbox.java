@@ -43,7 +43,8 @@ public final class Sandbox implements AutoCloseable {
     private static final long GRACE_MILLIS = 700;
     private static final long START_MILLIS = 20_000;
     private static final int NOT_A_QUERY = org.h2.api.ErrorCode.METHOD_ONLY_ALLOWED_FOR_QUERY;
-    private static final ScheduledExecutorService CLOCK = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("sandbox-clock").factory());
+    private static final ScheduledExecutorService CLOCK =
+            Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("sandbox-clock").factory());
 
     private final SandboxLimits limits;
     private final Process process;
@@ -69,11 +70,13 @@ public final class Sandbox implements AutoCloseable {
     public static Sandbox start(SandboxLimits limits, Path folder) {
         try {
             Files.createDirectories(folder);
-            ProcessBuilder builder = new ProcessBuilder(SandboxCommand.of(limits, folder)).directory(folder.toFile()).redirectError(ProcessBuilder.Redirect.DISCARD);
+            ProcessBuilder builder = new ProcessBuilder(SandboxCommand.of(limits, folder)).directory(folder.toFile())
+                    .redirectError(ProcessBuilder.Redirect.DISCARD);
             builder.environment().clear();
             return new Sandbox(limits, builder.start());
         } catch (IOException e) {
-            throw new SandboxFailure("The built-in engine could not be started in a process of its own: " + e.getMessage(), e);
+            throw new SandboxFailure(
+                    "The built-in engine could not be started in a process of its own: " + e.getMessage(), e);
         }
     }
 
@@ -192,7 +195,10 @@ public final class Sandbox implements AutoCloseable {
             boolean notAQuery = in.readInt() == NOT_A_QUERY;
             in.readLong();
             return new QueryOutcome.Failed(kind == Wire.TOO_LONG ? limits.tooLong()
-                    : notAQuery ? "Only queries run here: SELECT, VALUES or WITH. Rows are entered above; tables follow from the design." : reason);
+                    : notAQuery
+                            ? "Only queries run here: SELECT, VALUES or WITH. Rows are entered above; tables follow "
+                            + "from the design."
+                    : reason);
         }
         List<String> columns = Wire.texts(in, MAX_TEXT);
         List<List<Optional<String>>> rows = rows(columns.size(), limits.rows(), 4 * limits.answerBytes() + MAX_TEXT);
@@ -306,7 +312,8 @@ public final class Sandbox implements AutoCloseable {
         if (overdue) {
             return limits.tooLong();
         }
-        return !process.isAlive() && process.exitValue() == EXIT_OUT_OF_MEMORY ? limits.tooMuchMemory() : "The trial database has ended before it answered. Run it again.";
+        return !process.isAlive() && process.exitValue() == EXIT_OUT_OF_MEMORY ? limits.tooMuchMemory()
+                : "The trial database has ended before it answered. Run it again.";
     }
 
     private static boolean several(String sql) {

@@ -26,12 +26,19 @@ final class SandboxCommand {
     private SandboxCommand() { }
 
     static List<String> of(SandboxLimits limits, Path folder) throws IOException {
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-Xmx" + limits.heapMegabytes() + "m", "-Xms16m", "-Xss2m", "-XX:MaxMetaspaceSize=96m", "-XX:ReservedCodeCacheSize=32m", "-XX:MaxDirectMemorySize=8m",
-                "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:-UsePerfData", "-XX:+ExitOnOutOfMemoryError", "-XX:-CreateCoredumpOnCrash", "-XX:ErrorFile=/dev/null",
-                "-Xshare:auto", "-Djava.awt.headless=true", "-Dfile.encoding=UTF-8", "-Dh2.allowedClasses=none", "-Djdk.attach.allowAttachSelf=false", "-XX:+DisableAttachMechanism"));
-        command.addAll(List.of("-cp", place(SandboxProcess.class, folder) + File.pathSeparator + place(org.h2.Driver.class, folder), SandboxProcess.class.getName(),
-                Long.toString(limits.statementTime().toMillis()), Integer.toString(limits.heapMegabytes()), Integer.toString(limits.rows()), Integer.toString(limits.answerBytes())));
+        List<String> command =
+                new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-Xmx" + limits.heapMegabytes() + "m", "-Xms16m", "-Xss2m", "-XX:MaxMetaspaceSize=96m",
+                        "-XX:ReservedCodeCacheSize=32m", "-XX:MaxDirectMemorySize=8m",
+                        "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:-UsePerfData",
+                        "-XX:+ExitOnOutOfMemoryError", "-XX:-CreateCoredumpOnCrash", "-XX:ErrorFile=/dev/null",
+                        "-Xshare:auto", "-Djava.awt.headless=true", "-Dfile.encoding=UTF-8", "-Dh2.allowedClasses=none",
+                        "-Djdk.attach.allowAttachSelf=false", "-XX:+DisableAttachMechanism"));
+        command.addAll(List.of("-cp",
+                place(SandboxProcess.class, folder) + File.pathSeparator + place(org.h2.Driver.class, folder),
+                SandboxProcess.class.getName(),
+                Long.toString(limits.statementTime().toMillis()), Integer.toString(limits.heapMegabytes()),
+                Integer.toString(limits.rows()), Integer.toString(limits.answerBytes())));
         return command;
     }
 
@@ -40,11 +47,14 @@ final class SandboxCommand {
      * working folder.
      */
     private static Path place(Class<?> type, Path folder) throws IOException {
-        String location = Stream.ofNullable(type.getProtectionDomain().getCodeSource()).map(CodeSource::getLocation).findFirst()
-                .orElseThrow(() -> new IOException("it is not known where " + type.getName() + " comes from")).toString();
+        String location =
+                Stream.ofNullable(type.getProtectionDomain().getCodeSource()).map(CodeSource::getLocation).findFirst()
+                        .orElseThrow(() -> new IOException("it is not known where " + type.getName() + " comes from"))
+                        .toString();
         Matcher nested = NESTED.matcher(location);
         try {
-            return nested.matches() ? unpacked(Path.of(new URI("file:" + nested.group(1))), nested.group(2).replaceFirst("^/", ""), folder) : Path.of(new URI(location));
+            return nested.matches() ? unpacked(Path.of(new URI("file:" + nested.group(1))),
+                    nested.group(2).replaceFirst("^/", ""), folder) : Path.of(new URI(location));
         } catch (URISyntaxException e) {
             throw new IOException("“" + location + "” is no place of a file", e);
         }

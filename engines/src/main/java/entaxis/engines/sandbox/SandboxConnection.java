@@ -87,6 +87,7 @@ final class SandboxConnection {
 
     private static <T> T proxy(Class<T> type, Calls calls) {
         return type.cast(Proxy.newProxyInstance(SandboxConnection.class.getClassLoader(), new Class<?>[] {type},
-                (proxy, method, arguments) -> calls.on(method.getName(), Optional.ofNullable(arguments).orElse(new Object[0]))));
+                (proxy, method, arguments) -> calls.on(method.getName(),
+                        Optional.ofNullable(arguments).orElse(new Object[0]))));
     }
 }

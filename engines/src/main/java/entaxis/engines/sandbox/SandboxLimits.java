@@ -26,6 +26,7 @@ public record SandboxLimits(Duration statementTime, int heapMegabytes, int rows,
 
     private static String words(Duration time) {
         long millis = time.toMillis();
-        return millis % 1000 != 0 ? millis + " milliseconds" : millis == 1000 ? "one second" : millis / 1000 + " seconds";
+        return millis % 1000 != 0 ? millis + " milliseconds" : millis == 1000 ? "one second"
+                : millis / 1000 + " seconds";
     }
 }

@@ -45,7 +45,8 @@ public final class SandboxProcess {
     private final DataOutputStream out;
     private volatile boolean wanted;
     private final SynchronousQueue<Request> requests = new SynchronousQueue<>();
-    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("clock").factory());
+    private final ScheduledExecutorService clock =
+            Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("clock").factory());
 
     private SandboxProcess(Connection owner, Connection connection, SandboxLimits limits, DataOutputStream out) {
         this.owner = owner;
@@ -56,9 +57,11 @@ public final class SandboxProcess {
 
     /** Serves one conversation; the limits are the arguments: milliseconds, megabytes, rows, bytes. */
     public static void main(String[] args) throws IOException, SQLException, InterruptedException {
-        DataOutputStream out = new DataOutputStream(new BufferedOutputStream(new FileOutputStream(FileDescriptor.out), 1 << 16));
+        DataOutputStream out =
+                new DataOutputStream(new BufferedOutputStream(new FileOutputStream(FileDescriptor.out), 1 << 16));
         System.setOut(new PrintStream(new FileOutputStream(FileDescriptor.err), true));
-        SandboxLimits limits = new SandboxLimits(Duration.ofMillis(Long.parseLong(args[0])), Integer.parseInt(args[1]), Integer.parseInt(args[2]), Integer.parseInt(args[3]));
+        SandboxLimits limits = new SandboxLimits(Duration.ofMillis(Long.parseLong(args[0])), Integer.parseInt(args[1]),
+                Integer.parseInt(args[2]), Integer.parseInt(args[3]));
         try {
             Connection owner = DriverManager.getConnection("jdbc:h2:mem:trial", "OWNER", UUID.randomUUID().toString());
             SandboxProcess process = new SandboxProcess(owner, user(owner), limits, out);
@@ -177,7 +180,8 @@ public final class SandboxProcess {
         while (rows.size() < limits.rows() && bytes < limits.answerBytes() && result.next()) {
             List<Optional<String>> row = new ArrayList<>();
             for (int i = 1; i <= columns.size(); i++) {
-                Optional<String> cell = Optional.ofNullable(result.getString(i)).map(value -> value.length() > MAX_CELL ? value.substring(0, MAX_CELL) + "..." : value);
+                Optional<String> cell = Optional.ofNullable(result.getString(i))
+                        .map(value -> value.length() > MAX_CELL ? value.substring(0, MAX_CELL) + "..." : value);
                 bytes += 4 + cell.map(value -> 3 * value.length()).orElse(0);
                 row.add(cell);
             }
@@ -262,7 +266,8 @@ public final class SandboxProcess {
             Runtime.getRuntime().halt(Sandbox.EXIT_OUT_OF_MEMORY);
         }
         out.writeByte(e.getErrorCode() == ErrorCode.STATEMENT_WAS_CANCELED ? Wire.TOO_LONG : Wire.REFUSED);
-        Wire.text(out, e instanceof JdbcException engine ? engine.getOriginalMessage() : String.valueOf(e.getMessage()));
+        Wire.text(out,
+                e instanceof JdbcException engine ? engine.getOriginalMessage() : String.valueOf(e.getMessage()));
         out.writeInt(e.getErrorCode());
     }
 }

@@ -18,7 +18,8 @@ public final class Sandboxes implements AutoCloseable {
     private final int most;
     private final ArrayDeque<Sandbox> ahead = new ArrayDeque<>();
     private final Set<Sandbox> given = new HashSet<>();
-    private final ScheduledExecutorService starter = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("sandbox-starter").factory());
+    private final ScheduledExecutorService starter =
+            Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("sandbox-starter").factory());
     private boolean closed;
 
     /**
@@ -52,7 +53,8 @@ public final class Sandboxes implements AutoCloseable {
         if (given.size() >= most) {
             return Optional.empty();
         }
-        Sandbox sandbox = Optional.ofNullable(ahead.poll()).filter(Sandbox::alive).orElseGet(() -> Sandbox.start(limits, folder));
+        Sandbox sandbox =
+                Optional.ofNullable(ahead.poll()).filter(Sandbox::alive).orElseGet(() -> Sandbox.start(limits, folder));
         given.add(sandbox);
         starter.execute(this::startAhead);
         return Optional.of(sandbox);

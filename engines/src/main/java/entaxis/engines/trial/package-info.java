@@ -1,2 +1,4 @@
-/** The built-in engine, in which designers try their tables: in memory, without administrator's rights, within limits. */
+/**
+ * The built-in engine, in which designers try their tables: in memory, without administrator's rights, within limits.
+ */
 package entaxis.engines.trial;

@@ -26,8 +26,8 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /**
- * The forms that the manuals give for CREATE and ALTER, one small script for each: what is read must be what the engine's catalog says after it ran the same statements. PostgreSQL 18, MariaDB
- * 11.4, SQLite and H2 manuals.
+ * The forms that the manuals give for CREATE and ALTER, one small script for each: what is read must be what the
+ * engine's catalog says after it ran the same statements. PostgreSQL 18, MariaDB 11.4, SQLite and H2 manuals.
  */
 class FormsOnEnginesTest {
     private static final DifferenceWords WORDS = new DifferenceWords("the engine", "the reading");
@@ -35,7 +35,9 @@ class FormsOnEnginesTest {
     private record Form(String title, String script) { }
 
     private static List<Form> forms(String engine) throws IOException {
-        String all = new String(FormsOnEnginesTest.class.getResourceAsStream("/forms/" + engine + ".sql").readAllBytes(), StandardCharsets.UTF_8);
+        String all =
+                new String(FormsOnEnginesTest.class.getResourceAsStream("/forms/" + engine + ".sql").readAllBytes(),
+                        StandardCharsets.UTF_8);
         List<Form> forms = new ArrayList<>();
         for (String part : all.split("(?m)^-- == ")) {
             if (!part.isBlank()) {
@@ -60,9 +62,12 @@ class FormsOnEnginesTest {
     private static List<String> apart(Form form, Target engine, Schema catalog) {
         Dialect dialect = Dialect.of(engine);
         Reading reading = ScriptReader.read(form.script(), engine);
-        List<String> wrong = new ArrayList<>(reading.notUnderstood().stream().map(part -> form.title() + ": not understood: " + part).toList());
+        List<String> wrong = new ArrayList<>(
+                reading.notUnderstood().stream().map(part -> form.title() + ": not understood: " + part).toList());
         Schema there = EngineSchema.of(tables(catalog), engine, dialect);
-        Comparison.of(there, EngineSchema.of(tables(reading.schema()), engine, dialect), dialect, RenameMap.NONE).differences().forEach(difference -> wrong.add(form.title() + ": " + WORDS.sentence(difference) + " " + difference));
+        Comparison.of(there, EngineSchema.of(tables(reading.schema()), engine, dialect), dialect, RenameMap.NONE)
+                .differences()
+                .forEach(difference -> wrong.add(form.title() + ": " + WORDS.sentence(difference) + " " + difference));
         return wrong;
     }
 
@@ -73,15 +78,18 @@ class FormsOnEnginesTest {
     @Test
     void postgreSql() throws Exception {
         List<String> wrong = new ArrayList<>();
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
+        try (EmbeddedPostgres server = EmbeddedPostgres.builder()
+                .setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
             int number = 0;
             for (Form form : forms("postgresql")) {
                 String schema = "form" + number++;
-                try (Connection connection = server.getPostgresDatabase().getConnection(); Statement statement = connection.createStatement()) {
+                try (Connection connection = server.getPostgresDatabase().getConnection();
+                        Statement statement = connection.createStatement()) {
                     statement.execute("create schema " + schema);
                     statement.execute("set search_path to " + schema);
                     run(connection, form, Target.POSTGRESQL);
-                    wrong.addAll(apart(form, Target.POSTGRESQL, LiveCatalog.read(connection, Target.POSTGRESQL, Optional.of(schema))));
+                    wrong.addAll(apart(form, Target.POSTGRESQL,
+                            LiveCatalog.read(connection, Target.POSTGRESQL, Optional.of(schema))));
                 }
             }
         }

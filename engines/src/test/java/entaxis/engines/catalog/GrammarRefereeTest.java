@@ -24,25 +24,33 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * No server of SQL Server, Oracle or MySQL runs here. A grammar of each, from a library of the registry, takes every statement that is written for it. What the grammar lacks is
- * listed with the manual's section that allows it.
+ * No server of SQL Server, Oracle or MySQL runs here. A grammar of each, from a library of the registry, takes every
+ * statement that is written for it. What the grammar lacks is listed with the manual's section that allows it.
  */
 class GrammarRefereeTest {
-    private static final Map<Target, String> NAMES = Map.of(Target.SQLSERVER, "SQLServer", Target.ORACLE, "Oracle", Target.MYSQL, "MySQL");
+    private static final Map<Target, String> NAMES =
+            Map.of(Target.SQLSERVER, "SQLServer", Target.ORACLE, "Oracle", Target.MYSQL, "MySQL");
 
-    /** Names in brackets stand for themselves: the grammar takes few of them (SQL Server documentation, “Database identifiers”). */
+    /**
+     * Names in brackets stand for themselves: the grammar takes few of them (SQL Server documentation, “Database
+     * identifiers”).
+     */
     private static String plain(Target engine, String statement) {
         return engine == Target.SQLSERVER ? statement.replaceAll("\\[(?:[^\\]]|\\]\\])*\\]", "in_brackets") : statement;
     }
 
     /**
-     * What the grammars reject wrongly: procedure calls and the procedural DECLARE and IF (SQL Server documentation, EXECUTE, “DECLARE @local_variable”, “IF...ELSE”); an identity clause without a
-     * type, and names in quotes behind RENAME CONSTRAINT, at which the library itself fails (Oracle Database SQL Language Reference, ALTER TABLE, modify_col_properties and rename_constraint).
+     * What the grammars reject wrongly: procedure calls and the procedural DECLARE and IF (SQL Server documentation,
+     * EXECUTE, “DECLARE @local_variable”, “IF...ELSE”); an identity clause without a type, and names in quotes behind
+     * RENAME CONSTRAINT, at which the library itself fails (Oracle Database SQL Language Reference, ALTER TABLE,
+     * modify_col_properties and rename_constraint).
      */
     private static boolean lacking(Target engine, String statement) {
         return switch (engine) {
-            case SQLSERVER -> statement.startsWith("EXEC ") || statement.startsWith("DECLARE @name ") || statement.startsWith("IF EXISTS (SELECT 1 FROM fn_listextendedproperty");
-            case ORACLE -> statement.matches("ALTER TABLE \\S+ MODIFY \\(\\S+ GENERATED .*") || statement.contains(" RENAME CONSTRAINT \"");
+            case SQLSERVER -> statement.startsWith("EXEC ") || statement.startsWith("DECLARE @name ")
+                    || statement.startsWith("IF EXISTS (SELECT 1 FROM fn_listextendedproperty");
+            case ORACLE -> statement.matches("ALTER TABLE \\S+ MODIFY \\(\\S+ GENERATED .*")
+                    || statement.contains(" RENAME CONSTRAINT \"");
             default -> false;
         };
     }
@@ -67,7 +75,8 @@ class GrammarRefereeTest {
     void everyStatementIsTaken(Target engine) {
         List<String> statements = new ArrayList<>();
         for (int seed = 0; seed < 120; seed++) {
-            Script script = new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT).write(Derivation.of(RandomDesigns.design(seed, 3 + seed % 8)).schema(), "referee");
+            Script script = new ScriptWriter(Dialect.of(engine), ScriptOptions.DEFAULT)
+                    .write(Derivation.of(RandomDesigns.design(seed, 3 + seed % 8)).schema(), "referee");
             script.statements().forEach(statement -> statements.add(statement.text()));
         }
         assertThat(statements).hasSizeGreaterThan(1000);
@@ -82,8 +91,13 @@ class GrammarRefereeTest {
         List<String> statements = new ArrayList<>();
         for (int seed = 0; seed < 120; seed++) {
             Schema derived = Derivation.of(RandomDesigns.design(seed, 3 + seed % 8)).schema();
-            RandomEdits edits = RandomEdits.of(new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList()), seed, 2 + seed % 11);
-            statements.addAll(Migration.of(EngineSchema.ofDesign(derived, dialect), EngineSchema.ofDesign(edits.schema(), dialect), dialect, edits.pairing(dialect), Fills.NONE).statements());
+            RandomEdits edits = RandomEdits.of(
+                    new Schema(derived.types(),
+                            derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList()),
+                    seed, 2 + seed % 11);
+            statements.addAll(Migration.of(EngineSchema.ofDesign(derived, dialect),
+                    EngineSchema.ofDesign(edits.schema(), dialect), dialect, edits.pairing(dialect), Fills.NONE)
+                    .statements());
         }
         assertThat(statements).hasSizeGreaterThan(500);
         assertThat(rejected(engine, statements)).isEmpty();
@@ -91,7 +105,8 @@ class GrammarRefereeTest {
 
     @Test
     void theRefereesDoReject() {
-        assertThat(rejected(Target.ORACLE, List.of("CREATE TABLE a (b number(", "CREATE TABEL a (b number)"))).hasSize(2);
+        assertThat(rejected(Target.ORACLE, List.of("CREATE TABLE a (b number(", "CREATE TABEL a (b number)")))
+                .hasSize(2);
         assertThat(rejected(Target.SQLSERVER, List.of("CREATE TABLE a (b int", "CREATE TABLE (b int)"))).hasSize(2);
         assertThat(rejected(Target.MYSQL, List.of("CREATE TABLE a (b int", "CREATE INDEX ON a (b)"))).hasSize(2);
     }

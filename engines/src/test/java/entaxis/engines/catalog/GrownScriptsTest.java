@@ -18,11 +18,15 @@ import java.sql.Statement;
 import java.util.Comparator;
 import org.junit.jupiter.api.Test;
 
-/** Scripts with years of changes in them, run by the real engine; what was read must be what its catalog says, names of constraints and all. */
+/**
+ * Scripts with years of changes in them, run by the real engine; what was read must be what its catalog says, names of
+ * constraints and all.
+ */
 class GrownScriptsTest {
 
     private static String script(String engine) throws IOException {
-        return new String(GrownScriptsTest.class.getResourceAsStream("/scripts/" + engine + ".sql").readAllBytes(), StandardCharsets.UTF_8);
+        return new String(GrownScriptsTest.class.getResourceAsStream("/scripts/" + engine + ".sql").readAllBytes(),
+                StandardCharsets.UTF_8);
     }
 
     private static Schema byName(Schema schema) {
@@ -44,10 +48,12 @@ class GrownScriptsTest {
     @Test
     void postgreSql() throws Exception {
         String script = script("postgresql");
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
+        try (EmbeddedPostgres server =
+                EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
                 Connection connection = server.getPostgresDatabase().getConnection()) {
             try (Statement statement = connection.createStatement()) {
-                for (String one : StatementTexts.of(script.replace("/* a comment /* in a comment */ ; */", "").replaceAll("(?s)CREATE OR REPLACE RULE.*?\\);", ""), Target.POSTGRESQL)) {
+                for (String one : StatementTexts.of(script.replace("/* a comment /* in a comment */ ; */", "")
+                        .replaceAll("(?s)CREATE OR REPLACE RULE.*?\\);", ""), Target.POSTGRESQL)) {
                     try {
                         statement.execute(one);
                     } catch (SQLException e) {
@@ -57,7 +63,8 @@ class GrownScriptsTest {
             }
             Reading reading = ScriptReader.read(script, Target.POSTGRESQL);
             assertThat(reading.notUnderstood()).isEmpty();
-            assertThat(SameSchema.all(byName(PostgreSqlCatalog.read(Catalog.of(connection), "public")), byName(reading.schema()), Target.POSTGRESQL)).isEmpty();
+            assertThat(SameSchema.all(byName(PostgreSqlCatalog.read(Catalog.of(connection), "public")),
+                    byName(reading.schema()), Target.POSTGRESQL)).isEmpty();
         }
     }
 
@@ -68,7 +75,8 @@ class GrownScriptsTest {
             run(connection, script, Target.MARIADB);
             Reading reading = ScriptReader.read(script, Target.MARIADB);
             assertThat(reading.notUnderstood()).isEmpty();
-            assertThat(SameSchema.all(byName(MariaDbCatalog.read(Catalog.of(connection), "grown", Target.MARIADB)), byName(reading.schema()), Target.MARIADB)).isEmpty();
+            assertThat(SameSchema.all(byName(MariaDbCatalog.read(Catalog.of(connection), "grown", Target.MARIADB)),
+                    byName(reading.schema()), Target.MARIADB)).isEmpty();
         }
     }
 }

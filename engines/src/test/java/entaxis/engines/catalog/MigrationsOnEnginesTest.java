@@ -37,14 +37,18 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /**
- * Migrations between random schemas on real engines: what the catalog says afterwards is what was wanted, and every value of a kept column is still there. Where the question that
- * a step asks beforehand finds rows in the way, the tables are emptied first; where it finds none, the step must not fail.
+ * Migrations between random schemas on real engines: what the catalog says afterwards is what was wanted, and every
+ * value of a kept column is still there. Where the question that a step asks beforehand finds rows in the way, the
+ * tables are emptied first; where it finds none, the step must not fail.
  */
 class MigrationsOnEnginesTest {
     private static final int PAIRS = Integer.getInteger("migration.pairs", 50);
     private static final int FIRST = Integer.getInteger("migration.first", 0);
 
-    /** H2 copies a table under names made of its own, its constraints' and more, which are too long where these are very long. */
+    /**
+     * H2 copies a table under names made of its own, its constraints' and more, which are too long where these are very
+     * long.
+     */
     private static final int MAX_COPIED_LENGTH = 60;
 
     private interface Read {
@@ -64,7 +68,8 @@ class MigrationsOnEnginesTest {
 
     private static Schema random(long seed) {
         Schema derived = Derivation.of(RandomDesigns.design(seed, (int) (3 + seed % 7))).schema();
-        return new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
+        return new Schema(derived.types(),
+                derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
     }
 
     private static void run(Target engine, Fresh fresh, Read read) throws SQLException {
@@ -73,16 +78,21 @@ class MigrationsOnEnginesTest {
         test.dialect = Dialect.of(engine);
         for (int seed = FIRST; test.pairs < PAIRS; seed++) {
             Schema start = random(seed);
-            if (engine == Target.H2 && start.tables().stream().anyMatch(table -> table.name().length() > MAX_COPIED_LENGTH)) {
+            if (engine == Target.H2
+                    && start.tables().stream().anyMatch(table -> table.name().length() > MAX_COPIED_LENGTH)) {
                 continue;
             }
             test.pairs++;
             boolean related = seed % 4 != 3;
-            RandomEdits edits = related ? RandomEdits.of(start, seed, 1 + seed % 10) : new RandomEdits(random(seed + 9000), RenameMap.NONE);
-            test.one(seed, DialectAdapter.fit(start, test.dialect).schema(), DialectAdapter.fit(edits.schema(), test.dialect).schema(), edits.pairing(test.dialect), fresh, read);
+            RandomEdits edits = related ? RandomEdits.of(start, seed, 1 + seed % 10)
+                    : new RandomEdits(random(seed + 9000), RenameMap.NONE);
+            test.one(seed, DialectAdapter.fit(start, test.dialect).schema(),
+                    DialectAdapter.fit(edits.schema(), test.dialect).schema(), edits.pairing(test.dialect), fresh,
+                    read);
         }
         assertThat(test.kept).as("values kept on " + engine).isGreaterThan(test.pairs * 3);
-        System.out.println("MigrationsOnEngines " + engine + ": " + test.pairs + " pairs, " + test.kept + " values kept, tables emptied for " + test.emptied + ", " + test.backs + " ways back");
+        System.out.println("MigrationsOnEngines " + engine + ": " + test.pairs + " pairs, " + test.kept
+                + " values kept, tables emptied for " + test.emptied + ", " + test.backs + " ways back");
     }
 
     private void one(int seed, Schema from, Schema to, RenameMap pairing, Fresh fresh, Read read) throws SQLException {
@@ -112,24 +122,29 @@ class MigrationsOnEnginesTest {
                 try {
                     statement.execute(sql);
                 } catch (SQLException e) {
-                    throw new AssertionError(engine + " " + seed + " refuses: " + e.getMessage() + "\n" + sql + "\n\n" + start + "\n-----\n" + migration.text("change"), e);
+                    throw new AssertionError(engine + " " + seed + " refuses: " + e.getMessage() + "\n" + sql + "\n\n"
+                            + start + "\n-----\n" + migration.text("change"), e);
                 }
             }
             Schema reached = read.from(connection);
-            assertThat(differences(reached, to)).as("%s %d\n%s\n-----\n%s", engine, seed, start, migration.text("change")).isEmpty();
+            assertThat(differences(reached, to))
+                    .as("%s %d\n%s\n-----\n%s", engine, seed, start, migration.text("change")).isEmpty();
             Map<String, List<String>> after = values(connection, to);
             if (migration.withoutWayBack().isEmpty()) {
                 back(seed, found, reached, pairing, statement, connection, read, migration);
             }
             before.forEach((column, values) -> {
                 kept += values.size();
-                assertThat(after.get(column)).as("%s %d: %s\n%s\n-----\n%s", engine, seed, column, start, migration.text("change")).isEqualTo(values);
+                assertThat(after.get(column))
+                        .as("%s %d: %s\n%s\n-----\n%s", engine, seed, column, start, migration.text("change"))
+                        .isEqualTo(values);
             });
         }
     }
 
     /** The way back, where one is claimed: the same schema again. */
-    private void back(int seed, Schema found, Schema reached, RenameMap pairing, Statement statement, Connection connection, Read read, Migration forth) throws SQLException {
+    private void back(int seed, Schema found, Schema reached, RenameMap pairing, Statement statement,
+            Connection connection, Read read, Migration forth) throws SQLException {
         Migration back = Migration.of(reached, found, dialect, pairing.reversed(), Fills.NONE);
         boolean asks = false;
         for (Step step : back.steps()) {
@@ -144,11 +159,13 @@ class MigrationsOnEnginesTest {
             try {
                 statement.execute(sql);
             } catch (SQLException e) {
-                throw new AssertionError(engine + " " + seed + " refuses on the way back: " + e.getMessage() + "\n" + sql + "\n\n" + forth.text("forth") + "\n-----\n" + back.text("back"), e);
+                throw new AssertionError(engine + " " + seed + " refuses on the way back: " + e.getMessage() + "\n"
+                        + sql + "\n\n" + forth.text("forth") + "\n-----\n" + back.text("back"), e);
             }
         }
         backs++;
-        assertThat(differences(read.from(connection), found)).as("%s %d, back\n%s\n-----\n%s", engine, seed, forth.text("forth"), back.text("back")).isEmpty();
+        assertThat(differences(read.from(connection), found))
+                .as("%s %d, back\n%s\n-----\n%s", engine, seed, forth.text("forth"), back.text("back")).isEmpty();
     }
 
     private List<Difference> differences(Schema from, Schema to) {
@@ -160,7 +177,8 @@ class MigrationsOnEnginesTest {
             rows.next();
             return rows.getLong(1);
         } catch (SQLException e) {
-            throw new AssertionError(engine + " " + seed + " refuses the question: " + e.getMessage() + "\n" + query, e);
+            throw new AssertionError(engine + " " + seed + " refuses the question: " + e.getMessage() + "\n" + query,
+                    e);
         }
     }
 
@@ -169,7 +187,8 @@ class MigrationsOnEnginesTest {
             String[] words = switch (engine) {
                 case SQLITE -> new String[] {"PRAGMA foreign_keys = off", "PRAGMA foreign_keys = on"};
                 case H2 -> new String[] {"SET REFERENTIAL_INTEGRITY FALSE", "SET REFERENTIAL_INTEGRITY TRUE"};
-                case POSTGRESQL -> new String[] {"SET session_replication_role = replica", "SET session_replication_role = DEFAULT"};
+                case POSTGRESQL -> new String[] {"SET session_replication_role = replica",
+                        "SET session_replication_role = DEFAULT"};
                 default -> new String[] {"SET FOREIGN_KEY_CHECKS = 0", "SET FOREIGN_KEY_CHECKS = 1"};
             };
             statement.execute(words[0]);
@@ -181,14 +200,16 @@ class MigrationsOnEnginesTest {
     }
 
     /** The values of columns that stay what they are, by their wanted place, in the order of the rows' texts. */
-    private Map<String, List<String>> values(Connection connection, Schema from, Schema to, RenameMap pairing) throws SQLException {
+    private Map<String, List<String>> values(Connection connection, Schema from, Schema to, RenameMap pairing)
+            throws SQLException {
         Map<String, List<String>> values = new HashMap<>();
         for (Table table : from.tables()) {
             String wanted = pairing.table(TableNames.of(table));
             Optional<Table> after = to.table(wanted);
             for (Column column : table.columns()) {
                 Optional<Column> same = after.flatMap(own -> own.column(pairing.column(wanted, column.name())))
-                        .filter(own -> own.type().equals(column.type()) && own.generated().isEmpty() && column.generated().isEmpty());
+                        .filter(own -> own.type().equals(column.type()) && own.generated().isEmpty()
+                                && column.generated().isEmpty());
                 if (same.isPresent()) {
                     values.put(wanted + "." + same.get().name(), read(connection, table.name(), column.name()));
                 }
@@ -202,7 +223,8 @@ class MigrationsOnEnginesTest {
         for (Table table : schema.tables()) {
             for (Column column : table.columns()) {
                 if (column.generated().isEmpty()) {
-                    values.put(TableNames.of(table) + "." + column.name(), read(connection, table.name(), column.name()));
+                    values.put(TableNames.of(table) + "." + column.name(),
+                            read(connection, table.name(), column.name()));
                 }
             }
         }
@@ -212,7 +234,8 @@ class MigrationsOnEnginesTest {
     private List<String> read(Connection connection, String table, String column) throws SQLException {
         List<String> values = new ArrayList<>();
         try (Statement statement = connection.createStatement();
-                ResultSet rows = statement.executeQuery("SELECT " + dialect.name(column) + " FROM " + dialect.name(table))) {
+                ResultSet rows =
+                        statement.executeQuery("SELECT " + dialect.name(column) + " FROM " + dialect.name(table))) {
             while (rows.next()) {
                 values.add(String.valueOf(rows.getString(1)).toLowerCase(Locale.ROOT));
             }
@@ -223,7 +246,8 @@ class MigrationsOnEnginesTest {
 
     @Test
     void postgreSql() throws Exception {
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
+        try (EmbeddedPostgres server = EmbeddedPostgres.builder()
+                .setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
             run(Target.POSTGRESQL, seed -> {
                 Connection connection = server.getPostgresDatabase().getConnection();
                 try (Statement statement = connection.createStatement()) {
@@ -238,17 +262,20 @@ class MigrationsOnEnginesTest {
     @Test
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-migrations")) {
-            run(Target.MARIADB, seed -> server.fresh("m"), connection -> MariaDbCatalog.read(Catalog.of(connection), "m", Target.MARIADB));
+            run(Target.MARIADB, seed -> server.fresh("m"),
+                    connection -> MariaDbCatalog.read(Catalog.of(connection), "m", Target.MARIADB));
         }
     }
 
     @Test
     void sqlite() throws SQLException {
-        run(Target.SQLITE, seed -> DriverManager.getConnection("jdbc:sqlite::memory:"), own -> SqliteCatalog.read(Catalog.of(own)));
+        run(Target.SQLITE, seed -> DriverManager.getConnection("jdbc:sqlite::memory:"),
+                own -> SqliteCatalog.read(Catalog.of(own)));
     }
 
     @Test
     void h2() throws SQLException {
-        run(Target.H2, seed -> DriverManager.getConnection("jdbc:h2:mem:"), connection -> H2Catalog.read(Catalog.of(connection), "PUBLIC"));
+        run(Target.H2, seed -> DriverManager.getConnection("jdbc:h2:mem:"),
+                connection -> H2Catalog.read(Catalog.of(connection), "PUBLIC"));
     }
 }

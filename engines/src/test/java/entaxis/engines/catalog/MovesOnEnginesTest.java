@@ -33,15 +33,23 @@ import org.junit.jupiter.api.Test;
 /** Columns that move into a new table keep their values, on the engines that run here. */
 class MovesOnEnginesTest {
     private static final String FLAT = """
-            CREATE TABLE accession (accession_no integer NOT NULL PRIMARY KEY, taxon_code varchar(3), taxon_name varchar(40), family varchar(40), dried_on date, moisture numeric(4,1))""";
-    private static final List<String> ROWS = List.of("INSERT INTO accession VALUES (1, 'CAR', 'Silverthorn', 'Thornworts', '2026-03-02', 6.5)",
-            "INSERT INTO accession VALUES (2, 'CAR', 'Silverthorn', 'Thornworts', NULL, NULL)", "INSERT INTO accession VALUES (3, 'MOR', 'Moonreed', NULL, '2026-04-01', 7.0)",
+            CREATE TABLE accession (accession_no integer NOT NULL PRIMARY KEY, taxon_code varchar(3), taxon_name \
+            varchar(40), family varchar(40), dried_on date, moisture numeric(4,1))""";
+    private static final List<String> ROWS =
+            List.of("INSERT INTO accession VALUES (1, 'CAR', 'Silverthorn', 'Thornworts', '2026-03-02', 6.5)",
+                    "INSERT INTO accession VALUES (2, 'CAR', 'Silverthorn', 'Thornworts', NULL, NULL)",
+                    "INSERT INTO accession VALUES (3, 'MOR', 'Moonreed', NULL, '2026-04-01', 7.0)",
             "INSERT INTO accession VALUES (4, NULL, NULL, NULL, NULL, 5.5)");
-    /** Facts of the taxon go to the taxon, to which the accession refers; drying goes to a table of its own, which refers to the accession. */
+    /**
+     * Facts of the taxon go to the taxon, to which the accession refers; drying goes to a table of its own, which
+     * refers to the accession.
+     */
     private static final String APART = """
             CREATE TABLE taxon (code varchar(3) NOT NULL PRIMARY KEY, taxon_name varchar(40), family varchar(40));
-            CREATE TABLE accession (accession_no integer NOT NULL PRIMARY KEY, taxon_code varchar(3), CONSTRAINT fk_accession_taxon FOREIGN KEY (taxon_code) REFERENCES taxon (code));
-            CREATE TABLE drying (accession_no integer NOT NULL PRIMARY KEY, dried_on date, moisture numeric(4,1), CONSTRAINT fk_drying_accession FOREIGN KEY (accession_no) REFERENCES accession (accession_no));""";
+            CREATE TABLE accession (accession_no integer NOT NULL PRIMARY KEY, taxon_code varchar(3), CONSTRAINT \
+            fk_accession_taxon FOREIGN KEY (taxon_code) REFERENCES taxon (code));
+            CREATE TABLE drying (accession_no integer NOT NULL PRIMARY KEY, dried_on date, moisture numeric(4,1), \
+            CONSTRAINT fk_drying_accession FOREIGN KEY (accession_no) REFERENCES accession (accession_no));""";
 
     private interface Read {
         Schema from(Connection connection) throws SQLException;
@@ -57,22 +65,30 @@ class MovesOnEnginesTest {
             Schema found = read.from(connection);
             Schema wanted = EngineSchema.of(ScriptReader.read(APART, engine).schema(), engine, dialect);
             List<Split> splits = SplitFinder.find(found, wanted, dialect);
-            assertThat(splits).extracting(Split::was).containsExactlyInAnyOrder("accession: taxon_name, family", "accession: dried_on, moisture");
+            assertThat(splits).extracting(Split::was).containsExactlyInAnyOrder("accession: taxon_name, family",
+                    "accession: dried_on, moisture");
             RenameMap pairing = RenameMap.NONE;
             for (Split split : splits) {
                 pairing = split.into(pairing);
             }
-            assertThat(Comparison.of(found, wanted, dialect, pairing).differences()).noneMatch(difference -> difference.risk() == Risk.LOSES_DATA);
+            assertThat(Comparison.of(found, wanted, dialect, pairing).differences())
+                    .noneMatch(difference -> difference.risk() == Risk.LOSES_DATA);
             Migration migration = Migration.of(found, wanted, dialect, pairing, Fills.NONE);
             assertThat(migration.steps()).noneMatch(step -> step.risk() == Risk.LOSES_DATA);
             assertThat(inTheWay(statement, migration)).isZero();
             for (String sql : migration.statements()) {
                 statement.execute(sql);
             }
-            assertThat(Comparison.of(read.from(connection), wanted, dialect, RenameMap.NONE).differences()).as(migration.text("apart")).isEmpty();
-            assertThat(rows(statement, "SELECT code, taxon_name, family FROM taxon ORDER BY code")).containsExactly("CAR|Silverthorn|Thornworts", "MOR|Moonreed|null");
-            assertThat(rows(statement, "SELECT a.accession_no, t.family, d.dried_on, d.moisture FROM accession a LEFT JOIN taxon t ON t.code = a.taxon_code JOIN drying d ON d.accession_no = a.accession_no "
-                    + "ORDER BY a.accession_no")).containsExactly("1|Thornworts|2026-03-02|6.5", "2|Thornworts|null|null", "3|null|2026-04-01|7", "4|null|null|5.5");
+            assertThat(Comparison.of(read.from(connection), wanted, dialect, RenameMap.NONE).differences())
+                    .as(migration.text("apart")).isEmpty();
+            assertThat(rows(statement, "SELECT code, taxon_name, family FROM taxon ORDER BY code"))
+                    .containsExactly("CAR|Silverthorn|Thornworts", "MOR|Moonreed|null");
+            assertThat(rows(statement,
+                    "SELECT a.accession_no, t.family, d.dried_on, d.moisture FROM accession a LEFT JOIN taxon t ON "
+                            + "t.code = a.taxon_code JOIN drying d ON d.accession_no = a.accession_no "
+                            + "ORDER BY a.accession_no"))
+                    .containsExactly("1|Thornworts|2026-03-02|6.5", "2|Thornworts|null|null", "3|null|2026-04-01|7",
+                            "4|null|null|5.5");
             assertThat(migration.withoutWayBack()).isNotEmpty();
             comesBack(engine, connection, read);
         }
@@ -85,7 +101,8 @@ class MovesOnEnginesTest {
             Schema found = read.from(connection);
             Schema wanted = EngineSchema.of(ScriptReader.read(FLAT, engine).schema(), engine, dialect);
             List<MergedTable> joined = SplitFinder.joined(found, wanted, dialect);
-            assertThat(joined).extracting(MergedTable::was).containsExactlyInAnyOrder("taxon: family, taxon_name", "drying: dried_on, moisture");
+            assertThat(joined).extracting(MergedTable::was).containsExactlyInAnyOrder("taxon: family, taxon_name",
+                    "drying: dried_on, moisture");
             assertThat(joined).extracting(MergedTable::now).containsOnly("accession");
             Map<String, String> fills = new HashMap<>();
             joined.forEach(one -> fills.putAll(one.fills(dialect)));
@@ -93,9 +110,12 @@ class MovesOnEnginesTest {
             for (String sql : back.statements()) {
                 statement.execute(sql);
             }
-            assertThat(Comparison.of(read.from(connection), wanted, dialect, RenameMap.NONE).differences()).as(back.text("flat")).isEmpty();
-            assertThat(rows(statement, "SELECT accession_no, family, taxon_name, dried_on, moisture FROM accession ORDER BY accession_no"))
-                    .containsExactly("1|Thornworts|Silverthorn|2026-03-02|6.5", "2|Thornworts|Silverthorn|null|null", "3|null|Moonreed|2026-04-01|7", "4|null|null|null|5.5");
+            assertThat(Comparison.of(read.from(connection), wanted, dialect, RenameMap.NONE).differences())
+                    .as(back.text("flat")).isEmpty();
+            assertThat(rows(statement,
+                    "SELECT accession_no, family, taxon_name, dried_on, moisture FROM accession ORDER BY accession_no"))
+                    .containsExactly("1|Thornworts|Silverthorn|2026-03-02|6.5", "2|Thornworts|Silverthorn|null|null",
+                            "3|null|Moonreed|2026-04-01|7", "4|null|null|null|5.5");
         }
     }
 
@@ -124,7 +144,8 @@ class MovesOnEnginesTest {
             for (Question question : step.questions()) {
                 try (ResultSet rows = statement.executeQuery(question.sql())) {
                     rows.next();
-                    count += step.stage() == entaxis.core.migration.Stage.MOVES && !question.loss() ? rows.getLong(1) : 0;
+                    count += step.stage() == entaxis.core.migration.Stage.MOVES && !question.loss() ? rows.getLong(1)
+                            : 0;
                 }
             }
         }
@@ -147,15 +168,19 @@ class MovesOnEnginesTest {
 
     @Test
     void postgreSql() throws Exception {
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
+        try (EmbeddedPostgres server = EmbeddedPostgres.builder()
+                .setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
             for (String schema : List.of("apart", "told")) {
-                try (Connection connection = server.getPostgresDatabase().getConnection(); Statement statement = connection.createStatement()) {
+                try (Connection connection = server.getPostgresDatabase().getConnection();
+                        Statement statement = connection.createStatement()) {
                     statement.execute("create schema " + schema);
                     statement.execute("set search_path to " + schema);
                     if (schema.equals("apart")) {
-                        moves(Target.POSTGRESQL, connection, own -> PostgreSqlCatalog.read(Catalog.of(own), own.getSchema()));
+                        moves(Target.POSTGRESQL, connection,
+                                own -> PostgreSqlCatalog.read(Catalog.of(own), own.getSchema()));
                     } else {
-                        contradictionIsTold(Target.POSTGRESQL, connection, own -> PostgreSqlCatalog.read(Catalog.of(own), own.getSchema()));
+                        contradictionIsTold(Target.POSTGRESQL, connection,
+                                own -> PostgreSqlCatalog.read(Catalog.of(own), own.getSchema()));
                     }
                 }
             }
@@ -171,7 +196,8 @@ class MovesOnEnginesTest {
 
     @Test
     void sqlite() throws SQLException {
-        try (Connection one = DriverManager.getConnection("jdbc:sqlite::memory:"); Connection other = DriverManager.getConnection("jdbc:sqlite::memory:")) {
+        try (Connection one = DriverManager.getConnection("jdbc:sqlite::memory:");
+                Connection other = DriverManager.getConnection("jdbc:sqlite::memory:")) {
             moves(Target.SQLITE, one, own -> SqliteCatalog.read(Catalog.of(own)));
             contradictionIsTold(Target.SQLITE, other, own -> SqliteCatalog.read(Catalog.of(own)));
         }
@@ -179,7 +205,8 @@ class MovesOnEnginesTest {
 
     @Test
     void h2() throws SQLException {
-        try (Connection one = DriverManager.getConnection("jdbc:h2:mem:"); Connection other = DriverManager.getConnection("jdbc:h2:mem:")) {
+        try (Connection one = DriverManager.getConnection("jdbc:h2:mem:");
+                Connection other = DriverManager.getConnection("jdbc:h2:mem:")) {
             moves(Target.H2, one, own -> H2Catalog.read(Catalog.of(own), "PUBLIC"));
             contradictionIsTold(Target.H2, other, own -> H2Catalog.read(Catalog.of(own), "PUBLIC"));
         }

@@ -31,7 +31,8 @@ class PostgreSqlCatalogTest {
 
     @BeforeAll
     static void start() throws IOException {
-        server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
+        server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile())
+                .start();
     }
 
     @AfterAll
@@ -41,9 +42,11 @@ class PostgreSqlCatalogTest {
 
     @Test
     void droppingFirstLetsAScriptRunTwice() throws SQLException {
-        try (Connection connection = server.getPostgresDatabase().getConnection(); Statement statement = connection.createStatement()) {
+        try (Connection connection = server.getPostgresDatabase().getConnection();
+                Statement statement = connection.createStatement()) {
             Schema schema = Derivation.of(RandomDesigns.design(5, 15)).schema();
-            Script script = new ScriptWriter(DIALECT, new ScriptOptions(true, true, Optional.of("twice"))).write(schema, "twice");
+            Script script = new ScriptWriter(DIALECT, new ScriptOptions(true, true, Optional.of("twice"))).write(schema,
+                    "twice");
             for (int run = 0; run < 2; run++) {
                 statement.execute("create schema if not exists twice");
                 for (Script.Statement part : script.statements()) {
@@ -54,10 +57,14 @@ class PostgreSqlCatalogTest {
         }
     }
 
-    /** The word list comes from the server itself: every word that it reserves must come out quoted, so that it can be a column. */
+    /**
+     * The word list comes from the server itself: every word that it reserves must come out quoted, so that it can be a
+     * column.
+     */
     @Test
     void everyKeyWordCanBeAColumn() throws SQLException {
-        try (Connection connection = server.getPostgresDatabase().getConnection(); Statement statement = connection.createStatement()) {
+        try (Connection connection = server.getPostgresDatabase().getConnection();
+                Statement statement = connection.createStatement()) {
             List<String> words = new ArrayList<>();
             try (ResultSet rows = statement.executeQuery("select word from pg_get_keywords()")) {
                 while (rows.next()) {
@@ -67,7 +74,8 @@ class PostgreSqlCatalogTest {
             assertThat(words).hasSizeGreaterThan(400);
             statement.execute("create schema words");
             for (String word : words) {
-                statement.execute("create table words." + DIALECT.name("t_" + word) + " (" + DIALECT.name(word) + " integer)");
+                statement.execute(
+                        "create table words." + DIALECT.name("t_" + word) + " (" + DIALECT.name(word) + " integer)");
                 statement.execute("create table words." + DIALECT.name(word) + " (a integer)");
             }
         }

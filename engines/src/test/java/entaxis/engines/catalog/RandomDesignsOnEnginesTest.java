@@ -20,7 +20,10 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import org.junit.jupiter.api.Test;
 
-/** Scripts of random designs run on real engines; what the catalog then says must be the schema that was written, with no difference. MigrationsOnEnginesTest does so with more. */
+/**
+ * Scripts of random designs run on real engines; what the catalog then says must be the schema that was written, with
+ * no difference. MigrationsOnEnginesTest does so with more.
+ */
 class RandomDesignsOnEnginesTest {
     private static final int DESIGNS = Integer.getInteger("random.designs", 40);
 
@@ -36,24 +39,28 @@ class RandomDesignsOnEnginesTest {
         Dialect dialect = Dialect.of(engine);
         for (int seed = 2000; seed < 2000 + DESIGNS; seed++) {
             Schema derived = Derivation.of(RandomDesigns.design(seed, 3 + seed % 11)).schema();
-            Schema schema = new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
+            Schema schema = new Schema(derived.types(),
+                    derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
             Script script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(schema, "random");
             try (Connection connection = fresh.of(seed); Statement statement = connection.createStatement()) {
                 for (Script.Statement one : script.statements()) {
                     try {
                         statement.execute(one.text());
                     } catch (SQLException e) {
-                        throw new AssertionError(engine + " " + seed + " refuses: " + e.getMessage() + "\n" + one.text(), e);
+                        throw new AssertionError(
+                                engine + " " + seed + " refuses: " + e.getMessage() + "\n" + one.text(), e);
                     }
                 }
-                assertThat(SameSchema.asTheCatalogSays(DialectAdapter.fit(schema, dialect).schema(), read.from(connection), engine)).as("%s %d\n%s", engine, seed, script.text()).isEmpty();
+                assertThat(SameSchema.asTheCatalogSays(DialectAdapter.fit(schema, dialect).schema(),
+                        read.from(connection), engine)).as("%s %d\n%s", engine, seed, script.text()).isEmpty();
             }
         }
     }
 
     @Test
     void postgreSql() throws Exception {
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
+        try (EmbeddedPostgres server = EmbeddedPostgres.builder()
+                .setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
             arrive(Target.POSTGRESQL, seed -> {
                 Connection connection = server.getPostgresDatabase().getConnection();
                 try (Statement statement = connection.createStatement()) {
@@ -68,17 +75,20 @@ class RandomDesignsOnEnginesTest {
     @Test
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-random")) {
-            arrive(Target.MARIADB, seed -> server.fresh("s"), connection -> MariaDbCatalog.read(Catalog.of(connection), "s", Target.MARIADB));
+            arrive(Target.MARIADB, seed -> server.fresh("s"),
+                    connection -> MariaDbCatalog.read(Catalog.of(connection), "s", Target.MARIADB));
         }
     }
 
     @Test
     void sqlite() throws SQLException {
-        arrive(Target.SQLITE, seed -> DriverManager.getConnection("jdbc:sqlite::memory:"), own -> SqliteCatalog.read(Catalog.of(own)));
+        arrive(Target.SQLITE, seed -> DriverManager.getConnection("jdbc:sqlite::memory:"),
+                own -> SqliteCatalog.read(Catalog.of(own)));
     }
 
     @Test
     void h2() throws SQLException {
-        arrive(Target.H2, seed -> DriverManager.getConnection("jdbc:h2:mem:"), connection -> H2Catalog.read(Catalog.of(connection), "PUBLIC"));
+        arrive(Target.H2, seed -> DriverManager.getConnection("jdbc:h2:mem:"),
+                connection -> H2Catalog.read(Catalog.of(connection), "PUBLIC"));
     }
 }

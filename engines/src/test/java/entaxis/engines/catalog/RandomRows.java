@@ -86,7 +86,8 @@ final class RandomRows {
             statement.execute("INSERT INTO " + dialect.name(table.name()) + " (" + columns + ") VALUES (" + list + ")");
             Map<String, String> whole = new HashMap<>(values);
             table.columns().stream().filter(column -> column.identity() != Identity.NONE)
-                    .forEach(column -> whole.put(column.name(), String.valueOf(column.numbering().map(Identity -> Identity.start()).orElse(1L))));
+                    .forEach(column -> whole.put(column.name(),
+                            String.valueOf(column.numbering().map(Identity -> Identity.start()).orElse(1L))));
             firstRows.putIfAbsent(table.name(), whole);
         } catch (SQLException refused) {
             firstRows.putIfAbsent("refused " + table.name(), Map.of());
@@ -104,10 +105,12 @@ final class RandomRows {
             case SqlType.TimeType time -> Optional.of("'10:20:3" + row + "'");
             case SqlType.TimestampType moment -> Optional.of("'2026-03-0" + (row + 1) + " 10:20:30'");
             case SqlType.UuidType uuid -> Optional.of("'" + new UUID(7, random.nextInt(100)) + "'");
-            case SqlType.EnumType listed -> Optional.of(dialect.literal(listed.values().get(random.nextInt(listed.values().size()))));
+            case SqlType.EnumType listed ->
+                    Optional.of(dialect.literal(listed.values().get(random.nextInt(listed.values().size()))));
             case SqlType.UserType(String name) -> switch (types.get(name)) {
                 case DomainDefinition domain -> value(domain.base(), types, row);
-                case EnumDefinition listed -> Optional.of(dialect.literal(listed.values().get(random.nextInt(listed.values().size()))));
+                case EnumDefinition listed ->
+                        Optional.of(dialect.literal(listed.values().get(random.nextInt(listed.values().size()))));
                 case null, default -> Optional.empty();
             };
             default -> Optional.empty();

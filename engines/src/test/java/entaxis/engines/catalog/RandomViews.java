@@ -8,7 +8,10 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Makes queries on two tables at random. What could be written otherwise with another meaning stands as {@code {this|that}} in them. */
+/**
+ * Makes queries on two tables at random. What could be written otherwise with another meaning stands as {@code
+ * {this|that}} in them.
+ */
 final class RandomViews {
     private static final Pattern CHOICE = Pattern.compile("\\{([^{}|]*)\\|([^{}|]*)}");
     private final Random random;
@@ -39,7 +42,8 @@ final class RandomViews {
 
     private static String chosen(String pattern, int changed) {
         int[] place = {0};
-        return CHOICE.matcher(pattern).replaceAll(found -> Matcher.quoteReplacement(found.group(place[0]++ == changed ? 2 : 1)));
+        return CHOICE.matcher(pattern)
+                .replaceAll(found -> Matcher.quoteReplacement(found.group(place[0]++ == changed ? 2 : 1)));
     }
 
     private String one(String... of) {
@@ -53,19 +57,39 @@ final class RandomViews {
     private String query() {
         used.clear();
         return switch (random.nextInt(16)) {
-            case 0 -> "SELECT accession_no FROM accession WHERE " + condition(1) + " {UNION|UNION ALL} SELECT accession_no + 1 FROM accession WHERE " + condition(0);
-            case 1, 2 -> "SELECT taxon_code, " + one("{count(*)|count(weight)}", "{max|min}(weight)", "{sum|avg}(amount)", "count({|DISTINCT }amount)") + " AS figure FROM accession WHERE " + condition(0)
+            case 0 -> "SELECT accession_no FROM accession WHERE " + condition(1)
+                    + " {UNION|UNION ALL} SELECT accession_no + 1 FROM accession WHERE " + condition(0);
+            case 1, 2 -> "SELECT taxon_code, "
+                    + one("{count(*)|count(weight)}", "{max|min}(weight)", "{sum|avg}(amount)",
+                            "count({|DISTINCT }amount)")
+                    + " AS figure FROM accession WHERE " + condition(0)
                     + " GROUP BY taxon_code{|, amount}" + (chance(50) ? " HAVING count(*) {>|>=} 2" : "");
-            case 3 -> "SELECT a.accession_no, t.name FROM accession a {" + one("LEFT JOIN|JOIN", "JOIN|LEFT JOIN", "RIGHT JOIN|LEFT JOIN") + "} taxon t ON t.code {=|<>} a.taxon_code WHERE a.weight {>|<} 3" + ordered("a.accession_no");
-            case 4 -> "SELECT a.accession_no, b.accession_no AS other FROM accession a " + one("JOIN", "LEFT JOIN") + " accession b ON {a.weight|b.weight} {<|<=} b.amount AND a.taxon_code = b.taxon_code JOIN taxon t ON t.code = a.taxon_code";
-            case 5 -> "SELECT code FROM taxon WHERE {|NOT }EXISTS (SELECT 1 FROM accession WHERE taxon_code = code AND " + condition(0) + ")";
-            case 6 -> "SELECT code, name FROM taxon WHERE code {IN|NOT IN} (SELECT taxon_code FROM accession WHERE " + condition(1) + ")";
-            case 7 -> "SELECT d.taxon_code, d.most FROM (SELECT taxon_code, {max|min}(weight) AS most FROM accession GROUP BY taxon_code) d WHERE d.most {>|<} 4";
-            case 8 -> "WITH heavy AS (SELECT accession_no, taxon_code FROM accession WHERE " + condition(0) + ") SELECT t.name, {h.accession_no|h.taxon_code} AS known FROM taxon t {JOIN|LEFT JOIN} heavy h ON h.taxon_code = t.code";
-            case 9 -> "SELECT accession_no, {row_number|rank}() OVER (PARTITION BY {taxon_code|amount} ORDER BY weight {ASC|DESC}) AS place FROM accession";
-            case 10 -> "SELECT t.name, (SELECT {count(*)|max(weight)} FROM accession a WHERE a.taxon_code = t.code AND a.amount {>|>=} 1) AS many FROM taxon t";
-            case 11 -> "SELECT t.name, a.weight FROM taxon t, accession a WHERE t.code = a.taxon_code AND " + condition(1) + " ORDER BY {1|2}, a.weight {DESC|ASC} LIMIT {5|6}";
-            default -> "SELECT {|DISTINCT }accession_no, " + value() + " AS figure{|, weight} FROM accession WHERE " + condition(2) + ordered("accession_no");
+            case 3 -> "SELECT a.accession_no, t.name FROM accession a {"
+                    + one("LEFT JOIN|JOIN", "JOIN|LEFT JOIN", "RIGHT JOIN|LEFT JOIN")
+                    + "} taxon t ON t.code {=|<>} a.taxon_code WHERE a.weight {>|<} 3" + ordered("a.accession_no");
+            case 4 -> "SELECT a.accession_no, b.accession_no AS other FROM accession a " + one("JOIN", "LEFT JOIN")
+                    + " accession b ON {a.weight|b.weight} {<|<=} b.amount AND a.taxon_code = b.taxon_code JOIN taxon "
+                    + "t ON t.code = a.taxon_code";
+            case 5 -> "SELECT code FROM taxon WHERE {|NOT }EXISTS (SELECT 1 FROM accession WHERE taxon_code = code AND "
+                    + condition(0) + ")";
+            case 6 -> "SELECT code, name FROM taxon WHERE code {IN|NOT IN} (SELECT taxon_code FROM accession WHERE "
+                    + condition(1) + ")";
+            case 7 ->
+                    "SELECT d.taxon_code, d.most FROM (SELECT taxon_code, {max|min}(weight) AS most FROM accession "
+                            + "GROUP BY taxon_code) d WHERE d.most {>|<} 4";
+            case 8 -> "WITH heavy AS (SELECT accession_no, taxon_code FROM accession WHERE " + condition(0)
+                    + ") SELECT t.name, {h.accession_no|h.taxon_code} AS known FROM taxon t {JOIN|LEFT JOIN} heavy h "
+                    + "ON h.taxon_code = t.code";
+            case 9 ->
+                    "SELECT accession_no, {row_number|rank}() OVER (PARTITION BY {taxon_code|amount} ORDER BY weight "
+                            + "{ASC|DESC}) AS place FROM accession";
+            case 10 ->
+                    "SELECT t.name, (SELECT {count(*)|max(weight)} FROM accession a WHERE a.taxon_code = t.code AND "
+                            + "a.amount {>|>=} 1) AS many FROM taxon t";
+            case 11 -> "SELECT t.name, a.weight FROM taxon t, accession a WHERE t.code = a.taxon_code AND "
+                    + condition(1) + " ORDER BY {1|2}, a.weight {DESC|ASC} LIMIT {5|6}";
+            default -> "SELECT {|DISTINCT }accession_no, " + value() + " AS figure{|, weight} FROM accession WHERE "
+                    + condition(2) + ordered("accession_no");
         };
     }
 
@@ -113,7 +137,8 @@ final class RandomViews {
             return chance(30) ? "{NOT |}(" + both + ")" : "(" + both + ")";
         }
         return switch (unused()) {
-            case 0 -> "weight {" + one("<|<=", ">|>=", "<=|<", ">=|>", "<|>", "=|<>", "<>|=") + "} " + one("10", "2.5", "amount");
+            case 0 -> "weight {" + one("<|<=", ">|>=", "<=|<", ">=|>", "<|>", "=|<>", "<>|=") + "} "
+                    + one("10", "2.5", "amount");
             case 1 -> "amount {BETWEEN|NOT BETWEEN} 1 AND 5";
             case 2 -> "taxon_code {LIKE|NOT LIKE} 'A%'";
             case 3 -> "weight IS {|NOT }NULL";

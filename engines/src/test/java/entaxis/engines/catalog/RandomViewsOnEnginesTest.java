@@ -25,17 +25,24 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
-/** Views made at random, as real engines word them: none is taken for another one, and each change of an operator, a function, a join or a column is told though nothing was ever agreed. */
+/**
+ * Views made at random, as real engines word them: none is taken for another one, and each change of an operator, a
+ * function, a join or a column is told though nothing was ever agreed.
+ */
 class RandomViewsOnEnginesTest {
     private static final int VIEWS = Integer.getInteger("random.views", 300);
-    private static final List<String> TABLES = List.of("CREATE TABLE taxon (code varchar(3) NOT NULL PRIMARY KEY, name varchar(40))",
-            "CREATE TABLE accession (accession_no integer NOT NULL PRIMARY KEY, taxon_code varchar(3), weight numeric(9,2), amount integer, taken date)");
+    private static final List<String> TABLES = List.of(
+            "CREATE TABLE taxon (code varchar(3) NOT NULL PRIMARY KEY, name varchar(40))",
+            "CREATE TABLE accession (accession_no integer NOT NULL PRIMARY KEY, taxon_code varchar(3), weight "
+                    + "numeric(9,2), amount integer, taken date)");
 
     private static boolean apart(Program wanted, Program live) {
         Dialect dialect = Dialect.of(wanted.target());
         Schema there = new Schema(List.of(), List.of(), List.of(), List.of(live));
         Schema asked = new Schema(List.of(), List.of(), List.of(), List.of(wanted));
-        return !Comparison.of(there, EngineSchema.against(asked, there, dialect, AgreedPrograms.NONE), dialect, RenameMap.NONE).differences().isEmpty();
+        return !Comparison
+                .of(there, EngineSchema.against(asked, there, dialect, AgreedPrograms.NONE), dialect, RenameMap.NONE)
+                .differences().isEmpty();
     }
 
     private static void check(Connection connection, Target engine, Optional<String> schema) throws SQLException {
@@ -50,12 +57,14 @@ class RandomViewsOnEnginesTest {
                 statement.execute("CREATE VIEW v" + i + " AS " + made.get(i).getFirst().query());
             }
         }
-        Map<String, Program> live = LiveCatalog.read(connection, engine, schema).programs().stream().collect(Collectors.toMap(program -> program.name().toLowerCase(Locale.ROOT), program -> program));
+        Map<String, Program> live = LiveCatalog.read(connection, engine, schema).programs().stream()
+                .collect(Collectors.toMap(program -> program.name().toLowerCase(Locale.ROOT), program -> program));
         List<String> wrong = new ArrayList<>();
         int changes = 0;
         for (int i = 0; i < VIEWS; i++) {
             Program own = live.get("v" + i);
-            Program wanted = new Program(ProgramKind.VIEW, "", "v" + i, engine, "CREATE VIEW v" + i + " AS " + made.get(i).getFirst().query());
+            Program wanted = new Program(ProgramKind.VIEW, "", "v" + i, engine,
+                    "CREATE VIEW v" + i + " AS " + made.get(i).getFirst().query());
             if (apart(wanted, own)) {
                 wrong.add("taken for another one: " + wanted.text() + "\n     is " + own.text());
             }
@@ -72,7 +81,8 @@ class RandomViewsOnEnginesTest {
 
     @Test
     void postgreSql() throws Exception {
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
+        try (EmbeddedPostgres server =
+                EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
                 Connection connection = server.getPostgresDatabase().getConnection()) {
             check(connection, Target.POSTGRESQL, Optional.empty());
         }
@@ -80,7 +90,8 @@ class RandomViewsOnEnginesTest {
 
     @Test
     void mariaDb() throws Exception {
-        try (RealMariaDb server = new RealMariaDb("maria-views").withAccounts(); Connection connection = server.fresh("views")) {
+        try (RealMariaDb server = new RealMariaDb("maria-views").withAccounts();
+                Connection connection = server.fresh("views")) {
             check(connection, Target.MARIADB, Optional.of("views"));
         }
     }

@@ -61,13 +61,16 @@ public final class RealMariaDb implements AutoCloseable {
 
     /** What the server's own client writes to make a database again. */
     String dump(String database) throws IOException {
-        Process process = new ProcessBuilder(new File(home, "base/bin/mariadb-dump").getPath(), "--no-defaults", "--host=127.0.0.1", "--port=" + port, "--user=root", "--skip-ssl", database).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        Process process = new ProcessBuilder(new File(home, "base/bin/mariadb-dump").getPath(), "--no-defaults",
+                "--host=127.0.0.1", "--port=" + port, "--user=root", "--skip-ssl", database)
+                .redirectError(ProcessBuilder.Redirect.DISCARD).start();
         return new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     }
 
     /** A connection to a database that is there. */
     public Connection connect(String database) throws SQLException {
-        return DriverManager.getConnection("jdbc:mariadb://127.0.0.1:" + port + "/" + database + "?user=root&allowMultiQueries=true");
+        return DriverManager.getConnection(
+                "jdbc:mariadb://127.0.0.1:" + port + "/" + database + "?user=root&allowMultiQueries=true");
     }
 
     @Override

@@ -26,11 +26,14 @@ public final class RealPostgreSql {
     /** Runs the script of a design in a schema of its own and compares what the catalog then says. */
     public static void arrivesWhole(Connection connection, Design design, String name) throws SQLException {
         Schema derived = Derivation.of(design).schema();
-        Schema schema = new Schema(derived.types(), derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
-        Script script = new ScriptWriter(DIALECT, new ScriptOptions(false, true, Optional.of(name))).write(schema, name);
+        Schema schema = new Schema(derived.types(),
+                derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());
+        Script script =
+                new ScriptWriter(DIALECT, new ScriptOptions(false, true, Optional.of(name))).write(schema, name);
         try (Statement statement = connection.createStatement()) {
             statement.execute(script.text());
         }
-        assertThat(SameSchema.asTheCatalogSays(DialectAdapter.fit(schema, DIALECT).schema(), PostgreSqlCatalog.read(Catalog.of(connection), name), Target.POSTGRESQL)).as(name).isEmpty();
+        assertThat(SameSchema.asTheCatalogSays(DialectAdapter.fit(schema, DIALECT).schema(),
+                PostgreSqlCatalog.read(Catalog.of(connection), name), Target.POSTGRESQL)).as(name).isEmpty();
     }
 }

@@ -36,9 +36,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.DisabledIfSystemProperty;
 
 /**
- * Table definitions that real applications ship, taken from Debian packages at test time. Our reading of each is held against the catalog of the engine that ran the same script;
- * where no such server runs here, it must be read without anything left over. {@code -Dreal.scripts=FOLDER} takes other scripts, laid out as
- * {@code FOLDER/application/engine/*.sql} with a file {@code ORDER} that names them in the order to load.
+ * Table definitions that real applications ship, taken from Debian packages at test time. Our reading of each is held
+ * against the catalog of the engine that ran the same script; where no such server runs here, it must be read without
+ * anything left over. {@code -Dreal.scripts=FOLDER} takes other scripts, laid out as {@code
+ * FOLDER/application/engine/*.sql} with a file {@code ORDER} that names them in the order to load.
  */
 class RealScriptsTest {
     private static final String OTHERS = System.getProperty("real.scripts", "");
@@ -49,8 +50,10 @@ class RealScriptsTest {
         if (Files.isDirectory(FOLDER)) {
             return;
         }
-        Process process = new ProcessBuilder("bash", "src/test/scripts/fetch-real-scripts", FOLDER.toString()).redirectErrorStream(true).redirectOutput(new File("target/fetch.log")).start();
-        assertThat(process.waitFor(5, TimeUnit.MINUTES)).as("fetching the scripts of the packages took too long").isTrue();
+        Process process = new ProcessBuilder("bash", "src/test/scripts/fetch-real-scripts", FOLDER.toString())
+                .redirectErrorStream(true).redirectOutput(new File("target/fetch.log")).start();
+        assertThat(process.waitFor(5, TimeUnit.MINUTES)).as("fetching the scripts of the packages took too long")
+                .isTrue();
     }
 
     private record Application(String name, Target engine, List<Path> files) {
@@ -66,7 +69,8 @@ class RealScriptsTest {
     private static List<Application> applications(String engine, Target read) throws IOException {
         List<Application> found = new ArrayList<>();
         try (Stream<Path> files = Files.walk(FOLDER)) {
-            for (Path order : files.filter(file -> file.getFileName().toString().equals("ORDER") && file.getParent().getFileName().toString().equals(engine)).sorted().toList()) {
+            for (Path order : files.filter(file -> file.getFileName().toString().equals("ORDER")
+                    && file.getParent().getFileName().toString().equals(engine)).sorted().toList()) {
                 List<Path> scripts = Files.readAllLines(order).stream().map(order::resolveSibling).toList();
                 found.add(new Application(order.getParent().getParent().getFileName().toString(), read, scripts));
             }
@@ -81,24 +85,32 @@ class RealScriptsTest {
         for (Table table : schema.tables()) {
             List<String> lines = new ArrayList<>();
             for (Column column : table.columns()) {
-                lines.add(column.name() + " " + Dialect.of(engine).type(column.type()) + (column.required() ? " not null" : ""));
+                lines.add(column.name() + " " + Dialect.of(engine).type(column.type())
+                        + (column.required() ? " not null" : ""));
             }
             table.primaryKey().ifPresent(key -> lines.add("primary key " + key.columns()));
             List<String> rest = new ArrayList<>();
             table.uniqueKeys().forEach(key -> rest.add("unique " + key.columns()));
-            table.foreignKeys().forEach(key -> rest.add("reference " + key.columns() + " " + key.referencedTable().toLowerCase(Locale.ROOT) + " " + key.referencedColumns() + " "
+            table.foreignKeys()
+                    .forEach(key -> rest.add("reference " + key.columns() + " "
+                            + key.referencedTable().toLowerCase(Locale.ROOT) + " " + key.referencedColumns() + " "
                     + plain(key.onDelete().sql(), engine) + " " + plain(key.onUpdate().sql(), engine)));
             table.indexes().forEach(index -> {
                 List<String> names = index.columns().stream().map(IndexColumn::name).toList();
-                boolean forReference = merged && !index.unique() && table.foreignKeys().stream().anyMatch(key -> key.columns().equals(names));
+                boolean forReference = merged && !index.unique()
+                        && table.foreignKeys().stream().anyMatch(key -> key.columns().equals(names));
                 if (forReference) {
                     return;
                 }
-                List<String> columns = index.columns().stream().map(part -> (part.expression() ? plainText(part.name()) : part.name()) + (part.descending() ? " desc" : "")
+                List<String> columns = index.columns().stream()
+                        .map(part -> (part.expression() ? plainText(part.name()) : part.name())
+                                + (part.descending() ? " desc" : "")
                         + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "")).toList();
-                boolean key = merged && index.unique() && index.columns().stream().noneMatch(part -> part.prefix().isPresent() || part.descending());
+                boolean key = merged && index.unique()
+                        && index.columns().stream().noneMatch(part -> part.prefix().isPresent() || part.descending());
                 rest.add(key ? "unique " + index.columns().stream().map(IndexColumn::name).toList()
-                        : "index " + (engine == Target.SQLITE ? "" : index.name() + " ") + columns + (index.unique() ? " unique" : "") + " " + index.method());
+                        : "index " + (engine == Target.SQLITE ? "" : index.name() + " ") + columns
+                                + (index.unique() ? " unique" : "") + " " + index.method());
             });
             rest.sort(Comparator.naturalOrder());
             lines.addAll(rest);
@@ -119,8 +131,10 @@ class RealScriptsTest {
         all.assertThat(reading.notUnderstood()).as("%s on %s", application.name(), application.engine()).isEmpty();
         Map<String, List<String>> wanted = facts(catalog, application.engine());
         Map<String, List<String>> found = facts(reading.schema(), application.engine());
-        all.assertThat(found.keySet()).as("%s on %s", application.name(), application.engine()).isEqualTo(wanted.keySet());
-        wanted.forEach((table, lines) -> all.assertThat(found.getOrDefault(table, List.of())).as("%s on %s: %s", application.name(), application.engine(), table).containsExactlyElementsOf(lines));
+        all.assertThat(found.keySet()).as("%s on %s", application.name(), application.engine())
+                .isEqualTo(wanted.keySet());
+        wanted.forEach((table, lines) -> all.assertThat(found.getOrDefault(table, List.of()))
+                .as("%s on %s: %s", application.name(), application.engine(), table).containsExactlyElementsOf(lines));
     }
 
     /** The scripts are those of Debian 12's packages; of another system those are read that it has. */
@@ -141,24 +155,29 @@ class RealScriptsTest {
     void allOfThemAreHere() throws IOException {
         Assumptions.assumeTrue(allToBeHad(), "the scripts are those of Debian 12");
         try (Stream<Path> files = Files.walk(FOLDER)) {
-            assertThat(files.filter(file -> file.toString().endsWith(".sql")).count()).as("scripts fetched; see target/fetch.log").isEqualTo(38);
+            assertThat(files.filter(file -> file.toString().endsWith(".sql")).count())
+                    .as("scripts fetched; see target/fetch.log").isEqualTo(38);
         }
     }
 
     @Test
     void postgreSql() throws Exception {
         SoftAssertions all = new SoftAssertions();
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
+        try (EmbeddedPostgres server = EmbeddedPostgres.builder()
+                .setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
             List<Application> applications = applications("postgresql", Target.POSTGRESQL);
             enough(applications, 12);
             for (Application application : applications) {
                 String database = "app_" + application.name().replaceAll("[^a-z0-9]", "_");
-                try (Connection connection = server.getPostgresDatabase().getConnection(); Statement statement = connection.createStatement()) {
+                try (Connection connection = server.getPostgresDatabase().getConnection();
+                        Statement statement = connection.createStatement()) {
                     statement.execute("create database " + database);
                 }
-                try (Connection connection = server.getDatabase("postgres", database).getConnection(); Statement statement = connection.createStatement()) {
+                try (Connection connection = server.getDatabase("postgres", database).getConnection();
+                        Statement statement = connection.createStatement()) {
                     run(statement, application);
-                    same(application, ScriptReader.read(application.text(), Target.POSTGRESQL), PostgreSqlCatalog.read(Catalog.of(connection), "public"), all);
+                    same(application, ScriptReader.read(application.text(), Target.POSTGRESQL),
+                            PostgreSqlCatalog.read(Catalog.of(connection), "public"), all);
                 }
             }
         }
@@ -172,11 +191,17 @@ class RealScriptsTest {
                 statement.execute(one);
             } catch (SQLException refused) {
                 if (!OTHERS.isEmpty()) {
-                    System.out.println(application.name() + " on " + application.engine() + " refuses " + one.strip().lines().findFirst().orElse("") + ": " + refused.getMessage().lines().findFirst().orElse(""));
+                    System.out.println(application.name() + " on " + application.engine() + " refuses "
+                            + one.strip().lines().findFirst().orElse("") + ": "
+                            + refused.getMessage().lines().findFirst().orElse(""));
                     continue;
                 }
-                assertThat(one.stripLeading().toLowerCase(Locale.ROOT)).as("%s refuses: %s", application.engine(), refused.getMessage())
-                        .matches("(?s)(drop|insert|grant|create language|create procedural language|select|update|revoke|alter user|create user|set|use|create database).*");
+                assertThat(one.stripLeading().toLowerCase(Locale.ROOT))
+                        .as("%s refuses: %s", application.engine(), refused.getMessage())
+                        .matches(
+                                "(?s)(drop|insert|grant|create language|create procedural "
+                                        + "language|select|update|revoke|alter user|create user|set|use|create "
+                                        + "database).*");
             }
         }
     }
@@ -190,7 +215,8 @@ class RealScriptsTest {
             for (Application application : applications) {
                 try (Connection connection = server.fresh("app"); Statement statement = connection.createStatement()) {
                     run(statement, application);
-                    same(application, ScriptReader.read(application.text(), Target.MARIADB), MariaDbCatalog.read(Catalog.of(connection), connection.getCatalog(), Target.MARIADB), all);
+                    same(application, ScriptReader.read(application.text(), Target.MARIADB),
+                            MariaDbCatalog.read(Catalog.of(connection), connection.getCatalog(), Target.MARIADB), all);
                 }
             }
         }
@@ -203,9 +229,11 @@ class RealScriptsTest {
         List<Application> applications = applications("sqlite", Target.SQLITE);
         enough(applications, 7);
         for (Application application : applications) {
-            try (Connection connection = DriverManager.getConnection("jdbc:sqlite::memory:"); Statement statement = connection.createStatement()) {
+            try (Connection connection = DriverManager.getConnection("jdbc:sqlite::memory:");
+                    Statement statement = connection.createStatement()) {
                 run(statement, application);
-                same(application, ScriptReader.read(application.text(), Target.SQLITE), SqliteCatalog.read(Catalog.of(connection)), all);
+                same(application, ScriptReader.read(application.text(), Target.SQLITE),
+                        SqliteCatalog.read(Catalog.of(connection)), all);
             }
         }
         all.assertAll();
@@ -221,10 +249,14 @@ class RealScriptsTest {
             assertThat(reading.notUnderstood()).as("%s on %s", application.name(), application.engine()).isEmpty();
             int created = application.text().toLowerCase(Locale.ROOT).split("create\\s+table\\s").length - 1;
             assertThat(reading.schema().tables()).hasSize(created);
-            Reading again = ScriptReader.read(new entaxis.core.sql.ScriptWriter(Dialect.of(application.engine()), entaxis.core.sql.ScriptOptions.DEFAULT).write(reading.schema(), "again").text(),
+            Reading again = ScriptReader.read(
+                    new entaxis.core.sql.ScriptWriter(Dialect.of(application.engine()),
+                            entaxis.core.sql.ScriptOptions.DEFAULT).write(reading.schema(), "again").text(),
                     application.engine());
             assertThat(again.notUnderstood()).isEmpty();
-            assertThat(facts(again.schema(), application.engine())).isEqualTo(facts(DialectAdapter.fit(reading.schema(), Dialect.of(application.engine())).schema(), application.engine()));
+            assertThat(facts(again.schema(), application.engine()))
+                    .isEqualTo(facts(DialectAdapter.fit(reading.schema(), Dialect.of(application.engine())).schema(),
+                            application.engine()));
         }
     }
 }

@@ -20,13 +20,17 @@ import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
 /**
- * Every word that any engine reserves, and every key word that an engine itself lists, can be the name of a table, a column, an index and a key on the real engines, and stand in a condition:
- * where it needs quotes the dialect gives them. PostgreSQL manual, pg_get_keywords; MariaDB manual, “Information Schema KEYWORDS Table”.
+ * Every word that any engine reserves, and every key word that an engine itself lists, can be the name of a table, a
+ * column, an index and a key on the real engines, and stand in a condition: where it needs quotes the dialect gives
+ * them. PostgreSQL manual, pg_get_keywords; MariaDB manual, “Information Schema KEYWORDS Table”.
  */
 class ReservedWordsOnEnginesTest {
     /** Names of functions that people also give to columns (common practice). */
-    private static final String FUNCTIONS = "abs avg ceil char_length coalesce concat count date datetime day exp extract floor format greatest hour insert instr least length ln locate log lower"
-            + " max min minute mod month now nullif order overlay percentile pi position power quarter rank replace reverse right round row_number rtrim second sign sqrt stddev substr substring sum"
+    private static final String FUNCTIONS =
+            "abs avg ceil char_length coalesce concat count date datetime day exp extract floor format greatest hour "
+                    + "insert instr least length ln locate log lower"
+                    + " max min minute mod month now nullif order overlay percentile pi position power quarter rank "
+                    + "replace reverse right round row_number rtrim second sign sqrt stddev substr substring sum"
             + " time timestamp timestampadd trim truncate upper user uuid variance version week year";
 
     private static Set<String> words(List<String> more) {
@@ -43,9 +47,12 @@ class ReservedWordsOnEnginesTest {
             for (String word : words) {
                 String name = dialect.name(word);
                 try {
-                    statement.execute("create table " + name + " (" + name + " int not null, other int, constraint " + dialect.name(word + "_key") + " unique (" + name + "), check (" + name + " > 0))");
-                    statement.execute("create index " + dialect.name("x_" + word) + " on " + name + " (other, " + name + ")");
-                    statement.execute("create table " + dialect.name("r_" + word) + " (" + name + " int references " + name + " (" + name + "))");
+                    statement.execute("create table " + name + " (" + name + " int not null, other int, constraint "
+                            + dialect.name(word + "_key") + " unique (" + name + "), check (" + name + " > 0))");
+                    statement.execute(
+                            "create index " + dialect.name("x_" + word) + " on " + name + " (other, " + name + ")");
+                    statement.execute("create table " + dialect.name("r_" + word) + " (" + name + " int references "
+                            + name + " (" + name + "))");
                     statement.execute("drop table " + dialect.name("r_" + word));
                     statement.execute("drop table " + name);
                 } catch (SQLException e) {
@@ -70,12 +77,14 @@ class ReservedWordsOnEnginesTest {
 
     @Test
     void onPostgreSql() throws IOException, SQLException {
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
+        try (EmbeddedPostgres server =
+                EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
                 Connection connection = server.getPostgresDatabase().getConnection()) {
             List<String> own = listed(connection, "select word from pg_get_keywords()");
             assertThat(own).hasSizeGreaterThan(400);
             canBeNames(connection, Target.POSTGRESQL, words(own));
-            assertThat(listed(connection, "select word from pg_get_keywords() where catcode = 'R'")).isSubsetOf(Dialect.of(Target.POSTGRESQL).reserved());
+            assertThat(listed(connection, "select word from pg_get_keywords() where catcode = 'R'"))
+                    .isSubsetOf(Dialect.of(Target.POSTGRESQL).reserved());
         }
     }
 

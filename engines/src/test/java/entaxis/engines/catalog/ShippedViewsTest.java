@@ -30,7 +30,10 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
-/** Views that nobody here wrote: those that PostgreSQL and MariaDB ship as scripts and make in each new server, held against what the same server gives back of them. */
+/**
+ * Views that nobody here wrote: those that PostgreSQL and MariaDB ship as scripts and make in each new server, held
+ * against what the same server gives back of them.
+ */
 class ShippedViewsTest {
     private static Path shipped(String folder, String file) throws IOException {
         try (Stream<Path> files = Files.walk(Path.of("target", folder))) {
@@ -42,7 +45,9 @@ class ShippedViewsTest {
         Dialect dialect = Dialect.of(wanted.target());
         Schema there = new Schema(List.of(), List.of(), List.of(), List.of(live));
         Schema asked = new Schema(List.of(), List.of(), List.of(), List.of(wanted));
-        return !Comparison.of(there, EngineSchema.against(asked, there, dialect, AgreedPrograms.NONE), dialect, RenameMap.NONE).differences().isEmpty();
+        return !Comparison
+                .of(there, EngineSchema.against(asked, there, dialect, AgreedPrograms.NONE), dialect, RenameMap.NONE)
+                .differences().isEmpty();
     }
 
     /** Two give a whole row to a function, as {@code a}; it comes back as {@code a.*}. */
@@ -54,8 +59,11 @@ class ShippedViewsTest {
     }
 
     private static void check(Path script, Target engine, Map<String, String> live, int atLeast) throws IOException {
-        Map<String, Program> asked = ScriptReader.read(Files.readString(script), engine).schema().programs().stream().filter(program -> program.kind() == ProgramKind.VIEW)
-                .collect(Collectors.toMap(program -> program.name().toLowerCase(Locale.ROOT), program -> program, (first, last) -> last));
+        Map<String,
+                Program> asked = ScriptReader.read(Files.readString(script), engine).schema().programs().stream()
+                        .filter(program -> program.kind() == ProgramKind.VIEW)
+                        .collect(Collectors.toMap(program -> program.name().toLowerCase(Locale.ROOT),
+                                program -> program, (first, last) -> last));
         List<String> wrong = new ArrayList<>();
         int seen = 0;
         Optional<String> before = Optional.empty();
@@ -63,12 +71,15 @@ class ShippedViewsTest {
             Optional<String> text = Optional.ofNullable(live.get(view.getKey()));
             if (text.isPresent() && !WITH_ROWS.contains(view.getKey())) {
                 seen++;
-                Program own = new Program(ProgramKind.VIEW, "", view.getValue().name(), engine, "CREATE VIEW " + view.getKey() + " AS " + text.get());
-                Program wanted = new Program(ProgramKind.VIEW, "", view.getValue().name(), engine, unqualified(view.getValue().text()));
+                Program own = new Program(ProgramKind.VIEW, "", view.getValue().name(), engine,
+                        "CREATE VIEW " + view.getKey() + " AS " + text.get());
+                Program wanted = new Program(ProgramKind.VIEW, "", view.getValue().name(), engine,
+                        unqualified(view.getValue().text()));
                 if (apart(wanted, own)) {
                     wrong.add(wanted.text() + "\n     is " + own.text());
                 }
-                before.ifPresent(other -> assertThat(apart(wanted, own.worded(other))).as("%s is the view before it", wanted.text()).isTrue());
+                before.ifPresent(other -> assertThat(apart(wanted, own.worded(other)))
+                        .as("%s is the view before it", wanted.text()).isTrue());
                 before = Optional.of(own.text());
             }
         }
@@ -78,23 +89,31 @@ class ShippedViewsTest {
 
     private static Map<String, String> texts(Connection connection, String query) throws SQLException {
         Map<String, String> texts = new HashMap<>();
-        Catalog.of(connection).each(query, row -> texts.put(row.getString(1).toLowerCase(Locale.ROOT), row.getString(2).replaceFirst(";\\s*$", "")));
+        Catalog.of(connection).each(query, row -> texts.put(row.getString(1).toLowerCase(Locale.ROOT),
+                row.getString(2).replaceFirst(";\\s*$", "")));
         return texts;
     }
 
     @Test
     void postgreSql() throws Exception {
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
+        try (EmbeddedPostgres server =
+                EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
                 Connection connection = server.getPostgresDatabase().getConnection()) {
-            check(shipped("pg", "information_schema.sql"), Target.POSTGRESQL, texts(connection, "select viewname, definition from pg_views where schemaname = 'information_schema'"), 60);
-            check(shipped("pg", "system_views.sql"), Target.POSTGRESQL, texts(connection, "select viewname, definition from pg_views where schemaname = 'pg_catalog'"), 60);
+            check(shipped("pg", "information_schema.sql"), Target.POSTGRESQL, texts(connection,
+                    "select viewname, definition from pg_views where schemaname = 'information_schema'"), 60);
+            check(shipped("pg", "system_views.sql"), Target.POSTGRESQL,
+                    texts(connection, "select viewname, definition from pg_views where schemaname = 'pg_catalog'"), 60);
         }
     }
 
     @Test
     void mariaDb() throws Exception {
-        try (RealMariaDb server = new RealMariaDb("maria-shipped").withAccounts(); Connection connection = server.fresh("shipped")) {
-            check(shipped("maria-shipped/base", "mariadb_sys_schema.sql"), Target.MARIADB, texts(connection, "select table_name, replace(view_definition, '`sys`.', '') from information_schema.views where table_schema = 'sys'"), 90);
+        try (RealMariaDb server = new RealMariaDb("maria-shipped").withAccounts();
+                Connection connection = server.fresh("shipped")) {
+            check(shipped("maria-shipped/base", "mariadb_sys_schema.sql"), Target.MARIADB, texts(connection,
+                    "select table_name, replace(view_definition, '`sys`.', '') from information_schema.views where "
+                            + "table_schema = 'sys'"),
+                    90);
         }
     }
 }

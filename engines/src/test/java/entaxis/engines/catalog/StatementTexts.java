@@ -7,7 +7,10 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Cuts a script into statements for a driver, as simply as real scripts allow and independently of the reader that is being tested. */
+/**
+ * Cuts a script into statements for a driver, as simply as real scripts allow and independently of the reader that is
+ * being tested.
+ */
 final class StatementTexts {
     private static final Pattern DELIMITER = Pattern.compile("(?i)^\\s*delimiter\\s+(\\S+).*");
 
@@ -26,7 +29,8 @@ final class StatementTexts {
                 delimiter = DELIMITER.matcher(line).replaceFirst("$1");
                 continue;
             }
-            if (!quoted && dollar.isEmpty() && (line.strip().startsWith("--") || line.strip().startsWith("#") && engine == Target.MARIADB || line.strip().startsWith("\\"))) {
+            if (!quoted && dollar.isEmpty() && (line.strip().startsWith("--")
+                    || line.strip().startsWith("#") && engine == Target.MARIADB || line.strip().startsWith("\\"))) {
                 continue;
             }
             String kept = quoted || !dollar.isEmpty() ? line : line.replaceFirst("(?<!')--\\s[^']*$", "");
@@ -38,13 +42,16 @@ final class StatementTexts {
                 }
                 quoted ^= dollar.isEmpty() && c == '\'';
                 Matcher tag = TAG.matcher(kept).region(i, kept.length());
-                if (!quoted && engine == Target.POSTGRESQL && tag.lookingAt() && (dollar.isEmpty() || dollar.equals(tag.group()))) {
+                if (!quoted && engine == Target.POSTGRESQL && tag.lookingAt()
+                        && (dollar.isEmpty() || dollar.equals(tag.group()))) {
                     dollar = dollar.isEmpty() ? tag.group() : "";
                     statement.append(tag.group());
                     i = tag.end() - 1;
                     continue;
                 }
-                boolean body = engine == Target.SQLITE && statement.toString().stripLeading().toLowerCase(java.util.Locale.ROOT).matches("(?s)create\\s+(temp\\s+)?trigger.*")
+                boolean body = engine == Target.SQLITE
+                        && statement.toString().stripLeading().toLowerCase(java.util.Locale.ROOT)
+                                .matches("(?s)create\\s+(temp\\s+)?trigger.*")
                         && !statement.toString().stripTrailing().toLowerCase(java.util.Locale.ROOT).endsWith("end");
                 if (!quoted && dollar.isEmpty() && !body && kept.startsWith(delimiter, i)) {
                     statements.add(statement.toString());
@@ -57,7 +64,9 @@ final class StatementTexts {
             statement.append('\n');
         }
         statements.add(statement.toString());
-        return statements.stream().filter(text -> Lexer.tokens(text).stream().anyMatch(token -> token.kind() != entaxis.core.token.Token.Kind.SPACE
+        return statements.stream()
+                .filter(text -> Lexer.tokens(text).stream()
+                        .anyMatch(token -> token.kind() != entaxis.core.token.Token.Kind.SPACE
                 && token.kind() != entaxis.core.token.Token.Kind.COMMENT)).toList();
     }
 }

@@ -47,8 +47,10 @@ import org.junit.jupiter.api.Test;
  * Modes”, SQLite documentation “Literal Values”, H2 manual “String”.
  */
 class TextsOnEnginesTest {
-    private static final List<String> TEXTS = List.of("C:\\new\\' -- x'); DROP TABLE z; --", "C:\\new", "\\", "\\\\", "'", "''", "\\'", "\"", "`", "``;`", "[]]", "$$", "$a$;", "-- x", "/* x", "*/",
-            "x'); DROP TABLE z; --", "x\\'); DROP TABLE z; --", "\\n\\t\\0\\Z\\%\\_", "%s%n", "?", ":name", "${x}", "{fn now()}", "\\u0041", "&amp;<b>", "U&'x'", "E'x'", "N'x'", "😀 ж ע", "#", ";", "a;b",
+    private static final List<String> TEXTS = List.of("C:\\new\\' -- x'); DROP TABLE z; --", "C:\\new", "\\", "\\\\",
+            "'", "''", "\\'", "\"", "`", "``;`", "[]]", "$$", "$a$;", "-- x", "/* x", "*/",
+            "x'); DROP TABLE z; --", "x\\'); DROP TABLE z; --", "\\n\\t\\0\\Z\\%\\_", "%s%n", "?", ":name", "${x}",
+            "{fn now()}", "\\u0041", "&amp;<b>", "U&'x'", "E'x'", "N'x'", "😀 ж ע", "#", ";", "a;b",
             "\\\" OR 1=1", "trailing\\", " lead and trail ", "NULL", "now()", "0x41", "\\x41");
     private static final List<String> BROKEN = List.of("line\nbreak", "\r\nDROP TABLE z;\n--", "tab\tx", "\\\n'");
     private static final String SIGNS = "\\'\"`;-/*$%?{}[]()#&|ab é\n\t";
@@ -71,26 +73,35 @@ class TextsOnEnginesTest {
         return "'" + text.replace("'", "''") + "'";
     }
 
-    private static Column column(String name, SqlType type, boolean required, Optional<String> defaultValue, Optional<String> generated, String comment) {
-        return new Column(Optional.empty(), name, type, required, defaultValue, Identity.NONE, Optional.empty(), generated, ColumnDetails.NONE, comment);
+    private static Column column(String name, SqlType type, boolean required, Optional<String> defaultValue,
+            Optional<String> generated, String comment) {
+        return new Column(Optional.empty(), name, type, required, defaultValue, Identity.NONE, Optional.empty(),
+                generated, ColumnDetails.NONE, comment);
     }
 
     private static Table table(int number, String text, Dialect dialect, boolean enumerated) {
         SqlType words = SqlType.varchar(300);
-        List<Column> columns = new ArrayList<>(List.of(column("id", new SqlType.IntegerType(SqlType.IntegerSize.INTEGER, false), true, Optional.empty(), Optional.empty(), ""),
-                column("a", words, true, Optional.of(literal(text)), Optional.empty(), text), column("b", words, false, Optional.empty(), Optional.of("replace(a, 'zzz', " + literal(text) + ")"), "")));
+        List<Column> columns = new ArrayList<>(List.of(
+                column("id", new SqlType.IntegerType(SqlType.IntegerSize.INTEGER, false), true, Optional.empty(),
+                        Optional.empty(), ""),
+                column("a", words, true, Optional.of(literal(text)), Optional.empty(), text), column("b", words, false,
+                        Optional.empty(), Optional.of("replace(a, 'zzz', " + literal(text) + ")"), "")));
         if (enumerated) {
             columns.add(column("e", new UserType("mood"), false, Optional.of(literal(text)), Optional.empty(), ""));
         }
         List<TableIndex> indexes = dialect.target() == Target.POSTGRESQL || dialect.target() == Target.SQLITE
-                ? List.of(new TableIndex("i" + number, false, List.of(new TableIndex.IndexColumn("a", false)), "", Optional.of("a <> " + literal(text)))) : List.of();
-        return new Table(Optional.empty(), "", "t" + number, columns, Optional.of(new PrimaryKey("pk_t" + number, List.of("id"))), List.of(),
+                ? List.of(new TableIndex("i" + number, false, List.of(new TableIndex.IndexColumn("a", false)), "",
+                        Optional.of("a <> " + literal(text))))
+                : List.of();
+        return new Table(Optional.empty(), "", "t" + number, columns,
+                Optional.of(new PrimaryKey("pk_t" + number, List.of("id"))), List.of(),
                 List.of(new CheckRule("c" + number, "a <> " + literal(text + "x"))), List.of(), indexes, text);
     }
 
     /** Values of an enumeration: at most 63 bytes, no line breaks, each once. */
     private static boolean listed(String text, List<String> before) {
-        return !text.isBlank() && text.getBytes(java.nio.charset.StandardCharsets.UTF_8).length < 60 && text.chars().noneMatch(Character::isISOControl) && text.equals(text.strip())
+        return !text.isBlank() && text.getBytes(java.nio.charset.StandardCharsets.UTF_8).length < 60
+                && text.chars().noneMatch(Character::isISOControl) && text.equals(text.strip())
                 && before.stream().noneMatch(text::equalsIgnoreCase) && text.chars().noneMatch(c -> c > 127);
     }
 
@@ -101,7 +112,9 @@ class TextsOnEnginesTest {
     private static void comeBack(Target target, Opening opening, Optional<String> home) throws SQLException {
         Dialect dialect = Dialect.of(target);
         // MariaDB keeps definitions in utf8mb3, without signs beyond the basic plane (MariaDB documentation, “Unicode”)
-        List<String> texts = texts().stream().filter(text -> target != Target.MARIADB || text.chars().noneMatch(c -> Character.isSurrogate((char) c))).toList();
+        List<String> texts = texts().stream().filter(
+                text -> target != Target.MARIADB || text.chars().noneMatch(c -> Character.isSurrogate((char) c)))
+                .toList();
         List<String> values = new ArrayList<>();
         texts.stream().filter(text -> listed(text, values)).forEach(values::add);
         List<Table> tables = new ArrayList<>();
@@ -126,24 +139,29 @@ class TextsOnEnginesTest {
             Schema held = LiveCatalog.read(connection, target, home);
             assertThat(held.tables()).hasSize(tables.size() + 1).anyMatch(table -> table.name().equals("z"));
             Schema wanted = EngineSchema.ofDesign(schema, dialect);
-            Schema there = new Schema(held.types(), held.sequences(), held.tables().stream().filter(table -> !table.name().equals("z")).toList(), List.of());
+            Schema there = new Schema(held.types(), held.sequences(),
+                    held.tables().stream().filter(table -> !table.name().equals("z")).toList(), List.of());
             assertThat(Comparison.of(there, wanted, dialect, RenameMap.NONE).differences()).as("%s", target).isEmpty();
             for (int i = 0; i < texts.size(); i++) {
                 rows(connection, dialect, i, texts.get(i), values);
             }
         }
         Schema read = ScriptReader.read(script.text(), target).schema();
-        assertThat(Comparison.of(EngineSchema.of(read, target, dialect), EngineSchema.ofDesign(schema, dialect), dialect, RenameMap.NONE).differences()).as("%s, its script read", target).isEmpty();
+        assertThat(Comparison.of(EngineSchema.of(read, target, dialect), EngineSchema.ofDesign(schema, dialect),
+                dialect, RenameMap.NONE).differences()).as("%s, its script read", target).isEmpty();
     }
 
-    private static void rows(Connection connection, Dialect dialect, int number, String text, List<String> values) throws SQLException {
+    private static void rows(Connection connection, Dialect dialect, int number, String text, List<String> values)
+            throws SQLException {
         boolean enumerated = values.contains(text);
         try (Statement statement = connection.createStatement()) {
             statement.execute("INSERT INTO t" + number + " (id) VALUES (1)");
-            try (ResultSet row = statement.executeQuery("SELECT a, b" + (enumerated ? ", e" : "") + " FROM t" + number)) {
+            try (ResultSet row =
+                    statement.executeQuery("SELECT a, b" + (enumerated ? ", e" : "") + " FROM t" + number)) {
                 assertThat(row.next()).isTrue();
                 assertThat(row.getString(1)).as("default in %s", dialect.target()).isEqualTo(text);
-                assertThat(row.getString(2)).as("computed in %s", dialect.target()).isEqualTo(text.replace("zzz", text));
+                assertThat(row.getString(2)).as("computed in %s", dialect.target())
+                        .isEqualTo(text.replace("zzz", text));
                 if (enumerated) {
                     assertThat(row.getString(3)).isEqualTo(text);
                 }
@@ -151,13 +169,15 @@ class TextsOnEnginesTest {
         }
         try (PreparedStatement bad = connection.prepareStatement("INSERT INTO t" + number + " (id, a) VALUES (2, ?)")) {
             bad.setString(1, text + "x");
-            assertThatThrownBy(bad::execute).as("check of “%s” in %s", text, dialect.target()).isInstanceOf(SQLException.class);
+            assertThatThrownBy(bad::execute).as("check of “%s” in %s", text, dialect.target())
+                    .isInstanceOf(SQLException.class);
         }
     }
 
     @Test
     void postgreSql() throws IOException, SQLException {
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
+        try (EmbeddedPostgres server = EmbeddedPostgres.builder()
+                .setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
             comeBack(Target.POSTGRESQL, () -> server.getPostgresDatabase().getConnection(), Optional.empty());
         }
     }
@@ -195,7 +215,8 @@ class TextsOnEnginesTest {
     @Test
     void namesAreQuoted() {
         for (Target target : Target.values()) {
-            assertThat(Dialect.of(target).name(SqlName.of("x\"; DROP TABLE z; --"))).as("%s", target).matches("[a-z0-9_]+|[\"`\\[].*[\"`\\]]");
+            assertThat(Dialect.of(target).name(SqlName.of("x\"; DROP TABLE z; --"))).as("%s", target)
+                    .matches("[a-z0-9_]+|[\"`\\[].*[\"`\\]]");
         }
     }
 }

@@ -46,8 +46,9 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
 /**
- * What is called a fault is refused by the engine that it is told for, when the table is made or when the first row is put in, and a design without a fault is
- * accepted as a whole: random designs with faults put in and without, on engines that run here.
+ * What is called a fault is refused by the engine that it is told for, when the table is made or when the first row is
+ * put in, and a design without a fault is accepted as a whole: random designs with faults put in and without, on
+ * engines that run here.
  */
 class FaultsOnEnginesTest {
     private static final int DESIGNS = Integer.getInteger("review.designs", 20);
@@ -85,20 +86,25 @@ class FaultsOnEnginesTest {
 
         void run() {
             Schema schema = derivation.schema();
-            DialectAdapter.fit(schema, dialect).schema().tables().forEach(table -> table.origin().ifPresent(owner -> tables.put(owner, table)));
+            DialectAdapter.fit(schema, dialect).schema().tables()
+                    .forEach(table -> table.origin().ifPresent(owner -> tables.put(owner, table)));
             Script script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(schema, "faults");
             for (Script.Statement one : script.statements()) {
                 Optional<String> why = refusal(one.text());
                 if (why.isPresent()) {
                     one.origin().ifPresent(refused::add);
-                    assertThat(faults).as("%s refuses a table of a design without a fault: %s\n%s", as, why.get(), one.text()).isNotEmpty();
+                    assertThat(faults)
+                            .as("%s refuses a table of a design without a fault: %s\n%s", as, why.get(), one.text())
+                            .isNotEmpty();
                 }
             }
             rows();
             design.entities().forEach(this::attributes);
             faults.stream().filter(fault -> fault.rule().equals("mandatory-cycle")).forEach(this::ring);
             faults.stream().filter(fault -> fault.rule().equals("set-null-required")).forEach(this::emptied);
-            assertThat(faults).as(as).allMatch(fault -> Set.of("row-breaks-rule", "default-unfit", "check-never", "mandatory-cycle", "set-null-required").contains(fault.rule()));
+            assertThat(faults).as(as).allMatch(fault -> Set
+                    .of("row-breaks-rule", "default-unfit", "check-never", "mandatory-cycle", "set-null-required")
+                    .contains(fault.rule()));
         }
 
         private Optional<String> refusal(String sql) {
@@ -111,14 +117,18 @@ class FaultsOnEnginesTest {
         }
 
         private boolean faulty(String rule, Entity entity) {
-            return faults.stream().anyMatch(fault -> (rule.isEmpty() || fault.rule().equals(rule)) && fault.about().stream().anyMatch(about -> about.id().equals(entity.id().value())));
+            return faults.stream().anyMatch(fault -> (rule.isEmpty() || fault.rule().equals(rule))
+                    && fault.about().stream().anyMatch(about -> about.id().equals(entity.id().value())));
         }
 
         private void holds(String rule) {
             held.merge(rule, 1, Integer::sum);
         }
 
-        /** Sample rows without a fault are taken, those with one are not; rows that hang on others that are not there are left out. */
+        /**
+         * Sample rows without a fault are taken, those with one are not; rows that hang on others that are not there
+         * are left out.
+         */
         private void rows() {
             Set<RowId> missing = new HashSet<>();
             design.rows().forEach(row -> {
@@ -128,7 +138,8 @@ class FaultsOnEnginesTest {
             });
             for (boolean withFault : List.of(false, true)) {
                 for (Entity entity : design.entities()) {
-                    rowsOf(entity.id()).stream().filter(row -> findingsOf(row).isEmpty() != withFault).forEach(row -> row(entity, row, missing));
+                    rowsOf(entity.id()).stream().filter(row -> findingsOf(row).isEmpty() != withFault)
+                            .forEach(row -> row(entity, row, missing));
                 }
             }
         }
@@ -142,17 +153,24 @@ class FaultsOnEnginesTest {
             if (doubtful) {
                 why.ifPresent(any -> missing.add(row.id()));
             } else if (!told.isEmpty()) {
-                boolean byItself = told.stream().anyMatch(fault -> fault.level() == Level.FAULT && !fault.sentence().contains("has the same key") && !fault.sentence().contains("there is no row"));
-                if (byItself || !unmade && rowsOf(entity.id()).stream().filter(other -> other != row).noneMatch(other -> missing.contains(other.id())) && !hangs(entity, row, missing)) {
+                boolean byItself = told.stream().anyMatch(
+                        fault -> fault.level() == Level.FAULT && !fault.sentence().contains("has the same key")
+                                && !fault.sentence().contains("there is no row"));
+                if (byItself || !unmade && rowsOf(entity.id()).stream().filter(other -> other != row)
+                        .noneMatch(other -> missing.contains(other.id())) && !hangs(entity, row, missing)) {
                     assertThat(why).as("%s: a row called faulty is taken: %s\n%s", as, sql, told).isPresent();
                     holds("row-breaks-rule");
                 }
             } else if (why.isEmpty()) {
                 holds("row taken");
             } else {
-                boolean byDefault = findings.stream().anyMatch(one -> one.rule().equals("default-unfit") && one.about().getFirst().id().equals(entity.id().value()))
+                boolean byDefault = findings.stream()
+                        .anyMatch(one -> one.rule().equals("default-unfit")
+                                && one.about().getFirst().id().equals(entity.id().value()))
                         && row.values().containsValue("");
-                assertThat(unmade || byDefault || hangs(entity, row, missing)).as("%s: a row without a fault is refused: %s\n%s\n%s", as, sql, why, tables.get(entity.id())).isTrue();
+                assertThat(unmade || byDefault || hangs(entity, row, missing))
+                        .as("%s: a row without a fault is refused: %s\n%s\n%s", as, sql, why, tables.get(entity.id()))
+                        .isTrue();
                 missing.add(row.id());
             }
         }
@@ -162,38 +180,52 @@ class FaultsOnEnginesTest {
         }
 
         private List<Finding> findingsOf(SampleRow row) {
-            About about = new About(About.Kind.ROW, row.table().toString(), tables.get(row.table()).name() + " row " + (rowsOf(row.table()).indexOf(row) + 1));
-            return findings.stream().filter(one -> one.rule().equals("row-breaks-rule") && one.about().getFirst().equals(about)).toList();
+            About about = new About(About.Kind.ROW, row.table().toString(),
+                    tables.get(row.table()).name() + " row " + (rowsOf(row.table()).indexOf(row) + 1));
+            return findings.stream()
+                    .filter(one -> one.rule().equals("row-breaks-rule") && one.about().getFirst().equals(about))
+                    .toList();
         }
 
         /** Whether a row refers to one that could not be put in, or to a table that is not there. */
         private boolean hangs(Entity entity, SampleRow row, Set<RowId> missing) {
-            return design.relationships().stream().filter(one -> one.childEntity().equals(Optional.of(entity.id()))).anyMatch(one -> {
-                String wanted = row.values().entrySet().stream().filter(cell -> cell.getKey().migrated() && cell.getKey().hops().getFirst().relationship().equals(one.id()))
+            return design.relationships().stream().filter(one -> one.childEntity().equals(Optional.of(entity.id())))
+                    .anyMatch(one -> {
+                        String wanted = row.values().entrySet().stream()
+                                .filter(cell -> cell.getKey().migrated()
+                                        && cell.getKey().hops().getFirst().relationship().equals(one.id()))
                         .map(Map.Entry::getValue).findFirst().orElse("");
                 Entity parent = design.entities().get(one.parentEntity().orElseThrow());
                 ColumnPath key = ColumnPath.own(parent.attributes().getFirst().id());
                 return refused.contains(parent.id()) || faulty("mandatory-cycle", parent)
-                        || rowsOf(parent.id()).stream().filter(other -> other.values().getOrDefault(key, "").equals(wanted)).anyMatch(other -> missing.contains(other.id()));
+                                || rowsOf(parent.id()).stream()
+                                        .filter(other -> other.values().getOrDefault(key, "").equals(wanted))
+                                        .anyMatch(other -> missing.contains(other.id()));
             });
         }
 
         private void attributes(Entity entity) {
             for (Attribute own : entity.attributes()) {
-                About about = new About(About.Kind.ATTRIBUTE, entity.id().value(), tables.get(entity.id()).name() + "." + own.name());
+                About about = new About(About.Kind.ATTRIBUTE, entity.id().value(),
+                        tables.get(entity.id()).name() + "." + own.name());
                 boolean unfit = told("default-unfit", about);
                 boolean never = told("check-never", about);
                 if (own.defaultValue().isPresent() && !never && !doubtful(about) && others(entity, own)) {
-                    Optional<String> why = refused.contains(entity.id()) ? Optional.of("") : put(entity, Map.of(own.id(), ""));
+                    Optional<String> why =
+                            refused.contains(entity.id()) ? Optional.of("") : put(entity, Map.of(own.id(), ""));
                     if (why.isEmpty() || unfit || !refused.contains(entity.id())) {
-                        assertThat(why.isPresent()).as("%s: default of %s %s %s", as, about, tables.get(entity.id()), why).isEqualTo(unfit);
+                        assertThat(why.isPresent())
+                                .as("%s: default of %s %s %s", as, about, tables.get(entity.id()), why)
+                                .isEqualTo(unfit);
                         holds(unfit ? "default-unfit" : "default taken");
                     }
                 }
                 if (never && others(entity, own)) {
-                    for (String value : List.of("a", "b", "abc", "abd", "dry", "chilled", "0", "1", "2", "4", "5", "7", "9", "10", "40", "50", "10.005", "-3", "3000", "2026-04-15",
+                    for (String value : List.of("a", "b", "abc", "abd", "dry", "chilled", "0", "1", "2", "4", "5", "7",
+                            "9", "10", "40", "50", "10.005", "-3", "3000", "2026-04-15",
                             "2026-05-01", "true", fit.get(own.id()))) {
-                        Optional<String> why = refused.contains(entity.id()) ? Optional.of("") : put(entity, Map.of(own.id(), value));
+                        Optional<String> why =
+                                refused.contains(entity.id()) ? Optional.of("") : put(entity, Map.of(own.id(), value));
                         assertThat(why).as("%s: %s meets %s", as, value, own.check()).isPresent();
                     }
                     holds("check-never");
@@ -204,19 +236,26 @@ class FaultsOnEnginesTest {
         /** Whether nothing but one attribute stands in the way of a row. */
         private boolean others(Entity entity, Attribute but) {
             boolean own = entity.attributes().stream().filter(one -> one != but)
-                    .noneMatch(one -> told("check-never", new About(About.Kind.ATTRIBUTE, entity.id().value(), tables.get(entity.id()).name() + "." + one.name())));
-            return own && !faulty("mandatory-cycle", entity) && parents(entity).allMatch(parent -> !refused.contains(parent.id()) && !faulty("mandatory-cycle", parent)
-                    && !faulty("check-never", parent) && parents(parent).allMatch(above -> !refused.contains(above.id()) && !faulty("check-never", above)));
+                    .noneMatch(one -> told("check-never", new About(About.Kind.ATTRIBUTE, entity.id().value(),
+                            tables.get(entity.id()).name() + "." + one.name())));
+            return own && !faulty("mandatory-cycle", entity) && parents(entity)
+                    .allMatch(parent -> !refused.contains(parent.id()) && !faulty("mandatory-cycle", parent)
+                            && !faulty("check-never", parent) && parents(parent)
+                                    .allMatch(above -> !refused.contains(above.id()) && !faulty("check-never", above)));
         }
 
         private java.util.stream.Stream<Entity> parents(Entity entity) {
-            return design.relationships().stream().filter(one -> one.childEntity().equals(Optional.of(entity.id())) && !one.parentEntity().equals(Optional.of(entity.id()))
-                    && !one.end(one.parent().orElseThrow()).cardinality().optional()).map(one -> design.entities().get(one.parentEntity().orElseThrow()));
+            return design.relationships().stream()
+                    .filter(one -> one.childEntity().equals(Optional.of(entity.id()))
+                            && !one.parentEntity().equals(Optional.of(entity.id()))
+                            && !one.end(one.parent().orElseThrow()).cardinality().optional())
+                    .map(one -> design.entities().get(one.parentEntity().orElseThrow()));
         }
 
         /** Whether a default may be refused or not: what is the matter is said as a caution. */
         private boolean doubtful(About about) {
-            return findings.stream().anyMatch(one -> one.level() == Level.CAUTION && Set.of("default-unfit", "check-never").contains(one.rule()) && one.about().contains(about));
+            return findings.stream().anyMatch(one -> one.level() == Level.CAUTION
+                    && Set.of("default-unfit", "check-never").contains(one.rule()) && one.about().contains(about));
         }
 
         private boolean told(String rule, About about) {
@@ -235,12 +274,14 @@ class FaultsOnEnginesTest {
                     Relationship relationship = design.relationships().get(reference);
                     if (!relationship.end(relationship.parent().orElseThrow()).cardinality().optional()) {
                         int parent = number;
-                        Optional<String> why = put(design.entities().get(relationship.parentEntity().orElseThrow()), Map.of());
+                        Optional<String> why =
+                                put(design.entities().get(relationship.parentEntity().orElseThrow()), Map.of());
                         assertThat(why).as("%s: the row above %s", as, table.name()).isEmpty();
                         values.put(path, String.valueOf(parent));
                     }
                 } else {
-                    values.put(path, instead.getOrDefault(path.attribute(), fit.getOrDefault(path.attribute(), String.valueOf(own))));
+                    values.put(path, instead.getOrDefault(path.attribute(),
+                            fit.getOrDefault(path.attribute(), String.valueOf(own))));
                 }
             }
             return refusal(new InsertWriter(dialect).write(table, new SampleRow(new RowId("w0"), entity.id(), values)));
@@ -250,8 +291,10 @@ class FaultsOnEnginesTest {
             for (Entity entity : refused.isEmpty() ? design.entities() : List.<Entity>of()) {
                 if (fault.about().stream().anyMatch(about -> about.id().equals(entity.id().value()))) {
                     Map<ColumnPath, String> values = new HashMap<>();
-                    tables.get(entity.id()).columns().forEach(column -> values.put(column.origin().orElseThrow(), fit.getOrDefault(column.origin().orElseThrow().attribute(), "1")));
-                    Optional<String> why = refusal(new InsertWriter(dialect).write(tables.get(entity.id()), new SampleRow(new RowId("w0"), entity.id(), values)));
+                    tables.get(entity.id()).columns().forEach(column -> values.put(column.origin().orElseThrow(),
+                            fit.getOrDefault(column.origin().orElseThrow().attribute(), "1")));
+                    Optional<String> why = refusal(new InsertWriter(dialect).write(tables.get(entity.id()),
+                            new SampleRow(new RowId("w0"), entity.id(), values)));
                     assertThat(why).as("%s: a first row of %s", as, entity.name()).isPresent();
                     holds("mandatory-cycle");
                 }
@@ -264,10 +307,12 @@ class FaultsOnEnginesTest {
             Entity parent = design.entities().get(reference.parentEntity().orElseThrow());
             if (refused.contains(child.id())) {
                 holds("set-null-required");
-            } else if (!faulty("check-never", child) && !refused.contains(parent.id()) && others(child, child.attributes().getFirst())
+            } else if (!faulty("check-never", child) && !refused.contains(parent.id())
+                    && others(child, child.attributes().getFirst())
                     && put(child, Map.of()).isEmpty()) {
                 String key = dialect.name(tables.get(parent.id()).keyColumns().getFirst());
-                String sql = "DELETE FROM " + dialect.name(tables.get(parent.id()).name()) + " WHERE " + key + " >= 100";
+                String sql =
+                        "DELETE FROM " + dialect.name(tables.get(parent.id()).name()) + " WHERE " + key + " >= 100";
                 assertThat(refusal(sql)).as("%s: %s", as, sql).isPresent();
                 holds("set-null-required");
             }
@@ -290,13 +335,16 @@ class FaultsOnEnginesTest {
                 }
             }
         }
-        assertThat(held.keySet()).contains("row-breaks-rule", "row taken", "default taken", "check-never", "mandatory-cycle", "set-null-required");
+        assertThat(held.keySet()).contains("row-breaks-rule", "row taken", "default taken", "check-never",
+                "mandatory-cycle", "set-null-required");
     }
 
     @Test
     void postgreSql() throws Exception {
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
-             Connection admin = server.getPostgresDatabase().getConnection(); Statement statement = admin.createStatement()) {
+        try (EmbeddedPostgres server =
+                EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
+                Connection admin = server.getPostgresDatabase().getConnection();
+                Statement statement = admin.createStatement()) {
             faultsAreTrue(Target.POSTGRESQL, name -> {
                 statement.execute("create schema " + name);
                 Connection connection = server.getPostgresDatabase().getConnection();

@@ -40,8 +40,9 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
 /**
- * What is said of indexes, held against the plans that engines choose on filled tables: a reference is told to have none, or one in the wrong order, exactly where
- * a search by it reads the whole table, and not after the remedy; an index is told to be there twice where searches by its columns need no more than the other one.
+ * What is said of indexes, held against the plans that engines choose on filled tables: a reference is told to have
+ * none, or one in the wrong order, exactly where a search by it reads the whole table, and not after the remedy; an
+ * index is told to be there twice where searches by its columns need no more than the other one.
  */
 class IndexPlansTest {
     private static final int ROWS = 4000;
@@ -58,13 +59,18 @@ class IndexPlansTest {
         Connection open(String name) throws SQLException;
     }
 
-    /** A jar that stands on a shelf and belongs to a lot, each reference part of its key or not, with indexes by chance. */
+    /**
+     * A jar that stands on a shelf and belongs to a lot, each reference part of its key or not, with indexes by chance.
+     */
     private static Design design(Random random, Target target) {
         boolean first = random.nextBoolean();
         boolean second = random.nextBoolean();
-        Small small = new Small().entity("Shelf", "shelf_no integer primary key").entity("Lot", "lot_no integer primary key")
-                .entity("Jar", first || second ? "position integer primary key" : "jar_no integer primary key", "weight integer not null", "colour integer not null")
-                .relate("Shelf", "holds", ONE, "Jar", "stands on", MANY, first).relate("Lot", "fills", ONE, "Jar", "comes from", MANY, second);
+        Small small =
+                new Small().entity("Shelf", "shelf_no integer primary key").entity("Lot", "lot_no integer primary key")
+                        .entity("Jar", first || second ? "position integer primary key" : "jar_no integer primary key",
+                                "weight integer not null", "colour integer not null")
+                        .relate("Shelf", "holds", ONE, "Jar", "stands on", MANY, first)
+                        .relate("Lot", "fills", ONE, "Jar", "comes from", MANY, second);
         Entity jar = small.find("Jar");
         List<KeyPart> parts = new ArrayList<>();
         jar.attributes().forEach(own -> parts.add(new KeyPart.OwnPart(own.id())));
@@ -80,12 +86,14 @@ class IndexPlansTest {
                 indexes.add(new Index("ix_" + i, false, chosen));
             }
         }
-        small.done(new Change.SetIndexes(jar.id(), indexes)).done(new Change.SetFacts(small.design().facts().on(target)));
+        small.done(new Change.SetIndexes(jar.id(), indexes))
+                .done(new Change.SetFacts(small.design().facts().on(target)));
         return small.design();
     }
 
     private static List<Finding> findings(Design design, String rule) {
-        return Review.of(Reviewed.of(design, Derivation.of(design)), Policy.DEFAULT).findings().stream().filter(finding -> finding.rule().equals(rule)).toList();
+        return Review.of(Reviewed.of(design, Derivation.of(design)), Policy.DEFAULT).findings().stream()
+                .filter(finding -> finding.rule().equals(rule)).toList();
     }
 
     private static Design remedied(Design design, Finding finding) {
@@ -95,19 +103,24 @@ class IndexPlansTest {
     /** Makes the tables and fills them with rows in which each reference is to one of many. */
     private static Table filled(Design design, Statement statement) throws SQLException {
         Dialect dialect = Dialect.of(design.facts().target());
-        for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(Derivation.of(design).schema(), "plans").statements()) {
+        for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.DEFAULT)
+                .write(Derivation.of(design).schema(), "plans").statements()) {
             statement.execute(one.text());
         }
         Table jar = Derivation.of(design).schema().table("jar").orElseThrow();
         for (String parent : List.of("shelf", "lot")) {
-            statement.execute("INSERT INTO " + parent + " WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 1000) SELECT i FROM n");
+            statement.execute("INSERT INTO " + parent
+                    + " WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL "
+                    + "SELECT i + 1 FROM n WHERE i < 1000) SELECT i FROM n");
         }
         String values = String.join(", ", jar.columns().stream().map(column -> switch (column.name()) {
             case "jar_no", "position" -> "i";
             default -> "(i * " + (37 + column.name().length() * 2) + ") % 1000 + 1";
         }).toList());
         String names = String.join(", ", jar.columns().stream().map(column -> dialect.name(column.name())).toList());
-        statement.execute("INSERT INTO jar (" + names + ") WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < " + ROWS + ") SELECT " + values + " FROM n");
+        statement.execute("INSERT INTO jar (" + names
+                + ") WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < " + ROWS + ") SELECT "
+                + values + " FROM n");
         statement.execute("ANALYZE jar");
         return jar;
     }
@@ -132,11 +145,14 @@ class IndexPlansTest {
                 for (ForeignKey key : jar.foreignKeys()) {
                     String plan = plans.of(statement, "SELECT * FROM jar WHERE " + key.columns().getFirst() + " = 17");
                     boolean told = toldBare(design, key);
-                    assertThat(readsAll(plan)).as("%s, %s told: %s\n%s\n%s", as, key.columns(), told, jar.indexes(), plan).isEqualTo(told);
+                    assertThat(readsAll(plan))
+                            .as("%s, %s told: %s\n%s\n%s", as, key.columns(), told, jar.indexes(), plan)
+                            .isEqualTo(told);
                     seen.merge(told ? "told" : "served", 1, Integer::sum);
                 }
             }
-            Optional<Finding> next = List.of("key-order", "reference-without-index", "index-twice").stream().flatMap(rule -> findings(design, rule).stream()).findFirst();
+            Optional<Finding> next = List.of("key-order", "reference-without-index", "index-twice").stream()
+                    .flatMap(rule -> findings(design, rule).stream()).findFirst();
             if (next.isPresent()) {
                 remediesHelp(as, remediedAll(design), opening, "b" + seed, plans);
                 seen.merge(next.get().rule(), 1, Integer::sum);
@@ -155,13 +171,18 @@ class IndexPlansTest {
         return design;
     }
 
-    /** After all remedies each reference and the first column of each index that was there are still found without reading the whole table. */
-    private static void remediesHelp(String as, Design design, Opening opening, String name, Plans plans) throws SQLException {
+    /**
+     * After all remedies each reference and the first column of each index that was there are still found without
+     * reading the whole table.
+     */
+    private static void remediesHelp(String as, Design design, Opening opening, String name, Plans plans)
+            throws SQLException {
         try (Connection connection = opening.open(name); Statement statement = connection.createStatement()) {
             Table jar = filled(design, statement);
             for (ForeignKey key : jar.foreignKeys()) {
                 String plan = plans.of(statement, "SELECT * FROM jar WHERE " + key.columns().getFirst() + " = 17");
-                assertThat(readsAll(plan)).as("%s, %s after the remedies\n%s\n%s", as, key.columns(), jar.indexes(), plan).isFalse();
+                assertThat(readsAll(plan))
+                        .as("%s, %s after the remedies\n%s\n%s", as, key.columns(), jar.indexes(), plan).isFalse();
             }
         }
     }
@@ -177,9 +198,12 @@ class IndexPlansTest {
             }
             Design without = remedied(design, told.getFirst());
             Table before = Derivation.of(design).schema().table("jar").orElseThrow();
-            List<String> after = Derivation.of(without).schema().table("jar").orElseThrow().indexes().stream().map(index -> index.name()).toList();
-            var gone = before.indexes().stream().filter(index -> !after.contains(index.name())).findFirst().orElseThrow();
-            String columns = String.join(" AND ", gone.columns().stream().map(column -> column.name() + " = 17").toList());
+            List<String> after = Derivation.of(without).schema().table("jar").orElseThrow().indexes().stream()
+                    .map(index -> index.name()).toList();
+            var gone =
+                    before.indexes().stream().filter(index -> !after.contains(index.name())).findFirst().orElseThrow();
+            String columns =
+                    String.join(" AND ", gone.columns().stream().map(column -> column.name() + " = 17").toList());
             try (Connection connection = opening.open("c" + seed); Statement statement = connection.createStatement()) {
                 filled(without, statement);
                 String plan = plans.of(statement, "SELECT * FROM jar WHERE " + columns);
@@ -210,8 +234,10 @@ class IndexPlansTest {
 
     @Test
     void postgreSql() throws Exception {
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
-             Connection admin = server.getPostgresDatabase().getConnection(); Statement statement = admin.createStatement()) {
+        try (EmbeddedPostgres server =
+                EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
+                Connection admin = server.getPostgresDatabase().getConnection();
+                Statement statement = admin.createStatement()) {
             Opening opening = name -> {
                 statement.execute("create schema " + name);
                 Connection connection = server.getPostgresDatabase().getConnection();

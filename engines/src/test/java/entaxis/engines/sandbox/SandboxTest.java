@@ -62,37 +62,52 @@ class SandboxTest {
                     "create table accession (no integer primary key, code char(2) not null references taxon)",
                     "insert into taxon values ('AB', 'Briza ostra')"))).allMatch(StatementOutcome::accepted).last()
                     .extracting(StatementOutcome::message).isEqualTo("1 row");
-            assertThat(sandbox.run("insert into taxon values ('AB', 'again')").message()).contains("Unique index or primary key violation");
-            assertThat(sandbox.run("insert into accession values (1, 'ZZ')").message()).contains("Referential integrity constraint violation");
+            assertThat(sandbox.run("insert into taxon values ('AB', 'again')").message())
+                    .contains("Unique index or primary key violation");
+            assertThat(sandbox.run("insert into accession values (1, 'ZZ')").message())
+                    .contains("Referential integrity constraint violation");
             assertThat(sandbox.run("insert into taxon values ('CD', null)").message()).contains("NULL not allowed");
             // 21 characters do not fit VARCHAR(20): common practice
-            assertThat(sandbox.run("insert into taxon values ('CD', '123456789012345678901')").message()).contains("Value too long");
-            assertThat(sandbox.ask("select name from taxon order by 1")).isInstanceOfSatisfying(QueryOutcome.Rows.class, rows -> {
+            assertThat(sandbox.run("insert into taxon values ('CD', '123456789012345678901')").message())
+                    .contains("Value too long");
+            assertThat(sandbox.ask("select name from taxon order by 1")).isInstanceOfSatisfying(QueryOutcome.Rows.class,
+                    rows -> {
                 assertThat(rows.columns()).containsExactly("NAME");
                 assertThat(rows.rows()).containsExactly(List.of(Optional.of("Briza ostra")));
                 assertThat(rows.more()).isFalse();
             });
-            assertThat(sandbox.ask("select cast(null as integer), '🌱'")).isInstanceOfSatisfying(QueryOutcome.Rows.class,
+            assertThat(sandbox.ask("select cast(null as integer), '🌱'")).isInstanceOfSatisfying(
+                    QueryOutcome.Rows.class,
                     rows -> assertThat(rows.rows()).containsExactly(List.of(Optional.empty(), Optional.of("🌱"))));
         }
     }
 
     /** H2 manual, “Rights”: what needs an administrator. */
     @ParameterizedTest
-    @ValueSource(strings = {"create alias x for 'java.lang.System.exit'", "create alias x as 'int x() { return 1; }'", "create aggregate x for 'java.lang.Object'",
-            "create trigger x before insert on t call 'java.lang.Object'", "create table e (a int) engine 'java.lang.Object'", "script to '/tmp/x.sql'", "runscript from '/etc/passwd'",
-            "backup to '/tmp/x.zip'", "create user other password ''", "create role r", "set max_memory_rows 1", "set allow_literals none", "set mode oracle",
-            "create linked table l('', 'jdbc:h2:mem:x', 'sa', '', 'T')", "alter user trial admin true", "alter user owner set password 'x'", "shutdown",
-            "create constant c value file_read('/etc/passwd')", "insert into t values (default)", "call abort_session(1)", "set trace_level_file 3"})
+    @ValueSource(strings = {"create alias x for 'java.lang.System.exit'", "create alias x as 'int x() { return 1; }'",
+            "create aggregate x for 'java.lang.Object'",
+            "create trigger x before insert on t call 'java.lang.Object'",
+            "create table e (a int) engine 'java.lang.Object'", "script to '/tmp/x.sql'",
+            "runscript from '/etc/passwd'",
+            "backup to '/tmp/x.zip'", "create user other password ''", "create role r", "set max_memory_rows 1",
+            "set allow_literals none", "set mode oracle",
+            "create linked table l('', 'jdbc:h2:mem:x', 'sa', '', 'T')", "alter user trial admin true",
+            "alter user owner set password 'x'", "shutdown",
+            "create constant c value file_read('/etc/passwd')", "insert into t values (default)",
+            "call abort_session(1)", "set trace_level_file 3"})
     void theUserHasNoAdministratorsRights(String sql) {
         shared.run("create table if not exists t (a varchar default file_read('/etc/passwd'))");
-        assertThat(shared.run(sql)).satisfies(outcome -> assertThat(outcome.accepted()).as(outcome.message()).isFalse());
+        assertThat(shared.run(sql))
+                .satisfies(outcome -> assertThat(outcome.accepted()).as(outcome.message()).isFalse());
         assertThat(shared.alive()).isTrue();
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"call csvread('/etc/passwd')", "select file_read('/etc/passwd')", "select * from csvread('/etc/passwd')", "call csvwrite('/tmp/x', 'select 1')",
-            "select file_write('a', '/tmp/x')", "select * from link_schema('A', 'org.h2.Driver', 'jdbc:h2:mem:x;INIT=CREATE ALIAS E AS ''int e() { return 1; }''', 'sa', '', 'PUBLIC')"})
+    @ValueSource(strings = {"call csvread('/etc/passwd')", "select file_read('/etc/passwd')",
+            "select * from csvread('/etc/passwd')", "call csvwrite('/tmp/x', 'select 1')",
+            "select file_write('a', '/tmp/x')",
+            "select * from link_schema('A', 'org.h2.Driver', 'jdbc:h2:mem:x;INIT=CREATE ALIAS E AS ''int e() { return "
+                    + "1; }''', 'sa', '', 'PUBLIC')"})
     void questionsReachNoFilesAndNoOtherDatabases(String sql) {
         assertThat(failure(shared.ask(sql))).containsIgnoringCase("rights");
     }
@@ -111,14 +126,17 @@ class SandboxTest {
     void whatCanBeCancelledLeavesTheTables() {
         try (Sandbox sandbox = Sandbox.start(SHORT, FOLDER)) {
             sandbox.run("create table t (a integer)");
-            assertThat(failure(sandbox.ask("select count(*) from system_range(1, 1000000000) a, system_range(1, 1000) b"))).isEqualTo(SHORT.tooLong());
+            assertThat(
+                    failure(sandbox.ask("select count(*) from system_range(1, 1000000000) a, system_range(1, 1000) b")))
+                    .isEqualTo(SHORT.tooLong());
             assertThat(sandbox.ask("select * from t")).isInstanceOf(QueryOutcome.Rows.class);
         }
     }
 
     /** Each of these is stopped although the engine cannot cancel it, and says which limit it met. */
     @ParameterizedTest
-    @ValueSource(strings = {"select regexp_like(repeat('a', 60) || '!', '^(a+)+\\1$')", "select cast(1e99999999 as numeric(100000))"})
+    @ValueSource(strings = {"select regexp_like(repeat('a', 60) || '!', '^(a+)+\\1$')",
+            "select cast(1e99999999 as numeric(100000))"})
     @Timeout(20)
     void whatCannotBeCancelledIsKilled(String sql) {
         try (Sandbox sandbox = Sandbox.start(SHORT, FOLDER)) {
@@ -130,7 +148,8 @@ class SandboxTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"select length(repeat('a', 1000000000))", "select rpad('a', 2000000000, 'b')", "select array_agg(x || repeat('a', 1000)) from system_range(1, 10000000)",
+    @ValueSource(strings = {"select length(repeat('a', 1000000000))", "select rpad('a', 2000000000, 'b')",
+            "select array_agg(x || repeat('a', 1000)) from system_range(1, 10000000)",
             "select listagg(repeat('a', 1000)) from system_range(1, 10000000)", "select space(2000000000)"})
     @Timeout(30)
     void memoryIsLimited(String sql) {
@@ -146,25 +165,30 @@ class SandboxTest {
     @Test
     void answersAreCutByRowsAndByBytes() {
         try (Sandbox sandbox = Sandbox.start(SHORT, FOLDER)) {
-            assertThat(sandbox.ask("select x from system_range(1, 11)")).isInstanceOfSatisfying(QueryOutcome.Rows.class, rows -> {
+            assertThat(sandbox.ask("select x from system_range(1, 11)")).isInstanceOfSatisfying(QueryOutcome.Rows.class,
+                    rows -> {
                 assertThat(rows.rows()).hasSize(10);
                 assertThat(rows.more()).isTrue();
             });
-            assertThat(sandbox.ask("select repeat('ä', 1000) from system_range(1, 10)")).isInstanceOfSatisfying(QueryOutcome.Rows.class, rows -> {
+            assertThat(sandbox.ask("select repeat('ä', 1000) from system_range(1, 10)"))
+                    .isInstanceOfSatisfying(QueryOutcome.Rows.class, rows -> {
                 assertThat(rows.rows()).hasSize(2);
                 assertThat(rows.more()).isTrue();
             });
             assertThat(sandbox.ask("select repeat('ab', 5000)")).isInstanceOfSatisfying(QueryOutcome.Rows.class,
-                    rows -> assertThat(rows.rows().getFirst().getFirst().orElseThrow()).hasSizeLessThan(2_010).endsWith("..."));
+                    rows -> assertThat(rows.rows().getFirst().getFirst().orElseThrow()).hasSizeLessThan(2_010)
+                            .endsWith("..."));
         }
     }
 
     @Test
     void everyStatementOfRandomDesignsIsAccepted() {
         for (int seed = 0; seed < 20; seed++) {
-            Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT).write(Derivation.of(RandomDesigns.design(seed, 20)).schema(), "random");
+            Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT)
+                    .write(Derivation.of(RandomDesigns.design(seed, 20)).schema(), "random");
             try (Sandbox sandbox = usual()) {
-                assertThat(sandbox.run(script.statements().stream().map(Script.Statement::text).toList())).as("seed %d", seed).filteredOn(outcome -> !outcome.accepted()).isEmpty();
+                assertThat(sandbox.run(script.statements().stream().map(Script.Statement::text).toList()))
+                        .as("seed %d", seed).filteredOn(outcome -> !outcome.accepted()).isEmpty();
             }
         }
     }
@@ -172,11 +196,13 @@ class SandboxTest {
     @Test
     void itBeginsAnewWithNothingOfBefore() {
         try (Sandbox sandbox = usual()) {
-            sandbox.run(List.of("create schema other", "create table other.t (a integer)", "create table t (a integer)", "insert into t values (1)"));
+            sandbox.run(List.of("create schema other", "create table other.t (a integer)", "create table t (a integer)",
+                    "insert into t values (1)"));
             long process = sandbox.pid();
             assertThat(sandbox.reset()).isTrue();
             assertThat(sandbox.pid()).isEqualTo(process);
-            assertThat(sandbox.run(List.of("create table t (b integer)", "create schema other", "create alias x for 'java.lang.System.exit'")))
+            assertThat(sandbox.run(List.of("create table t (b integer)", "create schema other",
+                    "create alias x for 'java.lang.System.exit'")))
                     .extracting(StatementOutcome::accepted).containsExactly(true, true, false);
             ProcessHandle.of(process).orElseThrow().destroyForcibly();
             while (sandbox.alive()) {
@@ -188,16 +214,20 @@ class SandboxTest {
 
     @Test
     void catalogsAreReadThroughItsConnection() throws SQLException {
-        try (Sandbox sandbox = usual(); Connection connection = sandbox.connection(); Statement statement = connection.createStatement()) {
+        try (Sandbox sandbox = usual(); Connection connection = sandbox.connection();
+                Statement statement = connection.createStatement()) {
             statement.execute("create table t (a integer default 7, b varchar(3) check (b in ('x', 'y')))");
-            try (ResultSet row = statement.executeQuery("select column_default, null, 4 from information_schema.columns where column_name = 'A'")) {
+            try (ResultSet row = statement.executeQuery(
+                    "select column_default, null, 4 from information_schema.columns where column_name = 'A'")) {
                 assertThat(row.next()).isTrue();
                 assertThat(row.getString(1)).isEqualTo("7");
                 assertThat(row.getObject(2)).isNull();
                 assertThat(row.getLong(3)).isEqualTo(4);
             }
-            assertThatThrownBy(() -> statement.execute("create table t (a integer)")).isInstanceOf(SQLException.class).hasMessageContaining("already exists");
-            assertThatThrownBy(() -> statement.executeQuery("select * from nowhere")).isInstanceOf(SQLException.class).hasMessageContaining("not found");
+            assertThatThrownBy(() -> statement.execute("create table t (a integer)")).isInstanceOf(SQLException.class)
+                    .hasMessageContaining("already exists");
+            assertThatThrownBy(() -> statement.executeQuery("select * from nowhere")).isInstanceOf(SQLException.class)
+                    .hasMessageContaining("not found");
         }
     }
 
@@ -244,7 +274,8 @@ class SandboxTest {
             assertThat(sandboxes.taken()).isZero();
         }
         TimeUnit.MILLISECONDS.sleep(200);
-        assertThat(ProcessHandle.current().descendants().filter(child -> child.pid() != shared.pid() && child.info().commandLine().orElse("").contains("SandboxProcess"))).isEmpty();
+        assertThat(ProcessHandle.current().descendants().filter(child -> child.pid() != shared.pid()
+                && child.info().commandLine().orElse("").contains("SandboxProcess"))).isEmpty();
     }
 
     @Test

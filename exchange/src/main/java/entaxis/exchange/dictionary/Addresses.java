@@ -8,7 +8,10 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 
-/** Where entities stand inside a dictionary page: addresses made of their names, so that a link goes on working from one edition to the next. */
+/**
+ * Where entities stand inside a dictionary page: addresses made of their names, so that a link goes on working from one
+ * edition to the next.
+ */
 public final class Addresses {
     private final Map<String, String> addresses = new HashMap<>();
 

@@ -9,14 +9,20 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** The attributes of a dictionary as one list, a row each, under headings that are understood when the list comes back. */
+/**
+ * The attributes of a dictionary as one list, a row each, under headings that are understood when the list comes back.
+ */
 final class AttributeRows {
-    static final List<String> HEADINGS = List.of("Area", "Entity", "Entity meaning", "Attribute", "Key", "Type", "Engine type", "Required", "Default", "Allowed values", "References",
+    static final List<String> HEADINGS = List.of("Area", "Entity", "Entity meaning", "Attribute", "Key", "Type",
+            "Engine type", "Required", "Default", "Allowed values", "References",
             "Relationship", "Meaning", "Example");
 
     private AttributeRows() { }
 
-    /** The whole list with its headings; below it the types, where there are structured ones, which a row each cannot tell. All rows are equally long. */
+    /**
+     * The whole list with its headings; below it the types, where there are structured ones, which a row each cannot
+     * tell. All rows are equally long.
+     */
     static List<List<String>> list(Dictionary dictionary) {
         List<List<String>> rows = new ArrayList<>(List.of(HEADINGS));
         rows.addAll(of(dictionary));
@@ -38,7 +44,8 @@ final class AttributeRows {
             for (EntityEntry entity : part.entities()) {
                 String area = part.hue().isPresent() ? part.name() : "";
                 if (entity.attributes().isEmpty()) {
-                    rows.add(List.of(area, entity.name(), entity.meaning(), "", "", "", "", "", "", "", "", "", "", ""));
+                    rows.add(
+                            List.of(area, entity.name(), entity.meaning(), "", "", "", "", "", "", "", "", "", "", ""));
                 }
                 entity.attributes().forEach(attribute -> rows.add(row(area, entity, attribute)));
             }
@@ -47,8 +54,11 @@ final class AttributeRows {
     }
 
     private static List<String> row(String area, EntityEntry entity, AttributeEntry attribute) {
-        return List.of(area, entity.name(), entity.meaning(), attribute.name(), key(attribute), attribute.type(), attribute.targetType(), attribute.required() ? "yes" : "no",
-                attribute.defaultValue(), attribute.values(), attribute.source().map(Dictionary.Source::entity).orElse(""), attribute.source().map(Dictionary.Source::verb).orElse(""),
+        return List.of(area, entity.name(), entity.meaning(), attribute.name(), key(attribute), attribute.type(),
+                attribute.targetType(), attribute.required() ? "yes" : "no",
+                attribute.defaultValue(), attribute.values(),
+                attribute.source().map(Dictionary.Source::entity).orElse(""),
+                attribute.source().map(Dictionary.Source::verb).orElse(""),
                 attribute.source().isPresent() ? "" : attribute.meaning(), attribute.example());
     }
 

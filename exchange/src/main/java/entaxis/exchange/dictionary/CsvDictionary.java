@@ -9,7 +9,10 @@ import java.util.List;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
-/** The attributes of a dictionary, and structured types, as CSV (RFC 4180), in UTF-8 with a byte order mark, by which spreadsheets know it. */
+/**
+ * The attributes of a dictionary, and structured types, as CSV (RFC 4180), in UTF-8 with a byte order mark, by which
+ * spreadsheets know it.
+ */
 public final class CsvDictionary {
     private static final String BYTE_ORDER_MARK = "\uFEFF";
 

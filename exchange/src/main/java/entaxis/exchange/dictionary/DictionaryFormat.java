@@ -8,7 +8,8 @@ import java.util.Optional;
 public enum DictionaryFormat {
     HTML("html", "text/html;charset=UTF-8"), PDF("pdf", "application/pdf"),
     DOCX("docx", "application/vnd.openxmlformats-officedocument.wordprocessingml.document"),
-    XLSX("xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"), MARKDOWN("md", "text/markdown;charset=UTF-8"), CSV("csv", "text/csv;charset=UTF-8");
+    XLSX("xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"),
+    MARKDOWN("md", "text/markdown;charset=UTF-8"), CSV("csv", "text/csv;charset=UTF-8");
 
     private final String extension;
     private final String type;

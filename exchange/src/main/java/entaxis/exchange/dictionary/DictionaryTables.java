@@ -12,7 +12,10 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
-/** The sheets of a file that holds a dictionary: CSV (RFC 4180), XLSX (ISO/IEC 29500) or ODS (ISO/IEC 26300), told apart by its first bytes. */
+/**
+ * The sheets of a file that holds a dictionary: CSV (RFC 4180), XLSX (ISO/IEC 29500) or ODS (ISO/IEC 26300), told apart
+ * by its first bytes.
+ */
 public final class DictionaryTables {
     /** Rows of all sheets together at most. */
     public static final int MAX_ROWS = 100_000;
@@ -64,7 +67,8 @@ public final class DictionaryTables {
                 add(rows, record.stream().map(String::strip).map(HarmlessText::in).toList(), rows.size());
             }
         } catch (IOException | UncheckedIOException e) {
-            throw new Unreadable("line " + (rows.size() + 1) + ": a quoted value is not ended, or something stands behind its closing quote");
+            throw new Unreadable("line " + (rows.size() + 1)
+                    + ": a quoted value is not ended, or something stands behind its closing quote");
         }
         return new SheetTable(name, rows);
     }
@@ -82,7 +86,8 @@ public final class DictionaryTables {
         if (before >= MAX_ROWS) {
             throw new Unreadable("more than " + MAX_ROWS + " rows are not read; take a part of them");
         }
-        if (row.size() > MAX_COLUMNS && row.subList(MAX_COLUMNS, row.size()).stream().anyMatch(cell -> !cell.isEmpty())) {
+        if (row.size() > MAX_COLUMNS
+                && row.subList(MAX_COLUMNS, row.size()).stream().anyMatch(cell -> !cell.isEmpty())) {
             throw new Unreadable("row " + (before + 1) + " has more than " + MAX_COLUMNS + " columns");
         }
         rows.add(row.size() > MAX_COLUMNS ? row.subList(0, MAX_COLUMNS) : row);

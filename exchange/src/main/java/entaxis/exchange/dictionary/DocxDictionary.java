@@ -26,9 +26,13 @@ import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTStyle;
 import org.openxmlformats.schemas.wordprocessingml.x2006.main.STPageOrientation;
 import org.openxmlformats.schemas.wordprocessingml.x2006.main.STStyleType;
 
-/** A dictionary as an Office Open XML document (ISO/IEC 29500): headings that an outline shows, and tables whose heads are repeated on each page. */
+/**
+ * A dictionary as an Office Open XML document (ISO/IEC 29500): headings that an outline shows, and tables whose heads
+ * are repeated on each page.
+ */
 public final class DocxDictionary {
-    private static final List<String> HEADINGS = List.of("Key", "Attribute", "Type", "Value", "Default", "Allowed", "Meaning", "Example");
+    private static final List<String> HEADINGS =
+            List.of("Key", "Attribute", "Type", "Value", "Default", "Allowed", "Meaning", "Example");
     private static final BigInteger LONG_SIDE = BigInteger.valueOf(16_838);
     private static final BigInteger SHORT_SIDE = BigInteger.valueOf(11_906);
     private static final int SMALL = 9;
@@ -43,12 +47,14 @@ public final class DocxDictionary {
     private DocxDictionary() { }
 
     /** The bytes of the file. */
-    public static byte[] write(Dictionary dictionary, List<SheetPicture> sheets, String edition, WritingProgress progress) {
+    public static byte[] write(Dictionary dictionary, List<SheetPicture> sheets, String edition,
+            WritingProgress progress) {
         DocxDictionary file = new DocxDictionary();
         file.page();
         file.styles();
         file.paragraph("Title", dictionary.title());
-        file.paragraph("", "Data dictionary" + (dictionary.author().isBlank() ? "" : " · " + dictionary.author()) + " · for " + dictionary.target() + " · " + edition);
+        file.paragraph("", "Data dictionary" + (dictionary.author().isBlank() ? "" : " · " + dictionary.author())
+                + " · for " + dictionary.target() + " · " + edition);
         sheets.forEach(file::sheet);
         int all = (int) dictionary.entities().count();
         dictionary.parts().forEach(part -> {
@@ -72,7 +78,8 @@ public final class DocxDictionary {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (XWPFDocument document = file.document) {
             document.getProperties().getCoreProperties().setTitle(dictionary.title());
-            document.getProperties().getCoreProperties().setCreator(dictionary.author().isBlank() ? "Entaxis" : dictionary.author());
+            document.getProperties().getCoreProperties()
+                    .setCreator(dictionary.author().isBlank() ? "Entaxis" : dictionary.author());
             document.write(bytes);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -125,10 +132,13 @@ public final class DocxDictionary {
         paragraph("Heading1", sheet.name());
         double scale = Math.min(PICTURE_WIDTH / sheet.width(), PICTURE_HEIGHT / sheet.height());
         try {
-            document.createParagraph().createRun().addPicture(new ByteArrayInputStream(sheet.png()), PictureType.PNG, safe(sheet.name()) + ".png",
-                    Units.toEMU(sheet.width() * scale), Units.toEMU(sheet.height() * scale)).getCTPicture().getNvPicPr().getCNvPr().setDescr("Diagram: " + safe(sheet.name()));
+            document.createParagraph().createRun()
+                    .addPicture(new ByteArrayInputStream(sheet.png()), PictureType.PNG, safe(sheet.name()) + ".png",
+                            Units.toEMU(sheet.width() * scale), Units.toEMU(sheet.height() * scale))
+                    .getCTPicture().getNvPicPr().getCNvPr().setDescr("Diagram: " + safe(sheet.name()));
         } catch (InvalidFormatException | IOException e) {
-            throw new IllegalStateException("The picture of the sheet " + sheet.name() + " cannot be put into the document", e);
+            throw new IllegalStateException(
+                    "The picture of the sheet " + sheet.name() + " cannot be put into the document", e);
         }
     }
 
@@ -146,7 +156,8 @@ public final class DocxDictionary {
             verb.setBold(true);
             verb.setText(safe(reading.verb()));
             line.createRun().setText(safe(" " + reading.number() + " " + reading.object() + "."
-                    + String.join("", reading.assumptions().stream().map(assumed -> " (" + assumed.number() + ") " + assumed.text()).toList())));
+                    + String.join("", reading.assumptions().stream()
+                            .map(assumed -> " (" + assumed.number() + ") " + assumed.text()).toList())));
         });
         entity.keys().forEach(key -> paragraph("", "• " + key));
         entity.rules().forEach(rule -> paragraph("", "• condition: " + rule));
@@ -180,7 +191,8 @@ public final class DocxDictionary {
 
     /** Without what XML forbids. */
     private static String safe(String text) {
-        return text.codePoints().filter(point -> point >= 0x20 && point != 0xFFFE && point != 0xFFFF && !(point >= 0xD800 && point <= 0xDFFF))
+        return text.codePoints().filter(
+                point -> point >= 0x20 && point != 0xFFFE && point != 0xFFFF && !(point >= 0xD800 && point <= 0xDFFF))
                 .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
     }
 }

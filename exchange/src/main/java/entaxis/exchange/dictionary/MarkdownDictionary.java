@@ -14,7 +14,8 @@ public final class MarkdownDictionary {
     /** The text of the file. */
     public static String write(Dictionary dictionary) {
         StringBuilder text = new StringBuilder("# ").append(plain(dictionary.title())).append("\n\n");
-        text.append(dictionary.author().isBlank() ? "" : plain(dictionary.author()) + ". ").append("For ").append(dictionary.target()).append(".\n");
+        text.append(dictionary.author().isBlank() ? "" : plain(dictionary.author()) + ". ").append("For ")
+                .append(dictionary.target()).append(".\n");
         dictionary.parts().forEach(part -> {
             text.append("\n## ").append(plain(part.name())).append('\n');
             part.entities().forEach(entity -> entity(text, entity));
@@ -25,7 +26,9 @@ public final class MarkdownDictionary {
         }
         if (!dictionary.programs().isEmpty()) {
             text.append("\n## Views, routines and sequences\n");
-            dictionary.programs().forEach(program -> text.append("\n### ").append(plain(program.name())).append(" (").append(program.kind()).append(")\n\n```sql\n")
+            dictionary.programs()
+                    .forEach(program -> text.append("\n### ").append(plain(program.name())).append(" (")
+                            .append(program.kind()).append(")\n\n```sql\n")
                     .append(program.text().replace("```", "` ` `")).append("\n```\n"));
         }
         return text.toString();
@@ -37,14 +40,16 @@ public final class MarkdownDictionary {
             text.append(plain(entity.meaning())).append("\n\n");
         }
         if (!entity.attributes().isEmpty()) {
-            table(text, List.of("Key", "Attribute", "Type", "Value", "Default", "Allowed", "Meaning", "Example"), entity.attributes().stream().map(AttributeEntry::cells).toList());
+            table(text, List.of("Key", "Attribute", "Type", "Value", "Default", "Allowed", "Meaning", "Example"),
+                    entity.attributes().stream().map(AttributeEntry::cells).toList());
         }
         if (!entity.readings().isEmpty()) {
             text.append('\n');
         }
         entity.readings().forEach(reading -> {
             text.append("- ").append(plain(reading.sentence()));
-            reading.assumptions().forEach(assumed -> text.append(" (").append(assumed.number()).append(") ").append(plain(assumed.text())));
+            reading.assumptions().forEach(
+                    assumed -> text.append(" (").append(assumed.number()).append(") ").append(plain(assumed.text())));
             text.append('\n');
         });
         entity.keys().forEach(key -> text.append("- ").append(plain(key)).append('\n'));

@@ -18,8 +18,9 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
 /**
- * The sheets of an OpenDocument spreadsheet (ISO/IEC 26300-1, 9): the tables of its content, with repeated rows and cells. Read as a stream, because the libraries for it load
- * a file whole; no document type is accepted, so that no entity can be expanded or fetched.
+ * The sheets of an OpenDocument spreadsheet (ISO/IEC 26300-1, 9): the tables of its content, with repeated rows and
+ * cells. Read as a stream, because the libraries for it load a file whole; no document type is accepted, so that no
+ * entity can be expanded or fetched.
  */
 final class OdsTables {
     private static final String TABLE = "urn:oasis:names:tc:opendocument:xmlns:table:1.0";
@@ -54,7 +55,9 @@ final class OdsTables {
             }
             throw new Unreadable("this spreadsheet has no content; save it again");
         } catch (IOException | XMLStreamException e) {
-            throw new Unreadable(e.getMessage() != null && e.getMessage().contains(Limited.WORDS) ? Limited.WORDS + "; take a part of it" : "this is no spreadsheet that can be read; save it again as .ods or .xlsx");
+            throw new Unreadable(e.getMessage() != null && e.getMessage().contains(Limited.WORDS)
+                    ? Limited.WORDS + "; take a part of it"
+                    : "this is no spreadsheet that can be read; save it again as .ods or .xlsx");
         }
     }
 
@@ -144,7 +147,8 @@ final class OdsTables {
             if (event == XMLStreamConstants.END_ELEMENT && at(TABLE, "table-row")) {
                 break;
             }
-            if (event == XMLStreamConstants.START_ELEMENT && (at(TABLE, "table-cell") || at(TABLE, "covered-table-cell"))) {
+            if (event == XMLStreamConstants.START_ELEMENT
+                    && (at(TABLE, "table-cell") || at(TABLE, "covered-table-cell"))) {
                 int repeated = repeated("number-columns-repeated");
                 String text = cell(xml.getLocalName());
                 if (text.isEmpty()) {

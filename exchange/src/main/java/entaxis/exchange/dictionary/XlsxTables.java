@@ -23,7 +23,10 @@ import org.xml.sax.InputSource;
 import org.xml.sax.SAXException;
 import org.xml.sax.XMLReader;
 
-/** All sheets of an Office Open XML workbook as texts, read row by row so that limits count before the rest is unpacked. Formulas give their stored values. */
+/**
+ * All sheets of an Office Open XML workbook as texts, read row by row so that limits count before the rest is unpacked.
+ * Formulas give their stored values.
+ */
 final class XlsxTables {
     private XlsxTables() { }
 
@@ -38,11 +41,13 @@ final class XlsxTables {
             }
         } catch (IOException | OpenXML4JException | SAXException | ParserConfigurationException | RuntimeException e) {
             // the library throws many kinds for broken files
-            throw e.getCause() instanceof Unreadable limit ? limit : new Unreadable("this is no workbook that can be read; save it as .xlsx, .ods or CSV");
+            throw e.getCause() instanceof Unreadable limit ? limit
+                    : new Unreadable("this is no workbook that can be read; save it as .xlsx, .ods or CSV");
         }
     }
 
-    private static List<SheetTable> read(Path file) throws IOException, OpenXML4JException, SAXException, ParserConfigurationException {
+    private static List<SheetTable> read(Path file)
+            throws IOException, OpenXML4JException, SAXException, ParserConfigurationException {
         List<SheetTable> tables = new ArrayList<>();
         try (OPCPackage book = OPCPackage.open(file.toFile(), PackageAccess.READ)) {
             XSSFReader reader = new XSSFReader(book);
@@ -53,7 +58,8 @@ final class XlsxTables {
                 try (InputStream sheet = sheets.next()) {
                     Rows rows = new Rows(before);
                     XMLReader xml = XMLHelper.newXMLReader();
-                    xml.setContentHandler(new XSSFSheetXMLHandler(reader.getStylesTable(), texts, rows, new PlainValues(), false));
+                    xml.setContentHandler(
+                            new XSSFSheetXMLHandler(reader.getStylesTable(), texts, rows, new PlainValues(), false));
                     xml.parse(new InputSource(sheet));
                     before += rows.rows.size();
                     tables.add(new SheetTable(sheets.getSheetName(), rows.rows));

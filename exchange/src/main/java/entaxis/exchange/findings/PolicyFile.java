@@ -28,17 +28,21 @@ public final class PolicyFile {
             throw new UnreadableJson("this is no JSON: " + e.getOriginalMessage(), e);
         }
         if (!root.isObject() || !root.path("rules").isObject() || root.size() != 1) {
-            throw new UnreadableJson("expected {\"rules\": {\"rule\": \"fault\", \"caution\", \"hint\" or \"off\"}}", null);
+            throw new UnreadableJson("expected {\"rules\": {\"rule\": \"fault\", \"caution\", \"hint\" or \"off\"}}",
+                    null);
         }
         Map<String, Optional<Level>> levels = new LinkedHashMap<>();
-        root.path("rules").properties().forEach(entry -> levels.put(known(entry.getKey()), level(entry.getKey(), entry.getValue())));
+        root.path("rules").properties()
+                .forEach(entry -> levels.put(known(entry.getKey()), level(entry.getKey(), entry.getValue())));
         return new Policy(levels);
     }
 
     private static String known(String rule) {
         if (Rules.info(rule).isEmpty()) {
             throw new UnreadableJson("rules." + rule + ": there is no such rule. There are: "
-                    + Rules.ALL.stream().map(Rule::info).map(info -> info.id()).sorted().collect(Collectors.joining(", ")), null);
+                    + Rules.ALL.stream().map(Rule::info).map(info -> info.id()).sorted()
+                            .collect(Collectors.joining(", ")),
+                    null);
         }
         return rule;
     }
@@ -48,7 +52,9 @@ public final class PolicyFile {
         if (word.equals("off")) {
             return Optional.empty();
         }
-        return Optional.of(Level.of(word).orElseThrow(() -> new UnreadableJson("rules." + rule + ": expected \"fault\", \"caution\", \"hint\" or \"off\", found "
+        return Optional.of(Level.of(word)
+                .orElseThrow(() -> new UnreadableJson(
+                        "rules." + rule + ": expected \"fault\", \"caution\", \"hint\" or \"off\", found "
                 + value, null)));
     }
 }

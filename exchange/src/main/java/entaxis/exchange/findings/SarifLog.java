@@ -68,7 +68,10 @@ public final class SarifLog {
         result.put("ruleIndex", Rules.ALL.stream().map(rule -> rule.info().id()).toList().indexOf(finding.rule()));
         result.put("level", level(finding.level()));
         String remedies = finding.remedies().stream().map(Remedy::words).collect(Collectors.joining("; "));
-        result.put("message", Map.of("text", finding.sentence() + (finding.evidence().isEmpty() ? "" : " " + String.join("; ", finding.evidence()))
+        result.put("message",
+                Map.of("text",
+                        finding.sentence()
+                                + (finding.evidence().isEmpty() ? "" : " " + String.join("; ", finding.evidence()))
                 + (remedies.isEmpty() ? "" : " Remedies: " + remedies)));
         Map<String, Object> place = new LinkedHashMap<>();
         place.put("artifactLocation", Map.of("uri", uri(source)));
@@ -76,9 +79,11 @@ public final class SarifLog {
         at.ifPresent(number -> place.put("region", Map.of("startLine", number)));
         Map<String, Object> location = new LinkedHashMap<>();
         location.put("physicalLocation", place);
-        location.put("logicalLocations", finding.about().stream().map(about -> Map.of("fullyQualifiedName", about.name(), "kind", kind(about.kind()))).toList());
+        location.put("logicalLocations", finding.about().stream()
+                .map(about -> Map.of("fullyQualifiedName", about.name(), "kind", kind(about.kind()))).toList());
         result.put("locations", List.of(location));
-        result.put("partialFingerprints", Map.of("finding/v1", Integer.toHexString((finding.rule() + finding.about().stream().map(About::name).toList()).hashCode())));
+        result.put("partialFingerprints", Map.of("finding/v1",
+                Integer.toHexString((finding.rule() + finding.about().stream().map(About::name).toList()).hashCode())));
         return result;
     }
 

@@ -35,19 +35,25 @@ class DictionaryFilesTest {
     private static final String FORMULA = "=HYPERLINK(\"x\")";
 
     private static Dictionary dictionary() {
-        Design design = new Small().entity("Jar", "jar_no char(6) primary key -- painted <b>on</b> the lid | really", "filled_on date not null default current_date", "weight numeric(7,2) -- =1+1")
-                .entity("Shelf", "shelf_no integer primary key").relate("Shelf", "holds", Cardinality.EXACTLY_ONE, "Jar", "stands on", Cardinality.ZERO_OR_MORE, false).design();
+        Design design = new Small()
+                .entity("Jar", "jar_no char(6) primary key -- painted <b>on</b> the lid | really",
+                        "filled_on date not null default current_date", "weight numeric(7,2) -- =1+1")
+                .entity("Shelf", "shelf_no integer primary key")
+                .relate("Shelf", "holds", Cardinality.EXACTLY_ONE, "Jar", "stands on", Cardinality.ZERO_OR_MORE, false)
+                .design();
         return Dictionary.of(design, Derivation.of(design));
     }
 
     @Test
     void theWorkbookHasFrozenHeadsFiltersAndNoFormula() throws IOException {
-        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(XlsxDictionary.write(dictionary(), WritingProgress.UNWATCHED)))) {
+        try (XSSFWorkbook book = new XSSFWorkbook(
+                new ByteArrayInputStream(XlsxDictionary.write(dictionary(), WritingProgress.UNWATCHED)))) {
             List<String> names = new ArrayList<>();
             for (Sheet sheet : book) {
                 names.add(sheet.getSheetName());
                 assertThat(sheet.getPaneInformation().isFreezePane()).isTrue();
-                assertThat(((org.apache.poi.xssf.usermodel.XSSFSheet) sheet).getCTWorksheet().isSetAutoFilter()).isTrue();
+                assertThat(((org.apache.poi.xssf.usermodel.XSSFSheet) sheet).getCTWorksheet().isSetAutoFilter())
+                        .isTrue();
                 for (Row row : sheet) {
                     for (Cell cell : row) {
                         assertThat(cell.getCellType()).isEqualTo(CellType.STRING);
@@ -58,31 +64,42 @@ class DictionaryFilesTest {
         }
     }
 
-    /** RFC 4180: quotes doubled, lines ended by CR LF. What a spreadsheet would take for a formula begins with an apostrophe, and comes back without. */
+    /**
+     * RFC 4180: quotes doubled, lines ended by CR LF. What a spreadsheet would take for a formula begins with an
+     * apostrophe, and comes back without.
+     */
     @Test
     void csvHoldsNoFormulas() throws DictionaryTables.Unreadable {
         String text = new String(CsvDictionary.write(dictionary()), StandardCharsets.UTF_8);
         assertThat(text).contains("\r\n").contains("'=1+1").doesNotContain(",=1+1");
         assertThat(HarmlessText.in(HarmlessText.out(FORMULA))).isEqualTo(FORMULA);
         assertThat(HarmlessText.in(HarmlessText.out("'=x"))).isEqualTo("'=x");
-        assertThat(DictionaryTables.read("d.csv", text.getBytes(StandardCharsets.UTF_8)).getFirst().rows().toString()).contains("=1+1").doesNotContain("'=1+1");
+        assertThat(DictionaryTables.read("d.csv", text.getBytes(StandardCharsets.UTF_8)).getFirst().rows().toString())
+                .contains("=1+1").doesNotContain("'=1+1");
     }
 
     @Test
     void thePageIsWellFormedLoadsNothingAndEscapesEverything() throws Exception {
         String page = HtmlDictionary.write(dictionary(), List.of(), "revision 1", WritingProgress.UNWATCHED);
-        Document document = DocumentBuilderFactory.newDefaultInstance().newDocumentBuilder().parse(new ByteArrayInputStream(page.getBytes(StandardCharsets.UTF_8)));
+        Document document = DocumentBuilderFactory.newDefaultInstance().newDocumentBuilder()
+                .parse(new ByteArrayInputStream(page.getBytes(StandardCharsets.UTF_8)));
         assertThat(document.getElementsByTagName("b").getLength()).isEqualTo(2);
-        assertThat(page).contains("default-src 'none'", "id=\"jar\"", "id=\"jar.filled_on\"", "painted &lt;b&gt;on&lt;/b&gt;").doesNotContain("http://").doesNotContain("https://");
+        assertThat(page)
+                .contains("default-src 'none'", "id=\"jar\"", "id=\"jar.filled_on\"", "painted &lt;b&gt;on&lt;/b&gt;")
+                .doesNotContain("http://").doesNotContain("https://");
     }
 
     @Test
     void theDocumentHasHeadingsAndTables() throws IOException {
-        try (XWPFDocument document = new XWPFDocument(new ByteArrayInputStream(DocxDictionary.write(dictionary(), List.of(sheet()), "revision 1", WritingProgress.UNWATCHED)))) {
-            assertThat(document.getParagraphs().stream().filter(paragraph -> "Heading2".equals(paragraph.getStyle())).map(paragraph -> paragraph.getText())).containsExactly("Jar", "Shelf");
+        try (XWPFDocument document = new XWPFDocument(new ByteArrayInputStream(
+                DocxDictionary.write(dictionary(), List.of(sheet()), "revision 1", WritingProgress.UNWATCHED)))) {
+            assertThat(document.getParagraphs().stream().filter(paragraph -> "Heading2".equals(paragraph.getStyle()))
+                    .map(paragraph -> paragraph.getText())).containsExactly("Jar", "Shelf");
             assertThat(document.getTables()).hasSize(2);
-            assertThat(document.getAllPictures()).singleElement().satisfies(picture -> assertThat(picture.getData()).isEqualTo(sheet().png()));
-            assertThat(document.getTables().getFirst().getRow(1).getCell(6).getText()).isEqualTo("painted <b>on</b> the lid | really");
+            assertThat(document.getAllPictures()).singleElement()
+                    .satisfies(picture -> assertThat(picture.getData()).isEqualTo(sheet().png()));
+            assertThat(document.getTables().getFirst().getRow(1).getCell(6).getText())
+                    .isEqualTo("painted <b>on</b> the lid | really");
         }
     }
 
@@ -96,9 +113,11 @@ class DictionaryFilesTest {
     @Test
     void theWritingCanBeEnded() throws IOException {
         List<SheetPicture> sheets = List.of(sheet());
-        Map<String, Consumer<WritingProgress>> writers = Map.of("html", progress -> HtmlDictionary.write(dictionary(), List.of(), "1", progress),
+        Map<String, Consumer<WritingProgress>> writers =
+                Map.of("html", progress -> HtmlDictionary.write(dictionary(), List.of(), "1", progress),
                 "paper", progress -> HtmlDictionary.forPaper(dictionary(), List.of(), "1", progress),
-                "docx", progress -> DocxDictionary.write(dictionary(), sheets, "1", progress), "xlsx", progress -> XlsxDictionary.write(dictionary(), progress));
+                        "docx", progress -> DocxDictionary.write(dictionary(), sheets, "1", progress), "xlsx",
+                        progress -> XlsxDictionary.write(dictionary(), progress));
         writers.forEach((format, writer) -> assertThatThrownBy(() -> writer.accept((done, all) -> {
             assertThat(all).isGreaterThanOrEqualTo(2);
             if (done == 1) {
@@ -109,19 +128,30 @@ class DictionaryFilesTest {
 
     @Test
     void markdownEscapesWhatItReads() {
-        assertThat(MarkdownDictionary.write(dictionary())).contains("### Jar").contains("painted \\<b\\>on\\</b\\> the lid \\| really").contains("- Each jar stands on exactly one shelf.");
+        assertThat(MarkdownDictionary.write(dictionary())).contains("### Jar")
+                .contains("painted \\<b\\>on\\</b\\> the lid \\| really")
+                .contains("- Each jar stands on exactly one shelf.");
     }
 
     @Test
     void hostileFilesAreRefusedWithAReason() throws Exception {
-        byte[] content = ("<?xml version=\"1.0\"?><!DOCTYPE x [<!ENTITY e SYSTEM \"file:///etc/passwd\">]><office:document-content xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\">&e;</office:document-content>")
+        byte[] content =
+                ("<?xml version=\"1.0\"?><!DOCTYPE x [<!ENTITY e SYSTEM "
+                        + "\"file:///etc/passwd\">]><office:document-content "
+                        + "xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\">&e;"
+                        + "</office:document-content>")
                 .getBytes(StandardCharsets.UTF_8);
-        assertThatThrownBy(() -> DictionaryTables.read("x.ods", archive(content))).isInstanceOf(DictionaryTables.Unreadable.class).hasMessageNotContaining("root:");
-        assertThatThrownBy(() -> DictionaryTables.read("x.ods", archive(new byte[300_000_000]))).isInstanceOf(DictionaryTables.Unreadable.class);
-        assertThatThrownBy(() -> DictionaryTables.read("x.xlsx", new byte[] {'P', 'K', 3, 4, 9, 9, 9, 9})).isInstanceOf(DictionaryTables.Unreadable.class).hasMessageContaining("no workbook");
-        assertThatThrownBy(() -> DictionaryTables.read("x.csv", "a,b\n\"open".getBytes(StandardCharsets.UTF_8))).isInstanceOf(DictionaryTables.Unreadable.class).hasMessageContaining("line");
+        assertThatThrownBy(() -> DictionaryTables.read("x.ods", archive(content)))
+                .isInstanceOf(DictionaryTables.Unreadable.class).hasMessageNotContaining("root:");
+        assertThatThrownBy(() -> DictionaryTables.read("x.ods", archive(new byte[300_000_000])))
+                .isInstanceOf(DictionaryTables.Unreadable.class);
+        assertThatThrownBy(() -> DictionaryTables.read("x.xlsx", new byte[] {'P', 'K', 3, 4, 9, 9, 9, 9}))
+                .isInstanceOf(DictionaryTables.Unreadable.class).hasMessageContaining("no workbook");
+        assertThatThrownBy(() -> DictionaryTables.read("x.csv", "a,b\n\"open".getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(DictionaryTables.Unreadable.class).hasMessageContaining("line");
         String million = "entity,attribute\n" + "a,b\n".repeat(1_000_000);
-        assertThatThrownBy(() -> DictionaryTables.read("x.csv", million.getBytes(StandardCharsets.UTF_8))).isInstanceOf(DictionaryTables.Unreadable.class).hasMessageContaining("100000 rows");
+        assertThatThrownBy(() -> DictionaryTables.read("x.csv", million.getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(DictionaryTables.Unreadable.class).hasMessageContaining("100000 rows");
     }
 
     private static byte[] archive(byte[] content) throws IOException {

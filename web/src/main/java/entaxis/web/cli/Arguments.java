@@ -8,7 +8,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * The words behind a command, sorted: files, options with a value, options without one. Values of an option that is given again stand on lines of their own.
+ * The words behind a command, sorted: files, options with a value, options without one. Values of an option that is
+ * given again stand on lines of their own.
  *
  * @param wrong what is wrong with them, if anything
  */
@@ -26,7 +27,8 @@ record Arguments(List<String> files, Map<String, String> values, Optional<String
             } else if (withValue.contains(word) && i + 1 < words.size()) {
                 values.merge(word, words.get(++i), (before, more) -> before + "\n" + more);
             } else {
-                return new Arguments(files, values, Optional.of(withValue.contains(word) ? word + " is followed by a value." : "“" + word + "” is not understood."));
+                return new Arguments(files, values, Optional.of(withValue.contains(word)
+                        ? word + " is followed by a value." : "“" + word + "” is not understood."));
             }
         }
         return new Arguments(List.copyOf(files), Map.copyOf(values), Optional.empty());

@@ -31,7 +31,9 @@ import java.util.function.Function;
 
 /** The command {@code check}: what the rules find in a design. */
 final class CheckCommand {
-    private static final String USAGE = "./entaxis check SOURCE [--engine E] [--policy FILE] [--level fault|caution|hint] [--json|--sarif] [--data FOLDER]";
+    private static final String USAGE =
+            "./entaxis check SOURCE [--engine E] [--policy FILE] [--level fault|caution|hint] [--json|--sarif] [--data "
+                    + "FOLDER]";
     private final PrintStream out;
     private final PrintStream err;
 
@@ -40,9 +42,13 @@ final class CheckCommand {
         this.err = err;
     }
 
-    /** Exit 0: nothing at the level or above (caution, if none is given); 1: something; 2: wrong input, with what is wrong. */
+    /**
+     * Exit 0: nothing at the level or above (caution, if none is given); 1: something; 2: wrong input, with what is
+     * wrong.
+     */
     int run(List<String> words) {
-        Arguments arguments = Arguments.of(words, Set.of("--engine", "--policy", "--level", "--data"), Set.of("--json", "--sarif"));
+        Arguments arguments =
+                Arguments.of(words, Set.of("--engine", "--policy", "--level", "--data"), Set.of("--json", "--sarif"));
         Optional<String> wrong = wrong(arguments);
         if (wrong.isPresent()) {
             err.println(wrong.get());
@@ -51,11 +57,13 @@ final class CheckCommand {
         }
         Optional<Policy> policy = policy(arguments.value("--policy"));
         Optional<Target> engine = arguments.value("--engine").flatMap(Target::of);
-        Optional<DesignSource.Taken> taken = policy.isEmpty() ? Optional.empty() : new DesignSource(err).take(arguments.files(), engine, arguments.value("--data"));
+        Optional<DesignSource.Taken> taken = policy.isEmpty() ? Optional.empty()
+                : new DesignSource(err).take(arguments.files(), engine, arguments.value("--data"));
         if (taken.isEmpty()) {
             return SqlCommands.WRONG;
         }
-        Design design = engine.map(target -> taken.get().design().with(taken.get().design().facts().on(target))).orElse(taken.get().design());
+        Design design = engine.map(target -> taken.get().design().with(taken.get().design().facts().on(target)))
+                .orElse(taken.get().design());
         List<Finding> findings = Review.of(Reviewed.of(design, Derivation.of(design)), policy.get()).findings();
         Level level = arguments.value("--level").flatMap(Level::of).orElse(Level.CAUTION);
         taken.get().missed().forEach(missed -> err.println(SqlCommands.place(missed)));
@@ -69,15 +77,18 @@ final class CheckCommand {
             return arguments.wrong();
         }
         if (arguments.files().isEmpty()) {
-            return Optional.of("A source is needed: a saved design, a script with its engine, or a configured database.");
+            return Optional
+                    .of("A source is needed: a saved design, a script with its engine, or a configured database.");
         }
         if (arguments.value("--engine").filter(name -> Target.of(name).isEmpty()).isPresent()) {
             return Optional.of("There is no engine “" + arguments.value("--engine").get() + "” here.");
         }
         if (arguments.value("--level").filter(word -> Level.of(word).isEmpty()).isPresent()) {
-            return Optional.of("--level is one of fault, caution, hint; not “" + arguments.value("--level").get() + "”.");
+            return Optional
+                    .of("--level is one of fault, caution, hint; not “" + arguments.value("--level").get() + "”.");
         }
-        return arguments.has("--json") && arguments.has("--sarif") ? Optional.of("Either --json or --sarif, not both.") : Optional.empty();
+        return arguments.has("--json") && arguments.has("--sarif") ? Optional.of("Either --json or --sarif, not both.")
+                : Optional.empty();
     }
 
     private Optional<Policy> policy(Optional<String> file) {
@@ -89,7 +100,8 @@ final class CheckCommand {
         } catch (UnreadableJson e) {
             err.println(file.get() + ": " + e.getMessage());
         } catch (IOException | InvalidPathException e) {
-            err.println(file.get() + ": the file cannot be read: " + (e instanceof NoSuchFileException ? "there is no such file" : e.getMessage()));
+            err.println(file.get() + ": the file cannot be read: "
+                    + (e instanceof NoSuchFileException ? "there is no such file" : e.getMessage()));
         }
         return Optional.empty();
     }
@@ -104,7 +116,8 @@ final class CheckCommand {
             return;
         }
         for (Finding finding : told) {
-            out.println(finding.level().word() + "  " + finding.rule() + (finding.about().isEmpty() ? "" : "  " + finding.about().getFirst().name()));
+            out.println(finding.level().word() + "  " + finding.rule()
+                    + (finding.about().isEmpty() ? "" : "  " + finding.about().getFirst().name()));
             out.println("    " + finding.sentence());
             finding.evidence().forEach(line -> out.println("      " + line));
             finding.remedies().stream().map(Remedy::words).forEach(remedy -> out.println("    -> " + remedy));
@@ -115,7 +128,8 @@ final class CheckCommand {
     private static String counted(List<Finding> findings) {
         StringBuilder text = new StringBuilder();
         for (Level level : Level.values()) {
-            text.append(text.isEmpty() ? "" : ", ").append(Words.counted(findings.stream().filter(finding -> finding.level() == level).count(), level.word()));
+            text.append(text.isEmpty() ? "" : ", ").append(
+                    Words.counted(findings.stream().filter(finding -> finding.level() == level).count(), level.word()));
         }
         return text.toString();
     }

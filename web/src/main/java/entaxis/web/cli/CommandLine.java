@@ -17,8 +17,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
 
-/** Carries out commands: {@code normalize}, {@code discover}, {@code read}, {@code sql}, {@code draw}, {@code dictionary}, {@code import}, {@code check}, {@code reconcile}, {@code verify}, {@code backup} and
- * {@code restore}. Exit 0; 2 with what is wrong, and where, on bad input. */
+/**
+ * Carries out commands: {@code normalize}, {@code discover}, {@code read}, {@code sql}, {@code draw},
+ * {@code dictionary}, {@code import}, {@code check}, {@code reconcile}, {@code verify}, {@code backup} and
+ * {@code restore}. Exit 0; 2 with what is wrong, and where, on bad input.
+ */
 public final class CommandLine {
     private static final int BAD_INPUT = 2;
     private static final int MAX_ROWS = 2_000_000;
@@ -53,7 +56,8 @@ public final class CommandLine {
             return OptionalInt.of(new CheckCommand(out, err).run(List.of(arguments).subList(1, arguments.length)));
         }
         if (arguments.length > 0 && List.of("verify", "backup", "restore").contains(arguments[0])) {
-            return OptionalInt.of(new StoreCommands(out, err).run(arguments[0], List.of(arguments).subList(1, arguments.length)));
+            return OptionalInt
+                    .of(new StoreCommands(out, err).run(arguments[0], List.of(arguments).subList(1, arguments.length)));
         }
         if (arguments.length > 0 && arguments[0].equals("reconcile")) {
             return OptionalInt.of(new ReconcileCommand(out, err).run(List.of(arguments).subList(1, arguments.length)));
@@ -64,7 +68,8 @@ public final class CommandLine {
         List<String> rest = new ArrayList<>(List.of(arguments).subList(1, arguments.length));
         boolean json = rest.remove("--json");
         if (rest.size() != 1 || rest.getFirst().startsWith("--")) {
-            err.println("Usage: ./entaxis " + arguments[0] + (arguments[0].equals("discover") ? " FILE.csv" : " FILE") + " [--json]");
+            err.println("Usage: ./entaxis " + arguments[0] + (arguments[0].equals("discover") ? " FILE.csv" : " FILE")
+                    + " [--json]");
             return OptionalInt.of(BAD_INPUT);
         }
         String file = rest.getFirst();
@@ -77,7 +82,8 @@ public final class CommandLine {
         } catch (CharacterCodingException e) {
             return wrong(file, 1, "the file is not text in UTF-8; save it so");
         } catch (IOException | java.nio.file.InvalidPathException e) {
-            return wrong(file, 1, "the file cannot be read: " + (Files.exists(Path.of(file)) ? e.getMessage() : "there is no such file"));
+            return wrong(file, 1, "the file cannot be read: "
+                    + (Files.exists(Path.of(file)) ? e.getMessage() : "there is no such file"));
         }
     }
 
@@ -113,7 +119,8 @@ public final class CommandLine {
             return OptionalInt.of(0);
         }
         Relation relation = new Relation(file, rows.columns(), List.of(), List.of());
-        out.println(Words.counted(rows.size(), "row") + ". Rows can refute a dependency, never prove one; these refute none of the following.");
+        out.println(Words.counted(rows.size(), "row")
+                + ". Rows can refute a dependency, never prove one; these refute none of the following.");
         discovery.keys().forEach(key -> out.println("key  " + relation.text(key)));
         discovery.dependencies().forEach(dependency -> out.println("     " + relation.text(dependency)));
         return OptionalInt.of(0);

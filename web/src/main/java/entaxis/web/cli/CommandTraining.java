@@ -8,10 +8,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.util.FileSystemUtils;
 
-/** One short run before the first real one: every command is carried out once, so that the JVM can record what the commands need. */
+/**
+ * One short run before the first real one: every command is carried out once, so that the JVM can record what the
+ * commands need.
+ */
 public final class CommandTraining {
     private static final String SCRIPT = "CREATE TABLE tray (no integer PRIMARY KEY, sown_on date);\n"
-            + "CREATE TABLE seed (tray_no integer NOT NULL REFERENCES tray, position integer, PRIMARY KEY (tray_no, position));\n";
+            + "CREATE TABLE seed (tray_no integer NOT NULL REFERENCES tray, position integer, PRIMARY KEY (tray_no, "
+            + "position));\n";
     private static final String RELATION = "Sowing(tray, position, sown)\ntray -> sown\n";
 
     private CommandTraining() { }

@@ -25,8 +25,10 @@ final class DesignFiles {
             return design(file).map(design -> Derivation.of(design).schema());
         } catch (RuntimeException e) {
             // every part of it can be read, but not all of them fit together
-            err.println(file + ": this design does not hold together: " + (e instanceof NullPointerException || e.getMessage() == null
-                    || e.getMessage().equals("No value present") ? "one of its parts speaks of another that is not in it" : e.getMessage()));
+            err.println(file + ": this design does not hold together: "
+                    + (e instanceof NullPointerException || e.getMessage() == null
+                            || e.getMessage().equals("No value present")
+                                    ? "one of its parts speaks of another that is not in it" : e.getMessage()));
             return Optional.empty();
         }
     }
@@ -40,7 +42,8 @@ final class DesignFiles {
         try {
             return Optional.of(DesignFile.read(Files.readString(Path.of(file))));
         } catch (IOException e) {
-            err.println(file + ": the file cannot be read: " + (Files.exists(Path.of(file)) ? e.getMessage() : "there is no such file"));
+            err.println(file + ": the file cannot be read: "
+                    + (Files.exists(Path.of(file)) ? e.getMessage() : "there is no such file"));
         } catch (UnreadableJson | IllegalArgumentException e) {
             err.println(file + ": " + e.getMessage());
         }

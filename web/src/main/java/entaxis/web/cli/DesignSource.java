@@ -35,10 +35,12 @@ final class DesignSource {
     Optional<Taken> take(List<String> names, Optional<Target> engine, Optional<String> data) {
         String first = names.getFirst();
         if (names.size() == 1 && first.endsWith(".json")) {
-            return new DesignFiles(err).opened(first).map(opened -> new Taken(opened.design(), pictures(opened), List.of()));
+            return new DesignFiles(err).opened(first)
+                    .map(opened -> new Taken(opened.design(), pictures(opened), List.of()));
         }
         if (names.size() == 1 && !SqlCommands.exists(first)) {
-            Connections connections = Connections.of(Path.of(data.orElse(System.getProperty("user.home") + "/.entaxis")));
+            Connections connections =
+                    Connections.of(Path.of(data.orElse(System.getProperty("user.home") + "/.entaxis")));
             if (connections.list().stream().noneMatch(configured -> configured.name().equals(first))) {
                 err.println(first + ": there is no such file, and no database of this name in connections.properties");
                 return Optional.empty();
@@ -51,14 +53,17 @@ final class DesignSource {
             }
         }
         if (engine.isEmpty()) {
-            err.println(first + ": a script needs --engine, one of: postgresql mysql mariadb sqlite sqlserver oracle h2 iso");
+            err.println(first
+                    + ": a script needs --engine, one of: postgresql mysql mariadb sqlite sqlserver oracle h2 iso");
             return Optional.empty();
         }
-        return new SqlCommands(err, err).reading(names, engine.get()).map(reading -> lifted(reading, Path.of(first).getFileName().toString()));
+        return new SqlCommands(err, err).reading(names, engine.get())
+                .map(reading -> lifted(reading, Path.of(first).getFileName().toString()));
     }
 
     private static PictureSource pictures(DesignFile.Opened opened) {
-        return content -> Optional.ofNullable(opened.pictures().get(content)).map(picture -> new PictureSource.Bytes(picture.type(), picture.bytes()));
+        return content -> Optional.ofNullable(opened.pictures().get(content))
+                .map(picture -> new PictureSource.Bytes(picture.type(), picture.bytes()));
     }
 
     private Taken lifted(Reading reading, String name) {

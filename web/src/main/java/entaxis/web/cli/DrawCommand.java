@@ -29,10 +29,14 @@ import java.util.Set;
 
 /** The command {@code draw}: sheets as SVG, PNG, JPEG or PDF. */
 final class DrawCommand {
-    private static final String USAGE = "./entaxis draw SOURCE OUT.{svg,png,jpg,pdf} [--engine E] [--sheet NAME] [--lens concept|tables]"
-            + " [--notation crowsfoot|idef1x|chen|uml|minmax] [--paper A4|A3|A2|A1|A0|Letter|Legal] [--upright] [--tiles] [--scale 1|2|3] [--transparent] [--legend] [--title-block]"
+    private static final String USAGE =
+            "./entaxis draw SOURCE OUT.{svg,png,jpg,pdf} [--engine E] [--sheet NAME] [--lens concept|tables]"
+                    + " [--notation crowsfoot|idef1x|chen|uml|minmax] [--paper A4|A3|A2|A1|A0|Letter|Legal] "
+                    + "[--upright] [--tiles] [--scale 1|2|3] [--transparent] [--legend] [--title-block]"
             + " [--data FOLDER]";
-    private static final Map<String, Notation> NOTATIONS = Map.of("crowsfoot", Notation.CROWS_FOOT, "idef1x", Notation.IDEF1X, "chen", Notation.CHEN, "uml", Notation.UML,
+    private static final Map<String,
+            Notation> NOTATIONS = Map.of("crowsfoot", Notation.CROWS_FOOT, "idef1x", Notation.IDEF1X, "chen",
+                    Notation.CHEN, "uml", Notation.UML,
             "minmax", Notation.MIN_MAX);
     private final PrintStream err;
 
@@ -42,7 +46,8 @@ final class DrawCommand {
 
     /** Exit 0; 1 if something of a script was not understood; 2 for wrong input, with what is wrong. */
     int run(List<String> words) {
-        Arguments arguments = Arguments.of(words, Set.of("--engine", "--sheet", "--lens", "--notation", "--paper", "--scale", "--data"),
+        Arguments arguments = Arguments.of(words,
+                Set.of("--engine", "--sheet", "--lens", "--notation", "--paper", "--scale", "--data"),
                 Set.of("--concept", "--tiles", "--upright", "--transparent", "--legend", "--title-block"));
         int files = arguments.files().size();
         Optional<String> wrong = wrong(arguments);
@@ -52,14 +57,16 @@ final class DrawCommand {
             return SqlCommands.WRONG;
         }
         String out = arguments.files().getLast();
-        Optional<DesignSource.Taken> taken = new DesignSource(err).take(arguments.files().subList(0, files - 1), arguments.value("--engine").flatMap(Target::of), arguments.value("--data"));
+        Optional<DesignSource.Taken> taken = new DesignSource(err).take(arguments.files().subList(0, files - 1),
+                arguments.value("--engine").flatMap(Target::of), arguments.value("--data"));
         if (taken.isEmpty()) {
             return SqlCommands.WRONG;
         }
         Design design = taken.get().design();
         List<Sheet> sheets = sheets(design, arguments.value("--sheet"), out);
         if (sheets.isEmpty()) {
-            err.println(arguments.files().getFirst() + ": there is no sheet “" + arguments.value("--sheet").orElse("") + "”. Its sheets: "
+            err.println(arguments.files().getFirst() + ": there is no sheet “" + arguments.value("--sheet").orElse("")
+                    + "”. Its sheets: "
                     + String.join(", ", design.sheets().stream().map(Sheet::name).toList()));
             return SqlCommands.WRONG;
         }
@@ -83,11 +90,16 @@ final class DrawCommand {
         if (Format.ofFile(arguments.files().getLast()).isEmpty()) {
             return Optional.of(arguments.files().getLast() + ": the file is to end in .svg, .png, .jpg or .pdf");
         }
-        return arguments.value("--engine").filter(word -> Target.of(word).isEmpty()).map(word -> "There is no engine “" + word + "” here.")
-                .or(() -> arguments.value("--lens").filter(word -> !List.of("concept", "tables").contains(word)).map(word -> "--lens is followed by concept or tables, not “" + word + "”."))
-                .or(() -> arguments.value("--notation").filter(word -> !NOTATIONS.containsKey(word)).map(word -> "There is no notation “" + word + "” here."))
-                .or(() -> arguments.value("--paper").filter(word -> size(word).isEmpty()).map(word -> "There is no paper “" + word + "” here."))
-                .or(() -> arguments.value("--scale").filter(word -> !word.matches("[1-9]")).map(word -> "--scale is followed by a number from 1 to 9, not “" + word + "”."));
+        return arguments.value("--engine").filter(word -> Target.of(word).isEmpty())
+                .map(word -> "There is no engine “" + word + "” here.")
+                .or(() -> arguments.value("--lens").filter(word -> !List.of("concept", "tables").contains(word))
+                        .map(word -> "--lens is followed by concept or tables, not “" + word + "”."))
+                .or(() -> arguments.value("--notation").filter(word -> !NOTATIONS.containsKey(word))
+                        .map(word -> "There is no notation “" + word + "” here."))
+                .or(() -> arguments.value("--paper").filter(word -> size(word).isEmpty())
+                        .map(word -> "There is no paper “" + word + "” here."))
+                .or(() -> arguments.value("--scale").filter(word -> !word.matches("[1-9]"))
+                        .map(word -> "--scale is followed by a number from 1 to 9, not “" + word + "”."));
     }
 
     private static Optional<Paper.Size> size(String word) {
@@ -106,13 +118,17 @@ final class DrawCommand {
     private static byte[] bytes(DesignSource.Taken taken, List<Sheet> sheets, Arguments arguments, Format format) {
         Design design = taken.design();
         TextMeasure measure = new TextMeasure();
-        Lens lens = arguments.has("--concept") || arguments.value("--lens").equals(Optional.of("concept")) ? Lens.CONCEPT : Lens.TABLES;
+        Lens lens = arguments.has("--concept") || arguments.value("--lens").equals(Optional.of("concept"))
+                ? Lens.CONCEPT : Lens.TABLES;
         Optional<Notation> notation = arguments.value("--notation").map(NOTATIONS::get);
         Derivation derivation = Derivation.of(design);
-        List<SheetPicture> pictures = sheets.stream().map(sheet -> SheetPictures.of(design, derivation, sheet, lens, notation, Set.of(), measure)).toList();
-        FileOptions options = new FileOptions(format, arguments.value("--scale").map(Double::parseDouble).orElse(1.0), arguments.has("--transparent"), arguments.has("--legend"),
+        List<SheetPicture> pictures = sheets.stream()
+                .map(sheet -> SheetPictures.of(design, derivation, sheet, lens, notation, Set.of(), measure)).toList();
+        FileOptions options = new FileOptions(format, arguments.value("--scale").map(Double::parseDouble).orElse(1.0),
+                arguments.has("--transparent"), arguments.has("--legend"),
                 arguments.has("--title-block"), arguments.has("--tiles"),
-                arguments.value("--paper").flatMap(DrawCommand::size).map(size -> new Paper(size, !arguments.has("--upright"))));
+                arguments.value("--paper").flatMap(DrawCommand::size)
+                        .map(size -> new Paper(size, !arguments.has("--upright"))));
         SheetFiles files = new SheetFiles(measure, taken.pictures());
         if (format != Format.PDF) {
             return files.picture(pictures.getFirst(), options);

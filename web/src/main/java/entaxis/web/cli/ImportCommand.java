@@ -44,7 +44,8 @@ final class ImportCommand {
                 err.println(from + ": there is no entity in it");
                 return SqlCommands.WRONG;
             }
-            DictionaryDesign.Made made = ReadDictionaries.design(read, Path.of(from).getFileName().toString().replaceFirst("\\.[^.]*$", ""));
+            DictionaryDesign.Made made =
+                    ReadDictionaries.design(read, Path.of(from).getFileName().toString().replaceFirst("\\.[^.]*$", ""));
             try {
                 Files.writeString(Path.of(to), DesignFile.write(made.design(), content -> Optional.empty()));
             } catch (IOException | InvalidPathException e) {
@@ -58,7 +59,8 @@ final class ImportCommand {
             made.problems().forEach(err::println);
             return read.missed().isEmpty() && made.problems().isEmpty() ? 0 : SqlCommands.INCOMPLETE;
         } catch (IOException | InvalidPathException e) {
-            err.println(from + ": the file cannot be read: " + (e instanceof java.nio.file.NoSuchFileException ? "there is no such file" : e.getMessage()));
+            err.println(from + ": the file cannot be read: "
+                    + (e instanceof java.nio.file.NoSuchFileException ? "there is no such file" : e.getMessage()));
         } catch (DictionaryTables.Unreadable e) {
             err.println(from + ": " + e.getMessage());
         }
@@ -66,6 +68,7 @@ final class ImportCommand {
     }
 
     private void say(ReadDictionary.Missed missed) {
-        err.println(missed.sheet() + ", row " + missed.row() + ", column " + missed.column() + ": not understood: " + missed.text() + " (" + missed.reason() + ")");
+        err.println(missed.sheet() + ", row " + missed.row() + ", column " + missed.column() + ": not understood: "
+                + missed.text() + " (" + missed.reason() + ")");
     }
 }

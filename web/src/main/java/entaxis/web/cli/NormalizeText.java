@@ -20,10 +20,14 @@ final class NormalizeText {
         List<String> lines = new ArrayList<>();
         lines.add(relation.name() + "(" + String.join(", ", relation.attributes()) + ")");
         lines.add("  " + verdict.form().words() + " (" + verdict.form().sign() + ")");
-        lines.add("  candidate keys   " + verdict.keys().keys().stream().map(key -> "{" + relation.text(key) + "}").collect(Collectors.joining(" "))
+        lines.add("  candidate keys   "
+                + verdict.keys().keys().stream().map(key -> "{" + relation.text(key) + "}")
+                        .collect(Collectors.joining(" "))
                 + (verdict.keys().more() ? " and more" : ""));
-        lines.add("  minimal cover    " + MinimalCover.joined(verdict.cover()).stream().map(relation::text).collect(Collectors.joining("; ")));
-        verdict.violations().forEach(violation -> lines.add("  not " + violation.form().sign() + "   " + relation.text(violation.dependency()) + ": " + violation.why(relation)));
+        lines.add("  minimal cover    "
+                + MinimalCover.joined(verdict.cover()).stream().map(relation::text).collect(Collectors.joining("; ")));
+        verdict.violations().forEach(violation -> lines.add("  not " + violation.form().sign() + "   "
+                + relation.text(violation.dependency()) + ": " + violation.why(relation)));
         if (!verdict.violations().isEmpty()) {
             parts("third normal form", Synthesis.of(relation), lines);
             parts("Boyce-Codd", BoyceCoddDecomposition.of(relation), lines);
@@ -36,10 +40,12 @@ final class NormalizeText {
         Relation relation = decomposition.of();
         List<String> names = PartNames.of(decomposition);
         lines.add("  " + title + ", " + (decomposition.lossless() ? "lossless" : "not lossless")
-                + (decomposition.lost().isEmpty() ? ", all dependencies kept" : ", lost: " + decomposition.lost().stream().map(relation::text).collect(Collectors.joining("; "))));
+                + (decomposition.lost().isEmpty() ? ", all dependencies kept" : ", lost: "
+                        + decomposition.lost().stream().map(relation::text).collect(Collectors.joining("; "))));
         for (int i = 0; i < names.size(); i++) {
             lines.add("    " + names.get(i) + "(" + relation.text(decomposition.parts().get(i).attributes()) + "), key "
-                    + decomposition.parts().get(i).keys().stream().map(key -> "{" + relation.text(key) + "}").collect(Collectors.joining(" ")));
+                    + decomposition.parts().get(i).keys().stream().map(key -> "{" + relation.text(key) + "}")
+                            .collect(Collectors.joining(" ")));
         }
     }
 }

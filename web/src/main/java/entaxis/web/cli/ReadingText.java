@@ -19,22 +19,29 @@ final class ReadingText {
     static List<String> lines(Reading reading) {
         Dialect dialect = Dialect.of(reading.engine());
         List<String> lines = new ArrayList<>();
-        lines.add(Words.counted(reading.schema().tables().size(), "table") + ", " + Words.counted(reading.schema().foreignKeys(), "foreign key") + " from "
+        lines.add(Words.counted(reading.schema().tables().size(), "table") + ", "
+                + Words.counted(reading.schema().foreignKeys(), "foreign key") + " from "
                 + Words.counted(reading.statements(), "statement"));
         for (Table table : reading.schema().tables()) {
             lines.add("");
             lines.add((table.namespace().isEmpty() ? "" : table.namespace() + ".") + table.name());
-            table.columns().forEach(column -> lines.add("  " + column.name() + "  " + (column.type() instanceof UserType(String name) ? name : dialect.type(column.type()))
-                    + (column.required() ? "  not null" : "") + column.defaultValue().map(expression -> "  default " + expression).orElse("")));
+            table.columns()
+                    .forEach(column -> lines.add("  " + column.name() + "  "
+                            + (column.type() instanceof UserType(String name) ? name : dialect.type(column.type()))
+                            + (column.required() ? "  not null" : "")
+                            + column.defaultValue().map(expression -> "  default " + expression).orElse("")));
             table.primaryKey().ifPresent(key -> lines.add("  primary key " + key.columns()));
             table.uniqueKeys().forEach(key -> lines.add("  unique " + key.columns()));
-            table.foreignKeys().forEach(key -> lines.add("  " + key.columns() + " refers to " + key.referencedTable() + " " + key.referencedColumns()));
+            table.foreignKeys().forEach(key -> lines
+                    .add("  " + key.columns() + " refers to " + key.referencedTable() + " " + key.referencedColumns()));
             table.indexes().forEach(index -> lines.add("  index " + index.name()));
         }
-        Map<String, Long> passed = reading.steppedOver().stream().collect(Collectors.groupingBy(SteppedOver::kind, TreeMap::new, Collectors.counting()));
+        Map<String, Long> passed = reading.steppedOver().stream()
+                .collect(Collectors.groupingBy(SteppedOver::kind, TreeMap::new, Collectors.counting()));
         if (!passed.isEmpty()) {
             lines.add("");
-            lines.add("Stepped over: " + passed.entrySet().stream().map(kind -> kind.getKey() + " (" + kind.getValue() + ")").collect(Collectors.joining(", ")));
+            lines.add("Stepped over: " + passed.entrySet().stream()
+                    .map(kind -> kind.getKey() + " (" + kind.getValue() + ")").collect(Collectors.joining(", ")));
         }
         if (!reading.complete()) {
             lines.add("");

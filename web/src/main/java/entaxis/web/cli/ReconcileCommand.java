@@ -38,7 +38,9 @@ import java.util.stream.Collectors;
 
 /** The command {@code reconcile}: what two sides have apart, and the script from one to the other. */
 final class ReconcileCommand {
-    private static final String USAGE = "./entaxis reconcile FROM TO --engine E [--json] [--check] [--renames ask|none|likely] [--allow-loss] [--fill TABLE.COLUMN=EXPRESSION] [--reverse]"
+    private static final String USAGE =
+            "./entaxis reconcile FROM TO --engine E [--json] [--check] [--renames ask|none|likely] [--allow-loss] "
+                    + "[--fill TABLE.COLUMN=EXPRESSION] [--reverse]"
             + " [--from-engine E1] [--to-engine E2] [--data FOLDER]";
     private final PrintStream out;
     private final PrintStream err;
@@ -51,12 +53,17 @@ final class ReconcileCommand {
     /** One side of the comparison; a live database words views and routines in its own way. */
     private record Side(Schema schema, boolean live, boolean whole) { }
 
-    /** Exit 0 if nothing is apart, 1 if something is, 2 for wrong input, and where part of a script was not understood. */
+    /**
+     * Exit 0 if nothing is apart, 1 if something is, 2 for wrong input, and where part of a script was not understood.
+     */
     int run(List<String> words) {
-        Arguments arguments = Arguments.of(words, Set.of("--engine", "--renames", "--fill", "--from-engine", "--to-engine", "--data"), Set.of("--json", "--allow-loss", "--check", "--reverse"));
+        Arguments arguments =
+                Arguments.of(words, Set.of("--engine", "--renames", "--fill", "--from-engine", "--to-engine", "--data"),
+                        Set.of("--json", "--allow-loss", "--check", "--reverse"));
         Optional<Target> engine = arguments.value("--engine").flatMap(Target::of);
         String renames = arguments.value("--renames").orElse("ask");
-        if (arguments.wrong().isPresent() || arguments.files().size() != 2 || engine.isEmpty() || !List.of("ask", "none", "likely").contains(renames)) {
+        if (arguments.wrong().isPresent() || arguments.files().size() != 2 || engine.isEmpty()
+                || !List.of("ask", "none", "likely").contains(renames)) {
             return usage(arguments);
         }
         Optional<Fills> fills = fills(arguments);
@@ -65,26 +72,34 @@ final class ReconcileCommand {
         }
         Dialect dialect = Dialect.of(engine.get());
         Optional<Side> first = side(arguments.files().get(0), arguments, "--from-engine", dialect);
-        Optional<Side> second = first.isEmpty() ? Optional.empty() : side(arguments.files().get(1), arguments, "--to-engine", dialect);
+        Optional<Side> second =
+                first.isEmpty() ? Optional.empty() : side(arguments.files().get(1), arguments, "--to-engine", dialect);
         if (second.isEmpty()) {
             return SqlCommands.WRONG;
         }
-        Schema from = second.get().live() && !first.get().live() ? EngineSchema.against(first.get().schema(), second.get().schema(), dialect, AgreedPrograms.NONE) : first.get().schema();
-        Schema to = first.get().live() && !second.get().live() ? EngineSchema.against(second.get().schema(), first.get().schema(), dialect, AgreedPrograms.NONE) : second.get().schema();
+        Schema from = second.get().live() && !first.get().live()
+                ? EngineSchema.against(first.get().schema(), second.get().schema(), dialect, AgreedPrograms.NONE)
+                : first.get().schema();
+        Schema to = first.get().live() && !second.get().live()
+                ? EngineSchema.against(second.get().schema(), first.get().schema(), dialect, AgreedPrograms.NONE)
+                : second.get().schema();
         RenameMap pairing = pairing(from, to, dialect, renames);
         Comparison comparison = Comparison.of(from, to, dialect, pairing);
         if (arguments.has("--json")) {
             out.println(ReconcileJson.of(comparison.differences()));
         } else if (arguments.has("--check")) {
             DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
-            comparison.differences().forEach(difference -> out.println(sentences.sentence(difference) + (difference.risk() == Risk.SAFE ? "" : " [" + difference.risk().word() + "]")));
+            comparison.differences().forEach(difference -> out.println(sentences.sentence(difference)
+                    + (difference.risk() == Risk.SAFE ? "" : " [" + difference.risk().word() + "]")));
         } else {
-            script(arguments, from, to, dialect, pairing, comparison, joined(from, to, dialect, pairing, renames, fills.get()));
+            script(arguments, from, to, dialect, pairing, comparison,
+                    joined(from, to, dialect, pairing, renames, fills.get()));
         }
         comparison.remarks().forEach(err::println);
         if (first.get().live() != second.get().live()) {
             Side live = first.get().live() ? first.get() : second.get();
-            AgreedPrograms.NONE.vague((live == first.get() ? second : first).get().schema(), live.schema(), dialect).ifPresent(err::println);
+            AgreedPrograms.NONE.vague((live == first.get() ? second : first).get().schema(), live.schema(), dialect)
+                    .ifPresent(err::println);
         }
         if (!first.get().whole() || !second.get().whole()) {
             err.println("What was not understood could not be compared.");
@@ -93,12 +108,14 @@ final class ReconcileCommand {
         return comparison.alike() ? 0 : 1;
     }
 
-    private void script(Arguments arguments, Schema from, Schema to, Dialect dialect, RenameMap pairing, Comparison comparison, Fills fills) {
+    private void script(Arguments arguments, Schema from, Schema to, Dialect dialect, RenameMap pairing,
+            Comparison comparison, Fills fills) {
         boolean loss = arguments.has("--allow-loss");
         DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
         Merge merge = Merge.of(from, to, dialect, pairing, difference -> loss || difference.risk() != Risk.LOSES_DATA);
         merge.left().forEach(err::println);
-        comparison.differences().stream().filter(difference -> !loss && difference.risk() == Risk.LOSES_DATA).forEach(difference -> err.println("Left out, because it loses data (--allow-loss takes it in): "
+        comparison.differences().stream().filter(difference -> !loss && difference.risk() == Risk.LOSES_DATA)
+                .forEach(difference -> err.println("Left out, because it loses data (--allow-loss takes it in): "
                 + sentences.sentence(difference)));
         Migration forth = Migration.of(from, merge.schema(), dialect, merge.pairing(), fills);
         if (arguments.has("--reverse")) {
@@ -107,7 +124,8 @@ final class ReconcileCommand {
             out.print(back.text("Back from " + arguments.files().get(1) + " to " + arguments.files().get(0)));
             return;
         }
-        forth.steps().stream().filter(step -> step.risk() == Risk.MAY_FAIL).map(Step::what).distinct().forEach(what -> err.println("May fail: " + what));
+        forth.steps().stream().filter(step -> step.risk() == Risk.MAY_FAIL).map(Step::what).distinct()
+                .forEach(what -> err.println("May fail: " + what));
         out.print(forth.text("From " + arguments.files().get(0) + " to " + arguments.files().get(1)));
     }
 
@@ -121,7 +139,8 @@ final class ReconcileCommand {
             }
             Optional<String> fault = SingleExpression.fault(fill.substring(equals + 1));
             if (fault.isPresent()) {
-                err.println("--fill " + fill.substring(0, equals) + ": the value is no single expression. " + fault.get());
+                err.println(
+                        "--fill " + fill.substring(0, equals) + ": the value is no single expression. " + fault.get());
                 return Optional.empty();
             }
             expressions.put(fill.substring(0, equals).strip(), fill.substring(equals + 1).strip());
@@ -131,7 +150,8 @@ final class ReconcileCommand {
 
     private Optional<Side> side(String name, Arguments arguments, String option, Dialect dialect) {
         if (name.endsWith(".json")) {
-            return new DesignFiles(err).schema(name).map(schema -> new Side(EngineSchema.ofDesign(schema, dialect), false, true));
+            return new DesignFiles(err).schema(name)
+                    .map(schema -> new Side(EngineSchema.ofDesign(schema, dialect), false, true));
         }
         Optional<String> word = arguments.value(option);
         Optional<Target> spoken = word.isEmpty() ? Optional.of(dialect.target()) : word.flatMap(Target::of);
@@ -140,7 +160,8 @@ final class ReconcileCommand {
             return Optional.empty();
         }
         if (!SqlCommands.exists(name)) {
-            Connections connections = Connections.of(Path.of(arguments.value("--data").orElse(System.getProperty("user.home") + "/.entaxis")));
+            Connections connections = Connections
+                    .of(Path.of(arguments.value("--data").orElse(System.getProperty("user.home") + "/.entaxis")));
             if (connections.list().stream().anyMatch(configured -> configured.name().equals(name))) {
                 return connected(name, connections, dialect);
             }
@@ -152,7 +173,8 @@ final class ReconcileCommand {
             if (reading.schema().tables().isEmpty() && reading.statements() == 0) {
                 err.println(name + ": there is no statement in it");
             }
-            return Optional.of(new Side(EngineSchema.of(reading.schema(), spoken.get(), dialect), false, reading.complete()));
+            return Optional
+                    .of(new Side(EngineSchema.of(reading.schema(), spoken.get(), dialect), false, reading.complete()));
         });
     }
 
@@ -188,19 +210,22 @@ final class ReconcileCommand {
         }
         boolean asks = how.equals("ask") && Boolean.getBoolean("entaxis.terminal");
         Map<String, String> fills = new HashMap<>();
-        SplitFinder.joined(SchemaRenaming.apply(from, pairing, dialect), to, dialect).stream().filter(joined -> taken(joined, how, asks)).forEach(joined -> fills.putAll(joined.fills(dialect)));
+        SplitFinder.joined(SchemaRenaming.apply(from, pairing, dialect), to, dialect).stream()
+                .filter(joined -> taken(joined, how, asks)).forEach(joined -> fills.putAll(joined.fills(dialect)));
         fills.putAll(said.expressions());
         return new Fills(fills);
     }
 
     private boolean taken(MatchSuggestion offered, String how, boolean asks) {
-        String offer = offered.was() + " " + offered.became() + " " + offered.now() + " (" + String.join(", ", offered.reasons()) + ")";
+        String offer = offered.was() + " " + offered.became() + " " + offered.now() + " ("
+                + String.join(", ", offered.reasons()) + ")";
         if (asks) {
             return answered("Is it so that " + offer + "? [y/n] ");
         }
         boolean taken = how.equals("likely") && offered.likely();
         if (!taken) {
-            err.println("Perhaps, but taken as two things: " + offer + (how.equals("ask") ? "; --renames likely takes what is likely as one" : ""));
+            err.println("Perhaps, but taken as two things: " + offer
+                    + (how.equals("ask") ? "; --renames likely takes what is likely as one" : ""));
         }
         return taken;
     }
@@ -219,7 +244,8 @@ final class ReconcileCommand {
 
     private int usage(Arguments arguments) {
         arguments.wrong().ifPresent(err::println);
-        arguments.value("--engine").filter(word -> Target.of(word).isEmpty()).ifPresent(word -> err.println("There is no engine “" + word + "” here."));
+        arguments.value("--engine").filter(word -> Target.of(word).isEmpty())
+                .ifPresent(word -> err.println("There is no engine “" + word + "” here."));
         err.println("Usage: " + USAGE);
         err.println("Engines: " + Arrays.stream(Target.values()).map(Target::word).collect(Collectors.joining(" ")));
         return SqlCommands.WRONG;

@@ -35,7 +35,10 @@ final class SqlCommands {
         this.err = err;
     }
 
-    /** {@code read FILE... --engine E [--json]}: exit 0; 1 if something was not understood; 2 for no file or no such engine. */
+    /**
+     * {@code read FILE... --engine E [--json]}: exit 0; 1 if something was not understood; 2 for no file or no such
+     * engine.
+     */
     int read(List<String> words) {
         Arguments arguments = Arguments.of(words, Set.of("--engine"), Set.of("--json"));
         Optional<Target> engine = engine(arguments, "--engine");
@@ -55,13 +58,18 @@ final class SqlCommands {
         return reading.complete() ? 0 : INCOMPLETE;
     }
 
-    /** {@code sql FILE --from E1 --to E2}: the script of one engine as that of another; what is lost goes to the other stream. */
+    /**
+     * {@code sql FILE --from E1 --to E2}: the script of one engine as that of another; what is lost goes to the other
+     * stream.
+     */
     int sql(List<String> words) {
         Arguments arguments = Arguments.of(words, Set.of("--from", "--to", "--schema", "--tables", "--letters"),
                 Set.of("--drop", "--if-absent", "--no-comments", "--foreign-keys-inside", "--quote"));
         Optional<Target> to = engine(arguments, "--to");
         if (arguments.wrong().isPresent() || arguments.files().isEmpty() || to.isEmpty()) {
-            return usage(arguments, "./entaxis sql FILE... --from E1 --to E2 [--drop] [--if-absent] [--no-comments] [--foreign-keys-inside] [--quote] [--letters small|capital]"
+            return usage(arguments,
+                    "./entaxis sql FILE... --from E1 --to E2 [--drop] [--if-absent] [--no-comments] "
+                            + "[--foreign-keys-inside] [--quote] [--letters small|capital]"
                     + " [--schema NAME] [--tables A,B]");
         }
         Optional<ScriptOptions.Letters> letters = letters(arguments);
@@ -73,10 +81,13 @@ final class SqlCommands {
         if (source.isEmpty()) {
             return WRONG;
         }
-        ScriptOptions options = new ScriptOptions(arguments.has("--drop"), arguments.has("--if-absent"), !arguments.has("--no-comments"), arguments.has("--foreign-keys-inside"),
-                arguments.has("--quote"), letters.get(), arguments.value("--schema"), arguments.value("--tables").map(names -> Arrays.stream(names.split(",")).map(String::strip)
+        ScriptOptions options = new ScriptOptions(arguments.has("--drop"), arguments.has("--if-absent"),
+                !arguments.has("--no-comments"), arguments.has("--foreign-keys-inside"),
+                arguments.has("--quote"), letters.get(), arguments.value("--schema"),
+                arguments.value("--tables").map(names -> Arrays.stream(names.split(",")).map(String::strip)
                         .collect(Collectors.toSet())));
-        Script script = new ScriptWriter(dialect, options).write(source.get().schema(), String.join(", ", arguments.files().stream().map(file -> Path.of(file).getFileName().toString()).toList()));
+        Script script = new ScriptWriter(dialect, options).write(source.get().schema(), String.join(", ",
+                arguments.files().stream().map(file -> Path.of(file).getFileName().toString()).toList()));
         out.print(script.text());
         script.findings().forEach(finding -> err.println(finding.kind().title() + ": " + finding.sentence()));
         source.get().missed().forEach(missed -> err.println(place(missed)));
@@ -88,7 +99,8 @@ final class SqlCommands {
 
     private Optional<Source> source(Arguments arguments, Target to) {
         if (arguments.files().size() == 1 && arguments.files().getFirst().endsWith(".json")) {
-            return new DesignFiles(err).schema(arguments.files().getFirst()).map(schema -> new Source(schema, List.of()));
+            return new DesignFiles(err).schema(arguments.files().getFirst())
+                    .map(schema -> new Source(schema, List.of()));
         }
         Optional<Target> from = engine(arguments, "--from");
         if (from.isEmpty()) {
@@ -97,12 +109,15 @@ final class SqlCommands {
         }
         return reading(arguments.files(), from.get()).map(reading -> {
             boolean same = from.get() == to;
-            return new Source(same ? reading.schema() : IsoNormalizer.of(reading.schema(), Dialect.of(from.get())), reading.notUnderstood());
+            return new Source(same ? reading.schema() : IsoNormalizer.of(reading.schema(), Dialect.of(from.get())),
+                    reading.notUnderstood());
         });
     }
 
     private Optional<ScriptOptions.Letters> letters(Arguments arguments) {
-        return arguments.value("--letters").map(word -> Arrays.stream(ScriptOptions.Letters.values()).filter(letters -> letters.name().equalsIgnoreCase(word)).findFirst())
+        return arguments.value("--letters")
+                .map(word -> Arrays.stream(ScriptOptions.Letters.values())
+                        .filter(letters -> letters.name().equalsIgnoreCase(word)).findFirst())
                 .orElse(Optional.of(ScriptOptions.Letters.AS_NAMED));
     }
 
@@ -113,7 +128,8 @@ final class SqlCommands {
             try {
                 reader.add(files.size() == 1 ? "" : file, ScriptText.of(Files.readAllBytes(Path.of(file))));
             } catch (IOException | InvalidPathException e) {
-                err.println(file + ": the file cannot be read: " + (exists(file) ? e.getMessage() : "there is no such file"));
+                err.println(file + ": the file cannot be read: "
+                        + (exists(file) ? e.getMessage() : "there is no such file"));
                 return Optional.empty();
             }
         }
@@ -130,7 +146,8 @@ final class SqlCommands {
     }
 
     static String place(NotUnderstood missed) {
-        return (missed.file().isEmpty() ? "line " : missed.file() + ":") + missed.line() + ":" + missed.column() + ": not understood: " + missed.text() + " (" + missed.reason() + ")";
+        return (missed.file().isEmpty() ? "line " : missed.file() + ":") + missed.line() + ":" + missed.column()
+                + ": not understood: " + missed.text() + " (" + missed.reason() + ")";
     }
 
     Optional<Target> engine(Arguments arguments, String option) {
@@ -139,7 +156,8 @@ final class SqlCommands {
 
     int usage(Arguments arguments, String usage) {
         arguments.wrong().ifPresent(err::println);
-        arguments.value("--engine").filter(word -> Target.of(word).isEmpty()).ifPresent(word -> err.println("There is no engine “" + word + "” here."));
+        arguments.value("--engine").filter(word -> Target.of(word).isEmpty())
+                .ifPresent(word -> err.println("There is no engine “" + word + "” here."));
         err.println("Usage: " + usage);
         err.println("Engines: " + Arrays.stream(Target.values()).map(Target::word).collect(Collectors.joining(" ")));
         return WRONG;

@@ -71,7 +71,8 @@ final class StoreCommands {
                 return whole;
             }
             Optional<Path> aside = Backup.putBack(unpacked, folder);
-            out.println("Restored." + aside.map(path -> " What was there before is kept as " + path.getFileName() + ".").orElse(""));
+            out.println("Restored."
+                    + aside.map(path -> " What was there before is kept as " + path.getFileName() + ".").orElse(""));
             return 0;
         } finally {
             removed(scratch);
@@ -126,7 +127,8 @@ final class StoreCommands {
     }
 
     private int damaged(String name, SQLException e) {
-        err.println(name + " is damaged, or no store of Entaxis: " + String.valueOf(e.getMessage()).lines().findFirst().orElse(""));
+        err.println(name + " is damaged, or no store of Entaxis: "
+                + String.valueOf(e.getMessage()).lines().findFirst().orElse(""));
         return NOT_WHOLE;
     }
 
@@ -134,10 +136,13 @@ final class StoreCommands {
         boolean whole = true;
         for (StoreCheck.Finding finding : findings) {
             whole &= finding.faults().isEmpty();
-            out.println(finding.name() + " (" + finding.id() + "): " + Words.counted(finding.edits(), "edit") + (finding.faults().isEmpty() ? ", whole" : ""));
+            out.println(finding.name() + " (" + finding.id() + "): " + Words.counted(finding.edits(), "edit")
+                    + (finding.faults().isEmpty() ? ", whole" : ""));
             finding.faults().forEach(fault -> out.println("    " + fault));
         }
-        out.println(whole ? "All is whole." : "Something is not whole. A design opens at its last good revision and can be copied there; a backup may have more.");
+        out.println(whole ? "All is whole."
+                : "Something is not whole. A design opens at its last good revision and can be copied there; a backup "
+                + "may have more.");
         return whole ? 0 : NOT_WHOLE;
     }
 

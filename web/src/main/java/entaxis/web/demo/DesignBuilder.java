@@ -75,28 +75,35 @@ final class DesignBuilder {
         EntityId id = new EntityId("e" + ++next);
         entities.put(name, id);
         Entity entity = Entity.named(id, name).meaning(meaning).in(area);
-        return apply(new Change.AddEntity(entity, design.sheet().id(), new Place(x, y))).apply(new Change.AddAttributes(id, attributes(lines)));
+        return apply(new Change.AddEntity(entity, design.sheet().id(), new Place(x, y)))
+                .apply(new Change.AddAttributes(id, attributes(lines)));
     }
 
     /** Adds a one-to-many, or a one-to-one whose columns stand in the second entity. */
-    DesignBuilder relate(String first, String verb, Cardinality ofFirst, String second, String back, Cardinality ofSecond, String role, ReferentialAction onDelete,
+    DesignBuilder relate(String first, String verb, Cardinality ofFirst, String second, String back,
+            Cardinality ofSecond, String role, ReferentialAction onDelete,
             boolean identifying) {
-        Relationship relationship = Relationship.between(new RelationshipId("r" + ++next), End.of(entities.get(first), ofFirst, verb).role(role),
+        Relationship relationship = Relationship
+                .between(new RelationshipId("r" + ++next), End.of(entities.get(first), ofFirst, verb).role(role),
                 End.of(entities.get(second), ofSecond, back)).acting(onDelete, ReferentialAction.NO_ACTION);
         return apply(new Change.AddRelationship(relationship, identifying));
     }
 
     /** Adds a many-to-many with attribute lines of its own. */
-    DesignBuilder bridge(String name, String first, String verb, Cardinality ofFirst, String second, String back, Cardinality ofSecond, String lines) {
+    DesignBuilder bridge(String name, String first, String verb, Cardinality ofFirst, String second, String back,
+            Cardinality ofSecond, String lines) {
         RelationshipId id = new RelationshipId("r" + ++next);
         bridges.put(name, id);
-        apply(new Change.AddRelationship(Relationship.between(id, End.of(entities.get(first), ofFirst, verb), End.of(entities.get(second), ofSecond, back)).named(name), false));
+        apply(new Change.AddRelationship(Relationship
+                .between(id, End.of(entities.get(first), ofFirst, verb), End.of(entities.get(second), ofSecond, back))
+                .named(name), false));
         return lines.isEmpty() ? this : apply(new Change.AddAttributes(id, attributes(lines)));
     }
 
     /** Defines a type, as SQL writes it. */
     DesignBuilder type(String definition) {
-        if (!(TypeLineReader.read(definition, new TypeId("t" + (design.types().size() + 1)), design::typeNamed) instanceof TypeLineReader.Defined(NamedType type))) {
+        if (!(TypeLineReader.read(definition, new TypeId("t" + (design.types().size() + 1)),
+                design::typeNamed) instanceof TypeLineReader.Defined(NamedType type))) {
             throw new IllegalStateException(definition);
         }
         return apply(new Change.PutType(type));
@@ -113,9 +120,12 @@ final class DesignBuilder {
 
     /** Writes down what was assumed about one end of the first relationship between two entities. */
     DesignBuilder assume(String first, String second, Side side, String text) {
-        Relationship relationship = design.relationships().stream().filter(one -> one.first().entity().equals(entities.get(first)) && one.second().entity().equals(entities.get(second)))
+        Relationship relationship = design.relationships().stream()
+                .filter(one -> one.first().entity().equals(entities.get(first))
+                        && one.second().entity().equals(entities.get(second)))
                 .findFirst().orElseThrow();
-        return apply(new Change.PutAssumption(new Assumption(new AssumptionId("u" + ++next), design.assumptions().size() + 1, relationship.id(), side, text)));
+        return apply(new Change.PutAssumption(new Assumption(new AssumptionId("u" + ++next),
+                design.assumptions().size() + 1, relationship.id(), side, text)));
     }
 
     /** Adds a sheet with some of the entities in a row, in a notation, with a note below. */
@@ -123,8 +133,10 @@ final class DesignBuilder {
         Map<OwnerId, Place> places = new HashMap<>();
         shown.forEach(entity -> places.put(entities.get(entity), new Place(60 + places.size() * 300, 100)));
         SheetId id = new SheetId("p" + ++next);
-        return apply(new Change.AddSheet(new Sheet(id, name, Paper.DEFAULT, places))).apply(new Change.AlterSheet(id, new SheetAspect.Shows(SheetView.DEFAULT.with(notation))))
-                .apply(new Change.AlterSheet(id, new SheetAspect.PutNote(new Note(new NoteId("n" + ++next), note, new Place(60, 300), 260))));
+        return apply(new Change.AddSheet(new Sheet(id, name, Paper.DEFAULT, places)))
+                .apply(new Change.AlterSheet(id, new SheetAspect.Shows(SheetView.DEFAULT.with(notation))))
+                .apply(new Change.AlterSheet(id,
+                        new SheetAspect.PutNote(new Note(new NoteId("n" + ++next), note, new Place(60, 300), 260))));
     }
 
     /** Lays the card of a many-to-many's table. */
@@ -138,7 +150,9 @@ final class DesignBuilder {
         Table table = Derivation.of(design).table(owner).orElseThrow();
         for (Map<String, String> row : rows) {
             Map<ColumnPath, String> values = new HashMap<>();
-            row.forEach((column, value) -> values.put(table.column(column).orElseThrow(() -> new IllegalStateException("no column " + column + " in " + table.name()))
+            row.forEach((column,
+                    value) -> values.put(table.column(column)
+                            .orElseThrow(() -> new IllegalStateException("no column " + column + " in " + table.name()))
                     .origin().orElseThrow(), value));
             apply(new Change.AddRow(new SampleRow(new RowId("w" + ++next), owner, values)));
         }
@@ -151,7 +165,8 @@ final class DesignBuilder {
             if (!(reading instanceof Understood(AttributeLine line))) {
                 throw new IllegalStateException(reading.toString());
             }
-            added.add(new Change.NewAttribute(line.attribute(new AttributeId("a" + ++next)), line.primaryKey(), line.unique()));
+            added.add(new Change.NewAttribute(line.attribute(new AttributeId("a" + ++next)), line.primaryKey(),
+                    line.unique()));
         }
         return added;
     }

@@ -25,7 +25,9 @@ public final class SeedVault {
 
     /** The design, with sample rows. */
     public static Design design() {
-        DesignBuilder vault = new DesignBuilder(Design.empty(DesignProperties.begun("Fenmoor seed vault", Target.POSTGRESQL, "Fenmoor seed vault", "Fenmoor vault office"),
+        DesignBuilder vault = new DesignBuilder(Design.empty(
+                DesignProperties.begun("Fenmoor seed vault", Target.POSTGRESQL, "Fenmoor seed vault",
+                        "Fenmoor vault office"),
                 new Sheet(new SheetId("p1"), "Sheet 1", new Paper(Paper.Size.A3, true), Map.of())));
         vault.type("type taxon_rank as enum ('family', 'genus', 'species') -- how general a taxon is")
                 .type("domain celsius as numeric(4,1) check (value between -90 and 60) -- degrees Celsius");
@@ -36,9 +38,12 @@ public final class SeedVault {
         rows(vault);
         vault.place("Trip member", 432, 420).place("Permitted taxon", 40, 236);
         vault.index("Accession", "(received_on desc, taxon_id)")
-                .assume("Site", "Collecting trip", Side.FIRST, "A trip that visits several sites is written down as several trips.")
+                .assume("Site", "Collecting trip", Side.FIRST,
+                        "A trip that visits several sites is written down as several trips.")
                 .assume("Slot", "Accession", Side.FIRST, "Seed on its way is in no slot yet.")
-                .sheet("Store", Notation.IDEF1X, List.of("Vault", "Shelf", "Slot", "Accession"), "# Store\n\nA **slot** takes one jar. *Frozen* vaults are dried first:\n\n- below 15 % humidity\n- then at -18 °C");
+                .sheet("Store", Notation.IDEF1X, List.of("Vault", "Shelf", "Slot", "Accession"),
+                        "# Store\n\nA **slot** takes one jar. *Frozen* vaults are dried first:\n\n- below 15 % "
+                                + "humidity\n- then at -18 °C");
         return vault.design();
     }
 
@@ -145,48 +150,69 @@ public final class SeedVault {
     }
 
     private static void relationships(DesignBuilder vault) {
-        vault.relate("Taxon", "contains", ZERO_OR_ONE, "Taxon", "belongs under", ZERO_OR_MORE, "parent", NO_ACTION, false)
+        vault.relate("Taxon", "contains", ZERO_OR_ONE, "Taxon", "belongs under", ZERO_OR_MORE, "parent", NO_ACTION,
+                false)
                 .relate("Taxon", "yields", EXACTLY_ONE, "Accession", "is seed of", ZERO_OR_MORE, "", NO_ACTION, false)
-                .relate("Site", "is visited on", EXACTLY_ONE, "Collecting trip", "goes to", ZERO_OR_MORE, "", NO_ACTION, false)
-                .relate("Collector", "leads", EXACTLY_ONE, "Collecting trip", "is led by", ZERO_OR_MORE, "leader", NO_ACTION, false)
-                .relate("Collector", "keeps the record of", ZERO_OR_ONE, "Collecting trip", "is recorded by", ZERO_OR_MORE, "recorder", SET_NULL, false)
-                .bridge("Trip member", "Collector", "takes part in", ONE_OR_MORE, "Collecting trip", "is made by", ZERO_OR_MORE, """
+                .relate("Site", "is visited on", EXACTLY_ONE, "Collecting trip", "goes to", ZERO_OR_MORE, "", NO_ACTION,
+                        false)
+                .relate("Collector", "leads", EXACTLY_ONE, "Collecting trip", "is led by", ZERO_OR_MORE, "leader",
+                        NO_ACTION, false)
+                .relate("Collector", "keeps the record of", ZERO_OR_ONE, "Collecting trip", "is recorded by",
+                        ZERO_OR_MORE, "recorder", SET_NULL, false)
+                .bridge("Trip member", "Collector", "takes part in", ONE_OR_MORE, "Collecting trip", "is made by",
+                        ZERO_OR_MORE, """
                         task varchar(40) not null default 'collecting'
                         days smallint check (days > 0)
                         """)
-                .bridge("Permitted taxon", "Permit", "allows taking", ZERO_OR_MORE, "Taxon", "may be taken under", ONE_OR_MORE, "")
-                .relate("Permit", "covers", ZERO_OR_ONE, "Collecting trip", "is made under", ZERO_OR_MORE, "", NO_ACTION, false)
-                .relate("Collecting trip", "brings home", ZERO_OR_ONE, "Accession", "comes from", ZERO_OR_MORE, "", NO_ACTION, false)
+                .bridge("Permitted taxon", "Permit", "allows taking", ZERO_OR_MORE, "Taxon", "may be taken under",
+                        ONE_OR_MORE, "")
+                .relate("Permit", "covers", ZERO_OR_ONE, "Collecting trip", "is made under", ZERO_OR_MORE, "",
+                        NO_ACTION, false)
+                .relate("Collecting trip", "brings home", ZERO_OR_ONE, "Accession", "comes from", ZERO_OR_MORE, "",
+                        NO_ACTION, false)
                 .relate("Slot", "keeps", ZERO_OR_ONE, "Accession", "is kept in", ZERO_OR_ONE, "", SET_NULL, false)
-                .relate("Accession", "is tested in", EXACTLY_ONE, "Germination test", "tests", ZERO_OR_MORE, "", CASCADE, true)
-                .relate("Germination test", "is counted in", EXACTLY_ONE, "Daily count", "belongs to", ONE_OR_MORE, "", CASCADE, true)
+                .relate("Accession", "is tested in", EXACTLY_ONE, "Germination test", "tests", ZERO_OR_MORE, "",
+                        CASCADE, true)
+                .relate("Germination test", "is counted in", EXACTLY_ONE, "Daily count", "belongs to", ONE_OR_MORE, "",
+                        CASCADE, true)
                 .relate("Vault", "holds", EXACTLY_ONE, "Shelf", "stands in", ZERO_OR_MORE, "", NO_ACTION, true)
                 .relate("Shelf", "is divided into", EXACTLY_ONE, "Slot", "is part of", ONE_OR_MORE, "", NO_ACTION, true)
-                .relate("Accession", "is shared as", EXACTLY_ONE, "Duplicate", "is part of", ZERO_OR_MORE, "", NO_ACTION, true)
-                .relate("Partner vault", "keeps", EXACTLY_ONE, "Duplicate", "is kept at", ZERO_OR_MORE, "", NO_ACTION, true)
+                .relate("Accession", "is shared as", EXACTLY_ONE, "Duplicate", "is part of", ZERO_OR_MORE, "",
+                        NO_ACTION, true)
+                .relate("Partner vault", "keeps", EXACTLY_ONE, "Duplicate", "is kept at", ZERO_OR_MORE, "", NO_ACTION,
+                        true)
                 .relate("Researcher", "makes", EXACTLY_ONE, "Request", "is made by", ZERO_OR_MORE, "", NO_ACTION, false)
                 .relate("Request", "asks in", EXACTLY_ONE, "Request line", "is part of", ONE_OR_MORE, "", CASCADE, true)
-                .relate("Accession", "is asked for in", EXACTLY_ONE, "Request line", "asks for", ZERO_OR_MORE, "", NO_ACTION, false)
-                .relate("Request", "is answered by", EXACTLY_ONE, "Shipment", "answers", ZERO_OR_MORE, "", NO_ACTION, false);
+                .relate("Accession", "is asked for in", EXACTLY_ONE, "Request line", "asks for", ZERO_OR_MORE, "",
+                        NO_ACTION, false)
+                .relate("Request", "is answered by", EXACTLY_ONE, "Shipment", "answers", ZERO_OR_MORE, "", NO_ACTION,
+                        false);
     }
 
     private static void rows(DesignBuilder vault) {
         vault.rows("Taxon", List.of(
                         Map.of("taxon_id", "1", "name", "Fenmaceae", "rank", "family"),
                         Map.of("taxon_id", "2", "name", "Brizella", "rank", "genus", "parent_taxon_id", "1"),
-                        Map.of("taxon_id", "3", "name", "Brizella ostra", "rank", "species", "parent_taxon_id", "2", "common_name", "marsh quill")))
+                Map.of("taxon_id", "3", "name", "Brizella ostra", "rank", "species", "parent_taxon_id", "2",
+                        "common_name", "marsh quill")))
                 .rows("Collector", List.of(
                         Map.of("collector_no", "1", "full_name", "Ilvy Marrowick", "joined_on", "2029-03-01"),
                         Map.of("collector_no", "2", "full_name", "Tobin Asgrave", "joined_on", "2030-05-14")))
-                .rows("Site", List.of(Map.of("site_code", "FM0012", "description", "wet meadow north of the mill", "latitude", "54.10211", "longitude", "-1.30412")))
+                .rows("Site",
+                        List.of(Map.of("site_code", "FM0012", "description", "wet meadow north of the mill", "latitude",
+                                "54.10211", "longitude", "-1.30412")))
                 .rows("Collecting trip", List.of(
-                        Map.of("trip_no", "71", "left_on", "2031-04-12", "back_on", "2031-04-16", "site_code", "FM0012", "leader_collector_no", "1", "recorder_collector_no", "2")))
+                        Map.of("trip_no", "71", "left_on", "2031-04-12", "back_on", "2031-04-16", "site_code", "FM0012",
+                                "leader_collector_no", "1", "recorder_collector_no", "2")))
                 .rows("Vault", List.of(Map.of("vault", "NA", "temperature", "-18.0", "humidity", "15.0")))
                 .rows("Shelf", List.of(Map.of("vault", "NA", "shelf", "4")))
                 .rows("Slot", List.of(Map.of("vault", "NA", "shelf", "4", "slot_no", "11", "capacity", "500")))
                 .rows("Accession", List.of(
-                        Map.of("accession_no", "AK-002041", "received_on", "2031-04-17", "seed_count", "18400", "taxon_id", "3", "trip_no", "71", "vault", "NA", "shelf", "4", "slot_no", "11")))
-                .rows("Germination test", List.of(Map.of("accession_no", "AK-002041", "test_no", "1", "started_on", "2031-05-02", "temperature", "21.5", "seeds_sown", "50")))
+                        Map.of("accession_no", "AK-002041", "received_on", "2031-04-17", "seed_count", "18400",
+                                "taxon_id", "3", "trip_no", "71", "vault", "NA", "shelf", "4", "slot_no", "11")))
+                .rows("Germination test",
+                        List.of(Map.of("accession_no", "AK-002041", "test_no", "1", "started_on", "2031-05-02",
+                                "temperature", "21.5", "seeds_sown", "50")))
                 .rows("Daily count", List.of(
                         Map.of("accession_no", "AK-002041", "test_no", "1", "day_no", "1", "germinated", "0"),
                         Map.of("accession_no", "AK-002041", "test_no", "1", "day_no", "2", "germinated", "7")))

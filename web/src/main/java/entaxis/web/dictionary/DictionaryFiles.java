@@ -56,7 +56,8 @@ public final class DictionaryFiles {
     public byte[] write(DictionaryFormat format, String edition, WritingProgress progress) {
         return switch (format) {
             case HTML -> HtmlDictionary.write(dictionary, images(), edition, progress).getBytes(StandardCharsets.UTF_8);
-            case PDF -> new PageDocument(MEASURE, pictures).pdf(HtmlDictionary.forPaper(dictionary, design.sheets().stream().map(Sheet::name).toList(), edition,
+            case PDF -> new PageDocument(MEASURE, pictures).pdf(
+                    HtmlDictionary.forPaper(dictionary, design.sheets().stream().map(Sheet::name).toList(), edition,
                     progress), drawings(), page -> progress.at(0, 0));
             case DOCX -> DocxDictionary.write(dictionary, pixels(), edition, progress);
             case XLSX -> XlsxDictionary.write(dictionary, progress);
@@ -72,14 +73,19 @@ public final class DictionaryFiles {
         for (int i = 0; i < drawings.size(); i++) {
             Drawing drawing = drawings.get(i);
             double scale = Math.min(2, WIDEST / Math.max(drawing.box().width(), drawing.box().height()));
-            made.add(new SheetPicture(design.sheets().list().get(i).name(), new Pixels(MEASURE, pictures).png(drawing, scale, false),
+            made.add(new SheetPicture(design.sheets().list().get(i).name(),
+                    new Pixels(MEASURE, pictures).png(drawing, scale, false),
                     (int) Math.ceil(drawing.box().width() * scale), (int) Math.ceil(drawing.box().height() * scale)));
         }
         return made;
     }
 
     private List<Drawing> drawings() {
-        return design.sheets().stream().map(sheet -> Drawing.of(SheetPictures.of(design, derivation, sheet, Lens.CONCEPT, Optional.empty(), Set.of(), MEASURE).scene().withoutFrame(), MEASURE))
+        return design.sheets().stream()
+                .map(sheet -> Drawing.of(
+                        SheetPictures.of(design, derivation, sheet, Lens.CONCEPT, Optional.empty(), Set.of(), MEASURE)
+                                .scene().withoutFrame(),
+                        MEASURE))
                 .toList();
     }
 
@@ -88,7 +94,8 @@ public final class DictionaryFiles {
         List<Drawing> drawings = drawings();
         List<SheetImage> images = new ArrayList<>();
         for (int i = 0; i < drawings.size(); i++) {
-            images.add(new SheetImage(design.sheets().list().get(i).name(), new SvgWriter(MEASURE).file(drawings.get(i), false, pictures,
+            images.add(new SheetImage(design.sheets().list().get(i).name(),
+                    new SvgWriter(MEASURE).file(drawings.get(i), false, pictures,
                     group -> group.startsWith(CARD) ? addresses.link(group.substring(CARD.length())) : "")));
         }
         return images;

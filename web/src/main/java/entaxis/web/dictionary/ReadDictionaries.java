@@ -22,7 +22,8 @@ public final class ReadDictionaries {
     /** The design, and what could not be made as the dictionary says. */
     public static DictionaryDesign.Made design(ReadDictionary read, String name) {
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.DEFAULT, Map.of());
-        DictionaryDesign.Made made = DictionaryDesign.of(read, Design.empty(DesignProperties.begun(name, Target.POSTGRESQL, name, ""), sheet), NewId::of);
+        DictionaryDesign.Made made = DictionaryDesign.of(read,
+                Design.empty(DesignProperties.begun(name, Target.POSTGRESQL, name, ""), sheet), NewId::of);
         return new DictionaryDesign.Made(FirstSheet.arranged(made.design(), MEASURE), made.problems());
     }
 }

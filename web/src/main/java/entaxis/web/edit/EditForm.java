@@ -13,7 +13,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 
-/** The fields of a form that a page sent. Fields that only a script fills are refused as {@link IllegalArgumentException} when they are not what it writes. */
+/**
+ * The fields of a form that a page sent. Fields that only a script fills are refused as {@link
+ * IllegalArgumentException} when they are not what it writes.
+ */
 public record EditForm(Map<String, String> fields) {
     /** A field's text as typed; empty if it was not sent. */
     public String text(String field) {
@@ -52,18 +55,21 @@ public record EditForm(Map<String, String> fields) {
 
     KeyPart part() {
         String id = text("part");
-        return id.startsWith("a") ? new KeyPart.OwnPart(new AttributeId(id)) : new KeyPart.InheritedPart(new RelationshipId(id));
+        return id.startsWith("a") ? new KeyPart.OwnPart(new AttributeId(id))
+                : new KeyPart.InheritedPart(new RelationshipId(id));
     }
 
     /** The sheet that the page shows; the first one if it names none that is there. */
     public Sheet sheet(Design design) {
         String id = text("sheet");
-        return id.matches("p[0-9a-z]{1,24}") ? design.sheets().find(new SheetId(id)).orElseGet(design::sheet) : design.sheet();
+        return id.matches("p[0-9a-z]{1,24}") ? design.sheets().find(new SheetId(id)).orElseGet(design::sheet)
+                : design.sheet();
     }
 
     /** Identities of cards, joined by commas. */
     public List<OwnerId> cards(String field) {
-        return Arrays.stream(text(field).split(",")).filter(id -> id.matches("[er][0-9a-z]{1,24}")).map(OwnerId::of).toList();
+        return Arrays.stream(text(field).split(",")).filter(id -> id.matches("[er][0-9a-z]{1,24}")).map(OwnerId::of)
+                .toList();
     }
 
     int number(String field) {

@@ -96,13 +96,18 @@ public final class EditReader {
             case "attribute.remove" -> plain(new Change.RemoveAttribute(form.owner(), form.attribute()));
             case "relationship.add" -> addRelationship();
             case "relationship.verb" -> aspect(new RelationshipAspect.Verb(form.side(), form.value()));
-            case "relationship.many" -> Counts.read(form.value()).<EditReading>map(count -> aspect(new RelationshipAspect.HowMany(form.side(), count)))
-                    .orElseGet(() -> Faulty.of("many", "“" + form.value().strip() + "” is no number. Say exactly one, zero or one, one or more, zero or more, or numbers such as 2 to 5."));
+            case "relationship.many" -> Counts.read(form.value())
+                    .<EditReading>map(count -> aspect(new RelationshipAspect.HowMany(form.side(), count)))
+                    .orElseGet(() -> Faulty.of("many", "“" + form.value().strip()
+                            + "” is no number. Say exactly one, zero or one, one or more, zero or more, or numbers "
+                            + "such as 2 to 5."));
             case "relationship.identifying" -> aspect(new RelationshipAspect.Identifying(form.yes()));
             case "relationship.role" -> aspect(new RelationshipAspect.Role(form.side(), form.value()));
             case "relationship.column" -> column();
-            case "relationship.delete" -> aspect(new RelationshipAspect.OnDelete(ReferentialAction.valueOf(form.value())));
-            case "relationship.update" -> aspect(new RelationshipAspect.OnUpdate(ReferentialAction.valueOf(form.value())));
+            case "relationship.delete" ->
+                    aspect(new RelationshipAspect.OnDelete(ReferentialAction.valueOf(form.value())));
+            case "relationship.update" ->
+                    aspect(new RelationshipAspect.OnUpdate(ReferentialAction.valueOf(form.value())));
             case "relationship.name" -> aspect(new RelationshipAspect.Name(form.value()));
             case "relationship.child" -> aspect(new RelationshipAspect.Child(Side.valueOf(form.value())));
             case "relationship.turn" -> plain(new Change.SwapEnds(form.relationship()));
@@ -135,7 +140,8 @@ public final class EditReader {
 
     private EditReading addEntity() {
         EntityId id = new EntityId(NewId.of('e'));
-        return new Read(new Change.AddEntity(Entity.named(id, form.value()), form.sheet(design).id(), new Place(form.number("x"), form.number("y"))), Optional.of(id.value()));
+        return new Read(new Change.AddEntity(Entity.named(id, form.value()), form.sheet(design).id(),
+                new Place(form.number("x"), form.number("y"))), Optional.of(id.value()));
     }
 
     private EditReading area() {
@@ -143,12 +149,14 @@ public final class EditReader {
         if (name.isEmpty()) {
             return plain(new Change.AssignArea(form.entity(), Optional.empty()));
         }
-        Optional<AreaId> present = design.areas().stream().filter(area -> area.name().equalsIgnoreCase(name)).findFirst().map(Area::id);
+        Optional<AreaId> present =
+                design.areas().stream().filter(area -> area.name().equalsIgnoreCase(name)).findFirst().map(Area::id);
         if (present.isPresent()) {
             return plain(new Change.AssignArea(form.entity(), present));
         }
         Area added = new Area(new AreaId(NewId.of('s')), name, design.areas().size() % Area.HUES);
-        return plain(new Change.Several(List.of(new Change.AddArea(added), new Change.AssignArea(form.entity(), Optional.of(added.id())))));
+        return plain(new Change.Several(
+                List.of(new Change.AddArea(added), new Change.AssignArea(form.entity(), Optional.of(added.id())))));
     }
 
     private EditReading addAttributes() {
@@ -157,13 +165,15 @@ public final class EditReader {
         for (AttributeLine.Reading reading : readings) {
             switch (reading) {
                 case AttributeLine.Fault(int line, int column, String message) -> {
-                    return Faulty.of("value", (readings.size() > 1 ? "Line " + line + ", character " : "Character ") + column + ": " + message);
+                    return Faulty.of("value", (readings.size() > 1 ? "Line " + line + ", character " : "Character ")
+                            + column + ": " + message);
                 }
                 case AttributeLine.Understood(AttributeLine line) -> added.add(new Change.NewAttribute(
                         line.attribute(new AttributeId(NewId.of('a'))), line.primaryKey(), line.unique()));
             }
         }
-        return added.isEmpty() ? Faulty.of("value", "Type an attribute, as in: received_on date not null -- day it reached us")
+        return added.isEmpty()
+                ? Faulty.of("value", "Type an attribute, as in: received_on date not null -- day it reached us")
                 : plain(new Change.AddAttributes(form.owner(), added));
     }
 
@@ -185,7 +195,8 @@ public final class EditReader {
     /** The default field also takes the words that make the engine number or compute the attribute. */
     private EditReading defaultValue() {
         String text = form.value().strip();
-        Attribute now = design.attribute(form.owner(), form.attribute()).orElse(Attribute.of(form.attribute(), "", SqlType.largeText()));
+        Attribute now = design.attribute(form.owner(), form.attribute())
+                .orElse(Attribute.of(form.attribute(), "", SqlType.largeText()));
         Attribute.Identity identity = Attribute.Identity.NONE;
         Optional<Attribute.Numbering> numbering = Optional.empty();
         Optional<String> generated = Optional.empty();
@@ -230,23 +241,30 @@ public final class EditReader {
         if (CONSTRAINT.matcher(text).lookingAt()) {
             return switch (AttributeLineReader.read("x integer " + text)) {
                 case AttributeLine.Fault(int line, int column, String message) -> Faulty.of("check", message);
-                case AttributeLine.Understood(AttributeLine line) -> aspect(new AttributeAspect.CheckAs(line.checkName(), line.check()));
+                case AttributeLine.Understood(AttributeLine line) ->
+                        aspect(new AttributeAspect.CheckAs(line.checkName(), line.check()));
             };
         }
         return AttributeLineReader.expressionFault(text).<EditReading>map(message -> Faulty.of("check", message))
-                .orElseGet(() -> aspect(new AttributeAspect.CheckAs("", text.isEmpty() ? Optional.empty() : Optional.of(text))));
+                .orElseGet(() -> aspect(
+                        new AttributeAspect.CheckAs("", text.isEmpty() ? Optional.empty() : Optional.of(text))));
     }
 
     /** A key cell: the rank in the primary key and the numbers of alternate keys, such as “2”, “AK1” or “1 AK2”. */
     private EditReading keys() {
         Matcher matcher = KEY.matcher(form.value().strip());
         if (!matcher.matches()) {
-            return Faulty.of("key", "“" + form.value().strip() + "” is no place in a key. Type the rank in the primary key (1, 2, ...), AK1 for the first alternate key, or nothing.");
+            return Faulty.of("key", "“" + form.value().strip()
+                    + "” is no place in a key. Type the rank in the primary key (1, 2, ...), AK1 for the first "
+                    + "alternate key, or nothing.");
         }
-        OptionalInt rank = matcher.group(1) == null ? OptionalInt.empty() : OptionalInt.of(design.entities().find(form.entity())
-                .map(entity -> new KeyRanks(design).partRank(entity, form.part(), Integer.parseInt(matcher.group(1)))).orElse(1));
+        OptionalInt rank = matcher.group(1) == null ? OptionalInt.empty() : OptionalInt.of(design.entities()
+                .find(form.entity())
+                .map(entity -> new KeyRanks(design).partRank(entity, form.part(), Integer.parseInt(matcher.group(1))))
+                .orElse(1));
         Set<Integer> alternates = new TreeSet<>();
-        ALTERNATE.matcher(matcher.group(2)).results().forEach(found -> alternates.add(Integer.parseInt(found.group(1))));
+        ALTERNATE.matcher(matcher.group(2)).results()
+                .forEach(found -> alternates.add(Integer.parseInt(found.group(1))));
         return plain(new Change.SetKeys(form.entity(), form.part(), rank, alternates));
     }
 
@@ -257,12 +275,16 @@ public final class EditReader {
             return Faulty.of("second", "Type the name of the other entity, or click its card.");
         }
         Optional<Entity> second = design.entities().stream()
-                .filter(entity -> entity.id().value().equals(wanted) || SqlName.of(entity.name()).equals(SqlName.of(wanted))).findFirst();
+                .filter(entity -> entity.id().value().equals(wanted)
+                        || SqlName.of(entity.name()).equals(SqlName.of(wanted)))
+                .findFirst();
         if (second.isEmpty()) {
-            return Faulty.of("second", "There is no entity “" + wanted + "”. Type the name of one that is there, or make it first (E).");
+            return Faulty.of("second",
+                    "There is no entity “" + wanted + "”. Type the name of one that is there, or make it first (E).");
         }
         RelationshipId id = new RelationshipId(NewId.of('r'));
-        return new Read(new Change.AddRelationship(NewRelationships.between(id, first, second.get().id()), false), Optional.of(id.value()));
+        return new Read(new Change.AddRelationship(NewRelationships.between(id, first, second.get().id()), false),
+                Optional.of(id.value()));
     }
 
     private EditReading column() {
@@ -281,10 +303,13 @@ public final class EditReader {
             Place place = new Place(Integer.parseInt(matcher.group(2)), Integer.parseInt(matcher.group(3)));
             String id = matcher.group(1);
             switch (id.charAt(0)) {
-                case 'n' -> sheet.notes().find(new NoteId(id)).ifPresent(note -> changes.add(new Change.AlterSheet(sheet.id(),
+                case 'n' -> sheet.notes().find(new NoteId(id))
+                        .ifPresent(note -> changes.add(new Change.AlterSheet(sheet.id(),
                         new SheetAspect.PutNote(new Note(note.id(), note.text(), place, note.width())))));
-                case 'i' -> sheet.pictures().find(new PictureId(id)).ifPresent(picture -> changes.add(new Change.AlterSheet(sheet.id(),
-                        new SheetAspect.PutPicture(new Picture(picture.id(), picture.content(), picture.title(), place, picture.width(), picture.height())))));
+                case 'i' -> sheet.pictures().find(new PictureId(id))
+                        .ifPresent(picture -> changes.add(new Change.AlterSheet(sheet.id(),
+                                new SheetAspect.PutPicture(new Picture(picture.id(), picture.content(), picture.title(),
+                                        place, picture.width(), picture.height())))));
                 default -> places.put(OwnerId.of(id), place);
             }
         }

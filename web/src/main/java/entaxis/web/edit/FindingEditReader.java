@@ -17,7 +17,10 @@ import entaxis.web.edit.EditReading.Faulty;
 import entaxis.web.review.MarginNote;
 import java.util.List;
 
-/** Reads edits about findings: carrying out a remedy, or those of a whole rule; living with a finding; the level of a rule. */
+/**
+ * Reads edits about findings: carrying out a remedy, or those of a whole rule; living with a finding; the level of a
+ * rule.
+ */
 final class FindingEditReader {
     private static final String GONE = "The design has changed, and this is no longer found. Nothing was changed.";
     private static final String OFF = "off";
@@ -33,9 +36,12 @@ final class FindingEditReader {
     EditReading read() {
         return switch (form.kind()) {
             case "finding.remedy" -> MarginNote.remedy(review(), form.text("finding"), form.number("remedy"))
-                    .<EditReading>map(remedy -> EditReader.plain(remedy.change())).orElseGet(() -> Faulty.of("finding", GONE));
-            case "finding.group" -> GroupRemedy.of(design, rule(), Policy.DEFAULT).<EditReading>map(group -> EditReader.plain(group.change()))
-                    .orElseGet(() -> Faulty.of("finding", "None of these can be set right together. Look at them one by one."));
+                    .<EditReading>map(remedy -> EditReader.plain(remedy.change()))
+                    .orElseGet(() -> Faulty.of("finding", GONE));
+            case "finding.group" -> GroupRemedy.of(design, rule(), Policy.DEFAULT)
+                    .<EditReading>map(group -> EditReader.plain(group.change()))
+                    .orElseGet(() -> Faulty.of("finding",
+                            "None of these can be set right together. Look at them one by one."));
             case "finding.accept" -> MarginNote.finding(review(), form.text("finding")).<EditReading>map(this::accepted)
                     .orElseGet(() -> Faulty.of("finding", GONE));
             case "finding.reopen" -> EditReader.plain(new Change.Withdraw(new DecisionId(form.text("decision"))));
@@ -57,15 +63,18 @@ final class FindingEditReader {
     }
 
     private EditReading accepted(Finding finding) {
-        return EditReader.plain(new Change.Decide(new AcceptedFinding(finding.decision(), finding.sentence(), finding.evidenceMark(), form.value().strip())));
+        return EditReader.plain(new Change.Decide(new AcceptedFinding(finding.decision(), finding.sentence(),
+                finding.evidenceMark(), form.value().strip())));
     }
 
     private EditReading level() {
         DecisionId id = DecisionId.rule(rule());
         String wanted = form.value();
-        boolean usual = wanted.equals(DEFAULT) || Level.of(wanted).isPresent() && Level.of(wanted).equals(Rules.info(rule()).map(info -> info.level()));
+        boolean usual = wanted.equals(DEFAULT) || Level.of(wanted).isPresent()
+                && Level.of(wanted).equals(Rules.info(rule()).map(info -> info.level()));
         if (usual) {
-            return EditReader.plain(design.decisions().contains(id) ? new Change.Withdraw(id) : new Change.Several(List.of()));
+            return EditReader
+                    .plain(design.decisions().contains(id) ? new Change.Withdraw(id) : new Change.Several(List.of()));
         }
         if (!wanted.equals(OFF) && Level.of(wanted).isEmpty()) {
             throw new IllegalArgumentException("“" + wanted + "” is no level");

@@ -37,54 +37,77 @@ final class KindEditReader {
     EditReading read() {
         return switch (form.kind()) {
             case "category.kind" -> kind();
-            case "category.complete" -> category(now -> new Category(now.id(), now.general(), now.kinds(), form.yes(), now.disjoint(), now.mapping(), now.discriminator()));
-            case "category.disjoint" -> category(now -> new Category(now.id(), now.general(), now.kinds(), now.complete(), form.yes(), now.mapping(), now.discriminator()));
-            case "category.mapping" -> category(now -> new Category(now.id(), now.general(), now.kinds(), now.complete(), now.disjoint(), Mapping.valueOf(form.value()),
+            case "category.complete" -> category(now -> new Category(now.id(), now.general(), now.kinds(), form.yes(),
+                    now.disjoint(), now.mapping(), now.discriminator()));
+            case "category.disjoint" -> category(now -> new Category(now.id(), now.general(), now.kinds(),
+                    now.complete(), form.yes(), now.mapping(), now.discriminator()));
+            case "category.mapping" -> category(now -> new Category(now.id(), now.general(), now.kinds(),
+                    now.complete(), now.disjoint(), Mapping.valueOf(form.value()),
                     now.discriminator()));
-            case "category.discriminator" -> category(now -> new Category(now.id(), now.general(), now.kinds(), now.complete(), now.disjoint(), now.mapping(),
+            case "category.discriminator" -> category(now -> new Category(now.id(), now.general(), now.kinds(),
+                    now.complete(), now.disjoint(), now.mapping(),
                     form.value().strip()));
-            case "category.remove" -> EditReader.plain(new Change.RemoveCategory(new CategoryId(form.text("category"))));
+            case "category.remove" ->
+                    EditReader.plain(new Change.RemoveCategory(new CategoryId(form.text("category"))));
             case "exclusion.add" -> exclusion();
-            case "exclusion.mandatory" -> exclusion(now -> new Exclusion(now.id(), now.name(), now.child(), now.alternatives(), form.yes()));
-            case "exclusion.remove" -> EditReader.plain(new Change.RemoveExclusion(new ExclusionId(form.text("exclusion"))));
-            case "assumption.add" -> EditReader.plain(new Change.PutAssumption(new Assumption(new AssumptionId(NewId.of('u')),
-                    design.assumptions().stream().mapToInt(Assumption::number).max().orElse(0) + 1, form.relationship(), form.side(), form.value().strip())));
+            case "exclusion.mandatory" ->
+                    exclusion(now -> new Exclusion(now.id(), now.name(), now.child(), now.alternatives(), form.yes()));
+            case "exclusion.remove" ->
+                    EditReader.plain(new Change.RemoveExclusion(new ExclusionId(form.text("exclusion"))));
+            case "assumption.add" ->
+                    EditReader.plain(new Change.PutAssumption(new Assumption(new AssumptionId(NewId.of('u')),
+                            design.assumptions().stream().mapToInt(Assumption::number).max().orElse(0) + 1,
+                            form.relationship(), form.side(), form.value().strip())));
             case "assumption.text" -> assumption();
             default -> throw new IllegalArgumentException("no such edit");
         };
     }
 
     private EditReading category(UnaryOperator<Category> change) {
-        return EditReader.plain(new Change.PutCategory(change.apply(design.categories().get(new CategoryId(form.text("category"))))));
+        return EditReader.plain(
+                new Change.PutCategory(change.apply(design.categories().get(new CategoryId(form.text("category"))))));
     }
 
-    /** Makes an entity, there already or new, a kind of another one, in the first category that this has or in a new one. */
+    /**
+     * Makes an entity, there already or new, a kind of another one, in the first category that this has or in a new
+     * one.
+     */
     private EditReading kind() {
         Entity general = design.entities().get(form.entity());
         String name = form.value().strip();
         if (name.isEmpty()) {
-            return EditReading.Faulty.of("kind", "Type the name of the entity that is a kind of “" + general.name() + "”; a new name makes a new entity.");
+            return EditReading.Faulty.of("kind", "Type the name of the entity that is a kind of “" + general.name()
+                    + "”; a new name makes a new entity.");
         }
         List<Change> changes = new ArrayList<>();
-        Optional<Entity> there = design.entities().stream().filter(entity -> SqlName.of(entity.name()).equals(SqlName.of(name))).findFirst();
+        Optional<Entity> there = design.entities().stream()
+                .filter(entity -> SqlName.of(entity.name()).equals(SqlName.of(name))).findFirst();
         EntityId kind = there.map(Entity::id).orElseGet(() -> new EntityId(NewId.of('e')));
         Sheet sheet = form.sheet(design);
         if (there.isEmpty()) {
             Place place = sheet.places().getOrDefault(general.id(), new Place(80, 80));
-            int others = (int) design.categories().stream().filter(category -> category.general().equals(general.id())).mapToLong(category -> category.kinds().size()).sum();
-            changes.add(new Change.AddEntity(Entity.named(kind, name), sheet.id(), new Place(place.x() + others * 200 - 60, place.y() + 260)));
+            int others = (int) design.categories().stream().filter(category -> category.general().equals(general.id()))
+                    .mapToLong(category -> category.kinds().size()).sum();
+            changes.add(new Change.AddEntity(Entity.named(kind, name), sheet.id(),
+                    new Place(place.x() + others * 200 - 60, place.y() + 260)));
         }
         if (there.map(entity -> !entity.primaryKey().isEmpty()).orElse(false)) {
-            return EditReading.Faulty.of("kind", "“" + name + "” has a key of its own; a kind shares the key of “" + general.name() + "”. Take its attributes out of its key first.");
+            return EditReading.Faulty.of("kind", "“" + name + "” has a key of its own; a kind shares the key of “"
+                    + general.name() + "”. Take its attributes out of its key first.");
         }
         RelationshipId kindOf = new RelationshipId(NewId.of('r'));
-        changes.add(new Change.AddRelationship(Relationship.between(kindOf, End.of(general.id(), Cardinality.EXACTLY_ONE, "may be"),
+        changes.add(new Change.AddRelationship(
+                Relationship.between(kindOf, End.of(general.id(), Cardinality.EXACTLY_ONE, "may be"),
                 End.of(kind, Cardinality.ZERO_OR_ONE, "is")), true));
-        Optional<Category> category = design.categories().stream().filter(other -> other.general().equals(general.id())).findFirst();
+        Optional<Category> category =
+                design.categories().stream().filter(other -> other.general().equals(general.id())).findFirst();
         List<RelationshipId> kinds = new ArrayList<>(category.map(Category::kinds).orElse(List.of()));
         kinds.add(kindOf);
-        changes.add(new Change.PutCategory(category.map(now -> new Category(now.id(), now.general(), kinds, now.complete(), now.disjoint(), now.mapping(), now.discriminator()))
-                .orElseGet(() -> new Category(new CategoryId(NewId.of('c')), general.id(), kinds, false, true, Mapping.ONE_PER_KIND, ""))));
+        changes.add(new Change.PutCategory(category
+                .map(now -> new Category(now.id(), now.general(), kinds, now.complete(), now.disjoint(), now.mapping(),
+                        now.discriminator()))
+                .orElseGet(() -> new Category(new CategoryId(NewId.of('c')), general.id(), kinds, false, true,
+                        Mapping.ONE_PER_KIND, ""))));
         return EditReader.plain(new Change.Several(changes));
     }
 
@@ -93,15 +116,19 @@ final class KindEditReader {
         RelationshipId other = new RelationshipId(form.value());
         Relationship relationship = design.relationships().get(one);
         EntityId child = relationship.childEntity().orElse(relationship.first().entity());
-        Optional<Exclusion> there = design.exclusions().stream().filter(exclusion -> exclusion.alternatives().contains(one)).findFirst();
+        Optional<Exclusion> there =
+                design.exclusions().stream().filter(exclusion -> exclusion.alternatives().contains(one)).findFirst();
         List<RelationshipId> alternatives = new ArrayList<>(there.map(Exclusion::alternatives).orElse(List.of(one)));
         alternatives.add(other);
-        return EditReader.plain(new Change.PutExclusion(new Exclusion(there.map(Exclusion::id).orElseGet(() -> new ExclusionId(NewId.of('x'))),
-                there.map(Exclusion::name).orElse(""), child, alternatives, there.map(Exclusion::mandatory).orElse(true))));
+        return EditReader.plain(new Change.PutExclusion(
+                new Exclusion(there.map(Exclusion::id).orElseGet(() -> new ExclusionId(NewId.of('x'))),
+                        there.map(Exclusion::name).orElse(""), child, alternatives,
+                        there.map(Exclusion::mandatory).orElse(true))));
     }
 
     private EditReading exclusion(UnaryOperator<Exclusion> change) {
-        return EditReader.plain(new Change.PutExclusion(change.apply(design.exclusions().get(new ExclusionId(form.text("exclusion"))))));
+        return EditReader.plain(new Change.PutExclusion(
+                change.apply(design.exclusions().get(new ExclusionId(form.text("exclusion"))))));
     }
 
     private EditReading assumption() {
@@ -110,6 +137,7 @@ final class KindEditReader {
             return EditReader.plain(new Change.RemoveAssumption(id));
         }
         Assumption now = design.assumptions().get(id);
-        return EditReader.plain(new Change.PutAssumption(new Assumption(id, now.number(), now.relationship(), now.side(), form.value().strip())));
+        return EditReader.plain(new Change.PutAssumption(
+                new Assumption(id, now.number(), now.relationship(), now.side(), form.value().strip())));
     }
 }

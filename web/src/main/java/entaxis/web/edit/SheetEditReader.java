@@ -59,24 +59,33 @@ final class SheetEditReader {
             case "sheet.frame" -> shows(view.withFrame(form.yes()));
             case "sheet.title" -> shows(view.withTitleBlock(form.yes()));
             case "cards.hide" -> aspect(new SheetAspect.Hidden(cards(), true));
-            case "cards.show" -> aspect(new SheetAspect.Hidden(form.text("cards").isEmpty() ? sheet.hidden() : cards(), false));
-            case "cards.off" -> new EditReading.Read(new Change.AlterSheet(sheet.id(), new SheetAspect.TakenOff(cards())), Optional.of(""));
+            case "cards.show" ->
+                    aspect(new SheetAspect.Hidden(form.text("cards").isEmpty() ? sheet.hidden() : cards(), false));
+            case "cards.off" -> new EditReading.Read(
+                    new Change.AlterSheet(sheet.id(), new SheetAspect.TakenOff(cards())), Optional.of(""));
             case "cards.pin" -> aspect(new SheetAspect.Pinned(cards(), form.yes()));
             case "cards.area" -> area();
-            case "cards.remove" -> new EditReading.Read(new Change.Several(form.cards("cards").stream().filter(EntityId.class::isInstance)
+            case "cards.remove" -> new EditReading.Read(
+                    new Change.Several(form.cards("cards").stream().filter(EntityId.class::isInstance)
                     .<Change>map(id -> new Change.RemoveEntity((EntityId) id)).toList()), Optional.of(""));
-            case "line.side" -> aspect(new SheetAspect.Way(form.text("line"), sheet.line(form.text("line")).leaving(form.side(),
+            case "line.side" ->
+                    aspect(new SheetAspect.Way(form.text("line"), sheet.line(form.text("line")).leaving(form.side(),
                     form.value().isEmpty() ? Optional.empty() : Optional.of(CardSide.valueOf(form.value())))));
             case "line.way" -> way();
             case "line.corners" -> corners();
             case "line.free" -> aspect(new SheetAspect.Way(form.text("line"), LineShape.FREE));
-            case "note.add" -> note(new NoteId(NewId.of('n')), new Place(form.number("x"), form.number("y")), NOTE_WIDTH, true);
+            case "note.add" ->
+                    note(new NoteId(NewId.of('n')), new Place(form.number("x"), form.number("y")), NOTE_WIDTH, true);
             case "note.text" -> note(noteNow().id(), noteNow().place(), noteNow().width(), false);
-            case "note.width" -> aspect(new SheetAspect.PutNote(new Note(noteNow().id(), noteNow().text(), noteNow().place(), form.number("value"))));
-            case "note.remove" -> new EditReading.Read(new Change.AlterSheet(sheet.id(), new SheetAspect.RemoveNote(new NoteId(form.text("note")))), Optional.of(""));
+            case "note.width" -> aspect(new SheetAspect.PutNote(
+                    new Note(noteNow().id(), noteNow().text(), noteNow().place(), form.number("value"))));
+            case "note.remove" -> new EditReading.Read(
+                    new Change.AlterSheet(sheet.id(), new SheetAspect.RemoveNote(new NoteId(form.text("note")))),
+                    Optional.of(""));
             case "picture.title" -> picture(form.value().strip(), pictureNow().width());
             case "picture.width" -> picture(pictureNow().title(), form.number("value"));
-            case "picture.remove" -> new EditReading.Read(new Change.AlterSheet(sheet.id(), new SheetAspect.RemovePicture(new PictureId(form.text("picture")))), Optional.of(""));
+            case "picture.remove" -> new EditReading.Read(new Change.AlterSheet(sheet.id(),
+                    new SheetAspect.RemovePicture(new PictureId(form.text("picture")))), Optional.of(""));
             default -> throw new IllegalArgumentException("no such edit");
         };
     }
@@ -96,8 +105,10 @@ final class SheetEditReader {
     private EditReading added() {
         String name = form.value().isBlank() ? "Sheet " + (design.sheets().size() + 1) : form.value().strip();
         Map<OwnerId, Place> places = new HashMap<>();
-        form.cards("cards").forEach(card -> Optional.ofNullable(sheet.places().get(card)).ifPresent(place -> places.put(card, place)));
-        return EditReader.plain(new Change.AddSheet(new Sheet(new SheetId(NewId.of('p')), name, sheet.paper(), places)));
+        form.cards("cards").forEach(
+                card -> Optional.ofNullable(sheet.places().get(card)).ifPresent(place -> places.put(card, place)));
+        return EditReader
+                .plain(new Change.AddSheet(new Sheet(new SheetId(NewId.of('p')), name, sheet.paper(), places)));
     }
 
     private EditReading paper() {
@@ -112,7 +123,8 @@ final class SheetEditReader {
     private EditReading area() {
         String name = form.value().strip();
         List<Change> changes = new ArrayList<>();
-        Optional<AreaId> area = design.areas().stream().filter(other -> other.name().equalsIgnoreCase(name)).findFirst().map(Area::id);
+        Optional<AreaId> area =
+                design.areas().stream().filter(other -> other.name().equalsIgnoreCase(name)).findFirst().map(Area::id);
         if (!name.isEmpty() && area.isEmpty()) {
             Area added = new Area(new AreaId(NewId.of('s')), name, design.areas().size() % Area.HUES);
             changes.add(new Change.AddArea(added));
@@ -136,7 +148,9 @@ final class SheetEditReader {
             }
             bends.add(new Place(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))));
         }
-        return aspect(new SheetAspect.Way(form.text("line"), new LineShape(Optional.of(CardSide.valueOf(form.text("from"))), Optional.of(CardSide.valueOf(form.text("to"))), bends)));
+        return aspect(
+                new SheetAspect.Way(form.text("line"), new LineShape(Optional.of(CardSide.valueOf(form.text("from"))),
+                        Optional.of(CardSide.valueOf(form.text("to"))), bends)));
     }
 
     /** Corners as somebody types them; none for a free way. */
@@ -145,7 +159,9 @@ final class SheetEditReader {
         for (String corner : form.value().isBlank() ? new String[0] : form.value().strip().split("\\s*;\\s*")) {
             Matcher matcher = CORNER.matcher(corner.replaceAll("\\s", ""));
             if (!matcher.matches()) {
-                return EditReading.Faulty.of("corners", "“" + corner + "” is no corner. Type two whole numbers for each, as in: 120,80; 120,300. Empty the field for a free way.");
+                return EditReading.Faulty.of("corners", "“" + corner
+                        + "” is no corner. Type two whole numbers for each, as in: 120,80; 120,300. Empty the field "
+                        + "for a free way.");
             }
             bends.add(new Place(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))));
         }
@@ -154,11 +170,13 @@ final class SheetEditReader {
     }
 
     private Note noteNow() {
-        return sheet.notes().find(new NoteId(form.text("note"))).orElseGet(() -> new Note(new NoteId("nnone"), "", new Place(0, 0), NOTE_WIDTH));
+        return sheet.notes().find(new NoteId(form.text("note")))
+                .orElseGet(() -> new Note(new NoteId("nnone"), "", new Place(0, 0), NOTE_WIDTH));
     }
 
     private EditReading note(NoteId id, Place place, int width, boolean select) {
-        Change change = new Change.AlterSheet(sheet.id(), new SheetAspect.PutNote(new Note(id, form.value().strip(), place, width)));
+        Change change = new Change.AlterSheet(sheet.id(),
+                new SheetAspect.PutNote(new Note(id, form.value().strip(), place, width)));
         return new EditReading.Read(change, select ? Optional.of(id.value()) : Optional.empty());
     }
 
@@ -169,6 +187,7 @@ final class SheetEditReader {
     private EditReading picture(String title, int width) {
         Picture now = pictureNow();
         int height = Math.max(1, Math.round((float) width * now.height() / now.width()));
-        return aspect(new SheetAspect.PutPicture(new Picture(now.id(), now.content(), title, now.place(), width, height)));
+        return aspect(
+                new SheetAspect.PutPicture(new Picture(now.id(), now.content(), title, now.place(), width, height)));
     }
 }

@@ -29,7 +29,8 @@ final class TableEditReader {
 
     EditReading read() {
         return switch (form.kind()) {
-            case "key.surrogate" -> EditReader.plain(new Change.AddSurrogateKey(form.entity(), new AttributeId(NewId.of('a')), form.value().isBlank() ? "id" : form.value()));
+            case "key.surrogate" -> EditReader.plain(new Change.AddSurrogateKey(form.entity(),
+                    new AttributeId(NewId.of('a')), form.value().isBlank() ? "id" : form.value()));
             case "key.take" -> EditReader.plain(new Change.TakeAlternateKey(form.entity(), form.number("value")));
             case "table.index" -> index();
             case "table.rule" -> rule();
@@ -65,18 +66,23 @@ final class TableEditReader {
         };
     }
 
-    /** One condition by its number, or a new one, bare or as a whole constraint with its name; an empty line deletes it. */
+    /**
+     * One condition by its number, or a new one, bare or as a whole constraint with its name; an empty line deletes it.
+     */
     private EditReading rule() {
-        List<NamedCheck> checks = new ArrayList<>(design.entities().find(form.entity()).map(Entity::checks).orElse(List.of()));
+        List<NamedCheck> checks =
+                new ArrayList<>(design.entities().find(form.entity()).map(Entity::checks).orElse(List.of()));
         int number = form.text("number").isEmpty() ? checks.size() : form.number("number");
         String text = form.value().strip();
         NamedCheck check = new NamedCheck("", text);
-        if (text.toLowerCase(Locale.ROOT).startsWith("constraint ") || text.toLowerCase(Locale.ROOT).matches("check\\s*\\(.*")) {
+        if (text.toLowerCase(Locale.ROOT).startsWith("constraint ")
+                || text.toLowerCase(Locale.ROOT).matches("check\\s*\\(.*")) {
             switch (AttributeLineReader.read("x integer " + text)) {
                 case AttributeLine.Fault(int line, int column, String message) -> {
                     return EditReading.Faulty.of("rule", message);
                 }
-                case AttributeLine.Understood(AttributeLine line) -> check = new NamedCheck(line.checkName(), line.check().orElse(""));
+                case AttributeLine.Understood(AttributeLine line) ->
+                        check = new NamedCheck(line.checkName(), line.check().orElse(""));
             }
         }
         Optional<String> fault = AttributeLineReader.expressionFault(check.condition());

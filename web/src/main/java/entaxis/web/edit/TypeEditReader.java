@@ -28,10 +28,12 @@ final class TypeEditReader {
     EditReading read() {
         return switch (form.kind()) {
             case "type.add" -> defined(new TypeId(NewId.of('t')));
-            case "type.define" -> form.value().isBlank() ? EditReader.plain(new Change.RemoveType(id())) : defined(id());
+            case "type.define" ->
+                    form.value().isBlank() ? EditReader.plain(new Change.RemoveType(id())) : defined(id());
             case "type.meaning" -> meaning();
             case "type.remove" -> EditReader.plain(new Change.RemoveType(id()));
-            case "naming.apply" -> EditReader.plain(new Change.Several(Renaming.proposals(design).stream().map(Renaming.Proposal::change).toList()));
+            case "naming.apply" -> EditReader.plain(
+                    new Change.Several(Renaming.proposals(design).stream().map(Renaming.Proposal::change).toList()));
             default -> naming(design.facts().names());
         };
     }
@@ -44,7 +46,8 @@ final class TypeEditReader {
         return switch (TypeLineReader.read(form.value(), id, design::typeNamed)) {
             case TypeLineReader.NotDefined(String message) -> EditReading.Faulty.of("type", message);
             case TypeLineReader.Defined(NamedType type) -> EditReader.plain(new Change.PutType(
-                    type.meaning().isEmpty() ? described(type, design.types().find(id).map(NamedType::meaning).orElse("")) : type));
+                    type.meaning().isEmpty()
+                            ? described(type, design.types().find(id).map(NamedType::meaning).orElse("")) : type));
         };
     }
 
@@ -55,8 +58,10 @@ final class TypeEditReader {
 
     private static NamedType described(NamedType type, String meaning) {
         return switch (type) {
-            case Domain domain -> new Domain(domain.id(), domain.name(), domain.base(), domain.defaultValue(), domain.check(), meaning);
-            case Enumeration enumeration -> new Enumeration(enumeration.id(), enumeration.name(), enumeration.values(), meaning);
+            case Domain domain -> new Domain(domain.id(), domain.name(), domain.base(), domain.defaultValue(),
+                    domain.check(), meaning);
+            case Enumeration enumeration ->
+                    new Enumeration(enumeration.id(), enumeration.name(), enumeration.values(), meaning);
             case Structure structure -> new Structure(structure.id(), structure.name(), structure.fields(), meaning);
         };
     }

@@ -37,7 +37,8 @@ public record Contents(List<Group> groups) {
     }
 
     private static List<Entry> entries(Design design, Optional<Area> area) {
-        return design.entities().stream().filter(entity -> entity.area().equals(area.map(Area::id))).map(Contents::entry).toList();
+        return design.entities().stream().filter(entity -> entity.area().equals(area.map(Area::id)))
+                .map(Contents::entry).toList();
     }
 
     private static Entry entry(Entity entity) {

@@ -29,7 +29,8 @@ import java.util.stream.Collectors;
  * @param relationships the sentences that begin with it
  * @param lines         its attributes as lines of text, to be copied
  */
-public record EntityLedger(String id, String name, String meaning, String area, List<String> areas, List<LedgerRow> rows, List<Reading> relationships,
+public record EntityLedger(String id, String name, String meaning, String area, List<String> areas,
+        List<LedgerRow> rows, List<Reading> relationships,
         List<String> lines) {
 
     /** A relationship read from the entity. */
@@ -37,10 +38,14 @@ public record EntityLedger(String id, String name, String meaning, String area, 
 
     /** The ledger of an entity. */
     public static EntityLedger of(Design design, Derivation derivation, Entity entity) {
-        return new EntityLedger(entity.id().value(), entity.name(), entity.meaning(), entity.area().flatMap(design.areas()::find).map(Area::name).orElse(""),
-                design.areas().stream().map(Area::name).toList(), rows(design, derivation.stated().table(entity.id()).orElseThrow(), entity.id(), entity),
+        return new EntityLedger(entity.id().value(), entity.name(), entity.meaning(),
+                entity.area().flatMap(design.areas()::find).map(Area::name).orElse(""),
+                design.areas().stream().map(Area::name).toList(),
+                rows(design, derivation.stated().table(entity.id()).orElseThrow(), entity.id(), entity),
                 design.relationshipsOf(entity.id()).map(relationship -> new Reading(relationship.id().value(),
-                        Sentence.of(design, relationship, relationship.first().entity().equals(entity.id()) ? Side.FIRST : Side.SECOND).text())).toList(),
+                        Sentence.of(design, relationship,
+                                relationship.first().entity().equals(entity.id()) ? Side.FIRST : Side.SECOND).text()))
+                        .toList(),
                 entity.attributes().stream().map(new AttributeLineWriter(design)::write).toList());
     }
 
@@ -62,12 +67,14 @@ public record EntityLedger(String id, String name, String meaning, String area, 
         Relationship relationship = design.relationships().get(id);
         Side parent = path.hops().getFirst().parent();
         ColumnPath keyColumn = new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute());
-        return LedgerRow.foreign(id, parent, keyColumn, column, design.entities().get(relationship.end(parent).entity()).name(), relationship.end(parent).verb(),
+        return LedgerRow.foreign(id, parent, keyColumn, column,
+                design.entities().get(relationship.end(parent).entity()).name(), relationship.end(parent).verb(),
                 keys(entity, new InheritedPart(id), rank));
     }
 
     private static String keys(Entity entity, KeyPart part, int rank) {
-        String alternates = entity.alternateKeys().stream().filter(key -> key.parts().contains(part)).map(AlternateKey::number)
+        String alternates =
+                entity.alternateKeys().stream().filter(key -> key.parts().contains(part)).map(AlternateKey::number)
                 .map(number -> "AK" + number).collect(Collectors.joining(" "));
         return (rank > 0 ? rank + " " : "") + alternates;
     }

@@ -25,7 +25,8 @@ import java.util.List;
  * @param generated    whether the primary key is a number that the engine gives
  * @param proposedName a free name for such a number
  */
-public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean generated, String proposedName, List<IndexRow> indexes, List<RuleRow> rules) {
+public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean generated, String proposedName,
+        List<IndexRow> indexes, List<RuleRow> rules) {
     /** One column of a key. */
     public record Part(String part, String name, String type) { }
 
@@ -41,7 +42,8 @@ public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean
     /** The keys of an entity. */
     public static KeysLedger of(Design design, Derivation derivation, Entity entity) {
         Table table = derivation.stated().table(entity.id()).orElseThrow();
-        boolean generated = entity.primaryKey().size() == 1 && entity.primaryKey().getFirst() instanceof OwnPart(AttributeId id)
+        boolean generated =
+                entity.primaryKey().size() == 1 && entity.primaryKey().getFirst() instanceof OwnPart(AttributeId id)
                 && entity.attribute(id).map(own -> own.identity() != Attribute.Identity.NONE).orElse(false);
         boolean idTaken = entity.attributes().stream().anyMatch(attribute -> SqlName.of(attribute.name()).equals("id"));
         List<IndexRow> indexes = new ArrayList<>();
@@ -50,7 +52,9 @@ public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean
         List<RuleRow> rules = new ArrayList<>();
         entity.checks().forEach(check -> rules.add(new RuleRow(rules.size(), check.name().isEmpty() ? check.condition()
                 : "constraint " + check.name() + " check (" + check.condition() + ")")));
-        return new KeysLedger(parts(table, entity.primaryKey()), entity.alternateKeys().stream().map(key -> new Alternate(key.number(), parts(table, key.parts()))).toList(),
+        return new KeysLedger(parts(table, entity.primaryKey()),
+                entity.alternateKeys().stream().map(key -> new Alternate(key.number(), parts(table, key.parts())))
+                        .toList(),
                 generated, idTaken ? SqlName.of(entity.name()) + "_id" : "id", indexes, rules);
     }
 
@@ -61,10 +65,12 @@ public record KeysLedger(List<Part> primary, List<Alternate> alternates, boolean
                 ColumnPath path = column.origin().orElseThrow();
                 boolean same = switch (part) {
                     case OwnPart(AttributeId attribute) -> path.equals(ColumnPath.own(attribute));
-                    case InheritedPart(RelationshipId id) -> path.migrated() && path.hops().getFirst().relationship().equals(id);
+                    case InheritedPart(RelationshipId id) ->
+                            path.migrated() && path.hops().getFirst().relationship().equals(id);
                 };
                 if (same) {
-                    String id = part instanceof OwnPart(AttributeId attribute) ? attribute.value() : ((InheritedPart) part).relationship().value();
+                    String id = part instanceof OwnPart(AttributeId attribute) ? attribute.value()
+                            : ((InheritedPart) part).relationship().value();
                     parts.add(new Part(id, column.name(), column.type().text()));
                 }
             }

@@ -15,7 +15,8 @@ import java.util.stream.Stream;
  * @param samples  names as the policy makes them now
  * @param proposals names that exist and would change
  */
-public record NamingLedger(Naming naming, List<Naming.Grammar> grammars, List<Naming.Letters> letters, List<TemplateRow> templates, List<String> samples,
+public record NamingLedger(Naming naming, List<Naming.Grammar> grammars, List<Naming.Letters> letters,
+        List<TemplateRow> templates, List<String> samples,
         List<Renaming.Proposal> proposals) {
     private static final int SAMPLES = 6;
 
@@ -32,8 +33,12 @@ public record NamingLedger(Naming naming, List<Naming.Grammar> grammars, List<Na
                 samples.add(table.foreignKeys().getFirst().name());
             }
         }
-        return new NamingLedger(naming, List.of(Naming.Grammar.values()), List.of(Naming.Letters.values()), Stream.of(Naming.Template.values())
-                .map(template -> new TemplateRow(template.name(), template.words(), naming.templates().getOrDefault(template, ""), template.usual())).toList(), samples,
+        return new NamingLedger(naming, List.of(Naming.Grammar.values()), List.of(Naming.Letters.values()),
+                Stream.of(Naming.Template.values())
+                        .map(template -> new TemplateRow(template.name(), template.words(),
+                                naming.templates().getOrDefault(template, ""), template.usual()))
+                        .toList(),
+                samples,
                 Renaming.proposals(design));
     }
 }

@@ -31,14 +31,18 @@ public record ReachLedger(List<Choice> columns, Optional<Impact> reach) {
 
     /** The ledger of an entity for a chosen column, or the whole table. */
     public static ReachLedger of(Design design, Derivation derivation, Entity entity, String leaf) {
-        OptionalInt chosen = leaf.equals(LEAF) ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(leaf.substring(LEAF.length() + 1)));
+        OptionalInt chosen = leaf.equals(LEAF) ? OptionalInt.empty()
+                : OptionalInt.of(Integer.parseInt(leaf.substring(LEAF.length() + 1)));
         List<Column> columns = derivation.table(entity.id()).map(Table::columns).orElse(List.of());
         List<Choice> choices = new ArrayList<>(List.of(new Choice(LEAF, "the whole table", chosen.isEmpty())));
         for (int i = 0; i < columns.size(); i++) {
-            choices.add(new Choice(LEAF + ":" + i, columns.get(i).name(), chosen.isPresent() && chosen.getAsInt() == i));
+            choices.add(
+                    new Choice(LEAF + ":" + i, columns.get(i).name(), chosen.isPresent() && chosen.getAsInt() == i));
         }
         boolean column = chosen.isPresent() && chosen.getAsInt() < columns.size();
-        return new ReachLedger(choices, column ? columns.get(chosen.getAsInt()).origin().flatMap(path -> Impact.of(design, derivation, entity.id(), path))
+        return new ReachLedger(choices,
+                column ? columns.get(chosen.getAsInt()).origin()
+                        .flatMap(path -> Impact.of(design, derivation, entity.id(), path))
                 : Impact.of(design, derivation, entity.id()));
     }
 }

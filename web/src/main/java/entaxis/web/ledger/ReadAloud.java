@@ -16,9 +16,13 @@ import java.util.List;
 public record ReadAloud(List<RelationshipLedger> relationships, int agreed, int all, List<Assumption> assumptions) {
     /** The list of a design; only what is not yet agreed, if asked. */
     public static ReadAloud of(Design design, Derivation derivation, boolean open) {
-        List<RelationshipLedger> every = design.relationships().stream().map(relationship -> RelationshipLedger.of(design, derivation, relationship)).toList();
-        List<RelationshipLedger> shown = every.stream().filter(card -> !open || card.readings().stream().anyMatch(reading -> !reading.agreed())).toList();
-        int agreed = (int) every.stream().flatMap(card -> card.readings().stream()).filter(RelationshipLedger.Reading::agreed).count();
-        return new ReadAloud(shown, agreed, every.size() * 2, design.assumptions().stream().sorted(Comparator.comparingInt(Assumption::number)).toList());
+        List<RelationshipLedger> every = design.relationships().stream()
+                .map(relationship -> RelationshipLedger.of(design, derivation, relationship)).toList();
+        List<RelationshipLedger> shown = every.stream()
+                .filter(card -> !open || card.readings().stream().anyMatch(reading -> !reading.agreed())).toList();
+        int agreed = (int) every.stream().flatMap(card -> card.readings().stream())
+                .filter(RelationshipLedger.Reading::agreed).count();
+        return new ReadAloud(shown, agreed, every.size() * 2,
+                design.assumptions().stream().sorted(Comparator.comparingInt(Assumption::number)).toList());
     }
 }

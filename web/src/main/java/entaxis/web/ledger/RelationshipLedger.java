@@ -28,9 +28,12 @@ import java.util.Optional;
  * @param proposed    name of the entity that a many-to-many would become
  * @param kind        whether it leads to a kind of an entity
  */
-public record RelationshipLedger(String id, String title, List<Reading> readings, boolean manyToMany, boolean oneToOne, boolean recursive, boolean identifying,
-        boolean mayIdentify, String child, String childName, String onDelete, String onUpdate, boolean canBeNull, List<ReferentialAction> actions,
-        List<MadeColumn> columns, List<LedgerRow> attributes, String name, String table, List<Pinned> assumptions, Optional<Alternatives> alternatives,
+public record RelationshipLedger(String id, String title, List<Reading> readings, boolean manyToMany, boolean oneToOne,
+        boolean recursive, boolean identifying,
+        boolean mayIdentify, String child, String childName, String onDelete, String onUpdate, boolean canBeNull,
+        List<ReferentialAction> actions,
+        List<MadeColumn> columns, List<LedgerRow> attributes, String name, String table, List<Pinned> assumptions,
+        Optional<Alternatives> alternatives,
         List<Choice> excludable, String proposed, boolean kind) {
 
     /**
@@ -42,7 +45,8 @@ public record RelationshipLedger(String id, String title, List<Reading> readings
      * @param role   the role of the end it is read from
      * @param agreed whether the sentence was agreed as it now is
      */
-    public record Reading(String side, String other, String entity, String subject, String verb, String number, String object, String objects, String role,
+    public record Reading(String side, String other, String entity, String subject, String verb, String number,
+            String object, String objects, String role,
             String text, boolean agreed) { }
 
     /** An assumption that decided an end. */
@@ -61,7 +65,8 @@ public record RelationshipLedger(String id, String title, List<Reading> readings
      * @param path  the parent's key column
      * @param given whether its name was given by hand
      */
-    public record MadeColumn(String id, String side, String path, String name, boolean given, String type, String table, String follows) { }
+    public record MadeColumn(String id, String side, String path, String name, boolean given, String type, String table,
+            String follows) {}
 
     /** The sentence card of a relationship. */
     public static RelationshipLedger of(Design design, Derivation derivation, Relationship relationship) {
@@ -70,28 +75,42 @@ public record RelationshipLedger(String id, String title, List<Reading> readings
         Table table = derivation.stated().table(holder).orElseThrow();
         List<MadeColumn> columns = table.columns().stream().filter(column -> madeBy(column, relationship))
                 .map(column -> made(design, relationship, table, column)).toList();
-        boolean canBeNull = relationship.parent().map(side -> relationship.end(side).cardinality().optional()).orElse(false);
-        return new RelationshipLedger(relationship.id().value(), entity(design, relationship.first()) + " and " + entity(design, relationship.second()),
-                List.of(reading(design, relationship, Side.FIRST), reading(design, relationship, Side.SECOND)), relationship.manyToMany(), relationship.oneToOne(),
-                relationship.recursive(), design.identifying(relationship), relationship.mayIdentify(), child.map(Side::name).orElse(""),
-                child.map(side -> entity(design, relationship.end(side))).orElse(""), relationship.onDelete().name(), relationship.onUpdate().name(), canBeNull,
-                List.of(ReferentialAction.values()), columns, relationship.attributes().stream().map(attribute -> LedgerRow.own(design, attribute, attribute.required(), "")).toList(),
-                relationship.name(), relationship.manyToMany() ? table.name() : "", assumptions(design, relationship), alternatives(design, relationship),
-                excludable(design, relationship), proposed(design, relationship), design.categoryOf(relationship.id()).isPresent());
+        boolean canBeNull =
+                relationship.parent().map(side -> relationship.end(side).cardinality().optional()).orElse(false);
+        return new RelationshipLedger(relationship.id().value(),
+                entity(design, relationship.first()) + " and " + entity(design, relationship.second()),
+                List.of(reading(design, relationship, Side.FIRST), reading(design, relationship, Side.SECOND)),
+                relationship.manyToMany(), relationship.oneToOne(),
+                relationship.recursive(), design.identifying(relationship), relationship.mayIdentify(),
+                child.map(Side::name).orElse(""),
+                child.map(side -> entity(design, relationship.end(side))).orElse(""), relationship.onDelete().name(),
+                relationship.onUpdate().name(), canBeNull,
+                List.of(ReferentialAction.values()), columns,
+                relationship.attributes().stream()
+                        .map(attribute -> LedgerRow.own(design, attribute, attribute.required(), "")).toList(),
+                relationship.name(), relationship.manyToMany() ? table.name() : "", assumptions(design, relationship),
+                alternatives(design, relationship),
+                excludable(design, relationship), proposed(design, relationship),
+                design.categoryOf(relationship.id()).isPresent());
     }
 
     private static List<Pinned> assumptions(Design design, Relationship relationship) {
         return design.assumptions().stream().filter(assumption -> assumption.relationship().equals(relationship.id()))
-                .map(assumption -> new Pinned(assumption.id().value(), assumption.number(), assumption.side().name(), assumption.text())).toList();
+                .map(assumption -> new Pinned(assumption.id().value(), assumption.number(), assumption.side().name(),
+                        assumption.text()))
+                .toList();
     }
 
     private static Optional<Alternatives> alternatives(Design design, Relationship relationship) {
-        return design.exclusions().stream().filter(exclusion -> exclusion.alternatives().contains(relationship.id())).findFirst().map(exclusion -> new Alternatives(
-                exclusion.id().value(), exclusion.mandatory(), exclusion.alternatives().stream().map(id -> childSentence(design, design.relationships().get(id))).toList()));
+        return design.exclusions().stream().filter(exclusion -> exclusion.alternatives().contains(relationship.id()))
+                .findFirst().map(exclusion -> new Alternatives(
+                        exclusion.id().value(), exclusion.mandatory(), exclusion.alternatives().stream()
+                                .map(id -> childSentence(design, design.relationships().get(id))).toList()));
     }
 
     private static List<Choice> excludable(Design design, Relationship relationship) {
-        return relationship.childEntity().stream().flatMap(child -> design.relationshipsOf(child)).filter(other -> !other.id().equals(relationship.id())
+        return relationship.childEntity().stream().flatMap(child -> design.relationshipsOf(child))
+                .filter(other -> !other.id().equals(relationship.id())
                 && other.childEntity().equals(relationship.childEntity()) && !design.identifying(other)
                 && design.exclusions().stream().noneMatch(exclusion -> exclusion.alternatives().contains(other.id())))
                 .map(other -> new Choice(other.id().value(), childSentence(design, other))).toList();
@@ -102,28 +121,35 @@ public record RelationshipLedger(String id, String title, List<Reading> readings
     }
 
     private static String proposed(Design design, Relationship relationship) {
-        String both = entity(design, relationship.first()) + " " + Words.inSentence(entity(design, relationship.second()));
+        String both =
+                entity(design, relationship.first()) + " " + Words.inSentence(entity(design, relationship.second()));
         return relationship.name().isBlank() ? both : relationship.name();
     }
 
     private static boolean madeBy(Column column, Relationship relationship) {
-        return column.origin().map(path -> path.migrated() && path.hops().getFirst().relationship().equals(relationship.id())).orElse(false);
+        return column.origin()
+                .map(path -> path.migrated() && path.hops().getFirst().relationship().equals(relationship.id()))
+                .orElse(false);
     }
 
     private static MadeColumn made(Design design, Relationship relationship, Table table, Column column) {
         ColumnPath path = column.origin().orElseThrow();
         Side parent = path.hops().getFirst().parent();
         ColumnPath key = new ColumnPath(path.hops().subList(1, path.hops().size()), path.attribute());
-        return new MadeColumn((parent + "-" + key).replace('.', '_').replace("+", "p"), parent.name(), key.toString(), column.name(),
-                relationship.end(parent).columnNames().containsKey(key), column.type().text(), table.name(), entity(design, relationship.end(parent)));
+        return new MadeColumn((parent + "-" + key).replace('.', '_').replace("+", "p"), parent.name(), key.toString(),
+                column.name(),
+                relationship.end(parent).columnNames().containsKey(key), column.type().text(), table.name(),
+                entity(design, relationship.end(parent)));
     }
 
     private static Reading reading(Design design, Relationship relationship, Side side) {
         Sentence sentence = Sentence.of(design, relationship, side);
         End other = relationship.end(side.other());
         String object = Words.inSentence(entity(design, other));
-        return new Reading(side.name(), side.other().name(), entity(design, relationship.end(side)), sentence.subject(), sentence.verb(), Sentence.words(other.cardinality()),
-                object, other.cardinality().many() ? Words.plural(object) : object, relationship.end(side).role(), sentence.text(),
+        return new Reading(side.name(), side.other().name(), entity(design, relationship.end(side)), sentence.subject(),
+                sentence.verb(), Sentence.words(other.cardinality()),
+                object, other.cardinality().many() ? Words.plural(object) : object, relationship.end(side).role(),
+                sentence.text(),
                 relationship.end(side).agreed().equals(sentence.text()));
     }
 

@@ -25,7 +25,8 @@ public record SelectionLedger(String ids, int count, List<String> names, int ent
             case EntityId id -> design.entities().find(id).map(Entity::name).orElse("");
             case RelationshipId id -> design.relationships().find(id).map(Relationship::name).orElse("");
         }).filter(name -> !name.isEmpty()).toList();
-        return new SelectionLedger(cards.stream().map(OwnerId::value).collect(Collectors.joining(",")), cards.size(), names,
+        return new SelectionLedger(cards.stream().map(OwnerId::value).collect(Collectors.joining(",")), cards.size(),
+                names,
                 (int) cards.stream().filter(EntityId.class::isInstance).count(), sheet.pinned().containsAll(cards));
     }
 }

@@ -19,15 +19,19 @@ public record ShownDictionary(String words, String area, boolean undescribed) {
     /** The parts with what is left of them. */
     public List<Part> parts(Dictionary dictionary) {
         return dictionary.parts().stream().filter(part -> area.isEmpty() || part.name().equals(area))
-                .map(part -> new Part(part.name(), part.hue(), part.entities().stream().flatMap(this::entity).toList())).filter(part -> !part.entities().isEmpty()).toList();
+                .map(part -> new Part(part.name(), part.hue(), part.entities().stream().flatMap(this::entity).toList()))
+                .filter(part -> !part.entities().isEmpty()).toList();
     }
 
     private Stream<EntityEntry> entity(EntityEntry entity) {
         boolean itself = words.isBlank() || has(entity.name()) || has(entity.meaning()) || has(entity.table());
-        List<AttributeEntry> attributes = entity.attributes().stream().filter(attribute -> itself || has(attribute.name()) || has(attribute.meaning()))
+        List<AttributeEntry> attributes = entity.attributes().stream()
+                .filter(attribute -> itself || has(attribute.name()) || has(attribute.meaning()))
                 .filter(attribute -> !undescribed || attribute.undescribed()).toList();
-        boolean shown = !attributes.isEmpty() || itself && !undescribed || undescribed && itself && entity.meaning().isBlank();
-        return shown ? Stream.of(new EntityEntry(entity.owner(), entity.name(), entity.table(), entity.meaning(), attributes, entity.keys(), entity.readings(), entity.rules(),
+        boolean shown =
+                !attributes.isEmpty() || itself && !undescribed || undescribed && itself && entity.meaning().isBlank();
+        return shown ? Stream.of(new EntityEntry(entity.owner(), entity.name(), entity.table(), entity.meaning(),
+                attributes, entity.keys(), entity.readings(), entity.rules(),
                 entity.indexes(), entity.accepted())) : Stream.empty();
     }
 

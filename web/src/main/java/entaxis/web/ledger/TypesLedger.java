@@ -21,9 +21,13 @@ public record TypesLedger(List<TypeRow> types) {
     /** The types of a design. */
     public static TypesLedger of(Design design) {
         Map<SqlType, Integer> uses = new HashMap<>();
-        design.entities().forEach(entity -> entity.attributes().forEach(attribute -> uses.merge(attribute.type(), 1, Integer::sum)));
-        design.relationships().forEach(relationship -> relationship.attributes().forEach(attribute -> uses.merge(attribute.type(), 1, Integer::sum)));
-        return new TypesLedger(design.types().stream().map(type -> new TypeRow(type.id().value(), type.name(), TypeLineReader.text(design, type), type.meaning(),
+        design.entities().forEach(
+                entity -> entity.attributes().forEach(attribute -> uses.merge(attribute.type(), 1, Integer::sum)));
+        design.relationships().forEach(relationship -> relationship.attributes()
+                .forEach(attribute -> uses.merge(attribute.type(), 1, Integer::sum)));
+        return new TypesLedger(design.types().stream()
+                .map(type -> new TypeRow(type.id().value(), type.name(), TypeLineReader.text(design, type),
+                        type.meaning(),
                 uses.getOrDefault(new DesignType(type.id().value()), 0))).toList());
     }
 }

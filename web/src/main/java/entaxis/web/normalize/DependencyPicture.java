@@ -30,7 +30,8 @@ public record DependencyPicture(DependencyDiagram diagram) {
         List<Drawn> drawn = new ArrayList<>();
         for (Dependency dependency : MinimalCover.joined(verdict.cover())) {
             if (verdict.keys().superkey(dependency.determinant())) {
-                drawn.add(drawn(dependency, Pattern.FULL, dependency.determinant().equals(key) ? "whole key" : "another key"));
+                drawn.add(drawn(dependency, Pattern.FULL,
+                        dependency.determinant().equals(key) ? "whole key" : "another key"));
             }
         }
         for (Violation violation : verdict.violations()) {

@@ -11,7 +11,8 @@ import java.util.Optional;
  * @param typing whether the lines are being typed, and may change with the next keystroke
  * @param about  the entity with what the lines say
  */
-public record Judged(Standing standing, String text, boolean typing, DependencyLines lines, EntityRelation about, Verdict verdict) {
+public record Judged(Standing standing, String text, boolean typing, DependencyLines lines, EntityRelation about,
+        Verdict verdict) {
     /** The verdict on an entity, with typed lines in the place of those that are kept, if there are any. */
     public static Judged of(Standing standing, Optional<String> typed) {
         EntityRelation kept = standing.kept();

@@ -29,8 +29,10 @@ import java.util.Optional;
  * @param across   questions about this entity and others
  * @param closures how each key decides everything, step by step
  */
-public record NormalizeDesk(String id, String name, List<String> attributes, int rows, String text, List<DependencyLines.Remark> remarks, List<Suggestion> suggestions,
-        String diagram, NormalForm form, boolean good, List<KeyChoice> keys, boolean more, String prime, List<Fault> faults, long accepted, List<Sign> signs,
+public record NormalizeDesk(String id, String name, List<String> attributes, int rows, String text,
+        List<DependencyLines.Remark> remarks, List<Suggestion> suggestions,
+        String diagram, NormalForm form, boolean good, List<KeyChoice> keys, boolean more, String prime,
+        List<Fault> faults, long accepted, List<Sign> signs,
         List<String> across, List<Steps> closures, Example example) {
 
     /** Whether nothing is stated while rows suggest some dependency: then the form is not known. */
@@ -42,7 +44,8 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
     public record KeyChoice(String columns, boolean chosen) { }
 
     /** A fault, the harm that it does unless that is left for later, and the reason why it stays, if it does. */
-    public record Fault(int number, String title, String tone, String dependency, String why, Optional<Harm> harm, Optional<String> reason) { }
+    public record Fault(int number, String title, String tone, String dependency, String why, Optional<Harm> harm,
+            Optional<String> reason) {}
 
     /** A sign against first normal form, as a question, and what to do about it. */
     public record Sign(String question, String remedy) { }
@@ -53,7 +56,10 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
     /** How a closure is reached. */
     public record Steps(String of, List<String> lines, boolean all) { }
 
-    /** How many faults show their rows while one types; the others tell what they are, and show theirs when the lines are kept. */
+    /**
+     * How many faults show their rows while one types; the others tell what they are, and show theirs when the lines
+     * are kept.
+     */
     private static final int SHOWN_AT_ONCE = 5;
     private static final int MAX_IN_EXAMPLE = 10;
     private static final int MAX_EXAMPLE_ROWS = 40;
@@ -62,30 +68,40 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
     public static NormalizeDesk of(Judged judged) {
         EntityRelation about = judged.about();
         EntityRelation kept = judged.standing().kept();
-        StatedDependencies stated = judged.standing().open().design().dependencies().find(kept.entity().id()).orElse(StatedDependencies.none(kept.entity().id()));
+        StatedDependencies stated = judged.standing().open().design().dependencies().find(kept.entity().id())
+                .orElse(StatedDependencies.none(kept.entity().id()));
         Relation relation = about.relation();
         Verdict verdict = judged.verdict();
         List<Fault> faults = new ArrayList<>();
         for (Violation violation : verdict.violations()) {
             Optional<String> reason = reason(about, stated, violation.dependency());
             boolean whole = !judged.typing() || faults.size() < SHOWN_AT_ONCE;
-            faults.add(new Fault(faults.size() + 1, title(violation), tone(violation), relation.text(violation.dependency()), violation.why(relation),
+            faults.add(new Fault(faults.size() + 1, title(violation), tone(violation),
+                    relation.text(violation.dependency()), violation.why(relation),
                     whole ? Optional.of(Harm.of(verdict, about.rows(), violation)) : Optional.empty(), reason));
         }
         faults.sort(Comparator.comparing(fault -> fault.reason().isPresent()));
         long accepted = faults.stream().filter(fault -> fault.reason().isPresent()).count();
-        List<KeyChoice> keys = verdict.keys().keys().stream().limit(12).map(key -> new KeyChoice(relation.text(key), key.equals(about.key()))).toList();
+        List<KeyChoice> keys = verdict.keys().keys().stream().limit(12)
+                .map(key -> new KeyChoice(relation.text(key), key.equals(about.key()))).toList();
         Closure closure = new Closure(relation.attributes().size(), relation.functional());
-        List<Steps> closures = new ArrayList<>(verdict.keys().keys().stream().limit(4).map(key -> steps(relation, closure, key)).toList());
-        verdict.violations().stream().map(Violation::dependency).map(Dependency::determinant).distinct().limit(6).forEach(set -> closures.add(steps(relation, closure, set)));
-        return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(), about.rows().size(), judged.text(), judged.lines().remarks(),
-                judged.typing() ? List.of() : Suggestion.of(about, stated), DependencyPicture.of(about, verdict).svg(), verdict.form(), faults.size() == accepted, keys,
-                verdict.keys().more() || verdict.keys().keys().size() > 12, relation.text(verdict.keys().prime()), faults, accepted, signs(judged.standing()),
-                judged.standing().across().stream().map(AcrossEntities::question).toList(), closures, example(relation));
+        List<Steps> closures = new ArrayList<>(
+                verdict.keys().keys().stream().limit(4).map(key -> steps(relation, closure, key)).toList());
+        verdict.violations().stream().map(Violation::dependency).map(Dependency::determinant).distinct().limit(6)
+                .forEach(set -> closures.add(steps(relation, closure, set)));
+        return new NormalizeDesk(kept.entity().id().value(), kept.entity().name(), relation.attributes(),
+                about.rows().size(), judged.text(), judged.lines().remarks(),
+                judged.typing() ? List.of() : Suggestion.of(about, stated), DependencyPicture.of(about, verdict).svg(),
+                verdict.form(), faults.size() == accepted, keys,
+                verdict.keys().more() || verdict.keys().keys().size() > 12, relation.text(verdict.keys().prime()),
+                faults, accepted, signs(judged.standing()),
+                judged.standing().across().stream().map(AcrossEntities::question).toList(), closures,
+                example(relation));
     }
 
     private static List<Sign> signs(Standing standing) {
-        return standing.signs().stream().map(sign -> new Sign(sign.question(standing.kept().relation().attributes()), switch (sign.kind()) {
+        return standing.signs().stream()
+                .map(sign -> new Sign(sign.question(standing.kept().relation().attributes()), switch (sign.kind()) {
             case NUMBERED, LIST -> "Make it an entity of its own";
             case NAME, ADDRESS -> "Split it into attributes";
         })).toList();
@@ -108,7 +124,8 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
 
     private static Optional<String> reason(EntityRelation about, StatedDependencies stated, Dependency dependency) {
         Stated fault = about.stated(dependency);
-        return stated.accepted().stream().filter(accepted -> accepted.fault().equals(fault)).map(StatedDependencies.Accepted::reason).findFirst();
+        return stated.accepted().stream().filter(accepted -> accepted.fault().equals(fault))
+                .map(StatedDependencies.Accepted::reason).findFirst();
     }
 
     private static String title(Violation violation) {
@@ -125,7 +142,8 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
     }
 
     private static Steps steps(Relation relation, Closure closure, AttributeSet set) {
-        List<String> lines = closure.steps(set).stream().map(step -> relation.text(step.used()) + " adds " + relation.text(step.added()) + ": {" + relation.text(step.reached()) + "}").toList();
+        List<String> lines = closure.steps(set).stream().map(step -> relation.text(step.used()) + " adds "
+                + relation.text(step.added()) + ": {" + relation.text(step.reached()) + "}").toList();
         return new Steps("{" + relation.text(set) + "}", lines, closure.of(set).containsAll(relation.all()));
     }
 }

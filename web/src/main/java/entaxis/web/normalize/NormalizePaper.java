@@ -13,7 +13,10 @@ import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 
-/** What the Normalize desk finds about an entity, for paper: the diagram, the verdict with its faults, the remedy and its proof. */
+/**
+ * What the Normalize desk finds about an entity, for paper: the diagram, the verdict with its faults, the remedy and
+ * its proof.
+ */
 @Component
 public class NormalizePaper {
     private static final TextMeasure MEASURE = new TextMeasure();
@@ -36,7 +39,9 @@ public class NormalizePaper {
         context.setVariable("open", judged.standing().open());
         context.setVariable("facts", judged.standing().open().design().facts());
         context.setVariable("lines", judged.text().lines().filter(line -> !line.isBlank()).toList());
-        context.setVariable("height", Math.min(HIGHEST, Math.ceil(WIDTH * drawing.box().height() / drawing.box().width())));
-        return new PageDocument(MEASURE, PictureSource.NONE).pdf(templates.process("normalize-paper", context), List.of(drawing), page -> { });
+        context.setVariable("height",
+                Math.min(HIGHEST, Math.ceil(WIDTH * drawing.box().height() / drawing.box().width())));
+        return new PageDocument(MEASURE, PictureSource.NONE).pdf(templates.process("normalize-paper", context),
+                List.of(drawing), page -> {});
     }
 }

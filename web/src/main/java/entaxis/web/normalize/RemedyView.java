@@ -32,13 +32,15 @@ import java.util.stream.Collectors;
  *
  * @param forms     the normal forms to choose from
  * @param why       what the chosen form asks
- * @param signature tells this set of pieces from others, so that names typed for others are not taken for theirs, and no other than the one that was seen is carried out
+ * @param signature tells this set of pieces from others, so that names typed for others are not taken for theirs, and
+ *                  no other than the one that was seen is carried out
  * @param drawing   the new entities as they would be, as SVG; empty if it cannot be carried out
  * @param obstacle  why it cannot be carried out; empty if it can
  * @param remarks   what the new entities cannot say of each other
  * @param proof     the chased tableau, one line a row
  */
-public record RemedyView(List<NormalForm> forms, NormalForm form, String why, List<PieceView> pieces, String signature, String drawing, boolean lossless, List<String> lost,
+public record RemedyView(List<NormalForm> forms, NormalForm form, String why, List<PieceView> pieces, String signature,
+        String drawing, boolean lossless, List<String> lost,
         int rows, int saved, List<String> steps, List<String> proof, String obstacle, List<String> remarks) {
 
     /** One of the entities. */
@@ -48,7 +50,8 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
     private static final int BETWEEN_CARDS = 64;
 
     /** What is proposed where there are faults; names typed for a remedy of the same signature are taken. */
-    public static Optional<RemedyView> of(Judged judged, Optional<NormalForm> wanted, String named, Map<Integer, String> names) {
+    public static Optional<RemedyView> of(Judged judged, Optional<NormalForm> wanted, String named,
+            Map<Integer, String> names) {
         EntityRelation about = judged.about();
         Verdict verdict = judged.verdict();
         List<NormalForm> forms = new ArrayList<>();
@@ -61,20 +64,23 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
         if (forms.isEmpty() || verdict.violations().isEmpty()) {
             return Optional.empty();
         }
-        NormalForm form = wanted.filter(forms::contains).orElse(forms.contains(NormalForm.THIRD) ? NormalForm.THIRD : forms.getFirst());
+        NormalForm form = wanted.filter(forms::contains)
+                .orElse(forms.contains(NormalForm.THIRD) ? NormalForm.THIRD : forms.getFirst());
         Remedy proposed = Remedy.of(about, form);
         Remedy remedy = proposed.signature().equals(named) ? proposed.named(names) : proposed;
         Relation relation = about.relation();
         List<PieceView> pieces = new ArrayList<>();
         for (int i = 0; i < remedy.pieces().size(); i++) {
             Remedy.Piece piece = remedy.pieces().get(i);
-            pieces.add(new PieceView(i, piece.name(), i == remedy.keeper(), relation.text(piece.attributes()), relation.text(piece.key()), remedy.rows(i)));
+            pieces.add(new PieceView(i, piece.name(), i == remedy.keeper(), relation.text(piece.attributes()),
+                    relation.text(piece.key()), remedy.rows(i)));
         }
         int[] next = {0};
         String drawing = "";
         String obstacle = "";
         List<String> remarks = List.of();
-        switch (ApplyDecomposition.of(judged.standing().open().design(), remedy, kind -> kind + "0preview" + next[0]++)) {
+        switch (ApplyDecomposition.of(judged.standing().open().design(), remedy,
+                kind -> kind + "0preview" + next[0]++)) {
             case ApplyDecomposition.Result.Refused refused -> obstacle = refused.problem().message();
             case ApplyDecomposition.Result.Ready ready -> {
                 List<EntityId> shown = new ArrayList<>(ready.made());
@@ -85,12 +91,15 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
         }
         Chase chase = Chase.of(relation, remedy.decomposition().sets());
         return Optional.of(new RemedyView(forms, form, why(form), pieces, remedy.signature(), drawing, chase.lossless(),
-                remedy.decomposition().lost().stream().map(relation::text).toList(), about.rows().size(), remedy.saved(),
-                remedy.decomposition().steps().stream().map(split -> step(relation, split)).toList(), proof(relation, chase), obstacle, remarks));
+                remedy.decomposition().lost().stream().map(relation::text).toList(), about.rows().size(),
+                remedy.saved(),
+                remedy.decomposition().steps().stream().map(split -> step(relation, split)).toList(),
+                proof(relation, chase), obstacle, remarks));
     }
 
     private static String step(Relation relation, Split split) {
-        return "{" + relation.text(split.from()) + "} falls into {" + relation.text(split.first()) + "} and {" + relation.text(split.second()) + "} because of " + relation.text(split.because());
+        return "{" + relation.text(split.from()) + "} falls into {" + relation.text(split.first()) + "} and {"
+                + relation.text(split.second()) + "} because of " + relation.text(split.because());
     }
 
     private static String why(NormalForm form) {
@@ -108,13 +117,19 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
         chase.start().forEach(row -> lines.add(row(relation, row)));
         for (Chase.Step step : chase.steps()) {
             lines.add(switch (step) {
-                case Chase.Step.Equated equated -> relation.text(equated.because()) + ": rows " + (equated.firstRow() + 1) + " and " + (equated.secondRow() + 1) + " agree, so "
-                        + symbol(relation, equated.column(), equated.was()) + " is " + symbol(relation, equated.column(), equated.becomes()) + ".";
-                case Chase.Step.Added added -> relation.text(added.because()) + ": rows " + (added.firstRow() + 1) + " and " + (added.secondRow() + 1) + " ask for row " + (added.row() + 1) + ".";
+                case Chase.Step.Equated equated -> relation.text(equated.because()) + ": rows "
+                        + (equated.firstRow() + 1) + " and " + (equated.secondRow() + 1) + " agree, so "
+                        + symbol(relation, equated.column(), equated.was()) + " is "
+                        + symbol(relation, equated.column(), equated.becomes()) + ".";
+                case Chase.Step.Added added -> relation.text(added.because()) + ": rows " + (added.firstRow() + 1)
+                        + " and " + (added.secondRow() + 1) + " ask for row " + (added.row() + 1) + ".";
             });
         }
-        chase.end().stream().filter(row -> java.util.Arrays.stream(row).allMatch(symbol -> symbol == 0)).findFirst().ifPresentOrElse(
-                row -> lines.add(row(relation, row) + " is there: every row that the join makes was there before."), () -> lines.add("No row becomes the sought one: the join may make rows that were not there."));
+        chase.end().stream().filter(row -> java.util.Arrays.stream(row).allMatch(symbol -> symbol == 0)).findFirst()
+                .ifPresentOrElse(
+                        row -> lines
+                                .add(row(relation, row) + " is there: every row that the join makes was there before."),
+                        () -> lines.add("No row becomes the sought one: the join may make rows that were not there."));
         return lines;
     }
 
@@ -138,22 +153,28 @@ public record RemedyView(List<NormalForm> forms, NormalForm form, String why, Li
         shown.forEach(id -> places.put(id, new Place(0, 0)));
         SceneMaker maker = new SceneMaker(Lens.TABLES, MEASURE);
         Dialect dialect = Dialect.of(design.facts().target());
-        Map<String, Card> cards = maker.make(design, derivation, plain.withPlaces(places), dialect).cards().stream().collect(Collectors.toMap(card -> card.owner().value(), card -> card));
+        Map<String, Card> cards = maker.make(design, derivation, plain.withPlaces(places), dialect).cards().stream()
+                .collect(Collectors.toMap(card -> card.owner().value(), card -> card));
         int x = 0;
         for (EntityId id : parentsFirst(design, shown)) {
             places.put(id, new Place(x, 0));
             x += (int) Math.ceil(cards.get(id.value()).box().width()) + BETWEEN_CARDS;
         }
         Scene scene = maker.make(design, derivation, plain.withPlaces(places), dialect);
-        return new SvgWriter(MEASURE).document(scene, any -> "").replace(" id=\"", " data-id=\"").replaceFirst("<svg ", "<svg class=\"drawn\" role=\"img\" aria-label=\"The new entities\" ");
+        return new SvgWriter(MEASURE).document(scene, any -> "").replace(" id=\"", " data-id=\"").replaceFirst("<svg ",
+                "<svg class=\"drawn\" role=\"img\" aria-label=\"The new entities\" ");
     }
 
     private static List<EntityId> parentsFirst(Design design, List<EntityId> shown) {
         List<EntityId> order = new ArrayList<>();
         List<EntityId> open = new ArrayList<>(shown);
         while (!open.isEmpty()) {
-            EntityId next = open.stream().filter(id -> design.relationships().stream().noneMatch(relationship -> relationship.childEntity().equals(Optional.of(id))
-                    && relationship.parentEntity().filter(parent -> open.contains(parent) && !parent.equals(id)).isPresent())).findFirst().orElse(open.getFirst());
+            EntityId next = open.stream()
+                    .filter(id -> design.relationships().stream()
+                            .noneMatch(relationship -> relationship.childEntity().equals(Optional.of(id))
+                                    && relationship.parentEntity()
+                                            .filter(parent -> open.contains(parent) && !parent.equals(id)).isPresent()))
+                    .findFirst().orElse(open.getFirst());
             open.remove(next);
             order.add(next);
         }

@@ -12,7 +12,8 @@ public record Standing(OpenDesign open, EntityRelation kept, List<FirstFormSigns
     /** What the design as it is kept says of an entity. */
     public static Standing of(OpenDesign open, EntityId entity) {
         EntityRelation kept = EntityRelation.of(open.design(), open.derivation(), entity);
-        return new Standing(open, kept, FirstFormSigns.of(kept.rows()), AcrossEntities.of(open.design(), open.derivation(), entity));
+        return new Standing(open, kept, FirstFormSigns.of(kept.rows()),
+                AcrossEntities.of(open.design(), open.derivation(), entity));
     }
 
     /** Whether this is still so. */

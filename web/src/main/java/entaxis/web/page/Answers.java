@@ -26,13 +26,16 @@ class Answers {
         this.sheets = sheets;
     }
 
-    String answer(EditResult result, EditForm form, Optional<String> select, String trigger, Model model, HttpServletResponse response) {
+    String answer(EditResult result, EditForm form, Optional<String> select, String trigger, Model model,
+            HttpServletResponse response) {
         return switch (result) {
-            case EditResult.Refused(List<Problem> problems, OpenDesign now) -> refused(problems, trigger, form, now, model, response);
+            case EditResult.Refused(List<Problem> problems, OpenDesign now) ->
+                    refused(problems, trigger, form, now, model, response);
             case EditResult.Kept(OpenDesign before, OpenDesign after) -> {
                 if (form.text("desk").equals("sentences")) {
                     DeskModel.strip(model, after, "sentences", form.text("sel"));
-                    model.addAttribute("list", ReadAloud.of(after.design(), after.derivation(), form.text("leaf").equals("open")));
+                    model.addAttribute("list",
+                            ReadAloud.of(after.design(), after.derivation(), form.text("leaf").equals("open")));
                     yield "fragments/sentences-response";
                 }
                 if (form.kind().startsWith("dictionary.")) {
@@ -45,7 +48,8 @@ class Answers {
                 }
                 Contents old = Contents.of(before.design());
                 boolean same = seen(form) == before.revision() && old.equals(Contents.of(after.design()));
-                select.ifPresent(id -> response.setHeader("HX-Trigger-After-Settle", "{\"entaxis:selected\":\"" + id + "\"}"));
+                select.ifPresent(
+                        id -> response.setHeader("HX-Trigger-After-Settle", "{\"entaxis:selected\":\"" + id + "\"}"));
                 yield changed(after, form, select, same, model);
             }
         };
@@ -74,13 +78,17 @@ class Answers {
         }
     }
 
-    String refused(List<Problem> problems, String trigger, EditForm form, OpenDesign now, Model model, HttpServletResponse response) {
+    String refused(List<Problem> problems, String trigger, EditForm form, OpenDesign now, Model model,
+            HttpServletResponse response) {
         response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-        response.setHeader("HX-Retarget", trigger.matches("[A-Za-z0-9_-]{1,120}") ? "#" + trigger + "-fault" : "#notice");
+        response.setHeader("HX-Retarget",
+                trigger.matches("[A-Za-z0-9_-]{1,120}") ? "#" + trigger + "-fault" : "#notice");
         response.setHeader("HX-Reswap", "innerHTML");
         boolean meanwhile = seen(form) >= 0 && seen(form) < now.revision();
         model.addAttribute("message", String.join(" ", problems.stream().map(Problem::message).toList())
-                + (meanwhile ? " (The design has moved on meanwhile, to revision " + now.revision() + "; reload to see it.)" : ""));
+                + (meanwhile
+                        ? " (The design has moved on meanwhile, to revision " + now.revision() + "; reload to see it.)"
+                        : ""));
         return "fragments/fault :: fault";
     }
 }

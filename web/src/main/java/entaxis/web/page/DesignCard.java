@@ -15,12 +15,14 @@ record DesignCard(String id, String name, String target, long revision, String s
 
     static DesignCard of(DesignRow row) {
         return new DesignCard(row.id(), row.name(), title(row.target()), row.revision(),
-                Words.counted(row.entities(), "entity") + ", " + Words.counted(row.relationships(), "relationship"), changed(row.changedAt()));
+                Words.counted(row.entities(), "entity") + ", " + Words.counted(row.relationships(), "relationship"),
+                changed(row.changedAt()));
     }
 
     /** The engine's title; its name as it stands in the row where this version does not know it. */
     private static String title(String target) {
-        return Arrays.stream(Target.values()).filter(known -> known.name().equals(target)).findFirst().map(Target::title).orElse(target);
+        return Arrays.stream(Target.values()).filter(known -> known.name().equals(target)).findFirst()
+                .map(Target::title).orElse(target);
     }
 
     private static String changed(OffsetDateTime at) {
@@ -32,6 +34,7 @@ record DesignCard(String id, String name, String target, long revision, String s
             return Words.counted((int) ago.toMinutes(), "minute") + " ago";
         }
         return ago.toHours() < 24 ? Words.counted((int) ago.toHours(), "hour") + " ago"
-                : at.atZoneSameInstant(ZoneId.systemDefault()).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
+                : at.atZoneSameInstant(ZoneId.systemDefault())
+                        .format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
     }
 }

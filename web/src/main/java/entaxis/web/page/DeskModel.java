@@ -73,13 +73,17 @@ final class DeskModel {
                         model.addAttribute("reach", ReachLedger.of(design, open.derivation(), entity, leaf));
                     }
                 });
-                case 'r' -> design.relationships().find(new RelationshipId(selected)).ifPresent(relationship -> relationship(model, open, sheet, relationship));
-                case 'c' -> design.categories().find(new CategoryId(selected)).flatMap(category -> design.entities().find(category.general())).ifPresent(entity -> {
+                case 'r' -> design.relationships().find(new RelationshipId(selected))
+                        .ifPresent(relationship -> relationship(model, open, sheet, relationship));
+                case 'c' -> design.categories().find(new CategoryId(selected))
+                        .flatMap(category -> design.entities().find(category.general())).ifPresent(entity -> {
                     model.addAttribute("leaf", "kinds");
                     entity(model, open, entity);
                 });
-                case 'n' -> sheet.notes().find(new NoteId(selected)).ifPresent(note -> model.addAttribute("note", note).addAttribute("selected", selected));
-                default -> sheet.pictures().find(new PictureId(selected)).ifPresent(picture -> model.addAttribute("picture", picture).addAttribute("selected", selected));
+                case 'n' -> sheet.notes().find(new NoteId(selected))
+                        .ifPresent(note -> model.addAttribute("note", note).addAttribute("selected", selected));
+                default -> sheet.pictures().find(new PictureId(selected)).ifPresent(
+                        picture -> model.addAttribute("picture", picture).addAttribute("selected", selected));
             }
         }
         if (model.getAttribute("selected").equals("")) {
@@ -88,7 +92,8 @@ final class DeskModel {
     }
 
     private static void selection(Model model, Design design, Sheet sheet, String selected) {
-        List<OwnerId> cards = Arrays.stream(selected.split(",")).filter(id -> id.matches("[er][0-9a-z]{1,24}")).map(OwnerId::of).filter(card -> switch (card) {
+        List<OwnerId> cards = Arrays.stream(selected.split(",")).filter(id -> id.matches("[er][0-9a-z]{1,24}"))
+                .map(OwnerId::of).filter(card -> switch (card) {
             case EntityId id -> design.entities().contains(id);
             case RelationshipId id -> design.relationships().contains(id);
         }).toList();
@@ -110,7 +115,9 @@ final class DeskModel {
     private static void relationship(Model model, OpenDesign open, Sheet sheet, Relationship relationship) {
         model.addAttribute("relationship", RelationshipLedger.of(open.design(), open.derivation(), relationship));
         model.addAttribute("shape", sheet.line(relationship.id().value()));
-        model.addAttribute("corners", sheet.line(relationship.id().value()).found() ? "" : sheet.line(relationship.id().value()).bends().stream()
+        model.addAttribute("corners",
+                sheet.line(relationship.id().value()).found() ? ""
+                        : sheet.line(relationship.id().value()).bends().stream()
                 .map(place -> place.x() + "," + place.y()).collect(Collectors.joining("; ")));
         model.addAttribute("cardSides", CardSide.values());
         model.addAttribute("selected", relationship.id().value());

@@ -34,7 +34,8 @@ class DiagramController {
     }
 
     @GetMapping("/designs/{id}")
-    String desk(@PathVariable String id, @RequestParam(defaultValue = "concept") String lens, @RequestParam(defaultValue = "") String sel,
+    String desk(@PathVariable String id, @RequestParam(defaultValue = "concept") String lens,
+            @RequestParam(defaultValue = "") String sel,
             @RequestParam(defaultValue = "") String sheet, @RequestParam(defaultValue = "") String leaf, Model model) {
         OpenDesign open = store.open(id);
         Lens through = DeskModel.lens(lens);
@@ -55,7 +56,8 @@ class DiagramController {
 
     /** The ledger of another selection. */
     @GetMapping("/designs/{id}/ledger")
-    String ledger(@PathVariable String id, @RequestParam(defaultValue = "") String sel, @RequestParam(defaultValue = "") String sheet,
+    String ledger(@PathVariable String id, @RequestParam(defaultValue = "") String sel,
+            @RequestParam(defaultValue = "") String sheet,
             @RequestParam(defaultValue = "") String leaf, Model model) {
         OpenDesign open = store.open(id);
         DeskModel.strip(model, open, "diagram", sel);
@@ -65,7 +67,8 @@ class DiagramController {
 
     /** A whole sheet through another lens. */
     @GetMapping("/designs/{id}/sheet")
-    String sheet(@PathVariable String id, @RequestParam(defaultValue = "concept") String lens, @RequestParam(defaultValue = "") String sheet, Model model) {
+    String sheet(@PathVariable String id, @RequestParam(defaultValue = "concept") String lens,
+            @RequestParam(defaultValue = "") String sheet, Model model) {
         OpenDesign open = store.open(id);
         model.addAttribute("patch", sheets.whole(open, DeskModel.lens(lens), shown(open, sheet)));
         return "fragments/sheet :: patch";
@@ -73,19 +76,23 @@ class DiagramController {
 
     /** Some cards and lines in full, for a page that has only their outlines. */
     @PostMapping("/designs/{id}/parts")
-    ResponseEntity<String> parts(@PathVariable String id, @RequestParam String lens, @RequestParam String sheet, @RequestParam String ids) {
+    ResponseEntity<String> parts(@PathVariable String id, @RequestParam String lens, @RequestParam String sheet,
+            @RequestParam String ids) {
         OpenDesign open = store.open(id);
         return ResponseEntity.ok().contentType(MediaType.TEXT_HTML)
-                .body(sheets.parts(open, DeskModel.lens(lens), shown(open, sheet), new LinkedHashSet<>(List.of(ids.split(",")))));
+                .body(sheets.parts(open, DeskModel.lens(lens), shown(open, sheet),
+                        new LinkedHashSet<>(List.of(ids.split(",")))));
     }
 
     /** A sheet as a file. */
     @GetMapping("/designs/{id}/sheet.svg")
-    ResponseEntity<String> document(@PathVariable String id, @RequestParam(defaultValue = "concept") String lens, @RequestParam(defaultValue = "") String sheet) {
+    ResponseEntity<String> document(@PathVariable String id, @RequestParam(defaultValue = "concept") String lens,
+            @RequestParam(defaultValue = "") String sheet) {
         OpenDesign open = store.open(id);
         return ResponseEntity.ok().contentType(MediaType.valueOf("image/svg+xml;charset=UTF-8"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment()
-                        .filename(FileName.of(open.design().facts().name(), "svg"), StandardCharsets.UTF_8).build().toString())
+                        .filename(FileName.of(open.design().facts().name(), "svg"), StandardCharsets.UTF_8).build()
+                        .toString())
                 .body(sheets.document(open, DeskModel.lens(lens), shown(open, sheet)));
     }
 }

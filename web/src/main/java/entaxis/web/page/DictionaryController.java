@@ -27,8 +27,10 @@ class DictionaryController {
     }
 
     @GetMapping("/designs/{id}/dictionary")
-    String desk(@PathVariable String id, @RequestParam(defaultValue = "") String sel, @RequestParam(defaultValue = "") String words,
-            @RequestParam(defaultValue = "") String area, @RequestParam(defaultValue = "false") boolean undescribed, Model model) {
+    String desk(@PathVariable String id, @RequestParam(defaultValue = "") String sel,
+            @RequestParam(defaultValue = "") String words,
+            @RequestParam(defaultValue = "") String area, @RequestParam(defaultValue = "false") boolean undescribed,
+            Model model) {
         OpenDesign now = store.open(id);
         Dictionary dictionary = Dictionary.of(now.design(), now.derivation());
         ShownDictionary shown = new ShownDictionary(words, area, undescribed);
@@ -46,7 +48,8 @@ class DictionaryController {
     ResponseEntity<String> sheet(@PathVariable String id, @RequestParam String sheet) {
         OpenDesign open = store.open(id);
         return ResponseEntity.ok().contentType(MediaType.valueOf("image/svg+xml;charset=UTF-8"))
-                .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:; sandbox")
+                .header("Content-Security-Policy",
+                        "default-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:; sandbox")
                 .body(sheets.document(open, Lens.CONCEPT, DiagramController.shown(open, sheet)));
     }
 }

@@ -37,9 +37,12 @@ class DictionaryFileController {
         Job job = jobs.start("Saving the dictionary", token -> own -> {
             own.tell("Writing the dictionary");
             try {
-                byte[] bytes = new DictionaryFiles(open.design(), open.derivation(), pictures).write(format, "revision " + open.revision() + ", " + LocalDate.now(),
+                byte[] bytes = new DictionaryFiles(open.design(), open.derivation(), pictures).write(format,
+                        "revision " + open.revision() + ", " + LocalDate.now(),
                         (done, all) -> going(own, done, all));
-                return files.keep(token, new FinishedFile(FileName.of(open.design().facts().name() + " dictionary", format.extension()), format.type(), bytes));
+                return files.keep(token,
+                        new FinishedFile(FileName.of(open.design().facts().name() + " dictionary", format.extension()),
+                                format.type(), bytes));
             } catch (Stopped e) {
                 throw new Job.Failed("It was stopped; no file was made.");
             }

@@ -44,25 +44,31 @@ class EditController {
     }
 
     @PostMapping("/designs/{id}/edits")
-    String edit(@PathVariable String id, @RequestParam Map<String, String> fields, @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger,
+    String edit(@PathVariable String id, @RequestParam Map<String, String> fields,
+            @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger,
             Model model, HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
         Answers.checkSeen(form, now);
-        EditReading reading = form.kind().equals("entities.paste") ? paste(now, form) : EditReader.read(now.design(), form);
+        EditReading reading =
+                form.kind().equals("entities.paste") ? paste(now, form) : EditReader.read(now.design(), form);
         return switch (reading) {
             case Faulty(List<Problem> problems) -> answers.refused(problems, trigger, form, now, model, response);
-            case Read(Change change, Optional<String> select) -> answers.answer(store.edit(id, change, new EditOrigin(form.text("window"), Answers.seen(form))), form, select, trigger, model, response);
+            case Read(Change change, Optional<String> select) ->
+                    answers.answer(store.edit(id, change, new EditOrigin(form.text("window"), Answers.seen(form))),
+                            form, select, trigger, model, response);
         };
     }
 
     @PostMapping("/designs/{id}/undo")
-    String undo(@PathVariable String id, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
+    String undo(@PathVariable String id, @RequestParam Map<String, String> fields, Model model,
+            HttpServletResponse response) {
         return answers.answer(store.undo(id), new EditForm(fields), Optional.empty(), "", model, response);
     }
 
     @PostMapping("/designs/{id}/redo")
-    String redo(@PathVariable String id, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
+    String redo(@PathVariable String id, @RequestParam Map<String, String> fields, Model model,
+            HttpServletResponse response) {
         return answers.answer(store.redo(id), new EditForm(fields), Optional.empty(), "", model, response);
     }
 
@@ -70,10 +76,12 @@ class EditController {
     private EditReading paste(OpenDesign now, EditForm form) {
         Matcher matcher = COPIED.matcher(form.value().strip());
         if (!matcher.matches()) {
-            return Faulty.of("value", "What was copied is no set of entities. Select entities, press Ctrl+C, then paste here.");
+            return Faulty.of("value",
+                    "What was copied is no set of entities. Select entities, press Ctrl+C, then paste here.");
         }
         OpenDesign source = store.open(matcher.group(1));
-        List<EntityId> entities = Arrays.stream(matcher.group(2).split(",")).map(EntityId::new).filter(source.design().entities()::contains).toList();
+        List<EntityId> entities = Arrays.stream(matcher.group(2).split(",")).map(EntityId::new)
+                .filter(source.design().entities()::contains).toList();
         if (entities.isEmpty()) {
             return Faulty.of("value", "The entities that were copied are no longer there.");
         }
@@ -91,15 +99,18 @@ class EditController {
 
     /** Entities copied from one design into another one. */
     @PostMapping("/designs/{id}/copies")
-    String copies(@PathVariable String id, @RequestParam Map<String, String> fields, @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger,
+    String copies(@PathVariable String id, @RequestParam Map<String, String> fields,
+            @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger,
             Model model, HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign source = store.open(id);
         OpenDesign target = store.open(form.text("to"));
-        List<EntityId> entities = form.cards("cards").stream().filter(EntityId.class::isInstance).map(EntityId.class::cast).toList();
+        List<EntityId> entities =
+                form.cards("cards").stream().filter(EntityId.class::isInstance).map(EntityId.class::cast).toList();
         Sheet sheet = target.design().sheet();
         int bottom = sheet.places().values().stream().mapToInt(Place::y).max().orElse(-200) + 260;
-        EditResult result = store.edit(target.id(), Copying.into(target.design(), source.design(), entities, sheet.id(), new Place(40, bottom), NewId::of));
+        EditResult result = store.edit(target.id(),
+                Copying.into(target.design(), source.design(), entities, sheet.id(), new Place(40, bottom), NewId::of));
         if (result instanceof EditResult.Refused refused) {
             return answers.refused(refused.problems(), trigger, form, source, model, response);
         }

@@ -21,14 +21,16 @@ class ErrorPageController implements ErrorController {
 
     @RequestMapping("/error")
     String error(HttpServletRequest request, HttpServletResponse response, Model model) {
-        int status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code ? code : NOT_FOUND;
+        int status =
+                request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code ? code : NOT_FOUND;
         response.setStatus(status);
         model.addAttribute("storeTrouble", "");
         model.addAttribute("title", switch (status) {
             case NOT_FOUND -> "There is nothing at this address";
             case FORBIDDEN -> "This page is out of date";
             case TOO_LARGE -> "That was too much at once";
-            default -> status >= SERVER_ERROR ? "This did not work" : "This request is not one that Entaxis understands";
+            default ->
+                    status >= SERVER_ERROR ? "This did not work" : "This request is not one that Entaxis understands";
         });
         model.addAttribute("advice", switch (status) {
             case NOT_FOUND -> "The list of designs shows what there is.";

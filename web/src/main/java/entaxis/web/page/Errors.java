@@ -37,7 +37,8 @@ class Errors {
     private final DataSize mostForm;
     private final DataSize mostFile;
 
-    Errors(StoreHealth health, @Value("${server.tomcat.max-http-form-post-size}") DataSize mostForm, @Value("${spring.servlet.multipart.max-file-size}") DataSize mostFile) {
+    Errors(StoreHealth health, @Value("${server.tomcat.max-http-form-post-size}") DataSize mostForm,
+            @Value("${spring.servlet.multipart.max-file-size}") DataSize mostFile) {
         this.health = health;
         this.mostForm = mostForm;
         this.mostFile = mostFile;
@@ -52,23 +53,30 @@ class Errors {
     @ExceptionHandler(NoSuchDesign.class)
     @ResponseStatus(HttpStatus.NOT_FOUND)
     String noSuchDesign(HttpServletRequest request, Model model) {
-        return page(request, model, "This design is not here", "It may have been deleted. The list of designs shows what there is.");
+        return page(request, model, "This design is not here",
+                "It may have been deleted. The list of designs shows what there is.");
     }
 
-    @ExceptionHandler({IllegalArgumentException.class, java.util.NoSuchElementException.class, MethodArgumentTypeMismatchException.class,
+    @ExceptionHandler({IllegalArgumentException.class, java.util.NoSuchElementException.class,
+            MethodArgumentTypeMismatchException.class,
             MissingServletRequestParameterException.class})
     @ResponseStatus(HttpStatus.BAD_REQUEST)
     String notUnderstood(HttpServletRequest request, Model model) {
-        return page(request, model, "This request is not one that Entaxis understands", "Nothing was changed. Reload the page and try again.");
+        return page(request, model, "This request is not one that Entaxis understands",
+                "Nothing was changed. Reload the page and try again.");
     }
 
     @ExceptionHandler({InvalidParameterException.class, MaxUploadSizeExceededException.class})
     @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
     String tooMuch(HttpServletRequest request, Model model) {
-        return page(request, model, "That was too much at once", "Nothing was changed. Send less: an edit has " + mostForm.toMegabytes() + " MB at most, a file " + mostFile.toMegabytes() + " MB.");
+        return page(request, model, "That was too much at once", "Nothing was changed. Send less: an edit has "
+                + mostForm.toMegabytes() + " MB at most, a file " + mostFile.toMegabytes() + " MB.");
     }
 
-    /** The field that sent the edit keeps what was typed; the word is put beside it by the page, as for everything that is refused. */
+    /**
+     * The field that sent the edit keeps what was typed; the word is put beside it by the page, as for everything that
+     * is refused.
+     */
     @ExceptionHandler(StoreUnavailable.class)
     @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
     String unavailable(HttpServletRequest request, Model model, StoreUnavailable e) {
@@ -78,18 +86,21 @@ class Errors {
     @ExceptionHandler({DataAccessException.class, TransactionException.class})
     @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
     String notKept(HttpServletRequest request, Model model, Exception e) {
-        return e.getCause() instanceof StoreUnavailable known ? unavailable(request, model, known) : unavailable(request, model, health.failed(e));
+        return e.getCause() instanceof StoreUnavailable known ? unavailable(request, model, known)
+                : unavailable(request, model, health.failed(e));
     }
 
     @ExceptionHandler(DamagedDesign.class)
     @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)
     String damaged(HttpServletRequest request, Model model, DamagedDesign e) {
         LOG.error("{}", e.getMessage());
-        return page(request, model, "This design cannot be read", e.getMessage() + " Your other designs are not touched by it. A backup may have it: ./entaxis restore FILE.");
+        return page(request, model, "This design cannot be read", e.getMessage()
+                + " Your other designs are not touched by it. A backup may have it: ./entaxis restore FILE.");
     }
 
     /** What a form, a body or a header is not. */
-    @ExceptionHandler({HttpMessageNotReadableException.class, MultipartException.class, MissingServletRequestPartException.class, HttpMediaTypeNotAcceptableException.class,
+    @ExceptionHandler({HttpMessageNotReadableException.class, MultipartException.class,
+            MissingServletRequestPartException.class, HttpMediaTypeNotAcceptableException.class,
             ServletRequestBindingException.class})
     @ResponseStatus(HttpStatus.BAD_REQUEST)
     String malformed(HttpServletRequest request, Model model) {
@@ -99,7 +110,8 @@ class Errors {
     @ExceptionHandler(HttpMediaTypeNotSupportedException.class)
     @ResponseStatus(HttpStatus.UNSUPPORTED_MEDIA_TYPE)
     String unsupported(HttpServletRequest request, Model model) {
-        return page(request, model, "This kind of content is not taken here", "Nothing was changed. Reload the page and try again.");
+        return page(request, model, "This kind of content is not taken here",
+                "Nothing was changed. Reload the page and try again.");
     }
 
     private static String page(HttpServletRequest request, Model model, String title, String advice) {

@@ -38,7 +38,8 @@ class EventsController {
     private final Answers answers;
     private final Map<String, Set<Window>> windows = new ConcurrentHashMap<>();
     private final ExecutorService sender = Executors.newVirtualThreadPerTaskExecutor();
-    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("event-clock").factory());
+    private final ScheduledExecutorService clock =
+            Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("event-clock").factory());
 
     EventsController(DesignStore store, Answers answers) {
         this.store = store;
@@ -81,7 +82,8 @@ class EventsController {
 
     /** A window that has been closed is noticed only when something is sent to it. */
     private void ask() {
-        windows.values().forEach(open -> open.forEach(window -> send(open, window, SseEmitter.event().comment("here"))));
+        windows.values()
+                .forEach(open -> open.forEach(window -> send(open, window, SseEmitter.event().comment("here"))));
         windows.values().removeIf(Set::isEmpty);
     }
 
@@ -96,7 +98,8 @@ class EventsController {
                         window.sent = now;
                     }
                     window.sending.set(false);
-                } while (window.newest.get() > window.sent && open.contains(window) && window.sending.compareAndSet(false, true));
+                } while (window.newest.get() > window.sent && open.contains(window)
+                        && window.sending.compareAndSet(false, true));
             });
         }
     }
@@ -124,7 +127,8 @@ class EventsController {
     String since(@PathVariable String id, @RequestParam Map<String, String> fields, Model model) {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
-        boolean sameContents = store.recent(id, Answers.seen(form)).map(Contents::of).equals(Optional.of(Contents.of(now.design())));
+        boolean sameContents =
+                store.recent(id, Answers.seen(form)).map(Contents::of).equals(Optional.of(Contents.of(now.design())));
         return answers.changed(now, form, Optional.empty(), sameContents, model);
     }
 

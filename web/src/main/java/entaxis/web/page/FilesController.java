@@ -49,12 +49,14 @@ class FilesController {
 
     @GetMapping("/files/{token}/content")
     ResponseEntity<byte[]> content(@PathVariable String token) {
-        return files.find(token).map(FilesController::attached).orElseGet(() -> ResponseEntity.status(410).contentType(MediaType.valueOf("text/plain;charset=UTF-8"))
+        return files.find(token).map(FilesController::attached).orElseGet(() -> ResponseEntity.status(410)
+                .contentType(MediaType.valueOf("text/plain;charset=UTF-8"))
                 .body("This file is no longer kept. Go back and save it again.".getBytes(StandardCharsets.UTF_8)));
     }
 
     private static ResponseEntity<byte[]> attached(FinishedFile file) {
         return ResponseEntity.ok().contentType(MediaType.valueOf(file.type())).header(HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.attachment().filename(file.name(), StandardCharsets.UTF_8).build().toString()).header("X-Content-Type-Options", "nosniff").body(file.bytes());
+                ContentDisposition.attachment().filename(file.name(), StandardCharsets.UTF_8).build().toString())
+                .header("X-Content-Type-Options", "nosniff").body(file.bytes());
     }
 }

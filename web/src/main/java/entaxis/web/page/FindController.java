@@ -41,7 +41,8 @@ class FindController {
     /** What can come next in an attribute line. */
     @PostMapping("/designs/{id}/completions")
     String completions(@PathVariable String id, @RequestParam(defaultValue = "") String text, Model model) {
-        model.addAttribute("completion", LineCompletion.of(text, store.open(id).design().types().stream().map(NamedType::name).toList()));
+        model.addAttribute("completion",
+                LineCompletion.of(text, store.open(id).design().types().stream().map(NamedType::name).toList()));
         return "fragments/find :: completions";
     }
 
@@ -52,15 +53,19 @@ class FindController {
         List<Found> all = new ArrayList<>();
         for (Entity entity : design.entities()) {
             all.add(new Found(entity.id().value(), "", entity.name(), "entity"));
-            entity.attributes().forEach(attribute -> all.add(new Found(entity.id().value(), "", attribute.name(), "attribute of " + entity.name())));
+            entity.attributes().forEach(attribute -> all
+                    .add(new Found(entity.id().value(), "", attribute.name(), "attribute of " + entity.name())));
         }
         for (Relationship relationship : design.relationships()) {
-            all.add(new Found(relationship.id().value(), "", Sentence.of(design, relationship, Side.FIRST).text(), "relationship"));
+            all.add(new Found(relationship.id().value(), "", Sentence.of(design, relationship, Side.FIRST).text(),
+                    "relationship"));
         }
         design.types().forEach(type -> all.add(new Found("", "types", type.name(), "type")));
-        design.assumptions().forEach(assumption -> all.add(new Found(assumption.relationship().value(), "", assumption.text(), "assumption " + assumption.number())));
+        design.assumptions().forEach(assumption -> all.add(new Found(assumption.relationship().value(), "",
+                assumption.text(), "assumption " + assumption.number())));
         model.addAttribute("found", all.stream().filter(found -> found.name().toLowerCase(Locale.ROOT).contains(wanted))
-                .sorted(Comparator.comparing((Found found) -> !found.name().toLowerCase(Locale.ROOT).startsWith(wanted)).thenComparing(found -> !found.what().equals("entity")))
+                .sorted(Comparator.comparing((Found found) -> !found.name().toLowerCase(Locale.ROOT).startsWith(wanted))
+                        .thenComparing(found -> !found.what().equals("entity")))
                 .limit(wanted.isEmpty() ? 0 : MAX_COUNT).toList());
         model.addAttribute("wanted", wanted);
         return "fragments/find :: found";

@@ -54,11 +54,14 @@ class HomeController {
     record NewDesign(String name, Target target, String title, Paper.Size size, boolean landscape) { }
 
     @PostMapping("/designs")
-    String create(@RequestParam String name, @RequestParam Target target, @RequestParam(defaultValue = "") String title, @RequestParam Paper.Size size,
+    String create(@RequestParam String name, @RequestParam Target target, @RequestParam(defaultValue = "") String title,
+            @RequestParam Paper.Size size,
             @RequestParam boolean landscape, Model model) {
         NewDesign form = new NewDesign(name, target, title, size, landscape);
-        DesignProperties facts = DesignProperties.begun(name.strip(), target, title.isBlank() ? name.strip() : title.strip(), "");
-        Design design = Design.empty(facts, new Sheet(new SheetId(NewId.of('p')), "Sheet 1", new Paper(size, landscape), Map.of()));
+        DesignProperties facts =
+                DesignProperties.begun(name.strip(), target, title.isBlank() ? name.strip() : title.strip(), "");
+        Design design = Design.empty(facts,
+                new Sheet(new SheetId(NewId.of('p')), "Sheet 1", new Paper(size, landscape), Map.of()));
         if (Editor.apply(design, new Change.SetFacts(facts)) instanceof Refused refused) {
             model.addAttribute("form", form);
             model.addAttribute("fault", refused.problems().getFirst());
@@ -82,7 +85,8 @@ class HomeController {
             model.addAttribute("problem", refused.problems().getFirst().message());
             model.addAttribute("typed", value);
         }
-        model.addAttribute("card", store.list().stream().filter(row -> row.id().equals(id)).findFirst().map(DesignCard::of).orElseThrow(() -> new NoSuchDesign(id)));
+        model.addAttribute("card", store.list().stream().filter(row -> row.id().equals(id)).findFirst()
+                .map(DesignCard::of).orElseThrow(() -> new NoSuchDesign(id)));
         return "fragments/card :: card";
     }
 
@@ -110,7 +114,8 @@ class HomeController {
     /** The small picture on a design's card; its address names the revision, so that it may be kept for good. */
     @GetMapping("/designs/{id}/picture.svg")
     ResponseEntity<String> picture(@PathVariable String id) {
-        return ResponseEntity.ok().contentType(MediaType.valueOf("image/svg+xml")).cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(30)).cachePrivate())
+        return ResponseEntity.ok().contentType(MediaType.valueOf("image/svg+xml"))
+                .cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(30)).cachePrivate())
                 .body(sheets.miniature(store.open(id)));
     }
 }

@@ -30,7 +30,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-/** Dictionaries that come in: looked at before a design is made of them, or compared with a design that they come back to. */
+/**
+ * Dictionaries that come in: looked at before a design is made of them, or compared with a design that they come back
+ * to.
+ */
 @Controller
 class ImportController {
     private static final int MAX_SHOWN = 4;
@@ -43,7 +46,8 @@ class ImportController {
     }
 
     /** A block of a sheet as the page shows it. */
-    record ShownBlock(int number, String sheet, String entity, List<String> headings, List<ColumnRole> roles, List<List<String>> rows) { }
+    record ShownBlock(int number, String sheet, String entity, List<String> headings, List<ColumnRole> roles,
+            List<List<String>> rows) {}
 
     @GetMapping("/import/{token}")
     String preview(@PathVariable String token, @RequestParam Map<String, String> fields, Model model) {
@@ -64,8 +68,10 @@ class ImportController {
         List<ShownBlock> blocks = new ArrayList<>();
         for (DictionaryLayout.Block block : layout.blocks()) {
             List<List<String>> rows = one.tables().get(block.sheet()).rows();
-            blocks.add(new ShownBlock(blocks.size(), one.tables().get(block.sheet()).name(), block.entity(), rows.get(block.head()), block.roles(),
-                    rows.subList(Math.min(block.head() + 1, block.end()), Math.min(block.head() + 1 + MAX_SHOWN, block.end()))));
+            blocks.add(new ShownBlock(blocks.size(), one.tables().get(block.sheet()).name(), block.entity(),
+                    rows.get(block.head()), block.roles(),
+                    rows.subList(Math.min(block.head() + 1, block.end()),
+                            Math.min(block.head() + 1 + MAX_SHOWN, block.end()))));
         }
         return blocks;
     }
@@ -79,7 +85,8 @@ class ImportController {
             for (int column = 0; column < roles.size(); column++) {
                 String field = fields.getOrDefault("role-" + number + "-" + column, "");
                 int at = column;
-                Arrays.stream(ColumnRole.values()).filter(role -> role.name().equals(field)).findFirst().ifPresent(role -> roles.set(at, role));
+                Arrays.stream(ColumnRole.values()).filter(role -> role.name().equals(field)).findFirst()
+                        .ifPresent(role -> roles.set(at, role));
             }
             chosen.put(number, roles);
         }
@@ -95,7 +102,9 @@ class ImportController {
         ReadDictionary read = DictionaryReader.read(found.get().tables(), layout(found.get(), fields));
         String name = fields.getOrDefault("name", "").strip();
         if (read.entities().isEmpty() || name.isEmpty() || name.length() > 200) {
-            model.addAttribute("fault", read.entities().isEmpty() ? "Nothing of it is an entity. Say which column names the attributes." : "A design needs a name of at most 200 characters.");
+            model.addAttribute("fault",
+                    read.entities().isEmpty() ? "Nothing of it is an entity. Say which column names the attributes."
+                            : "A design needs a name of at most 200 characters.");
             return preview(token, fields, model);
         }
         DictionaryDesign.Made made = ReadDictionaries.design(read, name);
@@ -107,8 +116,11 @@ class ImportController {
     String back(@PathVariable String id, @RequestParam("file") MultipartFile file, Model model) throws IOException {
         try {
             String token = NewId.of('x');
-            waiting.keep(token, new WaitingTables.Waiting(Optional.ofNullable(file.getOriginalFilename()).orElse("dictionary"),
-                    DictionaryTables.read(Optional.ofNullable(file.getOriginalFilename()).orElse("dictionary.csv"), file.getBytes())));
+            waiting.keep(token,
+                    new WaitingTables.Waiting(Optional.ofNullable(file.getOriginalFilename()).orElse("dictionary"),
+                            DictionaryTables.read(
+                                    Optional.ofNullable(file.getOriginalFilename()).orElse("dictionary.csv"),
+                                    file.getBytes())));
             return "redirect:/designs/" + id + "/dictionary-back/" + token;
         } catch (DictionaryTables.Unreadable e) {
             model.addAttribute("fault", file.getOriginalFilename() + ": " + e.getMessage());
@@ -134,15 +146,18 @@ class ImportController {
 
     /** Takes the chosen differences as one edit. */
     @PostMapping("/designs/{id}/dictionary-back/{token}")
-    String take(@PathVariable String id, @PathVariable String token, @RequestParam(required = false) List<Integer> taken, Model model) {
+    String take(@PathVariable String id, @PathVariable String token,
+            @RequestParam(required = false) List<Integer> taken, Model model) {
         OpenDesign open = store.open(id);
         Optional<ReadDictionary> read = waiting.find(token).map(one -> DictionaryReader.read(one.tables()));
         if (read.isEmpty() || taken == null) {
-            model.addAttribute("fault", read.isEmpty() ? "The file is no longer kept here; read it once more." : "Tick at least one difference.");
+            model.addAttribute("fault", read.isEmpty() ? "The file is no longer kept here; read it once more."
+                    : "Tick at least one difference.");
             return differences(id, token, model);
         }
         List<DictionaryUpdate.Difference> all = differences(open, read.get());
-        Change change = DictionaryUpdate.taking(taken.stream().filter(at -> at >= 0 && at < all.size()).map(all::get).toList());
+        Change change =
+                DictionaryUpdate.taking(taken.stream().filter(at -> at >= 0 && at < all.size()).map(all::get).toList());
         if (store.edit(id, change) instanceof EditResult.Refused refused) {
             model.addAttribute("fault", "Nothing was changed. " + refused.problems().getFirst().message());
             return differences(id, token, model);

@@ -52,9 +52,13 @@ class LayoutController {
         this.answers = answers;
     }
 
-    /** Arranges the whole sheet or the selected cards, all but the pinned ones; laid out with the tables' sizes, so that both lenses have room. */
+    /**
+     * Arranges the whole sheet or the selected cards, all but the pinned ones; laid out with the tables' sizes, so that
+     * both lenses have room.
+     */
     @PostMapping("/designs/{id}/arrange")
-    String arrange(@PathVariable String id, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
+    String arrange(@PathVariable String id, @RequestParam Map<String, String> fields, Model model,
+            HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
         Sheet sheet = form.sheet(now.design());
@@ -62,13 +66,16 @@ class LayoutController {
         Set<OwnerId> some = new LinkedHashSet<>(form.cards("cards"));
         some.removeAll(sheet.pinned());
         boolean whole = some.isEmpty() && sheet.pinned().isEmpty();
-        Laid laid = whole ? SubjectLayout.arrange(now.design(), scene) : new Laid(some.isEmpty() ? AutoLayout.arrange(scene) : AutoLayout.arrange(scene, some), Map.of());
+        Laid laid = whole ? SubjectLayout.arrange(now.design(), scene)
+                : new Laid(some.isEmpty() ? AutoLayout.arrange(scene) : AutoLayout.arrange(scene, some), Map.of());
         Map<OwnerId, Place> places = laid.places();
         List<Change> changes = new ArrayList<>(List.of(new Change.PlaceCards(sheet.id(), places)));
-        Map<String, LineShape> ways = whole || places.size() != scene.cards().size() ? laid.ways() : AutoLayout.ways(scene);
+        Map<String, LineShape> ways =
+                whole || places.size() != scene.cards().size() ? laid.ways() : AutoLayout.ways(scene);
         ways.forEach((line, shape) -> changes.add(new Change.AlterSheet(sheet.id(), new SheetAspect.Way(line, shape))));
         sheet.lines().forEach((line, shape) -> {
-            if (!shape.bends().isEmpty() && !ways.containsKey(line) && scene.lines().stream().anyMatch(drawn -> drawn.id().equals(line) && moved(places, drawn))) {
+            if (!shape.bends().isEmpty() && !ways.containsKey(line)
+                    && scene.lines().stream().anyMatch(drawn -> drawn.id().equals(line) && moved(places, drawn))) {
                 changes.add(new Change.AlterSheet(sheet.id(), new SheetAspect.Way(line, LineShape.FREE)));
             }
         });
@@ -76,60 +83,75 @@ class LayoutController {
     }
 
     private static boolean moved(Map<OwnerId, Place> places, Line line) {
-        return places.keySet().stream().anyMatch(card -> card.value().equals(line.first().card()) || card.value().equals(line.second().card()));
+        return places.keySet().stream().anyMatch(
+                card -> card.value().equals(line.first().card()) || card.value().equals(line.second().card()));
     }
 
     /** Puts cards in line, or spreads them evenly. */
     @PostMapping("/designs/{id}/align")
-    String align(@PathVariable String id, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
+    String align(@PathVariable String id, @RequestParam Map<String, String> fields, Model model,
+            HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
         Sheet sheet = form.sheet(now.design());
         List<OwnerId> wanted = form.cards("cards");
         Scene scene = sheets.render(now, DeskModel.lens(form.text("lens")), sheet).scene();
-        List<Card> cards = wanted.stream().flatMap(owner -> scene.cards().stream().filter(card -> card.owner().equals(owner))).toList();
-        return done(now, new Change.PlaceCards(sheet.id(), Alignment.valueOf(form.value()).of(cards)), form, model, response);
+        List<Card> cards = wanted.stream()
+                .flatMap(owner -> scene.cards().stream().filter(card -> card.owner().equals(owner))).toList();
+        return done(now, new Change.PlaceCards(sheet.id(), Alignment.valueOf(form.value()).of(cards)), form, model,
+                response);
     }
 
     /** Lays one card down in line with its neighbours. */
     @PostMapping("/designs/{id}/snap")
-    String snap(@PathVariable String id, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
+    String snap(@PathVariable String id, @RequestParam Map<String, String> fields, Model model,
+            HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
         Sheet sheet = form.sheet(now.design());
         OwnerId card = OwnerId.of(form.text("card"));
-        Place wanted = new Place(Math.round(Float.parseFloat(form.text("x"))), Math.round(Float.parseFloat(form.text("y"))));
-        Place place = Snapping.snapped(sheets.render(now, DeskModel.lens(form.text("lens")), sheet).scene(), card, wanted);
+        Place wanted =
+                new Place(Math.round(Float.parseFloat(form.text("x"))), Math.round(Float.parseFloat(form.text("y"))));
+        Place place =
+                Snapping.snapped(sheets.render(now, DeskModel.lens(form.text("lens")), sheet).scene(), card, wanted);
         return done(now, new Change.PlaceCards(sheet.id(), Map.of(card, place)), form, model, response);
     }
 
     /** Lets the router find a line's way again, and moves a card where only that makes the line straight. */
     @PostMapping("/designs/{id}/straighten")
-    String straighten(@PathVariable String id, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
+    String straighten(@PathVariable String id, @RequestParam Map<String, String> fields, Model model,
+            HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
         Sheet sheet = form.sheet(now.design());
-        Map<OwnerId, Place> places = Straightening.of(sheets.render(now, DeskModel.lens(form.text("lens")), sheet).scene(), form.text("line"));
+        Map<OwnerId, Place> places = Straightening
+                .of(sheets.render(now, DeskModel.lens(form.text("lens")), sheet).scene(), form.text("line"));
         Change free = new Change.AlterSheet(sheet.id(), new SheetAspect.Way(form.text("line"), LineShape.FREE));
-        return done(now, places.isEmpty() ? free : new Change.Several(List.of(free, new Change.PlaceCards(sheet.id(), places))), form, model, response);
+        return done(now,
+                places.isEmpty() ? free : new Change.Several(List.of(free, new Change.PlaceCards(sheet.id(), places))),
+                form, model, response);
     }
 
     /** Brings entities onto a sheet: named ones, or all that are related to some within one or two steps. */
     @PostMapping("/designs/{id}/bring")
-    String bring(@PathVariable String id, @RequestParam Map<String, String> fields, Model model, HttpServletResponse response) {
+    String bring(@PathVariable String id, @RequestParam Map<String, String> fields, Model model,
+            HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
         Design design = now.design();
         Sheet sheet = form.sheet(design);
         int steps = form.text("steps").matches("[012]") ? Integer.parseInt(form.text("steps")) : 0;
-        Set<EntityId> wanted = design.within(form.cards("cards").stream().filter(EntityId.class::isInstance).map(EntityId.class::cast)
+        Set<EntityId> wanted =
+                design.within(form.cards("cards").stream().filter(EntityId.class::isInstance).map(EntityId.class::cast)
                 .filter(design.entities()::contains).toList(), steps);
         Map<OwnerId, Place> added = new LinkedHashMap<>();
-        Place near = wanted.stream().flatMap(entity -> sheet.place(entity).stream()).findFirst().orElse(new Place(60, 60));
+        Place near =
+                wanted.stream().flatMap(entity -> sheet.place(entity).stream()).findFirst().orElse(new Place(60, 60));
         wanted.stream().filter(entity -> sheet.place(entity).isEmpty())
                 .forEach(entity -> added.put(entity, Optional.ofNullable(sheet.places().get(entity)).orElse(near)));
         if (added.isEmpty()) {
-            return answers.refused(List.of(new Problem("", "All of them are on this sheet already.")), "", form, now, model, response);
+            return answers.refused(List.of(new Problem("", "All of them are on this sheet already.")), "", form, now,
+                    model, response);
         }
         Map<OwnerId, Place> places = new HashMap<>(sheet.places());
         places.putAll(added);

@@ -32,12 +32,14 @@ class MarginController {
 
     /** The notes beside a sheet; only how many there are where the margin is closed. */
     @GetMapping("/designs/{id}/margin")
-    String margin(@PathVariable String id, @RequestParam(defaultValue = "") String sheet, @RequestParam(defaultValue = "") String level,
+    String margin(@PathVariable String id, @RequestParam(defaultValue = "") String sheet,
+            @RequestParam(defaultValue = "") String level,
             @RequestParam(defaultValue = "false") boolean brief, Model model) {
         OpenDesign open = store.open(id);
         DeskModel.strip(model, open, "diagram", "");
         Review review = reviews.of(open);
-        model.addAttribute("margin", Margin.of(review, open.design(), DiagramController.shown(open, sheet), Level.of(level)));
+        model.addAttribute("margin",
+                Margin.of(review, open.design(), DiagramController.shown(open, sheet), Level.of(level)));
         model.addAttribute("levels", Level.values());
         model.addAttribute("level", level);
         return brief ? "fragments/margin :: count" : "fragments/margin :: margin";
@@ -45,7 +47,8 @@ class MarginController {
 
     /** The list of all findings. */
     @GetMapping("/designs/{id}/findings")
-    String all(@PathVariable String id, @RequestParam(defaultValue = "") String by, @RequestParam(defaultValue = "") String words, Model model) {
+    String all(@PathVariable String id, @RequestParam(defaultValue = "") String by,
+            @RequestParam(defaultValue = "") String words, Model model) {
         OpenDesign open = store.open(id);
         DeskModel.strip(model, open, "findings", "");
         Review review = reviews.of(open);
@@ -62,7 +65,8 @@ class MarginController {
     @GetMapping("/designs/{id}/findings/about")
     String about(@PathVariable String id, @RequestParam String sel, Model model) {
         OpenDesign open = store.open(id);
-        model.addAttribute("notes", reviews.of(open).findings().stream().filter(finding -> finding.about().size() <= MAX_ABOUT
+        model.addAttribute("notes",
+                reviews.of(open).findings().stream().filter(finding -> finding.about().size() <= MAX_ABOUT
                 && finding.about().stream().anyMatch(about -> about.id().equals(sel))).limit(MAX_NOTES)
                 .map(finding -> MarginNote.of(finding, open.design(), open.design().sheet())).toList());
         return "fragments/margin :: about";
@@ -72,7 +76,8 @@ class MarginController {
     @GetMapping("/designs/{id}/remedy")
     String remedy(@PathVariable String id, @RequestParam String finding, @RequestParam int remedy, Model model) {
         OpenDesign open = store.open(id);
-        model.addAttribute("foreseen", MarginNote.remedy(reviews.of(open), finding, remedy).map(one -> ImpactPreview.of(open.design(), open.derivation(), one.words(), one.change())));
+        model.addAttribute("foreseen", MarginNote.remedy(reviews.of(open), finding, remedy)
+                .map(one -> ImpactPreview.of(open.design(), open.derivation(), one.words(), one.change())));
         return "fragments/margin :: foreseen";
     }
 }

@@ -90,15 +90,18 @@ class NormalizeController {
         }
         Optional<Entity> chosen = chosen(open.design(), sel);
         DeskModel.strip(model, open, "normalize", chosen.map(entity -> entity.id().value()).orElse(""));
-        model.addAttribute("entities", open.design().entities().stream().sorted(Comparator.comparing(Entity::name, String.CASE_INSENSITIVE_ORDER)).toList());
-        chosen.ifPresent(entity -> whole(Judged.of(standing(open, entity.id()), Optional.empty()), new EditForm(Map.of()), model));
+        model.addAttribute("entities", open.design().entities().stream()
+                .sorted(Comparator.comparing(Entity::name, String.CASE_INSENSITIVE_ORDER)).toList());
+        chosen.ifPresent(entity -> whole(Judged.of(standing(open, entity.id()), Optional.empty()),
+                new EditForm(Map.of()), model));
         return "normalize";
     }
 
     /** The entity that is selected, else the first of which dependencies are stated, else the first. */
     private static Optional<Entity> chosen(Design design, String sel) {
         return design.entities().stream().filter(entity -> entity.id().value().equals(sel)).findFirst()
-                .or(() -> design.dependencies().stream().flatMap(one -> design.entities().find(one.entity()).stream()).findFirst())
+                .or(() -> design.dependencies().stream().flatMap(one -> design.entities().find(one.entity()).stream())
+                        .findFirst())
                 .or(() -> design.entities().stream().findFirst());
     }
 
@@ -113,7 +116,8 @@ class NormalizeController {
 
     /** What stays the same while lines about one entity are typed is worked out once. */
     private Standing standing(OpenDesign open, EntityId entity) {
-        return standings.get(open.id(), before -> before.isOf(open, entity)).orElseGet(() -> standings.keep(open.id(), Standing.of(open, entity)));
+        return standings.get(open.id(), before -> before.isOf(open, entity))
+                .orElseGet(() -> standings.keep(open.id(), Standing.of(open, entity)));
     }
 
     private static Optional<NormalForm> wanted(EditForm form) {
@@ -135,16 +139,21 @@ class NormalizeController {
     }
 
     private static Optional<EntityId> entity(OpenDesign open, EditForm form) {
-        return form.text("sel").matches("e[0-9a-z]{1,24}") ? open.design().entities().find(new EntityId(form.text("sel"))).map(Entity::id) : Optional.empty();
+        return form.text("sel").matches("e[0-9a-z]{1,24}")
+                ? open.design().entities().find(new EntityId(form.text("sel"))).map(Entity::id) : Optional.empty();
     }
 
     private String gone(String trigger, EditForm form, OpenDesign open, Model model, HttpServletResponse response) {
-        return answers.refused(List.of(new Problem("", "This entity is no longer there: it was deleted meanwhile. Choose another one.")), trigger, form, open, model, response);
+        return answers.refused(
+                List.of(new Problem("",
+                        "This entity is no longer there: it was deleted meanwhile. Choose another one.")),
+                trigger, form, open, model, response);
     }
 
     /** The verdict on lines that are being typed, and then, once one stops typing, the remedy; nothing is kept. */
     @PostMapping("/designs/{id}/normalize/{what:check|remedy}")
-    String check(@PathVariable String id, @PathVariable String what, @RequestParam Map<String, String> fields, @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger, Model model,
+    String check(@PathVariable String id, @PathVariable String what, @RequestParam Map<String, String> fields,
+            @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger, Model model,
             HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign open = store.open(id);
@@ -164,16 +173,19 @@ class NormalizeController {
     }
 
     @PostMapping("/designs/{id}/normalize/completions")
-    String completions(@PathVariable String id, @RequestParam(defaultValue = "") String text, @RequestParam(defaultValue = "") String sel, Model model) {
+    String completions(@PathVariable String id, @RequestParam(defaultValue = "") String text,
+            @RequestParam(defaultValue = "") String sel, Model model) {
         OpenDesign open = store.open(id);
-        List<String> names = chosen(open.design(), sel).map(entity -> relation(open, entity.id()).relation().attributes()).orElse(List.of());
+        List<String> names = chosen(open.design(), sel)
+                .map(entity -> relation(open, entity.id()).relation().attributes()).orElse(List.of());
         model.addAttribute("completion", DependencyCompletion.of(text, names));
         return "fragments/find :: completions";
     }
 
     /** Keeps what is stated, decided or carried out. */
     @PostMapping("/designs/{id}/normalize/{what:keep|accept|suggestion|key|first-form|carry-out}")
-    String edit(@PathVariable String id, @PathVariable String what, @RequestParam Map<String, String> fields, @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger,
+    String edit(@PathVariable String id, @PathVariable String what, @RequestParam Map<String, String> fields,
+            @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger,
             Model model, HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign open = store.open(id);
@@ -183,17 +195,29 @@ class NormalizeController {
             return gone(trigger, form, open, model, response);
         }
         EntityRelation about = relation(open, entity.get());
-        StatedDependencies stated = open.design().dependencies().find(entity.get()).orElse(StatedDependencies.none(entity.get()));
+        StatedDependencies stated =
+                open.design().dependencies().find(entity.get()).orElse(StatedDependencies.none(entity.get()));
         return switch (what) {
             case "keep" -> {
                 DependencyLines lines = DependencyLines.read(about, form.text("lines"));
-                yield lines.understood() ? kept(store.edit(id, new Change.StateDependencies(stated.stated(lines.dependencies()))), form, entity.get(), trigger, model, response)
+                yield lines.understood()
+                        ? kept(store.edit(id, new Change.StateDependencies(stated.stated(lines.dependencies()))), form,
+                                entity.get(), trigger, model, response)
                         : answers.refused(lines.remarks().stream().filter(remark -> remark.weight() == Weight.FAULT)
-                                .map(remark -> new Problem("lines", "Line " + remark.line() + " is not kept: " + remark.text())).limit(1).toList(), trigger, form, open, model, response);
+                                .map(remark -> new Problem("lines",
+                                        "Line " + remark.line() + " is not kept: " + remark.text()))
+                                .limit(1).toList(), trigger, form, open, model, response);
             }
-            case "accept", "suggestion" -> read(about, form.text("line")).map(dependency -> kept(store.edit(id, new Change.StateDependencies(
-                    what.equals("accept") ? accepted(stated, dependency, form.text("reason").strip()) : suggested(stated, dependency, form.text("answer")))), form, entity.get(), trigger,
-                    model, response)).orElseGet(() -> answers.refused(List.of(new Problem("", "These attributes are no longer all there. Reload to see what is.")), trigger, form, open, model, response));
+            case "accept", "suggestion" -> read(about, form.text("line"))
+                    .map(dependency -> kept(store.edit(id, new Change.StateDependencies(
+                            what.equals("accept") ? accepted(stated, dependency, form.text("reason").strip())
+                                    : suggested(stated, dependency, form.text("answer")))),
+                            form, entity.get(), trigger,
+                            model, response))
+                    .orElseGet(() -> answers.refused(
+                            List.of(new Problem("",
+                                    "These attributes are no longer all there. Reload to see what is.")),
+                            trigger, form, open, model, response));
             case "first-form" -> firstForm(id, open, about, form, trigger, model, response);
             case "key" -> key(id, open, about, form, trigger, model, response);
             default -> carryOut(id, open, about, form, trigger, model, response);
@@ -201,11 +225,14 @@ class NormalizeController {
     }
 
     private static Optional<Stated> read(EntityRelation about, String line) {
-        return new DependencyReader(about.relation().attributes()).line(line) instanceof DependencyReader.Line.Said(Dependency dependency) ? Optional.of(about.stated(dependency)) : Optional.empty();
+        return new DependencyReader(about.relation().attributes())
+                .line(line) instanceof DependencyReader.Line.Said(Dependency dependency)
+                        ? Optional.of(about.stated(dependency)) : Optional.empty();
     }
 
     private static StatedDependencies accepted(StatedDependencies stated, Stated fault, String reason) {
-        List<Accepted> next = new ArrayList<>(stated.accepted().stream().filter(accepted -> !accepted.fault().equals(fault)).toList());
+        List<Accepted> next = new ArrayList<>(
+                stated.accepted().stream().filter(accepted -> !accepted.fault().equals(fault)).toList());
         if (!reason.isEmpty()) {
             next.add(new Accepted(fault, reason));
         }
@@ -218,9 +245,11 @@ class NormalizeController {
         return answer.equals("accept") ? stated.stated(next) : stated.rejected(next);
     }
 
-    private String kept(EditResult result, EditForm form, EntityId entity, String trigger, Model model, HttpServletResponse response) {
+    private String kept(EditResult result, EditForm form, EntityId entity, String trigger, Model model,
+            HttpServletResponse response) {
         return switch (result) {
-            case EditResult.Refused(List<Problem> problems, OpenDesign now) -> answers.refused(problems, trigger, form, now, model, response);
+            case EditResult.Refused(List<Problem> problems, OpenDesign now) ->
+                    answers.refused(problems, trigger, form, now, model, response);
             case EditResult.Kept(OpenDesign before, OpenDesign after) -> {
                 DeskModel.strip(model, after, "normalize", entity.value());
                 whole(Judged.of(standing(after, entity), Optional.empty()), form, model);
@@ -229,40 +258,53 @@ class NormalizeController {
         };
     }
 
-    private String firstForm(String id, OpenDesign open, EntityRelation about, EditForm form, String trigger, Model model, HttpServletResponse response) {
+    private String firstForm(String id, OpenDesign open, EntityRelation about, EditForm form, String trigger,
+            Model model, HttpServletResponse response) {
         List<FirstFormSigns> signs = FirstFormSigns.of(about.rows());
         int at = form.text("line").matches("\\d{1,4}") ? Integer.parseInt(form.text("line")) : signs.size();
         if (at >= signs.size()) {
-            return answers.refused(List.of(new Problem("", "This is no longer so. Reload to see what is.")), trigger, form, open, model, response);
+            return answers.refused(List.of(new Problem("", "This is no longer so. Reload to see what is.")), trigger,
+                    form, open, model, response);
         }
         return switch (FirstForm.of(open.design(), about, signs.get(at), NewId::of)) {
-            case ApplyDecomposition.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
-            case ApplyDecomposition.Result.Ready ready -> kept(store.edit(id, ready.change()), form, about.entity().id(), trigger, model, response);
+            case ApplyDecomposition.Result.Refused(Problem problem) ->
+                    answers.refused(List.of(problem), trigger, form, open, model, response);
+            case ApplyDecomposition.Result.Ready ready ->
+                    kept(store.edit(id, ready.change()), form, about.entity().id(), trigger, model, response);
         };
     }
 
-    private String key(String id, OpenDesign open, EntityRelation about, EditForm form, String trigger, Model model, HttpServletResponse response) {
+    private String key(String id, OpenDesign open, EntityRelation about, EditForm form, String trigger, Model model,
+            HttpServletResponse response) {
         List<String> names = Arrays.stream(form.text("columns").split(", ")).toList();
-        AttributeSet columns = AttributeSet.of(names.stream().mapToInt(about.relation().attributes()::indexOf).filter(place -> place >= 0).toArray());
+        AttributeSet columns = AttributeSet.of(
+                names.stream().mapToInt(about.relation().attributes()::indexOf).filter(place -> place >= 0).toArray());
         return switch (KeyChange.of(open.design(), about, columns)) {
-            case ApplyDecomposition.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
-            case ApplyDecomposition.Result.Ready ready -> kept(store.edit(id, ready.change()), form, about.entity().id(), trigger, model, response);
+            case ApplyDecomposition.Result.Refused(Problem problem) ->
+                    answers.refused(List.of(problem), trigger, form, open, model, response);
+            case ApplyDecomposition.Result.Ready ready ->
+                    kept(store.edit(id, ready.change()), form, about.entity().id(), trigger, model, response);
         };
     }
 
-    private String carryOut(String id, OpenDesign open, EntityRelation about, EditForm form, String trigger, Model model, HttpServletResponse response) {
+    private String carryOut(String id, OpenDesign open, EntityRelation about, EditForm form, String trigger,
+            Model model, HttpServletResponse response) {
         Remedy remedy = Remedy.of(about, wanted(form).orElse(NormalForm.THIRD));
         if (!remedy.signature().equals(form.text("signature"))) {
-            return answers.refused(List.of(new Problem("", "This is not the remedy of the dependencies that are kept. Look at it again, then carry it out.")), trigger, form, open, model, response);
+            return answers.refused(List.of(new Problem("",
+                    "This is not the remedy of the dependencies that are kept. Look at it again, then carry it out.")),
+                    trigger, form, open, model, response);
         }
         return switch (ApplyDecomposition.of(open.design(), remedy.named(names(form)), NewId::of)) {
-            case ApplyDecomposition.Result.Refused(Problem problem) -> answers.refused(List.of(problem), trigger, form, open, model, response);
+            case ApplyDecomposition.Result.Refused(Problem problem) ->
+                    answers.refused(List.of(problem), trigger, form, open, model, response);
             case ApplyDecomposition.Result.Ready(Design after, Change change, List<EntityId> made, var remarks) -> {
                 EditResult result = store.edit(id, change);
                 if (result instanceof EditResult.Refused(List<Problem> problems, OpenDesign now)) {
                     yield answers.refused(problems, trigger, form, now, model, response);
                 }
-                String cards = made.stream().map(EntityId::value).collect(Collectors.joining(",")) + "," + about.entity().id();
+                String cards =
+                        made.stream().map(EntityId::value).collect(Collectors.joining(",")) + "," + about.entity().id();
                 response.setHeader("HX-Redirect", "/designs/" + id + "?lens=tables&sel=" + cards);
                 yield "fragments/fault :: fault";
             }
@@ -271,19 +313,29 @@ class NormalizeController {
 
     /** A flat sheet becomes an entity. */
     @PostMapping("/designs/{id}/flat")
-    String flat(@PathVariable String id, @RequestParam("file") MultipartFile file, @RequestParam Map<String, String> fields,
-            @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger, Model model, HttpServletResponse response) throws IOException {
+    String flat(@PathVariable String id, @RequestParam("file") MultipartFile file,
+            @RequestParam Map<String, String> fields,
+            @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger, Model model,
+            HttpServletResponse response) throws IOException {
         EditForm form = new EditForm(fields);
         OpenDesign open = store.open(id);
-        String fileName = Optional.ofNullable(file.getOriginalFilename()).filter(name -> !name.isBlank()).orElse("flat sheet");
+        String fileName =
+                Optional.ofNullable(file.getOriginalFilename()).filter(name -> !name.isBlank()).orElse("flat sheet");
         byte[] bytes = file.getBytes();
-        CsvRows.Result read = SpreadsheetRows.recognised(bytes) ? SpreadsheetRows.read(bytes, MAX_ROWS) : CsvRows.read(new String(bytes, StandardCharsets.UTF_8), MAX_ROWS);
+        CsvRows.Result read = SpreadsheetRows.recognised(bytes) ? SpreadsheetRows.read(bytes, MAX_ROWS)
+                : CsvRows.read(new String(bytes, StandardCharsets.UTF_8), MAX_ROWS);
         if (read.fault().isPresent()) {
-            return answers.refused(List.of(new Problem("file", fileName + ", line " + read.fault().get().line() + ": " + read.fault().get().message() + ".")), trigger, form, open, model, response);
+            return answers
+                    .refused(
+                            List.of(new Problem("file",
+                                    fileName + ", line " + read.fault().get().line() + ": "
+                                            + read.fault().get().message() + ".")),
+                            trigger, form, open, model, response);
         }
         EntityId entity = new EntityId(NewId.of('e'));
         int bottom = open.design().sheet().places().values().stream().mapToInt(Place::y).max().orElse(-220) + 260;
-        EditResult result = store.edit(id, FlatSheet.change(FlatSheet.name(fileName), read.rows(), open.design().sheet().id(), new Place(40, bottom), entity, NewId::of));
+        EditResult result = store.edit(id, FlatSheet.change(FlatSheet.name(fileName), read.rows(),
+                open.design().sheet().id(), new Place(40, bottom), entity, NewId::of));
         if (result instanceof EditResult.Refused(List<Problem> problems, OpenDesign now)) {
             return answers.refused(problems, trigger, form, now, model, response);
         }
@@ -293,7 +345,8 @@ class NormalizeController {
 
     @GetMapping("/designs/{id}/dependencies.svg")
     ResponseEntity<byte[]> drawing(@PathVariable String id, @RequestParam(defaultValue = "") String sel) {
-        return picture(id, sel, "svg", MediaType.valueOf("image/svg+xml"), picture -> picture.svg().getBytes(StandardCharsets.UTF_8));
+        return picture(id, sel, "svg", MediaType.valueOf("image/svg+xml"),
+                picture -> picture.svg().getBytes(StandardCharsets.UTF_8));
     }
 
     @GetMapping("/designs/{id}/dependencies.png")
@@ -305,17 +358,26 @@ class NormalizeController {
     @GetMapping("/designs/{id}/dependencies.pdf")
     ResponseEntity<byte[]> paper(@PathVariable String id, @RequestParam(defaultValue = "") String sel) {
         OpenDesign open = store.open(id);
-        return chosen(open.design(), sel).map(entity -> ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header(HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.attachment().filename(FileName.of(entity.name() + " dependencies", "pdf"), StandardCharsets.UTF_8).build().toString())
-                .body(paper.pdf(Judged.of(standing(open, entity.id()), Optional.empty())))).orElseGet(() -> ResponseEntity.notFound().build());
+        return chosen(open.design(), sel)
+                .map(entity -> ResponseEntity
+                        .ok().contentType(MediaType.APPLICATION_PDF).header(HttpHeaders.CONTENT_DISPOSITION,
+                                ContentDisposition.attachment()
+                                        .filename(FileName.of(entity.name() + " dependencies", "pdf"),
+                                                StandardCharsets.UTF_8)
+                                        .build().toString())
+                        .body(paper.pdf(Judged.of(standing(open, entity.id()), Optional.empty()))))
+                .orElseGet(() -> ResponseEntity.notFound().build());
     }
 
-    private ResponseEntity<byte[]> picture(String id, String sel, String ending, MediaType type, Function<DependencyPicture, byte[]> file) {
+    private ResponseEntity<byte[]> picture(String id, String sel, String ending, MediaType type,
+            Function<DependencyPicture, byte[]> file) {
         OpenDesign open = store.open(id);
         return chosen(open.design(), sel).map(entity -> {
             EntityRelation about = relation(open, entity.id());
             return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION,
-                    ContentDisposition.attachment().filename(FileName.of(entity.name() + " dependencies", ending), StandardCharsets.UTF_8).build().toString())
+                    ContentDisposition.attachment()
+                            .filename(FileName.of(entity.name() + " dependencies", ending), StandardCharsets.UTF_8)
+                            .build().toString())
                     .body(file.apply(DependencyPicture.of(about, Verdict.of(about.relation()))));
         }).orElseGet(() -> ResponseEntity.notFound().build());
     }

@@ -39,7 +39,8 @@ class OpenController {
     private final HomeController home;
     private final ReadController reading;
 
-    OpenController(DesignStore store, PictureStore pictures, WaitingTables waiting, HomeController home, ReadController reading) {
+    OpenController(DesignStore store, PictureStore pictures, WaitingTables waiting, HomeController home,
+            ReadController reading) {
         this.store = store;
         this.pictures = pictures;
         this.waiting = waiting;
@@ -51,12 +52,19 @@ class OpenController {
     @GetMapping("/designs/{id}/design.json")
     ResponseEntity<byte[]> save(@PathVariable String id) {
         OpenDesign open = store.open(id);
-        String text = DesignFile.write(open.design(), content -> pictures.find(content).map(picture -> new DesignFile.PictureBytes(picture.type(), picture.bytes())));
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment()
-                .filename(FileName.of(open.design().facts().name(), "json"), StandardCharsets.UTF_8).build().toString()).body(text.getBytes(StandardCharsets.UTF_8));
+        String text = DesignFile.write(open.design(), content -> pictures.find(content)
+                .map(picture -> new DesignFile.PictureBytes(picture.type(), picture.bytes())));
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
+                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment()
+                        .filename(FileName.of(open.design().facts().name(), "json"), StandardCharsets.UTF_8).build()
+                        .toString())
+                .body(text.getBytes(StandardCharsets.UTF_8));
     }
 
-    /** Opens files: saved designs, dictionaries (those given together are one), scripts. What cannot be opened is said, and the others are opened all the same. */
+    /**
+     * Opens files: saved designs, dictionaries (those given together are one), scripts. What cannot be opened is said,
+     * and the others are opened all the same.
+     */
     @PostMapping("/open")
     String open(@RequestParam("file") List<MultipartFile> given, Model model) throws IOException {
         List<String> faults = new ArrayList<>();
@@ -103,7 +111,8 @@ class OpenController {
         try {
             Derivation.of(opened.design());
         } catch (RuntimeException e) {
-            throw new UnreadableJson("The design does not hold together: one of its parts speaks of another that is not in it.", e);
+            throw new UnreadableJson(
+                    "The design does not hold together: one of its parts speaks of another that is not in it.", e);
         }
         opened.pictures().values().forEach(picture -> pictures.keep(picture.bytes()));
         return store.create(opened.design());

@@ -44,18 +44,24 @@ class PictureController {
     }
 
     @PostMapping("/designs/{id}/pictures")
-    String add(@PathVariable String id, @RequestParam("file") MultipartFile file, @RequestParam Map<String, String> fields,
-            @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger, Model model, HttpServletResponse response) throws IOException {
+    String add(@PathVariable String id, @RequestParam("file") MultipartFile file,
+            @RequestParam Map<String, String> fields,
+            @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger, Model model,
+            HttpServletResponse response) throws IOException {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
         try {
             PictureStore.Kept kept = pictures.keep(file.getBytes());
             int width = Math.clamp(kept.width(), 20, WIDEST);
             int height = Math.clamp(Math.round((float) width * kept.height() / kept.width()), 20, 5000);
-            String name = Optional.ofNullable(file.getOriginalFilename()).orElse("picture").replaceFirst("\\.[^.]*$", "");
+            String name =
+                    Optional.ofNullable(file.getOriginalFilename()).orElse("picture").replaceFirst("\\.[^.]*$", "");
             PictureId picture = new PictureId(NewId.of('i'));
-            Change change = new Change.AlterSheet(form.sheet(now.design()).id(), new SheetAspect.PutPicture(new Picture(picture, kept.content(), name,
-                    new Place(Math.round(Float.parseFloat(form.text("x"))), Math.round(Float.parseFloat(form.text("y")))), width, height)));
+            Change change = new Change.AlterSheet(form.sheet(now.design()).id(),
+                    new SheetAspect.PutPicture(new Picture(picture, kept.content(), name,
+                            new Place(Math.round(Float.parseFloat(form.text("x"))),
+                                    Math.round(Float.parseFloat(form.text("y")))),
+                            width, height)));
             return answers.answer(store.edit(id, change), form, Optional.of(picture.value()), trigger, model, response);
         } catch (PictureStore.NoPicture e) {
             return answers.refused(List.of(new Problem("file", e.getMessage())), trigger, form, now, model, response);
@@ -65,7 +71,9 @@ class PictureController {
     @GetMapping("/pictures/{content}")
     ResponseEntity<byte[]> picture(@PathVariable String content) {
         return pictures.find(content).map(picture -> ResponseEntity.ok().contentType(MediaType.valueOf(picture.type()))
-                .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox").header("X-Content-Type-Options", "nosniff")
-                .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable()).body(picture.bytes())).orElseGet(() -> ResponseEntity.notFound().build());
+                .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox")
+                .header("X-Content-Type-Options", "nosniff")
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable()).body(picture.bytes()))
+                .orElseGet(() -> ResponseEntity.notFound().build());
     }
 }

@@ -65,20 +65,29 @@ class ReadController {
     }
 
     @PostMapping("/read")
-    String read(@RequestParam("file") List<MultipartFile> files, @RequestParam(defaultValue = "") String script, @RequestParam Target engine, Model model) throws IOException {
-        List<MultipartFile> given = files.stream().filter(file -> !file.isEmpty()).sorted(Comparator.comparing(ReadController::name)).toList();
+    String read(@RequestParam("file") List<MultipartFile> files, @RequestParam(defaultValue = "") String script,
+            @RequestParam Target engine, Model model) throws IOException {
+        List<MultipartFile> given = files.stream().filter(file -> !file.isEmpty())
+                .sorted(Comparator.comparing(ReadController::name)).toList();
         if (given.isEmpty() && script.isBlank()) {
-            return asked(model, engine, script, Optional.of("There is nothing to read yet: choose a file, or paste a script."));
+            return asked(model, engine, script,
+                    Optional.of("There is nothing to read yet: choose a file, or paste a script."));
         }
         List<Text> texts = new ArrayList<>();
         for (MultipartFile file : given) {
-            texts.add(new Text(given.size() == 1 && script.isBlank() ? "" : name(file), ScriptText.of(file.getBytes())));
+            texts.add(
+                    new Text(given.size() == 1 && script.isBlank() ? "" : name(file), ScriptText.of(file.getBytes())));
         }
         if (!script.isBlank()) {
             texts.add(new Text(given.isEmpty() ? "" : "pasted", script));
         }
         String proposed = given.isEmpty() ? "Read in" : FlatSheet.name(name(given.getFirst()));
-        Job job = jobs.start("Reading " + (given.isEmpty() ? "the script" : name(given.getFirst()) + (given.size() == 1 ? "" : " and " + (given.size() - 1) + " more")), token -> own -> {
+        Job job =
+                jobs.start(
+                        "Reading " + (given.isEmpty() ? "the script"
+                                : name(given.getFirst())
+                                        + (given.size() == 1 ? "" : " and " + (given.size() - 1) + " more")),
+                        token -> own -> {
             waiting.keep(token, new Waiting.Read(proposed, read(texts, engine, own)));
             return "/read/" + token;
         });
@@ -102,8 +111,10 @@ class ReadController {
         job.tell("The tables are put together.", 1);
         Reading reading = reader.done();
         if (reading.schema().tables().isEmpty()) {
-            String found = reading.notUnderstood().isEmpty() ? "" : " Line " + reading.notUnderstood().getFirst().line() + ": " + reading.notUnderstood().getFirst().reason() + ".";
-            throw new Job.Failed("No table was found in it as a script of " + engine.title() + "." + found + " Is that its engine?");
+            String found = reading.notUnderstood().isEmpty() ? "" : " Line " + reading.notUnderstood().getFirst().line()
+                    + ": " + reading.notUnderstood().getFirst().reason() + ".";
+            throw new Job.Failed(
+                    "No table was found in it as a script of " + engine.title() + "." + found + " Is that its engine?");
         }
         return reading;
     }
@@ -136,7 +147,8 @@ class ReadController {
     }
 
     private String gone(Model model) {
-        return asked(model, Target.POSTGRESQL, "", Optional.of("What was read is no longer kept here; read the script once more."));
+        return asked(model, Target.POSTGRESQL, "",
+                Optional.of("What was read is no longer kept here; read the script once more."));
     }
 
     private static String name(MultipartFile file) {
@@ -146,18 +158,21 @@ class ReadController {
     private static String preview(Model model, String token, Waiting.Read read) {
         Reading reading = read.reading();
         DesignFromReading.Choices choices = DesignFromReading.choices(reading);
-        Map<String, Long> passed = reading.steppedOver().stream().collect(Collectors.groupingBy(SteppedOver::kind, TreeMap::new, Collectors.counting()));
+        Map<String, Long> passed = reading.steppedOver().stream()
+                .collect(Collectors.groupingBy(SteppedOver::kind, TreeMap::new, Collectors.counting()));
         model.addAttribute("token", token);
         model.addAttribute("name", read.name());
         model.addAttribute("reading", reading);
         model.addAttribute("choices", choices);
-        model.addAttribute("passed", passed.entrySet().stream().map(kind -> kind.getKey() + " (" + kind.getValue() + ")").collect(Collectors.joining(", ")));
+        model.addAttribute("passed", passed.entrySet().stream()
+                .map(kind -> kind.getKey() + " (" + kind.getValue() + ")").collect(Collectors.joining(", ")));
         model.addAttribute("missed", reading.notUnderstood().stream().limit(MAX_SHOWN).toList());
         return "read-choose";
     }
 
     @PostMapping("/read/{token}")
-    String lift(@PathVariable String token, @RequestParam String name, @RequestParam(required = false) Set<String> tables, @RequestParam(required = false) Set<String> bridges,
+    String lift(@PathVariable String token, @RequestParam String name,
+            @RequestParam(required = false) Set<String> tables, @RequestParam(required = false) Set<String> bridges,
             @RequestParam(required = false) Set<String> proposals, Model model) {
         Optional<Waiting.Read> read = waiting.find(token);
         if (read.isEmpty()) {
@@ -165,12 +180,15 @@ class ReadController {
         }
         Set<String> chosen = tables == null ? Set.of() : tables;
         if (chosen.isEmpty() || name.isBlank() || name.length() > 200) {
-            model.addAttribute("fault", chosen.isEmpty() ? "Tick at least one table." : "A design needs a name of at most 200 characters.");
+            model.addAttribute("fault",
+                    chosen.isEmpty() ? "Tick at least one table." : "A design needs a name of at most 200 characters.");
             return preview(model, token, read.get());
         }
         Job job = jobs.start("Making “" + name.strip() + "”", any -> own -> {
-            own.tell(Words.counted(chosen.size(), "table") + (chosen.size() == 1 ? " becomes an entity and is" : " become entities and are") + " arranged.");
-            ReversedDesign lifted = DesignFromReading.design(read.get().reading(), name.strip(), chosen, bridges == null ? Set.of() : bridges, proposals == null ? Set.of() : proposals);
+            own.tell(Words.counted(chosen.size(), "table")
+                    + (chosen.size() == 1 ? " becomes an entity and is" : " become entities and are") + " arranged.");
+            ReversedDesign lifted = DesignFromReading.design(read.get().reading(), name.strip(), chosen,
+                    bridges == null ? Set.of() : bridges, proposals == null ? Set.of() : proposals);
             if (own.stopped()) {
                 throw new Job.Failed("It was stopped; no design was made.");
             }

@@ -53,7 +53,9 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-/** The Reconcile desk: what the design and another side have apart, what is decided about it, and what follows for both. */
+/**
+ * The Reconcile desk: what the design and another side have apart, what is decided about it, and what follows for both.
+ */
 @Controller
 class ReconcileController {
     /** So often a page asks whether a script has begun: the database is read first, which may take its time. */
@@ -74,12 +76,16 @@ class ReconcileController {
     }
 
     @GetMapping("/designs/{id}/reconcile")
-    String desk(@PathVariable String id, @RequestParam(defaultValue = "") String side, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show,
-            @RequestParam(defaultValue = "") String sel, @RequestParam(defaultValue = "false") boolean again, @RequestParam(defaultValue = "") String read,
-            @RequestHeader(value = "HX-Request", defaultValue = "false") boolean htmx, HttpServletResponse response, Model model) {
+    String desk(@PathVariable String id, @RequestParam(defaultValue = "") String side,
+            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show,
+            @RequestParam(defaultValue = "") String sel, @RequestParam(defaultValue = "false") boolean again,
+            @RequestParam(defaultValue = "") String read,
+            @RequestHeader(value = "HX-Request", defaultValue = "false") boolean htmx, HttpServletResponse response,
+            Model model) {
         OpenDesign open = store.open(id);
         List<Sides.Choice> choices = reconciling.sides(open);
-        String key = side.isEmpty() && !choices.isEmpty() && choices.getFirst().key().startsWith("database:") ? choices.getFirst().key() : side;
+        String key = side.isEmpty() && !choices.isEmpty() && choices.getFirst().key().startsWith("database:")
+                ? choices.getFirst().key() : side;
         if (htmx ? again : !jobs.take(read)) {
             Optional<Job> reading = reconciling.reading(key, token -> page(id, key, q, show) + "&read=" + token);
             reading.flatMap(Job::fault).ifPresent(fault -> model.addAttribute("fault", fault));
@@ -95,12 +101,15 @@ class ReconcileController {
     }
 
     private static String page(String id, String side, String q, String show) {
-        return "/designs/" + id + "/reconcile?side=" + URLEncoder.encode(side, StandardCharsets.UTF_8) + "&q=" + URLEncoder.encode(q, StandardCharsets.UTF_8) + "&show=" + URLEncoder.encode(show, StandardCharsets.UTF_8);
+        return "/designs/" + id + "/reconcile?side=" + URLEncoder.encode(side, StandardCharsets.UTF_8) + "&q="
+                + URLEncoder.encode(q, StandardCharsets.UTF_8) + "&show="
+                + URLEncoder.encode(show, StandardCharsets.UTF_8);
     }
 
     /** Gives the present state a name, by which it can be compared later. */
     @PostMapping("/designs/{id}/versions")
-    String version(@PathVariable String id, @RequestParam(defaultValue = "") String version, Model model, HttpServletResponse response) {
+    String version(@PathVariable String id, @RequestParam(defaultValue = "") String version, Model model,
+            HttpServletResponse response) {
         Optional<Problem> problem = store.nameVersion(id, version);
         if (problem.isEmpty()) {
             response.setHeader("HX-Refresh", "true");
@@ -138,7 +147,10 @@ class ReconcileController {
         return view.side().title() + " to " + open.design().facts().name() + ", revision " + open.revision();
     }
 
-    /** How many differences a page shows at once; a desk of a thousand stays fluent, as what is further down is shown when asked for. */
+    /**
+     * How many differences a page shows at once; a desk of a thousand stays fluent, as what is further down is shown
+     * when asked for.
+     */
     @ModelAttribute("most")
     int most(@RequestParam(defaultValue = "" + PAGE) int most) {
         return Math.clamp(most, PAGE, MAX_COUNT);
@@ -170,7 +182,8 @@ class ReconcileController {
             return shown;
         }
         List<Group> apart = new ArrayList<>(matching(shown, row -> !row.chose(Answer.KEEP), ""));
-        List<ReconcileView.Row> kept = shown.stream().flatMap(group -> group.rows().stream()).filter(row -> row.chose(Answer.KEEP)).toList();
+        List<ReconcileView.Row> kept =
+                shown.stream().flatMap(group -> group.rows().stream()).filter(row -> row.chose(Answer.KEEP)).toList();
         if (!kept.isEmpty()) {
             apart.add(new Group("Kept as they are", kept));
         }
@@ -179,7 +192,9 @@ class ReconcileController {
 
     private static List<Group> matching(List<Group> groups, Predicate<ReconcileView.Row> wanted, String words) {
         return groups.stream().map(group -> new Group(group.name(), group.rows().stream().filter(wanted)
-                .filter(row -> words.isEmpty() || (row.sentence() + " " + row.difference().part().word()).toLowerCase(Locale.ROOT).contains(words)).toList()))
+                .filter(row -> words.isEmpty() || (row.sentence() + " " + row.difference().part().word())
+                        .toLowerCase(Locale.ROOT).contains(words))
+                .toList()))
                 .filter(group -> !group.rows().isEmpty()).toList();
     }
 
@@ -190,17 +205,22 @@ class ReconcileController {
 
     /** Notes a decision on one difference, or on all of a table that are shown. */
     @PostMapping("/designs/{id}/reconcile/decide")
-    String decide(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String key, @RequestParam(defaultValue = "") String kind, @RequestParam(defaultValue = "") String group,
-            @RequestParam(defaultValue = "") String choice, @RequestParam(defaultValue = "") String reason, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show,
+    String decide(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String key,
+            @RequestParam(defaultValue = "") String kind, @RequestParam(defaultValue = "") String group,
+            @RequestParam(defaultValue = "") String choice, @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show,
             Model model) {
         OpenDesign open = store.open(id);
         try {
             if (choice.isEmpty()) {
                 reconciling.reopen(open, side, key);
             } else {
-                Set<String> keys = key.isEmpty() ? filtered(reconciling.view(open, side, false).groups(), q.strip().toLowerCase(Locale.ROOT), show).stream()
-                        .filter(shown -> group.isEmpty() || shown.name().equals(group)).flatMap(shown -> shown.rows().stream())
-                        .filter(row -> kind.isEmpty() || row.difference().part().name().equals(kind)).map(row -> row.difference().key()).collect(Collectors.toSet()) : Set.of(key);
+                Set<String> keys = key.isEmpty() ? filtered(reconciling.view(open, side, false).groups(),
+                        q.strip().toLowerCase(Locale.ROOT), show).stream()
+                        .filter(shown -> group.isEmpty() || shown.name().equals(group))
+                        .flatMap(shown -> shown.rows().stream())
+                        .filter(row -> kind.isEmpty() || row.difference().part().name().equals(kind))
+                        .map(row -> row.difference().key()).collect(Collectors.toSet()) : Set.of(key);
                 reconciling.decide(open, side, keys, Answer.valueOf(choice), reason);
             }
         } catch (Connections.Unreachable e) {
@@ -210,21 +230,24 @@ class ReconcileController {
     }
 
     @PostMapping("/designs/{id}/reconcile/rename")
-    String rename(@PathVariable String id, @RequestParam String side, @RequestParam String key, @RequestParam(defaultValue = "false") boolean same, @RequestParam(defaultValue = "") String q,
+    String rename(@PathVariable String id, @RequestParam String side, @RequestParam String key,
+            @RequestParam(defaultValue = "false") boolean same, @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "all") String show, Model model) {
         reconciling.rename(store.open(id), side, key, same);
         return again(id, side, q, show, model);
     }
 
     @PostMapping("/designs/{id}/reconcile/fill")
-    String fill(@PathVariable String id, @RequestParam String side, @RequestParam String key, @RequestParam(defaultValue = "") String value, @RequestParam(defaultValue = "") String q,
+    String fill(@PathVariable String id, @RequestParam String side, @RequestParam String key,
+            @RequestParam(defaultValue = "") String value, @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "all") String show, Model model) {
         reconciling.fill(store.open(id), side, key, value).ifPresent(message -> model.addAttribute("said", message));
         return again(id, side, q, show, model);
     }
 
     @PostMapping("/designs/{id}/reconcile/confirm")
-    String confirm(@PathVariable String id, @RequestParam String side, @RequestParam String key, @RequestParam(defaultValue = "false") boolean meant, @RequestParam(defaultValue = "") String q,
+    String confirm(@PathVariable String id, @RequestParam String side, @RequestParam String key,
+            @RequestParam(defaultValue = "false") boolean meant, @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "all") String show, Model model) {
         reconciling.confirm(store.open(id), side, key, meant);
         return again(id, side, q, show, model);
@@ -232,12 +255,15 @@ class ReconcileController {
 
     /** Brings the design up to date, as one edit. */
     @PostMapping("/designs/{id}/reconcile/update")
-    String update(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show, Model model) {
+    String update(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "all") String show, Model model) {
         OpenDesign open = store.open(id);
         try {
             EditResult result = store.edit(id, reconciling.update(open, side));
             model.addAttribute("said", switch (result) {
-                case EditResult.Kept(OpenDesign before, OpenDesign after) -> "The design is brought up to date, as revision " + after.revision() + ". Undo takes it back as a whole.";
+                case EditResult.Kept(OpenDesign before, OpenDesign after) ->
+                        "The design is brought up to date, as revision " + after.revision()
+                                + ". Undo takes it back as a whole.";
                 case EditResult.Refused(List<Problem> problems, OpenDesign now) -> problems.getFirst().message();
             });
         } catch (Connections.Unreachable e) {
@@ -248,7 +274,8 @@ class ReconcileController {
     }
 
     @PostMapping("/designs/{id}/reconcile/rehearse")
-    String rehearse(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show, Model model) {
+    String rehearse(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "all") String show, Model model) {
         try {
             Rehearsal rehearsal = reconciling.rehearse(store.open(id), side);
             model.addAttribute("rehearsal", rehearsal);
@@ -262,7 +289,8 @@ class ReconcileController {
 
     /** Runs the script on the database; only where it is the one that was shown. */
     @PostMapping("/designs/{id}/reconcile/run")
-    String run(@PathVariable String id, @RequestParam String side, @RequestParam int shown, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show, Model model) {
+    String run(@PathVariable String id, @RequestParam String side, @RequestParam int shown,
+            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show, Model model) {
         OpenDesign open = store.open(id);
         try {
             model.addAttribute("execution", reconciling.run(open, side, shown));
@@ -274,7 +302,8 @@ class ReconcileController {
 
     /** Which statement of a script that was started runs now. */
     @GetMapping("/designs/{id}/reconcile/progress")
-    String progress(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "0") int asked, Model model) {
+    String progress(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "0") int asked,
+            Model model) {
         model.addAttribute("base", "/designs/" + id + "/reconcile");
         model.addAttribute("again", asked < MAX_ASKED ? asked + 1 : 0);
         model.addAttribute("progress", reconciling.progress(id, side).orElse(null));
@@ -289,10 +318,12 @@ class ReconcileController {
     }
 
     @PostMapping("/designs/{id}/reconcile/agree")
-    String agree(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "all") String show, Model model) {
+    String agree(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "all") String show, Model model) {
         try {
             reconciling.agree(store.open(id), side);
-            model.addAttribute("said", "Remembered: this is what both sides agree on. From now on each difference tells who changed it.");
+            model.addAttribute("said",
+                    "Remembered: this is what both sides agree on. From now on each difference tells who changed it.");
         } catch (Connections.Unreachable e) {
             model.addAttribute("said", e.getMessage());
         }
@@ -301,33 +332,42 @@ class ReconcileController {
 
     /** Takes a script in as a side. */
     @PostMapping("/designs/{id}/reconcile/script")
-    String script(@PathVariable String id, @RequestParam("file") MultipartFile file, @RequestParam(defaultValue = "") String script, @RequestParam Target engine, Model model) throws IOException {
+    String script(@PathVariable String id, @RequestParam("file") MultipartFile file,
+            @RequestParam(defaultValue = "") String script, @RequestParam Target engine, Model model)
+            throws IOException {
         OpenDesign open = store.open(id);
         String text = file.isEmpty() ? script : ScriptText.of(file.getBytes());
         Reading reading = ScriptReader.read(text, engine);
         if (reading.schema().tables().isEmpty()) {
-            String why = reading.notUnderstood().isEmpty() ? "" : " Line " + reading.notUnderstood().getFirst().line() + ": " + reading.notUnderstood().getFirst().reason() + ".";
+            String why = reading.notUnderstood().isEmpty() ? "" : " Line " + reading.notUnderstood().getFirst().line()
+                    + ": " + reading.notUnderstood().getFirst().reason() + ".";
             DeskModel.strip(model, open, "reconcile", "");
             model.addAttribute("choices", reconciling.sides(open));
             show(model, open, "", "", "all", false);
-            model.addAttribute("fault", "No table was found in it as a script of " + engine.title() + "." + why + " Is that its engine?");
+            model.addAttribute("fault",
+                    "No table was found in it as a script of " + engine.title() + "." + why + " Is that its engine?");
             return "reconcile";
         }
-        String name = Optional.ofNullable(file.getOriginalFilename()).filter(own -> !own.isBlank()).orElse("pasted script");
+        String name =
+                Optional.ofNullable(file.getOriginalFilename()).filter(own -> !own.isBlank()).orElse("pasted script");
         String key = reconciling.script(open, name.length() > 200 ? name.substring(0, 200) : name, engine, text);
         return "redirect:/designs/" + id + "/reconcile?side=" + URLEncoder.encode(key, StandardCharsets.UTF_8);
     }
 
     /** The script, or the way back, under a name that sorts by revision. */
     @GetMapping("/designs/{id}/reconcile.sql")
-    ResponseEntity<String> download(@PathVariable String id, @RequestParam String side, @RequestParam(defaultValue = "false") boolean reverse) throws Connections.Unreachable {
+    ResponseEntity<String> download(@PathVariable String id, @RequestParam String side,
+            @RequestParam(defaultValue = "false") boolean reverse) throws Connections.Unreachable {
         OpenDesign open = store.open(id);
         ReconcileView view = reconciling.view(open, side, false);
         String name = (reverse ? "U" : "V") + open.revision() + "__" + FileName.of(view.about(), "sql");
         Migration migration = reverse ? view.reverse().get() : view.migration();
-        String title = reverse ? "Back from " + open.design().facts().name() + ", revision " + open.revision() : title(open, view);
+        String title = reverse ? "Back from " + open.design().facts().name() + ", revision " + open.revision()
+                : title(open, view);
         return ResponseEntity.ok().contentType(MediaType.valueOf("application/sql;charset=UTF-8"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString()).body(migration.text(title));
+                .header(HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString())
+                .body(migration.text(title));
     }
 
     /** The tables of the design as they stand on its sheet, those with differences framed and counted. */
@@ -336,9 +376,14 @@ class ReconcileController {
         OpenDesign open = store.open(id);
         ReconcileView view = reconciling.view(open, side, false);
         Map<OwnerId, Mark> marks = new HashMap<>();
-        open.derivation().tables().forEach((owner, table) -> view.groups().stream().filter(group -> group.name().equals(table.name())).findFirst()
-                .ifPresent(group -> marks.put(owner, new Mark(group.rows().size(), group.rows().getFirst().difference().risk() == Risk.LOSES_DATA))));
-        return ResponseEntity.ok().contentType(MediaType.valueOf("image/svg+xml")).header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:")
+        open.derivation().tables()
+                .forEach((owner, table) -> view.groups().stream().filter(group -> group.name().equals(table.name()))
+                        .findFirst()
+                        .ifPresent(group -> marks.put(owner, new Mark(group.rows().size(),
+                                group.rows().getFirst().difference().risk() == Risk.LOSES_DATA))));
+        return ResponseEntity.ok().contentType(MediaType.valueOf("image/svg+xml"))
+                .header("Content-Security-Policy",
+                        "default-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:")
                 .body(sheets.marked(open, Lens.TABLES, open.design().sheet(), marks));
     }
 }

@@ -48,22 +48,26 @@ class RowsController {
 
     /** Gives a cell another value; one that its column could not hold is refused and stays in its field. */
     @PostMapping("/designs/{id}/rows/cell")
-    String cell(@PathVariable String id, @RequestParam Map<String, String> fields, @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger,
+    String cell(@PathVariable String id, @RequestParam Map<String, String> fields,
+            @RequestHeader(value = "HX-Trigger", defaultValue = "") String trigger,
             Model model, HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign open = store.open(id);
         Optional<SampleRow> row = open.design().rows().find(new RowId(form.text("row")));
         if (row.isEmpty()) {
-            return answers.refused(List.of(new Problem("", "This row is no longer there: it was deleted meanwhile.")), trigger, form, open, model, response);
+            return answers.refused(List.of(new Problem("", "This row is no longer there: it was deleted meanwhile.")),
+                    trigger, form, open, model, response);
         }
         ColumnPath path = ColumnPath.of(form.text("path"));
         String value = form.value().strip();
         Optional<String> unfit = unfit(open, row.get(), path, value);
         if (unfit.isPresent()) {
-            return answers.refused(List.of(new Problem("value", "This does not fit: " + unfit.get() + ".")), trigger, form, open, model, response);
+            return answers.refused(List.of(new Problem("value", "This does not fit: " + unfit.get() + ".")), trigger,
+                    form, open, model, response);
         }
         return switch (store.edit(id, new Change.PutRow(row.get().with(path, value)))) {
-            case EditResult.Refused(List<Problem> problems, OpenDesign now) -> answers.refused(problems, trigger, form, now, model, response);
+            case EditResult.Refused(List<Problem> problems, OpenDesign now) ->
+                    answers.refused(problems, trigger, form, now, model, response);
             case EditResult.Kept(OpenDesign before, OpenDesign after) -> {
                 grid(after, row.get().table(), model);
                 yield "fragments/rows :: answered";
@@ -78,7 +82,8 @@ class RowsController {
     }
 
     private void grid(OpenDesign open, OwnerId owner, Model model) {
-        Table table = open.derivation().stated().table(owner).orElseThrow(() -> new IllegalArgumentException("there is no table of " + owner));
+        Table table = open.derivation().stated().table(owner)
+                .orElseThrow(() -> new IllegalArgumentException("there is no table of " + owner));
         model.addAttribute("open", open);
         model.addAttribute("grid", RowGrid.of(open.design(), table, owner, reviews.of(open)));
     }

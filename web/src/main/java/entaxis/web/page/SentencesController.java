@@ -19,7 +19,8 @@ class SentencesController {
     }
 
     @GetMapping("/designs/{id}/sentences")
-    String desk(@PathVariable String id, @RequestParam(defaultValue = "") String sel, @RequestParam(defaultValue = "false") boolean open, Model model) {
+    String desk(@PathVariable String id, @RequestParam(defaultValue = "") String sel,
+            @RequestParam(defaultValue = "false") boolean open, Model model) {
         OpenDesign now = store.open(id);
         DeskModel.strip(model, now, "sentences", sel);
         DeskModel.contents(model, now);

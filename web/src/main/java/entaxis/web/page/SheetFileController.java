@@ -49,16 +49,19 @@ class SheetFileController {
     enum Part { SHEET, SELECTION, ALL }
 
     /** What the form asks for. */
-    record Asked(Part part, Format format, String lens, String sheet, String selected, Notation notation, Integer scale, Boolean transparent, Boolean legend, Boolean titleBlock,
+    record Asked(Part part, Format format, String lens, String sheet, String selected, Notation notation, Integer scale,
+            Boolean transparent, Boolean legend, Boolean titleBlock,
             Boolean tiled, Paper.Size size, Boolean upright) {
         FileOptions options() {
             Optional<Paper> paper = Optional.ofNullable(size).map(of -> new Paper(of, !Boolean.TRUE.equals(upright)));
-            return new FileOptions(format, scale == null ? 1 : Math.clamp(scale, 1, 4), Boolean.TRUE.equals(transparent), Boolean.TRUE.equals(legend),
+            return new FileOptions(format, scale == null ? 1 : Math.clamp(scale, 1, 4),
+                    Boolean.TRUE.equals(transparent), Boolean.TRUE.equals(legend),
                     Boolean.TRUE.equals(titleBlock), Boolean.TRUE.equals(tiled), paper);
         }
 
         Set<String> some() {
-            return part != Part.SELECTION || selected == null || selected.isBlank() ? Set.of() : new LinkedHashSet<>(List.of(selected.split(",")));
+            return part != Part.SELECTION || selected == null || selected.isBlank() ? Set.of()
+                    : new LinkedHashSet<>(List.of(selected.split(",")));
         }
     }
 
@@ -67,10 +70,12 @@ class SheetFileController {
         OpenDesign open = store.open(id);
         Job job = jobs.start("Saving the picture", token -> own -> {
             FileOptions options = asked.options();
-            List<Sheet> chosen = asked.part() == Part.ALL ? open.design().sheets().list() : List.of(DiagramController.shown(open, asked.sheet() == null ? "" : asked.sheet()));
+            List<Sheet> chosen = asked.part() == Part.ALL ? open.design().sheets().list()
+                    : List.of(DiagramController.shown(open, asked.sheet() == null ? "" : asked.sheet()));
             Lens lens = DeskModel.lens(asked.lens() == null ? "" : asked.lens());
             own.tell("Drawing " + (chosen.size() == 1 ? "the sheet" : Words.counted(chosen.size(), "sheet")), 0);
-            List<SheetPicture> pictures = chosen.stream().map(sheet -> sheets.picture(open, lens, sheet, Optional.ofNullable(asked.notation()), known(open, sheet, asked.some()))).toList();
+            List<SheetPicture> pictures = chosen.stream().map(sheet -> sheets.picture(open, lens, sheet,
+                    Optional.ofNullable(asked.notation()), known(open, sheet, asked.some()))).toList();
             try {
                 return files.keep(token, file(open, pictures, options, progress(own)));
             } catch (Stopped e) {
@@ -98,17 +103,21 @@ class SheetFileController {
         return some.stream().filter(there::contains).collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
-    private FinishedFile file(OpenDesign open, List<SheetPicture> pictures, FileOptions options, PdfWriter.Progress progress) {
+    private FinishedFile file(OpenDesign open, List<SheetPicture> pictures, FileOptions options,
+            PdfWriter.Progress progress) {
         String name = open.design().facts().name();
         Format format = options.format();
         if (format == Format.PDF) {
             TitleBlock title = TitleBlock.of(open.design().facts(), LocalDate.now(), Optional.of(open.revision()));
-            return new FinishedFile(FileName.of(name, "pdf"), format.type(), sheets.files().pdf(pictures, options, title, open.design().facts().author(), progress));
+            return new FinishedFile(FileName.of(name, "pdf"), format.type(),
+                    sheets.files().pdf(pictures, options, title, open.design().facts().author(), progress));
         }
         if (pictures.size() > 1) {
-            return new FinishedFile(FileName.of(name, "zip"), "application/zip", sheets.files().archive(pictures, options, progress));
+            return new FinishedFile(FileName.of(name, "zip"), "application/zip",
+                    sheets.files().archive(pictures, options, progress));
         }
-        return new FinishedFile(FileName.of(name, format.extension()), format.type(), sheets.files().picture(pictures.getFirst(), options));
+        return new FinishedFile(FileName.of(name, format.extension()), format.type(),
+                sheets.files().picture(pictures.getFirst(), options));
     }
 
     /** What the form on the Diagram desk offers. */

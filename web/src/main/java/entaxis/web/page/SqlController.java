@@ -59,7 +59,8 @@ class SqlController {
      * @param beside  the engine whose script stands beside, if any
      * @param chosen  whether the form was sent, so that a tick that is absent is one that was taken away
      */
-    record Asked(String target, String beside, Boolean drop, Boolean absent, Boolean comments, Boolean inside, Boolean quote, Boolean rows, ScriptOptions.Letters letters, String schema, Boolean chosen,
+    record Asked(String target, String beside, Boolean drop, Boolean absent, Boolean comments, Boolean inside,
+            Boolean quote, Boolean rows, ScriptOptions.Letters letters, String schema, Boolean chosen,
             Set<String> tables) {
         Asked {
             target = target == null ? "" : target;
@@ -77,13 +78,16 @@ class SqlController {
         }
 
         ScriptOptions options() {
-            Optional<String> into = Optional.of(schema.strip()).filter(name -> !name.isEmpty() && name.chars().noneMatch(Character::isISOControl));
-            return new ScriptOptions(drop, absent, comments, inside, quote, letters, into, tables.isEmpty() ? Optional.empty() : Optional.of(tables));
+            Optional<String> into = Optional.of(schema.strip())
+                    .filter(name -> !name.isEmpty() && name.chars().noneMatch(Character::isISOControl));
+            return new ScriptOptions(drop, absent, comments, inside, quote, letters, into,
+                    tables.isEmpty() ? Optional.empty() : Optional.of(tables));
         }
     }
 
     @GetMapping("/designs/{id}/sql")
-    String desk(@PathVariable String id, @ModelAttribute("asked") Asked asked, @RequestParam(defaultValue = "") String sel,
+    String desk(@PathVariable String id, @ModelAttribute("asked") Asked asked,
+            @RequestParam(defaultValue = "") String sel,
             @RequestHeader(value = "HX-Request", defaultValue = "false") boolean htmx, Model model) {
         OpenDesign open = store.open(id);
         Target engine = target(open, asked.target());
@@ -97,24 +101,32 @@ class SqlController {
         model.addAttribute("summary", script.summary());
         model.addAttribute("findings", script.findings());
         model.addAttribute("empty", script.statements().isEmpty());
-        Optional<Target> beside = Optional.of(asked.beside()).filter(name -> !name.isEmpty()).map(Target::valueOf).filter(other -> other != engine);
+        Optional<Target> beside = Optional.of(asked.beside()).filter(name -> !name.isEmpty()).map(Target::valueOf)
+                .filter(other -> other != engine);
         Optional<Script> other = beside.map(target -> script(open, target, asked));
-        model.addAttribute("sides", other.map(second -> List.of(new Shown(engine, ScriptLines.beside(script, second)), new Shown(beside.get(), ScriptLines.beside(second, script))))
+        model.addAttribute("sides",
+                other.map(second -> List.of(new Shown(engine, ScriptLines.beside(script, second)),
+                        new Shown(beside.get(), ScriptLines.beside(second, script))))
                 .orElseGet(() -> List.of(new Shown(engine, ScriptLines.of(script)))));
         model.addAttribute("besides", other.map(Script::findings).orElse(List.of()));
         beside.ifPresent(target -> model.addAttribute("besideEngine", target));
         return htmx ? "sql :: script" : "sql";
     }
 
-    /** What is found, by the number of the line that it is about; of the engine that the design is for alone, and no hints. */
+    /**
+     * What is found, by the number of the line that it is about; of the engine that the design is for alone, and no
+     * hints.
+     */
     private Map<Integer, String> notes(OpenDesign open, Target engine, Script script) {
         Map<Integer, String> notes = new HashMap<>();
         if (engine != open.design().facts().target()) {
             return notes;
         }
         ScriptPlaces places = new ScriptPlaces(script.text());
-        reviews.of(open).findings().stream().filter(finding -> finding.level() != Level.HINT && !finding.about().isEmpty())
-                .forEach(finding -> places.line(finding.about().getFirst()).ifPresent(line -> notes.merge(line, finding.sentence(), (one, other) -> one + " " + other)));
+        reviews.of(open).findings().stream()
+                .filter(finding -> finding.level() != Level.HINT && !finding.about().isEmpty())
+                .forEach(finding -> places.line(finding.about().getFirst())
+                        .ifPresent(line -> notes.merge(line, finding.sentence(), (one, other) -> one + " " + other)));
         return notes;
     }
 
@@ -122,7 +134,8 @@ class SqlController {
     @GetMapping("/designs/{id}/sql/text")
     String text(@PathVariable String id, @RequestParam Target target, Model model) {
         OpenDesign open = store.open(id);
-        return typed(open, target, new ScriptWriter(Dialect.of(target), ScriptOptions.DEFAULT).write(open.derivation().schema(), title(open)).text(), model);
+        return typed(open, target, new ScriptWriter(Dialect.of(target), ScriptOptions.DEFAULT)
+                .write(open.derivation().schema(), title(open)).text(), model);
     }
 
     private static String typed(OpenDesign open, Target target, String text, Model model) {
@@ -138,10 +151,12 @@ class SqlController {
 
     /** Lets the design follow an edited script, as one edit; faults are shown with the text as it was typed. */
     @PostMapping("/designs/{id}/sql/text")
-    String follow(@PathVariable String id, @RequestParam Target target, @RequestParam String text, @RequestParam(defaultValue = "0") long seen, Model model) {
+    String follow(@PathVariable String id, @RequestParam Target target, @RequestParam String text,
+            @RequestParam(defaultValue = "0") long seen, Model model) {
         OpenDesign open = store.open(id);
         if (seen != open.revision()) {
-            model.addAttribute("fault", "The design has changed since this text was written (it is at revision " + open.revision()
+            model.addAttribute("fault",
+                    "The design has changed since this text was written (it is at revision " + open.revision()
                     + " now). Copy what you typed, begin again, and put it in.");
             return typed(open, target, text, model);
         }
@@ -151,16 +166,21 @@ class SqlController {
                 yield typed(open, target, text, model);
             }
             case TypedScript.Empty empty -> {
-                model.addAttribute("fault", "There is no table in this text, so nothing was changed. To empty a design, delete its entities on the Diagram desk.");
+                model.addAttribute("fault",
+                        "There is no table in this text, so nothing was changed. To empty a design, delete its "
+                                + "entities on the Diagram desk.");
                 yield typed(open, target, text, model);
             }
             case TypedScript.Followed followed -> followed(id, open, target, text, followed, model);
         };
     }
 
-    private String followed(String id, OpenDesign open, Target target, String text, TypedScript.Followed followed, Model model) {
+    private String followed(String id, OpenDesign open, Target target, String text, TypedScript.Followed followed,
+            Model model) {
         if (followed.design().equals(open.design())) {
-            model.addAttribute("said", followed.left().isEmpty() ? "The text says what the design says; nothing was changed." : "Nothing of this can be said by the design.");
+            model.addAttribute("said",
+                    followed.left().isEmpty() ? "The text says what the design says; nothing was changed."
+                            : "Nothing of this can be said by the design.");
             model.addAttribute("left", followed.left());
             return typed(open, target, text, model);
         }
@@ -170,11 +190,13 @@ class SqlController {
                 yield typed(now, target, text, model);
             }
             case EditResult.Kept(OpenDesign before, OpenDesign after) -> {
-                model.addAttribute("said", "The design follows, as revision " + after.revision() + ". Undo takes it back as a whole.");
+                model.addAttribute("said",
+                        "The design follows, as revision " + after.revision() + ". Undo takes it back as a whole.");
                 model.addAttribute("changes", followed.changes());
                 model.addAttribute("left", followed.left());
                 model.addAttribute("keeping", true);
-                yield typed(after, target, new ScriptWriter(Dialect.of(target), ScriptOptions.DEFAULT).write(after.derivation().schema(), title(after)).text(), model);
+                yield typed(after, target, new ScriptWriter(Dialect.of(target), ScriptOptions.DEFAULT)
+                        .write(after.derivation().schema(), title(after)).text(), model);
             }
         };
     }
@@ -197,14 +219,17 @@ class SqlController {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
             int number = 0;
-            for (Map.Entry<String, String> part : script(open, target(open, asked.target()), asked).perTable(owner -> open.derivation().table(owner).map(Table::name).orElse("")).entrySet()) {
-                zip.putNextEntry(new ZipEntry(String.format("%03d_", ++number) + FileName.of(part.getKey().isEmpty() ? "schema" : part.getKey(), "sql")));
+            for (Map.Entry<String, String> part : script(open, target(open, asked.target()), asked)
+                    .perTable(owner -> open.derivation().table(owner).map(Table::name).orElse("")).entrySet()) {
+                zip.putNextEntry(new ZipEntry(String.format("%03d_", ++number)
+                        + FileName.of(part.getKey().isEmpty() ? "schema" : part.getKey(), "sql")));
                 zip.write(part.getValue().getBytes(StandardCharsets.UTF_8));
                 zip.closeEntry();
             }
         }
         return ResponseEntity.ok().contentType(MediaType.valueOf("application/zip"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(FileName.of(open.design().facts().name(), "zip"))).body(bytes.toByteArray());
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(FileName.of(open.design().facts().name(), "zip")))
+                .body(bytes.toByteArray());
     }
 
     private static String attachment(String name) {
@@ -217,7 +242,10 @@ class SqlController {
 
     private static Script script(OpenDesign open, Target target, Asked asked) {
         Dialect dialect = Dialect.of(target);
-        Script script = new ScriptWriter(dialect, asked.options()).write(open.derivation().schema(), open.design().facts().name() + ", revision " + open.revision());
-        return asked.rows() ? script.followedBy(InsertStatements.of(open.derivation().tables(), open.design().rows(), dialect)) : script;
+        Script script = new ScriptWriter(dialect, asked.options()).write(open.derivation().schema(),
+                open.design().facts().name() + ", revision " + open.revision());
+        return asked.rows()
+                ? script.followedBy(InsertStatements.of(open.derivation().tables(), open.design().rows(), dialect))
+                : script;
     }
 }

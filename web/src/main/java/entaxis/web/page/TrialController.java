@@ -92,16 +92,19 @@ class TrialController {
             page(model, open, table, values);
             return "trial :: answered";
         }
-        Optional<EditResult.Refused> refused = outcome.edit().filter(EditResult.Refused.class::isInstance).map(EditResult.Refused.class::cast);
+        Optional<EditResult.Refused> refused =
+                outcome.edit().filter(EditResult.Refused.class::isInstance).map(EditResult.Refused.class::cast);
         boolean kept = outcome.statement().accepted() && refused.isEmpty();
         page(model, store.open(id), table, kept ? Map.of() : values);
         model.addAttribute("inserted", outcome.statement());
-        refused.ifPresent(edit -> model.addAttribute("inserted", new StatementOutcome(outcome.statement().sql(), false, message(edit), 0)));
+        refused.ifPresent(edit -> model.addAttribute("inserted",
+                new StatementOutcome(outcome.statement().sql(), false, message(edit), 0)));
         return "trial :: answered";
     }
 
     @PostMapping("/designs/{id}/trial/rows/{row}/remove")
-    String remove(@PathVariable String id, @PathVariable String row, @RequestParam(defaultValue = "") String table, Model model) {
+    String remove(@PathVariable String id, @PathVariable String row, @RequestParam(defaultValue = "") String table,
+            Model model) {
         try {
             trials.remove(store.open(id), new RowId(row));
         } catch (TrialBusy e) {
@@ -136,7 +139,8 @@ class TrialController {
 
     private void page(Model model, OpenDesign open, String wanted, Map<ColumnPath, String> typed) {
         DeskModel.strip(model, open, "trial", wanted);
-        List<Table> tables = open.derivation().schema().tables().stream().filter(table -> !table.columns().isEmpty()).toList();
+        List<Table> tables =
+                open.derivation().schema().tables().stream().filter(table -> !table.columns().isEmpty()).toList();
         model.addAttribute("tables", tables);
         Optional<TrialSession> session = trials.session(open);
         session.ifPresent(now -> model.addAttribute("attempt", now));
@@ -145,13 +149,20 @@ class TrialController {
                     OwnerId owner = table.origin().orElseThrow();
                     model.addAttribute("table", table);
                     model.addAttribute("owner", owner.value());
-                    model.addAttribute("cells", table.columns().stream().map(column -> cell(table, column, typed)).toList());
+                    model.addAttribute("cells",
+                            table.columns().stream().map(column -> cell(table, column, typed)).toList());
                     model.addAttribute("question", Trials.question(table));
-                    Map<String, List<String>> notes = RowGrid.of(open.design(), open.derivation().stated().table(owner).orElse(table), owner, reviews.of(open)).notes();
-                    model.addAttribute("rows", open.design().rows().stream().filter(row -> row.table().equals(owner)).map(row -> {
+                    Map<String, List<String>> notes = RowGrid.of(open.design(),
+                            open.derivation().stated().table(owner).orElse(table), owner, reviews.of(open)).notes();
+                    model.addAttribute("rows",
+                            open.design().rows().stream().filter(row -> row.table().equals(owner)).map(row -> {
                         Optional<StatementOutcome> outcome = session.flatMap(now -> now.row(row.id()));
-                        return new KeptRow(row.id().value(), outcome.map(StatementOutcome::sql).orElseGet(() -> Trials.insert(table, row)), outcome.isPresent(),
-                                outcome.map(StatementOutcome::accepted).orElse(true), outcome.map(StatementOutcome::message).orElse(""), notes.getOrDefault(row.id().value(), List.of()));
+                                return new KeptRow(row.id().value(),
+                                        outcome.map(StatementOutcome::sql).orElseGet(() -> Trials.insert(table, row)),
+                                        outcome.isPresent(),
+                                        outcome.map(StatementOutcome::accepted).orElse(true),
+                                        outcome.map(StatementOutcome::message).orElse(""),
+                                        notes.getOrDefault(row.id().value(), List.of()));
                     }).toList());
                 });
     }
@@ -159,7 +170,8 @@ class TrialController {
     private static Cell cell(Table table, Column column, Map<ColumnPath, String> typed) {
         ColumnPath path = column.origin().orElseThrow();
         String hint = column.identity() != entaxis.core.design.Attribute.Identity.NONE ? "numbered by the engine"
-                : column.defaultValue().map(value -> "default " + value).orElse(column.required() ? "required" : "may be empty");
+                : column.defaultValue().map(value -> "default " + value)
+                        .orElse(column.required() ? "required" : "may be empty");
         String refers = table.foreignKeys().stream().filter(key -> key.columns().contains(column.name())).findFirst()
                 .map(key -> ", refers to " + key.referencedTable()).orElse("");
         return new Cell(VALUE + path, column.name(), column.type().text(), hint + refers, typed.getOrDefault(path, ""));

@@ -9,7 +9,8 @@ import java.util.Optional;
  *
  * @param statementTime the longest that one statement of a script may run on it
  */
-record ConnectionSettings(String name, Target engine, JdbcAddress address, Optional<String> user, Optional<String> password, Optional<String> schema, Duration statementTime) {
+record ConnectionSettings(String name, Target engine, JdbcAddress address, Optional<String> user,
+        Optional<String> password, Optional<String> schema, Duration statementTime) {
     /** Never with the address or the password. */
     @Override
     public String toString() {
@@ -18,7 +19,8 @@ record ConnectionSettings(String name, Target engine, JdbcAddress address, Optio
 
     /** A message of a driver without what is secret in it. */
     String scrubbed(String message) {
-        String text = message == null ? "no reason was given" : message.replace(address.url(), "…").replace(address.given(), "…");
+        String text = message == null ? "no reason was given"
+                : message.replace(address.url(), "…").replace(address.given(), "…");
         if (password.isPresent() && !password.get().isEmpty()) {
             text = text.replace(password.get(), "…");
         }

@@ -26,8 +26,9 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * The databases that the operator lets Entaxis use. They stand in the file {@code connections.properties} of the data folder (docs/connections.md); nothing of this ever
- * comes from a page, and neither addresses nor passwords ever get onto one, into a log or into a message.
+ * The databases that the operator lets Entaxis use. They stand in the file {@code connections.properties} of the data
+ * folder (docs/connections.md); nothing of this ever comes from a page, and neither addresses nor passwords ever get
+ * onto one, into a log or into a message.
  */
 @Component
 public class Connections {
@@ -40,12 +41,14 @@ public class Connections {
     private final Duration answering;
 
     @Autowired
-    Connections(@Value("${entaxis.data:./data}") String folder, ObjectProvider<SiteDatabase> site, @Value("${entaxis.connections.connect-time:10s}") Duration connecting,
+    Connections(@Value("${entaxis.data:./data}") String folder, ObjectProvider<SiteDatabase> site,
+            @Value("${entaxis.connections.connect-time:10s}") Duration connecting,
             @Value("${entaxis.connections.answer-time:60s}") Duration answering) {
         this(Path.of(folder), Optional.ofNullable(site.getIfAvailable()), System.getenv(), connecting, answering);
     }
 
-    Connections(Path folder, Optional<SiteDatabase> site, Map<String, String> environment, Duration connecting, Duration answering) {
+    Connections(Path folder, Optional<SiteDatabase> site, Map<String, String> environment, Duration connecting,
+            Duration answering) {
         this.folder = folder;
         this.site = site;
         this.environment = Map.copyOf(environment);
@@ -55,7 +58,8 @@ public class Connections {
 
     /** The databases that a data folder names, without one of a demo. */
     public static Connections of(Path folder) {
-        return new Connections(folder, Optional.empty(), System.getenv(), Duration.ofSeconds(10), Duration.ofSeconds(60));
+        return new Connections(folder, Optional.empty(), System.getenv(), Duration.ofSeconds(10),
+                Duration.ofSeconds(60));
     }
 
     /** A database that can be used. */
@@ -116,11 +120,13 @@ public class Connections {
 
     private Reading read(String name, CatalogProgress progress, BooleanSupplier stopped) throws Unreachable {
         if (isSite(name)) {
-            Schema read = use(name, stopped, "read", FOR_READING, connection -> LiveCatalog.read(connection, Target.H2, Optional.empty(), progress));
+            Schema read = use(name, stopped, "read", FOR_READING,
+                    connection -> LiveCatalog.read(connection, Target.H2, Optional.empty(), progress));
             return new Reading(Target.H2, read, List.of(), List.of(), List.of(), 0);
         }
         ConnectionSettings settings = settings(name);
-        Schema read = use(name, stopped, "read", FOR_READING, connection -> LiveCatalog.read(connection, settings.engine(), settings.schema(), progress));
+        Schema read = use(name, stopped, "read", FOR_READING,
+                connection -> LiveCatalog.read(connection, settings.engine(), settings.schema(), progress));
         return new Reading(settings.engine(), read, List.of(), List.of(), List.of(), 0);
     }
 
@@ -131,7 +137,8 @@ public class Connections {
     }
 
     /**
-     * Does something on a database; each statement has the time that the operator gave, and all of it ends when it is stopped.
+     * Does something on a database; each statement has the time that the operator gave, and all of it ends when it is
+     * stopped.
      *
      * @throws Unreachable if there is no such database, it does not answer, or the work was stopped
      */
@@ -158,9 +165,11 @@ public class Connections {
             throw new Unreachable("The database “" + name + "” could not be " + what + ". " + missing.get());
         }
         try {
-            return LimitedUse.of(settings, connecting, what.equals("read") ? answering : settings.statementTime().plus(answering), all, stopped, use::on);
+            return LimitedUse.of(settings, connecting,
+                    what.equals("read") ? answering : settings.statementTime().plus(answering), all, stopped, use::on);
         } catch (SQLException e) {
-            throw new Unreachable("The database “" + name + "” could not be " + what + ": " + settings.scrubbed(e.getMessage()));
+            throw new Unreachable(
+                    "The database “" + name + "” could not be " + what + ": " + settings.scrubbed(e.getMessage()));
         }
     }
 
@@ -170,9 +179,11 @@ public class Connections {
 
     private ConnectionSettings settings(String name) throws Unreachable {
         ConnectionsFile file = file();
-        return file.connections().stream().filter(one -> one.name().equals(name)).findFirst().orElseThrow(() -> new Unreachable("No database “" + name
+        return file.connections().stream().filter(one -> one.name().equals(name)).findFirst()
+                .orElseThrow(() -> new Unreachable("No database “" + name
                 + "” can be used; the operator names them in connections.properties."
-                + file.problems().stream().filter(problem -> problem.contains("“" + name + "”")).findFirst().map(problem -> " " + problem).orElse("")));
+                        + file.problems().stream().filter(problem -> problem.contains("“" + name + "”")).findFirst()
+                                .map(problem -> " " + problem).orElse("")));
     }
 
     /** Tries what Entaxis needs of a database, one thing after the other. */
@@ -209,12 +220,14 @@ public class Connections {
                     Schema read = LiveCatalog.read(connection, engine, schema);
                     found.add(new Step("Catalog", true, Words.counted(read.tables().size(), "table") + " can be read"));
                 } catch (SQLException e) {
-                    found.add(new Step("Catalog", false, "it may not be read: " + scrubbed(name, e.getMessage()) + " Grant the account the right to read the catalog."));
+                    found.add(new Step("Catalog", false, "it may not be read: " + scrubbed(name, e.getMessage())
+                            + " Grant the account the right to read the catalog."));
                 }
                 return true;
             });
         } catch (Unreachable e) {
-            boolean signIn = e.getMessage().matches("(?is).*(password|authentication|access denied|login failed|ORA-01017|user name|28000).*");
+            boolean signIn = e.getMessage()
+                    .matches("(?is).*(password|authentication|access denied|login failed|ORA-01017|user name|28000).*");
             if (found.isEmpty()) {
                 found.add(new Step("Address", signIn, signIn ? "the server answers" : e.getMessage()));
             }
@@ -245,6 +258,7 @@ public class Connections {
             case MYSQL, MARIADB -> product.toLowerCase(Locale.ROOT).contains("mysql") ? "mysql" : "mariadb";
             default -> engine.name().toLowerCase(Locale.ROOT);
         });
-        return new Step("Version", same, same ? words : words + " answers, and " + engine.title() + " is configured. Change the engine in connections.properties.");
+        return new Step("Version", same, same ? words : words + " answers, and " + engine.title()
+                + " is configured. Change the engine in connections.properties.");
     }
 }

@@ -26,8 +26,10 @@ import java.util.TreeMap;
 record ConnectionsFile(List<ConnectionSettings> connections, List<String> problems) {
     /** Its name in the data folder. */
     static final String NAME = "connections.properties";
-    private static final Set<String> PARTS = Set.of("url", "engine", "user", "password", "password-file", "password-variable", "schema", "statement-seconds");
-    private static final Set<PosixFilePermission> OF_OTHERS = Set.of(PosixFilePermission.GROUP_READ, PosixFilePermission.OTHERS_READ);
+    private static final Set<String> PARTS = Set.of("url", "engine", "user", "password", "password-file",
+            "password-variable", "schema", "statement-seconds");
+    private static final Set<PosixFilePermission> OF_OTHERS =
+            Set.of(PosixFilePermission.GROUP_READ, PosixFilePermission.OTHERS_READ);
     private static final Duration STATEMENT_TIME = Duration.ofMinutes(10);
 
     /** Copies the lists. */
@@ -56,8 +58,10 @@ record ConnectionsFile(List<ConnectionSettings> connections, List<String> proble
         } catch (IOException e) {
             problems.add("The file " + NAME + " cannot be read: " + e.getMessage());
         }
-        named.forEach((name, parts) -> settings(name, parts, folder, environment, problems).ifPresent(connections::add));
-        if (named.values().stream().anyMatch(parts -> parts.containsKey("password") || parts.containsKey("url") && !JdbcAddress.of(parts.get("url")).secrets().isEmpty())) {
+        named.forEach(
+                (name, parts) -> settings(name, parts, folder, environment, problems).ifPresent(connections::add));
+        if (named.values().stream().anyMatch(parts -> parts.containsKey("password")
+                || parts.containsKey("url") && !JdbcAddress.of(parts.get("url")).secrets().isEmpty())) {
             warnOfReaders(file, problems);
         }
         return new ConnectionsFile(connections, problems);
@@ -86,21 +90,27 @@ record ConnectionsFile(List<ConnectionSettings> connections, List<String> proble
         try {
             one.load(new StringReader(text));
         } catch (IOException | IllegalArgumentException e) {
-            problems.add("Line " + number + " of " + NAME + " cannot be read: a backslash in it is not followed by what may stand there. Write \\\\ for a backslash.");
+            problems.add("Line " + number + " of " + NAME
+                    + " cannot be read: a backslash in it is not followed by what may stand there. Write \\\\ for a "
+                    + "backslash.");
             return;
         }
         one.stringPropertyNames().forEach(key -> {
             int dot = key.lastIndexOf('.');
             if (dot < 1 || !PARTS.contains(key.substring(dot + 1))) {
-                problems.add("Line " + number + " of " + NAME + " begins with “" + key + "”, which says nothing here. A line is NAME.url, NAME.engine, NAME.user, NAME.password, "
-                        + "NAME.password-file, NAME.password-variable, NAME.schema or NAME.statement-seconds, then = and the value.");
+                problems.add("Line " + number + " of " + NAME + " begins with “" + key
+                        + "”, which says nothing here. A line is NAME.url, NAME.engine, NAME.user, NAME.password, "
+                        + "NAME.password-file, NAME.password-variable, NAME.schema or NAME.statement-seconds, then = "
+                        + "and the value.");
             } else {
-                named.computeIfAbsent(key.substring(0, dot), any -> new TreeMap<>()).put(key.substring(dot + 1), one.getProperty(key).strip());
+                named.computeIfAbsent(key.substring(0, dot), any -> new TreeMap<>()).put(key.substring(dot + 1),
+                        one.getProperty(key).strip());
             }
         });
     }
 
-    private static Optional<ConnectionSettings> settings(String name, Map<String, String> parts, Path folder, Map<String, String> environment, List<String> problems) {
+    private static Optional<ConnectionSettings> settings(String name, Map<String, String> parts, Path folder,
+            Map<String, String> environment, List<String> problems) {
         String place = "The database “" + name + "” in " + NAME;
         if (!parts.containsKey("url")) {
             problems.add(place + " has no address; add " + name + ".url.");
@@ -109,12 +119,14 @@ record ConnectionsFile(List<ConnectionSettings> connections, List<String> proble
         JdbcAddress address = JdbcAddress.of(parts.get("url"));
         Optional<Target> spoken = address.engine();
         if (spoken.isEmpty()) {
-            problems.add(place + " has an address that no driver takes. Addresses begin with one of " + JdbcAddress.beginnings() + ".");
+            problems.add(place + " has an address that no driver takes. Addresses begin with one of "
+                    + JdbcAddress.beginnings() + ".");
             return Optional.empty();
         }
         Optional<Target> engine = parts.containsKey("engine") ? Target.of(parts.get("engine")) : spoken;
         if (engine.isEmpty() || engine.get() == Target.ISO) {
-            problems.add(place + " names no engine that is known here: “" + parts.get("engine") + "”. Leave " + name + ".engine out, or give one of "
+            problems.add(place + " names no engine that is known here: “" + parts.get("engine") + "”. Leave " + name
+                    + ".engine out, or give one of "
                     + "postgresql, mysql, mariadb, sqlite, sqlserver, oracle, h2.");
             return Optional.empty();
         }
@@ -123,19 +135,23 @@ record ConnectionsFile(List<ConnectionSettings> connections, List<String> proble
         if (seconds.matches("[1-9][0-9]{0,5}")) {
             time = Duration.ofSeconds(Long.parseLong(seconds));
         } else if (!seconds.isEmpty()) {
-            problems.add(place + ": " + name + ".statement-seconds is a number of seconds; " + STATEMENT_TIME.toSeconds() + " are taken instead.");
+            problems.add(place + ": " + name + ".statement-seconds is a number of seconds; "
+                    + STATEMENT_TIME.toSeconds() + " are taken instead.");
         }
         Optional<String> password = password(name, parts, folder, environment, problems);
-        return Optional.of(new ConnectionSettings(name, engine.get(), address, Optional.ofNullable(parts.get("user")), password,
+        return Optional.of(
+                new ConnectionSettings(name, engine.get(), address, Optional.ofNullable(parts.get("user")), password,
                 Optional.ofNullable(parts.get("schema")).filter(schema -> !schema.isEmpty()), time));
     }
 
-    private static Optional<String> password(String name, Map<String, String> parts, Path folder, Map<String, String> environment, List<String> problems) {
+    private static Optional<String> password(String name, Map<String, String> parts, Path folder,
+            Map<String, String> environment, List<String> problems) {
         String place = "The database “" + name + "” in " + NAME;
         if (parts.containsKey("password-variable")) {
             Optional<String> value = Optional.ofNullable(environment.get(parts.get("password-variable")));
             if (value.isEmpty()) {
-                problems.add(place + ": there is no environment variable “" + parts.get("password-variable") + "”. Set it before Entaxis is started.");
+                problems.add(place + ": there is no environment variable “" + parts.get("password-variable")
+                        + "”. Set it before Entaxis is started.");
             }
             return value;
         }
@@ -157,7 +173,8 @@ record ConnectionsFile(List<ConnectionSettings> connections, List<String> proble
         PosixFileAttributeView view = Files.getFileAttributeView(file, PosixFileAttributeView.class);
         try {
             if (view != null && view.readAttributes().permissions().stream().anyMatch(OF_OTHERS::contains)) {
-                problems.add("Others on this machine can read the passwords in " + file.getFileName() + ". Take that right away: chmod 600 " + file.getFileName());
+                problems.add("Others on this machine can read the passwords in " + file.getFileName()
+                        + ". Take that right away: chmod 600 " + file.getFileName());
             }
         } catch (IOException gone) {
             problems.add("The rights of " + file.getFileName() + " cannot be looked at.");

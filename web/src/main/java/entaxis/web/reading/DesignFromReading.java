@@ -45,11 +45,15 @@ public final class DesignFromReading {
     }
 
     /** The design of the chosen tables, laid out on its first sheet. */
-    public static ReversedDesign design(Reading reading, String name, Set<String> tables, Set<String> bridges, Set<String> proposals) {
+    public static ReversedDesign design(Reading reading, String name, Set<String> tables, Set<String> bridges,
+            Set<String> proposals) {
         Choices choices = choices(reading);
         Schema schema = choices.schema();
-        Schema accepted = References.accepted(schema, choices.proposals().stream().filter(proposal -> proposals.contains(proposal.id()) && tables.contains(proposal.table())).toList());
-        Schema chosen = new Schema(accepted.types(), accepted.sequences(), accepted.tables().stream().filter(table -> tables.contains(table.name())).toList(), accepted.programs());
+        Schema accepted = References.accepted(schema, choices.proposals().stream()
+                .filter(proposal -> proposals.contains(proposal.id()) && tables.contains(proposal.table())).toList());
+        Schema chosen = new Schema(accepted.types(), accepted.sequences(),
+                accepted.tables().stream().filter(table -> tables.contains(table.name())).toList(),
+                accepted.programs());
         DesignProperties facts = DesignProperties.begun(name, reading.engine(), name, "");
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.DEFAULT, Map.of());
         ReversedDesign lifted = ReverseEngineering.lift(chosen, facts, sheet, bridges, NewId::of);

@@ -16,10 +16,13 @@ final class DriverLimits {
         String connectMillis = Long.toString(connecting.toMillis());
         String answerMillis = Long.toString(answering.toMillis());
         return switch (engine) {
-            case POSTGRESQL -> Map.of("connectTimeout", connectSeconds, "loginTimeout", connectSeconds, "socketTimeout", answerSeconds, "ApplicationName", "Entaxis");
+            case POSTGRESQL -> Map.of("connectTimeout", connectSeconds, "loginTimeout", connectSeconds, "socketTimeout",
+                    answerSeconds, "ApplicationName", "Entaxis");
             case MARIADB, MYSQL -> Map.of("connectTimeout", connectMillis, "socketTimeout", answerMillis);
-            case SQLSERVER -> Map.of("loginTimeout", connectSeconds, "socketTimeout", answerMillis, "connectRetryCount", "0");
-            case ORACLE -> Map.of("oracle.net.CONNECT_TIMEOUT", connectMillis, "oracle.jdbc.ReadTimeout", answerMillis, "oracle.net.OUTBOUND_CONNECT_TIMEOUT", connectMillis);
+            case SQLSERVER ->
+                    Map.of("loginTimeout", connectSeconds, "socketTimeout", answerMillis, "connectRetryCount", "0");
+            case ORACLE -> Map.of("oracle.net.CONNECT_TIMEOUT", connectMillis, "oracle.jdbc.ReadTimeout", answerMillis,
+                    "oracle.net.OUTBOUND_CONNECT_TIMEOUT", connectMillis);
             // 2 is SQLITE_OPEN_READWRITE without SQLITE_OPEN_CREATE
             case SQLITE -> Map.of("open_mode", "2");
             case H2, ISO -> Map.of();

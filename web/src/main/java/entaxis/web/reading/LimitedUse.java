@@ -38,7 +38,8 @@ final class LimitedUse {
      * @param all        the longest that the use may take
      * @throws SQLException with the driver's reason, or because a limit was met or the work was stopped
      */
-    static <T> T of(ConnectionSettings settings, Duration connecting, Duration answering, Duration all, BooleanSupplier stopped, Use<T> use) throws SQLException {
+    static <T> T of(ConnectionSettings settings, Duration connecting, Duration answering, Duration all,
+            BooleanSupplier stopped, Use<T> use) throws SQLException {
         AtomicReference<Connection> opened = new AtomicReference<>();
         AtomicBoolean unwanted = new AtomicBoolean();
         CompletableFuture<T> result = new CompletableFuture<>();
@@ -60,8 +61,12 @@ final class LimitedUse {
                 } catch (TimeoutException goesOn) {
                     Duration took = Duration.ofNanos(System.nanoTime() - start);
                     Optional<String> over = stopped.getAsBoolean() ? Optional.of("it was stopped")
-                            : opened.get() == null && took.compareTo(connecting) > 0 ? Optional.of("nothing answered within " + connecting.toSeconds() + " seconds. Check the address, and whether the server runs")
-                            : took.compareTo(all) > 0 ? Optional.of("it took longer than " + all.toSeconds() + " seconds") : Optional.empty();
+                            : opened.get() == null && took.compareTo(connecting) > 0
+                                    ? Optional.of("nothing answered within " + connecting.toSeconds()
+                                            + " seconds. Check the address, and whether the server runs")
+                            : took.compareTo(all) > 0
+                                    ? Optional.of("it took longer than " + all.toSeconds() + " seconds")
+                            : Optional.empty();
                     if (over.isPresent()) {
                         unwanted.set(true);
                         abort(opened.get());
@@ -76,7 +81,9 @@ final class LimitedUse {
             if (e.getCause() instanceof SQLException reason) {
                 throw reason;
             }
-            throw new SQLException(e.getCause() == null ? "the driver failed" : String.valueOf(e.getCause().getMessage()), e.getCause());
+            throw new SQLException(
+                    e.getCause() == null ? "the driver failed" : String.valueOf(e.getCause().getMessage()),
+                    e.getCause());
         }
     }
 
@@ -92,11 +99,13 @@ final class LimitedUse {
         }
     }
 
-    private static Connection open(ConnectionSettings settings, Duration connecting, Duration answering) throws SQLException {
+    private static Connection open(ConnectionSettings settings, Duration connecting, Duration answering)
+            throws SQLException {
         Properties properties = new Properties();
         settings.user().ifPresent(user -> properties.setProperty("user", user));
         settings.password().ifPresent(password -> properties.setProperty("password", password));
-        DriverLimits.of(settings.engine(), connecting, answering).forEach((name, value) -> properties.setProperty(name, value));
+        DriverLimits.of(settings.engine(), connecting, answering)
+                .forEach((name, value) -> properties.setProperty(name, value));
         return DriverManager.getConnection(settings.address().url(), properties);
     }
 }

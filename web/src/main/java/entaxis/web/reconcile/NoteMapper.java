@@ -20,7 +20,8 @@ interface NoteMapper {
 
     /** The notes of kinds that are known. */
     default List<Note> notes(String design, String side) {
-        return rows(design, side).stream().filter(row -> Arrays.stream(Note.Kind.values()).anyMatch(kind -> kind.name().equals(row.kind())))
+        return rows(design, side).stream()
+                .filter(row -> Arrays.stream(Note.Kind.values()).anyMatch(kind -> kind.name().equals(row.kind())))
                 .map(row -> new Note(Note.Kind.valueOf(row.kind()), row.about(), row.answer())).toList();
     }
 
@@ -28,10 +29,14 @@ interface NoteMapper {
     List<String> scripts(String design);
 
     @Insert("""
-            merge into reconcile_note (design_id, side, kind, about, answer, noted_at) key (design_id, side, kind, about)
+            merge into reconcile_note (design_id, side, kind, about, answer, noted_at) key (design_id, side, kind, \
+            about)
             values (#{design}, #{side}, #{note.kind}, #{note.about}, #{note.answer}, #{at})""")
-    void put(@Param("design") String design, @Param("side") String side, @Param("note") Note note, @Param("at") OffsetDateTime at);
+    void put(@Param("design") String design, @Param("side") String side, @Param("note") Note note,
+            @Param("at") OffsetDateTime at);
 
-    @Delete("delete from reconcile_note where design_id = #{design} and side = #{side} and kind = #{kind} and about = #{about}")
-    void remove(@Param("design") String design, @Param("side") String side, @Param("kind") Note.Kind kind, @Param("about") String about);
+    @Delete("delete from reconcile_note where design_id = #{design} and side = #{side} and kind = #{kind} and about = "
+            + "#{about}")
+    void remove(@Param("design") String design, @Param("side") String side, @Param("kind") Note.Kind kind,
+            @Param("about") String about);
 }

@@ -28,7 +28,8 @@ import java.util.stream.Collectors;
  * @param changes   what that changes in the design, as sentences
  * @param agreed    whether there is a state that both sides once agreed on
  */
-public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, Merge merge, Migration migration, Supplier<Migration> reverse, Updated update, List<String> changes, List<String> remarks, boolean agreed) {
+public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, Merge merge, Migration migration,
+        Supplier<Migration> reverse, Updated update, List<String> changes, List<String> remarks, boolean agreed) {
 
     /** The differences of one table, or of what belongs to none. */
     public record Group(String name, List<Row> rows) { }
@@ -37,7 +38,8 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, M
     public record Kind(SchemaPart part, String words, long count) {
         /** The kinds among some groups, in the order in which an engine makes such things. */
         public static List<Kind> of(List<Group> groups) {
-            Map<SchemaPart, Long> counts = groups.stream().flatMap(group -> group.rows().stream()).collect(Collectors.groupingBy(row -> row.difference().part(), TreeMap::new, Collectors.counting()));
+            Map<SchemaPart, Long> counts = groups.stream().flatMap(group -> group.rows().stream()).collect(
+                    Collectors.groupingBy(row -> row.difference().part(), TreeMap::new, Collectors.counting()));
             return counts.entrySet().stream().map(entry -> new Kind(entry.getKey(),
                     Words.counted(entry.getValue(), entry.getKey().word()), entry.getValue())).toList();
         }
@@ -54,7 +56,8 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, M
      * @param confirmed whether the loss of values was confirmed
      * @param touches   what depends on it
      */
-    public record Row(Difference difference, String sentence, Optional<Answer> choice, boolean decided, String reason, String origin, String fill, boolean confirmed,
+    public record Row(Difference difference, String sentence, Optional<Answer> choice, boolean decided, String reason,
+            String origin, String fill, boolean confirmed,
             List<String> touches) {
         /** Whether values are lost when the database follows the design here. */
         public boolean loses() {
@@ -86,8 +89,10 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, M
 
     /** What a script is about, in a few words: the tables that it changes. */
     public String about() {
-        List<String> tables = migration.steps().stream().map(step -> step.table()).filter(table -> !table.isEmpty()).distinct().toList();
-        return tables.isEmpty() ? "nothing" : tables.size() > 3 ? "changes_to_" + tables.size() + "_tables" : "change_" + String.join("_and_", tables);
+        List<String> tables = migration.steps().stream().map(step -> step.table()).filter(table -> !table.isEmpty())
+                .distinct().toList();
+        return tables.isEmpty() ? "nothing" : tables.size() > 3 ? "changes_to_" + tables.size() + "_tables"
+                : "change_" + String.join("_and_", tables);
     }
 
     /** Tells one script from another. */

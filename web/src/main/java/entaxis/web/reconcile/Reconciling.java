@@ -93,7 +93,8 @@ public class Reconciling {
     }
 
     /** Both sides, with what was noted about them. */
-    private record Work(Side side, Dialect dialect, Schema have, Schema want, Map<Note.Kind, Map<String, String>> notes, List<MatchSuggestion> offers, RenameMap pairing, Comparison comparison,
+    private record Work(Side side, Dialect dialect, Schema have, Schema want, Map<Note.Kind, Map<String, String>> notes,
+            List<MatchSuggestion> offers, RenameMap pairing, Comparison comparison,
             Optional<Schema> agreed, AgreedPrograms programs) {
         String note(Note.Kind kind, String about) {
             return notes.getOrDefault(kind, Map.of()).getOrDefault(about, "");
@@ -101,10 +102,12 @@ public class Reconciling {
     }
 
     /** What follows for a design if these differences are taken over. */
-    private record TakenOver(Design design, Schema have, RenameMap pairing, List<MergedTable> joins, List<Difference> taken, Updated updated) { }
+    private record TakenOver(Design design, Schema have, RenameMap pairing, List<MergedTable> joins,
+            List<Difference> taken, Updated updated) {}
 
     /** What two schemas have apart; it holds as long as neither is another one and the same is taken for renamed. */
-    private record Compared(Schema have, Schema derived, Map<String, String> worded, Optional<Agreed> agreed, Schema want, List<MatchSuggestion> offers, RenameMap pairing, Comparison comparison) { }
+    private record Compared(Schema have, Schema derived, Map<String, String> worded, Optional<Agreed> agreed,
+            Schema want, List<MatchSuggestion> offers, RenameMap pairing, Comparison comparison) {}
 
     /** What both sides last agreed on, as it was written down and as it was read. */
     private record Agreed(String script, Schema schema) { }
@@ -112,26 +115,36 @@ public class Reconciling {
     private Work work(OpenDesign open, String key, boolean again) throws Connections.Unreachable {
         Side side = sides.side(open, key, again);
         Dialect dialect = Dialect.of(side.engine());
-        Map<Note.Kind, Map<String, String>> notes = mapper.notes(open.id(), key).stream().collect(Collectors.groupingBy(Note::kind, Collectors.toMap(Note::about, Note::answer)));
+        Map<Note.Kind, Map<String, String>> notes = mapper.notes(open.id(), key).stream()
+                .collect(Collectors.groupingBy(Note::kind, Collectors.toMap(Note::about, Note::answer)));
         Map<String, String> same = notes.getOrDefault(Note.Kind.RENAME, Map.of());
         String name = open.id() + " " + key;
         Map<String, String> worded = notes.getOrDefault(Note.Kind.WORDED, Map.of());
-        Optional<Agreed> agreed = Optional.of(notes.getOrDefault(Note.Kind.AGREED, Map.of()).getOrDefault("", "")).filter(script -> !script.isEmpty()).map(script -> agreed(name, script, side, dialect));
-        Compared compared = recent.get(name, before -> before.have() == side.schema() && before.derived() == open.derivation().schema() && before.agreed().equals(agreed) && before.worded().equals(worded)
-                && before.pairing().equals(pairing(before.offers(), same))).orElseGet(() -> recent.keep(name, compared(side, open.derivation().schema(), dialect, same, agreed, worded)));
-        return new Work(side, dialect, side.schema(), compared.want(), notes, compared.offers(), compared.pairing(), compared.comparison(), agreed.map(Agreed::schema), programs(agreed, worded));
+        Optional<Agreed> agreed = Optional.of(notes.getOrDefault(Note.Kind.AGREED, Map.of()).getOrDefault("", ""))
+                .filter(script -> !script.isEmpty()).map(script -> agreed(name, script, side, dialect));
+        Compared compared = recent
+                .get(name,
+                        before -> before.have() == side.schema() && before.derived() == open.derivation().schema()
+                                && before.agreed().equals(agreed) && before.worded().equals(worded)
+                                && before.pairing().equals(pairing(before.offers(), same)))
+                .orElseGet(() -> recent.keep(name,
+                        compared(side, open.derivation().schema(), dialect, same, agreed, worded)));
+        return new Work(side, dialect, side.schema(), compared.want(), notes, compared.offers(), compared.pairing(),
+                compared.comparison(), agreed.map(Agreed::schema), programs(agreed, worded));
     }
 
     private Agreed agreed(String name, String script, Side side, Dialect dialect) {
         return lastAgreed.get(name, before -> before.script().equals(script))
-                .orElseGet(() -> lastAgreed.keep(name, new Agreed(script, EngineSchema.of(ScriptReader.read(script, side.engine()).schema(), side.engine(), dialect))));
+                .orElseGet(() -> lastAgreed.keep(name, new Agreed(script,
+                        EngineSchema.of(ScriptReader.read(script, side.engine()).schema(), side.engine(), dialect))));
     }
 
     private static AgreedPrograms programs(Optional<Agreed> agreed, Map<String, String> worded) {
         return agreed.map(before -> new AgreedPrograms(before.schema().programs(), worded)).orElse(AgreedPrograms.NONE);
     }
 
-    private static Compared compared(Side side, Schema derived, Dialect dialect, Map<String, String> same, Optional<Agreed> agreed, Map<String, String> worded) {
+    private static Compared compared(Side side, Schema derived, Dialect dialect, Map<String, String> same,
+            Optional<Agreed> agreed, Map<String, String> worded) {
         Schema have = side.schema();
         Schema want = wanted(side, derived, dialect, programs(agreed, worded));
         List<MatchSuggestion> offers = new ArrayList<>(RenameFinder.find(have, want, dialect));
@@ -140,8 +153,11 @@ public class Reconciling {
         offers.addAll(SplitFinder.joined(renamed, want, dialect));
         RenameMap pairing = pairing(offers, same);
         Comparison comparison = Comparison.of(have, want, dialect, pairing);
-        Optional<String> vague = side.live() ? programs(agreed, worded).vague(EngineSchema.ofDesign(derived, dialect), have, dialect) : Optional.empty();
-        return new Compared(have, derived, worded, agreed, want, offers, pairing, new Comparison(comparison.differences(), Stream.concat(comparison.remarks().stream(), vague.stream()).toList()));
+        Optional<String> vague =
+                side.live() ? programs(agreed, worded).vague(EngineSchema.ofDesign(derived, dialect), have, dialect)
+                        : Optional.empty();
+        return new Compared(have, derived, worded, agreed, want, offers, pairing, new Comparison(
+                comparison.differences(), Stream.concat(comparison.remarks().stream(), vague.stream()).toList()));
     }
 
     private static Schema wanted(Side side, Schema derived, Dialect dialect, AgreedPrograms agreed) {
@@ -157,7 +173,10 @@ public class Reconciling {
         return pairing;
     }
 
-    /** Reads the database that a side is as a job, if it is one; {@code page} says where to go then, given the token of the job. */
+    /**
+     * Reads the database that a side is as a job, if it is one; {@code page} says where to go then, given the token of
+     * the job.
+     */
     public Optional<Job> reading(String key, UnaryOperator<String> page) {
         return Sides.database(key).map(name -> sides.reading(key, page));
     }
@@ -171,60 +190,93 @@ public class Reconciling {
         Optional<Schema> agreed = agreed(open, work);
         ThreeWay threeWay = ThreeWay.of(agreed, work.have(), work.want(), work.dialect(), work.pairing());
         Map<String, Answer> said = new HashMap<>();
-        work.notes().getOrDefault(Note.Kind.SIDE, Map.of()).forEach((key, answer) -> said.put(key, Answer.valueOf(answer)));
-        Decisions decisions = new Decisions(said, work.notes().getOrDefault(Note.Kind.LOSS, Map.of()).keySet(), threeWay);
+        work.notes().getOrDefault(Note.Kind.SIDE, Map.of())
+                .forEach((key, answer) -> said.put(key, Answer.valueOf(answer)));
+        Decisions decisions =
+                new Decisions(said, work.notes().getOrDefault(Note.Kind.LOSS, Map.of()).keySet(), threeWay);
         Schema renamed = SchemaRenaming.apply(work.have(), work.pairing(), work.dialect());
-        DifferenceWords words = new DifferenceWords(work.side().live() ? "the database" : "the other side", "the design");
+        DifferenceWords words =
+                new DifferenceWords(work.side().live() ? "the database" : "the other side", "the design");
         Dependents here = Dependents.in(renamed, work.dialect());
         Dependents there = Dependents.in(work.want(), work.dialect());
         Map<String, List<Row>> byTable = new LinkedHashMap<>();
         for (Difference difference : work.comparison().differences()) {
-            byTable.computeIfAbsent(difference.table().isEmpty() ? difference.part().word() + "s" : difference.table(), any -> new ArrayList<>()).add(row(difference, work, difference.added() ? there : here, decisions, words));
+            byTable.computeIfAbsent(difference.table().isEmpty() ? difference.part().word() + "s" : difference.table(),
+                    any -> new ArrayList<>())
+                    .add(row(difference, work, difference.added() ? there : here, decisions, words));
         }
         Comparator<Row> worst = Comparator.comparing((Row row) -> row.difference().risk()).reversed();
-        List<Group> groups = byTable.entrySet().stream().map(group -> new Group(group.getKey(), group.getValue().stream().sorted(worst).toList()))
-                .sorted(Comparator.comparing((Group group) -> group.rows().getFirst().difference().risk()).reversed()).toList();
-        Merge merge = Merge.of(work.have(), work.want(), work.dialect(), work.pairing(), work.comparison(), decisions::takesWanted);
+        List<Group> groups = byTable.entrySet().stream()
+                .map(group -> new Group(group.getKey(), group.getValue().stream().sorted(worst).toList()))
+                .sorted(Comparator.comparing((Group group) -> group.rows().getFirst().difference().risk()).reversed())
+                .toList();
+        Merge merge = Merge.of(work.have(), work.want(), work.dialect(), work.pairing(), work.comparison(),
+                decisions::takesWanted);
         Migration forth = Migration.of(work.have(), merge.schema(), work.dialect(), merge.pairing(), fills(work));
-        Supplier<Migration> back = () -> Migration.of(merge.schema(), work.have(), work.dialect(), merge.pairing().reversed(), Fills.NONE);
+        Supplier<Migration> back =
+                () -> Migration.of(merge.schema(), work.have(), work.dialect(), merge.pairing().reversed(), Fills.NONE);
         List<Difference> toDesign = work.comparison().differences().stream().filter(decisions::takesHave).toList();
-        Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of()) : update(open, work, renamed, toDesign, words);
-        List<Offer> offers = work.offers().stream().map(offered -> new Offer(offered, work.note(Note.Kind.RENAME, offered.key()).equals("same"))).toList();
-        return new ReconcileView(work.side(), groups, offers, merge, forth, back, update, toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent());
+        Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of())
+                : update(open, work, renamed, toDesign, words);
+        List<Offer> offers = work.offers().stream()
+                .map(offered -> new Offer(offered, work.note(Note.Kind.RENAME, offered.key()).equals("same"))).toList();
+        return new ReconcileView(work.side(), groups, offers, merge, forth, back, update,
+                toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent());
     }
 
     /** The design with the other side's differences taken over; worked out anew only where others are taken. */
     private Updated update(OpenDesign open, Work work, Schema renamed, List<Difference> taken, DifferenceWords words) {
         String name = open.id() + " " + work.side().key();
-        return updates.get(name, before -> before.design() == open.design() && before.have() == work.have() && before.pairing().equals(work.pairing()) && before.joins().equals(joins(work)) && before.taken().equals(taken))
-                .orElseGet(() -> updates.keep(name, new TakenOver(open.design(), work.have(), work.pairing(), joins(work), taken,
-                        DesignUpdate.of(open.design(), open.derivation(), renamed, work.dialect(), taken, words, NewId::of, joins(work))))).updated();
+        return updates
+                .get(name,
+                        before -> before.design() == open.design() && before.have() == work.have()
+                                && before.pairing().equals(work.pairing()) && before.joins().equals(joins(work))
+                                && before.taken().equals(taken))
+                .orElseGet(
+                        () -> updates
+                                .keep(name,
+                                        new TakenOver(open.design(), work.have(), work.pairing(), joins(work), taken,
+                                                DesignUpdate.of(open.design(), open.derivation(), renamed,
+                                                        work.dialect(), taken, words, NewId::of, joins(work)))))
+                .updated();
     }
 
-    private static Row row(Difference difference, Work work, Dependents standing, Decisions decisions, DifferenceWords words) {
+    private static Row row(Difference difference, Work work, Dependents standing, Decisions decisions,
+            DifferenceWords words) {
         String column = difference.part() == SchemaPart.COLUMN ? difference.name() : "";
         List<String> touches = difference.part() == SchemaPart.COLUMN || difference.part() == SchemaPart.TABLE
                 ? standing.of(difference.table(), column) : List.of();
-        return new Row(difference, words.sentence(difference), decisions.answer(difference), decisions.said().containsKey(difference.key()), work.note(Note.Kind.REASON, difference.key()),
-                decisions.threeWay().origin(difference).words(), work.note(Note.Kind.FILL, difference.table() + "." + difference.name()), decisions.lossMeant().contains(difference.key()), touches);
+        return new Row(difference, words.sentence(difference), decisions.answer(difference),
+                decisions.said().containsKey(difference.key()), work.note(Note.Kind.REASON, difference.key()),
+                decisions.threeWay().origin(difference).words(),
+                work.note(Note.Kind.FILL, difference.table() + "." + difference.name()),
+                decisions.lossMeant().contains(difference.key()), touches);
     }
 
     private static Fills fills(Work work) {
         Map<String, String> fills = new HashMap<>();
         joins(work).forEach(joined -> fills.putAll(joined.fills(work.dialect())));
-        work.notes().getOrDefault(Note.Kind.FILL, Map.of()).forEach((place, value) -> fills.merge(place, value, (found, said) -> said.isBlank() ? found : "coalesce(" + found + ", " + said + ")"));
+        work.notes().getOrDefault(Note.Kind.FILL, Map.of()).forEach((place, value) -> fills.merge(place, value,
+                (found, said) -> said.isBlank() ? found : "coalesce(" + found + ", " + said + ")"));
         return new Fills(fills);
     }
 
     /** What is taken for split on the other side. */
     private static List<MergedTable> joins(Work work) {
-        return work.offers().stream().filter(offered -> work.note(Note.Kind.RENAME, offered.key()).equals("same")).filter(MergedTable.class::isInstance).map(MergedTable.class::cast).toList();
+        return work.offers().stream().filter(offered -> work.note(Note.Kind.RENAME, offered.key()).equals("same"))
+                .filter(MergedTable.class::isInstance).map(MergedTable.class::cast).toList();
     }
 
     private static Optional<Schema> agreed(OpenDesign open, Work work) {
-        return work.agreed().map(agreed -> work.side().live() ? work.programs().told(agreed, work.have(), EngineSchema.ofDesign(open.derivation().schema(), work.dialect()), work.dialect()) : agreed)
+        return work.agreed()
+                .map(agreed -> work.side().live()
+                        ? work.programs().told(agreed, work.have(),
+                                EngineSchema.ofDesign(open.derivation().schema(), work.dialect()), work.dialect())
+                        : agreed)
                 .or(() -> Sides.site(work.side().key()) && SiteDatabase.madeOf(open.design().facts().name())
-                        ? Optional.of(wanted(work.side(), SiteDatabase.handedOver(), work.dialect(), AgreedPrograms.NONE)) : Optional.empty());
+                        ? Optional
+                                .of(wanted(work.side(), SiteDatabase.handedOver(), work.dialect(), AgreedPrograms.NONE))
+                        : Optional.empty());
     }
 
     // what is said
@@ -298,10 +350,13 @@ public class Reconciling {
     public Rehearsal rehearse(OpenDesign open, String key) throws Connections.Unreachable, SQLException {
         Work work = work(open, key, false);
         Merge merge = view(open, work).merge();
-        List<String> rows = InsertStatements.of(open.derivation().tables(), open.design().rows(), Dialect.of(Target.H2)).stream().map(Script.Statement::text).toList();
-        Sandbox sandbox = sandboxes.take().orElseThrow(() -> new Connections.Unreachable("All trial databases are at work at the moment. Rehearse again in a few seconds."));
+        List<String> rows = InsertStatements.of(open.derivation().tables(), open.design().rows(), Dialect.of(Target.H2))
+                .stream().map(Script.Statement::text).toList();
+        Sandbox sandbox = sandboxes.take().orElseThrow(() -> new Connections.Unreachable(
+                "All trial databases are at work at the moment. Rehearse again in a few seconds."));
         try {
-            return Rehearsal.of(sandbox, work.have(), merge.schema(), work.side().engine(), merge.pairing(), fills(work), rows);
+            return Rehearsal.of(sandbox, work.have(), merge.schema(), work.side().engine(), merge.pairing(),
+                    fills(work), rows);
         } catch (SandboxFailure e) {
             throw new Connections.Unreachable("The rehearsal was not finished. " + e.getMessage());
         } finally {
@@ -316,10 +371,13 @@ public class Reconciling {
      * @throws Connections.Unreachable if the database cannot be had, or the script is another one by now
      */
     public Execution run(OpenDesign open, String key, int shown) throws Connections.Unreachable {
-        String name = Sides.database(key).orElseThrow(() -> new Connections.Unreachable("Scripts are run on configured databases only."));
+        String name = Sides.database(key)
+                .orElseThrow(() -> new Connections.Unreachable("Scripts are run on configured databases only."));
         ReconcileView view = view(open, key, true);
         if (view.fingerprint() != shown) {
-            throw new Connections.Unreachable("The database or the design has changed since this script was shown. Look at the new one; nothing was run.");
+            throw new Connections.Unreachable(
+                    "The database or the design has changed since this script was shown. Look at the new one; nothing "
+                            + "was run.");
         }
         List<String> statements = view.migration().statements();
         RunningScript course = new RunningScript(statements);
@@ -327,12 +385,14 @@ public class Reconciling {
         Execution execution;
         try {
             Duration statementTime = connections.statementTime(name);
-            execution = connections.run(name, () -> false, connection -> Execution.of(connection, view.migration(), statementTime, course));
+            execution = connections.run(name, () -> false,
+                    connection -> Execution.of(connection, view.migration(), statementTime, course));
         } finally {
             running.remove(open.id() + " " + key);
         }
         Work work = work(open, key, true);
-        Set<String> written = view.groups().stream().flatMap(group -> group.rows().stream()).filter(row -> row.difference().part() == SchemaPart.PROGRAM && row.chose(Answer.WANTED))
+        Set<String> written = view.groups().stream().flatMap(group -> group.rows().stream())
+                .filter(row -> row.difference().part() == SchemaPart.PROGRAM && row.chose(Answer.WANTED))
                 .map(row -> row.difference().name()).collect(Collectors.toSet());
         AgreedPrograms programs = work.programs().without(written, work.dialect());
         Schema want = wanted(work.side(), open.derivation().schema(), work.dialect(), programs);
@@ -361,9 +421,12 @@ public class Reconciling {
     private void agree(OpenDesign open, String key, Work work, AgreedPrograms before) {
         Side side = work.side();
         List<Note> notes = new ArrayList<>();
-        notes.add(new Note(Note.Kind.AGREED, "", new ScriptWriter(Dialect.of(side.engine()), ScriptOptions.DEFAULT).write(side.schema(), "agreed with " + side.title()).text()));
+        notes.add(new Note(Note.Kind.AGREED, "", new ScriptWriter(Dialect.of(side.engine()), ScriptOptions.DEFAULT)
+                .write(side.schema(), "agreed with " + side.title()).text()));
         if (side.live()) {
-            AgreedPrograms.remembered(EngineSchema.ofDesign(open.derivation().schema(), work.dialect()), side.schema(), work.dialect(), before)
+            AgreedPrograms
+                    .remembered(EngineSchema.ofDesign(open.derivation().schema(), work.dialect()), side.schema(),
+                            work.dialect(), before)
                     .forEach((program, text) -> notes.add(new Note(Note.Kind.WORDED, program, text)));
         }
         agreements.keep(open.id(), key, notes);

@@ -15,4 +15,5 @@ import java.time.Instant;
  * @param design whether it is a design
  * @param readAt when it was read
  */
-public record Side(String key, String title, Target engine, Schema schema, boolean live, boolean design, Instant readAt) { }
+public record Side(String key, String title, Target engine, Schema schema, boolean live, boolean design,
+        Instant readAt) {}

@@ -57,9 +57,13 @@ public class Sides {
     /** All that can be chosen, databases first. */
     List<Choice> choices(OpenDesign open) {
         List<Choice> all = new ArrayList<>();
-        connections.list().forEach(configured -> all.add(new Choice(DATABASE + configured.name(), "the database " + configured.name() + " (" + configured.engine().title() + ")")));
-        notes.scripts(open.id()).forEach(side -> all.add(new Choice(side, "the script " + side.substring(SCRIPT.length()))));
-        store.versions(open.id()).forEach(version -> all.add(new Choice(VERSION + version.revision() + ":" + version.name(), "its version " + version.name() + " (revision " + version.revision() + ")")));
+        connections.list().forEach(configured -> all.add(new Choice(DATABASE + configured.name(),
+                "the database " + configured.name() + " (" + configured.engine().title() + ")")));
+        notes.scripts(open.id())
+                .forEach(side -> all.add(new Choice(side, "the script " + side.substring(SCRIPT.length()))));
+        store.versions(open.id())
+                .forEach(version -> all.add(new Choice(VERSION + version.revision() + ":" + version.name(),
+                        "its version " + version.name() + " (revision " + version.revision() + ")")));
         for (DesignRow row : store.list()) {
             if (!row.id().equals(open.id())) {
                 all.add(new Choice(DESIGN + row.id(), "the design " + row.name()));
@@ -84,29 +88,36 @@ public class Sides {
             return keep(key, name, connections.read(name));
         }
         if (key.startsWith(SCRIPT)) {
-            String text = notes.notes(open.id(), key).stream().filter(note -> note.kind() == Note.Kind.SCRIPT).map(Note::answer).findFirst()
+            String text = notes.notes(open.id(), key).stream().filter(note -> note.kind() == Note.Kind.SCRIPT)
+                    .map(Note::answer).findFirst()
                     .orElseThrow(() -> new Connections.Unreachable("This script is no longer kept; give it again."));
             String name = open.id() + " " + key;
-            return given.get(name, before -> before.text().equals(text)).orElseGet(() -> given.keep(name, new Given(text, script(key, text)))).side();
+            return given.get(name, before -> before.text().equals(text))
+                    .orElseGet(() -> given.keep(name, new Given(text, script(key, text)))).side();
         }
         if (key.startsWith(VERSION)) {
-            Version version = store.versions(open.id()).stream().filter(one -> key.equals(VERSION + one.revision() + ":" + one.name())).findFirst()
+            Version version = store.versions(open.id()).stream()
+                    .filter(one -> key.equals(VERSION + one.revision() + ":" + one.name())).findFirst()
                     .orElseThrow(() -> new Connections.Unreachable("There is no such version; choose another side."));
             Target engine = open.design().facts().target();
             String name = open.id() + " " + key;
-            return versions.get(name, before -> before.engine() == engine).orElseGet(() -> versions.keep(name, version(open.id(), key, version, engine)));
+            return versions.get(name, before -> before.engine() == engine)
+                    .orElseGet(() -> versions.keep(name, version(open.id(), key, version, engine)));
         }
         try {
             OpenDesign other = store.open(key.replaceFirst("^" + DESIGN, ""));
             Target engine = open.design().facts().target();
-            return new Side(key, other.design().facts().name(), engine, EngineSchema.ofDesign(other.derivation().schema(), Dialect.of(engine)), false, true, Instant.now());
+            return new Side(key, other.design().facts().name(), engine,
+                    EngineSchema.ofDesign(other.derivation().schema(), Dialect.of(engine)), false, true, Instant.now());
         } catch (NoSuchDesign gone) {
             throw new Connections.Unreachable("This design is no longer there; choose another side.");
         }
     }
 
     private Side keep(String key, String name, Reading reading) {
-        Side fresh = new Side(key, name, reading.engine(), EngineSchema.of(reading.schema(), reading.engine(), Dialect.of(reading.engine())), true, false, Instant.now());
+        Side fresh = new Side(key, name, reading.engine(),
+                EngineSchema.of(reading.schema(), reading.engine(), Dialect.of(reading.engine())), true, false,
+                Instant.now());
         read.put(key, fresh);
         return fresh;
     }
@@ -126,14 +137,17 @@ public class Sides {
 
     /** A version is the same for ever; only the engine in whose words it is compared may change. */
     private Side version(String design, String key, Version version, Target engine) {
-        return new Side(key, version.name(), engine, EngineSchema.ofDesign(Derivation.of(store.at(design, version.revision())).schema(), Dialect.of(engine)), false, true, version.namedAt().toInstant());
+        return new Side(key, version.name(), engine,
+                EngineSchema.ofDesign(Derivation.of(store.at(design, version.revision())).schema(), Dialect.of(engine)),
+                false, true, version.namedAt().toInstant());
     }
 
     private static Side script(String key, String text) {
         int line = text.indexOf('\n');
         Target engine = Target.valueOf(text.substring(0, line));
         Schema schema = ScriptReader.read(text.substring(line + 1), engine).schema();
-        return new Side(key, key.substring(SCRIPT.length()), engine, EngineSchema.of(schema, engine, Dialect.of(engine)), false, false, Instant.now());
+        return new Side(key, key.substring(SCRIPT.length()), engine,
+                EngineSchema.of(schema, engine, Dialect.of(engine)), false, false, Instant.now());
     }
 
     /** The key of a side that is a script of this name. */

@@ -67,12 +67,18 @@ public record FindingList(List<Group> groups, List<Lived> accepted, List<Quiet> 
 
     /** The list of a review; only what contains all of some words, if there are any. */
     public static FindingList of(Review review, Design design, By by, String words) {
-        List<String> wanted = Stream.of(words.toLowerCase(Locale.ROOT).strip().split("\\s+")).filter(word -> !word.isEmpty()).toList();
-        List<Finding> all = review.findings().stream().filter(finding -> wanted.stream().allMatch(text(finding)::contains)).toList();
+        List<String> wanted = Stream.of(words.toLowerCase(Locale.ROOT).strip().split("\\s+"))
+                .filter(word -> !word.isEmpty()).toList();
+        List<Finding> all = review.findings().stream()
+                .filter(finding -> wanted.stream().allMatch(text(finding)::contains)).toList();
         Map<String, List<Finding>> groups = new LinkedHashMap<>();
-        all.stream().limit(MAX_COUNT).forEach(finding -> groups.computeIfAbsent(key(finding, design, by), any -> new ArrayList<>()).add(finding));
-        List<Group> shown = groups.entrySet().stream().map(group -> group(group.getKey(), group.getValue(), design, by)).toList();
-        List<Lived> lived = review.accepted().stream().map(one -> new Lived(one.finding().decision().value(), one.finding().sentence(), one.reason())).toList();
+        all.stream().limit(MAX_COUNT).forEach(
+                finding -> groups.computeIfAbsent(key(finding, design, by), any -> new ArrayList<>()).add(finding));
+        List<Group> shown =
+                groups.entrySet().stream().map(group -> group(group.getKey(), group.getValue(), design, by)).toList();
+        List<Lived> lived = review.accepted().stream()
+                .map(one -> new Lived(one.finding().decision().value(), one.finding().sentence(), one.reason()))
+                .toList();
         List<Quiet> quiet = new ArrayList<>();
         for (Decision decision : design.decisions()) {
             if (decision instanceof RuleLevel(DecisionId id, String level) && level.isEmpty()) {
@@ -84,7 +90,8 @@ public record FindingList(List<Group> groups, List<Lived> accepted, List<Quiet> 
     }
 
     private static String text(Finding finding) {
-        return (finding.rule() + " " + finding.level().word() + " " + finding.sentence() + " " + finding.about().stream().limit(50).map(about -> about.name())
+        return (finding.rule() + " " + finding.level().word() + " " + finding.sentence() + " "
+                + finding.about().stream().limit(50).map(about -> about.name())
                 .collect(Collectors.joining(" "))).toLowerCase(Locale.ROOT);
     }
 
@@ -97,15 +104,18 @@ public record FindingList(List<Group> groups, List<Lived> accepted, List<Quiet> 
     }
 
     private static Group group(String key, List<Finding> findings, Design design, By by) {
-        List<MarginNote> notes = findings.stream().map(finding -> MarginNote.of(finding, design, design.sheet())).toList();
+        List<MarginNote> notes =
+                findings.stream().map(finding -> MarginNote.of(finding, design, design.sheet())).toList();
         return switch (by) {
             case LEVEL -> new Group(Words.counted(findings.size(), key), "", "", "", 0, notes);
             case ENTITY -> new Group(key, "", "", "", 0, notes);
             case RULE -> {
                 Optional<RuleInfo> info = Rules.info(key);
-                String stated = design.decisions().find(DecisionId.rule(key)).map(one -> ((RuleLevel) one).level()).orElse("");
+                String stated =
+                        design.decisions().find(DecisionId.rule(key)).map(one -> ((RuleLevel) one).level()).orElse("");
                 long remedied = findings.stream().filter(finding -> !finding.remedies().isEmpty()).count();
-                yield new Group(info.map(RuleInfo::title).orElse(key), key, stated, info.map(RuleInfo::why).orElse(""), findings.size() > 1 ? remedied : 0, notes);
+                yield new Group(info.map(RuleInfo::title).orElse(key), key, stated, info.map(RuleInfo::why).orElse(""),
+                        findings.size() > 1 ? remedied : 0, notes);
             }
         };
     }

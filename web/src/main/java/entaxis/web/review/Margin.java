@@ -22,15 +22,21 @@ public record Margin(String count, String graver, List<MarginNote> notes, int mo
 
     /** The margin of a sheet; of one level only, if one is given. */
     public static Margin of(Review review, Design design, Sheet sheet, Optional<Level> level) {
-        List<MarginNote> notes = review.findings().stream().filter(finding -> level.isEmpty() || finding.level() == level.get()).map(finding -> MarginNote.of(finding, design, sheet))
-                .sorted(Comparator.comparing((MarginNote note) -> note.level() == Level.HINT).thenComparing(MarginNote::height).thenComparing(MarginNote::level)).toList();
-        return new Margin(counted(review, List.of(Level.values())), counted(review, List.of(Level.FAULT, Level.CAUTION)), notes.stream().limit(MAX_COUNT).toList(),
+        List<MarginNote> notes =
+                review.findings().stream().filter(finding -> level.isEmpty() || finding.level() == level.get())
+                        .map(finding -> MarginNote.of(finding, design, sheet))
+                        .sorted(Comparator.comparing((MarginNote note) -> note.level() == Level.HINT)
+                                .thenComparing(MarginNote::height).thenComparing(MarginNote::level))
+                        .toList();
+        return new Margin(counted(review, List.of(Level.values())),
+                counted(review, List.of(Level.FAULT, Level.CAUTION)), notes.stream().limit(MAX_COUNT).toList(),
                 Math.max(0, notes.size() - MAX_COUNT));
     }
 
     private static String counted(Review review, List<Level> levels) {
         List<String> parts = new ArrayList<>();
-        levels.stream().filter(level -> review.count(level) > 0).forEach(level -> parts.add(Words.counted(review.count(level), level.word())));
+        levels.stream().filter(level -> review.count(level) > 0)
+                .forEach(level -> parts.add(Words.counted(review.count(level), level.word())));
         return String.join(", ", parts);
     }
 }

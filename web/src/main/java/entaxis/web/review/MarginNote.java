@@ -30,18 +30,24 @@ import java.util.stream.Stream;
  * @param remedies what its buttons say
  * @param height   where on the sheet it belongs
  */
-public record MarginNote(String id, String rule, String title, Level level, String sign, String about, String select, String attribute, String leaf, String sentence, List<String> evidence, List<String> remedies,
+public record MarginNote(String id, String rule, String title, Level level, String sign, String about, String select,
+        String attribute, String leaf, String sentence, List<String> evidence, List<String> remedies,
         int height) {
     private static final int MAX_EVIDENCE = 6;
 
     /** The note of a finding, for one sheet. */
     public static MarginNote of(Finding finding, Design design, Sheet sheet) {
-        Optional<About> first = finding.about().stream().filter(about -> about.id().startsWith("e") || about.id().startsWith("r")).findFirst();
+        Optional<About> first = finding.about().stream()
+                .filter(about -> about.id().startsWith("e") || about.id().startsWith("r")).findFirst();
         String about = first.map(one -> words(one, finding, design)).orElse("The design");
         List<String> evidence = finding.evidence().size() <= MAX_EVIDENCE ? finding.evidence()
                 : Stream.concat(finding.evidence().stream().limit(MAX_EVIDENCE), Stream.of("…")).toList();
-        return new MarginNote(id(finding), finding.rule(), Rules.info(finding.rule()).map(RuleInfo::title).orElse(finding.rule()), finding.level(), sign(finding.level()), about, finding.about().size() > 2 ? "" : first.map(About::id).orElse(""), attribute(finding, design), leaf(finding),
-                finding.sentence(), evidence, finding.remedies().stream().map(Remedy::words).toList(), first.map(one -> height(one, design, sheet)).orElse(Integer.MAX_VALUE));
+        return new MarginNote(id(finding), finding.rule(),
+                Rules.info(finding.rule()).map(RuleInfo::title).orElse(finding.rule()), finding.level(),
+                sign(finding.level()), about, finding.about().size() > 2 ? "" : first.map(About::id).orElse(""),
+                attribute(finding, design), leaf(finding),
+                finding.sentence(), evidence, finding.remedies().stream().map(Remedy::words).toList(),
+                first.map(one -> height(one, design, sheet)).orElse(Integer.MAX_VALUE));
     }
 
     /** A finding by its id; nothing if it is no longer there. */
@@ -67,7 +73,8 @@ public record MarginNote(String id, String rule, String title, Level level, Stri
         }
         String column = about.name().substring(about.name().indexOf('.') + 1);
         return design.entities().find(new EntityId(about.id())).flatMap(entity -> entity.attributes().stream()
-                .filter(own -> design.facts().names().column(own.name()).equals(column)).findFirst()).map(own -> own.id().value()).orElse("");
+                .filter(own -> design.facts().names().column(own.name()).equals(column)).findFirst())
+                .map(own -> own.id().value()).orElse("");
     }
 
     private static String words(About about, Finding finding, Design design) {
@@ -75,7 +82,8 @@ public record MarginNote(String id, String rule, String title, Level level, Stri
             return finding.about().size() + " places";
         }
         return about.id().startsWith("e") ? design.entities().find(new EntityId(about.id())).map(entity -> entity.name()
-                + (about.kind() == About.Kind.ATTRIBUTE ? about.name().substring(about.name().indexOf('.')) : "")).orElse(about.name()) : about.name();
+                + (about.kind() == About.Kind.ATTRIBUTE ? about.name().substring(about.name().indexOf('.')) : ""))
+                .orElse(about.name()) : about.name();
     }
 
     private static String sign(Level level) {
@@ -87,12 +95,15 @@ public record MarginNote(String id, String rule, String title, Level level, Stri
     }
 
     private static String leaf(Finding finding) {
-        return Rules.info(finding.rule()).filter(info -> info.family() == Family.KEYS || info.family() == Family.INDEXES).map(info -> "keys").orElse("");
+        return Rules.info(finding.rule())
+                .filter(info -> info.family() == Family.KEYS || info.family() == Family.INDEXES).map(info -> "keys")
+                .orElse("");
     }
 
     private static int height(About about, Design design, Sheet sheet) {
         Optional<EntityId> entity = about.id().startsWith("e") ? Optional.of(new EntityId(about.id()))
-                : design.relationships().find(new RelationshipId(about.id())).map(relationship -> relationship.first().entity());
+                : design.relationships().find(new RelationshipId(about.id()))
+                        .map(relationship -> relationship.first().entity());
         return entity.flatMap(sheet::place).map(Place::y).orElse(Integer.MAX_VALUE - 1);
     }
 }

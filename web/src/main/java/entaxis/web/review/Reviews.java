@@ -25,7 +25,8 @@ public class Reviews {
             return before.get().review();
         }
         Reviewed design = Reviewed.of(open.design(), open.derivation());
-        Review review = before.map(old -> Review.after(old.review(), design, Policy.DEFAULT)).orElseGet(() -> Review.of(design, Policy.DEFAULT));
+        Review review = before.map(old -> Review.after(old.review(), design, Policy.DEFAULT))
+                .orElseGet(() -> Review.of(design, Policy.DEFAULT));
         keep(open.id(), new Made(open.revision(), review));
         return review;
     }

@@ -11,7 +11,9 @@ import java.util.regex.Pattern;
 
 /** The lines of a script on which tables and their columns are defined. */
 public final class ScriptPlaces {
-    private static final Pattern TABLE = Pattern.compile("(?i)^\\s*create\\s+(?:[a-z]+\\s+){0,3}table\\s+(?:if\\s+not\\s+exists\\s+)?(?:[\"`\\[]?[\\w$]+[\"`\\]]?\\s*\\.\\s*)*"
+    private static final Pattern TABLE = Pattern.compile(
+            "(?i)^\\s*create\\s+(?:[a-z]+\\s+){0,"
+                    + "3}table\\s+(?:if\\s+not\\s+exists\\s+)?(?:[\"`\\[]?[\\w$]+[\"`\\]]?\\s*\\.\\s*)*"
             + "[\"`\\[]?([\\w$ -]+?)[\"`\\]]?\\s*(?:\\(|as\\b|$)");
     private static final Pattern COLUMN = Pattern.compile("^\\s*[\"`\\[]?([\\w$]+)[\"`\\]]?\\s+\\S");
     private final Map<String, Integer> lines = new HashMap<>();
@@ -39,7 +41,8 @@ public final class ScriptPlaces {
     public OptionalInt line(About about) {
         String name = about.name().toLowerCase(Locale.ROOT);
         String table = name.replaceFirst("[. ].*", "");
-        Integer line = lines.getOrDefault(name, lines.get(about.kind() == About.Kind.RELATIONSHIP ? name.replaceFirst(".* ", "") : table));
+        Integer line = lines.getOrDefault(name,
+                lines.get(about.kind() == About.Kind.RELATIONSHIP ? name.replaceFirst(".* ", "") : table));
         return line == null ? OptionalInt.empty() : OptionalInt.of(line);
     }
 }

@@ -55,9 +55,11 @@ public record RowGrid(String owner, String table, List<String> columns, List<Row
         for (int i = 0; i < all.size() && i < MAX_COUNT; i++) {
             SampleRow row = all.get(i);
             List<Cell> cells = columns.stream().map(column -> cell(column, row)).toList();
-            rows.add(new Row(row.id().value(), i + 1, cells, notes.getOrDefault(table.name() + " row " + (i + 1), List.of())));
+            rows.add(new Row(row.id().value(), i + 1, cells,
+                    notes.getOrDefault(table.name() + " row " + (i + 1), List.of())));
         }
-        return new RowGrid(owner.value(), table.name(), columns.stream().map(Column::name).toList(), rows, all.size() - rows.size());
+        return new RowGrid(owner.value(), table.name(), columns.stream().map(Column::name).toList(), rows,
+                all.size() - rows.size());
     }
 
     private static Cell cell(Column column, SampleRow row) {

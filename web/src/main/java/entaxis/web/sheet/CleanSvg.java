@@ -25,8 +25,11 @@ import org.xml.sax.SAXException;
 
 /** An SVG picture with only shapes, text and paint left: no scripts, no handlers, nothing from elsewhere. */
 record CleanSvg(String text, int width, int height) {
-    private static final Set<String> ELEMENTS = Set.of("svg", "g", "path", "rect", "circle", "ellipse", "line", "polyline", "polygon", "text", "tspan", "defs",
-            "lineargradient", "radialgradient", "stop", "clippath", "title", "desc", "symbol", "use", "marker", "mask", "pattern");
+
+    private static final Set<String> ELEMENTS = Set.of("svg", "g", "path", "rect", "circle", "ellipse", "line",
+            "polyline", "polygon", "text", "tspan", "defs",
+            "lineargradient", "radialgradient", "stop", "clippath", "title", "desc", "symbol", "use", "marker", "mask",
+            "pattern");
     private static final int DEFAULT_SIDE = 300;
 
     /** The picture cleaned; none if it is no SVG document. External entities and document types are not read. */
@@ -82,7 +85,8 @@ record CleanSvg(String text, int width, int height) {
         while (child != null) {
             Node next = child.getNextSibling();
             boolean text = child.getNodeType() == Node.TEXT_NODE;
-            boolean kept = child instanceof Element inner && depth < 60 && inner.getLocalName() != null && ELEMENTS.contains(inner.getLocalName().toLowerCase(Locale.ROOT));
+            boolean kept = child instanceof Element inner && depth < 60 && inner.getLocalName() != null
+                    && ELEMENTS.contains(inner.getLocalName().toLowerCase(Locale.ROOT));
             if (kept) {
                 clean((Element) child, depth + 1);
             } else if (!text) {

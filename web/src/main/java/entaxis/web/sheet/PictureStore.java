@@ -53,14 +53,16 @@ public class PictureStore implements PictureSource {
     @Transactional
     public Kept keep(byte[] bytes) {
         if (bytes.length > MAX_BYTES) {
-            throw new NoPicture("The picture has " + bytes.length / 1024 + " kB; " + MAX_BYTES / 1000 + " kB is the most. Make it smaller.");
+            throw new NoPicture("The picture has " + bytes.length / 1024 + " kB; " + MAX_BYTES / 1000
+                    + " kB is the most. Make it smaller.");
         }
         boolean svg = new String(bytes, 0, Math.min(bytes.length, 1000), StandardCharsets.UTF_8).contains("<svg");
         return svg ? svg(bytes) : bitmap(bytes);
     }
 
     private Kept svg(byte[] bytes) {
-        CleanSvg clean = CleanSvg.of(bytes).orElseThrow(() -> new NoPicture("This SVG cannot be read. Save it again as plain SVG, or as PNG."));
+        CleanSvg clean = CleanSvg.of(bytes)
+                .orElseThrow(() -> new NoPicture("This SVG cannot be read. Save it again as plain SVG, or as PNG."));
         return kept("image/svg+xml", clean.text().getBytes(StandardCharsets.UTF_8), clean.width(), clean.height());
     }
 
@@ -77,7 +79,8 @@ public class PictureStore implements PictureSource {
             int height = reader.getHeight(0);
             reader.dispose();
             if (width > MAX_SIDE || height > MAX_SIDE) {
-                throw new NoPicture("The picture is " + width + " by " + height + " pixels; " + MAX_SIDE + " is the most on a side. Make it smaller.");
+                throw new NoPicture("The picture is " + width + " by " + height + " pixels; " + MAX_SIDE
+                        + " is the most on a side. Make it smaller.");
             }
             return kept("image/" + format, bytes, width, height);
         } catch (IOException e) {

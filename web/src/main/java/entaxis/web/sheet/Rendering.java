@@ -11,4 +11,5 @@ import java.util.Map;
  * @param paper what lies below everything
  * @param areas names of subject areas, above everything
  */
-public record Rendering(long revision, Scene scene, Map<String, String> lines, Map<String, String> cards, String paper, String areas) { }
+public record Rendering(long revision, Scene scene, Map<String, String> lines, Map<String, String> cards, String paper,
+        String areas) {}

@@ -16,17 +16,26 @@ import java.util.regex.Pattern;
  * Module Level 3, 4.3.7).
  */
 final class SafeSvgValues {
-    private static final Set<String> PROPERTIES = Set.of("fill", "fill-opacity", "fill-rule", "stroke", "stroke-width", "stroke-opacity", "stroke-linecap", "stroke-linejoin", "stroke-miterlimit",
-            "stroke-dasharray", "stroke-dashoffset", "opacity", "color", "display", "visibility", "clip-path", "clip-rule", "mask", "marker-start", "marker-mid", "marker-end", "stop-color",
-            "stop-opacity", "font-family", "font-size", "font-weight", "font-style", "font-variant", "font-stretch", "text-anchor", "text-decoration", "dominant-baseline", "alignment-baseline",
-            "baseline-shift", "letter-spacing", "word-spacing", "writing-mode", "direction", "paint-order", "vector-effect", "shape-rendering", "text-rendering", "color-interpolation", "white-space");
-    private static final Set<String> ATTRIBUTES = Set.of("id", "version", "viewbox", "preserveaspectratio", "width", "height", "x", "y", "x1", "y1", "x2", "y2", "dx", "dy", "cx", "cy", "r", "rx", "ry",
-            "fx", "fy", "fr", "d", "points", "pathlength", "transform", "rotate", "textlength", "lengthadjust", "offset", "gradientunits", "gradienttransform", "spreadmethod", "patternunits",
-            "patterncontentunits", "patterntransform", "clippathunits", "maskunits", "maskcontentunits", "markerunits", "markerwidth", "markerheight", "refx", "refy", "orient", "xml:space", "xml:lang",
+    private static final Set<String> PROPERTIES = Set.of("fill", "fill-opacity", "fill-rule", "stroke", "stroke-width",
+            "stroke-opacity", "stroke-linecap", "stroke-linejoin", "stroke-miterlimit",
+            "stroke-dasharray", "stroke-dashoffset", "opacity", "color", "display", "visibility", "clip-path",
+            "clip-rule", "mask", "marker-start", "marker-mid", "marker-end", "stop-color",
+            "stop-opacity", "font-family", "font-size", "font-weight", "font-style", "font-variant", "font-stretch",
+            "text-anchor", "text-decoration", "dominant-baseline", "alignment-baseline",
+            "baseline-shift", "letter-spacing", "word-spacing", "writing-mode", "direction", "paint-order",
+            "vector-effect", "shape-rendering", "text-rendering", "color-interpolation", "white-space");
+    private static final Set<String> ATTRIBUTES = Set.of("id", "version", "viewbox", "preserveaspectratio", "width",
+            "height", "x", "y", "x1", "y1", "x2", "y2", "dx", "dy", "cx", "cy", "r", "rx", "ry",
+            "fx", "fy", "fr", "d", "points", "pathlength", "transform", "rotate", "textlength", "lengthadjust",
+            "offset", "gradientunits", "gradienttransform", "spreadmethod", "patternunits",
+            "patterncontentunits", "patterntransform", "clippathunits", "maskunits", "maskcontentunits", "markerunits",
+            "markerwidth", "markerheight", "refx", "refy", "orient", "xml:space", "xml:lang",
             "xmlns", "xmlns:xlink", "xmlns:svg");
-    private static final Set<String> FUNCTIONS = Set.of("rgb", "rgba", "hsl", "hsla", "matrix", "translate", "translatex", "translatey", "scale", "scalex", "scaley", "rotate", "skewx", "skewy");
+    private static final Set<String> FUNCTIONS = Set.of("rgb", "rgba", "hsl", "hsla", "matrix", "translate",
+            "translatex", "translatey", "scale", "scalex", "scaley", "rotate", "skewx", "skewy");
     private static final Pattern CALL = Pattern.compile("([a-zA-Z_-][a-zA-Z0-9_-]*)\\s*\\(");
-    private static final Pattern INNER = Pattern.compile("url\\(\\s*['\"]?#[\\w.:-]+['\"]?\\s*\\)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern INNER =
+            Pattern.compile("url\\(\\s*['\"]?#[\\w.:-]+['\"]?\\s*\\)", Pattern.CASE_INSENSITIVE);
     private static final Pattern REFERENCE = Pattern.compile("#[\\w.:-]+");
     private static final Set<String> NAMESPACES = Set.of("http://www.w3.org/2000/svg", "http://www.w3.org/1999/xlink");
 
@@ -44,7 +53,8 @@ final class SafeSvgValues {
         if (plain.startsWith("xmlns")) {
             return ATTRIBUTES.contains(plain) && NAMESPACES.contains(value) ? Optional.of(value) : Optional.empty();
         }
-        return (ATTRIBUTES.contains(plain) || PROPERTIES.contains(plain)) && harmless(value) ? Optional.of(value) : Optional.empty();
+        return (ATTRIBUTES.contains(plain) || PROPERTIES.contains(plain)) && harmless(value) ? Optional.of(value)
+                : Optional.empty();
     }
 
     private static String declarations(String style) {
@@ -61,7 +71,8 @@ final class SafeSvgValues {
 
     private static boolean harmless(String value) {
         String rest = INNER.matcher(value).replaceAll(" ");
-        if (rest.indexOf('\\') >= 0 || rest.indexOf('@') >= 0 || rest.indexOf('<') >= 0 || rest.indexOf('{') >= 0 || rest.contains("/*") || rest.contains("//")
+        if (rest.indexOf('\\') >= 0 || rest.indexOf('@') >= 0 || rest.indexOf('<') >= 0 || rest.indexOf('{') >= 0
+                || rest.contains("/*") || rest.contains("//")
                 || rest.chars().anyMatch(c -> Character.isISOControl(c) && !Character.isWhitespace(c))) {
             return false;
         }

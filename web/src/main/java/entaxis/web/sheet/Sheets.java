@@ -29,7 +29,10 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
-/** Renders sheets, keeping what an edit did not touch, and remembers the last renderings so that a page gets only what changed since the one it shows. */
+/**
+ * Renders sheets, keeping what an edit did not touch, and remembers the last renderings so that a page gets only what
+ * changed since the one it shows.
+ */
 @Component
 public class Sheets {
     private static final int MAX_TRACKS = 24;
@@ -65,7 +68,8 @@ public class Sheets {
     public Rendering render(OpenDesign design, Lens lens, Sheet sheet) {
         Track track = track(new Key(design.id(), lens, sheet.id()));
         synchronized (track) {
-            return track.past.stream().filter(rendering -> rendering.revision() == design.revision()).findFirst().orElseGet(() -> render(track, design, sheet));
+            return track.past.stream().filter(rendering -> rendering.revision() == design.revision()).findFirst()
+                    .orElseGet(() -> render(track, design, sheet));
         }
     }
 
@@ -87,13 +91,15 @@ public class Sheets {
     /** Some cards and lines in full, by their identities. */
     public String parts(OpenDesign design, Lens lens, Sheet sheet, Set<String> ids) {
         Rendering now = render(design, lens, sheet);
-        return "<svg><g>" + ids.stream().map(id -> now.lines().getOrDefault(id, "")).collect(Collectors.joining()) + "</g><g>"
+        return "<svg><g>" + ids.stream().map(id -> now.lines().getOrDefault(id, "")).collect(Collectors.joining())
+                + "</g><g>"
                 + ids.stream().map(id -> now.cards().getOrDefault(id, "")).collect(Collectors.joining()) + "</g></svg>";
     }
 
     /** A scene that is not shown, such as one to lay out. */
     public Scene scene(Design design, Lens lens, Sheet sheet) {
-        return new SceneMaker(lens, measure).make(design, Derivation.of(design), sheet, Dialect.of(design.facts().target()));
+        return new SceneMaker(lens, measure).make(design, Derivation.of(design), sheet,
+                Dialect.of(design.facts().target()));
     }
 
     /** A sheet as a picture of its own, with some of its cards marked. */
@@ -107,7 +113,8 @@ public class Sheets {
     }
 
     /** A sheet on its way into a file: all of it, or only some of its cards, notes and pictures. */
-    public SheetPicture picture(OpenDesign design, Lens lens, Sheet sheet, Optional<Notation> notation, Set<String> some) {
+    public SheetPicture picture(OpenDesign design, Lens lens, Sheet sheet, Optional<Notation> notation,
+            Set<String> some) {
         return SheetPictures.of(design.design(), design.derivation(), sheet, lens, notation, some, measure);
     }
 
@@ -122,21 +129,24 @@ public class Sheets {
     }
 
     private Rendering render(Track track, OpenDesign design, Sheet sheet) {
-        Scene scene = track.maker.make(design.design(), design.derivation(), sheet, Dialect.of(design.design().facts().target()));
+        Scene scene = track.maker.make(design.design(), design.derivation(), sheet,
+                Dialect.of(design.design().facts().target()));
         Map<String, String> lines = new LinkedHashMap<>();
         if (track.notation != scene.notation()) {
             track.lines.clear();
             track.notation = scene.notation();
         }
         scene.lines().forEach(line -> lines.put(line.id(), track.lines.compute(line.id(), (id, old) ->
-                old != null && old.part().equals(line) ? old : new Drawn<>(line, writer.line(line, scene.notation()))).svg()));
+        old != null && old.part().equals(line) ? old : new Drawn<>(line, writer.line(line, scene.notation()))).svg()));
         Map<String, String> cards = new LinkedHashMap<>();
-        scene.pictures().forEach(picture -> draw(track, cards, picture.id().value(), picture, () -> writer.picture(picture, PictureStore::address)));
+        scene.pictures().forEach(picture -> draw(track, cards, picture.id().value(), picture,
+                () -> writer.picture(picture, PictureStore::address)));
         scene.notes().forEach(note -> draw(track, cards, note.id().value(), note, () -> writer.note(note)));
         scene.cards().forEach(card -> draw(track, cards, card.owner().value(), card, () -> writer.card(card)));
         track.lines.keySet().retainAll(lines.keySet());
         track.cards.keySet().retainAll(cards.keySet());
-        Rendering rendering = new Rendering(design.revision(), scene, lines, cards, writer.paper(scene.frame()), writer.areas(scene));
+        Rendering rendering =
+                new Rendering(design.revision(), scene, lines, cards, writer.paper(scene.frame()), writer.areas(scene));
         track.past.addFirst(rendering);
         if (track.past.size() > REMEMBERED) {
             track.past.removeLast();
@@ -145,7 +155,10 @@ public class Sheets {
     }
 
     private static void draw(Track track, Map<String, String> cards, String id, Object part, Supplier<String> svg) {
-        cards.put(id, track.cards.compute(id, (any, old) -> old != null && old.part().equals(part) ? old : new Drawn<>(part, svg.get())).svg());
+        cards.put(id,
+                track.cards.compute(id,
+                        (any, old) -> old != null && old.part().equals(part) ? old : new Drawn<>(part, svg.get()))
+                        .svg());
     }
 
     private Track track(Key key) {

@@ -101,7 +101,8 @@ public final class Backup {
             Thread.currentThread().interrupt();
         }
         Files.deleteIfExists(request);
-        throw new Failed("The server that has the store open did not make the backup within " + PATIENCE.toMinutes() + " minutes.");
+        throw new Failed("The server that has the store open did not make the backup within " + PATIENCE.toMinutes()
+                + " minutes.");
     }
 
     /** Serves a request for a backup, if there is one; called by the server every now and then. */
@@ -150,7 +151,9 @@ public final class Backup {
                 connection.setReadOnly(true);
             } catch (SQLException e) {
                 if (inUse(e)) {
-                    throw new Failed("Entaxis is running on this data folder. Stop it first, then restore again; nothing was changed.");
+                    throw new Failed(
+                            "Entaxis is running on this data folder. Stop it first, then restore again; nothing was "
+                                    + "changed.");
                 }
             }
             String time = LocalDateTime.now().format(DateTimeFormatter.ofPattern("uuuuMMdd-HHmmss"));

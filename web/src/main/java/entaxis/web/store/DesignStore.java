@@ -25,7 +25,10 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Keeps designs. An edit is in the journal, committed, before it is acknowledged; the designs in memory are only a cache. */
+/**
+ * Keeps designs. An edit is in the journal, committed, before it is acknowledged; the designs in memory are only a
+ * cache.
+ */
 @Service
 public class DesignStore {
     /** After so many edits a snapshot saves replaying them. */
@@ -92,7 +95,10 @@ public class DesignStore {
         return edit(id, change, EditOrigin.NONE);
     }
 
-    /** Applies an edit to the newest revision, if it still can be, and if it does not undo without a word what another window has just made of the same field. */
+    /**
+     * Applies an edit to the newest revision, if it still can be, and if it does not undo without a word what another
+     * window has just made of the same field.
+     */
     public EditResult edit(String id, Change change, EditOrigin origin) {
         Slot slot = slot(id);
         return locked(slot, () -> {
@@ -101,8 +107,10 @@ public class DesignStore {
             if (fault.isPresent()) {
                 return new EditResult.Refused(List.of(fault.get()), now);
             }
-            Optional<String> overlap = slot.recent.seenBeforeOthers(origin).flatMap(seen -> Overlap.of(seen, now.design(), change));
-            return overlap.<EditResult>map(words -> new EditResult.Refused(List.of(new Problem("value", words)), now)).orElseGet(() -> apply(slot, now, Kind.EDIT, change, origin.window()));
+            Optional<String> overlap =
+                    slot.recent.seenBeforeOthers(origin).flatMap(seen -> Overlap.of(seen, now.design(), change));
+            return overlap.<EditResult>map(words -> new EditResult.Refused(List.of(new Problem("value", words)), now))
+                    .orElseGet(() -> apply(slot, now, Kind.EDIT, change, origin.window()));
         });
     }
 
@@ -162,7 +170,8 @@ public class DesignStore {
         }
         Replay replay = Replay.of(mapper, id, revision);
         if (replay.revision() != revision) {
-            throw new DamagedDesign("Revision " + revision + " of design " + id + " cannot be read. " + replay.damage().orElse(""));
+            throw new DamagedDesign(
+                    "Revision " + revision + " of design " + id + " cannot be read. " + replay.damage().orElse(""));
         }
         return replay.design();
     }
@@ -176,13 +185,16 @@ public class DesignStore {
     public Optional<Problem> nameVersion(String id, String name) {
         String words = name.strip();
         if (words.isEmpty() || words.length() > MAX_LETTERS) {
-            return Optional.of(new Problem("version", "Give the version a name of 1 to " + MAX_LETTERS + " characters."));
+            return Optional
+                    .of(new Problem("version", "Give the version a name of 1 to " + MAX_LETTERS + " characters."));
         }
         Slot slot = slot(id);
         return locked(slot, () -> {
-            Optional<Version> other = mapper.versions(id).stream().filter(version -> version.name().equalsIgnoreCase(words)).findFirst();
+            Optional<Version> other =
+                    mapper.versions(id).stream().filter(version -> version.name().equalsIgnoreCase(words)).findFirst();
             if (other.isPresent()) {
-                return Optional.of(new Problem("version", "Revision " + other.get().revision() + " is already called “" + other.get().name() + "”. Choose another name."));
+                return Optional.of(new Problem("version", "Revision " + other.get().revision() + " is already called “"
+                        + other.get().name() + "”. Choose another name."));
             }
             long revision = current(slot, id).revision();
             transaction.executeWithoutResult(status -> mapper.insertVersion(id, new Version(words, revision, now())));
@@ -205,13 +217,16 @@ public class DesignStore {
 
     private EditResult apply(Slot slot, OpenDesign now, Kind kind, Change change, String window) {
         if (now.damage().isPresent()) {
-            return new EditResult.Refused(List.of(new Problem("", now.damage().get() + " This design can be read and copied, not edited.")), now);
+            return new EditResult.Refused(
+                    List.of(new Problem("", now.damage().get() + " This design can be read and copied, not edited.")),
+                    now);
         }
         return switch (Editor.apply(now.design(), change)) {
             case Refused(List<Problem> problems) -> new EditResult.Refused(problems, now);
             case Applied(Design design, var inverse) -> {
                 long revision = now.revision() + 1;
-                JournalRow entry = new JournalRow(now.id(), revision, kind.name(), DesignJson.write(change), DesignJson.write(inverse), AUTHOR, now());
+                JournalRow entry = new JournalRow(now.id(), revision, kind.name(), DesignJson.write(change),
+                        DesignJson.write(inverse), AUTHOR, now());
                 slot.open = Optional.empty();
                 try {
                     transaction.executeWithoutResult(status -> keep(entry, design, now));
@@ -222,7 +237,8 @@ public class DesignStore {
                     slot.lastGood = Optional.of(now);
                     throw failed;
                 }
-                OpenDesign after = new OpenDesign(now.id(), revision, design, Derivation.after(now.derivation(), design), now.history().after(revision, kind));
+                OpenDesign after = new OpenDesign(now.id(), revision, design,
+                        Derivation.after(now.derivation(), design), now.history().after(revision, kind));
                 slot.open = Optional.of(after);
                 slot.recent.add(revision, design, window);
                 events.publishEvent(new Kept(now.id(), revision));
@@ -233,7 +249,8 @@ public class DesignStore {
 
     private void keep(JournalRow entry, Design design, OpenDesign before) {
         mapper.insertJournal(entry);
-        if (mapper.updateDesign(row(entry.designId(), design, entry.revision(), entry.madeAt(), entry.madeAt()), before.revision()) == 0) {
+        if (mapper.updateDesign(row(entry.designId(), design, entry.revision(), entry.madeAt(), entry.madeAt()),
+                before.revision()) == 0) {
             throw new NoSuchDesign(entry.designId());
         }
         if (entry.revision() % SNAPSHOT_EVERY == 0) {
@@ -247,7 +264,9 @@ public class DesignStore {
             try {
                 loaded = load(id);
             } catch (DataAccessException | TransactionException failed) {
-                return slot.lastGood.orElseThrow(() -> new StoreUnavailable("The store does not answer at this moment, so this design cannot be shown. It is tried again when you reload the page."));
+                return slot.lastGood.orElseThrow(() -> new StoreUnavailable(
+                        "The store does not answer at this moment, so this design cannot be shown. It is tried again "
+                                + "when you reload the page."));
             }
             slot.lastGood = Optional.empty();
             slot.open = Optional.of(loaded);
@@ -259,14 +278,17 @@ public class DesignStore {
     private OpenDesign load(String id) {
         DesignRow row = mapper.design(id).orElseThrow(() -> new NoSuchDesign(id));
         Replay replay = Replay.of(mapper, id, row.revision());
-        Optional<String> damage = replay.damage().map(words -> words + " Shown is revision " + replay.revision() + ", the last good one of " + row.revision() + ".");
-        return new OpenDesign(id, replay.revision(), replay.design(), Derivation.of(replay.design()), UndoHistory.of(mapper.history(id, replay.revision())), damage);
+        Optional<String> damage = replay.damage().map(words -> words + " Shown is revision " + replay.revision()
+                + ", the last good one of " + row.revision() + ".");
+        return new OpenDesign(id, replay.revision(), replay.design(), Derivation.of(replay.design()),
+                UndoHistory.of(mapper.history(id, replay.revision())), damage);
     }
 
     private Slot slot(String id) {
         synchronized (slots) {
             Slot slot = slots.computeIfAbsent(id, any -> new Slot());
-            slots.entrySet().removeIf(entry -> slots.size() > MAX_OPEN && entry.getValue() != slot && !entry.getValue().lock.isLocked());
+            slots.entrySet().removeIf(
+                    entry -> slots.size() > MAX_OPEN && entry.getValue() != slot && !entry.getValue().lock.isLocked());
             return slot;
         }
     }
@@ -280,8 +302,10 @@ public class DesignStore {
         }
     }
 
-    private static DesignRow row(String id, Design design, long revision, OffsetDateTime created, OffsetDateTime changed) {
-        return new DesignRow(id, design.facts().name(), design.facts().target().name(), revision, design.entities().size(), design.relationships().size(), created, changed);
+    private static DesignRow row(String id, Design design, long revision, OffsetDateTime created,
+            OffsetDateTime changed) {
+        return new DesignRow(id, design.facts().name(), design.facts().target().name(), revision,
+                design.entities().size(), design.relationships().size(), created, changed);
     }
 
     private static OffsetDateTime now() {

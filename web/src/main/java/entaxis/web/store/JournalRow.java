@@ -9,7 +9,8 @@ import java.util.Optional;
  *
  * @param kind the name of a {@link Kind}, as it stands in the row
  */
-public record JournalRow(String designId, long revision, String kind, String changeJson, String inverseJson, String author, OffsetDateTime madeAt) {
+public record JournalRow(String designId, long revision, String kind, String changeJson, String inverseJson,
+        String author, OffsetDateTime madeAt) {
     /** How the edit came about: by itself, by taking one back, or by doing one again. */
     public enum Kind {
         EDIT, UNDO, REDO;

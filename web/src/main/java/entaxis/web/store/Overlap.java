@@ -22,8 +22,11 @@ final class Overlap {
         }
         Map<String, ChangedFields.Value> mine = ChangedFields.of(Patch.between(seen, wanted));
         Map<String, ChangedFields.Value> theirs = ChangedFields.of(Patch.between(seen, now));
-        return mine.entrySet().stream().filter(field -> theirs.containsKey(field.getKey()) && !theirs.get(field.getKey()).equals(field.getValue())).findFirst()
-                .map(field -> "Somebody else has changed this meanwhile: it is now " + theirs.get(field.getKey()).words() + ". Send yours again to make it "
+        return mine.entrySet().stream().filter(
+                field -> theirs.containsKey(field.getKey()) && !theirs.get(field.getKey()).equals(field.getValue()))
+                .findFirst()
+                .map(field -> "Somebody else has changed this meanwhile: it is now "
+                        + theirs.get(field.getKey()).words() + ". Send yours again to make it "
                         + field.getValue().words() + " after all.");
     }
 }

@@ -28,7 +28,8 @@ final class RecentStates {
 
     /** The design as a window saw it, if others have changed it since; none too if that is too long ago. */
     Optional<Design> seenBeforeOthers(EditOrigin origin) {
-        boolean others = states.stream().anyMatch(state -> state.revision() > origin.seen() && !state.window().equals(origin.window()));
+        boolean others = states.stream()
+                .anyMatch(state -> state.revision() > origin.seen() && !state.window().equals(origin.window()));
         return !others || origin.window().isEmpty() ? Optional.empty()
                 : at(origin.seen());
     }

@@ -39,12 +39,15 @@ record Replay(Design design, long revision, Optional<String> damage) {
         Design design = snapshot;
         long revision = from;
         for (JournalRow entry : journal) {
-            Optional<String> fault = entry.revision() == revision + 1 ? Optional.empty() : Optional.of("is missing from the journal");
+            Optional<String> fault =
+                    entry.revision() == revision + 1 ? Optional.empty() : Optional.of("is missing from the journal");
             if (fault.isEmpty()) {
                 try {
                     if (JournalRow.Kind.of(entry.kind()).isEmpty()) {
-                        fault = Optional.of("is of a kind (“" + entry.kind() + "”) that this version of Entaxis does not know");
-                    } else if (Editor.apply(design, DesignJson.readChange(entry.changeJson())) instanceof Applied(Design next, var inverse)) {
+                        fault = Optional
+                                .of("is of a kind (“" + entry.kind() + "”) that this version of Entaxis does not know");
+                    } else if (Editor.apply(design,
+                            DesignJson.readChange(entry.changeJson())) instanceof Applied(Design next, var inverse)) {
                         design = next;
                     } else {
                         fault = Optional.of("does not fit the design as it was then");
@@ -58,6 +61,7 @@ record Replay(Design design, long revision, Optional<String> damage) {
             }
             revision++;
         }
-        return new Replay(design, revision, revision == upTo ? Optional.empty() : Optional.of("Edit " + (revision + 1) + " is missing from the journal."));
+        return new Replay(design, revision, revision == upTo ? Optional.empty()
+                : Optional.of("Edit " + (revision + 1) + " is missing from the journal."));
     }
 }

@@ -38,7 +38,8 @@ public final class StoreCheck {
     static JdbcDataSource source(Path file, boolean read) {
         JdbcDataSource source = new JdbcDataSource();
         String path = file.toAbsolutePath().toString().replaceFirst("\\.mv\\.db$", "");
-        source.setURL("jdbc:h2:file:" + path + ";IFEXISTS=TRUE;DB_CLOSE_ON_EXIT=FALSE;TRACE_LEVEL_FILE=0" + (read ? ";ACCESS_MODE_DATA=r" : ""));
+        source.setURL("jdbc:h2:file:" + path + ";IFEXISTS=TRUE;DB_CLOSE_ON_EXIT=FALSE;TRACE_LEVEL_FILE=0"
+                + (read ? ";ACCESS_MODE_DATA=r" : ""));
         source.setUser("entaxis");
         source.setPassword("");
         return source;
@@ -51,7 +52,8 @@ public final class StoreCheck {
      * @throws SQLException if it cannot be opened, or is no store
      */
     public static List<Finding> of(Path file) throws SQLException {
-        Configuration configuration = new Configuration(new Environment("check", new JdbcTransactionFactory(), source(file, true)));
+        Configuration configuration =
+                new Configuration(new Environment("check", new JdbcTransactionFactory(), source(file, true)));
         configuration.addMapper(DesignMapper.class);
         try (SqlSession session = new SqlSessionFactoryBuilder().build(configuration).openSession()) {
             DesignMapper mapper = session.getMapper(DesignMapper.class);
@@ -99,15 +101,18 @@ public final class StoreCheck {
         }
     }
 
-    private static Optional<Design> replayed(DesignMapper mapper, String id, Design from, long after, long upTo, List<String> faults) {
+    private static Optional<Design> replayed(DesignMapper mapper, String id, Design from, long after, long upTo,
+            List<String> faults) {
         Design design = from;
         long revision = after;
         for (JournalRow entry : mapper.journalBetween(id, after, upTo)) {
             try {
                 DesignJson.readPatch(entry.inverseJson());
                 boolean next = entry.revision() == revision + 1 && JournalRow.Kind.of(entry.kind()).isPresent();
-                if (!next || !(Editor.apply(design, DesignJson.readChange(entry.changeJson())) instanceof Applied(Design changed, var inverse))) {
-                    faults.add("Edit " + (revision + 1) + (next ? " does not fit the design as it was then." : " is missing, or of a kind that is not known."));
+                if (!next || !(Editor.apply(design,
+                        DesignJson.readChange(entry.changeJson())) instanceof Applied(Design changed, var inverse))) {
+                    faults.add("Edit " + (revision + 1) + (next ? " does not fit the design as it was then."
+                            : " is missing, or of a kind that is not known."));
                     return Optional.empty();
                 }
                 design = changed;

@@ -46,9 +46,11 @@ public final class StoreFiles {
         Path temporary = folder.resolve(TEMPORARY);
         if (Files.isDirectory(temporary)) {
             try (Stream<Path> files = Files.walk(temporary)) {
-                for (Path file : files.sorted(Comparator.reverseOrder()).filter(one -> !one.equals(temporary)).toList()) {
+                for (Path file : files.sorted(Comparator.reverseOrder()).filter(one -> !one.equals(temporary))
+                        .toList()) {
                     boolean emptyFolder = Files.isDirectory(file) && file.toFile().list().length == 0;
-                    if (Files.getLastModifiedTime(file).toInstant().isBefore(before) && (emptyFolder || Files.isRegularFile(file))) {
+                    if (Files.getLastModifiedTime(file).toInstant().isBefore(before)
+                            && (emptyFolder || Files.isRegularFile(file))) {
                         Files.deleteIfExists(file);
                     }
                 }

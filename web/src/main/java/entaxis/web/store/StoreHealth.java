@@ -30,7 +30,8 @@ public class StoreHealth {
     private final DataSource source;
     private volatile Optional<String> trouble = Optional.empty();
 
-    StoreHealth(@Value("${entaxis.data:./data}") String folder, @Value("${entaxis.store.least-free-kilobytes:2048}") long leastFreeKilobytes, DataSource source) {
+    StoreHealth(@Value("${entaxis.data:./data}") String folder,
+            @Value("${entaxis.store.least-free-kilobytes:2048}") long leastFreeKilobytes, DataSource source) {
         this.folder = Path.of(folder);
         this.leastFree = leastFreeKilobytes * KILOBYTE;
         this.source = source;
@@ -49,8 +50,12 @@ public class StoreHealth {
     void beforeWrite() {
         long free = free();
         if (free < leastFree) {
-            String message = String.format(Locale.ROOT, "The disk that holds the data folder is full: %,d kB are free, and %,d kB are the least for an edit. "
-                    + "Make room on it; edits are taken again by themselves then. All that was kept is safe and can be read.", free / KILOBYTE, leastFree / KILOBYTE);
+            String message = String.format(Locale.ROOT,
+                    "The disk that holds the data folder is full: %,d kB are free, and %,d kB are the least for an "
+                            + "edit. "
+                            + "Make room on it; edits are taken again by themselves then. All that was kept is safe "
+                            + "and can be read.",
+                    free / KILOBYTE, leastFree / KILOBYTE);
             begins(message, null);
             throw new StoreUnavailable(message);
         }
@@ -66,7 +71,9 @@ public class StoreHealth {
 
     /** Called when the engine could not write or read; connections that may be broken are no longer used. */
     public StoreUnavailable failed(Exception cause) {
-        String message = "The store does not answer as it should, so nothing was changed. Check the disk that holds the data folder; it is tried again at the next edit. "
+        String message =
+                "The store does not answer as it should, so nothing was changed. Check the disk that holds the data "
+                        + "folder; it is tried again at the next edit. "
                 + "All that was kept before is safe.";
         begins(message, cause);
         if (source instanceof HikariDataSource pool && pool.getHikariPoolMXBean() != null) {

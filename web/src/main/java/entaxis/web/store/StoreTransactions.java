@@ -26,7 +26,8 @@ class StoreTransactions extends JdbcTransactionManager {
     private final transient StoreUpkeep upkeep;
     private final boolean sync;
 
-    StoreTransactions(DataSource source, StoreHealth health, StoreUpkeep upkeep, @Value("${entaxis.store.sync:true}") boolean sync) {
+    StoreTransactions(DataSource source, StoreHealth health, StoreUpkeep upkeep,
+            @Value("${entaxis.store.sync:true}") boolean sync) {
         super(source);
         this.health = health;
         this.upkeep = upkeep;
@@ -45,7 +46,8 @@ class StoreTransactions extends JdbcTransactionManager {
     protected void doCommit(DefaultTransactionStatus status) {
         super.doCommit(status);
         if (!status.isReadOnly()) {
-            if (sync && TransactionSynchronizationManager.getResource(obtainDataSource()) instanceof ConnectionHolder holder) {
+            if (sync && TransactionSynchronizationManager
+                    .getResource(obtainDataSource()) instanceof ConnectionHolder holder) {
                 synced(holder);
             }
             health.afterWrite();

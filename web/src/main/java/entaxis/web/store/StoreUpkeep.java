@@ -43,14 +43,17 @@ class StoreUpkeep {
     private final int every;
     private final AtomicLong commits = new AtomicLong();
     private volatile long tidied = SMALL;
-    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("store-upkeep").factory());
+    private final ScheduledExecutorService clock =
+            Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("store-upkeep").factory());
 
-    StoreUpkeep(DataSource source, ObjectProvider<StoreHealth> health, @Value("${spring.datasource.url}") String url, @Value("${entaxis.data:./data}") String folder,
+    StoreUpkeep(DataSource source, ObjectProvider<StoreHealth> health, @Value("${spring.datasource.url}") String url,
+            @Value("${entaxis.data:./data}") String folder,
             @Value("${entaxis.store.tidy-after:50}") int every) {
         this.source = source;
         this.health = health;
         this.every = every;
-        this.file = url.startsWith("jdbc:h2:file:") ? Optional.of(Path.of(folder, StoreFiles.DATABASE)) : Optional.empty();
+        this.file =
+                url.startsWith("jdbc:h2:file:") ? Optional.of(Path.of(folder, StoreFiles.DATABASE)) : Optional.empty();
         clock.scheduleWithFixedDelay(this::look, LOOK_MILLIS, LOOK_MILLIS, TimeUnit.MILLISECONDS);
     }
 
@@ -66,7 +69,8 @@ class StoreUpkeep {
                 Backup.serve(file.get().getParent(), source);
             }
             boolean full = health.stream().anyMatch(store -> store.trouble().isPresent());
-            if (file.isPresent() && (commits.get() >= every || commits.get() > 0 && (full || size() > 2 * tidied + SMALL))) {
+            if (file.isPresent()
+                    && (commits.get() >= every || commits.get() > 0 && (full || size() > 2 * tidied + SMALL))) {
                 commits.set(0);
                 tidy();
             }

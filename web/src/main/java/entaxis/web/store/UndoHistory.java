@@ -5,7 +5,8 @@ import java.util.Optional;
 import java.util.OptionalLong;
 
 /**
- * Which revisions can be taken back and done again; an immutable pair of stacks. A revision on either is undone by applying its inverse from the journal.
+ * Which revisions can be taken back and done again; an immutable pair of stacks. A revision on either is undone by
+ * applying its inverse from the journal.
  *
  * @param done   revisions that undo takes back, the last one first in turn
  * @param undone revisions, themselves made by undo, that redo takes back

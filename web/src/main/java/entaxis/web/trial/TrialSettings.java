@@ -16,8 +16,10 @@ class TrialSettings {
     /** The processes in which users' statements run. */
     @Bean
     Sandboxes sandboxes(@Value("${entaxis.data:./data}") String data, @Value("${entaxis.trial.most:6}") int most,
-            @Value("${entaxis.trial.statement-time:5s}") Duration statementTime, @Value("${entaxis.trial.memory-megabytes:128}") int megabytes) {
+            @Value("${entaxis.trial.statement-time:5s}") Duration statementTime,
+            @Value("${entaxis.trial.memory-megabytes:128}") int megabytes) {
         SandboxLimits usual = SandboxLimits.DEFAULT;
-        return new Sandboxes(new SandboxLimits(statementTime, megabytes, usual.rows(), usual.answerBytes()), Path.of(data, FOLDER), most);
+        return new Sandboxes(new SandboxLimits(statementTime, megabytes, usual.rows(), usual.answerBytes()),
+                Path.of(data, FOLDER), most);
     }
 }

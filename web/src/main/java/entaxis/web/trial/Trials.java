@@ -39,8 +39,9 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
 /**
- * Keeps a trial database for each design that was tried lately, each in a process of its own. A sample row goes into the design only when the engine took it. A design's
- * calls are served one after the other; nobody waits for those of another design.
+ * Keeps a trial database for each design that was tried lately, each in a process of its own. A sample row goes into
+ * the design only when the engine took it. A design's calls are served one after the other; nobody waits for those of
+ * another design.
  */
 @Service
 public class Trials {
@@ -64,7 +65,8 @@ public class Trials {
     private final Sandboxes sandboxes;
     private final Duration idle;
     private final Map<String, Bench> benches = new ConcurrentHashMap<>();
-    private final ScheduledExecutorService sweeper = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("trial-sweeper").factory());
+    private final ScheduledExecutorService sweeper =
+            Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("trial-sweeper").factory());
 
     Trials(DesignStore store, Sandboxes sandboxes, @Value("${entaxis.trial.idle:10m}") Duration idle) {
         this.store = store;
@@ -80,7 +82,8 @@ public class Trials {
     }
 
     private static Optional<TrialSession> session(Bench bench, OpenDesign open) {
-        return bench.session.filter(session -> session.sandbox().alive() && session.schema().equals(open.derivation().schema()));
+        return bench.session
+                .filter(session -> session.sandbox().alive() && session.schema().equals(open.derivation().schema()));
     }
 
     /**
@@ -97,12 +100,17 @@ public class Trials {
         if (same.isEmpty()) {
             end(bench);
         }
-        Script script = new ScriptWriter(DIALECT, ScriptOptions.DEFAULT).write(open.derivation().schema().withoutPrograms(), open.design().facts().name());
+        Script script = new ScriptWriter(DIALECT, ScriptOptions.DEFAULT)
+                .write(open.derivation().schema().withoutPrograms(), open.design().facts().name());
         Sandbox sandbox = same.orElseGet(this::sandbox);
-        TrialSession session = new TrialSession(sandbox, open.derivation().schema(), sandbox.run(script.statements().stream().map(Script.Statement::text).toList()));
+        TrialSession session = new TrialSession(sandbox, open.derivation().schema(),
+                sandbox.run(script.statements().stream().map(Script.Statement::text).toList()));
         bench.session = Optional.of(session);
-        List<SampleRow> rows = open.design().rows().stream().filter(row -> open.derivation().table(row.table()).filter(table -> !table.columns().isEmpty()).isPresent()).toList();
-        List<StatementOutcome> outcomes = sandbox.run(rows.stream().map(row -> insert(open.derivation().table(row.table()).orElseThrow(), row)).toList());
+        List<SampleRow> rows = open.design().rows().stream().filter(
+                row -> open.derivation().table(row.table()).filter(table -> !table.columns().isEmpty()).isPresent())
+                .toList();
+        List<StatementOutcome> outcomes = sandbox.run(
+                rows.stream().map(row -> insert(open.derivation().table(row.table()).orElseThrow(), row)).toList());
         for (int i = 0; i < rows.size(); i++) {
             session.keep(rows.get(i).id(), outcomes.get(i));
         }
@@ -112,7 +120,8 @@ public class Trials {
     /** A fresh process; where all are taken, the one that was not used for longest is ended. */
     private Sandbox sandbox() {
         return sandboxes.take().or(() -> {
-            benches.values().stream().filter(bench -> bench.session.isPresent() && !bench.lock.isLocked()).min(Comparator.comparingLong(bench -> bench.used)).ifPresent(bench -> {
+            benches.values().stream().filter(bench -> bench.session.isPresent() && !bench.lock.isLocked())
+                    .min(Comparator.comparingLong(bench -> bench.used)).ifPresent(bench -> {
                 if (bench.lock.tryLock()) {
                     try {
                         end(bench);
@@ -122,7 +131,8 @@ public class Trials {
                 }
             });
             return sandboxes.take();
-        }).orElseThrow(() -> new TrialBusy("All trial databases are at work for other designs at the moment. Try again in a few seconds."));
+        }).orElseThrow(() -> new TrialBusy(
+                "All trial databases are at work for other designs at the moment. Try again in a few seconds."));
     }
 
     /**
@@ -173,13 +183,17 @@ public class Trials {
         return at(open, true, bench -> session(bench, open).orElseGet(() -> run(bench, open)).sandbox().ask(sql));
     }
 
-    /** Does something with a design's trial; once more in a fresh process where one was killed from outside, if it may be done twice. */
+    /**
+     * Does something with a design's trial; once more in a fresh process where one was killed from outside, if it may
+     * be done twice.
+     */
     private <T> T at(OpenDesign open, boolean again, Function<Bench, T> work) {
         Bench bench = benches.computeIfAbsent(open.id(), any -> new Bench());
         try {
             long wait = sandboxes.limits().statementTime().toMillis() + 2_000;
             if (bench.lock.getQueueLength() >= MAX_WAITING || !bench.lock.tryLock(wait, TimeUnit.MILLISECONDS)) {
-                throw new TrialBusy("This design's trial is busy with statements of others. Try again in a few seconds.");
+                throw new TrialBusy(
+                        "This design's trial is busy with statements of others. Try again in a few seconds.");
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
@@ -188,7 +202,10 @@ public class Trials {
         try {
             bench.used = System.nanoTime();
             T result = work.apply(bench);
-            for (int i = 0; again && i < MAX_ATTEMPTS && bench.session.filter(session -> session.sandbox().endedUnexpectedly()).isPresent(); i++) {
+            for (int i = 0;
+                    again && i < MAX_ATTEMPTS
+                            && bench.session.filter(session -> session.sandbox().endedUnexpectedly()).isPresent();
+                    i++) {
                 end(bench);
                 result = work.apply(bench);
             }
@@ -217,7 +234,8 @@ public class Trials {
                 bench.lock.unlock();
             }
         });
-        benches.values().removeIf(bench -> bench.session.isEmpty() && bench.used - before < 0 && !bench.lock.isLocked());
+        benches.values()
+                .removeIf(bench -> bench.session.isEmpty() && bench.used - before < 0 && !bench.lock.isLocked());
         if (benches.isEmpty()) {
             sandboxes.rest();
         }
@@ -237,11 +255,15 @@ public class Trials {
     /** A question to begin with: the table, joined to the first that it refers to. */
     public static String question(Table table) {
         String from = "SELECT *\nFROM " + DIALECT.name(table.name());
-        return table.foreignKeys().stream().filter(key -> !key.referencedTable().equals(table.name())).findFirst().map(key -> {
-            StringBuilder join = new StringBuilder(from).append("\nJOIN ").append(DIALECT.name(key.referencedTable())).append(" ON ");
+        return table.foreignKeys().stream().filter(key -> !key.referencedTable().equals(table.name())).findFirst()
+                .map(key -> {
+                    StringBuilder join = new StringBuilder(from).append("\nJOIN ")
+                            .append(DIALECT.name(key.referencedTable())).append(" ON ");
             for (int i = 0; i < key.columns().size(); i++) {
-                join.append(i == 0 ? "" : " AND ").append(DIALECT.name(key.referencedTable())).append('.').append(DIALECT.name(key.referencedColumns().get(i)))
-                        .append(" = ").append(DIALECT.name(table.name())).append('.').append(DIALECT.name(key.columns().get(i)));
+                        join.append(i == 0 ? "" : " AND ").append(DIALECT.name(key.referencedTable())).append('.')
+                                .append(DIALECT.name(key.referencedColumns().get(i)))
+                                .append(" = ").append(DIALECT.name(table.name())).append('.')
+                                .append(DIALECT.name(key.columns().get(i)));
             }
             return join.toString();
         }).orElse(from);

@@ -18,7 +18,8 @@ public class FinishedFiles {
     /** Keeps a file and gives the page where it is fetched. */
     public synchronized String keep(String token, FinishedFile file) {
         kept.addFirst(new Kept(token, file));
-        while (kept.size() > 1 && (kept.size() > MAX_COUNT || kept.stream().mapToLong(one -> one.file().bytes().length).sum() > MAX_BYTES)) {
+        while (kept.size() > 1 && (kept.size() > MAX_COUNT
+                || kept.stream().mapToLong(one -> one.file().bytes().length).sum() > MAX_BYTES)) {
             kept.removeLast();
         }
         return "/files/" + token + "/content";

@@ -98,7 +98,9 @@ public final class Job {
             end = new End.Ill("Something went wrong on the server; nothing was changed. Its log says more.");
         } catch (OutOfMemoryError e) {
             LOG.error("{} needed more memory than there is", title);
-            end = new End.Ill("This needed more memory than Entaxis has; nothing was changed. Take a part of it, or give Entaxis more memory (docs/performance.md).");
+            end = new End.Ill(
+                    "This needed more memory than Entaxis has; nothing was changed. Take a part of it, or give Entaxis "
+                            + "more memory (docs/performance.md).");
         } finally {
             ended.countDown();
         }

@@ -15,7 +15,9 @@ class AccessibilityIT extends BrowserTest {
     void everyPage() {
         String design = demo();
         String sheet = "/designs/" + store.create(SowingSheet.design());
-        for (String path : List.of("/", design, design + "?lens=tables", sheet + "/normalize", design + "/normalize", design + "/sentences", design + "/sql", design + "/trial", design + "/reconcile?side=design:" + sheet.substring("/designs/".length()), "/nothing/here")) {
+        for (String path : List.of("/", design, design + "?lens=tables", sheet + "/normalize", design + "/normalize",
+                design + "/sentences", design + "/sql", design + "/trial",
+                design + "/reconcile?side=design:" + sheet.substring("/designs/".length()), "/nothing/here")) {
             go(path);
             check(path);
         }
@@ -51,7 +53,8 @@ class AccessibilityIT extends BrowserTest {
             page.evaluate("theme => localStorage.setItem('entaxis.theme', theme)", theme);
             go(design);
             check(theme + " desk");
-            for (String leaf : theme.equals("light") ? List.of("facts", "say", "sheet", "types", "names") : List.of("facts", "names")) {
+            for (String leaf : theme.equals("light") ? List.of("facts", "say", "sheet", "types", "names")
+                    : List.of("facts", "names")) {
                 page.locator("#ledger .leaves [data-leaf=" + leaf + "]").click();
                 page.locator("#ledger .leaves [data-leaf=" + leaf + "][aria-pressed=true]").waitFor();
                 check(theme + " " + leaf);
@@ -89,20 +92,26 @@ class AccessibilityIT extends BrowserTest {
         }
     }
 
-    /** A window of 1280 by 800 at 200 %, and a tablet held upright: the page is no wider than the window, and the sheet has room (WCAG 2.2, 1.4.4 and 1.4.10). */
+    /**
+     * A window of 1280 by 800 at 200 %, and a tablet held upright: the page is no wider than the window, and the sheet
+     * has room (WCAG 2.2, 1.4.4 and 1.4.10).
+     */
     @Test
     void narrowWindows() {
         String design = demo();
         String sheet = "/designs/" + store.create(SowingSheet.design());
         for (int[] size : new int[][] {{640, 400}, {768, 1024}}) {
             page.setViewportSize(size[0], size[1]);
-            for (String path : size[0] > 700 ? List.of(design, design + "/dictionary") : List.of("/", design, sheet + "/normalize", design + "/sentences", design + "/dictionary", design + "/sql", design + "/trial", design + "/reconcile")) {
+            for (String path : size[0] > 700 ? List.of(design, design + "/dictionary")
+                    : List.of("/", design, sheet + "/normalize", design + "/sentences", design + "/dictionary",
+                            design + "/sql", design + "/trial", design + "/reconcile")) {
                 go(path);
                 int over = (int) page.evaluate("() => document.documentElement.scrollWidth - innerWidth");
                 Assertions.assertThat(over).as("%s at %d", path, size[0]).isLessThanOrEqualTo(0);
             }
             go(design);
-            Assertions.assertThat((int) page.evaluate("() => document.getElementById('sheet').offsetHeight")).isGreaterThan(size[1] * 2 / 5);
+            Assertions.assertThat((int) page.evaluate("() => document.getElementById('sheet').offsetHeight"))
+                    .isGreaterThan(size[1] * 2 / 5);
             page.locator("#desks-button").click();
             page.locator("#to-dictionary").click();
             page.locator("#book").waitFor();
@@ -113,7 +122,9 @@ class AccessibilityIT extends BrowserTest {
     }
 
     private void check(String what) {
-        List<Rule> violations = new AxeBuilder(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")).analyze().getViolations();
-        Assertions.assertThat(violations).as(what).extracting(rule -> rule.getId() + ": " + rule.getHelp() + " " + rule.getNodes().stream().map(node -> node.getHtml()).limit(4).toList()).isEmpty();
+        List<Rule> violations = new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")).analyze().getViolations();
+        Assertions.assertThat(violations).as(what).extracting(rule -> rule.getId() + ": " + rule.getHelp() + " "
+                + rule.getNodes().stream().map(node -> node.getHtml()).limit(4).toList()).isEmpty();
     }
 }

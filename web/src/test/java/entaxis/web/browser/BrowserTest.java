@@ -52,7 +52,8 @@ abstract class BrowserTest {
 
     private static String folder() {
         try {
-            return Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "data").toAbsolutePath().toString();
+            return Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "data").toAbsolutePath()
+                    .toString();
         } catch (java.io.IOException e) {
             throw new java.io.UncheckedIOException(e);
         }
@@ -60,11 +61,16 @@ abstract class BrowserTest {
 
     @BeforeAll
     static void launch() {
-        Path chromium = Stream.of("/usr/bin/chromium", "/usr/bin/chromium-browser").map(Path::of).filter(Files::isExecutable).findFirst()
+        Path chromium = Stream.of("/usr/bin/chromium", "/usr/bin/chromium-browser").map(Path::of)
+                .filter(Files::isExecutable).findFirst()
                 .orElseThrow(() -> new IllegalStateException("Chromium is not installed; ./entaxis test installs it"));
-        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium).setHeadless(true).setArgs(List.of("--no-sandbox",
-                "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+        playwright = Playwright
+                .create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright.chromium()
+                .launch(new BrowserType.LaunchOptions().setExecutablePath(chromium).setHeadless(true)
+                        .setArgs(List.of("--no-sandbox",
+                                "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+                                "--disable-component-update", "--disable-sync")));
         PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
     }
 
@@ -81,13 +87,17 @@ abstract class BrowserTest {
         page = context.newPage();
         page.onPageError(troubles::add);
         page.onConsoleMessage(message -> {
-            if (message.type().equals("error") && !message.text().contains("422") && !abandoned(message.text()) && (expected.isEmpty() || !message.text().contains(expected))) {
+            if (message.type().equals("error") && !message.text().contains("422") && !abandoned(message.text())
+                    && (expected.isEmpty() || !message.text().contains(expected))) {
                 troubles.add(message.text());
             }
         });
     }
 
-    /** Whether a page tells that it was left while an answer was on its way, as people do; an answer that failed is told in other words. */
+    /**
+     * Whether a page tells that it was left while an answer was on its way, as people do; an answer that failed is told
+     * in other words.
+     */
     private static boolean abandoned(String message) {
         return message.startsWith("htmx:sendAbort") || message.startsWith("htmx:afterRequest");
     }
@@ -120,7 +130,10 @@ abstract class BrowserTest {
     /** Goes to another desk by its link in the strip, and waits until that desk's scripts have taken hold of it. */
     protected void to(String desk) {
         page.locator("#to-" + desk).click();
-        page.waitForFunction("desk => document.readyState === 'complete' && document.querySelector('#to-' + desk + '[aria-current=page]') !== null", desk);
+        page.waitForFunction(
+                "desk => document.readyState === 'complete' && document.querySelector('#to-' + desk + "
+                        + "'[aria-current=page]') !== null",
+                desk);
     }
 
     /** Keeps the demo design and returns its address. */

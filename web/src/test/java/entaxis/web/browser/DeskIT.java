@@ -82,15 +82,18 @@ class DeskIT extends BrowserTest {
         page.locator("#rule-new").press("Enter");
         kept(2);
         to("sql");
-        assertThat(page.locator("#script-text")).containsText("CREATE INDEX ix_accession_received_on_taxon_id ON accession (received_on DESC, taxon_id);");
-        assertThat(page.locator("#script-text")).containsText("CONSTRAINT some_seed CHECK (seed_count > 0 or donor_note is not null)");
+        assertThat(page.locator("#script-text")).containsText(
+                "CREATE INDEX ix_accession_received_on_taxon_id ON accession (received_on DESC, taxon_id);");
+        assertThat(page.locator("#script-text"))
+                .containsText("CONSTRAINT some_seed CHECK (seed_count > 0 or donor_note is not null)");
     }
 
     @Test
     void aTypeIsDefinedOnceAndEveryColumnFollows() {
         begin();
         leaf("types");
-        page.locator("#type-new").fill("domain seed_amount as integer default 0 check (value >= 0) -- counted, never weighed");
+        page.locator("#type-new")
+                .fill("domain seed_amount as integer default 0 check (value >= 0) -- counted, never weighed");
         page.locator("#type-new").press("Enter");
         assertThat(page.locator("table.types tbody tr")).hasCount(3);
         choose("Accession");
@@ -143,7 +146,9 @@ class DeskIT extends BrowserTest {
     @Test
     void aManyToManyIsResolvedAskedAboutAndItsRowsStillRun() {
         begin();
-        page.evaluate("() => { const line = [...document.querySelectorAll('.line')].find(one => one.textContent.includes('takes part in')); window.entaxisDesk.select(line.dataset.r); }");
+        page.evaluate(
+                "() => { const line = [...document.querySelectorAll('.line')].find(one => "
+                        + "one.textContent.includes('takes part in')); window.entaxisDesk.select(line.dataset.r); }");
         page.locator("#resolve-name").waitFor();
         page.locator("#sheet").focus();
         page.keyboard().press("m");
@@ -168,9 +173,13 @@ class DeskIT extends BrowserTest {
         page.locator("#say-text").fill("Each vault is guarded by zero or more wardens.\nVaults are cold.");
         page.locator("#say button").click();
         assertThat(page.locator("#say-fault")).containsText("Line 2, character 1");
-        Assertions.assertThat(page.evaluate("() => { const field = document.getElementById('say-text'); return field.value.slice(field.selectionStart, field.selectionEnd); }")).isEqualTo("Vaults are cold");
+        Assertions.assertThat(page.evaluate(
+                "() => { const field = document.getElementById('say-text'); return "
+                        + "field.value.slice(field.selectionStart, field.selectionEnd); }"))
+                .isEqualTo("Vaults are cold");
         assertThat(page.locator("#kept")).hasText("All kept · revision 0");
-        page.locator("#say-text").fill("Each vault is guarded by 1 to 3 wardens. Each warden guards exactly one vault.");
+        page.locator("#say-text")
+                .fill("Each vault is guarded by 1 to 3 wardens. Each warden guards exactly one vault.");
         page.locator("#say button").click();
         kept(1);
         assertThat(card("Warden")).isVisible();
@@ -217,7 +226,8 @@ class DeskIT extends BrowserTest {
         begin();
         page.locator("#contents .entry:text-is(\"Vault\")").click();
         page.locator("#about-entity").waitFor();
-        page.locator("#contents .entry:text-is(\"Shelf\")").click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
+        page.locator("#contents .entry:text-is(\"Shelf\")")
+                .click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
         assertThat(page.locator("#about-selection")).containsText("2 selected");
         page.locator("[data-align=LEFT]").click();
         kept(1);
@@ -246,7 +256,8 @@ class DeskIT extends BrowserTest {
         page.keyboard().down("Shift");
         page.mouse().move(box.x + 8, box.y + 60);
         page.mouse().down();
-        page.mouse().move(box.x + 200, box.y + box.height * 0.7, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
+        page.mouse().move(box.x + 200, box.y + box.height * 0.7,
+                new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
         page.mouse().up();
         page.keyboard().up("Shift");
         assertThat(page.locator("#about-selection")).containsText("3 selected");
@@ -334,17 +345,23 @@ class DeskIT extends BrowserTest {
         page.keyboard().press("Escape");
         leaf("sheet");
         page.locator("#picture-file").setInputFiles(new FilePayload("mark.svg", "image/svg+xml",
-                "<svg xmlns='http://www.w3.org/2000/svg' width='60' height='40'><script>alert(1)</script><rect onclick='x()' width='60' height='40' fill='#3B6C99'/></svg>".getBytes(StandardCharsets.UTF_8)));
+                ("<svg xmlns='http://www.w3.org/2000/svg' width='60' "
+                        + "height='40'><script>alert(1)</script>"
+                        + "<rect onclick='x()' width='60' height='40' fill='#3B6C99'/></svg>")
+                        .getBytes(StandardCharsets.UTF_8)));
         page.locator("#picture-add button").click();
         assertThat(page.locator("#cards .picture image")).hasCount(1);
-        String kept = (String) page.evaluate("async () => (await fetch(document.querySelector('.picture image').getAttribute('href'))).text()");
+        String kept = (String) page.evaluate(
+                "async () => (await fetch(document.querySelector('.picture image').getAttribute('href'))).text()");
         Assertions.assertThat(kept).contains("<rect").doesNotContain("script").doesNotContain("onclick");
     }
 
     @Test
     void aLineLeavesFromTheSideThatWasChosenAndUndoesLikeAnyEdit() {
         begin();
-        page.evaluate("() => { const line = [...document.querySelectorAll('.line')].find(one => one.textContent.includes('is tested in')); window.entaxisDesk.select(line.dataset.r); }");
+        page.evaluate(
+                "() => { const line = [...document.querySelectorAll('.line')].find(one => one.textContent.includes('is "
+                        + "tested in')); window.entaxisDesk.select(line.dataset.r); }");
         page.locator("#line-first").selectOption("TOP");
         kept(1);
         assertThat(page.locator(".line.chosen")).hasAttribute("data-as", "TOP");

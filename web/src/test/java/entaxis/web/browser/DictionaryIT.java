@@ -56,7 +56,8 @@ class DictionaryIT extends BrowserTest {
         page.evaluate("""
                 const data = new DataTransfer();
                 data.setData('text', 'first\\nsecond\\nthird');
-                document.querySelector('.cell-field').dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))""");
+                document.querySelector('.cell-field').dispatchEvent(new ClipboardEvent('paste', { clipboardData: \
+                data, bubbles: true, cancelable: true }))""");
         kept(1);
         assertThat(page.locator(".c-meaning .cell").nth(2)).hasText("third");
         page.locator("#undo").click();
@@ -91,7 +92,8 @@ class DictionaryIT extends BrowserTest {
         page.locator("#search").fill("partner");
         assertThat(page.locator("#vault")).isHidden();
         assertThat(page.locator("#found")).containsText("of 19");
-        Assertions.assertThat(new AxeBuilder(page).analyze().getViolations().stream().filter(violation -> List.of("serious", "critical").contains(violation.getImpact()))
+        Assertions.assertThat(new AxeBuilder(page).analyze().getViolations().stream()
+                .filter(violation -> List.of("serious", "critical").contains(violation.getImpact()))
                 .map(violation -> violation.getId() + " " + violation.getNodes().getFirst().getHtml())).isEmpty();
     }
 
@@ -114,7 +116,8 @@ class DictionaryIT extends BrowserTest {
         page.locator("#search").fill(last);
         assertThat(page.locator("#found")).containsText("of " + entities);
         assertThat(page.locator("noscript")).hasCount(0);
-        try (BrowserContext plain = page.context().browser().newContext(new Browser.NewContextOptions().setJavaScriptEnabled(false))) {
+        try (BrowserContext plain =
+                page.context().browser().newContext(new Browser.NewContextOptions().setJavaScriptEnabled(false))) {
             Page still = plain.newPage();
             still.navigate(file.toUri().toString());
             assertThat(still.locator(".entity")).hasCount(entities);
@@ -125,9 +128,11 @@ class DictionaryIT extends BrowserTest {
     void aDictionaryGoesOutAndComesBackWithMeanings() throws IOException {
         go(demo() + "/dictionary");
         String csv = new String(saved("CSV"), StandardCharsets.UTF_8);
-        String filled = csv.replaceFirst("(Requests,Researcher,[^\\r\\n]*,full_name,[^\\r\\n]*,),([^,\\r\\n]*\\r\\n)", "$1called so in letters,$2");
+        String filled = csv.replaceFirst("(Requests,Researcher,[^\\r\\n]*,full_name,[^\\r\\n]*,),([^,\\r\\n]*\\r\\n)",
+                "$1called so in letters,$2");
         Assertions.assertThat(filled).isNotEqualTo(csv);
-        page.locator("#back-file").setInputFiles(new FilePayload("filled.csv", "text/csv", filled.getBytes(StandardCharsets.UTF_8)));
+        page.locator("#back-file")
+                .setInputFiles(new FilePayload("filled.csv", "text/csv", filled.getBytes(StandardCharsets.UTF_8)));
         page.locator("#back-go").click();
         assertThat(page.locator(".differences-in li")).hasCount(1);
         assertThat(page.locator(".differences-in li")).containsText("called so in letters");
@@ -168,10 +173,12 @@ class DictionaryIT extends BrowserTest {
         byte[] again = Files.readAllBytes(page.waitForDownload(() -> page.locator("#save-design").click()).path());
         Assertions.assertThat(again).isEqualTo(file);
         go("/");
-        page.locator("#open-file").setInputFiles(new FilePayload("broken.json", "application/json", "{\"entities\": 3}".getBytes(StandardCharsets.UTF_8)));
+        page.locator("#open-file").setInputFiles(new FilePayload("broken.json", "application/json",
+                "{\"entities\": 3}".getBytes(StandardCharsets.UTF_8)));
         assertThat(page.locator(".open-faults")).containsText("broken.json");
         assertThat(page.locator(".open-faults")).containsText("entities");
-        page.locator("#open-file").setInputFiles(new FilePayload("script.sql", "text/plain", "create table t (id int auto_increment primary key) engine=innodb;".getBytes(StandardCharsets.UTF_8)));
+        page.locator("#open-file").setInputFiles(new FilePayload("script.sql", "text/plain",
+                "create table t (id int auto_increment primary key) engine=innodb;".getBytes(StandardCharsets.UTF_8)));
         page.locator("textarea[name=script]").waitFor();
         Assertions.assertThat(page.locator("textarea[name=script]").inputValue()).contains("auto_increment");
         assertThat(page.locator("select[name=engine]")).hasValue("MYSQL");

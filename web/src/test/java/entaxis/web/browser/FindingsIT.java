@@ -18,11 +18,13 @@ class FindingsIT extends BrowserTest {
     }
 
     private void select(String entity) {
-        page.locator("#contents .entry").filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + entity + "$"))).click();
+        page.locator("#contents .entry")
+                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + entity + "$"))).click();
     }
 
     private String entity(String design, String name) {
-        return store.open(design.substring(design.lastIndexOf('/') + 1)).design().entities().stream().filter(one -> one.name().equals(name)).findFirst().orElseThrow().id().value();
+        return store.open(design.substring(design.lastIndexOf('/') + 1)).design().entities().stream()
+                .filter(one -> one.name().equals(name)).findFirst().orElseThrow().id().value();
     }
 
     @Test

@@ -12,12 +12,15 @@ import org.springframework.beans.factory.annotation.Value;
 /** Work that takes longer shows how far it is, can be stopped, and leads on by itself. */
 class LongWorkIT extends BrowserTest {
     /** A database that is slow to answer. */
-    private static final String SLOW = "jdbc:h2:mem:slow_%d;INIT=CREATE ALIAS IF NOT EXISTS PAUSE FOR \"java.lang.Thread.sleep(long)\"\\\\;CALL PAUSE(%d)\\\\;CREATE TABLE IF NOT EXISTS TRAY(TRAY_NO INT PRIMARY KEY)";
+    private static final String SLOW =
+            "jdbc:h2:mem:slow_%d;INIT=CREATE ALIAS IF NOT EXISTS PAUSE FOR \"java.lang.Thread.sleep(long)\"\\\\;CALL "
+                    + "PAUSE(%d)\\\\;CREATE TABLE IF NOT EXISTS TRAY(TRAY_NO INT PRIMARY KEY)";
     @Value("${entaxis.data}")
     private String data;
 
     private void slow(int number, int millis) throws IOException {
-        Files.writeString(Path.of(data, "connections.properties"), "Outpost.url=" + SLOW.formatted(number, millis) + "\nOutpost.engine=h2\n");
+        Files.writeString(Path.of(data, "connections.properties"),
+                "Outpost.url=" + SLOW.formatted(number, millis) + "\nOutpost.engine=h2\n");
     }
 
     @AfterEach

@@ -24,7 +24,8 @@ class MarginIT extends BrowserTest {
         assertThat(page.locator("#margin .note").nth(1)).isFocused();
         Locator index = note("9 references have no index");
         index.locator(".preview").click();
-        assertThat(index.locator(".foreseen")).containsText(Pattern.compile("CREATE INDEX \\w+ ON accession \\(trip_no\\)"));
+        assertThat(index.locator(".foreseen"))
+                .containsText(Pattern.compile("CREATE INDEX \\w+ ON accession \\(trip_no\\)"));
         index.focus();
         page.keyboard().press("Enter");
         kept(1);
@@ -69,7 +70,8 @@ class MarginIT extends BrowserTest {
         index.waitFor();
         page.route("**/events", route -> route.abort());
         String id = page.url().replaceFirst(".*/designs/(\\w+).*", "$1");
-        store.edit(id, new entaxis.core.change.Change.SetFacts(store.open(id).design().facts().on(entaxis.core.design.Target.MYSQL)));
+        store.edit(id, new entaxis.core.change.Change.SetFacts(
+                store.open(id).design().facts().on(entaxis.core.design.Target.MYSQL)));
         page.evaluate("() => document.querySelector('#margin .note .remedy[id$=\"-0\"]') !== null");
         Locator stale = index.locator(".remedy");
         if (stale.count() > 0) {
@@ -77,6 +79,7 @@ class MarginIT extends BrowserTest {
             page.waitForTimeout(300);
         }
         assertThat(index).hasCount(0);
-        Assertions.assertThat(store.open(id).design().entities().stream().flatMap(entity -> entity.indexes().stream())).hasSize(1);
+        Assertions.assertThat(store.open(id).design().entities().stream().flatMap(entity -> entity.indexes().stream()))
+                .hasSize(1);
     }
 }

@@ -16,7 +16,8 @@ class NamesIT extends BrowserTest {
     void markupLongAndForeignNamesShowLiterally() {
         newDesign("<i>\"Names\"</i> & 'more'");
         assertThat(page.locator("#design-name")).hasValue("<i>\"Names\"</i> & 'more'");
-        for (String name : new String[] {"<b>\"'", "<script>alert(1)</script>", "漢字の表", "Ред книга вида", "W".repeat(100), "ÆØÅ fi ffl Tä AV"}) {
+        for (String name : new String[] {"<b>\"'", "<script>alert(1)</script>", "漢字の表", "Ред книга вида",
+                "W".repeat(100), "ÆØÅ fi ffl Tä AV"}) {
             page.locator("#sheet").focus();
             page.keyboard().press("e");
             page.locator("#namer-name").fill(name);
@@ -48,14 +49,20 @@ class NamesIT extends BrowserTest {
         go(demo() + "?lens=tables");
         TextMeasure measure = new TextMeasure();
         for (TextStyle style : TextStyle.values()) {
-            for (String text : new String[] {"germination_test", "AVATAR Tofu WAVE", "fi ffl office", "timestamp with time zone", "ÆØÅ ñ ž", "(FK)(AK1)"}) {
-                double drawn = (double) page.evaluate("([text, size, family, weight, italic]) => { const t = document.createElementNS('http://www.w3.org/2000/svg', 'text');"
-                        + " t.textContent = text; t.setAttribute('font-size', size); t.setAttribute('font-family', family); t.setAttribute('font-weight', weight);"
-                        + " if (italic) t.setAttribute('font-style', 'italic'); const at100 = document.createElementNS('http://www.w3.org/2000/svg', 'svg');"
+            for (String text : new String[] {"germination_test", "AVATAR Tofu WAVE", "fi ffl office",
+                    "timestamp with time zone", "ÆØÅ ñ ž", "(FK)(AK1)"}) {
+                double drawn = (double) page.evaluate(
+                        "([text, size, family, weight, italic]) => { const t = "
+                                + "document.createElementNS('http://www.w3.org/2000/svg', 'text');"
+                                + " t.textContent = text; t.setAttribute('font-size', size); "
+                                + "t.setAttribute('font-family', family); t.setAttribute('font-weight', weight);"
+                                + " if (italic) t.setAttribute('font-style', 'italic'); const at100 = "
+                                + "document.createElementNS('http://www.w3.org/2000/svg', 'svg');"
                         + " document.body.appendChild(at100).appendChild(t);"
                         + " const width = t.getComputedTextLength(); at100.remove(); return width + 0.000001; }",
                         new Object[] {text, style.size(), style.family(), style.weight(), style.italic()});
-                Assertions.assertThat(measure.width(text, style)).as("%s in %s", text, style).isCloseTo(drawn, within(0.1));
+                Assertions.assertThat(measure.width(text, style)).as("%s in %s", text, style).isCloseTo(drawn,
+                        within(0.1));
             }
         }
     }

@@ -33,7 +33,8 @@ class NormalizeIT extends BrowserTest {
     void theVerdictFollowsWhatIsTypedAndIsKeptWhenOneLeaves() {
         begin();
         assertThat(page.locator(".keys-list")).containsText("tray_no, position");
-        assertThat(page.locator(".flaw h2")).hasText(new String[] {"Part of the key decides", "A fact by way of another"});
+        assertThat(page.locator(".flaw h2"))
+                .hasText(new String[] {"Part of the key decides", "A fact by way of another"});
         assertThat(page.locator(".diagram svg")).containsText("by way of taxon_code");
         page.locator("#lines").fill("tray_no -> sown_on");
         assertThat(page.locator(".flaw h2")).hasText(new String[] {"Part of the key decides"});
@@ -67,7 +68,8 @@ class NormalizeIT extends BrowserTest {
         String typed = "tray_no -> sown_on\ntaxon_code => family\nfamily -> germinted";
         page.locator("#lines").fill(typed);
         assertThat(page.locator(".remarks li.fault")).hasCount(2);
-        assertThat(page.locator(".remarks")).containsText("line 3 There is no attribute “germinted”. Is “germinated” meant?");
+        assertThat(page.locator(".remarks"))
+                .containsText("line 3 There is no attribute “germinted”. Is “germinated” meant?");
         page.locator("#lines").press("Tab");
         assertThat(page.locator("#state-form-fault")).containsText("Line 2 is not kept: An arrow is missing");
         assertThat(page.locator("#lines")).hasValue(typed);
@@ -124,7 +126,9 @@ class NormalizeIT extends BrowserTest {
         page.locator("body[data-ready]").waitFor();
         assertThat(page.locator("#contents")).containsText("Plant");
         Design now = kept();
-        Assertions.assertThat(Derivation.of(now).schema().tables()).extracting(table -> table.name() + " " + now.rows().stream().filter(row -> row.table().equals(table.origin().orElseThrow())).count())
+        Assertions.assertThat(Derivation.of(now).schema().tables())
+                .extracting(table -> table.name() + " "
+                        + now.rows().stream().filter(row -> row.table().equals(table.origin().orElseThrow())).count())
                 .containsExactlyInAnyOrder("sowing_sheet 240", "tray 10", "plant 4");
         page.locator("#undo").click();
         kept(2);
@@ -137,11 +141,14 @@ class NormalizeIT extends BrowserTest {
         design = page.url().replaceFirst(".*(/designs/\\w+).*", "$1");
         go(design + "/normalize");
         assertThat(page.locator("#result")).containsText("Nothing to normalize yet");
-        page.locator("#flat-file").setInputFiles(new FilePayload("bad.csv", "text/csv", "a,b\n1\n".getBytes(StandardCharsets.UTF_8)));
+        page.locator("#flat-file")
+                .setInputFiles(new FilePayload("bad.csv", "text/csv", "a,b\n1\n".getBytes(StandardCharsets.UTF_8)));
         assertThat(page.locator("#flat-fault")).containsText("bad.csv, line 2: there are 1 values for 2 columns");
         takeTroubles();
         page.locator("#flat-file").setInputFiles(new FilePayload("field_visits.csv", "text/csv",
-                "site,visited_on,warden,phone1,phone2\nFen,2026-04-01,Moss,1,2\nFen,2026-04-02,Moss,1,2\nHeath,2026-04-01,Reed,3,4\n".getBytes(StandardCharsets.UTF_8)));
+                ("site,visited_on,warden,phone1,phone2\nFen,2026-04-01,Moss,1,2\n"
+                        + "Fen,2026-04-02,Moss,1,2\nHeath,2026-04-01,Reed,3,4\n")
+                        .getBytes(StandardCharsets.UTF_8)));
         page.waitForURL("**/normalize?sel=**");
         assertThat(page.locator("#entity-choice option:checked")).hasText("Field visits");
         assertThat(page.locator(".flaw.asks")).containsText("phone1, phone2 look like one fact repeated");
@@ -151,7 +158,8 @@ class NormalizeIT extends BrowserTest {
         page.getByLabel("Choose site, visited_on as the key").click();
         kept(3);
         assertThat(page.locator(".keys-list")).containsText("chosen");
-        Assertions.assertThat(kept().entities().list().getFirst().attributes()).extracting(attribute -> attribute.type().text().toLowerCase(java.util.Locale.ROOT))
+        Assertions.assertThat(kept().entities().list().getFirst().attributes())
+                .extracting(attribute -> attribute.type().text().toLowerCase(java.util.Locale.ROOT))
                 .containsExactly("varchar(5)", "date", "varchar(5)", "integer", "integer");
         page.locator("#lines").fill("site, visited_on -> warden, phone1, phone2\nsite -> warden");
         page.locator("#lines").press("Tab");
@@ -163,7 +171,8 @@ class NormalizeIT extends BrowserTest {
         newDesign("Wardens");
         design = page.url().replaceFirst(".*(/designs/\\w+).*", "$1");
         go(design + "/normalize");
-        page.locator("#flat-file").setInputFiles(new FilePayload("wardens.csv", "text/csv", "warden,phone1,phone2\nMoss,1,2\nReed,3,4\n".getBytes(StandardCharsets.UTF_8)));
+        page.locator("#flat-file").setInputFiles(new FilePayload("wardens.csv", "text/csv",
+                "warden,phone1,phone2\nMoss,1,2\nReed,3,4\n".getBytes(StandardCharsets.UTF_8)));
         page.waitForURL("**/normalize?sel=**");
         page.locator("#sign-0").click();
         assertThat(page.locator("#sign-0-fault")).containsText("Choose a key of Wardens first");
@@ -175,7 +184,8 @@ class NormalizeIT extends BrowserTest {
         kept(3);
         page.locator("#sign-0").click();
         kept(4);
-        Assertions.assertThat(kept().entities().stream().map(entity -> entity.name())).containsExactly("Wardens", "Wardens phone");
+        Assertions.assertThat(kept().entities().stream().map(entity -> entity.name())).containsExactly("Wardens",
+                "Wardens phone");
         Assertions.assertThat(kept().rows().size()).isEqualTo(6);
     }
 
@@ -185,7 +195,9 @@ class NormalizeIT extends BrowserTest {
         Download saved = page.waitForDownload(() -> page.locator("#save-png").click());
         Assertions.assertThat(saved.suggestedFilename()).endsWith("dependencies.png");
         BufferedImage image = ImageIO.read(saved.createReadStream());
-        double width = ((Number) page.evaluate("() => document.querySelector('#dependency-diagram svg').width.baseVal.value")).doubleValue();
+        double width =
+                ((Number) page.evaluate("() => document.querySelector('#dependency-diagram svg').width.baseVal.value"))
+                        .doubleValue();
         Assertions.assertThat((double) image.getWidth()).isCloseTo(2 * width, Assertions.within(1.0));
     }
 
@@ -196,6 +208,7 @@ class NormalizeIT extends BrowserTest {
         Download download = page.waitForDownload(() -> page.locator("#save-pdf").click());
         Process process = new ProcessBuilder("pdftotext", "-layout", download.path().toString(), "-").start();
         String text = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        Assertions.assertThat(text).contains("Proof by the chase", "Lossless", "by way of taxon_code", "tray_no", "Part of the key decides");
+        Assertions.assertThat(text).contains("Proof by the chase", "Lossless", "by way of taxon_code", "tray_no",
+                "Part of the key decides");
     }
 }

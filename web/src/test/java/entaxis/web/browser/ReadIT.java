@@ -12,7 +12,8 @@ class ReadIT extends BrowserTest {
     private static final String SCRIPT = """
             CREATE TABLE taxon (taxon_id integer PRIMARY KEY, name varchar(120) NOT NULL UNIQUE);
             CREATE TABLE trip (trip_id integer PRIMARY KEY, started_on date NOT NULL);
-            CREATE TABLE sighting (taxon_id integer REFERENCES taxon, trip_id integer REFERENCES trip, PRIMARY KEY (taxon_id, trip_id));
+            CREATE TABLE sighting (taxon_id integer REFERENCES taxon, trip_id integer REFERENCES trip, PRIMARY KEY \
+            (taxon_id, trip_id));
             CREATE TABLE photo (photo_id integer PRIMARY KEY, taxon_id integer);
             CREATE TABEL wrong (x int);
             INSERT INTO taxon VALUES (1, 'Brizella ostra');
@@ -51,7 +52,8 @@ class ReadIT extends BrowserTest {
         assertThat(page.locator("#script-beside")).containsText("PRIMARY KEY (taxon_id)");
         assertThat(page.locator("#script-text .line.other").first()).isVisible();
         page.locator("input[name=rows]").check();
-        assertThat(page.locator("#script-text")).containsText("INSERT INTO taxon (taxon_id, name) VALUES (1, 'Brizella ostra');");
+        assertThat(page.locator("#script-text"))
+                .containsText("INSERT INTO taxon (taxon_id, name) VALUES (1, 'Brizella ostra');");
         page.locator("input[name=quote]").check();
         assertThat(page.locator("#script-beside")).containsText("CREATE TABLE `taxon`");
     }
@@ -60,7 +62,8 @@ class ReadIT extends BrowserTest {
     void manyTablesAreFilteredAndTickedTogether() {
         StringBuilder script = new StringBuilder();
         for (int i = 0; i < 20; i++) {
-            script.append("CREATE TABLE ").append(i < 15 ? "tray_" : "rack_").append(i).append(" (no integer PRIMARY KEY);\n");
+            script.append("CREATE TABLE ").append(i < 15 ? "tray_" : "rack_").append(i)
+                    .append(" (no integer PRIMARY KEY);\n");
         }
         go("/read");
         page.locator("#read-script").fill(script.toString());
@@ -86,8 +89,12 @@ class ReadIT extends BrowserTest {
         page.locator("#typed-text").fill(text.replace("CREATE TABLE collector", "CREATE TABEL collector"));
         page.locator("#follow-script").click();
         assertThat(page.locator("#text-faults")).containsText("nothing was changed");
-        org.assertj.core.api.Assertions.assertThat(page.evaluate("() => { const t = document.getElementById('typed-text'); return t.value.slice(t.selectionStart, t.selectionEnd); }")).isEqualTo("TABEL");
-        page.locator("#typed-text").fill(text.replace("full_name", "whole_name") + "CREATE TABLE freezer (freezer_no integer PRIMARY KEY, vault_code char(2) NOT NULL);\n");
+        org.assertj.core.api.Assertions.assertThat(page.evaluate(
+                "() => { const t = document.getElementById('typed-text'); return t.value.slice(t.selectionStart, "
+                        + "t.selectionEnd); }"))
+                .isEqualTo("TABEL");
+        page.locator("#typed-text").fill(text.replace("full_name", "whole_name")
+                + "CREATE TABLE freezer (freezer_no integer PRIMARY KEY, vault_code char(2) NOT NULL);\n");
         page.keyboard().press("Control+Enter");
         assertThat(page.locator("#text-said")).containsText("The design follows, as revision 1.");
         assertThat(page.locator("#typed-text")).hasValue(java.util.regex.Pattern.compile("whole_name"));
@@ -101,7 +108,10 @@ class ReadIT extends BrowserTest {
         assertThat(card("Freezer")).hasCount(0);
     }
 
-    /** A view that is typed into the script stays with the design, to the letter; another engine's script leaves it out and says so. */
+    /**
+     * A view that is typed into the script stays with the design, to the letter; another engine's script leaves it out
+     * and says so.
+     */
     @Test
     void aViewTypedIntoTheScriptStaysWithTheDesign() {
         go(demo());
@@ -125,7 +135,9 @@ class ReadIT extends BrowserTest {
 
     @Test
     void aFileIsReadToo(@TempDir Path folder) throws java.io.IOException {
-        Path file = Files.writeString(folder.resolve("green_house.sql"), "CREATE TABLE `bench` (`id` int unsigned NOT NULL AUTO_INCREMENT, `label` varchar(9), PRIMARY KEY (`id`)) ENGINE=InnoDB;");
+        Path file = Files.writeString(folder.resolve("green_house.sql"),
+                "CREATE TABLE `bench` (`id` int unsigned NOT NULL AUTO_INCREMENT, `label` varchar(9), PRIMARY KEY "
+                        + "(`id`)) ENGINE=InnoDB;");
         go("/read");
         page.locator("#read-engine").selectOption("MYSQL");
         page.locator("#read-file").setInputFiles(file);

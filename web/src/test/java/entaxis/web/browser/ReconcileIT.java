@@ -43,7 +43,8 @@ class ReconcileIT extends BrowserTest {
     void database() throws SQLException, IOException {
         Files.writeString(Path.of(data, "connections.properties"), "Outpost.url=" + URL + "\nOutpost.engine=h2\n");
         connection = DriverManager.getConnection(URL);
-        for (Script.Statement one : new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT).write(Derivation.of(SeedVault.design()).schema(), "outpost").statements()) {
+        for (Script.Statement one : new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT)
+                .write(Derivation.of(SeedVault.design()).schema(), "outpost").statements()) {
             execute(one.text());
         }
     }
@@ -93,12 +94,14 @@ class ReconcileIT extends BrowserTest {
         page.locator("#read-again").click();
         assertThat(page.locator("#counted")).containsText("5 differences");
         page.locator(".offer input").click();
-        assertThat(page.locator("#counted")).containsText("4 differences: 0 open, 0 by the design, 4 by the database, 0 kept");
+        assertThat(page.locator("#counted"))
+                .containsText("4 differences: 0 open, 0 by the design, 4 by the database, 0 kept");
         assertThat(difference("The database calls the column “name”")).containsText("changed in the database");
 
         answer("common_name", "WANTED");
         answer("freezer_log", "WANTED");
-        assertThat(page.locator("#change-script")).containsText("ALTER TABLE taxon ALTER COLUMN common_name SET DATA TYPE varchar(80);");
+        assertThat(page.locator("#change-script"))
+                .containsText("ALTER TABLE taxon ALTER COLUMN common_name SET DATA TYPE varchar(80);");
         assertThat(page.locator("#change-script")).not().containsText("DROP TABLE");
         difference("freezer_log").locator("input[name=meant]").click();
         assertThat(page.locator("#change-script")).containsText("DROP TABLE freezer_log;");
@@ -133,7 +136,8 @@ class ReconcileIT extends BrowserTest {
         page.locator("#show").selectOption("open");
         assertThat(page.locator("#differences")).containsText("No difference is shown by this filter.");
         page.locator("#show").selectOption("kept");
-        assertThat(difference("accession.barcode").locator("input[name=reason]")).hasValue("the label printer needs it");
+        assertThat(difference("accession.barcode").locator("input[name=reason]"))
+                .hasValue("the label printer needs it");
         Assertions.assertThat(page.locator("#change-script").count()).isZero();
     }
 
@@ -146,22 +150,27 @@ class ReconcileIT extends BrowserTest {
         execute("ALTER TABLE naming ADD FOREIGN KEY (taxon_id) REFERENCES taxon (taxon_id)");
         execute("ALTER TABLE taxon DROP COLUMN common_name");
         open(demo());
-        Locator offer = page.locator(".offer", new Page.LocatorOptions().setHasText("naming: common_name may have come out of taxon"));
+        Locator offer = page.locator(".offer",
+                new Page.LocatorOptions().setHasText("naming: common_name may have come out of taxon"));
         offer.locator("input").check();
         assertThat(offer.locator("input")).isChecked();
         answer("taxon.common_name", "WANTED");
-        assertThat(page.locator("#change-script")).containsText("UPDATE taxon SET common_name = (SELECT own.common_name FROM naming own WHERE own.taxon_id = taxon.taxon_id);");
+        assertThat(page.locator("#change-script")).containsText(
+                "UPDATE taxon SET common_name = (SELECT own.common_name FROM naming own WHERE own.taxon_id = "
+                        + "taxon.taxon_id);");
         page.locator(".running summary").click();
         page.locator("#run-script").click();
         assertThat(page.locator("#executed")).containsText("Done");
-        try (Statement statement = connection.createStatement(); java.sql.ResultSet row = statement.executeQuery("SELECT common_name FROM taxon WHERE taxon_id = 900")) {
+        try (Statement statement = connection.createStatement();
+                java.sql.ResultSet row = statement.executeQuery("SELECT common_name FROM taxon WHERE taxon_id = 900")) {
             row.next();
             Assertions.assertThat(row.getString(1)).isEqualTo("small quill");
         }
     }
 
     private static Change view(String query) {
-        return new Change.PutOpaque(new OpaqueProgram(new OpaqueId("v9"), ProgramKind.VIEW, "", "species", Target.H2, "CREATE VIEW species AS " + query));
+        return new Change.PutOpaque(new OpaqueProgram(new OpaqueId("v9"), ProgramKind.VIEW, "", "species", Target.H2,
+                "CREATE VIEW species AS " + query));
     }
 
     @Test
@@ -204,7 +213,11 @@ class ReconcileIT extends BrowserTest {
         assertThat(difference("species")).isVisible();
         store.edit(id, view("SELECT vault, shelf FROM slot NATURAL JOIN vault WHERE capacity <= 10"));
         page.reload();
-        assertThat(page.locator("#reconcile .note-line").filter(new Locator.FilterOptions().setHasText("species was compared only by the tables, columns and constants"))).hasCount(1);
+        assertThat(
+                page.locator("#reconcile .note-line")
+                        .filter(new Locator.FilterOptions()
+                                .setHasText("species was compared only by the tables, columns and constants")))
+                .hasCount(1);
     }
 
     @Test
@@ -215,7 +228,8 @@ class ReconcileIT extends BrowserTest {
         assertThat(page.locator("#change-script")).containsText("SET NOT NULL");
         difference("taxon.rank").locator("input[name=value]").fill("'species'");
         page.keyboard().press("Enter");
-        assertThat(page.locator("#change-script")).containsText("UPDATE taxon SET rank = 'species' WHERE rank IS NULL;");
+        assertThat(page.locator("#change-script"))
+                .containsText("UPDATE taxon SET rank = 'species' WHERE rank IS NULL;");
     }
 
     @Test
@@ -278,7 +292,8 @@ class ReconcileIT extends BrowserTest {
         page.getByLabel("Take the database's side: 2 columns").click();
         assertThat(page.locator("#counted")).containsText("2 by the database");
         assertThat(page.getByLabel("Take the database's side: 2 columns")).isVisible();
-        Assertions.assertThat(page.locator(".difference:has([data-answer=HAVE]:checked)").allTextContents()).hasSize(2).allMatch(text -> text.contains("The column"));
+        Assertions.assertThat(page.locator(".difference:has([data-answer=HAVE]:checked)").allTextContents()).hasSize(2)
+                .allMatch(text -> text.contains("The column"));
     }
 
     @Test
@@ -305,11 +320,14 @@ class ReconcileIT extends BrowserTest {
     void whatWasSplitInTheDesignMovesInTheDatabaseWithItsValues() throws SQLException {
         Design flat = SowingSheet.design();
         execute("drop all objects");
-        for (Script.Statement one : new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT).write(Derivation.of(flat).schema(), "sheet").statements()) {
+        for (Script.Statement one : new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT)
+                .write(Derivation.of(flat).schema(), "sheet").statements()) {
             execute(one.text());
         }
-        execute("insert into sowing_sheet (tray_no, position, sown_on, taxon_code, taxon_name, family, germinated) values ('T-01', 1, date '2026-03-02', 'CAR', 'Silverthorn', 'Thornworts', 'yes'),"
-                + " ('T-01', 2, date '2026-03-02', 'CAR', 'Silverthorn', 'Thornworts', 'no'), ('T-02', 1, date '2026-03-04', 'MOR', 'Moonreed', 'Reeds', 'yes')");
+        execute("insert into sowing_sheet (tray_no, position, sown_on, taxon_code, taxon_name, family, germinated) "
+                + "values ('T-01', 1, date '2026-03-02', 'CAR', 'Silverthorn', 'Thornworts', 'yes'),"
+                + " ('T-01', 2, date '2026-03-02', 'CAR', 'Silverthorn', 'Thornworts', 'no'), ('T-02', 1, date "
+                + "'2026-03-04', 'MOR', 'Moonreed', 'Reeds', 'yes')");
         String design = "/designs/" + store.create(flat);
         go(design + "/normalize");
         page.locator("#carry-out").click();
@@ -317,7 +335,8 @@ class ReconcileIT extends BrowserTest {
         to("reconcile");
         Locator offers = page.locator(".offer");
         assertThat(offers).hasCount(2);
-        assertThat(offers.filter(new Locator.FilterOptions().setHasText("may have moved to taxon"))).containsText("taxon_name, family");
+        assertThat(offers.filter(new Locator.FilterOptions().setHasText("may have moved to taxon")))
+                .containsText("taxon_name, family");
         for (int i = 0; i < 2; i++) {
             offers.nth(i).locator("input").click();
             assertThat(page.locator(".offer input:checked")).hasCount(i + 1);
@@ -335,7 +354,9 @@ class ReconcileIT extends BrowserTest {
         page.locator("#run-script").click();
         assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
         assertThat(page.locator("#counted")).hasText("Nothing is apart");
-        try (Statement statement = connection.createStatement(); ResultSet row = statement.executeQuery("select count(*), max(t.family) from sowing_sheet s join tray y on y.tray_no = s.tray_no"
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery(
+                        "select count(*), max(t.family) from sowing_sheet s join tray y on y.tray_no = s.tray_no"
                 + " join taxon t on t.taxon_code = y.taxon_code where s.germinated = 'yes'")) {
             row.next();
             Assertions.assertThat(row.getInt(1)).isEqualTo(2);
@@ -364,7 +385,10 @@ class ReconcileIT extends BrowserTest {
         assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
     }
 
-    /** A view that only the database has comes into the design, as the engine words it; one that only the design has is made in the database. */
+    /**
+     * A view that only the database has comes into the design, as the engine words it; one that only the design has is
+     * made in the database.
+     */
     @Test
     void viewsAreBroughtTogether() throws SQLException {
         execute("CREATE VIEW full_slots AS SELECT vault, shelf, slot_no FROM slot WHERE capacity = 0");

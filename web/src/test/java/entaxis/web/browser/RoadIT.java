@@ -20,8 +20,10 @@ class RoadIT extends BrowserTest {
         lines("site_code char(6) primary key -- two letters, four digits", "description varchar(20) not null");
         assertThat(card("Site")).containsText("site_code");
         makeEntity(700, 300, "Visit");
-        page.locator("#add-line").evaluate("(field, text) => { const data = new DataTransfer(); data.setData('text/plain', text); field.focus();"
-                + " if (field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))) field.value = text; }",
+        page.locator("#add-line").evaluate(
+                "(field, text) => { const data = new DataTransfer(); data.setData('text/plain', text); field.focus();"
+                        + " if (field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, "
+                        + "cancelable: true }))) field.value = text; }",
                 "visit_no integer primary key,\nvisited_on date not null default current_date,\nremark text");
         assertThat(page.locator("#ledger table.rows tbody tr")).hasCount(3);
         kept(5);
@@ -56,7 +58,8 @@ class RoadIT extends BrowserTest {
         page.locator("#run-script").click();
         assertThat(page.locator("#run-summary")).containsText("all accepted");
         insert("site_code", "FM0001", "description", "wet meadow");
-        assertThat(page.locator("#inserted")).containsText("INSERT INTO site (site_code, description) VALUES ('FM0001', 'wet meadow')");
+        assertThat(page.locator("#inserted"))
+                .containsText("INSERT INTO site (site_code, description) VALUES ('FM0001', 'wet meadow')");
         assertThat(page.locator("#inserted .good")).isVisible();
         insert("site_code", "FM0001", "description", "again");
         assertThat(page.locator("#inserted .why")).containsText("primary key violation");
@@ -65,7 +68,8 @@ class RoadIT extends BrowserTest {
         assertThat(page.locator("#inserted .why")).containsText("NULL not allowed");
         insert("site_code", "FM0002", "description", "123456789012345678901");
         assertThat(page.locator("#inserted .why")).containsText("Value too long");
-        page.locator("#trial-table").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("visit"));
+        page.locator("#trial-table")
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("visit"));
         insert("visit_no", "1", "site_code", "ZZ9999");
         assertThat(page.locator("#inserted .why")).containsText("Referential integrity");
         insert("visit_no", "1", "site_code", "FM0001");
@@ -123,7 +127,8 @@ class RoadIT extends BrowserTest {
         Locator type = page.locator("#ledger table.rows tbody tr").first().locator("input[list=types]");
         type.fill("varchar(14)");
         type.press("Tab");
-        for (String table : new String[] {"accession", "germination_test", "daily_count", "duplicate", "request_line"}) {
+        for (String table : new String[] {"accession", "germination_test", "daily_count", "duplicate",
+                "request_line"}) {
             assertThat(card(table)).containsText("varchar(14)");
         }
     }
@@ -140,7 +145,10 @@ class RoadIT extends BrowserTest {
         assertThat(card("Shipment")).hasAttribute("transform", before);
     }
 
-    /** In a large design cards outside the window are not painted; they are when one goes there, and an edit breaks no rule of the page's policy. */
+    /**
+     * In a large design cards outside the window are not painted; they are when one goes there, and an edit breaks no
+     * rule of the page's policy.
+     */
     @Test
     void aLargeDesignPaintsWhatIsInTheWindow() {
         go("/designs/" + store.create(entaxis.core.random.RandomDesigns.design(4, 260)) + "?lens=tables");
@@ -148,7 +156,9 @@ class RoadIT extends BrowserTest {
             page.keyboard().press("+");
         }
         assertThat(page.locator("#cards .card").first()).isAttached();
-        page.waitForFunction("() => [...document.querySelectorAll('#cards .card')].filter(card => card.style.display === 'none').length > 100");
+        page.waitForFunction(
+                "() => [...document.querySelectorAll('#cards .card')].filter(card => card.style.display === "
+                        + "'none').length > 100");
         page.locator("#contents .entry").first().click();
         assertThat(page.locator("#about-entity")).isVisible();
         String chosen = page.locator("#desk").getAttribute("data-selected");
@@ -158,7 +168,8 @@ class RoadIT extends BrowserTest {
         kept(1);
         assertThat(page.locator("#c-" + chosen)).isVisible();
         page.locator("[data-do=fit]").click();
-        page.waitForFunction("() => [...document.querySelectorAll('#cards .card')].every(card => card.style.display !== 'none')");
+        page.waitForFunction(
+                "() => [...document.querySelectorAll('#cards .card')].every(card => card.style.display !== 'none')");
     }
 
     @Test
@@ -199,7 +210,8 @@ class RoadIT extends BrowserTest {
         page.mouse().move(spine.x + 3, spine.y + spine.height / 2);
         page.mouse().down();
         page.mouse().move(spine.x + 60, spine.y + 30);
-        page.mouse().move(target.x + target.width / 2, target.y + target.height / 2, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(4));
+        page.mouse().move(target.x + target.width / 2, target.y + target.height / 2,
+                new com.microsoft.playwright.Mouse.MoveOptions().setSteps(4));
         page.mouse().up();
         assertThat(page.locator("#about-relationship")).isVisible();
     }
@@ -209,7 +221,8 @@ class RoadIT extends BrowserTest {
         page.mouse().move(box.x + fromX, box.y + fromY);
         page.mouse().down();
         page.mouse().move(box.x + fromX + dx / 2, box.y + fromY + dy / 2);
-        page.mouse().move(box.x + fromX + dx, box.y + fromY + dy, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
+        page.mouse().move(box.x + fromX + dx, box.y + fromY + dy,
+                new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
         page.mouse().up();
     }
 
@@ -217,6 +230,7 @@ class RoadIT extends BrowserTest {
         for (int i = 0; i < fields.length; i += 2) {
             page.locator("#cell-" + fields[i]).fill(fields[i + 1]);
         }
-        page.waitForResponse(response -> response.url().endsWith("/trial/rows"), () -> page.locator("#insert-row").click());
+        page.waitForResponse(response -> response.url().endsWith("/trial/rows"),
+                () -> page.locator("#insert-row").click());
     }
 }

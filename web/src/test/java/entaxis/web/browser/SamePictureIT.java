@@ -39,8 +39,9 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 /**
- * PNG, JPEG and PDF against two outside witnesses: Chromium's picture of the SVG, and what poppler (pdftoppm) makes of the PDF. Both draw with rules of their own at the edges of
- * letters, so pictures are compared after a blur of three by three pixels.
+ * PNG, JPEG and PDF against two outside witnesses: Chromium's picture of the SVG, and what poppler (pdftoppm) makes of
+ * the PDF. Both draw with rules of their own at the edges of letters, so pictures are compared after a blur of three by
+ * three pixels.
  */
 class SamePictureIT extends BrowserTest {
     /** How much blurred pictures may be apart, in parts of the ink. */
@@ -70,30 +71,39 @@ class SamePictureIT extends BrowserTest {
     void randomDesigns() throws Exception {
         for (int seed = 0; seed < RANDOM; seed++) {
             Design design = FirstSheet.arranged(RandomDesigns.design(seed, 2 + seed % 7), MEASURE);
-            same(design, design.sheet(), seed % 2 == 0 ? Lens.TABLES : Lens.CONCEPT, Notation.values()[seed % Notation.values().length], "seed " + seed);
+            same(design, design.sheet(), seed % 2 == 0 ? Lens.TABLES : Lens.CONCEPT,
+                    Notation.values()[seed % Notation.values().length], "seed " + seed);
         }
     }
 
     /** The comparison itself: another name in one row, or one line dashed instead of solid, is seen. */
     @Test
     void aSmallDifferenceIsSeen() throws Exception {
-        Small one = new Small().entity("Site", "site_code char(4) primary key", "name text").entity("Visit", "visit_no integer primary key", "paid_by text");
-        Small other = new Small().entity("Site", "site_code char(4) primary key", "name text").entity("Visit", "visit_no integer primary key", "made_at text");
+        Small one = new Small().entity("Site", "site_code char(4) primary key", "name text").entity("Visit",
+                "visit_no integer primary key", "paid_by text");
+        Small other = new Small().entity("Site", "site_code char(4) primary key", "name text").entity("Visit",
+                "visit_no integer primary key", "made_at text");
         assertThat(off(png(one.design()), png(other.design()))[1]).isGreaterThan(FAR_OFF);
-        Small solid = one.relate("Site", "gets", Cardinality.EXACTLY_ONE, "Visit", "is at", Cardinality.ZERO_OR_MORE, true);
-        Small dashed = new Small().entity("Site", "site_code char(4) primary key", "name text").entity("Visit", "visit_no integer primary key", "paid_by text")
+        Small solid =
+                one.relate("Site", "gets", Cardinality.EXACTLY_ONE, "Visit", "is at", Cardinality.ZERO_OR_MORE, true);
+        Small dashed = new Small().entity("Site", "site_code char(4) primary key", "name text")
+                .entity("Visit", "visit_no integer primary key", "paid_by text")
                 .relate("Site", "gets", Cardinality.EXACTLY_ONE, "Visit", "is at", Cardinality.ZERO_OR_MORE, false);
         assertThat(off(png(solid.design()), png(dashed.design()))[1]).isGreaterThan(FAR_OFF);
     }
 
     private static BufferedImage png(Design design) throws IOException {
-        return image(FILES.picture(SheetPictures.of(design, Derivation.of(design), design.sheet(), Lens.CONCEPT, Optional.empty(), Set.of(), MEASURE), FileOptions.as(Format.PNG)));
+        return image(FILES.picture(SheetPictures.of(design, Derivation.of(design), design.sheet(), Lens.CONCEPT,
+                Optional.empty(), Set.of(), MEASURE), FileOptions.as(Format.PNG)));
     }
 
     private void same(Design design, Sheet sheet, Lens lens, Notation notation, String what) throws Exception {
-        SheetPicture picture = SheetPictures.of(design, Derivation.of(design), sheet, lens, Optional.of(notation), Set.of(), MEASURE);
-        SheetPicture bare = new SheetPicture(picture.name(), picture.scene().withoutFrame(), picture.paper(), picture.areas());
-        BufferedImage browser = browser(FILES.picture(bare, FileOptions.as(Format.SVG)), Drawing.of(bare.scene(), MEASURE));
+        SheetPicture picture =
+                SheetPictures.of(design, Derivation.of(design), sheet, lens, Optional.of(notation), Set.of(), MEASURE);
+        SheetPicture bare =
+                new SheetPicture(picture.name(), picture.scene().withoutFrame(), picture.paper(), picture.areas());
+        BufferedImage browser =
+                browser(FILES.picture(bare, FileOptions.as(Format.SVG)), Drawing.of(bare.scene(), MEASURE));
         alike(browser, image(FILES.picture(bare, FileOptions.as(Format.PNG))), what + ", PNG");
         alike(browser, image(FILES.picture(bare, FileOptions.as(Format.JPEG))), what + ", JPEG");
         alike(browser, rendered(bare, browser.getWidth(), browser.getHeight()), what + ", PDF");
@@ -105,25 +115,32 @@ class SamePictureIT extends BrowserTest {
 
     private BufferedImage browser(byte[] svg, Drawing drawing) throws IOException {
         page.setViewportSize((int) Math.ceil(drawing.box().width()), (int) Math.ceil(drawing.box().height()));
-        page.setContent("<style>body{margin:0;background:#FBF9F4}svg{display:block}</style>" + new String(svg, StandardCharsets.UTF_8));
+        page.setContent("<style>body{margin:0;background:#FBF9F4}svg{display:block}</style>"
+                + new String(svg, StandardCharsets.UTF_8));
         page.evaluate("document.fonts.ready");
         return image(page.screenshot(new Page.ScreenshotOptions()));
     }
 
     /** The drawing's part of the page, at one pixel a unit. */
-    private static BufferedImage rendered(SheetPicture sheet, int width, int height) throws IOException, InterruptedException {
+    private static BufferedImage rendered(SheetPicture sheet, int width, int height)
+            throws IOException, InterruptedException {
         Paper paper = new Paper(Paper.Size.A0, true);
-        byte[] pdf = FILES.pdf(List.of(sheet), FileOptions.as(Format.PDF).on(Optional.of(paper)), new TitleBlock("t", List.of()), "", (done, all) -> { });
+        byte[] pdf = FILES.pdf(List.of(sheet), FileOptions.as(Format.PDF).on(Optional.of(paper)),
+                new TitleBlock("t", List.of()), "", (done, all) -> {});
         Path folder = Files.createTempDirectory(Files.createDirectories(Path.of("target/pdf")), "page");
         Files.write(folder.resolve("page.pdf"), pdf);
         Drawing drawing = Drawing.of(sheet.scene(), MEASURE);
         double room = (paper.width() - 20) * POINTS_A_MILLIMETRE;
         double down = (paper.height() - 20) * POINTS_A_MILLIMETRE;
         double scale = Math.min(1.125, Math.min(room / drawing.box().width(), down / drawing.box().height()));
-        long left = Math.round((paper.width() * POINTS_A_MILLIMETRE - drawing.box().width() * scale) / 2 / scale * FINER);
-        long top = Math.round((paper.height() * POINTS_A_MILLIMETRE - drawing.box().height() * scale) / 2 / scale * FINER);
-        Process process = new ProcessBuilder("pdftoppm", "-png", "-r", Double.toString(72 / scale * FINER), "-x", Long.toString(left), "-y", Long.toString(top), "-W", Integer.toString(width * FINER),
-                "-H", Integer.toString(height * FINER), "-singlefile", "page.pdf", "page").directory(folder.toFile()).redirectErrorStream(true).start();
+        long left =
+                Math.round((paper.width() * POINTS_A_MILLIMETRE - drawing.box().width() * scale) / 2 / scale * FINER);
+        long top =
+                Math.round((paper.height() * POINTS_A_MILLIMETRE - drawing.box().height() * scale) / 2 / scale * FINER);
+        Process process = new ProcessBuilder("pdftoppm", "-png", "-r", Double.toString(72 / scale * FINER), "-x",
+                Long.toString(left), "-y", Long.toString(top), "-W", Integer.toString(width * FINER),
+                "-H", Integer.toString(height * FINER), "-singlefile", "page.pdf", "page").directory(folder.toFile())
+                .redirectErrorStream(true).start();
         String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
         assertThat(process.exitValue()).as(said).isZero();
@@ -174,7 +191,10 @@ class SamePictureIT extends BrowserTest {
         assertThat(off[1]).as("%s: far off", what).isLessThan(FAR_OFF);
     }
 
-    /** How far two pictures are apart, in parts of the ink of the first, and which part of their inked pixels is far off. */
+    /**
+     * How far two pictures are apart, in parts of the ink of the first, and which part of their inked pixels is far
+     * off.
+     */
     private static double[] off(BufferedImage expected, BufferedImage actual) {
         double[][] one = grey(expected);
         double[][] other = grey(actual);

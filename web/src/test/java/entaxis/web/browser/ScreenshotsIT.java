@@ -6,7 +6,10 @@ import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
-/** Takes the pictures of the main views for the README, from the demo design, when asked to: {@code -Dentaxis.screenshots=../docs/screenshots}. */
+/**
+ * Takes the pictures of the main views for the README, from the demo design, when asked to: {@code
+ * -Dentaxis.screenshots=../docs/screenshots}.
+ */
 @EnabledIfSystemProperty(named = "entaxis.screenshots", matches = ".+")
 class ScreenshotsIT extends BrowserTest {
 
@@ -88,14 +91,17 @@ class ScreenshotsIT extends BrowserTest {
         picture("sql");
         String script = page.request().get(address(design + "/script.sql?target=POSTGRESQL&chosen=true")).text();
         go("/read");
-        page.locator("#read-script").fill(script.replaceFirst("(?s)ALTER TABLE accession ADD CONSTRAINT fk_accession_taxon.*?;", "CREATE TABEL shelf (shelf_no integer);"));
+        page.locator("#read-script")
+                .fill(script.replaceFirst("(?s)ALTER TABLE accession ADD CONSTRAINT fk_accession_taxon.*?;",
+                        "CREATE TABEL shelf (shelf_no integer);"));
         page.locator("#read-go").click();
         page.locator("#lift-form").waitFor();
         picture("read");
         go(design + "/trial");
         page.locator("#run-script").click();
         page.locator("#run-summary").waitFor();
-        page.locator("#trial-table").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("accession"));
+        page.locator("#trial-table")
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("accession"));
         page.locator("#cell-accession_no").waitFor();
         page.locator("#cell-accession_no").fill("AK-002042");
         page.locator("#cell-taxon_id").fill("99");
@@ -107,6 +113,7 @@ class ScreenshotsIT extends BrowserTest {
     }
 
     private void picture(String name) {
-        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("entaxis.screenshots"), name + ".png")));
+        page.screenshot(new Page.ScreenshotOptions()
+                .setPath(Path.of(System.getProperty("entaxis.screenshots"), name + ".png")));
     }
 }

@@ -82,7 +82,8 @@ class SheetViewIT extends BrowserTest {
                 BoundingBox box = page.locator(over).boundingBox();
                 for (Locator card : page.locator("#cards .card > .edge").all()) {
                     BoundingBox at = card.boundingBox();
-                    boolean apart = at.x + at.width <= box.x || box.x + box.width <= at.x || at.y + at.height <= box.y || box.y + box.height <= at.y;
+                    boolean apart = at.x + at.width <= box.x || box.x + box.width <= at.x || at.y + at.height <= box.y
+                            || box.y + box.height <= at.y;
                     Assertions.assertThat(apart).as("%s over a card at %s,%s", over, at.x, at.y).isTrue();
                 }
             }
@@ -92,7 +93,8 @@ class SheetViewIT extends BrowserTest {
     @Test
     void fromFarOnlyNamesAndFromFartherAreasAreShown() {
         go(demo());
-        Locator name = page.locator("#cards .card").filter(new Locator.FilterOptions().setHasText("Accession")).locator(".far-name").first();
+        Locator name = page.locator("#cards .card").filter(new Locator.FilterOptions().setHasText("Accession"))
+                .locator(".far-name").first();
         assertThat(name).isHidden();
         page.keyboard().press("-");
         page.keyboard().press("-");
@@ -115,20 +117,27 @@ class SheetViewIT extends BrowserTest {
         double before = scale();
         page.keyboard().press("l");
         assertThat(page.locator("[data-lens=tables][aria-pressed=true]")).isVisible();
-        page.waitForFunction("() => document.querySelectorAll('#cards .card').length === 19 && entaxisSheet.wholeSeen()");
+        page.waitForFunction(
+                "() => document.querySelectorAll('#cards .card').length === 19 && entaxisSheet.wholeSeen()");
         Assertions.assertThat(scale()).isLessThan(before);
     }
 
-    /** What is selected low on the sheet comes out from behind the ledger; when nothing is, the sheet is seen whole as before. */
+    /**
+     * What is selected low on the sheet comes out from behind the ledger; when nothing is, the sheet is seen whole as
+     * before.
+     */
     @Test
     void whatIsSelectedIsNotBehindTheLedger() {
         go(demo());
         double before = scale();
-        Locator edge = page.locator("#cards .card").filter(new Locator.FilterOptions().setHasText("Shipment")).locator("> .edge");
+        Locator edge = page.locator("#cards .card").filter(new Locator.FilterOptions().setHasText("Shipment"))
+                .locator("> .edge");
         BoundingBox at = edge.boundingBox();
         page.mouse().click(at.x + at.width / 2, at.y + at.height - 4);
         assertThat(page.locator("#entity-name")).hasValue("Shipment");
-        page.waitForFunction("() => { const card = [...document.querySelectorAll('.card')].find(one => one.textContent.startsWith('Shipment')).getBoundingClientRect();"
+        page.waitForFunction(
+                "() => { const card = [...document.querySelectorAll('.card')].find(one => "
+                        + "one.textContent.startsWith('Shipment')).getBoundingClientRect();"
                 + " return card.bottom < document.getElementById('sheet').getBoundingClientRect().bottom; }");
         page.keyboard().press("Escape");
         page.keyboard().press("Escape");
@@ -139,12 +148,14 @@ class SheetViewIT extends BrowserTest {
     /** Tap, drag and pinch, as a tablet sends them. */
     @Test
     void theSheetFollowsFingers() {
-        try (BrowserContext tablet = browser.newContext(new Browser.NewContextOptions().setViewportSize(768, 1024).setHasTouch(true))) {
+        try (BrowserContext tablet =
+                browser.newContext(new Browser.NewContextOptions().setViewportSize(768, 1024).setHasTouch(true))) {
             Page touched = tablet.newPage();
             touched.navigate(address(demo()));
             touched.locator("body[data-ready]").waitFor();
             CDPSession fingers = tablet.newCDPSession(touched);
-            Locator edge = touched.locator("#cards .card").filter(new Locator.FilterOptions().setHasText("Taxon")).locator("> .edge").first();
+            Locator edge = touched.locator("#cards .card").filter(new Locator.FilterOptions().setHasText("Taxon"))
+                    .locator("> .edge").first();
             BoundingBox card = edge.boundingBox();
             touched.touchscreen().tap(card.x + card.width / 2, card.y + card.height / 2);
             assertThat(touched.locator("#entity-name")).hasValue("Taxon");
@@ -165,14 +176,16 @@ class SheetViewIT extends BrowserTest {
             touch(fingers, "touchMove", 440, empty, 620, empty);
             touch(fingers, "touchMove", 380, empty, 680, empty);
             touch(fingers, "touchEnd");
-            Assertions.assertThat(((Number) touched.evaluate("() => entaxisSheet.state().scale")).doubleValue()).isGreaterThan(scale * 2);
+            Assertions.assertThat(((Number) touched.evaluate("() => entaxisSheet.state().scale")).doubleValue())
+                    .isGreaterThan(scale * 2);
             Map<?, ?> still = (Map<?, ?>) touched.evaluate("() => entaxisSheet.state()");
             touch(fingers, "touchStart", 600, empty);
             touch(fingers, "touchMove", 560, empty - 20);
             touch(fingers, "touchMove", 500, empty - 50);
             touch(fingers, "touchEnd");
             Map<?, ?> panned = (Map<?, ?>) touched.evaluate("() => entaxisSheet.state()");
-            Assertions.assertThat(((Number) panned.get("x")).doubleValue()).isLessThan(((Number) still.get("x")).doubleValue() - 50);
+            Assertions.assertThat(((Number) panned.get("x")).doubleValue())
+                    .isLessThan(((Number) still.get("x")).doubleValue() - 50);
             assertThat(touched.locator("#kept")).hasText("All kept · revision 1");
         }
     }

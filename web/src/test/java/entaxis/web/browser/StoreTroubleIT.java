@@ -21,7 +21,8 @@ class StoreTroubleIT extends BrowserTest {
 
     private void choose() {
         // the answer puts a new ledger in the place of one that may show the same entity already
-        page.waitForResponse(answer -> answer.url().contains("/ledger"), () -> page.locator("#contents .entry", new Page.LocatorOptions().setHasText("Collector")).first().click());
+        page.waitForResponse(answer -> answer.url().contains("/ledger"), () -> page
+                .locator("#contents .entry", new Page.LocatorOptions().setHasText("Collector")).first().click());
         page.waitForTimeout(200);
         assertThat(page.locator("#entity-name")).hasValue("Collector");
     }

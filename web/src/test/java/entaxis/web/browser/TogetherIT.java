@@ -13,7 +13,10 @@ import org.junit.jupiter.api.Test;
 
 /** Two windows on one design. */
 class TogetherIT extends BrowserTest {
-    /** Milliseconds, on a machine that runs other tests too; how soon it really is, is measured by {@code bench/run together}. */
+    /**
+     * Milliseconds, on a machine that runs other tests too; how soon it really is, is measured by {@code bench/run
+     * together}.
+     */
     private static final long SOON = 4000;
     private static final int MAX_TRIES = 20;
 
@@ -27,7 +30,10 @@ class TogetherIT extends BrowserTest {
         other.waitForTimeout(400);
         page.locator("#contents .entry:text-is(\"Vault\")").click();
         page.locator("#entity-name").waitFor();
-        other.evaluate("() => { window.seenAt = 0; new MutationObserver(() => { if (!window.seenAt && document.getElementById('cards').textContent.includes('Cold room')) window.seenAt = Date.now(); })"
+        other.evaluate(
+                "() => { window.seenAt = 0; new MutationObserver(() => { if (!window.seenAt && "
+                        + "document.getElementById('cards').textContent.includes('Cold room')) window.seenAt = "
+                        + "Date.now(); })"
                 + ".observe(document.getElementById('cards'), { childList: true, subtree: true }); }");
         page.locator("#entity-name").fill("Cold room");
         page.locator("#entity-name").press("Tab");
@@ -47,7 +53,8 @@ class TogetherIT extends BrowserTest {
         page.locator("#entity-meaning").waitFor();
         page.route("**/since", route -> route.fulfill(new Route.FulfillOptions().setStatus(204)));
         String id = design.substring(design.lastIndexOf('/') + 1);
-        EntityId vault = store.open(id).design().entities().stream().filter(entity -> entity.name().equals("Vault")).findFirst().orElseThrow().id();
+        EntityId vault = store.open(id).design().entities().stream().filter(entity -> entity.name().equals("Vault"))
+                .findFirst().orElseThrow().id();
         store.edit(id, new Change.RemoveEntity(vault));
         page.locator("#entity-meaning").fill("a room below ground");
         page.locator("#entity-meaning").press("Tab");
@@ -78,8 +85,10 @@ class TogetherIT extends BrowserTest {
     void otherDesksShowEditsOfOthersSoonAndKeepWhatIsBeingTyped() {
         String design = demo();
         String id = design.substring(design.lastIndexOf('/') + 1);
-        EntityId vault = store.open(id).design().entities().stream().filter(entity -> entity.name().equals("Vault")).findFirst().orElseThrow().id();
-        Map<String, String> places = Map.of("/normalize?sel=" + vault, "#entity-choice", "/sentences", "#list", "/sql", "#script-text");
+        EntityId vault = store.open(id).design().entities().stream().filter(entity -> entity.name().equals("Vault"))
+                .findFirst().orElseThrow().id();
+        Map<String, String> places =
+                Map.of("/normalize?sel=" + vault, "#entity-choice", "/sentences", "#list", "/sql", "#script-text");
         int edits = 0;
         for (Map.Entry<String, String> desk : places.entrySet()) {
             go(design + desk.getKey());
@@ -87,7 +96,8 @@ class TogetherIT extends BrowserTest {
             String name = "Vault " + ++edits;
             long start = System.nanoTime();
             store.edit(id, new Change.RenameEntity(vault, name));
-            assertThat(page.locator(desk.getValue())).containsText(Pattern.compile("vault[ _]" + edits, Pattern.CASE_INSENSITIVE));
+            assertThat(page.locator(desk.getValue()))
+                    .containsText(Pattern.compile("vault[ _]" + edits, Pattern.CASE_INSENSITIVE));
             Assertions.assertThat((System.nanoTime() - start) / 1_000_000).as(desk.getKey()).isLessThan(SOON);
             assertThat(page.locator("#kept")).hasText("All kept · revision " + edits);
         }

@@ -66,7 +66,8 @@ class WrongInputIT extends BrowserTest {
         assertThat(page.locator("#relate-to")).hasValue("Nowhere");
         page.locator("#ledger tr.foreign .name input").first().fill("seed_count");
         page.locator("#ledger tr.foreign .name input").first().press("Tab");
-        assertThat(page.locator("#ledger tr.foreign").first()).containsText("There is an attribute “seed_count” in this table already");
+        assertThat(page.locator("#ledger tr.foreign").first())
+                .containsText("There is an attribute “seed_count” in this table already");
         choose("Daily count");
         page.locator("#relate-to").fill("Accession");
         page.locator("#relate-to").press("Enter");

@@ -43,8 +43,10 @@ class CheckCommandTest extends CommandTest {
     void findingsAsJson() throws IOException {
         assertThat(run("check", script(), "--engine", "postgresql", "--json")).isEqualTo(1);
         JsonNode all = MAPPER.readTree(written());
-        assertThat(all.valueStream().map(one -> one.path("rule").asString())).contains("no-primary-key", "reference-by-name", "default-unfit");
-        JsonNode unfit = all.valueStream().filter(one -> one.path("rule").asString().equals("default-unfit")).findFirst().orElseThrow();
+        assertThat(all.valueStream().map(one -> one.path("rule").asString())).contains("no-primary-key",
+                "reference-by-name", "default-unfit");
+        JsonNode unfit = all.valueStream().filter(one -> one.path("rule").asString().equals("default-unfit"))
+                .findFirst().orElseThrow();
         assertThat(unfit.path("level").asString()).isEqualTo("fault");
         assertThat(unfit.path("about").get(0).path("kind").asString()).isEqualTo("attribute");
         assertThat(unfit.path("about").get(0).path("name").asString()).isEqualTo("jar.colour");
@@ -62,23 +64,31 @@ class CheckCommandTest extends CommandTest {
         assertThat(log.path("version").asString()).isEqualTo("2.1.0");
         JsonNode run = log.path("runs").get(0);
         assertThat(run.path("tool").path("driver").path("name").asString()).isEqualTo("entaxis");
-        JsonNode unfit = run.path("results").valueStream().filter(one -> one.path("ruleId").asString().equals("default-unfit")).findFirst().orElseThrow();
+        JsonNode unfit = run.path("results").valueStream()
+                .filter(one -> one.path("ruleId").asString().equals("default-unfit")).findFirst().orElseThrow();
         assertThat(unfit.path("level").asString()).isEqualTo("error");
-        assertThat(run.path("tool").path("driver").path("rules").get(unfit.path("ruleIndex").asInt()).path("id").asString()).isEqualTo("default-unfit");
+        assertThat(run.path("tool").path("driver").path("rules").get(unfit.path("ruleIndex").asInt()).path("id")
+                .asString()).isEqualTo("default-unfit");
         JsonNode place = unfit.path("locations").get(0).path("physicalLocation");
         assertThat(place.path("artifactLocation").path("uri").asString()).endsWith("jars.sql");
         assertThat(place.path("region").path("startLine").asInt()).isEqualTo(9);
-        JsonNode bare = run.path("results").valueStream().filter(one -> one.path("ruleId").asString().equals("no-primary-key")).findFirst().orElseThrow();
-        assertThat(bare.path("locations").get(0).path("physicalLocation").path("region").path("startLine").asInt()).isEqualTo(6);
+        JsonNode bare = run.path("results").valueStream()
+                .filter(one -> one.path("ruleId").asString().equals("no-primary-key")).findFirst().orElseThrow();
+        assertThat(bare.path("locations").get(0).path("physicalLocation").path("region").path("startLine").asInt())
+                .isEqualTo(6);
     }
 
     @Test
     void aPolicyIsFollowedOrRefused() throws IOException {
-        String policy = file("policy.json", "{\"rules\": {\"no-primary-key\": \"off\", \"reference-by-name\": \"hint\", \"default-unfit\": \"hint\"}}");
+        String policy = file("policy.json",
+                "{\"rules\": {\"no-primary-key\": \"off\", \"reference-by-name\": \"hint\", \"default-unfit\": "
+                        + "\"hint\"}}");
         assertThat(run("check", script(), "--engine", "postgresql", "--policy", policy)).isZero();
-        assertThat(run("check", script(), "--engine", "postgresql", "--policy", file("wrong.json", "{\"rules\": {\"no-key\": \"off\"}}"))).isEqualTo(2);
+        assertThat(run("check", script(), "--engine", "postgresql", "--policy",
+                file("wrong.json", "{\"rules\": {\"no-key\": \"off\"}}"))).isEqualTo(2);
         assertThat(said()).contains("wrong.json: rules.no-key: there is no such rule").contains("no-primary-key");
-        assertThat(run("check", script(), "--engine", "postgresql", "--policy", file("level.json", "{\"rules\": {\"unconnected\": \"loud\"}}"))).isEqualTo(2);
+        assertThat(run("check", script(), "--engine", "postgresql", "--policy",
+                file("level.json", "{\"rules\": {\"unconnected\": \"loud\"}}"))).isEqualTo(2);
         assertThat(said()).contains("rules.unconnected: expected");
         assertThat(run("check", script(), "--engine", "postgresql", "--policy", file("none.json", "{"))).isEqualTo(2);
         assertThat(said()).contains("this is no JSON");
@@ -86,8 +96,10 @@ class CheckCommandTest extends CommandTest {
 
     @Test
     void wrongInputSaysWhat() throws IOException {
-        for (List<String> words : List.of(List.of("check"), List.of("check", script()), List.of("check", "nowhere.json"), List.of("check", script(), "--engine", "dbase"),
-                List.of("check", script(), "--engine", "h2", "--level", "grave"), List.of("check", script(), "--engine", "h2", "--json", "--sarif"),
+        for (List<String> words : List.of(List.of("check"), List.of("check", script()),
+                List.of("check", "nowhere.json"), List.of("check", script(), "--engine", "dbase"),
+                List.of("check", script(), "--engine", "h2", "--level", "grave"),
+                List.of("check", script(), "--engine", "h2", "--json", "--sarif"),
                 List.of("check", script(), "--engine", "h2", "--policy", "nowhere.json"))) {
             assertThat(run(words.toArray(String[]::new))).as(words.toString()).isEqualTo(2);
             assertThat(said()).as(words.toString()).isNotBlank();

@@ -32,7 +32,8 @@ class CommandLineTest {
         arguments[0] = command;
         arguments[1] = file.toString();
         System.arraycopy(more, 0, arguments, 2, more.length);
-        return new CommandLine(new PrintStream(out, true, StandardCharsets.UTF_8), new PrintStream(err, true, StandardCharsets.UTF_8)).run(arguments);
+        return new CommandLine(new PrintStream(out, true, StandardCharsets.UTF_8),
+                new PrintStream(err, true, StandardCharsets.UTF_8)).run(arguments);
     }
 
     private JsonNode json() {
@@ -41,7 +42,9 @@ class CommandLineTest {
 
     @Test
     void normalizeAsJson() throws IOException {
-        assertThat(run("normalize", "# sowing\nCell(tray_no, position, sown_on, taxon_code, family, germinated)\ntray_no, position -> germinated\ntray_no -> sown_on, taxon_code\n"
+        assertThat(run("normalize",
+                "# sowing\nCell(tray_no, position, sown_on, taxon_code, family, germinated)\ntray_no, position -> "
+                        + "germinated\ntray_no -> sown_on, taxon_code\n"
                 + "taxon_code -> family\n\nPlain(a, b)\na -> b\n", "--json")).hasValue(0);
         JsonNode cell = json().get(0);
         assertThat(cell.path("name").asString()).isEqualTo("Cell");
@@ -50,7 +53,9 @@ class CommandLineTest {
         assertThat(cell.path("minimalCover").toString()).contains("taxon_code -> family");
         assertThat(cell.path("violations").get(0).path("kind").asString()).isEqualTo("partial");
         assertThat(cell.path("violations").get(1).path("dependency").asString()).isEqualTo("taxon_code -> family");
-        assertThat(cell.path("synthesis").path("relations").valueStream().map(one -> one.path("name").asString()).toList()).containsExactly("Cell", "tray", "taxon");
+        assertThat(
+                cell.path("synthesis").path("relations").valueStream().map(one -> one.path("name").asString()).toList())
+                .containsExactly("Cell", "tray", "taxon");
         assertThat(cell.path("synthesis").path("lossless").asBoolean()).isTrue();
         assertThat(cell.path("bcnf").path("lost").isEmpty()).isTrue();
         assertThat(json().get(1).path("normalForm").asString()).isEqualTo("BCNF");
@@ -58,26 +63,32 @@ class CommandLineTest {
 
     @Test
     void normalizeToRead() throws IOException {
-        assertThat(run("normalize", "T(student, course, teacher)\nstudent, course -> teacher\nteacher -> course\n")).hasValue(0);
-        assertThat(out.toString(StandardCharsets.UTF_8)).contains("third normal form (3NF)", "{student, course} {student, teacher}", "lost: student, course -> teacher");
+        assertThat(run("normalize", "T(student, course, teacher)\nstudent, course -> teacher\nteacher -> course\n"))
+                .hasValue(0);
+        assertThat(out.toString(StandardCharsets.UTF_8)).contains("third normal form (3NF)",
+                "{student, course} {student, teacher}", "lost: student, course -> teacher");
     }
 
     @Test
     void discoverAsJson() throws IOException {
         assertThat(run("discover", "tray,taxon,family\nT1,b,P\nT2,b,P\nT3,l,L\n", "--json")).hasValue(0);
         assertThat(json().path("keys").toString()).isEqualTo("[[\"tray\"]]");
-        assertThat(json().path("dependencies").toString()).contains("{\"determinant\":[\"taxon\"],\"dependent\":\"family\"}");
+        assertThat(json().path("dependencies").toString())
+                .contains("{\"determinant\":[\"taxon\"],\"dependent\":\"family\"}");
     }
 
     @Test
     void badInputIsNamedWithItsLine() throws IOException {
         assertThat(run("normalize", "R(a, b)\na -> c\n")).hasValue(2);
-        assertThat(err.toString(StandardCharsets.UTF_8)).startsWith(folder.resolve("input") + ":2: column 6: There is no attribute “c”.");
+        assertThat(err.toString(StandardCharsets.UTF_8))
+                .startsWith(folder.resolve("input") + ":2: column 6: There is no attribute “c”.");
         assertThat(run("discover", "a,b\n1\n")).hasValue(2);
-        assertThat(err.toString(StandardCharsets.UTF_8)).startsWith(folder.resolve("input") + ":2: there are 1 values for 2 columns");
+        assertThat(err.toString(StandardCharsets.UTF_8))
+                .startsWith(folder.resolve("input") + ":2: there are 1 values for 2 columns");
         assertThat(run("normalize", "R(a)", "--jsn")).hasValue(2);
         assertThat(err.toString(StandardCharsets.UTF_8)).startsWith("Usage:");
-        assertThat(new CommandLine(new PrintStream(out), new PrintStream(err)).run("normalize", folder.resolve("none").toString())).hasValue(2);
+        assertThat(new CommandLine(new PrintStream(out), new PrintStream(err)).run("normalize",
+                folder.resolve("none").toString())).hasValue(2);
         assertThat(err.toString(StandardCharsets.UTF_8)).contains("there is no such file");
         assertThat(new CommandLine(new PrintStream(out), new PrintStream(err)).run("--server.port=0")).isEmpty();
     }
@@ -92,7 +103,8 @@ class CommandLineTest {
 
     private static Set<Path> trainingFolders() throws IOException {
         try (Stream<Path> files = Files.list(Path.of(System.getProperty("java.io.tmpdir")))) {
-            return files.filter(path -> path.getFileName().toString().startsWith("entaxis-training")).collect(Collectors.toSet());
+            return files.filter(path -> path.getFileName().toString().startsWith("entaxis-training"))
+                    .collect(Collectors.toSet());
         }
     }
 }

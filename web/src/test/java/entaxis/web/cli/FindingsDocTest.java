@@ -14,6 +14,7 @@ class FindingsDocTest {
     @Test
     void eachRuleIsTold() throws IOException {
         String page = Files.readString(Path.of("../docs/findings.md"));
-        assertThat(Rules.ALL.stream().map(Rule::info)).allSatisfy(info -> assertThat(page).contains("| `" + info.id() + "` | " + info.level().word() + " |"));
+        assertThat(Rules.ALL.stream().map(Rule::info))
+                .allSatisfy(info -> assertThat(page).contains("| `" + info.id() + "` | " + info.level().word() + " |"));
     }
 }

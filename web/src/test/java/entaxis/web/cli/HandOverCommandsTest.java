@@ -31,7 +31,8 @@ class HandOverCommandsTest extends CommandTest {
     }
 
     private String demo() throws IOException {
-        return Files.writeString(folder.resolve("vault.json"), DesignFile.write(SeedVault.design(), content -> Optional.empty())).toString();
+        return Files.writeString(folder.resolve("vault.json"),
+                DesignFile.write(SeedVault.design(), content -> Optional.empty())).toString();
     }
 
     private String begin(String name, int length) throws IOException {
@@ -51,7 +52,8 @@ class HandOverCommandsTest extends CommandTest {
         assertThat(run("draw", vault, at("a.pdf"), "--paper", "A4", "--upright", "--tiles", "--title-block")).isZero();
         try (PDDocument document = Loader.loadPDF(folder.resolve("a.pdf").toFile())) {
             assertThat(document.getNumberOfPages()).isGreaterThan(3);
-            assertThat(new PDFTextStripper().getText(document)).contains("germination_test", "Fenmoor seed vault", "Store");
+            assertThat(new PDFTextStripper().getText(document)).contains("germination_test", "Fenmoor seed vault",
+                    "Store");
         }
     }
 
@@ -61,23 +63,32 @@ class HandOverCommandsTest extends CommandTest {
         Design design = SeedVault.design();
         Sheet sheet = design.sheet();
         Picture picture = new Picture(new PictureId("i1"), "mark", "mark", new Place(320, 20), 40, 30);
-        byte[] svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 40 30'><rect width='40' height='30' fill='#123456'/></svg>".getBytes(StandardCharsets.UTF_8);
-        String saved = DesignFile.write(design.with(sheet.withPictures(sheet.pictures().with(picture))), content -> Optional.of(new DesignFile.PictureBytes("image/svg+xml", svg)));
+        byte[] svg =
+                ("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 40 30'><rect width='40' "
+                        + "height='30' fill='#123456'/></svg>")
+                        .getBytes(StandardCharsets.UTF_8);
+        String saved = DesignFile.write(design.with(sheet.withPictures(sheet.pictures().with(picture))),
+                content -> Optional.of(new DesignFile.PictureBytes("image/svg+xml", svg)));
         Files.writeString(folder.resolve("p.json"), saved);
         assertThat(run("draw", at("p.json"), at("p.svg"))).as(said()).isZero();
         assertThat(Files.readString(folder.resolve("p.svg"))).contains("data:image/svg+xml;base64,");
         assertThat(run("draw", at("p.json"), at("p.png"))).isZero();
         BufferedImage image = ImageIO.read(folder.resolve("p.png").toFile());
-        assertThat(IntStream.range(0, image.getWidth() * Math.min(200, image.getHeight())).filter(i -> (image.getRGB(i % image.getWidth(), i / image.getWidth()) & 0xFFFFFF) == 0x123456).count())
+        assertThat(IntStream.range(0, image.getWidth() * Math.min(200, image.getHeight()))
+                .filter(i -> (image.getRGB(i % image.getWidth(), i / image.getWidth()) & 0xFFFFFF) == 0x123456).count())
                 .isGreaterThan(1000);
     }
 
     @Test
     void wrongWordsAreNamed() throws IOException {
         String vault = demo();
-        for (String[] wrong : new String[][] {{"draw", vault, at("a.gif")}, {"draw", vault}, {"draw", vault, at("a.svg"), "--sheet", "Nowhere"}, {"draw", vault, at("a.svg"), "--paper", "B7"},
-                {"draw", vault, at("a.svg"), "--notation", "runes"}, {"draw", at("missing.sql"), at("a.svg"), "--engine", "postgresql"}, {"draw", at("missing"), at("a.svg")},
-                {"dictionary", vault, at("a.odt")}, {"dictionary", vault}, {"import", at("missing.csv"), at("b.json")}, {"import", vault}}) {
+        for (String[] wrong : new String[][] {{"draw", vault, at("a.gif")}, {"draw", vault},
+                {"draw", vault, at("a.svg"), "--sheet", "Nowhere"}, {"draw", vault, at("a.svg"), "--paper", "B7"},
+                {"draw", vault, at("a.svg"), "--notation", "runes"},
+                {"draw", at("missing.sql"), at("a.svg"), "--engine", "postgresql"},
+                {"draw", at("missing"), at("a.svg")},
+                {"dictionary", vault, at("a.odt")}, {"dictionary", vault}, {"import", at("missing.csv"), at("b.json")},
+                {"import", vault}}) {
             assertThat(run(wrong)).as(String.join(" ", wrong)).isEqualTo(2);
             assertThat(said()).as(String.join(" ", wrong)).isNotBlank().doesNotContain("Exception");
         }
@@ -105,9 +116,12 @@ class HandOverCommandsTest extends CommandTest {
         JsonNode read = JsonMapper.builder().build().readTree(written());
         assertThat(read.path("entities").size()).isEqualTo(19);
         assertThat(read.path("notUnderstood").isEmpty()).isTrue();
-        JsonNode accession = read.path("entities").valueStream().filter(entity -> entity.path("name").asString().equals("Accession")).findFirst().orElseThrow();
+        JsonNode accession = read.path("entities").valueStream()
+                .filter(entity -> entity.path("name").asString().equals("Accession")).findFirst().orElseThrow();
         assertThat(accession.path("attributes").get(0).path("key").asString()).isEqualTo("primary");
-        assertThat(read.path("relationships").valueStream().map(one -> one.path("from").asString() + " " + one.path("to").asString() + " " + one.path("required").asBoolean()))
+        assertThat(read.path("relationships").valueStream()
+                .map(one -> one.path("from").asString() + " " + one.path("to").asString() + " "
+                        + one.path("required").asBoolean()))
                 .contains("Accession Taxon true", "Accession Slot false");
         assertThat(run("draw", at("again.json"), at("again.svg"))).isZero();
         Files.writeString(folder.resolve("odd.csv"), "Table,Field,Type\nJar,jar_no,squiggle\n");

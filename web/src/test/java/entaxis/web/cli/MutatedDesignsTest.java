@@ -20,7 +20,8 @@ import org.junit.jupiter.api.io.TempDir;
  * shows the inside of the program.
  */
 class MutatedDesignsTest {
-    private static final List<String> PIECES = List.of("null", "[]", "{}", "\"\"", "-1", "99999999999999999999", "true", "\"e1\"", "\"@t9\"", "\"varchar(\"", "\"nosuchtype\"", "\u0000", "\"is\"", ",", "]", "}");
+    private static final List<String> PIECES = List.of("null", "[]", "{}", "\"\"", "-1", "99999999999999999999", "true",
+            "\"e1\"", "\"@t9\"", "\"varchar(\"", "\"nosuchtype\"", "\u0000", "\"is\"", ",", "]", "}");
     @TempDir
     private Path folder;
 
@@ -33,7 +34,8 @@ class MutatedDesignsTest {
             Path file = Files.writeString(folder.resolve("mutated.json"), mutated(whole, random));
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             ByteArrayOutputStream err = new ByteArrayOutputStream();
-            int code = new CommandLine(new PrintStream(out, true, StandardCharsets.UTF_8), new PrintStream(err, true, StandardCharsets.UTF_8))
+            int code = new CommandLine(new PrintStream(out, true, StandardCharsets.UTF_8),
+                    new PrintStream(err, true, StandardCharsets.UTF_8))
                     .run("sql", file.toString(), "--to", "postgresql").orElseThrow();
             String said = err.toString(StandardCharsets.UTF_8);
             assertThat(code).isIn(0, 2);

@@ -24,8 +24,12 @@ class ReconcileCommandTest {
 
     @BeforeEach
     void scripts() throws IOException {
-        from = file("from.sql", "create table taxon (id int primary key, name varchar(40) not null, note text);\ncreate table slot (vault char(2), slot_no int, cap int, primary key (vault, slot_no));");
-        to = file("to.sql", "create table taxon (id bigint primary key, name varchar(60) not null unique);\ncreate table slot (vault char(2), slot_no int4, capacity integer, primary key (vault, slot_no));");
+        from = file("from.sql",
+                "create table taxon (id int primary key, name varchar(40) not null, note text);\ncreate table slot "
+                        + "(vault char(2), slot_no int, cap int, primary key (vault, slot_no));");
+        to = file("to.sql",
+                "create table taxon (id bigint primary key, name varchar(60) not null unique);\ncreate table slot "
+                        + "(vault char(2), slot_no int4, capacity integer, primary key (vault, slot_no));");
     }
 
     private String file(String name, String text) throws IOException {
@@ -35,7 +39,8 @@ class ReconcileCommandTest {
     private int run(String... words) {
         ByteArrayOutputStream output = new ByteArrayOutputStream();
         ByteArrayOutputStream errors = new ByteArrayOutputStream();
-        int exit = new CommandLine(new PrintStream(output, true, StandardCharsets.UTF_8), new PrintStream(errors, true, StandardCharsets.UTF_8)).run(words).orElseThrow();
+        int exit = new CommandLine(new PrintStream(output, true, StandardCharsets.UTF_8),
+                new PrintStream(errors, true, StandardCharsets.UTF_8)).run(words).orElseThrow();
         out = output.toString(StandardCharsets.UTF_8);
         err = errors.toString(StandardCharsets.UTF_8);
         return exit;
@@ -44,9 +49,13 @@ class ReconcileCommandTest {
     @Test
     void theScriptGoesToTheOutputAndWhatIsLeftOutToTheOtherStream() {
         assertThat(run("reconcile", from, to, "--engine", "postgresql", "--renames", "likely")).isEqualTo(1);
-        assertThat(out).contains("ALTER TABLE slot RENAME COLUMN cap TO capacity;", "ALTER TABLE taxon ALTER COLUMN id TYPE bigint;", "ADD CONSTRAINT taxon_name_key UNIQUE (name);", "BEGIN;", "COMMIT;")
+        assertThat(out)
+                .contains("ALTER TABLE slot RENAME COLUMN cap TO capacity;",
+                        "ALTER TABLE taxon ALTER COLUMN id TYPE bigint;",
+                        "ADD CONSTRAINT taxon_name_key UNIQUE (name);", "BEGIN;", "COMMIT;")
                 .doesNotContain("DROP COLUMN");
-        assertThat(err).contains("Left out, because it loses data", "taxon.note", "May fail: Require name of taxon to be unique");
+        assertThat(err).contains("Left out, because it loses data", "taxon.note",
+                "May fail: Require name of taxon to be unique");
     }
 
     @Test
@@ -80,10 +89,15 @@ class ReconcileCommandTest {
 
     @Test
     void aRequiredColumnIsAddedFilledAndRequired() throws IOException {
-        String wanted = file("wanted.sql", "create table taxon (id int primary key, name varchar(40) not null, note text, code char(5) not null);\n"
+        String wanted = file("wanted.sql",
+                "create table taxon (id int primary key, name varchar(40) not null, note text, code char(5) not null);"
+                        + "\n"
                 + "create table slot (vault char(2), slot_no int, cap int not null, primary key (vault, slot_no));");
-        run("reconcile", from, wanted, "--engine", "postgresql", "--fill", "taxon.code='-----'", "--fill", "slot.cap=0");
-        assertThat(out).containsSubsequence("ADD COLUMN code char(5);", "UPDATE taxon SET code = '-----';", "ALTER COLUMN code SET NOT NULL;")
+        run("reconcile", from, wanted, "--engine", "postgresql", "--fill", "taxon.code='-----'", "--fill",
+                "slot.cap=0");
+        assertThat(out)
+                .containsSubsequence("ADD COLUMN code char(5);", "UPDATE taxon SET code = '-----';",
+                        "ALTER COLUMN code SET NOT NULL;")
                 .containsSubsequence("UPDATE slot SET cap = 0 WHERE cap IS NULL;", "ALTER COLUMN cap SET NOT NULL;");
         assertThat(err).doesNotContain("May fail");
     }
@@ -91,10 +105,15 @@ class ReconcileCommandTest {
     @Test
     void valuesOfATableThatWasSplitComeBack() throws IOException {
         String split = file("split.sql", "create table slot (slot_no int primary key);\n"
-                + "create table slot_detail (slot_no int primary key references slot (slot_no), capacity int, label varchar(20));");
-        String whole = file("whole.sql", "create table slot (slot_no int primary key, capacity int, label varchar(20));");
-        assertThat(run("reconcile", split, whole, "--engine", "postgresql", "--renames", "likely", "--allow-loss")).isEqualTo(1);
-        assertThat(out).containsSubsequence("ADD COLUMN capacity integer;", "UPDATE slot SET capacity = (SELECT own.capacity FROM slot_detail own WHERE own.slot_no = slot.slot_no);",
+                + "create table slot_detail (slot_no int primary key references slot (slot_no), capacity int, label "
+                + "varchar(20));");
+        String whole =
+                file("whole.sql", "create table slot (slot_no int primary key, capacity int, label varchar(20));");
+        assertThat(run("reconcile", split, whole, "--engine", "postgresql", "--renames", "likely", "--allow-loss"))
+                .isEqualTo(1);
+        assertThat(out).containsSubsequence("ADD COLUMN capacity integer;",
+                "UPDATE slot SET capacity = (SELECT own.capacity FROM slot_detail own WHERE own.slot_no = "
+                        + "slot.slot_no);",
                 "DROP TABLE slot_detail;");
         run("reconcile", split, whole, "--engine", "postgresql", "--renames", "none", "--allow-loss");
         assertThat(out).doesNotContain("UPDATE slot");
@@ -103,7 +122,8 @@ class ReconcileCommandTest {
     @Test
     void theWayBackNamesWhatCannotBeUndone() {
         run("reconcile", from, to, "--engine", "postgresql", "--renames", "likely", "--allow-loss", "--reverse");
-        assertThat(out).contains("ALTER TABLE slot RENAME COLUMN capacity TO cap;", "ALTER TABLE taxon ADD COLUMN note text;");
+        assertThat(out).contains("ALTER TABLE slot RENAME COLUMN capacity TO cap;",
+                "ALTER TABLE taxon ADD COLUMN note text;");
         assertThat(err).contains("No way back: Drop taxon.note with its values");
     }
 
@@ -118,7 +138,8 @@ class ReconcileCommandTest {
     void wrongInputIsTold() {
         assertThat(run("reconcile", from)).isEqualTo(2);
         assertThat(err).contains("Usage: ./entaxis reconcile FROM TO");
-        assertThat(run("reconcile", from, "nowhere.sql", "--engine", "postgresql", "--data", folder.toString())).isEqualTo(2);
+        assertThat(run("reconcile", from, "nowhere.sql", "--engine", "postgresql", "--data", folder.toString()))
+                .isEqualTo(2);
         assertThat(err).contains("nowhere.sql: there is no such file, and no database of this name");
         assertThat(run("reconcile", from, to, "--engine", "abacus")).isEqualTo(2);
         assertThat(err).contains("There is no engine “abacus” here.");
@@ -128,7 +149,9 @@ class ReconcileCommandTest {
 
     @Test
     void aConfiguredDatabaseIsASide() throws IOException {
-        Files.writeString(folder.resolve("connections.properties"), "memory.url=jdbc:h2:mem:reconcile_side;INIT=CREATE TABLE IF NOT EXISTS TAXON(ID INT PRIMARY KEY)\nmemory.engine=h2\n");
+        Files.writeString(folder.resolve("connections.properties"),
+                "memory.url=jdbc:h2:mem:reconcile_side;INIT=CREATE TABLE IF NOT EXISTS TAXON(ID INT PRIMARY KEY)\n"
+                        + "memory.engine=h2\n");
         String one = file("one.sql", "create table taxon (id int primary key, note varchar(20));");
         assertThat(run("reconcile", "memory", one, "--engine", "h2", "--data", folder.toString())).isEqualTo(1);
         assertThat(out).contains("ALTER TABLE taxon ADD COLUMN note varchar(20);");

@@ -13,8 +13,10 @@ import tools.jackson.databind.json.JsonMapper;
 class SqlCommandsTest extends CommandTest {
     private static final String SCRIPT = """
             CREATE TYPE state AS ENUM ('dry', 'wet');
-            CREATE TABLE lot (lot_id serial PRIMARY KEY, code varchar(9) NOT NULL UNIQUE, s state DEFAULT 'dry', made timestamptz DEFAULT now());
-            CREATE TABLE run (lot_id int REFERENCES lot ON DELETE CASCADE, no smallint, rate numeric(4,1) CHECK (rate >= 0), PRIMARY KEY (lot_id, no));
+            CREATE TABLE lot (lot_id serial PRIMARY KEY, code varchar(9) NOT NULL UNIQUE, s state DEFAULT 'dry', made \
+            timestamptz DEFAULT now());
+            CREATE TABLE run (lot_id int REFERENCES lot ON DELETE CASCADE, no smallint, rate numeric(4,1) CHECK (rate \
+            >= 0), PRIMARY KEY (lot_id, no));
             CREATE INDEX run_rate ON run (rate);
             GRANT SELECT ON lot TO reader;
             """;
@@ -30,7 +32,8 @@ class SqlCommandsTest extends CommandTest {
         JsonNode lot = all.path("tables").get(0);
         assertThat(lot.path("name").asString()).isEqualTo("lot");
         assertThat(lot.path("schema").isNull()).isTrue();
-        assertThat(lot.path("columns").valueStream().map(column -> column.path("name").asString()).toList()).containsExactly("lot_id", "code", "s", "made");
+        assertThat(lot.path("columns").valueStream().map(column -> column.path("name").asString()).toList())
+                .containsExactly("lot_id", "code", "s", "made");
         assertThat(lot.path("columns").get(0).path("identity").asBoolean()).isTrue();
         assertThat(lot.path("columns").get(1).path("nullable").asBoolean()).isFalse();
         assertThat(lot.path("columns").get(3).path("default").asString()).isEqualTo("now()");
@@ -53,14 +56,16 @@ class SqlCommandsTest extends CommandTest {
         String first = file("1.sql", SCRIPT);
         String second = file("2.sql", "ALTER TABLE lot ADD weight numeric(9,2);\n\nALTER TABLE lost ADD x int;\n");
         assertThat(run("read", first, second, "--engine", "postgresql")).isEqualTo(1);
-        assertThat(written()).contains("2 tables, 1 foreign key from 7 statements", "weight  numeric(9,2)", second + ":3:13: not understood: lost ADD x int (no table lost is known here)");
+        assertThat(written()).contains("2 tables, 1 foreign key from 7 statements", "weight  numeric(9,2)",
+                second + ":3:13: not understood: lost ADD x int (no table lost is known here)");
     }
 
     @Test
     void wrongWordsAreExplained() throws IOException {
         String script = file("a.sql", SCRIPT);
         assertThat(run("read", script, "--engine", "abacus")).isEqualTo(2);
-        assertThat(said()).contains("There is no engine “abacus” here.", "postgresql mysql mariadb sqlite sqlserver oracle h2 iso");
+        assertThat(said()).contains("There is no engine “abacus” here.",
+                "postgresql mysql mariadb sqlite sqlserver oracle h2 iso");
         assertThat(run("read", "--engine", "h2")).isEqualTo(2);
         assertThat(run("read", folder.resolve("none.sql").toString(), "--engine", "h2")).isEqualTo(2);
         assertThat(said()).contains("there is no such file");
@@ -71,10 +76,15 @@ class SqlCommandsTest extends CommandTest {
     @Test
     void aScriptForAnotherEngineAndWhatItLoses() throws IOException {
         assertThat(run("sql", file("a.sql", SCRIPT), "--from", "postgresql", "--to", "sqlserver")).isZero();
-        assertThat(written()).contains("lot_id  int                IDENTITY(1, 1) NOT NULL", "CONSTRAINT ck_lot_s_values CHECK (s in ('dry', 'wet'))", "datetimeoffset(6)", "ON DELETE CASCADE");
+        assertThat(written()).contains("lot_id  int                IDENTITY(1, 1) NOT NULL",
+                "CONSTRAINT ck_lot_s_values CHECK (s in ('dry', 'wet'))", "datetimeoffset(6)", "ON DELETE CASCADE");
         assertThat(said()).contains("done another way: lot.s: a check lists the values");
-        assertThat(run("sql", file("b.sql", "CREATE TABLE LOT (ID NUMBER(9) PRIMARY KEY, NOTE VARCHAR2(20), MADE DATE DEFAULT SYSDATE);"), "--from", "oracle", "--to", "postgresql", "--quote")).isZero();
-        assertThat(written()).contains("CREATE TABLE \"lot\"", "\"id\"    integer", "\"note\"  varchar(20)", "current_timestamp");
+        assertThat(run("sql",
+                file("b.sql",
+                        "CREATE TABLE LOT (ID NUMBER(9) PRIMARY KEY, NOTE VARCHAR2(20), MADE DATE DEFAULT SYSDATE);"),
+                "--from", "oracle", "--to", "postgresql", "--quote")).isZero();
+        assertThat(written()).contains("CREATE TABLE \"lot\"", "\"id\"    integer", "\"note\"  varchar(20)",
+                "current_timestamp");
     }
 
     @Test

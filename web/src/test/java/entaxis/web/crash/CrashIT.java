@@ -13,7 +13,10 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
-/** The packaged server is killed in the middle of a stream of edits, again and again; what it acknowledged is there when it comes back, and none of its processes stays. */
+/**
+ * The packaged server is killed in the middle of a stream of edits, again and again; what it acknowledged is there when
+ * it comes back, and none of its processes stays.
+ */
 class CrashIT {
     private static final int KILLS = Integer.getInteger("entaxis.kills", 10);
     private static final Pattern DESIGN = Pattern.compile("/designs/(d[0-9a-z]+)\"");
@@ -39,11 +42,15 @@ class CrashIT {
         for (int kill = 1; kill <= KILLS; kill++) {
             server.page("/designs/" + design);
             Process victim = server.process();
-            Thread killer = Thread.ofPlatform().start(killAfter(victim, acknowledged, acknowledged.get() + 4 + kill % 5, kill * 37 % 60));
+            Thread killer = Thread.ofPlatform()
+                    .start(killAfter(victim, acknowledged, acknowledged.get() + 4 + kill % 5, kill * 37 % 60));
             while (victim.isAlive()) {
                 try {
                     sent++;
-                    if (server.post("/designs/" + design + "/edits", "kind", "entity.add", "x", "0", "y", "0", "lens", "concept", "seen", "" + acknowledged.get(), "value", "Thing " + sent).statusCode() == 200) {
+                    if (server
+                            .post("/designs/" + design + "/edits", "kind", "entity.add", "x", "0", "y", "0", "lens",
+                                    "concept", "seen", "" + acknowledged.get(), "value", "Thing " + sent)
+                            .statusCode() == 200) {
                         acknowledged.incrementAndGet();
                     }
                 } catch (IOException killed) {
@@ -62,7 +69,9 @@ class CrashIT {
         assertThat(acknowledged.get()).isGreaterThan(KILLS * 3);
         server.kill();
         TimeUnit.SECONDS.sleep(1);
-        assertThat(ProcessHandle.allProcesses().filter(process -> process.info().commandLine().orElse("").contains(data.getFileName().toString()))).as("no process is left behind").isEmpty();
+        assertThat(ProcessHandle.allProcesses()
+                .filter(process -> process.info().commandLine().orElse("").contains(data.getFileName().toString())))
+                .as("no process is left behind").isEmpty();
         System.out.println("CrashIT: " + acknowledged + " edits acknowledged over " + KILLS + " kills, none lost");
     }
 
@@ -70,7 +79,10 @@ class CrashIT {
         return Pattern.compile("class=\"entry").matcher(page).results().count();
     }
 
-    /** Kills when so many edits are acknowledged, and some milliseconds later: in the middle of an edit, however fast the machine. */
+    /**
+     * Kills when so many edits are acknowledged, and some milliseconds later: in the middle of an edit, however fast
+     * the machine.
+     */
     private static Runnable killAfter(Process victim, AtomicInteger acknowledged, int edits, long millis) {
         return () -> {
             try {

@@ -34,17 +34,23 @@ class DemoTest {
         assertThat(design.entities().size()).isGreaterThanOrEqualTo(14);
         assertThat(design.relationships()).anyMatch(Relationship::recursive);
         assertThat(design.relationships()).anyMatch(Relationship::oneToOne);
-        assertThat(design.relationships().stream().filter(Relationship::manyToMany)).hasSize(2).filteredOn(bridge -> !bridge.attributes().isEmpty()).hasSize(1);
+        assertThat(design.relationships().stream().filter(Relationship::manyToMany)).hasSize(2)
+                .filteredOn(bridge -> !bridge.attributes().isEmpty()).hasSize(1);
         Map<Object, Long> pairs = design.relationships().stream().filter(relationship -> !relationship.manyToMany())
-                .collect(Collectors.groupingBy(relationship -> java.util.Set.of(relationship.first().entity(), relationship.recursive() ? "itself" : relationship.second().entity()), Collectors.counting()));
+                .collect(Collectors.groupingBy(
+                        relationship -> java.util.Set.of(relationship.first().entity(),
+                                relationship.recursive() ? "itself" : relationship.second().entity()),
+                        Collectors.counting()));
         assertThat(pairs.values()).contains(2L);
-        assertThat(design.entities()).anyMatch(entity -> entity.primaryKey().stream().filter(KeyPart.InheritedPart.class::isInstance).count() == 1
+        assertThat(design.entities()).anyMatch(
+                entity -> entity.primaryKey().stream().filter(KeyPart.InheritedPart.class::isInstance).count() == 1
                 && Derivation.of(design).table(entity.id()).orElseThrow().keyColumns().size() == 3);
     }
 
     @Test
     void itsScriptArrivesWholeInARealPostgreSql() throws IOException, SQLException {
-        try (EmbeddedPostgres server = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
+        try (EmbeddedPostgres server =
+                EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
                 Connection connection = server.getPostgresDatabase().getConnection()) {
             RealPostgreSql.arrivesWhole(connection, design, "seed_vault");
         }
@@ -53,10 +59,15 @@ class DemoTest {
     @Test
     void itsScriptAndSampleRowsAreTakenByTheBuiltInEngine() {
         Derivation derivation = Derivation.of(design);
-        Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT).write(derivation.schema(), "demo");
+        Script script =
+                new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT).write(derivation.schema(), "demo");
         try (Sandbox trial = Sandbox.start(SandboxLimits.DEFAULT, Path.of("target/sandbox/work"))) {
-            assertThat(trial.run(script.statements().stream().map(Script.Statement::text).toList())).allMatch(StatementOutcome::accepted);
-            assertThat(design.rows()).isNotEmpty().allSatisfy(row -> assertThat(trial.run(Trials.insert(derivation.table(row.table()).orElseThrow(), row)).accepted()).isTrue());
+            assertThat(trial.run(script.statements().stream().map(Script.Statement::text).toList()))
+                    .allMatch(StatementOutcome::accepted);
+            assertThat(design.rows()).isNotEmpty()
+                    .allSatisfy(row -> assertThat(
+                            trial.run(Trials.insert(derivation.table(row.table()).orElseThrow(), row)).accepted())
+                            .isTrue());
         }
     }
 }

@@ -17,7 +17,8 @@ import org.junit.jupiter.api.Timeout;
 /** A data folder on a small file system of its own, which only root may make; elsewhere these tests are left out. */
 class DiskFullIT {
     private static boolean ran(String... command) throws Exception {
-        return new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start().waitFor() == 0;
+        return new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start().waitFor() == 0;
     }
 
     private static String first(String page, String pattern) {
@@ -26,20 +27,25 @@ class DiskFullIT {
         return matcher.group(1);
     }
 
-    /** With the room that is kept free by default; -Dentaxis.least=0 lets the engine itself meet the end of the disk, where a request was seen to hang. */
+    /**
+     * With the room that is kept free by default; -Dentaxis.least=0 lets the engine itself meet the end of the disk,
+     * where a request was seen to hang.
+     */
     @Test
     @Timeout(180)
     void editsAreRefusedReadingGoesOnAndItRecovers() throws Exception {
         int kept = Integer.getInteger("entaxis.least", 2048);
         Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "small").toAbsolutePath();
-        Assumptions.assumeTrue(ran("mount", "-t", "tmpfs", "-o", "size=8m", "tmpfs", data.toString()), "no file system can be mounted here");
+        Assumptions.assumeTrue(ran("mount", "-t", "tmpfs", "-o", "size=8m", "tmpfs", data.toString()),
+                "no file system can be mounted here");
         try (PackagedServer server = PackagedServer.start(data, "--entaxis.store.least-free-kilobytes=" + kept)) {
             String design = first(server.page("/"), "/designs/(d[0-9a-z]+)\"");
             String page = server.page("/designs/" + design);
             String entity = first(page, "data-select=\"(e[0-9a-z]+)");
             String edits = "/designs/" + design + "/edits";
             Random random = new Random(4);
-            assertThat(server.post(edits, "kind", "entity.meaning", "entity", entity, "value", "the first", "seen", "0", "lens", "concept").statusCode()).isEqualTo(200);
+            assertThat(server.post(edits, "kind", "entity.meaning", "entity", entity, "value", "the first", "seen", "0",
+                    "lens", "concept").statusCode()).isEqualTo(200);
             Path ballast = data.resolve("ballast");
             fill(ballast);
             // there may be room inside of the store's own file for some more
@@ -47,18 +53,21 @@ class DiskFullIT {
             for (int i = 0; i < 400 && refused.statusCode() == 200; i++) {
                 StringBuilder meaning = new StringBuilder();
                 random.ints(1500, 'a', 'z').forEach(meaning::appendCodePoint);
-                refused = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", meaning.toString(), "seen", "1", "lens", "concept");
+                refused = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", meaning.toString(),
+                        "seen", "1", "lens", "concept");
             }
             long revision = Long.parseLong(first(server.page("/designs/" + design), "data-revision=\"(\\d+)"));
             assertThat(refused.statusCode()).isEqualTo(503);
             assertThat(refused.body()).contains("could not be kept").doesNotContain("{\"").doesNotContain("Exception");
-            for (String path : new String[] {"/", "/designs/" + design, "/designs/" + design + "/sql", "/designs/" + design + "/normalize"}) {
+            for (String path : new String[] {"/", "/designs/" + design, "/designs/" + design + "/sql",
+                    "/designs/" + design + "/normalize"}) {
                 HttpResponse<String> read = server.get(path);
                 assertThat(read.statusCode()).as(path).isEqualTo(200);
                 assertThat(read.body()).as("%s says it at its top", path).contains("All that was kept");
             }
             for (int i = 0; i < 5; i++) {
-                int status = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", "again " + i, "seen", "1", "lens", "concept").statusCode();
+                int status = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", "again " + i,
+                        "seen", "1", "lens", "concept").statusCode();
                 // the engine may still find room inside of its file; what it acknowledges counts
                 assertThat(status).isIn(kept > 0 ? List.of(503) : List.of(200, 503));
                 revision += status == 200 ? 1 : 0;
@@ -67,10 +76,12 @@ class DiskFullIT {
             HttpResponse<String> again = refused;
             for (int i = 0; i < 40 && again.statusCode() != 200; i++) {
                 TimeUnit.MILLISECONDS.sleep(250);
-                again = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", "room again", "seen", "1", "lens", "concept");
+                again = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", "room again", "seen",
+                        "1", "lens", "concept");
             }
             assertThat(again.statusCode()).isEqualTo(200);
-            assertThat(server.get("/designs/" + design).body()).doesNotContain("All that was kept").contains("data-revision=\"" + (revision + 1) + "\"");
+            assertThat(server.get("/designs/" + design).body()).doesNotContain("All that was kept")
+                    .contains("data-revision=\"" + (revision + 1) + "\"");
             server.stop();
         } finally {
             ran("umount", "-l", data.toString());

@@ -39,10 +39,12 @@ class PackagedConnectionsIT {
     @BeforeAll
     static void start() throws Exception {
         data = Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "connections").toAbsolutePath();
-        postgres = EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
+        postgres =
+                EmbeddedPostgres.builder().setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start();
         mariadb = new RealMariaDb("mariadb-packaged");
         String address = "jdbc:postgresql://127.0.0.1:" + postgres.getPort() + "/vault";
-        try (Connection connection = postgres.getPostgresDatabase().getConnection(); Statement statement = connection.createStatement()) {
+        try (Connection connection = postgres.getPostgresDatabase().getConnection();
+                Statement statement = connection.createStatement()) {
             statement.execute("create role keeper login password '" + PASSWORD + "'");
             statement.execute("create database vault owner keeper");
         }
@@ -64,8 +66,10 @@ class PackagedConnectionsIT {
                 lost.url = jdbc:h2:%s
                 lost.user = keeper
                 lost.password = wrong-%s
-                """.formatted(address, mariadb.port(), data.resolve("field.db"), data.resolve("site"), PASSWORD, data.resolve("site"), PASSWORD));
-        Files.setPosixFilePermissions(data.resolve("connections.properties"), PosixFilePermissions.fromString("rw-------"));
+                """.formatted(address, mariadb.port(), data.resolve("field.db"), data.resolve("site"), PASSWORD,
+                data.resolve("site"), PASSWORD));
+        Files.setPosixFilePermissions(data.resolve("connections.properties"),
+                PosixFilePermissions.fromString("rw-------"));
         server = PackagedServer.start(data, Map.of("VAULT_PASSWORD", PASSWORD));
         server.page("/");
     }
@@ -73,7 +77,9 @@ class PackagedConnectionsIT {
     private static void tables(Connection opened) throws SQLException {
         try (Connection connection = opened; Statement statement = connection.createStatement()) {
             statement.execute("create table shelf (code char(2) not null primary key, label varchar(30) not null)");
-            statement.execute("create table slot (slot_no integer not null primary key, code char(2) not null references shelf (code))");
+            statement.execute(
+                    "create table slot (slot_no integer not null primary key, code char(2) not null references shelf "
+                            + "(code))");
             statement.execute("insert into shelf values ('A1', 'cold')");
         }
     }
@@ -101,7 +107,8 @@ class PackagedConnectionsIT {
         assertThat(compared(base, side)).contains("Both tell the same story");
 
         String shelf = found(Pattern.compile("data-select=\"(e[0-9a-z]+)\"[^>]*>(?i:shelf)"), desk);
-        HttpResponse<String> added = server.post("/designs/" + design + "/edits", "kind", "attribute.add", "owner", shelf, "value", "cooled_to integer not null default 4", "seen", "0", "lens", "concept");
+        HttpResponse<String> added = server.post("/designs/" + design + "/edits", "kind", "attribute.add", "owner",
+                shelf, "value", "cooled_to integer not null default 4", "seen", "0", "lens", "concept");
         assertThat(added.statusCode()).isEqualTo(200);
         assertThat(compared(base, side)).contains("cooled_to");
         String decided = server.post(base + "/decide", "side", side, "choice", "WANTED").body();
@@ -109,8 +116,11 @@ class PackagedConnectionsIT {
         assertThat(run.statusCode()).isEqualTo(200);
         assertThat(compared(base, side)).contains("Both tell the same story");
 
-        Path script = Files.writeString(data.resolve(name + ".sql"), "create table shelf (code char(2) not null primary key, label varchar(30) not null);");
-        Ended check = PackagedServer.command("reconcile", name, script.toString(), "--engine", name.equals("vault") ? "postgresql" : name.equals("greenhouse") ? "mariadb" : name.equals("field") ? "sqlite" : "h2",
+        Path script = Files.writeString(data.resolve(name + ".sql"),
+                "create table shelf (code char(2) not null primary key, label varchar(30) not null);");
+        Ended check = PackagedServer.command("reconcile", name, script.toString(), "--engine",
+                name.equals("vault") ? "postgresql" : name.equals("greenhouse") ? "mariadb"
+                        : name.equals("field") ? "sqlite" : "h2",
                 "--check", "--data", data.toString());
         assertThat(check.code()).as(check.err()).isEqualTo(1);
         assertThat(check.out()).contains("cooled_to").contains("slot");
@@ -133,7 +143,8 @@ class PackagedConnectionsIT {
     /** The driver of every engine comes along in the package. */
     @Test
     void aDriverOfEveryEngineIsInThePackage() {
-        assertThat(PackagedServer.APP.resolve("lib").toFile().list()).extracting(file -> file.replaceFirst("-[0-9].*", ""))
+        assertThat(PackagedServer.APP.resolve("lib").toFile().list())
+                .extracting(file -> file.replaceFirst("-[0-9].*", ""))
                 .contains("postgresql", "mariadb-java-client", "sqlite-jdbc", "h2", "mssql-jdbc", "ojdbc11");
     }
 

@@ -53,16 +53,21 @@ public final class PackagedServer implements AutoCloseable {
     }
 
     /** The same with more in its environment. */
-    public static PackagedServer start(Path data, Map<String, String> environment, String... options) throws IOException, InterruptedException {
+    public static PackagedServer start(Path data, Map<String, String> environment, String... options)
+            throws IOException, InterruptedException {
         prepare();
         int port;
         try (ServerSocket free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
-        List<String> command = new ArrayList<>(List.of(java(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-XX:SharedArchiveFile=" + CLASSES,
-                "-Djava.io.tmpdir=" + Files.createDirectories(data.toAbsolutePath().resolve("temporary")), "-jar", APP.resolve("entaxis.jar").toString(), "--entaxis.demo=true", "--entaxis.data=" + data.toAbsolutePath(), "--server.port=" + port));
+        List<String> command = new ArrayList<>(List.of(java(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC", "-XX:SharedArchiveFile=" + CLASSES,
+                "-Djava.io.tmpdir=" + Files.createDirectories(data.toAbsolutePath().resolve("temporary")), "-jar",
+                APP.resolve("entaxis.jar").toString(), "--entaxis.demo=true", "--entaxis.data=" + data.toAbsolutePath(),
+                "--server.port=" + port));
         command.addAll(List.of(options));
-        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile()));
+        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile()));
         builder.environment().putAll(environment);
         PackagedServer server = new PackagedServer(data, port, builder.start());
         for (int i = 0; i < 600; i++) {
@@ -85,7 +90,9 @@ public final class PackagedServer implements AutoCloseable {
      */
     public static synchronized void prepare() throws IOException, InterruptedException {
         Files.createDirectories(Path.of("target/it"));
-        try (FileChannel file = FileChannel.open(Path.of("target/it/preparing"), StandardOpenOption.CREATE, StandardOpenOption.WRITE); FileLock lock = file.lock()) {
+        try (FileChannel file =
+                FileChannel.open(Path.of("target/it/preparing"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                FileLock lock = file.lock()) {
             prepareOnce();
         }
     }
@@ -95,13 +102,17 @@ public final class PackagedServer implements AutoCloseable {
         if (Files.exists(CLASSES) && Files.getLastModifiedTime(CLASSES).compareTo(Files.getLastModifiedTime(jar)) > 0) {
             return;
         }
-        ended(new ProcessBuilder(java(), "-Djarmode=tools", "-jar", jar.toString(), "extract", "--destination", APP.toString(), "--force"));
-        ended(new ProcessBuilder(java(), "-XX:ArchiveClassesAtExit=" + CLASSES, "-Djava.awt.headless=true", "-XX:+UseSerialGC", "-Dentaxis.training=server", "-jar", APP.resolve("entaxis.jar").toString(),
-                "--entaxis.demo=true", "--entaxis.data=" + Files.createTempDirectory("training").toAbsolutePath(), "--server.port=0"));
+        ended(new ProcessBuilder(java(), "-Djarmode=tools", "-jar", jar.toString(), "extract", "--destination",
+                APP.toString(), "--force"));
+        ended(new ProcessBuilder(java(), "-XX:ArchiveClassesAtExit=" + CLASSES, "-Djava.awt.headless=true",
+                "-XX:+UseSerialGC", "-Dentaxis.training=server", "-jar", APP.resolve("entaxis.jar").toString(),
+                "--entaxis.demo=true", "--entaxis.data=" + Files.createTempDirectory("training").toAbsolutePath(),
+                "--server.port=0"));
     }
 
     private static void ended(ProcessBuilder builder) throws IOException, InterruptedException {
-        Process process = builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile())).start();
+        Process process = builder.redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile())).start();
         assertThat(process.waitFor(180, TimeUnit.SECONDS)).as("it ends; see %s", LOG).isTrue();
     }
 
@@ -116,7 +127,8 @@ public final class PackagedServer implements AutoCloseable {
     /** Runs a command of the packaged application. */
     public static Ended command(String... words) throws IOException, InterruptedException {
         prepare();
-        List<String> command = new ArrayList<>(List.of(java(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", sharedClasses(), "-jar", APP.resolve("entaxis.jar").toString()));
+        List<String> command = new ArrayList<>(List.of(java(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC", sharedClasses(), "-jar", APP.resolve("entaxis.jar").toString()));
         command.addAll(List.of(words));
         File out = File.createTempFile("out", ".txt", new File("target/it"));
         File err = File.createTempFile("err", ".txt", new File("target/it"));
@@ -169,21 +181,27 @@ public final class PackagedServer implements AutoCloseable {
     public HttpResponse<String> post(String path, String... fields) throws IOException, InterruptedException {
         StringBuilder form = new StringBuilder();
         for (int i = 0; i < fields.length; i += 2) {
-            form.append(i == 0 ? "" : "&").append(URLEncoder.encode(fields[i], StandardCharsets.UTF_8)).append('=').append(URLEncoder.encode(fields[i + 1], StandardCharsets.UTF_8));
+            form.append(i == 0 ? "" : "&").append(URLEncoder.encode(fields[i], StandardCharsets.UTF_8)).append('=')
+                    .append(URLEncoder.encode(fields[i + 1], StandardCharsets.UTF_8));
         }
-        return client.send(request(path).header("Content-Type", "application/x-www-form-urlencoded").header("HX-Request", "true").POST(HttpRequest.BodyPublishers.ofString(form.toString())).build(),
+        return client.send(
+                request(path).header("Content-Type", "application/x-www-form-urlencoded").header("HX-Request", "true")
+                        .POST(HttpRequest.BodyPublishers.ofString(form.toString())).build(),
                 BodyHandlers.ofString());
     }
 
     /** A request with what a window of this server carries. */
     public HttpRequest.Builder request(String path) {
-        HttpRequest.Builder builder = HttpRequest.newBuilder(URI.create(address() + path)).timeout(Duration.ofSeconds(60)).header("X-XSRF-TOKEN", token);
+        HttpRequest.Builder builder = HttpRequest.newBuilder(URI.create(address() + path))
+                .timeout(Duration.ofSeconds(60)).header("X-XSRF-TOKEN", token);
         return cookie.isEmpty() ? builder : builder.header("Cookie", cookie);
     }
 
     /** Follows to the page that a job leads to, and gives it. */
     public String followed(HttpResponse<String> answer) throws IOException, InterruptedException {
-        String next = answer.headers().firstValue("Location").orElseThrow(() -> new AssertionError(answer.statusCode() + " " + answer.body())).replaceFirst("^https?://[^/]+", "");
+        String next = answer.headers().firstValue("Location")
+                .orElseThrow(() -> new AssertionError(answer.statusCode() + " " + answer.body()))
+                .replaceFirst("^https?://[^/]+", "");
         for (int i = 0; i < 300 && next.startsWith("/jobs/"); i++) {
             HttpResponse<String> page = get(next);
             if (page.headers().firstValue("Location").isEmpty()) {

@@ -32,7 +32,8 @@ class ServerHoldsOutIT {
 
     @BeforeAll
     static void start() throws Exception {
-        server = PackagedServer.start(Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "holds").toAbsolutePath());
+        server = PackagedServer.start(
+                Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "holds").toAbsolutePath());
         design = first(server.page("/"), "/designs/(d[0-9a-z]+)\"");
         entity = first(server.page("/designs/" + design), "data-select=\"(e[0-9a-z]+)");
     }
@@ -69,7 +70,8 @@ class ServerHoldsOutIT {
         try {
             for (int i = 0; i < 300; i++) {
                 silent.add(announcing("POST /designs/" + design + "/edits HTTP/1.1\r\nHost: 127.0.0.1:" + server.port()
-                        + "\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 100000\r\n\r\nkind=entity.add"));
+                        + "\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 100000\r\n\r\n"
+                        + "kind=entity.add"));
             }
             for (int i = 0; i < 5; i++) {
                 assertThat(millis("/designs/" + design)).isLessThan(10_000);
@@ -77,7 +79,8 @@ class ServerHoldsOutIT {
             InputStream answer = silent.getFirst().getInputStream();
             silent.getFirst().setSoTimeout(40_000);
             byte[] head = answer.readNBytes(12);
-            assertThat(new String(head, StandardCharsets.US_ASCII)).as("it is given up after a while").satisfiesAnyOf(text -> assertThat(text).isEmpty(), text -> assertThat(text).startsWith("HTTP/1.1 4"));
+            assertThat(new String(head, StandardCharsets.US_ASCII)).as("it is given up after a while").satisfiesAnyOf(
+                    text -> assertThat(text).isEmpty(), text -> assertThat(text).startsWith("HTTP/1.1 4"));
         } finally {
             for (Socket socket : silent) {
                 socket.close();
@@ -92,7 +95,8 @@ class ServerHoldsOutIT {
         for (int round = 0; round < 2; round++) {
             List<Socket> streams = new ArrayList<>();
             for (int i = 0; i < 400; i++) {
-                streams.add(announcing("GET /designs/" + design + "/events HTTP/1.1\r\nHost: 127.0.0.1:" + server.port() + "\r\n\r\n"));
+                streams.add(announcing("GET /designs/" + design + "/events HTTP/1.1\r\nHost: 127.0.0.1:" + server.port()
+                        + "\r\n\r\n"));
             }
             Thread.sleep(500);
             for (Socket stream : streams) {
@@ -100,7 +104,8 @@ class ServerHoldsOutIT {
             }
         }
         Thread.sleep(11_000);
-        try (Socket window = announcing("GET /designs/" + design + "/events HTTP/1.1\r\nHost: 127.0.0.1:" + server.port() + "\r\n\r\n")) {
+        try (Socket window = announcing(
+                "GET /designs/" + design + "/events HTTP/1.1\r\nHost: 127.0.0.1:" + server.port() + "\r\n\r\n")) {
             window.setSoTimeout(5_000);
             StringBuilder heard = new StringBuilder();
             InputStream in = window.getInputStream();
@@ -108,7 +113,8 @@ class ServerHoldsOutIT {
                 heard.append((char) in.read());
             }
             heard.setLength(0);
-            assertThat(server.post("/designs/" + design + "/edits", "kind", "entity.meaning", "entity", entity, "value", "told", "seen", "0", "lens", "concept").statusCode()).isEqualTo(200);
+            assertThat(server.post("/designs/" + design + "/edits", "kind", "entity.meaning", "entity", entity, "value",
+                    "told", "seen", "0", "lens", "concept").statusCode()).isEqualTo(200);
             while (!heard.toString().contains("data:")) {
                 int sign = in.read();
                 assertThat(sign).isNotNegative();
@@ -118,13 +124,23 @@ class ServerHoldsOutIT {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"/designs/%s/edits | application/x-www-form-urlencoded | kind=%%zz&seen=x | 400", "/designs/%s/edits | application/json | {\"kind\": | 400",
-            "/designs/%s/edits | text/plain | kind=entity.add | 400", "/designs/%s/pictures | multipart/form-data | no boundary | 400",
-            "/designs/%s/pictures | multipart/form-data; boundary=x | --x | 400", "/read | multipart/form-data; boundary=x | --x--garbage | 400",
-            "/designs/%s/edits | application/x-www-form-urlencoded | kind=no.such.kind&seen=0 | 400", "/designs/%s/edits | application/x-www-form-urlencoded | kind=cards.place&seen=0&value=zz | 400",
+    @CsvSource(delimiter = '|',
+            value = {"/designs/%s/edits | application/x-www-form-urlencoded | kind=%%zz&seen=x | 400",
+                    "/designs/%s/edits | application/json | {\"kind\": | 400",
+                    "/designs/%s/edits | text/plain | kind=entity.add | 400",
+                    "/designs/%s/pictures | multipart/form-data | no boundary | 400",
+                    "/designs/%s/pictures | multipart/form-data; boundary=x | --x | 400",
+                    "/read | multipart/form-data; boundary=x | --x--garbage | 400",
+                    "/designs/%s/edits | application/x-www-form-urlencoded | kind=no.such.kind&seen=0 | 400",
+                    "/designs/%s/edits | application/x-www-form-urlencoded | kind=cards.place&seen=0&value=zz | 400",
             "/designs/nosuch/edits | application/x-www-form-urlencoded | kind=entity.add&seen=0 | 404"})
     void malformedBodiesAreTheSendersFault(String path, String type, String body, int status) throws Exception {
-        HttpResponse<String> answer = HttpClient.newHttpClient().send(server.request(path.formatted(design)).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofString(body)).build(), BodyHandlers.ofString());
+        HttpResponse<
+                String> answer =
+                        HttpClient.newHttpClient()
+                                .send(server.request(path.formatted(design)).header("Content-Type", type)
+                                        .POST(HttpRequest.BodyPublishers.ofString(body)).build(),
+                                        BodyHandlers.ofString());
         assertThat(answer.statusCode()).as(answer.body()).isBetween(400, 499);
         assertThat(answer.statusCode()).as(answer.body()).isIn(status, 415, 413);
         assertThat(answer.body()).doesNotContain("Exception").doesNotContain("\"timestamp\"");
@@ -135,19 +151,28 @@ class ServerHoldsOutIT {
     void otherOriginsChangeNothing() throws Exception {
         HttpClient client = HttpClient.newHttpClient();
         String form = "kind=entity.meaning&entity=" + entity + "&value=from+elsewhere&seen=0&lens=concept";
-        for (String[] header : new String[][] {{"Origin", "http://127.0.0.1:9"}, {"Origin", "http://localhost:" + server.port()}, {"Origin", "null"}, {"Origin", "https://127.0.0.1:" + server.port()},
+        for (String[] header : new String[][] {{"Origin", "http://127.0.0.1:9"},
+                {"Origin", "http://localhost:" + server.port()}, {"Origin", "null"},
+                {"Origin", "https://127.0.0.1:" + server.port()},
             {"Sec-Fetch-Site", "cross-site"}, {"Sec-Fetch-Site", "same-site"}}) {
-            HttpResponse<String> answer = client.send(server.request("/designs/" + design + "/edits").header(header[0], header[1]).header("Content-Type", "application/x-www-form-urlencoded")
+            HttpResponse<String> answer = client.send(server.request("/designs/" + design + "/edits")
+                    .header(header[0], header[1]).header("Content-Type", "application/x-www-form-urlencoded")
                     .POST(HttpRequest.BodyPublishers.ofString(form)).build(), BodyHandlers.ofString());
             assertThat(answer.statusCode()).as("%s: %s", header[0], header[1]).isEqualTo(403);
         }
-        HttpResponse<String> own = client.send(server.request("/designs/" + design + "/edits").header("Origin", server.address()).header("Sec-Fetch-Site", "same-origin")
-                .header("Content-Type", "application/x-www-form-urlencoded").POST(HttpRequest.BodyPublishers.ofString(form)).build(), BodyHandlers.ofString());
+        HttpResponse<String> own = client.send(server.request("/designs/" + design + "/edits")
+                .header("Origin", server.address()).header("Sec-Fetch-Site", "same-origin")
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(form)).build(), BodyHandlers.ofString());
         assertThat(own.statusCode()).isEqualTo(200);
-        HttpRequest planted = HttpRequest.newBuilder(java.net.URI.create(server.address() + "/designs/" + design + "/edits")).header("Content-Type", "application/x-www-form-urlencoded")
-                .header("Cookie", "XSRF-TOKEN=a; entaxis-session=" + "A".repeat(43)).header("X-XSRF-TOKEN", "a").POST(HttpRequest.BodyPublishers.ofString(form)).build();
+        HttpRequest planted =
+                HttpRequest.newBuilder(java.net.URI.create(server.address() + "/designs/" + design + "/edits"))
+                        .header("Content-Type", "application/x-www-form-urlencoded")
+                        .header("Cookie", "XSRF-TOKEN=a; entaxis-session=" + "A".repeat(43)).header("X-XSRF-TOKEN", "a")
+                        .POST(HttpRequest.BodyPublishers.ofString(form)).build();
         assertThat(client.send(planted, BodyHandlers.ofString()).statusCode()).isEqualTo(403);
-        assertThat(client.send(HttpRequest.newBuilder(java.net.URI.create(server.address() + "/")).build(), BodyHandlers.ofString()).headers().firstValue("Set-Cookie").orElseThrow())
+        assertThat(client.send(HttpRequest.newBuilder(java.net.URI.create(server.address() + "/")).build(),
+                BodyHandlers.ofString()).headers().firstValue("Set-Cookie").orElseThrow())
                 .contains("HttpOnly", "SameSite=Lax");
     }
 
@@ -157,20 +182,30 @@ class ServerHoldsOutIT {
         String page = server.page("/designs/" + design);
         String seen = first(page, "data-revision=\"(\\d+)");
         String[] fields = {"kind", "entity.meaning", "entity", entity, "seen", seen, "lens", "concept"};
-        assertThat(server.post("/designs/" + design + "/edits", with(fields, "value", "of the first", "window", "one")).statusCode()).isEqualTo(200);
-        HttpResponse<String> second = server.post("/designs/" + design + "/edits", with(fields, "value", "of the second", "window", "two"));
+        assertThat(server.post("/designs/" + design + "/edits", with(fields, "value", "of the first", "window", "one"))
+                .statusCode()).isEqualTo(200);
+        HttpResponse<String> second =
+                server.post("/designs/" + design + "/edits", with(fields, "value", "of the second", "window", "two"));
         assertThat(second.statusCode()).isEqualTo(422);
         assertThat(second.body()).contains("of the first", "Send yours again");
-        assertThat(server.post("/designs/" + design + "/edits", with(fields, "value", "of the first, again", "window", "one")).statusCode()).as("its own edit is in nobody's way").isEqualTo(200);
+        assertThat(server
+                .post("/designs/" + design + "/edits", with(fields, "value", "of the first, again", "window", "one"))
+                .statusCode()).as("its own edit is in nobody's way").isEqualTo(200);
         fields[5] = first(server.page("/designs/" + design), "data-revision=\"(\\d+)");
-        assertThat(server.post("/designs/" + design + "/edits", with(fields, "value", "of the second", "window", "two")).statusCode()).isEqualTo(200);
+        assertThat(server.post("/designs/" + design + "/edits", with(fields, "value", "of the second", "window", "two"))
+                .statusCode()).isEqualTo(200);
         String name = first(server.page("/designs/" + design), "data-revision=\"(\\d+)");
         fields[5] = name;
-        assertThat(server.post("/designs/" + design + "/edits", with(new String[] {"kind", "entity.name", "entity", entity, "seen", name, "lens", "concept"}, "value", "Renamed", "window", "one")).statusCode()).isEqualTo(200);
-        assertThat(server.post("/designs/" + design + "/edits", with(fields, "value", "another field", "window", "two")).statusCode()).as("another field of the same entity").isEqualTo(200);
+        assertThat(server.post("/designs/" + design + "/edits",
+                with(new String[] {"kind", "entity.name", "entity", entity, "seen", name, "lens", "concept"}, "value",
+                        "Renamed", "window", "one"))
+                .statusCode()).isEqualTo(200);
+        assertThat(server.post("/designs/" + design + "/edits", with(fields, "value", "another field", "window", "two"))
+                .statusCode()).as("another field of the same entity").isEqualTo(200);
     }
 
     private static String[] with(String[] fields, String... more) {
-        return java.util.stream.Stream.concat(java.util.Arrays.stream(fields), java.util.Arrays.stream(more)).toArray(String[]::new);
+        return java.util.stream.Stream.concat(java.util.Arrays.stream(fields), java.util.Arrays.stream(more))
+                .toArray(String[]::new);
     }
 }

@@ -41,21 +41,26 @@ class StoreCommandsIT {
             String page = server.page("/designs/" + design);
             String entity = first(page, "data-select=\"(e[0-9a-z]+)");
             for (int i = 0; i < 12; i++) {
-                assertThat(server.post("/designs/" + design + "/edits", "kind", "entity.meaning", "entity", entity, "value", "Meaning " + i, "seen", "" + i, "lens", "concept").statusCode()).isEqualTo(200);
+                assertThat(server.post("/designs/" + design + "/edits", "kind", "entity.meaning", "entity", entity,
+                        "value", "Meaning " + i, "seen", "" + i, "lens", "concept").statusCode()).isEqualTo(200);
             }
             Ended made = PackagedServer.command("backup", backup.toString(), "--data", data.toString());
             assertThat(made.code()).as(made.err()).isZero();
-            assertThat(PackagedServer.command("backup", backup.toString(), "--data", data.toString()).err()).contains("already");
+            assertThat(PackagedServer.command("backup", backup.toString(), "--data", data.toString()).err())
+                    .contains("already");
             assertThat(PackagedServer.command("verify", "--data", data.toString())).satisfies(ended -> {
                 assertThat(ended.code()).as(ended.err()).isZero();
                 assertThat(ended.out()).contains("12 edits, whole", "All is whole.");
             });
-            assertThat(PackagedServer.command("restore", backup.toString(), "--data", data.toString()).err()).contains("Stop it first");
-            server.post("/designs/" + design + "/edits", "kind", "entity.meaning", "entity", entity, "value", "After the backup", "seen", "12", "lens", "concept");
+            assertThat(PackagedServer.command("restore", backup.toString(), "--data", data.toString()).err())
+                    .contains("Stop it first");
+            server.post("/designs/" + design + "/edits", "kind", "entity.meaning", "entity", entity, "value",
+                    "After the backup", "seen", "12", "lens", "concept");
             revision = Long.parseLong(first(server.page("/designs/" + design), "data-revision=\"(\\d+)"));
             assertThat(revision).isEqualTo(13);
             for (String file : List.of("entaxis.mv.db", "secret.key")) {
-                assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data.resolve(file)))).as(file).isEqualTo("rw-------");
+                assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data.resolve(file)))).as(file)
+                        .isEqualTo("rw-------");
             }
             assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data))).isEqualTo("rwx------");
             server.stop();
@@ -81,8 +86,11 @@ class StoreCommandsIT {
     private static String refusal(Path data, String... options) throws Exception {
         PackagedServer.prepare();
         Path said = Files.createTempFile(Path.of("target/it"), "refusal", ".log");
-        List<String> command = Stream.concat(Stream.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Djava.awt.headless=true", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", PackagedServer.sharedClasses(), "-jar",
-                PackagedServer.APP.resolve("entaxis.jar").toString(), "--entaxis.data=" + data, "--server.port=0"), Stream.of(options)).toList();
+        List<String> command = Stream.concat(Stream.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Djava.awt.headless=true",
+                "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", PackagedServer.sharedClasses(), "-jar",
+                PackagedServer.APP.resolve("entaxis.jar").toString(), "--entaxis.data=" + data, "--server.port=0"),
+                Stream.of(options)).toList();
         Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(said.toFile()).start();
         assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
         assertThat(process.exitValue()).isNotZero();
@@ -98,16 +106,23 @@ class StoreCommandsIT {
         Path store = data.resolve("entaxis.mv.db");
         byte[] whole = Files.readAllBytes(store);
 
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("entaxis"), "entaxis", ""); Statement statement = connection.createStatement()) {
-            statement.execute("insert into \"flyway_schema_history\" select 999, '999', 'of later', \"type\", 'V999__of_later.sql', 1, \"installed_by\", \"installed_on\", 1, true from \"flyway_schema_history\" "
+        try (Connection connection =
+                DriverManager.getConnection("jdbc:h2:file:" + data.resolve("entaxis"), "entaxis", "");
+                Statement statement = connection.createStatement()) {
+            statement.execute(
+                    "insert into \"flyway_schema_history\" select 999, '999', 'of later', \"type\", "
+                            + "'V999__of_later.sql', 1, \"installed_by\", \"installed_on\", 1, true from "
+                            + "\"flyway_schema_history\" "
                     + "where \"version\" = '1'");
         }
-        assertThat(refusal(data)).contains("newer version of Entaxis", "999", "Nothing was changed").doesNotContain("\tat ");
+        assertThat(refusal(data)).contains("newer version of Entaxis", "999", "Nothing was changed")
+                .doesNotContain("\tat ");
 
         try (RandomAccessFile file = new RandomAccessFile(store.toFile(), "rw")) {
             file.write(new byte[8192]);
         }
-        assertThat(refusal(data)).contains("damaged and cannot be opened", "./entaxis restore FILE").doesNotContain("\tat ");
+        assertThat(refusal(data)).contains("damaged and cannot be opened", "./entaxis restore FILE")
+                .doesNotContain("\tat ");
         assertThat(PackagedServer.command("verify", "--data", data.toString())).satisfies(ended -> {
             assertThat(ended.code()).isEqualTo(1);
             assertThat(ended.err()).contains("damaged").doesNotContain("\tat ");
@@ -116,7 +131,8 @@ class StoreCommandsIT {
         Files.write(store, new byte[0]);
         assertThat(refusal(data)).contains("is empty", "restore").doesNotContain("\tat ");
         Files.write(store, whole);
-        assertThat(refusal(data, "--server.address=0.0.0.0")).contains("has no sign-in yet", "0.0.0.0").doesNotContain("\tat ");
+        assertThat(refusal(data, "--server.address=0.0.0.0")).contains("has no sign-in yet", "0.0.0.0")
+                .doesNotContain("\tat ");
         try (PackagedServer server = PackagedServer.start(data)) {
             assertThat(refusal(data)).contains("in use by another Entaxis");
             assertThat(server.get("/").statusCode()).isEqualTo(200);

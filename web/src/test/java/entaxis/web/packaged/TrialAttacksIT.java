@@ -34,7 +34,8 @@ class TrialAttacksIT {
 
     @BeforeAll
     static void start() throws Exception {
-        Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "attacks").toAbsolutePath();
+        Path data =
+                Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "attacks").toAbsolutePath();
         canary = data.resolve("canary");
         server = PackagedServer.start(data, "--entaxis.trial.statement-time=1s");
         Matcher designs = Pattern.compile("id=\"card-(d[0-9a-z]+)\"").matcher(server.page("/"));
@@ -66,7 +67,8 @@ class TrialAttacksIT {
         assertThat(ask(vault, RUNS_AWAY)).contains("longer than the one second");
         assertThat(ask(vault, "select length(repeat('a', 1000000000))")).contains("128 MB of memory");
         assertThat(ask(vault, "select rpad('a', 2000000000, 'b')")).containsAnyOf("128 MB of memory", "longer than");
-        assertThat(ask(vault, "select cast(1e99999999 as numeric(100000))")).containsAnyOf("longer than", "MB of memory");
+        assertThat(ask(vault, "select cast(1e99999999 as numeric(100000))")).containsAnyOf("longer than",
+                "MB of memory");
         String large = ask(vault, "select repeat('ab', 900) from system_range(1, 100000)");
         assertThat(large).hasSizeLessThan(4_000_000).contains("at most 500 rows or 1 MB");
         assertThat(ask(vault, "select file_write('x', '" + canary + "')")).contains("rights");
@@ -116,7 +118,9 @@ class TrialAttacksIT {
     void importedScriptsRunNothing() throws Exception {
         String script = """
                 CREATE TABLE bait (id integer PRIMARY KEY,
-                  a integer DEFAULT (SELECT count(*) FROM LINK_SCHEMA('A', 'org.h2.Driver', 'jdbc:h2:mem:zz;INIT=CREATE ALIAS RUN AS ''int run() throws Exception { Runtime.getRuntime().exec("touch %1$s"); return 1; }''\\;CALL RUN()', 'sa', '', 'PUBLIC')),
+                  a integer DEFAULT (SELECT count(*) FROM LINK_SCHEMA('A', 'org.h2.Driver', \
+                  'jdbc:h2:mem:zz;INIT=CREATE ALIAS RUN AS ''int run() throws Exception { \
+                  Runtime.getRuntime().exec("touch %1$s"); return 1; }''\\;CALL RUN()', 'sa', '', 'PUBLIC')),
                   b varchar(20) DEFAULT FILE_WRITE('x', '%1$s'),
                   c integer CHECK (c < (SELECT length(FILE_READ('/etc/passwd')))));
                 """.formatted(canary);
@@ -126,12 +130,17 @@ class TrialAttacksIT {
         String desk = server.followed(server.post(token, "name", "Bait", "tables", "bait"));
         String design = first(desk, "data-design=\"(d[0-9a-z]+)\"");
         server.post("/designs/" + design + "/trial/run");
-        String answered = server.post("/designs/" + design + "/trial/rows", "table", first(server.get("/designs/" + design + "/trial").body(), "value=\"(e[0-9a-z]+)\""), "v.x", "1").body();
+        String answered = server
+                .post("/designs/" + design + "/trial/rows", "table",
+                        first(server.get("/designs/" + design + "/trial").body(), "value=\"(e[0-9a-z]+)\""), "v.x", "1")
+                .body();
         assertThat(answered).doesNotContain("Whitelabel");
         ask(design, "insert into bait (id) values (1)");
-        String rehearsed = server.post("/designs/" + design + "/reconcile/rehearse", "side", "database:Fenmoor site").body();
+        String rehearsed =
+                server.post("/designs/" + design + "/reconcile/rehearse", "side", "database:Fenmoor site").body();
         assertThat(rehearsed).doesNotContain("root:x:");
-        server.post("/designs/" + design + "/reconcile/fill", "side", "database:Fenmoor site", "key", "taxon.code", "value", "1; CREATE ALIAS X AS 'int x() { return 1; }'");
+        server.post("/designs/" + design + "/reconcile/fill", "side", "database:Fenmoor site", "key", "taxon.code",
+                "value", "1; CREATE ALIAS X AS 'int x() { return 1; }'");
         assertThat(canary).doesNotExist();
         savedDesignsRunNothing(server.get("/designs/" + design + "/design.json").body());
     }
@@ -139,15 +148,18 @@ class TrialAttacksIT {
     /** The same design as a saved file, in which moreover one expression goes on with statements of its own. */
     private static void savedDesignsRunNothing(String saved) throws Exception {
         assertThat(saved).contains("FILE_WRITE");
-        String onward = saved.replaceFirst("FILE_WRITE\\('x', '[^']*'\\)", Matcher.quoteReplacement("1); CREATE ALIAS X AS 'int x() { return 1; }'; SELECT FILE_WRITE('x', '" + canary + "'"));
+        String onward = saved.replaceFirst("FILE_WRITE\\('x', '[^']*'\\)", Matcher.quoteReplacement(
+                "1); CREATE ALIAS X AS 'int x() { return 1; }'; SELECT FILE_WRITE('x', '" + canary + "'"));
         assertThat(onward).isNotEqualTo(saved);
         for (String file : List.of(saved, onward)) {
-            HttpResponse<String> opened = file("/open", "bait.json", file.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+            HttpResponse<String> opened =
+                    file("/open", "bait.json", file.getBytes(java.nio.charset.StandardCharsets.UTF_8));
             if (opened.statusCode() == 302) {
                 String design = first(server.followed(opened), "data-design=\"(d[0-9a-z]+)\"");
                 assertThat(server.post("/designs/" + design + "/trial/run").statusCode()).isEqualTo(200);
                 ask(design, "insert into bait (id) values (1)");
-                assertThat(server.post("/designs/" + design + "/reconcile/rehearse", "side", "database:Fenmoor site").body()).doesNotContain("root:x:");
+                assertThat(server.post("/designs/" + design + "/reconcile/rehearse", "side", "database:Fenmoor site")
+                        .body()).doesNotContain("root:x:");
             } else {
                 assertThat(opened.body()).contains("bait.json");
             }
@@ -156,17 +168,25 @@ class TrialAttacksIT {
     }
 
     private static String upload(String script) throws Exception {
-        String body = "--x\r\nContent-Disposition: form-data; name=\"engine\"\r\n\r\nH2\r\n--x\r\nContent-Disposition: form-data; name=\"file\"; filename=\"bait.sql\"\r\n\r\n" + script + "\r\n--x--\r\n";
-        return server.followed(java.net.http.HttpClient.newHttpClient().send(server.request("/read").header("Content-Type", "multipart/form-data; boundary=x")
-                .POST(java.net.http.HttpRequest.BodyPublishers.ofString(body)).build(), java.net.http.HttpResponse.BodyHandlers.ofString()));
+        String body =
+                "--x\r\nContent-Disposition: form-data; name=\"engine\"\r\n\r\nH2\r\n--x\r\nContent-Disposition: "
+                        + "form-data; name=\"file\"; filename=\"bait.sql\"\r\n\r\n"
+                        + script + "\r\n--x--\r\n";
+        return server.followed(java.net.http.HttpClient.newHttpClient()
+                .send(server.request("/read").header("Content-Type", "multipart/form-data; boundary=x")
+                        .POST(java.net.http.HttpRequest.BodyPublishers.ofString(body)).build(),
+                        java.net.http.HttpResponse.BodyHandlers.ofString()));
     }
 
     /** Cells of a sheet that look like SQL are texts in the rows that they become. */
     @Test
     @Order(4)
     void sheetsThatAreBroughtInRunNothing() throws Exception {
-        String csv = "name,note\r\n\"'||FILE_WRITE('x','" + canary + "')||'\",\"row(1); CREATE ALIAS X AS 'int x() { return 1; }'\"\r\n=cmd|' /C calc'!A0,\"\\'); DROP TABLE z; --\"\r\n";
-        HttpResponse<String> brought = file("/designs/" + sheet + "/flat", "bait.csv", csv.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        String csv = "name,note\r\n\"'||FILE_WRITE('x','" + canary
+                + "')||'\",\"row(1); CREATE ALIAS X AS 'int x() { return 1; }'\"\r\n=cmd|' /C calc'!A0,\"\\'); DROP "
+                + "TABLE z; --\"\r\n";
+        HttpResponse<String> brought =
+                file("/designs/" + sheet + "/flat", "bait.csv", csv.getBytes(java.nio.charset.StandardCharsets.UTF_8));
         assertThat(brought.headers().firstValue("HX-Redirect")).as(brought.body()).isPresent();
         java.io.ByteArrayOutputStream book = new java.io.ByteArrayOutputStream();
         try (var workbook = new org.apache.poi.xssf.usermodel.XSSFWorkbook()) {
@@ -185,10 +205,17 @@ class TrialAttacksIT {
     }
 
     private static HttpResponse<String> file(String path, String name, byte[] content) throws Exception {
-        byte[] head = ("--x\r\nContent-Disposition: form-data; name=\"x\"\r\n\r\n10\r\n--x\r\nContent-Disposition: form-data; name=\"y\"\r\n\r\n10\r\n--x\r\nContent-Disposition: form-data; name=\"seen\"\r\n\r\n0\r\n"
-                + "--x\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name + "\"\r\n\r\n").getBytes(java.nio.charset.StandardCharsets.UTF_8);
-        return java.net.http.HttpClient.newHttpClient().send(server.request(path).header("Content-Type", "multipart/form-data; boundary=x").header("HX-Request", "true")
-                .POST(java.net.http.HttpRequest.BodyPublishers.ofByteArrays(List.of(head, content, "\r\n--x--\r\n".getBytes(java.nio.charset.StandardCharsets.UTF_8)))).build(),
+        byte[] head =
+                ("--x\r\nContent-Disposition: form-data; name=\"x\"\r\n\r\n10\r\n--x\r\nContent-Disposition: form-data;"
+                        + " name=\"y\"\r\n\r\n10\r\n--x\r\nContent-Disposition: form-data; name=\"seen\"\r\n\r\n0\r\n"
+                        + "--x\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name + "\"\r\n\r\n")
+                        .getBytes(java.nio.charset.StandardCharsets.UTF_8);
+        return java.net.http.HttpClient.newHttpClient().send(
+                server.request(path).header("Content-Type", "multipart/form-data; boundary=x")
+                        .header("HX-Request", "true")
+                        .POST(java.net.http.HttpRequest.BodyPublishers.ofByteArrays(List.of(head, content,
+                                "\r\n--x--\r\n".getBytes(java.nio.charset.StandardCharsets.UTF_8))))
+                        .build(),
                 java.net.http.HttpResponse.BodyHandlers.ofString());
     }
 
@@ -199,11 +226,15 @@ class TrialAttacksIT {
         String page = server.page("/designs/" + vault);
         String entity = first(page, "data-select=\"(e[0-9a-z]+)");
         String seen = first(page, "data-revision=\"(\\d+)");
-        for (String line : List.of("x integer default 1; drop table taxon", "x integer check (1 = 1)); drop table taxon; --", "x varchar(20) default 'a' || (select 'b'; select 'c')")) {
-            HttpResponse<String> answer = server.post("/designs/" + vault + "/edits", "kind", "attribute.add", "owner", entity, "value", line, "seen", seen, "lens", "concept");
+        for (String line : List.of("x integer default 1; drop table taxon",
+                "x integer check (1 = 1)); drop table taxon; --",
+                "x varchar(20) default 'a' || (select 'b'; select 'c')")) {
+            HttpResponse<String> answer = server.post("/designs/" + vault + "/edits", "kind", "attribute.add", "owner",
+                    entity, "value", line, "seen", seen, "lens", "concept");
             assertThat(answer.statusCode()).as(line).isEqualTo(422);
         }
-        HttpResponse<String> fill = server.post("/designs/" + vault + "/reconcile/fill", "side", "database:Fenmoor site", "key", "taxon.code", "value", "1; DROP TABLE taxon");
+        HttpResponse<String> fill = server.post("/designs/" + vault + "/reconcile/fill", "side",
+                "database:Fenmoor site", "key", "taxon.code", "value", "1; DROP TABLE taxon");
         assertThat(fill.body()).contains("is no single expression");
     }
 

@@ -33,32 +33,46 @@ class ConnectionsTest {
     @Test
     void whatTheOperatorConfiguredIsRead() throws SQLException, IOException, Connections.Unreachable {
         String url = "jdbc:sqlite:" + folder.resolve("field.db");
-        try (Connection connection = DriverManager.getConnection(url); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection(url);
+                Statement statement = connection.createStatement()) {
             statement.execute("create table site (site_code char(6) primary key, description text not null)");
         }
-        Files.writeString(folder.resolve("connections.properties"), "field.url = " + url + "\nfield.engine = sqlite\nodd.url = jdbc:x\nodd.engine = abacus\n"
+        Files.writeString(folder.resolve("connections.properties"), "field.url = " + url
+                + "\nfield.engine = sqlite\nodd.url = jdbc:x\nodd.engine = abacus\n"
                 + "gone.url = jdbc:postgresql://127.0.0.1:1/none\ngone.engine = postgresql\ngone.user = nobody\n");
-        Connections connections = new Connections(folder, Optional.empty(), Map.of(), Duration.ofSeconds(3), Duration.ofSeconds(20));
+        Connections connections =
+                new Connections(folder, Optional.empty(), Map.of(), Duration.ofSeconds(3), Duration.ofSeconds(20));
         assertThat(connections.list()).extracting(Connections.Configured::name).containsExactly("field", "gone");
         Reading reading = connections.read("field");
         assertThat(reading.engine()).isEqualTo(Target.SQLITE);
-        assertThat(reading.schema().tables().getFirst().columns()).extracting(Column::name).containsExactly("site_code", "description");
-        assertThatThrownBy(() -> connections.read("gone")).hasMessageContaining("The database “gone” could not be read");
+        assertThat(reading.schema().tables().getFirst().columns()).extracting(Column::name).containsExactly("site_code",
+                "description");
+        assertThatThrownBy(() -> connections.read("gone"))
+                .hasMessageContaining("The database “gone” could not be read");
         assertThatThrownBy(() -> connections.read("odd")).hasMessageContaining("No database “odd” can be used");
     }
 
     /** The driver of every engine comes along; a server that does not answer is told as such. */
     @ParameterizedTest
-    @CsvSource({"mysql, jdbc:mariadb://127.0.0.1:1/none", "sqlserver, jdbc:sqlserver://127.0.0.1:1;databaseName=none;encrypt=false;loginTimeout=1;connectRetryCount=0", "oracle, jdbc:oracle:thin:@//127.0.0.1:1/none"})
+    @CsvSource({"mysql, jdbc:mariadb://127.0.0.1:1/none",
+            "sqlserver, jdbc:sqlserver://127.0.0.1:1;databaseName=none;encrypt=false;loginTimeout=1;"
+                    + "connectRetryCount=0",
+            "oracle, jdbc:oracle:thin:@//127.0.0.1:1/none"})
     void aServerThatIsNotThereIsTold(String engine, String url) throws IOException {
-        Files.writeString(folder.resolve("connections.properties"), "gone.url = " + url + "\ngone.engine = " + engine + "\ngone.user = nobody\n");
-        assertThatThrownBy(() -> new Connections(folder, Optional.empty(), Map.of(), Duration.ofSeconds(3), Duration.ofSeconds(20)).read("gone")).isInstanceOf(Connections.Unreachable.class).hasMessageContaining("The database “gone” could not be read")
+        Files.writeString(folder.resolve("connections.properties"),
+                "gone.url = " + url + "\ngone.engine = " + engine + "\ngone.user = nobody\n");
+        assertThatThrownBy(
+                () -> new Connections(folder, Optional.empty(), Map.of(), Duration.ofSeconds(3), Duration.ofSeconds(20))
+                        .read("gone"))
+                .isInstanceOf(Connections.Unreachable.class)
+                .hasMessageContaining("The database “gone” could not be read")
                 .hasMessageNotContaining("No suitable driver");
     }
 
     @Test
     void theSiteDatabaseOfTheDemoHasDriftedFromItsDesign() throws Connections.Unreachable {
-        Connections connections = new Connections(folder, Optional.of(new SiteDatabase("target/site")), Map.of(), Duration.ofSeconds(3), Duration.ofSeconds(20));
+        Connections connections = new Connections(folder, Optional.of(new SiteDatabase("target/site")), Map.of(),
+                Duration.ofSeconds(3), Duration.ofSeconds(20));
         Reading reading = connections.read(SiteDatabase.NAME);
         Set<String> tables = reading.schema().tables().stream().map(Table::name).collect(Collectors.toSet());
         assertThat(tables).contains("accession", "freezer_log").hasSize(20);

@@ -31,27 +31,43 @@ class PictureStoreTest {
     });
 
     private String cleaned(String svg) {
-        return new String(kept.get(store.keep(svg.getBytes(StandardCharsets.UTF_8)).content()).bytes(), StandardCharsets.UTF_8);
+        return new String(kept.get(store.keep(svg.getBytes(StandardCharsets.UTF_8)).content()).bytes(),
+                StandardCharsets.UTF_8);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"<script>alert(1)</script>", "<foreignObject><b/></foreignObject>", "<image href='http://elsewhere.example/x.png'/>",
-        "<a href='javascript:alert(1)'><rect/></a>", "<style>@import url(http://elsewhere.example)</style>", "<rect onload='x()'/>", "<rect fill='url(http://elsewhere.example#a)'/>",
-        "<use href='other.svg#a'/>", "<animate attributeName='href' values='javascript:alert(1)'/>", "<rect style=\"fill:image-set('http://elsewhere.example/a.png' 1x)\"/>",
-        "<rect fill=\"\\75rl(http://elsewhere.example/a)\"/>", "<rect style=\"background:u\\rl(//elsewhere.example)\"/>", "<rect style='fill:url(#a);cursor:url(http://elsewhere.example/c.cur),auto'/>",
-        "<rect fill='src(\"http://elsewhere.example\")'/>", "<rect style='mask-image:-webkit-image-set(url(//elsewhere.example) 1x)'/>", "<rect filter='url(http://elsewhere.example#f)'/>",
-        "<text style='font-family:x;src:url(//elsewhere.example/f.woff)'>t</text>", "<rect fill='element(#x) url(&#x2F;&#x2F;elsewhere.example)'/>", "<rect style='--x:url(//elsewhere.example);fill:var(--x)'/>",
-        "<rect style='/**/fill:ur/**/l(//elsewhere.example)'/>", "<rect width='attr(x url, \"//elsewhere.example\")'/>", "<use xlink:href='http://elsewhere.example/x.svg#a' xmlns:xlink='http://www.w3.org/1999/xlink'/>",
+    @ValueSource(strings = {"<script>alert(1)</script>", "<foreignObject><b/></foreignObject>",
+            "<image href='http://elsewhere.example/x.png'/>",
+            "<a href='javascript:alert(1)'><rect/></a>", "<style>@import url(http://elsewhere.example)</style>",
+            "<rect onload='x()'/>", "<rect fill='url(http://elsewhere.example#a)'/>",
+            "<use href='other.svg#a'/>", "<animate attributeName='href' values='javascript:alert(1)'/>",
+            "<rect style=\"fill:image-set('http://elsewhere.example/a.png' 1x)\"/>",
+            "<rect fill=\"\\75rl(http://elsewhere.example/a)\"/>",
+            "<rect style=\"background:u\\rl(//elsewhere.example)\"/>",
+            "<rect style='fill:url(#a);cursor:url(http://elsewhere.example/c.cur),auto'/>",
+            "<rect fill='src(\"http://elsewhere.example\")'/>",
+            "<rect style='mask-image:-webkit-image-set(url(//elsewhere.example) 1x)'/>",
+            "<rect filter='url(http://elsewhere.example#f)'/>",
+            "<text style='font-family:x;src:url(//elsewhere.example/f.woff)'>t</text>",
+            "<rect fill='element(#x) url(&#x2F;&#x2F;elsewhere.example)'/>",
+            "<rect style='--x:url(//elsewhere.example);fill:var(--x)'/>",
+            "<rect style='/**/fill:ur/**/l(//elsewhere.example)'/>",
+            "<rect width='attr(x url, \"//elsewhere.example\")'/>",
+            "<use xlink:href='http://elsewhere.example/x.svg#a' xmlns:xlink='http://www.w3.org/1999/xlink'/>",
         "<rect data-x='//elsewhere.example' class='elsewhere'/>", "<g xmlns:e='http://elsewhere.example'><e:x/></g>"})
     void nothingActiveAndNothingFromElsewhereIsLeft(String inside) {
-        String clean = cleaned("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 20'>" + inside + "<circle r='4'/></svg>");
-        assertThat(clean).contains("<circle").doesNotContain("elsewhere").doesNotContain("alert").doesNotContain("onload").doesNotContain("foreignObject").doesNotContain("other.svg");
+        String clean = cleaned(
+                "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 20'>" + inside + "<circle r='4'/></svg>");
+        assertThat(clean).contains("<circle").doesNotContain("elsewhere").doesNotContain("alert")
+                .doesNotContain("onload").doesNotContain("foreignObject").doesNotContain("other.svg");
     }
 
     /** A picture that comes back with a saved design is found under the key that its sheet has. */
     @Test
     void whatWasCleanedOnceKeepsItsKey() {
-        String svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 20'><g id='a' style='fill:#abc'><rect width='3' height='4'/></g>\n<text>a &amp; b</text></svg>";
+        String svg =
+                "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 20'><g id='a' style='fill:#abc'><rect "
+                        + "width='3' height='4'/></g>\n<text>a &amp; b</text></svg>";
         String key = store.keep(svg.getBytes(StandardCharsets.UTF_8)).content();
         assertThat(store.keep(kept.get(key).bytes()).content()).isEqualTo(key);
     }
@@ -59,16 +75,24 @@ class PictureStoreTest {
     /** What drawings are made of stays as it is. */
     @Test
     void shapesPaintAndReferencesInsideStay() {
-        String inside = "<defs><linearGradient id=\"g\" gradientTransform=\"rotate(45)\"><stop offset=\"0\" stop-color=\"rgb(1, 2, 3)\"/></linearGradient></defs>"
-                + "<rect x=\"1\" fill=\"url(#g)\" style=\"stroke:#abc;stroke-width:2px\" transform=\"translate(3 4) scale(.5)\"/><use href=\"#g\"/><path d=\"M0 0L1-1.5e3z\"/>";
+        String inside =
+                "<defs><linearGradient id=\"g\" gradientTransform=\"rotate(45)\"><stop offset=\"0\" stop-color=\"rgb(1,"
+                        + " 2, 3)\"/></linearGradient></defs>"
+                        + "<rect x=\"1\" fill=\"url(#g)\" style=\"stroke:#abc;stroke-width:2px\" "
+                        + "transform=\"translate(3 4) scale(.5)\"/><use href=\"#g\"/><path d=\"M0 0L1-1.5e3z\"/>";
         String clean = cleaned("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 20'>" + inside + "</svg>");
-        assertThat(clean).contains("fill=\"url(#g)\"", "style=\"stroke:#abc;stroke-width:2px\"", "transform=\"translate(3 4) scale(.5)\"", "gradientTransform=\"rotate(45)\"", "stop-color=\"rgb(1, 2, 3)\"",
+        assertThat(clean).contains("fill=\"url(#g)\"", "style=\"stroke:#abc;stroke-width:2px\"",
+                "transform=\"translate(3 4) scale(.5)\"", "gradientTransform=\"rotate(45)\"",
+                "stop-color=\"rgb(1, 2, 3)\"",
                 "href=\"#g\"", "d=\"M0 0L1-1.5e3z\"", "viewBox=\"0 0 30 20\"");
     }
 
     @Test
     void entitiesAreNotRead() {
-        assertThatThrownBy(() -> store.keep("<!DOCTYPE svg [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><svg xmlns='http://www.w3.org/2000/svg'>&x;</svg>".getBytes(StandardCharsets.UTF_8)))
+        assertThatThrownBy(() -> store.keep(
+                ("<!DOCTYPE svg [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><svg "
+                        + "xmlns='http://www.w3.org/2000/svg'>&x;</svg>")
+                        .getBytes(StandardCharsets.UTF_8)))
                 .isInstanceOf(PictureStore.NoPicture.class);
     }
 
@@ -86,7 +110,9 @@ class PictureStoreTest {
 
     @Test
     void otherFilesAreRefused() {
-        assertThatThrownBy(() -> store.keep("GIF89a".getBytes(StandardCharsets.UTF_8))).isInstanceOf(PictureStore.NoPicture.class).hasMessageContaining("PNG, JPEG or SVG");
-        assertThatThrownBy(() -> store.keep(new byte[3_000_000])).isInstanceOf(PictureStore.NoPicture.class).hasMessageContaining("2000 kB is the most");
+        assertThatThrownBy(() -> store.keep("GIF89a".getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(PictureStore.NoPicture.class).hasMessageContaining("PNG, JPEG or SVG");
+        assertThatThrownBy(() -> store.keep(new byte[3_000_000])).isInstanceOf(PictureStore.NoPicture.class)
+                .hasMessageContaining("2000 kB is the most");
     }
 }

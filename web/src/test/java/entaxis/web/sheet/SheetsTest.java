@@ -19,7 +19,8 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 class SheetsTest {
-    private static final Pattern GROUP = Pattern.compile("<g id=\"([cl]-[^\"]+)\".*?(?=<g id=\"[cl]-|$)", Pattern.DOTALL);
+    private static final Pattern GROUP =
+            Pattern.compile("<g id=\"([cl]-[^\"]+)\".*?(?=<g id=\"[cl]-|$)", Pattern.DOTALL);
 
     private static Map<String, String> groups(String svg) {
         Map<String, String> groups = new LinkedHashMap<>();
@@ -51,7 +52,10 @@ class SheetsTest {
         }
     });
 
-    /** Two pages, one that follows every edit and one that looks only now and then, end with the very drawing that a fresh page gets. */
+    /**
+     * Two pages, one that follows every edit and one that looks only now and then, end with the very drawing that a
+     * fresh page gets.
+     */
     @Test
     void patchesBringAnyPageUpToDate() {
         for (Lens lens : Lens.values()) {
@@ -66,8 +70,10 @@ class SheetsTest {
             Random random = new Random(21);
             boolean partial = false;
             for (int i = 0; i < 150; i++) {
-                if (Editor.apply(open.design(), RandomChanges.change(open.design(), random, "n" + i)) instanceof Applied(Design next, var inverse)) {
-                    OpenDesign after = new OpenDesign("d1", open.revision() + 1, next, Derivation.after(open.derivation(), next), UndoHistory.NONE);
+                if (Editor.apply(open.design(), RandomChanges.change(open.design(), random,
+                        "n" + i)) instanceof Applied(Design next, var inverse)) {
+                    OpenDesign after = new OpenDesign("d1", open.revision() + 1, next,
+                            Derivation.after(open.derivation(), next), UndoHistory.NONE);
                     SheetPatch patch = sheets.patch(after, lens, after.design().sheet(), open.revision());
                     partial |= !patch.full() && groups(patch.cards()).size() < next.entities().size();
                     apply(steady, patch);
@@ -90,7 +96,9 @@ class SheetsTest {
     @Test
     void aPageThatShowsARevisionNobodyRemembersStartsOver() {
         Design design = RandomDesigns.design(1, 5);
-        SheetPatch patch = new Sheets(NO_PICTURES).patch(new OpenDesign("d1", 9, design, Derivation.of(design), UndoHistory.NONE), Lens.CONCEPT, design.sheet(), 3);
+        SheetPatch patch =
+                new Sheets(NO_PICTURES).patch(new OpenDesign("d1", 9, design, Derivation.of(design), UndoHistory.NONE),
+                        Lens.CONCEPT, design.sheet(), 3);
         assertThat(patch.full()).isTrue();
         assertThat(groups(patch.cards())).hasSizeGreaterThanOrEqualTo(5);
     }

@@ -46,7 +46,8 @@ class DesignStoreTest {
     void editsAreFoundAgainInAnotherProcess() {
         String id = anew(1);
         for (int i = 0; i < 25; i++) {
-            assertThat(store.edit(id, rename(store.open(id).design(), i % 12, "Name " + i))).isInstanceOf(EditResult.Kept.class);
+            assertThat(store.edit(id, rename(store.open(id).design(), i % 12, "Name " + i)))
+                    .isInstanceOf(EditResult.Kept.class);
         }
         OpenDesign again = reopened(id);
         assertThat(again.revision()).isEqualTo(25);
@@ -58,9 +59,11 @@ class DesignStoreTest {
     void snapshotsDoNotChangeWhatIsFound() {
         String id = anew(2);
         for (int i = 0; i < 430; i++) {
-            store.edit(id, new Change.PlaceCards(store.open(id).design().sheet().id(), java.util.Map.of(store.open(id).design().entities().list().getFirst().id(), new Place(i, -i))));
+            store.edit(id, new Change.PlaceCards(store.open(id).design().sheet().id(),
+                    java.util.Map.of(store.open(id).design().entities().list().getFirst().id(), new Place(i, -i))));
         }
-        assertThat(mapper.lastSnapshot(id)).hasValueSatisfying(snapshot -> assertThat(snapshot.revision()).isEqualTo(400));
+        assertThat(mapper.lastSnapshot(id))
+                .hasValueSatisfying(snapshot -> assertThat(snapshot.revision()).isEqualTo(400));
         assertThat(reopened(id).design()).isEqualTo(store.open(id).design());
     }
 
@@ -81,7 +84,8 @@ class DesignStoreTest {
             assertThat(store.at(id, version.revision())).isEqualTo(states.get((int) version.revision()));
         }
         assertThat(store.at(id, 0)).isEqualTo(states.getFirst());
-        assertThat(store.nameVersion(id, " Handed over 100 ")).hasValueSatisfying(problem -> assertThat(problem.message()).contains("Revision 101 is already called"));
+        assertThat(store.nameVersion(id, " Handed over 100 ")).hasValueSatisfying(
+                problem -> assertThat(problem.message()).contains("Revision 101 is already called"));
         assertThat(store.nameVersion(id, " ")).isPresent();
     }
 
@@ -124,7 +128,8 @@ class DesignStoreTest {
                 switch (random.nextInt(4)) {
                     case 0, 1 -> {
                         Change change = random.nextInt(5) == 0 && done.getLast().entities().size() > 6
-                                ? new Change.RemoveEntity(done.getLast().entities().list().get(random.nextInt(6)).id()) : rename(done.getLast(), random.nextInt(6), "S" + seed + " " + i);
+                                ? new Change.RemoveEntity(done.getLast().entities().list().get(random.nextInt(6)).id())
+                                : rename(done.getLast(), random.nextInt(6), "S" + seed + " " + i);
                         assertThat(store.edit(id, change)).isInstanceOf(EditResult.Kept.class);
                         done.add(store.open(id).design());
                         undone.clear();
@@ -154,7 +159,9 @@ class DesignStoreTest {
             List<Future<EditResult>> results = new ArrayList<>();
             for (int i = 0; i < 80; i++) {
                 EntityId entity = new EntityId("enew" + i);
-                results.add(threads.submit(() -> store.edit(id, new Change.AddEntity(Entity.named(entity, "New " + entity), store.open(id).design().sheet().id(), new Place(0, 0)))));
+                results.add(
+                        threads.submit(() -> store.edit(id, new Change.AddEntity(Entity.named(entity, "New " + entity),
+                                store.open(id).design().sheet().id(), new Place(0, 0)))));
             }
             for (Future<EditResult> result : results) {
                 assertThat(result.get()).isInstanceOf(EditResult.Kept.class);
@@ -168,7 +175,8 @@ class DesignStoreTest {
     void aRefusedEditLeavesNoTrace() {
         String id = anew(5);
         EditResult result = store.edit(id, rename(store.open(id).design(), 0, " "));
-        assertThat(result).isInstanceOfSatisfying(EditResult.Refused.class, refused -> assertThat(refused.problems()).hasSize(1));
+        assertThat(result).isInstanceOfSatisfying(EditResult.Refused.class,
+                refused -> assertThat(refused.problems()).hasSize(1));
         assertThat(reopened(id).revision()).isZero();
     }
 

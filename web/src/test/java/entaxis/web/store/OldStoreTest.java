@@ -38,7 +38,8 @@ class OldStoreTest {
     private static Path unpacked(Path folder) {
         Path file = folder.resolve(StoreFiles.DATABASE);
         if (Files.notExists(file)) {
-            try (InputStream in = new GZIPInputStream(OldStoreTest.class.getResourceAsStream("/store/data-of-version-4.mv.db.gz"))) {
+            try (InputStream in =
+                    new GZIPInputStream(OldStoreTest.class.getResourceAsStream("/store/data-of-version-4.mv.db.gz"))) {
                 Files.copy(in, file);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
@@ -49,7 +50,9 @@ class OldStoreTest {
 
     @Test
     void itOpensWithItsHistoryAndEveryEditCanBeTakenBack() {
-        DesignRow vault = store.list().stream().filter(row -> row.name().startsWith("Fenmoor") && !row.id().startsWith("dbroken")).findFirst().orElseThrow();
+        DesignRow vault =
+                store.list().stream().filter(row -> row.name().startsWith("Fenmoor") && !row.id().startsWith("dbroken"))
+                        .findFirst().orElseThrow();
         OpenDesign open = store.open(vault.id());
         assertThat(open.damage()).isEmpty();
         assertThat(open.revision()).isEqualTo(vault.revision()).isGreaterThan(215);
@@ -72,31 +75,51 @@ class OldStoreTest {
      */
     @Test
     void aDamagedJournalOpensAtTheLastGoodRevision() {
-        DesignRow vault = store.list().stream().filter(row -> row.name().startsWith("Fenmoor") && !row.id().startsWith("dbroken")).findFirst().orElseThrow();
-        String copied = damaged(vault.id(), "dbroken00001", "update journal set change_json = '{\"is\":\"Renamed' where design_id = ? and revision = 213");
+        DesignRow vault =
+                store.list().stream().filter(row -> row.name().startsWith("Fenmoor") && !row.id().startsWith("dbroken"))
+                        .findFirst().orElseThrow();
+        String copied = damaged(vault.id(), "dbroken00001",
+                "update journal set change_json = '{\"is\":\"Renamed' where design_id = ? and revision = 213");
         OpenDesign broken = store.open(copied);
         assertThat(broken.revision()).isEqualTo(212);
-        assertThat(broken.damage()).hasValueSatisfying(words -> assertThat(words).contains("Edit 213 cannot be read").contains("revision 212, the last good one"));
+        assertThat(broken.damage()).hasValueSatisfying(words -> assertThat(words).contains("Edit 213 cannot be read")
+                .contains("revision 212, the last good one"));
         assertThat(broken.design()).isEqualTo(store.at(vault.id(), 212));
-        assertThat(store.undo(copied)).isInstanceOfSatisfying(EditResult.Refused.class, refused -> assertThat(refused.problems().getFirst().message()).contains("can be read and copied, not edited"));
+        assertThat(store.undo(copied)).isInstanceOfSatisfying(EditResult.Refused.class,
+                refused -> assertThat(refused.problems().getFirst().message())
+                        .contains("can be read and copied, not edited"));
         assertThat(store.open(store.duplicate(copied)).design().entities()).isEqualTo(broken.design().entities());
 
-        assertThat(store.open(damaged(vault.id(), "dbroken00002", "delete from journal where design_id = ? and revision = 207")).damage().orElseThrow()).contains("Edit 207 is missing");
+        assertThat(store
+                .open(damaged(vault.id(), "dbroken00002", "delete from journal where design_id = ? and revision = 207"))
+                .damage().orElseThrow()).contains("Edit 207 is missing");
         sql.sql("insert into edit_kind values ('ODD')").update();
-        assertThat(store.open(damaged(vault.id(), "dbroken00003", "update journal set kind = 'ODD' where design_id = ? and revision = 209")).damage().orElseThrow()).contains("“ODD”");
-        assertThat(store.open(damaged(vault.id(), "dbroken00004", "update snapshot set design_json = 'x' where design_id = ? and revision = 200")).damage()).as("an older snapshot serves").isEmpty();
+        assertThat(store
+                .open(damaged(vault.id(), "dbroken00003",
+                        "update journal set kind = 'ODD' where design_id = ? and revision = 209"))
+                .damage().orElseThrow()).contains("“ODD”");
+        assertThat(store.open(damaged(vault.id(), "dbroken00004",
+                "update snapshot set design_json = 'x' where design_id = ? and revision = 200")).damage())
+                .as("an older snapshot serves").isEmpty();
         String lost = damaged(vault.id(), "dbroken00005", "update snapshot set design_json = 'x' where design_id = ?");
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> store.open(lost)).isInstanceOf(DamagedDesign.class).hasMessageContaining("cannot be read");
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> store.open(lost)).isInstanceOf(DamagedDesign.class)
+                .hasMessageContaining("cannot be read");
         assertThat(store.open(vault.id()).damage()).isEmpty();
         sql.sql("update design set target = 'UNHEARD_OF' where id = 'dbroken00001'").update();
         assertThat(store.list()).hasSizeGreaterThan(5);
     }
 
     private String damaged(String id, String copy, String damage) {
-        sql.sql("insert into design select '" + copy + "', name, target, revision, entities, relationships, created_at, changed_at, deleted_at from design where id = ?").param(id).update();
-        sql.sql("insert into journal (design_id, revision, kind, change_json, inverse_json, author, made_at) select '" + copy
-                + "', revision, kind, change_json, inverse_json, author, made_at from journal where design_id = ?").param(id).update();
-        sql.sql("insert into snapshot select '" + copy + "', revision, design_json from snapshot where design_id = ?").param(id).update();
+        sql.sql("insert into design select '" + copy
+                + "', name, target, revision, entities, relationships, created_at, changed_at, deleted_at from design "
+                + "where id = ?")
+                .param(id).update();
+        sql.sql("insert into journal (design_id, revision, kind, change_json, inverse_json, author, made_at) select '"
+                + copy
+                + "', revision, kind, change_json, inverse_json, author, made_at from journal where design_id = ?")
+                .param(id).update();
+        sql.sql("insert into snapshot select '" + copy + "', revision, design_json from snapshot where design_id = ?")
+                .param(id).update();
         sql.sql(damage).param(copy).update();
         return copy;
     }

@@ -74,7 +74,8 @@ class StoreLifetimesTest {
         for (int round = 0; round < 45; round++) {
             for (int i = 0; i < 6; i++) {
                 Design design = store.open(id).design();
-                kept += store.edit(id, RandomChanges.change(design, random, "z" + round + "i" + i)) instanceof EditResult.Kept ? 1 : 0;
+                kept += store.edit(id,
+                        RandomChanges.change(design, random, "z" + round + "i" + i)) instanceof EditResult.Kept ? 1 : 0;
             }
             kept += store.undo(id) instanceof EditResult.Kept ? 1 : 0;
             kept += store.redo(id) instanceof EditResult.Kept ? 1 : 0;
@@ -105,7 +106,8 @@ class StoreLifetimesTest {
     /** No rule of the store may hold constants that the engine ties to one connection. */
     @Test
     void noCheckHasASetOfConstants() throws SQLException {
-        try (var connection = pool.getConnection(); var checks = connection.createStatement().executeQuery("select check_clause from information_schema.check_constraints")) {
+        try (var connection = pool.getConnection(); var checks = connection.createStatement()
+                .executeQuery("select check_clause from information_schema.check_constraints")) {
             assertThat(checks.next()).isFalse();
         }
     }
@@ -116,7 +118,8 @@ class StoreLifetimesTest {
         var sheet = store.open(id).design().sheet().id();
         for (int i = 0; i < 90; i++) {
             NoteId note = new NoteId("n" + String.format("%010d", i));
-            store.edit(id, new Change.AlterSheet(sheet, new SheetAspect.PutNote(new Note(note, "A long note. ".repeat(270), new Place(i, i), 200))));
+            store.edit(id, new Change.AlterSheet(sheet,
+                    new SheetAspect.PutNote(new Note(note, "A long note. ".repeat(270), new Place(i, i), 200))));
         }
         long revision = store.open(id).revision();
         JournalRow last = mapper.journalBetween(id, revision - 1, revision).getFirst();
@@ -139,6 +142,7 @@ class StoreLifetimesTest {
         assertThat(Files.size(DATA.resolve(StoreFiles.DATABASE))).isLessThan(20_000_000);
         StoreFiles.own(DATA);
         assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(DATA))).isEqualTo("rwx------");
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(DATA.resolve(StoreFiles.DATABASE)))).isEqualTo("rw-------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(DATA.resolve(StoreFiles.DATABASE))))
+                .isEqualTo("rw-------");
     }
 }

@@ -49,7 +49,8 @@ class JobsTest {
             throw new IllegalStateException("secret");
         });
         assertThat(job.within(LONG)).isTrue();
-        assertThat(job.fault()).hasValueSatisfying(words -> assertThat(words).contains("nothing was changed").doesNotContain("secret"));
+        assertThat(job.fault()).hasValueSatisfying(
+                words -> assertThat(words).contains("nothing was changed").doesNotContain("secret"));
     }
 
     @Test

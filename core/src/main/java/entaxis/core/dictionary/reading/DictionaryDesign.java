@@ -53,7 +53,10 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BiPredicate;
 
-/** Makes a design of what a dictionary says: every step is an edit like any other, so that nothing comes about that could not be drawn. */
+/**
+ * Makes a design of what a dictionary says: every step is an edit like any other, so that nothing comes about that
+ * could not be drawn.
+ */
 public final class DictionaryDesign {
     private static final SqlType UNKNOWN = ((Known) TypeReader.read("text")).type();
     /** What a dictionary of ours writes before the expression that a value is computed from. */
@@ -87,7 +90,8 @@ public final class DictionaryDesign {
         Map<String, SqlType> types = maker.types();
         read.entities().forEach(entity -> maker.entity(entity, areas, types));
         Map<RelationshipId, ReadRelationship> made = new LinkedHashMap<>();
-        read.relationships().forEach(relationship -> maker.relationship(relationship).ifPresent(id -> made.put(id, relationship)));
+        read.relationships()
+                .forEach(relationship -> maker.relationship(relationship).ifPresent(id -> made.put(id, relationship)));
         maker.keys(made);
         maker.alternates(made);
         maker.columns(made);
@@ -126,7 +130,8 @@ public final class DictionaryDesign {
             List<ReadType> made = waiting.stream().filter(type -> type(type, types)).toList();
             waiting.removeAll(made);
             if (made.isEmpty()) {
-                waiting.forEach(type -> problems.add("The type “" + type.name() + "” is made of “" + type.definition() + "”, which is not understood; its attributes become text."));
+                waiting.forEach(type -> problems.add("The type “" + type.name() + "” is made of “" + type.definition()
+                        + "”, which is not understood; its attributes become text."));
                 waiting.clear();
             }
         }
@@ -135,8 +140,10 @@ public final class DictionaryDesign {
 
     private boolean type(ReadType type, Map<String, SqlType> types) {
         TypeId id = new TypeId(fresh.id('t'));
-        Optional<NamedType> named = TypeDefinition.read(type, id, name -> Optional.ofNullable(types.get(SqlName.of(name))));
-        named.filter(known -> apply(new Change.PutType(known))).ifPresent(known -> types.put(SqlName.of(type.name()), new DesignType(id.value())));
+        Optional<NamedType> named =
+                TypeDefinition.read(type, id, name -> Optional.ofNullable(types.get(SqlName.of(name))));
+        named.filter(known -> apply(new Change.PutType(known)))
+                .ifPresent(known -> types.put(SqlName.of(type.name()), new DesignType(id.value())));
         return named.isPresent();
     }
 
@@ -150,16 +157,20 @@ public final class DictionaryDesign {
             attributes.put(key(entity.name(), attribute.name()), own);
             members.add(attribute(own, attribute, types));
             if (attribute.unique() != 0) {
-                alternates.computeIfAbsent(attribute.unique() > 0 ? attribute.unique() : free++, any -> new ArrayList<>()).add(new OwnPart(own));
+                alternates
+                        .computeIfAbsent(attribute.unique() > 0 ? attribute.unique() : free++, any -> new ArrayList<>())
+                        .add(new OwnPart(own));
             }
         }
-        List<KeyPart> primary = entity.attributes().stream().filter(attribute -> attribute.rank() > 0).sorted(Comparator.comparingInt(ReadAttribute::rank))
+        List<KeyPart> primary = entity.attributes().stream().filter(attribute -> attribute.rank() > 0)
+                .sorted(Comparator.comparingInt(ReadAttribute::rank))
                 .<KeyPart>map(attribute -> new OwnPart(attributes.get(key(entity.name(), attribute.name())))).toList();
         List<AlternateKey> keys = new ArrayList<>();
         alternates.forEach((number, parts) -> keys.add(new AlternateKey(number, parts)));
         int count = entities.size();
         Place place = new Place(40 + count % 8 * 300, 40 + count / 8 * 320);
-        Entity made = new Entity(id, entity.name(), entity.meaning(), Optional.ofNullable(areas.get(entity.area())), members, primary, keys);
+        Entity made = new Entity(id, entity.name(), entity.meaning(), Optional.ofNullable(areas.get(entity.area())),
+                members, primary, keys);
         if (apply(new Change.AddEntity(made, design.sheet().id(), place))) {
             entities.put(SqlName.of(entity.name()), id);
         }
@@ -168,8 +179,11 @@ public final class DictionaryDesign {
     static Attribute attribute(AttributeId id, ReadAttribute read, Map<String, SqlType> types) {
         SqlType type = read.type().or(() -> Optional.ofNullable(types.get(SqlName.of(read.named())))).orElse(UNKNOWN);
         boolean required = read.rank() > 0 || read.required().orElse(false);
-        return new Attribute(id, read.name(), type, required, defaultOf(read), Optional.empty(), read.numbered() ? Attribute.Identity.BY_DEFAULT : Attribute.Identity.NONE, read.meaning())
-                .computed(Optional.of(read.defaultValue()).filter(text -> text.startsWith(COMPUTED)).map(text -> text.substring(COMPUTED.length()))).example(read.example());
+        return new Attribute(id, read.name(), type, required, defaultOf(read), Optional.empty(),
+                read.numbered() ? Attribute.Identity.BY_DEFAULT : Attribute.Identity.NONE, read.meaning())
+                .computed(Optional.of(read.defaultValue()).filter(text -> text.startsWith(COMPUTED))
+                        .map(text -> text.substring(COMPUTED.length())))
+                .example(read.example());
     }
 
     /** A default is an expression; what is plainly a word stands in quotes in SQL, whatever people write. */
@@ -179,7 +193,8 @@ public final class DictionaryDesign {
             return Optional.empty();
         }
         boolean character = read.type().orElse(UNKNOWN) instanceof CharacterType;
-        return Optional.of(character && text.matches("[\\p{L}\\p{N} _/-]{1," + MAX_WORD_LENGTH + "}") && !text.matches("(?i)null|current_\\w+|session_user|user") ? "'" + text + "'" : text);
+        return Optional.of(character && text.matches("[\\p{L}\\p{N} _/-]{1," + MAX_WORD_LENGTH + "}")
+                && !text.matches("(?i)null|current_\\w+|session_user|user") ? "'" + text + "'" : text);
     }
 
     private static String key(String entity, String attribute) {
@@ -195,7 +210,8 @@ public final class DictionaryDesign {
         boolean identifying = read.rank() > 0 && !parent.equals(child);
         Cardinality one = read.required() || identifying ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE;
         RelationshipId id = new RelationshipId(fresh.id('r'));
-        Relationship relationship = Relationship.between(id, End.of(parent, one, read.verb().isBlank() ? End.HAS : read.verb()),
+        Relationship relationship = Relationship.between(id,
+                End.of(parent, one, read.verb().isBlank() ? End.HAS : read.verb()),
                 End.of(child, read.unique() ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO));
         return apply(new Change.AddRelationship(relationship, identifying)) ? Optional.of(id) : Optional.empty();
     }
@@ -205,15 +221,19 @@ public final class DictionaryDesign {
         Map<EntityId, Map<KeyPart, Integer>> ranks = new LinkedHashMap<>();
         made.forEach((id, relationship) -> {
             if (relationship.rank() > 0) {
-                ranks.computeIfAbsent(entities.get(SqlName.of(relationship.from())), any -> new LinkedHashMap<>()).put(new InheritedPart(id), relationship.rank());
+                ranks.computeIfAbsent(entities.get(SqlName.of(relationship.from())), any -> new LinkedHashMap<>())
+                        .put(new InheritedPart(id), relationship.rank());
             }
         });
-        read.entities().stream().filter(entity -> ranks.containsKey(entities.get(SqlName.of(entity.name())))).forEach(entity -> entity.attributes().stream()
-                .filter(attribute -> attribute.rank() > 0).forEach(attribute -> ranks.get(entities.get(SqlName.of(entity.name())))
+        read.entities().stream().filter(entity -> ranks.containsKey(entities.get(SqlName.of(entity.name()))))
+                .forEach(entity -> entity.attributes().stream()
+                        .filter(attribute -> attribute.rank() > 0)
+                        .forEach(attribute -> ranks.get(entities.get(SqlName.of(entity.name())))
                         .put(new OwnPart(attributes.get(key(entity.name(), attribute.name()))), attribute.rank())));
         ranks.forEach((entity, parts) -> {
             List<KeyPart> now = design.entities().get(entity).primaryKey();
-            List<KeyPart> wanted = parts.entrySet().stream().sorted(Map.Entry.comparingByValue()).map(Map.Entry::getKey).filter(now::contains).toList();
+            List<KeyPart> wanted = parts.entrySet().stream().sorted(Map.Entry.comparingByValue()).map(Map.Entry::getKey)
+                    .filter(now::contains).toList();
             for (int i = 0; i < wanted.size() && !design.entities().get(entity).primaryKey().equals(wanted); i++) {
                 apply(new Change.SetKeys(entity, wanted.get(i), OptionalInt.of(i + 1), Set.of()));
             }
@@ -227,18 +247,26 @@ public final class DictionaryDesign {
                 EntityId child = entities.get(SqlName.of(relationship.from()));
                 InheritedPart part = new InheritedPart(id);
                 int rank = design.entities().get(child).primaryKey().indexOf(part) + 1;
-                apply(new Change.SetKeys(child, part, rank > 0 ? OptionalInt.of(rank) : OptionalInt.empty(), Set.of(relationship.alternate())));
+                apply(new Change.SetKeys(child, part, rank > 0 ? OptionalInt.of(rank) : OptionalInt.empty(),
+                        Set.of(relationship.alternate())));
             }
         });
     }
 
-    /** Foreign-key columns are called as in the dictionary; parents before their children, whose columns are called after them. */
+    /**
+     * Foreign-key columns are called as in the dictionary; parents before their children, whose columns are called
+     * after them.
+     */
     private void columns(Map<RelationshipId, ReadRelationship> made) {
         Map<RelationshipId, ReadRelationship> pending = new LinkedHashMap<>(made);
         while (!pending.isEmpty()) {
             Derivation derivation = Derivation.of(design);
-            List<RelationshipId> ready = pending.keySet().stream().filter(id -> design.entities().get(entities.get(SqlName.of(pending.get(id).to()))).primaryKey().stream()
-                    .noneMatch(part -> part instanceof InheritedPart(RelationshipId above) && pending.containsKey(above) && !above.equals(id))).toList();
+            List<RelationshipId> ready = pending.keySet().stream()
+                    .filter(id -> design.entities().get(entities.get(SqlName.of(pending.get(id).to()))).primaryKey()
+                            .stream()
+                            .noneMatch(part -> part instanceof InheritedPart(RelationshipId above)
+                                    && pending.containsKey(above) && !above.equals(id)))
+                    .toList();
             ready.forEach(id -> columns(id, pending.get(id), derivation));
             pending.keySet().removeAll(ready.isEmpty() ? List.copyOf(pending.keySet()) : ready);
         }
@@ -250,17 +278,21 @@ public final class DictionaryDesign {
         List<ReadAttribute> left = new ArrayList<>(relationship.columns());
         Map<ColumnPath, String> named = new LinkedHashMap<>();
         // a column is that of the key which has its name and type; failing that its type; failing that the next one
-        List<BiPredicate<Column, ReadAttribute>> ways = List.of((column, own) -> alike(column, own) && column.name().equals(own.name()), DictionaryDesign::alike, (column, own) -> true);
+        List<BiPredicate<Column, ReadAttribute>> ways =
+                List.of((column, own) -> alike(column, own) && column.name().equals(own.name()),
+                        DictionaryDesign::alike, (column, own) -> true);
         for (BiPredicate<Column, ReadAttribute> way : ways) {
             for (Column column : key) {
                 ColumnPath path = column.origin().orElseThrow();
-                left.stream().filter(own -> !named.containsKey(path) && way.test(column, own)).findFirst().ifPresent(own -> {
+                left.stream().filter(own -> !named.containsKey(path) && way.test(column, own)).findFirst()
+                        .ifPresent(own -> {
                     named.put(path, own.name());
                     left.remove(own);
                 });
             }
         }
-        named.forEach((path, name) -> apply(new Change.AlterRelationship(id, new RelationshipAspect.ColumnName(Side.FIRST, path, name))));
+        named.forEach((path, name) -> apply(
+                new Change.AlterRelationship(id, new RelationshipAspect.ColumnName(Side.FIRST, path, name))));
     }
 
     private static boolean alike(Column column, ReadAttribute own) {

@@ -6,7 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Where in the sheets of a dictionary what stands: each block has a row of headings, and the rows below it up to the next one.
+ * Where in the sheets of a dictionary what stands: each block has a row of headings, and the rows below it up to the
+ * next one.
  *
  * @param blocks in order
  */
@@ -46,7 +47,10 @@ public record DictionaryLayout(List<Block> blocks) {
         }
     }
 
-    /** Finds the blocks. A block of one entity is named by the line above its headings, where that has only one text, else by the sheet. */
+    /**
+     * Finds the blocks. A block of one entity is named by the line above its headings, where that has only one text,
+     * else by the sheet.
+     */
     public static DictionaryLayout of(List<SheetTable> sheets) {
         List<Block> blocks = new ArrayList<>();
         for (int sheet = 0; sheet < sheets.size(); sheet++) {
@@ -65,15 +69,20 @@ public record DictionaryLayout(List<Block> blocks) {
                 return;
             }
             List<ColumnRole> roles = ColumnRole.row(table.rows().get(row));
-            boolean apart = row == 0 || open.isEmpty() || table.rows().get(row - 1).stream().filter(cell -> !cell.isBlank()).count() <= 1;
+            boolean apart = row == 0 || open.isEmpty()
+                    || table.rows().get(row - 1).stream().filter(cell -> !cell.isBlank()).count() <= 1;
             if (apart && headings(roles, table.rows().get(row))) {
                 Optional<String> above = row == 0 ? Optional.empty() : alone(table.rows().get(row - 1));
                 int end = above.isPresent() ? row - 1 : row;
-                open.ifPresent(block -> blocks.add(new Block(block.sheet(), block.entity(), block.head(), end, block.roles())));
-                open = Optional.of(new Block(sheet, roles.contains(ColumnRole.ENTITY) ? "" : above.map(DictionaryLayout::name).orElse(table.name()), row, row, roles));
+                open.ifPresent(block -> blocks
+                        .add(new Block(block.sheet(), block.entity(), block.head(), end, block.roles())));
+                open = Optional.of(new Block(sheet,
+                        roles.contains(ColumnRole.ENTITY) ? "" : above.map(DictionaryLayout::name).orElse(table.name()),
+                        row, row, roles));
             }
         }
-        open.ifPresent(block -> blocks.add(new Block(block.sheet(), block.entity(), block.head(), table.rows().size(), block.roles())));
+        open.ifPresent(block -> blocks
+                .add(new Block(block.sheet(), block.entity(), block.head(), table.rows().size(), block.roles())));
     }
 
     /** Two known headings at least, in a wide table three, the attribute or the entity among them. */
@@ -91,7 +100,8 @@ public record DictionaryLayout(List<Block> blocks) {
 
     /** “Table: Customer” and the like name Customer. */
     private static String name(String title) {
-        return title.replaceFirst("(?i)^(?:\\d+[.)]?\\s*)?(?:table|entity|class|file)\\s*[:\\-–]?\\s+", "").replaceFirst("[:]$", "").strip();
+        return title.replaceFirst("(?i)^(?:\\d+[.)]?\\s*)?(?:table|entity|class|file)\\s*[:\\-–]?\\s+", "")
+                .replaceFirst("[:]$", "").strip();
     }
 
     /** The same with other roles, by number of the block and of the column. */

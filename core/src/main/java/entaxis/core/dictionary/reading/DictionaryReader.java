@@ -19,7 +19,8 @@ import java.util.Optional;
 /** Reads dictionaries from the sheets of a workbook. Runs in time linear in the cells. */
 public final class DictionaryReader {
     /** A column that refers to another entity, with its place. */
-    private record Reference(ReadAttribute attribute, String to, String verb, boolean unique, int sheet, int row, int column) { }
+    private record Reference(ReadAttribute attribute, String to, String verb, boolean unique, int sheet, int row,
+            int column) {}
 
     /** An entity while its rows are read. */
     private static final class Draft {
@@ -63,7 +64,8 @@ public final class DictionaryReader {
     private void types(SheetTable table) {
         if (!table.rows().isEmpty() && table.headsTypes(0)) {
             for (int row = 1; row < table.rows().size(); row++) {
-                types.put(SqlName.of(table.cell(row, 0)), new ReadType(table.cell(row, 0), table.cell(row, 1), table.cell(row, 2), table.cell(row, 3)));
+                types.put(SqlName.of(table.cell(row, 0)),
+                        new ReadType(table.cell(row, 0), table.cell(row, 1), table.cell(row, 2), table.cell(row, 3)));
             }
         }
     }
@@ -115,29 +117,36 @@ public final class DictionaryReader {
     private void attribute(SheetTable table, Block block, int row, Draft draft) {
         String name = table.cell(row, block.column(ColumnRole.ATTRIBUTE));
         if (name.isEmpty()) {
-            boolean onlyEntity = block.has(ColumnRole.ENTITY) && table.cell(row, block.column(ColumnRole.TYPE)).isEmpty();
+            boolean onlyEntity =
+                    block.has(ColumnRole.ENTITY) && table.cell(row, block.column(ColumnRole.TYPE)).isEmpty();
             if (!onlyEntity) {
-                miss(block.sheet(), row, block.column(ColumnRole.ATTRIBUTE), String.join(" ", table.rows().get(row)).strip(), "no attribute is named in this row");
+                miss(block.sheet(), row, block.column(ColumnRole.ATTRIBUTE),
+                        String.join(" ", table.rows().get(row)).strip(), "no attribute is named in this row");
             }
             return;
         }
         if (draft.attributes.stream().anyMatch(known -> SqlName.of(known.name()).equals(SqlName.of(name)))) {
-            miss(block.sheet(), row, block.column(ColumnRole.ATTRIBUTE), name, "“" + draft.name + "” has an attribute of this name already");
+            miss(block.sheet(), row, block.column(ColumnRole.ATTRIBUTE), name,
+                    "“" + draft.name + "” has an attribute of this name already");
             return;
         }
         ReadAttribute read = read(table, block, row, draft, name);
         draft.attributes.add(read);
         String to = reference(table, block, row);
         if (!to.isEmpty()) {
-            boolean unique = read.unique() != 0 || Marks.yes(table.cell(row, block.column(ColumnRole.UNIQUE))).orElse(false);
-            draft.references.add(new Reference(read, to, table.cell(row, block.column(ColumnRole.RELATIONSHIP)), unique, block.sheet(), row,
+            boolean unique =
+                    read.unique() != 0 || Marks.yes(table.cell(row, block.column(ColumnRole.UNIQUE))).orElse(false);
+            draft.references.add(new Reference(read, to, table.cell(row, block.column(ColumnRole.RELATIONSHIP)), unique,
+                    block.sheet(), row,
                     Math.max(block.column(ColumnRole.REFERENCES), block.column(ColumnRole.KEY))));
         }
     }
 
     private ReadAttribute read(SheetTable table, Block block, int row, Draft draft, String name) {
         String key = table.cell(row, block.column(ColumnRole.KEY));
-        boolean primary = Marks.rank(key) > 0 || Marks.yes(table.cell(row, block.column(ColumnRole.PRIMARY))).orElse(Marks.rank(table.cell(row, block.column(ColumnRole.PRIMARY))) > 0)
+        boolean primary = Marks.rank(key) > 0
+                || Marks.yes(table.cell(row, block.column(ColumnRole.PRIMARY)))
+                        .orElse(Marks.rank(table.cell(row, block.column(ColumnRole.PRIMARY))) > 0)
                 || key.strip().toLowerCase(Locale.ROOT).matches("yes|x|y|1");
         int inKey = (int) draft.attributes.stream().filter(other -> other.rank() > 0).count();
         int said = Marks.rank(key);
@@ -147,14 +156,17 @@ public final class DictionaryReader {
             alternate = -1;
         }
         String text = table.cell(row, block.column(ColumnRole.TYPE));
-        Optional<SqlType> type = LooseType.read(text, table.cell(row, block.column(ColumnRole.LENGTH)), table.cell(row, block.column(ColumnRole.SCALE)));
+        Optional<SqlType> type = LooseType.read(text, table.cell(row, block.column(ColumnRole.LENGTH)),
+                table.cell(row, block.column(ColumnRole.SCALE)));
         String values = table.cell(row, block.column(ColumnRole.VALUES));
         if (type.isEmpty() && !text.isEmpty() && !defined(text, values)) {
-            miss(block.sheet(), row, block.column(ColumnRole.TYPE), text, "this is no type that is known; write for example varchar(60), whole number or date");
+            miss(block.sheet(), row, block.column(ColumnRole.TYPE), text,
+                    "this is no type that is known; write for example varchar(60), whole number or date");
         }
         String given = table.cell(row, block.column(ColumnRole.DEFAULT));
         boolean numbered = LooseType.numbered(text) || given.equals("numbered by the engine");
-        return new ReadAttribute(name, type, text, numbered, required(table, block, row, primary), numbered ? "" : given, table.cell(row, block.column(ColumnRole.MEANING)),
+        return new ReadAttribute(name, type, text, numbered, required(table, block, row, primary),
+                numbered ? "" : given, table.cell(row, block.column(ColumnRole.MEANING)),
                 table.cell(row, block.column(ColumnRole.EXAMPLE)), rank, primary && alternate < 0 ? 0 : alternate);
     }
 
@@ -173,7 +185,8 @@ public final class DictionaryReader {
         }
         return Marks.yes(table.cell(row, block.column(ColumnRole.REQUIRED)))
                 .or(() -> Marks.mayBeEmpty(table.cell(row, block.column(ColumnRole.OPTIONAL))).map(empty -> !empty))
-                .or(() -> block.has(ColumnRole.REQUIRED) || block.has(ColumnRole.OPTIONAL) ? Optional.of(block.has(ColumnRole.OPTIONAL)) : Optional.empty());
+                .or(() -> block.has(ColumnRole.REQUIRED) || block.has(ColumnRole.OPTIONAL)
+                        ? Optional.of(block.has(ColumnRole.OPTIONAL)) : Optional.empty());
     }
 
     /** The entity that a row refers to; a mark alone is none, a mark followed by a name is one. */
@@ -183,7 +196,9 @@ public final class DictionaryReader {
             return Marks.referred(cell);
         }
         String key = table.cell(row, block.column(ColumnRole.KEY));
-        return Marks.foreign(key) && key.matches("(?i).*\\bfk\\b\\s*(?:to|->|→|:|\\()?\\s*[\\p{L}].*") ? Marks.referred(key.replaceFirst("(?i)^.*?\\bfk\\b\\s*\\(?", "").replaceFirst("(?i)^ak\\d*$", "")) : "";
+        return Marks.foreign(key) && key.matches("(?i).*\\bfk\\b\\s*(?:to|->|→|:|\\()?\\s*[\\p{L}].*")
+                ? Marks.referred(key.replaceFirst("(?i)^.*?\\bfk\\b\\s*\\(?", "").replaceFirst("(?i)^ak\\d*$", ""))
+                : "";
     }
 
     private void miss(int sheet, int row, int column, String text, String reason) {
@@ -192,7 +207,8 @@ public final class DictionaryReader {
 
     /** The letters by which spreadsheets name a column, from 0. */
     static String letters(int column) {
-        return column < 26 ? String.valueOf((char) ('A' + column)) : letters(column / 26 - 1) + (char) ('A' + column % 26);
+        return column < 26 ? String.valueOf((char) ('A' + column))
+                : letters(column / 26 - 1) + (char) ('A' + column % 26);
     }
 
     /** A sheet that no heading was found on says nothing, and that is said. */
@@ -200,9 +216,12 @@ public final class DictionaryReader {
         SheetTable table = sheets.get(sheet);
         boolean read = layout.blocks().stream().anyMatch(block -> block.sheet() == sheet);
         boolean ours = !table.rows().isEmpty() && (table.headsTypes(0)
-                || table.rows().getFirst().stream().limit(4).toList().equals(List.of("From", "Verb", "How many", "To")));
+                || table.rows().getFirst().stream().limit(4).toList()
+                        .equals(List.of("From", "Verb", "How many", "To")));
         if (!read && !ours && table.rows().stream().anyMatch(row -> row.stream().anyMatch(cell -> !cell.isBlank()))) {
-            missed.add(new Missed(table.name(), 1, "A", "", "no headings are recognised on this sheet; one column is to be called attribute, field, column or name"));
+            missed.add(new Missed(table.name(), 1, "A", "",
+                    "no headings are recognised on this sheet; one column is to be called attribute, field, column or "
+                            + "name"));
         }
     }
 
@@ -218,10 +237,13 @@ public final class DictionaryReader {
                 Reference first = together.getFirst();
                 Draft parent = byName.get(SqlName.of(first.to()));
                 own.removeAll(together.stream().map(Reference::attribute).toList());
-                relationships.add(new ReadRelationship(draft.name, parent.name, together.stream().map(Reference::attribute).toList(), first.verb(),
+                relationships.add(new ReadRelationship(draft.name, parent.name,
+                        together.stream().map(Reference::attribute).toList(), first.verb(),
                         together.stream().allMatch(reference -> reference.attribute().required().orElse(false)),
-                        together.stream().mapToInt(reference -> reference.attribute().rank()).min().orElse(0), alone(draft, together),
-                        together.stream().map(reference -> reference.attribute().unique()).distinct().count() == 1 && !alone(draft, together) ? Math.max(0, first.attribute().unique()) : 0));
+                        together.stream().mapToInt(reference -> reference.attribute().rank()).min().orElse(0),
+                        alone(draft, together),
+                        together.stream().map(reference -> reference.attribute().unique()).distinct().count() == 1
+                                && !alone(draft, together) ? Math.max(0, first.attribute().unique()) : 0));
             }
             entities.add(new ReadEntity(draft.name, draft.meaning, draft.area, own));
         }
@@ -235,7 +257,8 @@ public final class DictionaryReader {
         int alternate = columns.getFirst().unique();
         boolean wholeKey = !key.isEmpty() && key.size() == columns.size() && columns.containsAll(key);
         boolean wholeAlternate = alternate == -1 && columns.size() == 1
-                || alternate > 0 && draft.attributes.stream().filter(attribute -> attribute.unique() == alternate).toList().equals(columns);
+                || alternate > 0 && draft.attributes.stream().filter(attribute -> attribute.unique() == alternate)
+                        .toList().equals(columns);
         return wholeKey || wholeAlternate || together.size() == 1 && together.getFirst().unique() && alternate <= 0;
     }
 
@@ -245,7 +268,8 @@ public final class DictionaryReader {
         for (Reference reference : draft.references) {
             Draft parent = byName.get(SqlName.of(reference.to()));
             if (parent == null) {
-                miss(reference.sheet(), reference.row(), reference.column(), reference.to(), "there is no entity of this name in the dictionary; the column stays an attribute");
+                miss(reference.sheet(), reference.row(), reference.column(), reference.to(),
+                        "there is no entity of this name in the dictionary; the column stays an attribute");
                 continue;
             }
             long parts = Math.max(1, parent.attributes.stream().filter(attribute -> attribute.rank() > 0).count());

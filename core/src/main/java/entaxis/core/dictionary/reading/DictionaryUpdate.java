@@ -29,8 +29,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What a dictionary that comes back, filled in by others, says otherwise than the design. Only what the file speaks of is compared: an empty cell, a missing row, column or sheet
- * changes nothing.
+ * What a dictionary that comes back, filled in by others, says otherwise than the design. Only what the file speaks of
+ * is compared: an empty cell, a missing row, column or sheet changes nothing.
  */
 public final class DictionaryUpdate {
     /**
@@ -49,7 +49,8 @@ public final class DictionaryUpdate {
 
     /** The edit that carries out some differences. */
     public static Change taking(List<Difference> differences) {
-        return new Change.Several(differences.stream().flatMap(difference -> difference.changes().stream()).distinct().toList());
+        return new Change.Several(
+                differences.stream().flatMap(difference -> difference.changes().stream()).distinct().toList());
     }
 
     private final Design design;
@@ -84,20 +85,25 @@ public final class DictionaryUpdate {
         if (entry.owner() instanceof EntityId id) {
             Entity entity = design.entities().get(id);
             if (!read.meaning().isBlank() && !read.meaning().equals(entity.meaning())) {
-                add(entry.name(), "it is “" + read.meaning() + "”" + before(entity.meaning()), new Change.DescribeEntity(id, read.meaning()));
+                add(entry.name(), "it is “" + read.meaning() + "”" + before(entity.meaning()),
+                        new Change.DescribeEntity(id, read.meaning()));
             }
-            boolean elsewhere = entity.area().flatMap(design.areas()::find).filter(area -> area.name().equalsIgnoreCase(read.area())).isEmpty();
+            boolean elsewhere = entity.area().flatMap(design.areas()::find)
+                    .filter(area -> area.name().equalsIgnoreCase(read.area())).isEmpty();
             if (!read.area().isBlank() && elsewhere) {
                 String was = entity.area().flatMap(design.areas()::find).map(Area::name).orElse("");
-                differences.add(new Difference(entry.name(), "it belongs to “" + read.area() + "”" + before(was), assigned(id, read.area())));
+                differences.add(new Difference(entry.name(), "it belongs to “" + read.area() + "”" + before(was),
+                        assigned(id, read.area())));
             }
         }
         for (ReadAttribute attribute : read.attributes()) {
-            Optional<AttributeEntry> shown = entry.attributes().stream().filter(own -> SqlName.of(own.name()).equals(SqlName.of(attribute.name()))).findFirst();
+            Optional<AttributeEntry> shown = entry.attributes().stream()
+                    .filter(own -> SqlName.of(own.name()).equals(SqlName.of(attribute.name()))).findFirst();
             if (shown.isEmpty()) {
                 newAttribute(entry, attribute);
             } else {
-                shown.get().own().ifPresent(id -> attribute(entry, shown.get(), attribute, design.attribute(entry.owner(), id).orElseThrow()));
+                shown.get().own().ifPresent(id -> attribute(entry, shown.get(), attribute,
+                        design.attribute(entry.owner(), id).orElseThrow()));
             }
         }
         if (entry.owner() instanceof EntityId id) {
@@ -107,29 +113,40 @@ public final class DictionaryUpdate {
 
     /** Assigns an entity to an area, which is made if there is none of this name. */
     private List<Change> assigned(EntityId entity, String name) {
-        Optional<AreaId> there = design.areas().stream().filter(area -> area.name().equalsIgnoreCase(name)).map(Area::id).findFirst();
-        AreaId area = there.orElseGet(() -> newAreas.computeIfAbsent(name.toLowerCase(Locale.ROOT), any -> new AreaId(fresh.id('s'))));
+        Optional<AreaId> there =
+                design.areas().stream().filter(area -> area.name().equalsIgnoreCase(name)).map(Area::id).findFirst();
+        AreaId area = there.orElseGet(
+                () -> newAreas.computeIfAbsent(name.toLowerCase(Locale.ROOT), any -> new AreaId(fresh.id('s'))));
         Change assign = new Change.AssignArea(entity, Optional.of(area));
         int hue = (design.areas().size() + List.copyOf(newAreas.values()).indexOf(area)) % Area.HUES;
-        return there.isPresent() ? List.of(assign) : List.of(new Change.AddArea(new Area(area, name, Math.max(0, hue))), assign);
+        return there.isPresent() ? List.of(assign)
+                : List.of(new Change.AddArea(new Area(area, name, Math.max(0, hue))), assign);
     }
 
     private void attribute(EntityEntry entry, AttributeEntry shown, ReadAttribute read, Attribute own) {
         String about = entry.name() + "." + own.name();
-        read.type().filter(type -> !type.text().equals(design.text(own.type()))).ifPresent(type -> alter(entry.owner(), own, about, "its type is " + type.text() + before(design.text(own.type())),
+        read.type().filter(type -> !type.text().equals(design.text(own.type())))
+                .ifPresent(type -> alter(entry.owner(), own, about,
+                        "its type is " + type.text() + before(design.text(own.type())),
                 new AttributeAspect.Type(type)));
-        named(read).filter(type -> !type.equals(own.type())).ifPresent(type -> alter(entry.owner(), own, about, "its type is " + read.named() + before(design.text(own.type())), new AttributeAspect.Type(type)));
-        read.required().filter(required -> required != shown.required() && shown.rank() == 0 && read.rank() == 0).ifPresent(required -> alter(entry.owner(), own, about,
+        named(read).filter(type -> !type.equals(own.type())).ifPresent(type -> alter(entry.owner(), own, about,
+                "its type is " + read.named() + before(design.text(own.type())), new AttributeAspect.Type(type)));
+        read.required().filter(required -> required != shown.required() && shown.rank() == 0 && read.rank() == 0)
+                .ifPresent(required -> alter(entry.owner(), own, about,
                 required ? "it is required" : "it may be empty", new AttributeAspect.Required(required)));
         Optional<String> given = DictionaryDesign.defaultOf(read);
-        if (given.isPresent() && !given.equals(own.defaultValue()) && !read.defaultValue().equals(shown.defaultValue())) {
-            alter(entry.owner(), own, about, "its default is " + given.get() + before(own.defaultValue().orElse("")), new AttributeAspect.Default(given));
+        if (given.isPresent() && !given.equals(own.defaultValue())
+                && !read.defaultValue().equals(shown.defaultValue())) {
+            alter(entry.owner(), own, about, "its default is " + given.get() + before(own.defaultValue().orElse("")),
+                    new AttributeAspect.Default(given));
         }
         if (!read.meaning().isBlank() && !read.meaning().equals(own.meaning())) {
-            alter(entry.owner(), own, about, "it means “" + read.meaning() + "”" + before(own.meaning()), new AttributeAspect.Meaning(read.meaning()));
+            alter(entry.owner(), own, about, "it means “" + read.meaning() + "”" + before(own.meaning()),
+                    new AttributeAspect.Meaning(read.meaning()));
         }
         if (!read.example().isBlank() && !read.example().equals(shown.example())) {
-            alter(entry.owner(), own, about, "its example is " + read.example() + before(shown.example()), new AttributeAspect.Example(read.example()));
+            alter(entry.owner(), own, about, "its example is " + read.example() + before(shown.example()),
+                    new AttributeAspect.Example(read.example()));
         }
     }
 
@@ -146,15 +163,19 @@ public final class DictionaryUpdate {
     }
 
     private void newAttribute(EntityEntry entry, ReadAttribute read) {
-        Attribute attribute = DictionaryDesign.attribute(new AttributeId(fresh.id('a')), read, named(read).map(type -> Map.of(SqlName.of(read.named()), type)).orElse(Map.of()));
-        add(entry.name() + "." + read.name(), "it is new, " + design.text(attribute.type()), new Change.AddAttributes(entry.owner(),
+        Attribute attribute = DictionaryDesign.attribute(new AttributeId(fresh.id('a')), read,
+                named(read).map(type -> Map.of(SqlName.of(read.named()), type)).orElse(Map.of()));
+        add(entry.name() + "." + read.name(), "it is new, " + design.text(attribute.type()),
+                new Change.AddAttributes(entry.owner(),
                 List.of(new Change.NewAttribute(attribute, read.rank() > 0, read.unique() != 0))));
     }
 
     private void added(ReadEntity read) {
         EntityId id = new EntityId(fresh.id('e'));
-        List<Change.NewAttribute> attributes = read.attributes().stream().map(attribute -> new Change.NewAttribute(DictionaryDesign.attribute(new AttributeId(fresh.id('a')), attribute,
-                named(attribute).map(type -> Map.of(SqlName.of(attribute.named()), type)).orElse(Map.of())), attribute.rank() > 0, attribute.unique() != 0)).toList();
+        List<Change.NewAttribute> attributes = read.attributes().stream().map(attribute -> new Change.NewAttribute(
+                DictionaryDesign.attribute(new AttributeId(fresh.id('a')), attribute,
+                        named(attribute).map(type -> Map.of(SqlName.of(attribute.named()), type)).orElse(Map.of())),
+                attribute.rank() > 0, attribute.unique() != 0)).toList();
         int bottom = design.sheet().places().values().stream().mapToInt(Place::y).max().orElse(-160) + 260;
         List<Change> changes = new ArrayList<>();
         changes.add(new Change.AddEntity(Entity.named(id, read.name()).meaning(read.meaning()), design.sheet().id(),
@@ -167,6 +188,7 @@ public final class DictionaryUpdate {
         }
         newEntities.put(SqlName.of(read.name()), id);
         making.put(id, List.copyOf(changes));
-        differences.add(new Difference(read.name(), "it is a new entity with " + Words.counted(attributes.size(), "attribute"), changes));
+        differences.add(new Difference(read.name(),
+                "it is a new entity with " + Words.counted(attributes.size(), "attribute"), changes));
     }
 }

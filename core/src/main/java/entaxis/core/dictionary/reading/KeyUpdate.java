@@ -27,8 +27,9 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /**
- * What a dictionary that comes back says otherwise of an entity's keys. A file that marks no attribute as part of the primary key does not speak of it; one
- * that does states all of it, save the parts from relationships whose columns it does not list.
+ * What a dictionary that comes back says otherwise of an entity's keys. A file that marks no attribute as part of the
+ * primary key does not speak of it; one that does states all of it, save the parts from relationships whose columns it
+ * does not list.
  */
 final class KeyUpdate {
     private final Design design;
@@ -40,27 +41,32 @@ final class KeyUpdate {
         this.design = design;
         this.entity = entity;
         this.entry = entry;
-        entry.attributes().forEach(attribute -> part(attribute).ifPresent(part -> parts.put(SqlName.of(attribute.name()), part)));
+        entry.attributes()
+                .forEach(attribute -> part(attribute).ifPresent(part -> parts.put(SqlName.of(attribute.name()), part)));
     }
 
     private static Optional<KeyPart> part(AttributeEntry attribute) {
-        return attribute.own().<KeyPart>map(OwnPart::new).or(() -> attribute.source().map(source -> new InheritedPart(source.relationship())));
+        return attribute.own().<KeyPart>map(OwnPart::new)
+                .or(() -> attribute.source().map(source -> new InheritedPart(source.relationship())));
     }
 
     List<Difference> of(ReadEntity read) {
         List<Difference> found = new ArrayList<>();
         primary(read).ifPresent(found::add);
-        read.attributes().stream().filter(attribute -> attribute.unique() != 0).forEach(attribute -> unique(attribute).ifPresent(found::add));
+        read.attributes().stream().filter(attribute -> attribute.unique() != 0)
+                .forEach(attribute -> unique(attribute).ifPresent(found::add));
         return found;
     }
 
     private Optional<Difference> primary(ReadEntity read) {
-        List<ReadAttribute> marked = read.attributes().stream().filter(attribute -> attribute.rank() > 0 && parts.containsKey(SqlName.of(attribute.name())))
+        List<ReadAttribute> marked = read.attributes().stream()
+                .filter(attribute -> attribute.rank() > 0 && parts.containsKey(SqlName.of(attribute.name())))
                 .sorted(Comparator.comparingInt(ReadAttribute::rank)).toList();
         if (marked.isEmpty()) {
             return Optional.empty();
         }
-        Set<KeyPart> listed = read.attributes().stream().map(attribute -> parts.get(SqlName.of(attribute.name()))).filter(part -> part != null).collect(Collectors.toSet());
+        Set<KeyPart> listed = read.attributes().stream().map(attribute -> parts.get(SqlName.of(attribute.name())))
+                .filter(part -> part != null).collect(Collectors.toSet());
         SequencedSet<KeyPart> wanted = new LinkedHashSet<>();
         entity.primaryKey().stream().filter(part -> !listed.contains(part)).forEach(wanted::add);
         marked.forEach(attribute -> wanted.add(parts.get(SqlName.of(attribute.name()))));
@@ -70,7 +76,8 @@ final class KeyUpdate {
             return Optional.empty();
         }
         List<Change> changes = new ArrayList<>();
-        entity.primaryKey().stream().filter(part -> !wanted.contains(part)).forEach(part -> changes.add(ranked(part, OptionalInt.empty())));
+        entity.primaryKey().stream().filter(part -> !wanted.contains(part))
+                .forEach(part -> changes.add(ranked(part, OptionalInt.empty())));
         int rank = 0;
         for (KeyPart part : wanted) {
             changes.add(ranked(part, OptionalInt.of(++rank)));
@@ -84,16 +91,20 @@ final class KeyUpdate {
     }
 
     private Set<Integer> alternates(KeyPart part) {
-        return entity.alternateKeys().stream().filter(key -> key.parts().contains(part)).map(AlternateKey::number).collect(Collectors.toCollection(TreeSet::new));
+        return entity.alternateKeys().stream().filter(key -> key.parts().contains(part)).map(AlternateKey::number)
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     private String words(List<KeyPart> key) {
-        return key.stream().flatMap(part -> entry.attributes().stream().filter(attribute -> part(attribute).equals(Optional.of(part))).map(AttributeEntry::name))
+        return key.stream()
+                .flatMap(part -> entry.attributes().stream()
+                        .filter(attribute -> part(attribute).equals(Optional.of(part))).map(AttributeEntry::name))
                 .collect(Collectors.joining(", "));
     }
 
     private Optional<Difference> unique(ReadAttribute read) {
-        if (!(parts.get(SqlName.of(read.name())) instanceof OwnPart part) || entity.primaryKey().equals(List.of(part))) {
+        if (!(parts.get(SqlName.of(read.name())) instanceof OwnPart part)
+                || entity.primaryKey().equals(List.of(part))) {
             return Optional.empty();
         }
         Set<Integer> now = alternates(part);
@@ -105,7 +116,10 @@ final class KeyUpdate {
         Set<Integer> wanted = new TreeSet<>(now);
         wanted.add(number);
         int rank = entity.primaryKey().indexOf(part) + 1;
-        return Optional.of(new Difference(entry.name() + "." + design.attribute(entity.id(), part.attribute()).orElseThrow().name(), "it is part of alternate key " + number,
-                List.of(new Change.SetKeys(entity.id(), part, rank > 0 ? OptionalInt.of(rank) : OptionalInt.empty(), wanted))));
+        return Optional.of(new Difference(
+                entry.name() + "." + design.attribute(entity.id(), part.attribute()).orElseThrow().name(),
+                "it is part of alternate key " + number,
+                List.of(new Change.SetKeys(entity.id(), part, rank > 0 ? OptionalInt.of(rank) : OptionalInt.empty(),
+                        wanted))));
     }
 }

@@ -15,10 +15,14 @@ final class Marks {
     /** Whether a cell says yes; none if it says neither. */
     static Optional<Boolean> yes(String cell) {
         String plain = cell.strip().toLowerCase(Locale.ROOT).replaceAll("\\.0$", "");
-        if (plain.matches("yes|y|x|true|t|1|✓|✔|☑|m|mandatory|required|not null|must|always|obligatory|req|nn|pk|primary|primary key|unique|uk|ja|j")) {
+        if (plain.matches(
+                "yes|y|x|true|t|1|✓|✔|☑|m|mandatory|required|not null|must|always|obligatory|req|nn|pk|primary|primary "
+                        + "key|unique|uk|ja|j")) {
             return Optional.of(true);
         }
-        if (plain.matches("no|n|false|f|0|-|–|✗|✘|☐|o|optional|null|nullable|may be empty|can be empty|sometimes|never|not required|nein")) {
+        if (plain.matches(
+                "no|n|false|f|0|-|–|✗|✘|☐|o|optional|null|nullable|may be empty|can be empty|sometimes|never|not "
+                        + "required|nein")) {
             return Optional.of(false);
         }
         return Optional.empty();
@@ -58,6 +62,9 @@ final class Marks {
 
     /** The entity that a text refers to: “FK to Customer.customer_no”, “Customer(id)”, “→ customer”. */
     static String referred(String text) {
-        return text.strip().replaceFirst("(?i)^(?:fk|foreign key|references|refers to|ref|related to|see|to|->|→|=>)(?:\\s+(?:to|of|in))?\\s*[:\\s]\\s*", "").replaceFirst("\\s*[.(:\\[].*$", "").strip();
+        return text.strip().replaceFirst(
+                "(?i)^(?:fk|foreign key|references|refers to|ref|related "
+                        + "to|see|to|->|→|=>)(?:\\s+(?:to|of|in))?\\s*[:\\s]\\s*",
+                "").replaceFirst("\\s*[.(:\\[].*$", "").strip();
     }
 }

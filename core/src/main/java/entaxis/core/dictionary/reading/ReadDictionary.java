@@ -9,7 +9,8 @@ import java.util.Optional;
  *
  * @param missed what is not understood, with its place
  */
-public record ReadDictionary(List<ReadEntity> entities, List<ReadRelationship> relationships, List<ReadType> types, List<Missed> missed) {
+public record ReadDictionary(List<ReadEntity> entities, List<ReadRelationship> relationships, List<ReadType> types,
+        List<Missed> missed) {
     /** Copies the lists. */
     public ReadDictionary {
         entities = List.copyOf(entities);
@@ -30,12 +31,14 @@ public record ReadDictionary(List<ReadEntity> entities, List<ReadRelationship> r
      * An attribute.
      *
      * @param type     as SQL knows it; none if it was not said or not understood
-     * @param named    the name of a type that is defined elsewhere in the dictionary, or the text that was not understood
+     * @param named    the name of a type that is defined elsewhere in the dictionary, or the text that was not
+     *                 understood
      * @param required whether it must have a value; none if it is not said
      * @param rank     rank in the primary key; 0 for none
      * @param unique   whether it is an alternate key, or the number of the one that it is part of; 0 for no
      */
-    public record ReadAttribute(String name, Optional<SqlType> type, String named, boolean numbered, Optional<Boolean> required, String defaultValue, String meaning, String example,
+    public record ReadAttribute(String name, Optional<SqlType> type, String named, boolean numbered,
+            Optional<Boolean> required, String defaultValue, String meaning, String example,
             int rank, int unique) { }
 
     /**
@@ -49,7 +52,8 @@ public record ReadDictionary(List<ReadEntity> entities, List<ReadRelationship> r
      * @param unique    whether no two refer to the same
      * @param alternate number of the alternate key that the columns are a part of; 0 for none
      */
-    public record ReadRelationship(String from, String to, List<ReadAttribute> columns, String verb, boolean required, int rank, boolean unique,
+    public record ReadRelationship(String from, String to, List<ReadAttribute> columns, String verb, boolean required,
+            int rank, boolean unique,
             int alternate) {
         /** Copies the columns. */
         public ReadRelationship {

@@ -32,8 +32,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * What a dictionary that comes back says otherwise of the references from one entity to another: they may be required or unique, read otherwise, or new. An
- * attribute that now refers to an entity gives way to the column of the relationship, which keeps its name.
+ * What a dictionary that comes back says otherwise of the references from one entity to another: they may be required
+ * or unique, read otherwise, or new. An attribute that now refers to an entity gives way to the column of the
+ * relationship, which keeps its name.
  */
 final class ReferenceUpdate {
     private final Design design;
@@ -49,7 +50,8 @@ final class ReferenceUpdate {
      * @param added  the entities that the file adds, by name
      * @param making what makes each of these
      */
-    ReferenceUpdate(Design design, Map<String, EntityEntry> known, Map<String, EntityId> added, Map<EntityId, List<Change>> making, Fresh fresh) {
+    ReferenceUpdate(Design design, Map<String, EntityEntry> known, Map<String, EntityId> added,
+            Map<EntityId, List<Change>> making, Fresh fresh) {
         this.design = design;
         this.known = known;
         this.added = added;
@@ -63,14 +65,17 @@ final class ReferenceUpdate {
         if (child.isEmpty() || parent.isEmpty()) {
             return Optional.empty();
         }
-        Optional<RelationshipId> there = Optional.ofNullable(known.get(SqlName.of(read.from()))).flatMap(entry -> brought(entry, read));
-        return there.isPresent() ? design.relationships().find(there.get()).flatMap(relationship -> altered(read, relationship))
+        Optional<RelationshipId> there =
+                Optional.ofNullable(known.get(SqlName.of(read.from()))).flatMap(entry -> brought(entry, read));
+        return there.isPresent()
+                ? design.relationships().find(there.get()).flatMap(relationship -> altered(read, relationship))
                 : Optional.of(made(read, child.get(), parent.get()));
     }
 
     private Optional<EntityId> entity(String name) {
         String key = SqlName.of(name);
-        return Optional.ofNullable(known.get(key)).map(EntityEntry::owner).flatMap(ReferenceUpdate::entity).or(() -> Optional.ofNullable(added.get(key)));
+        return Optional.ofNullable(known.get(key)).map(EntityEntry::owner).flatMap(ReferenceUpdate::entity)
+                .or(() -> Optional.ofNullable(added.get(key)));
     }
 
     private static Optional<EntityId> entity(OwnerId owner) {
@@ -79,9 +84,12 @@ final class ReferenceUpdate {
 
     /** The relationship that brought one of the columns, if there is one. */
     private static Optional<RelationshipId> brought(EntityEntry entry, ReadRelationship read) {
-        Set<String> columns = read.columns().stream().map(column -> SqlName.of(column.name())).collect(Collectors.toSet());
-        return entry.attributes().stream().filter(attribute -> columns.contains(SqlName.of(attribute.name()))).map(AttributeEntry::source).flatMap(Optional::stream)
-                .filter(source -> SqlName.of(source.entity()).equals(SqlName.of(read.to()))).map(Source::relationship).findFirst();
+        Set<String> columns =
+                read.columns().stream().map(column -> SqlName.of(column.name())).collect(Collectors.toSet());
+        return entry.attributes().stream().filter(attribute -> columns.contains(SqlName.of(attribute.name())))
+                .map(AttributeEntry::source).flatMap(Optional::stream)
+                .filter(source -> SqlName.of(source.entity()).equals(SqlName.of(read.to()))).map(Source::relationship)
+                .findFirst();
     }
 
     private Optional<Difference> altered(ReadRelationship read, Relationship relationship) {
@@ -96,24 +104,31 @@ final class ReferenceUpdate {
         Optional<Boolean> required = read.rank() > 0 ? Optional.empty() : read.columns().getFirst().required();
         if (required.filter(now -> now == one.cardinality().optional()).isPresent()) {
             words.add(required.get() ? "it is required" : "it may be empty");
-            changes.add(alter(relationship, new RelationshipAspect.HowMany(parent, required.get() ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE)));
+            changes.add(alter(relationship, new RelationshipAspect.HowMany(parent,
+                    required.get() ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE)));
         }
         if (read.unique() && many.cardinality().many() && !keyed(relationship, many)) {
             words.add("no two refer to the same");
-            changes.add(alter(relationship, new RelationshipAspect.HowMany(parent.other(), many.cardinality().optional() ? Cardinality.ZERO_OR_ONE : Cardinality.EXACTLY_ONE)));
+            changes.add(alter(relationship, new RelationshipAspect.HowMany(parent.other(),
+                    many.cardinality().optional() ? Cardinality.ZERO_OR_ONE : Cardinality.EXACTLY_ONE)));
         }
         if (!read.verb().isBlank() && !read.verb().equals(one.verb())) {
             words.add("it reads “" + read.to() + " " + read.verb() + " " + read.from() + "”");
             changes.add(alter(relationship, new RelationshipAspect.Verb(parent, read.verb())));
         }
-        return changes.isEmpty() ? Optional.empty() : Optional.of(new Difference(about(read), String.join(", ", words), changes));
+        return changes.isEmpty() ? Optional.empty()
+                : Optional.of(new Difference(about(read), String.join(", ", words), changes));
     }
 
-    /** Whether the columns of a relationship are a key of the child by themselves, so that no two rows refer to the same anyway. */
+    /**
+     * Whether the columns of a relationship are a key of the child by themselves, so that no two rows refer to the same
+     * anyway.
+     */
     private boolean keyed(Relationship relationship, End child) {
         List<KeyPart> alone = List.of(new InheritedPart(relationship.id()));
         Entity entity = design.entities().get(child.entity());
-        return entity.primaryKey().equals(alone) || entity.alternateKeys().stream().anyMatch(key -> key.parts().equals(alone));
+        return entity.primaryKey().equals(alone)
+                || entity.alternateKeys().stream().anyMatch(key -> key.parts().equals(alone));
     }
 
     private static Change alter(Relationship relationship, RelationshipAspect aspect) {
@@ -131,19 +146,25 @@ final class ReferenceUpdate {
         boolean identifying = read.rank() > 0 && !parent.equals(child);
         RelationshipId id = new RelationshipId(fresh.id('r'));
         design.entities().find(child).ifPresent(entity -> entity.attributes().stream()
-                .filter(own -> read.columns().stream().anyMatch(column -> SqlName.of(column.name()).equals(SqlName.of(own.name()))))
+                .filter(own -> read.columns().stream()
+                        .anyMatch(column -> SqlName.of(column.name()).equals(SqlName.of(own.name()))))
                 .forEach(own -> changes.add(new Change.RemoveAttribute(child, own.id()))));
         changes.add(new Change.AddRelationship(Relationship.between(id,
-                End.of(parent, read.required() || identifying ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, read.verb().isBlank() ? End.HAS : read.verb()),
-                End.of(child, read.unique() ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO)), identifying));
-        keyColumn(parent).filter(path -> read.columns().size() == 1).ifPresent(path -> changes.add(new Change.AlterRelationship(id,
+                End.of(parent, read.required() || identifying ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE,
+                        read.verb().isBlank() ? End.HAS : read.verb()),
+                End.of(child, read.unique() ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO)),
+                identifying));
+        keyColumn(parent).filter(path -> read.columns().size() == 1)
+                .ifPresent(path -> changes.add(new Change.AlterRelationship(id,
                 new RelationshipAspect.ColumnName(Side.FIRST, path, read.columns().getFirst().name()))));
         return new Difference(about(read), "it refers to " + read.to() + ": a new relationship", changes);
     }
 
     /** The only column of an entity's key; none if it has several, or is new. */
     private Optional<ColumnPath> keyColumn(EntityId parent) {
-        return design.entities().contains(parent) ? Derivation.of(design).stated().table(parent).filter(table -> table.keyColumns().size() == 1)
-                .flatMap(table -> table.column(table.keyColumns().getFirst())).flatMap(Column::origin) : Optional.empty();
+        return design.entities().contains(parent)
+                ? Derivation.of(design).stated().table(parent).filter(table -> table.keyColumns().size() == 1)
+                        .flatMap(table -> table.column(table.keyColumns().getFirst())).flatMap(Column::origin)
+                : Optional.empty();
     }
 }

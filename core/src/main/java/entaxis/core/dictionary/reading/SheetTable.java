@@ -18,7 +18,8 @@ public record SheetTable(String name, List<List<String>> rows) {
     public List<SheetTable> withTypesApart() {
         for (int row = 1; row < rows.size(); row++) {
             if (headsTypes(row)) {
-                return List.of(new SheetTable(name, rows.subList(0, row)), new SheetTable(name + " (types)", rows.subList(row, rows.size())));
+                return List.of(new SheetTable(name, rows.subList(0, row)),
+                        new SheetTable(name + " (types)", rows.subList(row, rows.size())));
             }
         }
         return List.of(this);

@@ -25,14 +25,17 @@ final class TypeDefinition {
 
     /** Whether a text defines a type, or may do so once the types of its fields are known. */
     static boolean understood(String text) {
-        return read(new ReadType("type", "", text, ""), new TypeId("t1"), name -> TypeReader.read("integer") instanceof Known(SqlType any) ? Optional.of(any) : Optional.empty()).isPresent();
+        return read(new ReadType("type", "", text, ""), new TypeId("t1"),
+                name -> TypeReader.read("integer") instanceof Known(SqlType any) ? Optional.of(any) : Optional.empty())
+                .isPresent();
     }
 
     static Optional<NamedType> read(ReadType type, TypeId id, Function<String, Optional<SqlType>> defined) {
         String text = type.definition();
         String name = SqlName.of(type.name());
         if (text.startsWith(ONE_OF)) {
-            return Optional.of(new Enumeration(id, name, List.of(text.substring(ONE_OF.length()).split(", ")), type.meaning()));
+            return Optional.of(
+                    new Enumeration(id, name, List.of(text.substring(ONE_OF.length()).split(", ")), type.meaning()));
         }
         Optional<NamedType> domain = domain(type, name, id);
         return domain.isPresent() ? domain : structure(text, name, id, type.meaning(), defined);
@@ -60,14 +63,17 @@ final class TypeDefinition {
 
     private static Optional<String> condition(String text) {
         return Optional.of(text).filter(whole -> SingleExpression.fault(whole).isEmpty())
-                .or(() -> Optional.of(text.replaceFirst(" \\([^()]*\\)$", "")).filter(part -> SingleExpression.fault(part).isEmpty()));
+                .or(() -> Optional.of(text.replaceFirst(" \\([^()]*\\)$", ""))
+                        .filter(part -> SingleExpression.fault(part).isEmpty()));
     }
 
-    private static Optional<NamedType> structure(String text, String name, TypeId id, String meaning, Function<String, Optional<SqlType>> defined) {
+    private static Optional<NamedType> structure(String text, String name, TypeId id, String meaning,
+            Function<String, Optional<SqlType>> defined) {
         List<Field> fields = new ArrayList<>();
         for (String part : text.split(", (?![^()]*\\))")) {
             String[] words = part.strip().split("\\s+", 2);
-            Optional<SqlType> type = words.length < 2 ? Optional.empty() : known(words[1]).or(() -> defined.apply(words[1]));
+            Optional<SqlType> type =
+                    words.length < 2 ? Optional.empty() : known(words[1]).or(() -> defined.apply(words[1]));
             if (type.isEmpty()) {
                 return Optional.empty();
             }

@@ -1,2 +1,5 @@
-/** Data dictionaries as people keep them in spreadsheets: what their headings, types and marks mean, and the design that follows. */
+/**
+ * Data dictionaries as people keep them in spreadsheets: what their headings, types and marks mean, and the design that
+ * follows.
+ */
 package entaxis.core.dictionary.reading;

@@ -19,7 +19,8 @@ import java.util.function.Consumer;
 public final class LensDiffers implements Rule {
     private static final RuleInfo INFO = new RuleInfo("lens-differs", Family.AGREEMENT, Level.HINT, Basis.PRACTICE,
             "stated, and not held by a table",
-            "What only the Concept lens shows must be kept by the programs, and nobody who reads the tables knows of it.",
+            "What only the Concept lens shows must be kept by the programs, and nobody who reads the tables knows of "
+                    + "it.",
             "FIPS PUB 184, 3.6: categorization relationships; common practice on their mapping to tables");
 
     @Override
@@ -36,14 +37,21 @@ public final class LensDiffers implements Rule {
                 String general = of.name(category.general());
                 List<String> lines = new ArrayList<>();
                 if (category.complete() && apart) {
-                    lines.add("each " + Words.inSentence(general) + " is one of its kinds: a row of the general table needs none in the others");
+                    lines.add("each " + Words.inSentence(general)
+                            + " is one of its kinds: a row of the general table needs none in the others");
                 }
                 if (disjoint) {
-                    lines.add("no " + Words.inSentence(general) + " is of two kinds: each table of a kind takes the same key");
+                    lines.add("no " + Words.inSentence(general)
+                            + " is of two kinds: each table of a kind takes the same key");
                 }
-                found.accept(INFO.found(List.of(of.about(of.design().entities().get(category.general()))), "What is stated of the kinds of “" + general
-                        + "” is not held by its tables.", lines, List.of(new Remedy("Make it one table for all", new Change.PutCategory(new Category(category.id(),
-                        category.general(), category.kinds(), category.complete(), category.disjoint(), Category.Mapping.ONE_FOR_ALL, category.discriminator()))))));
+                found.accept(INFO.found(List.of(of.about(of.design().entities().get(category.general()))),
+                        "What is stated of the kinds of “" + general
+                                + "” is not held by its tables.",
+                        lines,
+                        List.of(new Remedy("Make it one table for all",
+                                new Change.PutCategory(new Category(category.id(),
+                                        category.general(), category.kinds(), category.complete(), category.disjoint(),
+                                        Category.Mapping.ONE_FOR_ALL, category.discriminator()))))));
             }
         }
     }

@@ -17,7 +17,8 @@ import java.util.stream.Stream;
 
 /** Entities and attributes without a meaning. */
 public final class MeaningMissing implements GatheringRule<MeaningMissing.Undescribed> {
-    private static final RuleInfo INFO = new RuleInfo("meaning-missing", Family.AGREEMENT, Level.HINT, Basis.PRACTICE, "meaning missing",
+    private static final RuleInfo INFO =
+            new RuleInfo("meaning-missing", Family.AGREEMENT, Level.HINT, Basis.PRACTICE, "meaning missing",
             "Who builds the tables, or comes after, has nothing but the name.",
             "common practice: a data dictionary says what each attribute means");
 
@@ -42,9 +43,13 @@ public final class MeaningMissing implements GatheringRule<MeaningMissing.Undesc
         long entities = all.stream().filter(Undescribed::itself).count();
         long attributes = all.stream().mapToLong(Undescribed::attributes).sum();
         if (entities + attributes > 0) {
-            String what = Stream.of(entities > 0 ? Words.counted(entities, "entity") : "", attributes > 0 ? Words.counted(attributes, "attribute") : "")
+            String what = Stream
+                    .of(entities > 0 ? Words.counted(entities, "entity") : "",
+                            attributes > 0 ? Words.counted(attributes, "attribute") : "")
                     .filter(text -> !text.isEmpty()).collect(Collectors.joining(" and "));
-            found.accept(INFO.found(List.of(), what + (entities + attributes == 1 ? " has" : " have") + " no meaning written down.", List.of(), List.of()));
+            found.accept(INFO.found(List.of(),
+                    what + (entities + attributes == 1 ? " has" : " have") + " no meaning written down.", List.of(),
+                    List.of()));
         }
     }
 }

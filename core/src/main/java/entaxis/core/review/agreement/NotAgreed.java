@@ -18,7 +18,8 @@ import java.util.stream.Stream;
 
 /** Sentences that were not agreed yet. */
 public final class NotAgreed implements GatheringRule<Long> {
-    private static final RuleInfo INFO = new RuleInfo("not-agreed", Family.AGREEMENT, Level.HINT, Basis.PRACTICE, "not agreed yet",
+    private static final RuleInfo INFO =
+            new RuleInfo("not-agreed", Family.AGREEMENT, Level.HINT, Basis.PRACTICE, "not agreed yet",
             "A sentence that nobody agreed to is a guess.",
             "common practice: relationships are read aloud to those who know");
 
@@ -39,7 +40,9 @@ public final class NotAgreed implements GatheringRule<Long> {
     public void conclude(Stream<Long> gathered, Reviewed of, Consumer<Finding> found) {
         long open = gathered.mapToLong(Long::longValue).sum();
         if (open > 0) {
-            found.accept(INFO.found(List.of(), Words.counted(open, "sentence") + (open == 1 ? " is" : " are") + " not agreed yet: read them aloud.",
+            found.accept(INFO.found(List.of(),
+                    Words.counted(open, "sentence") + (open == 1 ? " is" : " are")
+                            + " not agreed yet: read them aloud.",
                     List.of(), List.of()));
         }
     }

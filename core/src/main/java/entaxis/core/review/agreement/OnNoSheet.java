@@ -22,7 +22,8 @@ import java.util.function.Consumer;
 
 /** Entities that no sheet shows. */
 public final class OnNoSheet implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("on-no-sheet", Family.AGREEMENT, Level.HINT, Basis.PRACTICE, "on no sheet",
+    private static final RuleInfo INFO =
+            new RuleInfo("on-no-sheet", Family.AGREEMENT, Level.HINT, Basis.PRACTICE, "on no sheet",
             "What is on no sheet is forgotten when the sheets are looked at.",
             "common practice");
     private static final int BELOW = 260;
@@ -45,8 +46,11 @@ public final class OnNoSheet implements Rule {
             int bottom = of.design().sheet().places().values().stream().mapToInt(Place::y).max().orElse(-BELOW) + BELOW;
             Map<OwnerId, Place> places = new LinkedHashMap<>();
             absent.forEach(entity -> places.put(entity.id(), new Place(40 + places.size() * BELOW, bottom)));
-            found.accept(new Finding(INFO.id(), INFO.level(), absent.stream().map(of::about).toList(), Words.counted(absent.size(), "entity") + (absent.size() == 1 ? " is" : " are")
-                    + " on no sheet.", absent.stream().map(Entity::name).toList(), List.of(new Remedy("Put on “" + of.design().sheet().name() + "”",
+            found.accept(new Finding(INFO.id(), INFO.level(), absent.stream().map(of::about).toList(),
+                    Words.counted(absent.size(), "entity") + (absent.size() == 1 ? " is" : " are")
+                            + " on no sheet.",
+                    absent.stream().map(Entity::name).toList(),
+                    List.of(new Remedy("Put on “" + of.design().sheet().name() + "”",
                     new Change.PlaceCards(of.design().sheet().id(), places)))));
         }
     }

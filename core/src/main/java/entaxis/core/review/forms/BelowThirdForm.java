@@ -21,7 +21,8 @@ import java.util.stream.Stream;
 
 /** An entity that its stated dependencies keep from third normal form. */
 public final class BelowThirdForm implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("below-third", Family.FORMS, Level.CAUTION, Basis.THEORY, "below third normal form",
+    private static final RuleInfo INFO =
+            new RuleInfo("below-third", Family.FORMS, Level.CAUTION, Basis.THEORY, "below third normal form",
             "A fact that is stored again and again can be changed in one place and stay wrong in the others.",
             "E. F. Codd, Further Normalization of the Data Base Relational Model, 1971");
 
@@ -32,19 +33,22 @@ public final class BelowThirdForm implements EntityRule {
 
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
-        StatedDependencies stated = of.design().dependencies().find(entity.id()).orElse(StatedDependencies.none(entity.id()));
+        StatedDependencies stated =
+                of.design().dependencies().find(entity.id()).orElse(StatedDependencies.none(entity.id()));
         if (stated.stated().isEmpty()) {
             return;
         }
         EntityRelation about = EntityRelation.of(of.design(), of.derivation(), entity.id());
         Verdict verdict = Verdict.of(about.relation());
         for (Violation violation : verdict.violations()) {
-            boolean accepted = stated.accepted().stream().anyMatch(one -> one.fault().equals(about.stated(violation.dependency())));
+            boolean accepted = stated.accepted().stream()
+                    .anyMatch(one -> one.fault().equals(about.stated(violation.dependency())));
             if (violation.form().compareTo(NormalForm.THIRD) <= 0 && !accepted) {
                 Harm harm = Harm.of(verdict, about.rows(), violation);
                 List<String> evidence = new ArrayList<>(List.of(about.relation().text(violation.dependency())));
                 Stream.of(harm.repeated(), harm.change()).filter(line -> !line.isEmpty()).forEach(evidence::add);
-                found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity)), "“" + entity.name() + "” is not in " + violation.form().words() + ": "
+                found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity)),
+                        "“" + entity.name() + "” is not in " + violation.form().words() + ": "
                         + violation.why(about.relation()), evidence, List.of()));
             }
         }

@@ -23,7 +23,8 @@ public final class DependenciesUnstated implements EntityRule {
     private static final RuleInfo INFO = new RuleInfo("dependencies-unstated", Family.FORMS, Level.HINT, Basis.THEORY,
             "dependencies not stated",
             "Normal forms are judged by what is stated; where nothing is, nothing is known of the form.",
-            "E. F. Codd, Further Normalization of the Data Base Relational Model, 1971; rows can refute a dependency, never prove one");
+            "E. F. Codd, Further Normalization of the Data Base Relational Model, 1971; rows can refute a dependency, "
+                    + "never prove one");
     private static final int MAX_COUNT = 3;
 
     @Override
@@ -33,17 +34,24 @@ public final class DependenciesUnstated implements EntityRule {
 
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
-        StatedDependencies stated = of.design().dependencies().find(entity.id()).orElse(StatedDependencies.none(entity.id()));
+        StatedDependencies stated =
+                of.design().dependencies().find(entity.id()).orElse(StatedDependencies.none(entity.id()));
         if (!stated.stated().isEmpty() || of.rows(entity.id()).isEmpty()) {
             return;
         }
         EntityRelation about = EntityRelation.of(of.design(), of.derivation(), entity.id());
         List<Suggestion> suggested = Suggestion.of(about, stated).stream().filter(Suggestion::telling).toList();
         if (!suggested.isEmpty()) {
-            List<Remedy> remedies = suggested.stream().limit(MAX_COUNT).flatMap(one -> DependencyLines.read(about, one.line()).dependencies().stream()
-                    .map(dependency -> new Remedy("State " + one.line(), new Change.StateDependencies(stated.stated(List.of(dependency)))))).toList();
-            found.accept(INFO.found(List.of(of.about(entity)), "The rows of “" + entity.name() + "” suggest " + Words.counted(suggested.size(), "dependency")
-                    + ", and none is stated.", suggested.stream().map(one -> one.line() + ": " + one.words()).toList(), remedies));
+            List<Remedy> remedies = suggested
+                    .stream().limit(MAX_COUNT).flatMap(
+                            one -> DependencyLines.read(about, one.line()).dependencies().stream()
+                                    .map(dependency -> new Remedy("State " + one.line(),
+                                            new Change.StateDependencies(stated.stated(List.of(dependency))))))
+                    .toList();
+            found.accept(INFO.found(List.of(of.about(entity)),
+                    "The rows of “" + entity.name() + "” suggest " + Words.counted(suggested.size(), "dependency")
+                            + ", and none is stated.",
+                    suggested.stream().map(one -> one.line() + ": " + one.words()).toList(), remedies));
         }
     }
 }

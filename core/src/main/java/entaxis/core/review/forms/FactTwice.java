@@ -29,16 +29,23 @@ public final class FactTwice implements EntityRule {
 
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
-        AcrossEntities.facts(of.design(), entity, of.relationships(entity.id())).stream().filter(one -> one.kind() == AcrossEntities.Kind.DESCRIBES_ANOTHER || first(of, entity, one))
-                .forEach(one -> entity.attribute(one.attribute().orElseThrow()).ifPresent(own -> found.accept(INFO.found(
-                        List.of(of.about(entity, own), of.about(of.design().entities().get(one.other()))), one.question(), List.of(),
-                        List.of(new Remedy("Remove " + own.name() + " from " + entity.name(), new Change.RemoveAttribute(entity.id(), own.id())))))));
+        AcrossEntities.facts(of.design(), entity, of.relationships(entity.id())).stream()
+                .filter(one -> one.kind() == AcrossEntities.Kind.DESCRIBES_ANOTHER || first(of, entity, one))
+                .forEach(one -> entity.attribute(one.attribute().orElseThrow())
+                        .ifPresent(own -> found.accept(INFO.found(
+                                List.of(of.about(entity, own), of.about(of.design().entities().get(one.other()))),
+                                one.question(), List.of(),
+                                List.of(new Remedy("Remove " + own.name() + " from " + entity.name(),
+                                        new Change.RemoveAttribute(entity.id(), own.id())))))));
     }
 
     /** A fact in two entities is told of the one that refers to the other, or else of the later one. */
     private static boolean first(Reviewed of, Entity entity, AcrossEntities one) {
-        boolean refers = of.references(entity.id()).stream().anyMatch(reference -> reference.parentEntity().equals(Optional.of(one.other())));
-        boolean referred = of.references(one.other()).stream().anyMatch(reference -> reference.parentEntity().equals(Optional.of(entity.id())));
-        return refers != referred ? refers : of.design().entities().indexOf(entity.id()) > of.design().entities().indexOf(one.other());
+        boolean refers = of.references(entity.id()).stream()
+                .anyMatch(reference -> reference.parentEntity().equals(Optional.of(one.other())));
+        boolean referred = of.references(one.other()).stream()
+                .anyMatch(reference -> reference.parentEntity().equals(Optional.of(entity.id())));
+        return refers != referred ? refers
+                : of.design().entities().indexOf(entity.id()) > of.design().entities().indexOf(one.other());
     }
 }

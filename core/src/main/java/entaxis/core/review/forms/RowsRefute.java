@@ -27,8 +27,10 @@ import java.util.function.Consumer;
 public final class RowsRefute implements EntityRule {
     private static final RuleInfo INFO = new RuleInfo("rows-refute", Family.FORMS, Level.CAUTION, Basis.THEORY,
             "dependency that rows contradict",
-            "Either the dependency does not hold, or the rows are wrong; what is decided on it is wrong in the first case.",
-            "J. Kivinen, H. Mannila, Approximate Inference of Functional Dependencies from Relations, 1995: the measure g3");
+            "Either the dependency does not hold, or the rows are wrong; what is decided on it is wrong in the first "
+                    + "case.",
+            "J. Kivinen, H. Mannila, Approximate Inference of Functional Dependencies from Relations, 1995: the "
+                    + "measure g3");
     private static final int MAX_SHOWN = 5;
 
     @Override
@@ -38,7 +40,8 @@ public final class RowsRefute implements EntityRule {
 
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
-        Optional<StatedDependencies> stated = of.design().dependencies().find(entity.id()).filter(one -> !one.stated().isEmpty());
+        Optional<StatedDependencies> stated =
+                of.design().dependencies().find(entity.id()).filter(one -> !one.stated().isEmpty());
         if (stated.isEmpty() || of.rows(entity.id()).isEmpty()) {
             return;
         }
@@ -53,21 +56,31 @@ public final class RowsRefute implements EntityRule {
         }
     }
 
-    private static Finding finding(Reviewed of, Entity entity, EntityRelation about, StatedDependencies stated, Stated one, Functional dependency, Evidence evidence) {
+    private static Finding finding(Reviewed of, Entity entity, EntityRelation about, StatedDependencies stated,
+            Stated one, Functional dependency, Evidence evidence) {
         List<About> where = new ArrayList<>(List.of(of.about(entity)));
         List<String> lines = new ArrayList<>(List.of(about.relation().text(dependency)));
         evidence.breaking().stream().limit(MAX_SHOWN).forEach(pair -> {
-            where.add(new About(About.Kind.ROW, entity.id().value(), of.table(entity.id()).name() + " row " + (pair.other() + 1)));
-            lines.add("rows " + (pair.usual() + 1) + " and " + (pair.other() + 1) + " have " + about.rows().text(pair.usual(), dependency.determinant()) + ", and "
-                    + about.rows().text(pair.usual(), dependency.dependent()) + " against " + about.rows().text(pair.other(), dependency.dependent()));
+            where.add(new About(About.Kind.ROW, entity.id().value(),
+                    of.table(entity.id()).name() + " row " + (pair.other() + 1)));
+            lines.add("rows " + (pair.usual() + 1) + " and " + (pair.other() + 1) + " have "
+                    + about.rows().text(pair.usual(), dependency.determinant()) + ", and "
+                    + about.rows().text(pair.usual(), dependency.dependent()) + " against "
+                    + about.rows().text(pair.other(), dependency.dependent()));
         });
         int wrong = evidence.breaking().size();
         List<Remedy> remedies = new ArrayList<>();
-        if (wrong * 2 < evidence.rows() && rows(about, dependency, evidence) instanceof Change.Several(List<Change> changes) && !changes.isEmpty()) {
-            remedies.add(new Remedy("Correct " + Words.counted(wrong, "row") + " after the others", new Change.Several(changes)));
+        if (wrong * 2 < evidence.rows()
+                && rows(about, dependency, evidence) instanceof Change.Several(List<Change> changes)
+                && !changes.isEmpty()) {
+            remedies.add(new Remedy("Correct " + Words.counted(wrong, "row") + " after the others",
+                    new Change.Several(changes)));
         }
-        remedies.add(new Remedy("No longer state it", new Change.StateDependencies(stated.stated(stated.stated().stream().filter(other -> !other.equals(one)).toList()))));
-        return INFO.found(where, Words.counted(wrong, "row") + " of “" + entity.name() + "” " + (wrong == 1 ? "contradicts" : "contradict") + " the dependency that is stated.",
+        remedies.add(new Remedy("No longer state it", new Change.StateDependencies(
+                stated.stated(stated.stated().stream().filter(other -> !other.equals(one)).toList()))));
+        return INFO.found(where,
+                Words.counted(wrong, "row") + " of “" + entity.name() + "” "
+                        + (wrong == 1 ? "contradicts" : "contradict") + " the dependency that is stated.",
                 lines, remedies);
     }
 
@@ -77,7 +90,8 @@ public final class RowsRefute implements EntityRule {
         for (Evidence.Contradiction pair : evidence.breaking()) {
             SampleRow corrected = about.samples().get(pair.other());
             for (int column : dependency.dependent().minus(dependency.determinant()).places()) {
-                corrected = corrected.with(about.paths().get(column), about.samples().get(pair.usual()).values().getOrDefault(about.paths().get(column), ""));
+                corrected = corrected.with(about.paths().get(column),
+                        about.samples().get(pair.usual()).values().getOrDefault(about.paths().get(column), ""));
             }
             changes.add(new Change.PutRow(corrected));
         }

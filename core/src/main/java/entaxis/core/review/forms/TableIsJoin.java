@@ -26,6 +26,7 @@ public final class TableIsJoin implements NamesRule {
     @Override
     public void judge(Reviewed of, Consumer<Finding> found) {
         AcrossEntities.joins(of.design(), of.derivation()).forEach((id, one) -> found.accept(INFO.found(
-                List.of(of.about(of.design().entities().get(id)), of.about(of.design().entities().get(one.other()))), one.question(), List.of(), List.of())));
+                List.of(of.about(of.design().entities().get(id)), of.about(of.design().entities().get(one.other()))),
+                one.question(), List.of(), List.of())));
     }
 }

@@ -28,12 +28,14 @@ import java.util.stream.Stream;
 
 /** References that no key or index serves, on an engine that makes none by itself. */
 public final class ReferenceWithoutIndex implements GatheringRule<ReferenceWithoutIndex.Bare> {
-    private static final RuleInfo INFO = new RuleInfo("reference-without-index", Family.INDEXES, Level.HINT, Basis.MANUAL, "reference without an index",
+    private static final RuleInfo INFO = new RuleInfo("reference-without-index", Family.INDEXES, Level.HINT,
+            Basis.MANUAL, "reference without an index",
             "Without an index each deletion of a parent looks through the whole child table, and so does each join.",
             "PostgreSQL manual, 5.5.5: declaring a foreign key does not create an index on the referencing columns");
 
     /** References of an entity that nothing serves. */
-    record Bare(EntityId entity, List<Index> indexes, List<RelationshipId> references, List<About> about, String columns) { }
+    record Bare(EntityId entity, List<Index> indexes, List<RelationshipId> references, List<About> about,
+            String columns) {}
 
     @Override
     public RuleInfo info() {
@@ -46,10 +48,17 @@ public final class ReferenceWithoutIndex implements GatheringRule<ReferenceWitho
             return Optional.empty();
         }
         Table table = of.table(entity.id());
-        List<Relationship> bare = table.foreignKeys().stream().filter(key -> ServedColumns.orders(table).stream().noneMatch(order -> order.containsAll(key.columns())))
+        List<Relationship> bare = table.foreignKeys().stream().filter(
+                key -> ServedColumns.orders(table).stream().noneMatch(order -> order.containsAll(key.columns())))
                 .flatMap(key -> key.origin().flatMap(of.design().relationships()::find).stream()).toList();
-        return bare.isEmpty() ? Optional.empty() : Optional.of(new Bare(entity.id(), entity.indexes(), bare.stream().map(Relationship::id).toList(),
-                bare.stream().map(of::about).toList(), table.name() + ": " + bare.stream().map(reference -> of.columns(reference).stream().map(Column::name)
+        return bare
+                .isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(
+                                new Bare(entity.id(), entity.indexes(), bare.stream().map(Relationship::id).toList(),
+                                        bare.stream().map(of::about).toList(),
+                                        table.name() + ": " + bare.stream().map(reference -> of.columns(reference)
+                                                .stream().map(Column::name)
                 .collect(Collectors.joining(", "))).collect(Collectors.joining("; "))));
     }
 
@@ -58,10 +67,19 @@ public final class ReferenceWithoutIndex implements GatheringRule<ReferenceWitho
         List<Bare> bare = gathered.toList();
         List<About> all = bare.stream().flatMap(one -> one.about().stream()).toList();
         if (!all.isEmpty()) {
-            List<Change> changes = bare.stream().<Change>map(one -> new Change.SetIndexes(one.entity(), Stream.concat(one.indexes().stream(), one.references().stream()
-                    .map(reference -> new Index("", false, List.of(new IndexPart(new InheritedPart(reference), false))))).toList())).toList();
-            found.accept(INFO.found(all, Words.counted(all.size(), "reference") + (all.size() == 1 ? " has" : " have") + " no index; "
-                    + of.dialect().target().title() + " makes none by itself.", bare.stream().map(Bare::columns).toList(),
+            List<Change> changes =
+                    bare.stream()
+                            .<Change>map(
+                                    one -> new Change.SetIndexes(one.entity(), Stream
+                                            .concat(one.indexes().stream(), one.references().stream()
+                                                    .map(reference -> new Index("", false, List
+                                                            .of(new IndexPart(new InheritedPart(reference), false)))))
+                                            .toList()))
+                            .toList();
+            found.accept(INFO.found(all,
+                    Words.counted(all.size(), "reference") + (all.size() == 1 ? " has" : " have") + " no index; "
+                            + of.dialect().target().title() + " makes none by itself.",
+                    bare.stream().map(Bare::columns).toList(),
                     List.of(new Remedy(all.size() == 1 ? "Index it" : "Index them all", new Change.Several(changes)))));
         }
     }

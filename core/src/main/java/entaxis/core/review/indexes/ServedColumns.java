@@ -14,7 +14,8 @@ public final class ServedColumns {
     public static List<List<String>> orders(Table table) {
         List<List<String>> orders = new ArrayList<>(List.of(table.keyColumns()));
         table.uniqueKeys().forEach(key -> orders.add(key.columns()));
-        table.indexes().forEach(index -> orders.add(index.columns().stream().map(TableIndex.IndexColumn::name).toList()));
+        table.indexes()
+                .forEach(index -> orders.add(index.columns().stream().map(TableIndex.IndexColumn::name).toList()));
         return orders;
     }
 

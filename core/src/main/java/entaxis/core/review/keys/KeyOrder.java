@@ -26,7 +26,8 @@ import java.util.function.Consumer;
 public final class KeyOrder implements EntityRule {
     private static final RuleInfo INFO = new RuleInfo("key-order", Family.KEYS, Level.HINT, Basis.PRACTICE,
             "key in the wrong order for a reference",
-            "An index on (a, b) finds rows by a, and not by b alone: each search by the reference reads the whole table.",
+            "An index on (a, b) finds rows by a, and not by b alone: each search by the reference reads the whole "
+                    + "table.",
             "common practice; PostgreSQL manual, 11.3: multicolumn indexes serve conditions on their leading columns");
 
     @Override
@@ -38,16 +39,24 @@ public final class KeyOrder implements EntityRule {
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         Table table = of.table(entity.id());
         for (ForeignKey key : table.foreignKeys()) {
-            Optional<List<String>> behind = of.dialect().indexesReferences() || ServedColumns.served(table, key.columns()) ? Optional.empty()
-                    : ServedColumns.orders(table).stream().filter(order -> order.size() > key.columns().size() && order.containsAll(key.columns())).findFirst();
+            Optional<List<String>> behind =
+                    of.dialect().indexesReferences() || ServedColumns.served(table, key.columns()) ? Optional.empty()
+                            : ServedColumns.orders(table).stream().filter(
+                                    order -> order.size() > key.columns().size() && order.containsAll(key.columns()))
+                                    .findFirst();
             Optional<Relationship> reference = key.origin().flatMap(of.design().relationships()::find);
             if (behind.isPresent() && reference.isPresent()) {
                 List<Index> indexes = new ArrayList<>(entity.indexes());
-                indexes.add(new Index("", false, List.of(new IndexPart(new InheritedPart(reference.get().id()), false))));
-                found.accept(INFO.found(List.of(of.about(reference.get()), of.about(entity)), "“" + entity.name() + "” is searched by "
-                        + String.join(", ", key.columns()) + ", which stands behind other columns in its key or index (" + String.join(", ", behind.get()) + ").",
+                indexes.add(
+                        new Index("", false, List.of(new IndexPart(new InheritedPart(reference.get().id()), false))));
+                found.accept(INFO.found(List.of(of.about(reference.get()), of.about(entity)),
+                        "“" + entity.name() + "” is searched by "
+                                + String.join(", ", key.columns())
+                                + ", which stands behind other columns in its key or index ("
+                                + String.join(", ", behind.get()) + ").",
                         List.of("nothing begins with " + String.join(", ", key.columns())),
-                        List.of(new Remedy("Index " + String.join(", ", key.columns()), new Change.SetIndexes(entity.id(), indexes)))));
+                        List.of(new Remedy("Index " + String.join(", ", key.columns()),
+                                new Change.SetIndexes(entity.id(), indexes)))));
             }
         }
     }

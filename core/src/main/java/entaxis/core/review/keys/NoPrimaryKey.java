@@ -19,7 +19,8 @@ import java.util.function.Consumer;
 
 /** An entity whose table has no primary key. */
 public final class NoPrimaryKey implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("no-primary-key", Family.KEYS, Level.CAUTION, Basis.THEORY, "no primary key",
+    private static final RuleInfo INFO =
+            new RuleInfo("no-primary-key", Family.KEYS, Level.CAUTION, Basis.THEORY, "no primary key",
             "A table without a key may hold the same row twice, and nothing can refer to its rows.",
             "E. F. Codd, A Relational Model of Data for Large Shared Data Banks, 1970, 1.3");
 
@@ -34,13 +35,16 @@ public final class NoPrimaryKey implements EntityRule {
             return;
         }
         List<Remedy> remedies = new ArrayList<>();
-        entity.alternateKeys().forEach(key -> remedies.add(new Remedy("Make alternate key " + key.number() + " the primary key",
+        entity.alternateKeys()
+                .forEach(key -> remedies.add(new Remedy("Make alternate key " + key.number() + " the primary key",
                 new Change.TakeAlternateKey(entity.id(), key.number()))));
         String name = SqlName.of(entity.name()) + "_id";
         remedies.add(new Remedy("Give it a generated key, " + name,
-                new Change.AddSurrogateKey(entity.id(), new AttributeId(of.unused('a', "key" + entity.id().value())), name)));
+                new Change.AddSurrogateKey(entity.id(), new AttributeId(of.unused('a', "key" + entity.id().value())),
+                        name)));
         String bare = of.table(entity.id()).columns().isEmpty() ? " and no attribute" : "";
-        found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity)), "“" + entity.name() + "” has no primary key" + bare
+        found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity)), "“" + entity.name()
+                + "” has no primary key" + bare
                 + ": nothing tells one " + Words.inSentence(entity.name()) + " from another.", List.of(), remedies));
     }
 }

@@ -20,8 +20,10 @@ import java.util.function.Consumer;
 
 /** An attribute of an alternate key that may be empty. */
 public final class OptionalInKey implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("optional-in-key", Family.KEYS, Level.HINT, Basis.THEORY, "optional attribute in a key",
-            "Where a part of a key has no value the key tells nothing apart; engines differ in how many such rows they take.",
+    private static final RuleInfo INFO = new RuleInfo("optional-in-key", Family.KEYS, Level.HINT, Basis.THEORY,
+            "optional attribute in a key",
+            "Where a part of a key has no value the key tells nothing apart; engines differ in how many such rows they "
+                    + "take.",
             "ISO/IEC 9075-2, 11.7 (unique constraint definition)");
 
     @Override
@@ -34,9 +36,13 @@ public final class OptionalInKey implements EntityRule {
         for (AlternateKey key : entity.alternateKeys()) {
             for (KeyPart part : key.parts()) {
                 if (part instanceof OwnPart(AttributeId id)) {
-                    entity.attribute(id).filter(own -> !own.required()).ifPresent(own -> found.accept(new Finding(INFO.id(), INFO.level(),
-                            List.of(of.about(entity, own)), "“" + own.name() + "” of “" + entity.name() + "” may be empty, and is part of alternate key "
-                            + key.number() + ": rows without it are not told apart by that key.", List.of(), List.of(new Remedy("Make it required",
+                    entity.attribute(id).filter(own -> !own.required())
+                            .ifPresent(own -> found.accept(new Finding(INFO.id(), INFO.level(),
+                                    List.of(of.about(entity, own)), "“"
+                                            + own.name() + "” of “" + entity.name()
+                                            + "” may be empty, and is part of alternate key "
+                                            + key.number() + ": rows without it are not told apart by that key.",
+                                    List.of(), List.of(new Remedy("Make it required",
                             new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Required(true)))))));
                 }
             }

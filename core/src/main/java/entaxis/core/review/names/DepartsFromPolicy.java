@@ -21,7 +21,8 @@ import java.util.function.Consumer;
 
 /** Names that do not follow the design’s own policy. */
 public final class DepartsFromPolicy implements NamesRule {
-    private static final RuleInfo INFO = new RuleInfo("policy", Family.NAMES, Level.HINT, Basis.PRACTICE, "departs from the naming policy",
+    private static final RuleInfo INFO =
+            new RuleInfo("policy", Family.NAMES, Level.HINT, Basis.PRACTICE, "departs from the naming policy",
             "A policy that some names do not follow tells nobody anything.",
             "the design’s own naming policy");
     private static final int MAX_COUNT = 8;
@@ -43,10 +44,14 @@ public final class DepartsFromPolicy implements NamesRule {
                     default -> { }
                 }
             });
-            List<About> about = of.design().entities().stream().filter(entity -> owners.contains(entity.id())).map(of::about).toList();
-            found.accept(new Finding(INFO.id(), INFO.level(), about, Words.counted(proposals.size(), "name") + (proposals.size() == 1 ? " does" : " do")
-                    + " not follow the naming policy of the design.", proposals.stream().limit(MAX_COUNT).map(one -> one.was() + " would be " + one.becomes()).toList(),
-                    List.of(new Remedy("Rename all of them", new Change.Several(proposals.stream().map(Renaming.Proposal::change).toList())))));
+            List<About> about = of.design().entities().stream().filter(entity -> owners.contains(entity.id()))
+                    .map(of::about).toList();
+            found.accept(new Finding(INFO.id(), INFO.level(), about,
+                    Words.counted(proposals.size(), "name") + (proposals.size() == 1 ? " does" : " do")
+                            + " not follow the naming policy of the design.",
+                    proposals.stream().limit(MAX_COUNT).map(one -> one.was() + " would be " + one.becomes()).toList(),
+                    List.of(new Remedy("Rename all of them",
+                            new Change.Several(proposals.stream().map(Renaming.Proposal::change).toList())))));
         }
     }
 }

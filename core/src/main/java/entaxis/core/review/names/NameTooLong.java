@@ -16,7 +16,8 @@ import java.util.function.Consumer;
 
 /** A table or column whose name is longer than the engine’s names may be. */
 public final class NameTooLong implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("name-too-long", Family.NAMES, Level.HINT, Basis.MANUAL, "name too long",
+    private static final RuleInfo INFO =
+            new RuleInfo("name-too-long", Family.NAMES, Level.HINT, Basis.MANUAL, "name too long",
             "A name that the engine cuts is called otherwise in the database than in the design.",
             "the limits on identifiers in each engine’s manual");
 
@@ -40,7 +41,8 @@ public final class NameTooLong implements EntityRule {
     }
 
     private static Finding finding(Reviewed of, About about, String name) {
-        return new Finding(INFO.id(), INFO.level(), List.of(about), "“" + name + "” is longer than names of " + of.dialect().target().title() + " may be, and is cut.",
+        return new Finding(INFO.id(), INFO.level(), List.of(about),
+                "“" + name + "” is longer than names of " + of.dialect().target().title() + " may be, and is cut.",
                 List.of(of.dialect().stored(name)), List.of());
     }
 }

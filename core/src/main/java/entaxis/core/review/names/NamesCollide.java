@@ -20,7 +20,8 @@ import java.util.function.Consumer;
 public final class NamesCollide implements NamesRule {
     private static final RuleInfo INFO = new RuleInfo("names-collide", Family.NAMES, Level.FAULT, Basis.MANUAL,
             "names that are one to the engine",
-            "After folding of case and cutting to length the engine sees one name where the design has two, and refuses the second.",
+            "After folding of case and cutting to length the engine sees one name where the design has two, and "
+                    + "refuses the second.",
             "the rules on identifiers in each engine’s manual");
 
     @Override
@@ -34,7 +35,8 @@ public final class NamesCollide implements NamesRule {
         for (Table table : of.derivation().stated().schema().tables()) {
             About about = of.about(table);
             String name = table.namespace() + "." + of.dialect().compared(table.name());
-            Optional.ofNullable(tables.putIfAbsent(name, about)).ifPresent(other -> found.accept(finding(of, about, other, "tables")));
+            Optional.ofNullable(tables.putIfAbsent(name, about))
+                    .ifPresent(other -> found.accept(finding(of, about, other, "tables")));
             Map<String, About> columns = new HashMap<>();
             for (Column column : table.columns()) {
                 About one = new About(About.Kind.ATTRIBUTE, about.id(), table.name() + "." + column.name());
@@ -45,7 +47,9 @@ public final class NamesCollide implements NamesRule {
     }
 
     private static Finding finding(Reviewed of, About about, About other, String what) {
-        return INFO.found(List.of(about, other), "The " + what + " “" + other.name() + "” and “" + about.name() + "” have one name in " + of.dialect().target().title() + ".",
+        return INFO.found(List.of(about, other),
+                "The " + what + " “" + other.name() + "” and “" + about.name() + "” have one name in "
+                        + of.dialect().target().title() + ".",
                 List.of(), List.of());
     }
 }

@@ -17,7 +17,8 @@ import java.util.function.Consumer;
 
 /** A table or column that is called by a reserved word of the engine. */
 public final class ReservedWord implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("reserved-word", Family.NAMES, Level.HINT, Basis.MANUAL, "reserved word",
+    private static final RuleInfo INFO =
+            new RuleInfo("reserved-word", Family.NAMES, Level.HINT, Basis.MANUAL, "reserved word",
             "A reserved word must be quoted wherever it is used, and not every program does that.",
             "the list of reserved words in each engine’s manual");
 
@@ -41,7 +42,8 @@ public final class ReservedWord implements EntityRule {
     }
 
     private static Finding finding(Reviewed of, About about, String name) {
-        return new Finding(INFO.id(), INFO.level(), List.of(about), "“" + name + "” is a reserved word of " + of.dialect().target().title()
+        return new Finding(INFO.id(), INFO.level(), List.of(about),
+                "“" + name + "” is a reserved word of " + of.dialect().target().title()
                 + ": it must be quoted wherever it is used.", List.of(of.dialect().name(name)), List.of());
     }
 }

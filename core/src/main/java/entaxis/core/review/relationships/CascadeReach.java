@@ -25,7 +25,8 @@ import java.util.stream.Stream;
 
 /** An entity whose deletion carries rows of three other tables or more along. */
 public final class CascadeReach implements GatheringRule<CascadeReach.Carrying> {
-    private static final RuleInfo INFO = new RuleInfo("cascade-reach", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "far-reaching deletion",
+    private static final RuleInfo INFO =
+            new RuleInfo("cascade-reach", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "far-reaching deletion",
             "One deletion that carries rows of three tables or more along is to be meant.",
             "common practice");
     private static final int FROM = 3;
@@ -41,7 +42,8 @@ public final class CascadeReach implements GatheringRule<CascadeReach.Carrying> 
     @Override
     public Optional<Carrying> gather(Entity entity, Reviewed of) {
         List<EntityId> children = of.relationships(entity.id()).stream()
-                .filter(one -> one.onDelete() == ReferentialAction.CASCADE && one.parentEntity().equals(Optional.of(entity.id())) && !one.recursive())
+                .filter(one -> one.onDelete() == ReferentialAction.CASCADE
+                        && one.parentEntity().equals(Optional.of(entity.id())) && !one.recursive())
                 .map(one -> one.childEntity().orElseThrow()).distinct().toList();
         return Optional.of(new Carrying(entity.id(), of.about(entity), entity.name(), children));
     }
@@ -65,8 +67,10 @@ public final class CascadeReach implements GatheringRule<CascadeReach.Carrying> 
         }
         if (reached.size() >= FROM) {
             List<String> names = reached.stream().map(id -> all.get(id).name()).toList();
-            found.accept(new Finding(INFO.id(), INFO.level(), List.of(from.about()), "Deleting one " + Words.inSentence(from.name()) + " carries rows of "
-                    + Words.counted(names.size(), "other entity") + " along.", List.of(String.join(", ", names)), List.of()));
+            found.accept(new Finding(INFO.id(), INFO.level(), List.of(from.about()),
+                    "Deleting one " + Words.inSentence(from.name()) + " carries rows of "
+                            + Words.counted(names.size(), "other entity") + " along.",
+                    List.of(String.join(", ", names)), List.of()));
         }
     }
 }

@@ -30,8 +30,10 @@ import java.util.stream.Stream;
 
 /** A ring of entities each of which requires the next, so that no first row can be put in. */
 public final class MandatoryCycle implements GatheringRule<MandatoryCycle.Needs> {
-    private static final RuleInfo INFO = new RuleInfo("mandatory-cycle", Family.RELATIONSHIPS, Level.FAULT, Basis.MANUAL, "no first row",
-            "Where each table needs a row of the next one first, none can ever get one: constraints are checked at the end of each statement.",
+    private static final RuleInfo INFO = new RuleInfo("mandatory-cycle", Family.RELATIONSHIPS, Level.FAULT,
+            Basis.MANUAL, "no first row",
+            "Where each table needs a row of the next one first, none can ever get one: constraints are checked at the "
+                    + "end of each statement.",
             "ISO/IEC 9075-2, 4.19.2 and 11.8: an immediate referential constraint is checked with the statement");
 
     /** What an entity needs, with what the relationships are called in findings. */
@@ -46,8 +48,10 @@ public final class MandatoryCycle implements GatheringRule<MandatoryCycle.Needs>
     @Override
     public Optional<Needs> gather(Entity entity, Reviewed of) {
         List<Relationship> needs = of.references(entity.id()).stream()
-                .filter(one -> !one.recursive() && !one.end(one.parent().orElseThrow()).cardinality().optional()).toList();
-        return needs.isEmpty() ? Optional.empty() : Optional.of(new Needs(entity, needs, needs.stream().map(of::about).toList()));
+                .filter(one -> !one.recursive() && !one.end(one.parent().orElseThrow()).cardinality().optional())
+                .toList();
+        return needs.isEmpty() ? Optional.empty()
+                : Optional.of(new Needs(entity, needs, needs.stream().map(of::about).toList()));
     }
 
     @Override
@@ -65,7 +69,10 @@ public final class MandatoryCycle implements GatheringRule<MandatoryCycle.Needs>
         }
     }
 
-    /** Leaves only entities that lead to a ring: one whose needs are all met without one is taken away, again and again (A. B. Kahn, 1962). */
+    /**
+     * Leaves only entities that lead to a ring: one whose needs are all met without one is taken away, again and again
+     * (A. B. Kahn, 1962).
+     */
     private static void peel(Map<EntityId, List<Relationship>> needs) {
         Map<EntityId, List<EntityId>> neededBy = new HashMap<>();
         Map<EntityId, Integer> open = new HashMap<>();
@@ -83,11 +90,15 @@ public final class MandatoryCycle implements GatheringRule<MandatoryCycle.Needs>
         while (!met.isEmpty()) {
             EntityId next = met.poll();
             needs.remove(next);
-            neededBy.getOrDefault(next, List.of()).stream().filter(child -> open.merge(child, -1, Integer::sum) == 0).forEach(met::add);
+            neededBy.getOrDefault(next, List.of()).stream().filter(child -> open.merge(child, -1, Integer::sum) == 0)
+                    .forEach(met::add);
         }
     }
 
-    /** The shortest way from an entity over what it needs back to itself; empty if there is none. Breadth first, linear in the relationships. */
+    /**
+     * The shortest way from an entity over what it needs back to itself; empty if there is none. Breadth first, linear
+     * in the relationships.
+     */
     private static List<Relationship> ring(EntityId start, Map<EntityId, List<Relationship>> needs) {
         Map<EntityId, Relationship> cameBy = new HashMap<>();
         Deque<EntityId> open = new ArrayDeque<>(List.of(start));
@@ -119,12 +130,16 @@ public final class MandatoryCycle implements GatheringRule<MandatoryCycle.Needs>
     }
 
     private static Finding finding(Reviewed of, List<Relationship> ring) {
-        List<String> steps = ring.stream().map(one -> "“" + of.name(one.childEntity().orElseThrow()) + "” needs “" + of.name(one.parentEntity().orElseThrow()) + "”").toList();
+        List<String> steps = ring.stream().map(one -> "“" + of.name(one.childEntity().orElseThrow()) + "” needs “"
+                + of.name(one.parentEntity().orElseThrow()) + "”").toList();
         List<About> about = new ArrayList<>(ring.stream().map(of::about).toList());
         ring.forEach(one -> about.add(of.about(of.design().entities().get(one.childEntity().orElseThrow()))));
-        List<Remedy> remedies = ring.stream().filter(one -> !of.design().identifying(one)).map(one -> new Remedy("Let “" + of.name(one.childEntity().orElseThrow())
-                + "” be without “" + of.name(one.parentEntity().orElseThrow()) + "”", new Change.AlterRelationship(one.id(),
+        List<Remedy> remedies = ring.stream().filter(one -> !of.design().identifying(one)).map(one -> new Remedy(
+                "Let “" + of.name(one.childEntity().orElseThrow())
+                        + "” be without “" + of.name(one.parentEntity().orElseThrow()) + "”",
+                new Change.AlterRelationship(one.id(),
                 new RelationshipAspect.HowMany(one.parent().orElseThrow(), Cardinality.ZERO_OR_ONE)))).toList();
-        return new Finding(INFO.id(), INFO.level(), about, "No first row can ever be put in: " + String.join(", ", steps) + ".", steps, remedies);
+        return new Finding(INFO.id(), INFO.level(), about,
+                "No first row can ever be put in: " + String.join(", ", steps) + ".", steps, remedies);
     }
 }

@@ -20,8 +20,10 @@ import java.util.stream.Stream;
 
 /** Relationships that claim at least one on the many side, which no table definition can hold. */
 public final class MinimumNotHeld implements GatheringRule<List<Line>> {
-    private static final RuleInfo INFO = new RuleInfo("minimum-not-held", Family.RELATIONSHIPS, Level.HINT, Basis.MANUAL, "minimum that no table holds",
-            "A foreign key tells that a child has a parent, never that a parent has a child; a trigger or the application must see to it.",
+    private static final RuleInfo INFO = new RuleInfo("minimum-not-held", Family.RELATIONSHIPS, Level.HINT,
+            Basis.MANUAL, "minimum that no table holds",
+            "A foreign key tells that a child has a parent, never that a parent has a child; a trigger or the "
+                    + "application must see to it.",
             "ISO/IEC 9075-2, 11.8: a referential constraint restricts the referencing table only");
 
     @Override
@@ -45,8 +47,10 @@ public final class MinimumNotHeld implements GatheringRule<List<Line>> {
     public void conclude(Stream<List<Line>> gathered, Reviewed of, Consumer<Finding> found) {
         List<Line> all = gathered.flatMap(List::stream).toList();
         if (!all.isEmpty()) {
-            found.accept(INFO.found(all.stream().map(Line::about).toList(), Words.counted(all.size(), "relationship") + (all.size() == 1 ? " claims" : " claim")
-                    + " at least one on the many side, which no table definition can hold: a trigger or the application must.",
+            found.accept(INFO.found(all.stream().map(Line::about).toList(), Words.counted(all.size(), "relationship")
+                    + (all.size() == 1 ? " claims" : " claim")
+                    + " at least one on the many side, which no table definition can hold: a trigger or the "
+                    + "application must.",
                     all.stream().map(Line::text).toList(), List.of()));
         }
     }

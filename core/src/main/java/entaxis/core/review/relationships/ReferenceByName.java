@@ -38,8 +38,10 @@ import java.util.stream.Stream;
 
 /** An attribute that is called and typed like the key of another entity, without a relationship between the two. */
 public final class ReferenceByName implements GatheringRule<ReferenceByName.Names> {
-    private static final RuleInfo INFO = new RuleInfo("reference-by-name", Family.RELATIONSHIPS, Level.CAUTION, Basis.PRACTICE, "reference that nobody drew",
-            "An attribute that repeats another entity’s key without a relationship lets values in that refer to nothing.",
+    private static final RuleInfo INFO = new RuleInfo("reference-by-name", Family.RELATIONSHIPS, Level.CAUTION,
+            Basis.PRACTICE, "reference that nobody drew",
+            "An attribute that repeats another entity’s key without a relationship lets values in that refer to "
+                    + "nothing.",
             "common practice");
 
     /**
@@ -48,7 +50,8 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
      * @param called  empty if nothing can refer to it by one column
      * @param related the entities that it has a relationship with
      */
-    record Names(Entity entity, Set<String> called, Map<String, Attribute> own, Optional<Column> key, Set<EntityId> related, List<SampleRow> rows) { }
+    record Names(Entity entity, Set<String> called, Map<String, Attribute> own, Optional<Column> key,
+            Set<EntityId> related, List<SampleRow> rows) {}
 
     @Override
     public RuleInfo info() {
@@ -60,12 +63,15 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
         Map<String, Attribute> own = new LinkedHashMap<>();
         for (Column column : of.table(entity.id()).columns()) {
             column.origin().filter(path -> !path.migrated()).flatMap(path -> entity.attribute(path.attribute()))
-                    .filter(one -> one.identity() == Attribute.Identity.NONE && one.generated().isEmpty()).ifPresent(one -> own.put(column.name(), one));
+                    .filter(one -> one.identity() == Attribute.Identity.NONE && one.generated().isEmpty())
+                    .ifPresent(one -> own.put(column.name(), one));
         }
         Set<EntityId> related = new HashSet<>();
-        of.relationships(entity.id()).forEach(one -> related.addAll(List.of(one.first().entity(), one.second().entity())));
+        of.relationships(entity.id())
+                .forEach(one -> related.addAll(List.of(one.first().entity(), one.second().entity())));
         Optional<Column> key = key(of, entity);
-        return Optional.of(new Names(entity, key.map(column -> called(of, entity, column)).orElse(Set.of()), own, key, related, of.rows(entity.id())));
+        return Optional.of(new Names(entity, key.map(column -> called(of, entity, column)).orElse(Set.of()), own, key,
+                related, of.rows(entity.id())));
     }
 
     @Override
@@ -91,7 +97,9 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
     /** The only column of an entity's key, if it is the entity's own. */
     private static Optional<Column> key(Reviewed of, Entity entity) {
         Table table = of.table(entity.id());
-        return table.keyColumns().size() == 1 ? table.column(table.keyColumns().getFirst()).filter(column -> column.origin().filter(path -> !path.migrated()).isPresent())
+        return table.keyColumns().size() == 1
+                ? table.column(table.keyColumns().getFirst())
+                        .filter(column -> column.origin().filter(path -> !path.migrated()).isPresent())
                 : Optional.empty();
     }
 
@@ -107,13 +115,17 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
 
     private static boolean refers(Reviewed of, Entity entity, Attribute own, Entity parent) {
         Optional<Column> key = key(of, parent);
-        boolean joined = of.relationships(entity.id()).stream().anyMatch(relationship -> relationship.touches(parent.id()));
-        return !entity.equals(parent) && !joined && key.filter(column -> column.type().equals(of.column(entity.id(), own).type())).isPresent();
+        boolean joined =
+                of.relationships(entity.id()).stream().anyMatch(relationship -> relationship.touches(parent.id()));
+        return !entity.equals(parent) && !joined
+                && key.filter(column -> column.type().equals(of.column(entity.id(), own).type())).isPresent();
     }
 
     private static Finding finding(Reviewed of, Entity entity, Attribute own, Entity parent) {
-        return new Finding(INFO.id(), INFO.level(), List.of(of.about(entity, own), of.about(parent)), "“" + own.name() + "” of “" + entity.name()
-                + "” is called and typed like the key of “" + parent.name() + "”, but there is no relationship between the two.",
+        return new Finding(INFO.id(), INFO.level(), List.of(of.about(entity, own), of.about(parent)),
+                "“" + own.name() + "” of “" + entity.name()
+                        + "” is called and typed like the key of “" + parent.name()
+                        + "”, but there is no relationship between the two.",
                 List.of("key of " + parent.name() + ": " + key(of, parent).orElseThrow().name()),
                 List.of(new Remedy("Make it a relationship to " + parent.name(), drawn(of, entity, own, parent))));
     }
@@ -124,7 +136,8 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
         ColumnPath key = key(of, parent).flatMap(Column::origin).orElseThrow();
         ColumnPath migrated = key.over(id, Side.FIRST);
         List<Change> changes = new ArrayList<>();
-        List<SampleRow> moved = of.rows(entity.id()).stream().filter(row -> row.values().containsKey(ColumnPath.own(own.id()))).toList();
+        List<SampleRow> moved = of.rows(entity.id()).stream()
+                .filter(row -> row.values().containsKey(ColumnPath.own(own.id()))).toList();
         moved.forEach(row -> changes.add(new Change.RemoveRow(row.id())));
         changes.add(new Change.RemoveAttribute(entity.id(), own.id()));
         changes.add(new Change.AddRelationship(Relationship.between(id,

@@ -27,7 +27,8 @@ import java.util.regex.Pattern;
 
 /** Several relationships between one pair of entities whose columns nothing tells apart. */
 public final class RolesMissing implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("roles-missing", Family.RELATIONSHIPS, Level.CAUTION, Basis.MANUAL, "roles missing",
+    private static final RuleInfo INFO =
+            new RuleInfo("roles-missing", Family.RELATIONSHIPS, Level.CAUTION, Basis.MANUAL, "roles missing",
             "Two references to one entity that differ by a number only are mixed up sooner or later.",
             "FIPS PUB 184 (IDEF1X), role names");
     private static final Pattern NUMBERED = Pattern.compile(".*_\\d+");
@@ -42,18 +43,24 @@ public final class RolesMissing implements EntityRule {
         Map<EntityId, List<Relationship>> byParent = new LinkedHashMap<>();
         for (Relationship relationship : of.references(entity.id())) {
             EntityId parent = relationship.parentEntity().orElseThrow();
-            boolean numbered = of.columns(relationship).stream().anyMatch(column -> Character.isDigit(column.name().charAt(column.name().length() - 1)) && NUMBERED.matcher(column.name()).matches()
+            boolean numbered = of.columns(relationship).stream()
+                    .anyMatch(column -> Character.isDigit(column.name().charAt(column.name().length() - 1))
+                            && NUMBERED.matcher(column.name()).matches()
                     && of.table(entity.id()).column(column.name().replaceFirst("_\\d+$", "")).isPresent());
             if (numbered && relationship.end(relationship.parent().orElseThrow()).role().isBlank()) {
                 byParent.computeIfAbsent(parent, any -> new ArrayList<>()).add(relationship);
             }
         }
         byParent.forEach((parent, relationships) -> {
-            List<Remedy> remedies = relationships.stream().flatMap(relationship -> named(relationship).stream()).toList();
+            List<Remedy> remedies =
+                    relationships.stream().flatMap(relationship -> named(relationship).stream()).toList();
             List<About> about = new ArrayList<>(relationships.stream().map(of::about).toList());
             about.add(of.about(entity));
-            found.accept(new Finding(INFO.id(), INFO.level(), about, "Several relationships lead from “" + entity.name() + "” to “" + of.name(parent)
-                    + "”, and only a number tells their columns apart.", relationships.stream().flatMap(one -> of.columns(one).stream()).map(Column::name).toList(), remedies));
+            found.accept(new Finding(INFO.id(), INFO.level(), about,
+                    "Several relationships lead from “" + entity.name() + "” to “" + of.name(parent)
+                            + "”, and only a number tells their columns apart.",
+                    relationships.stream().flatMap(one -> of.columns(one).stream()).map(Column::name).toList(),
+                    remedies));
         });
     }
 
@@ -61,6 +68,7 @@ public final class RolesMissing implements EntityRule {
         Side parent = relationship.parent().orElseThrow();
         String word = ForeignNames.verb(relationship, parent);
         return word.isEmpty() ? Optional.empty()
-                : Optional.of(new Remedy("Call the role “" + word + "”", new Change.AlterRelationship(relationship.id(), new RelationshipAspect.Role(parent, word))));
+                : Optional.of(new Remedy("Call the role “" + word + "”",
+                        new Change.AlterRelationship(relationship.id(), new RelationshipAspect.Role(parent, word))));
     }
 }

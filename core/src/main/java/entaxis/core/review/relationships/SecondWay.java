@@ -30,13 +30,15 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
     private static final RuleInfo INFO = new RuleInfo("second-way", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE,
             "relationship that may follow from others",
             "What can be had by way of another entity is stored a second time, and may differ there.",
-            "common practice: connection traps; textbooks call such a relationship redundant where both ways always lead to the same");
+            "common practice: connection traps; textbooks call such a relationship redundant where both ways always "
+                    + "lead to the same");
     private static final int MAX_SHOWN = 3;
     /** Questions at most; who has answered some is asked the next. */
     private static final int MAX_COUNT = 40;
 
     /** What the rows of an entity refer to, and by which columns. */
-    record Referring(String name, List<Relationship> references, List<List<Column>> columns, List<String> key, List<Optional<ColumnPath>> paths, List<SampleRow> rows) { }
+    record Referring(String name, List<Relationship> references, List<List<Column>> columns, List<String> key,
+            List<Optional<ColumnPath>> paths, List<SampleRow> rows) {}
 
     @Override
     public RuleInfo info() {
@@ -54,7 +56,8 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
     @Override
     public void conclude(Stream<Referring> gathered, Reviewed of, Consumer<Finding> found) {
         Map<EntityId, List<Relationship>> parents = new LinkedHashMap<>();
-        gathered.filter(one -> !one.references().isEmpty()).forEach(one -> parents.put(one.references().getFirst().childEntity().orElseThrow(), one.references()));
+        gathered.filter(one -> !one.references().isEmpty())
+                .forEach(one -> parents.put(one.references().getFirst().childEntity().orElseThrow(), one.references()));
         int[] asked = {0};
         Consumer<Finding> some = finding -> {
             asked[0]++;
@@ -65,7 +68,8 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
                 for (Relationship first : references) {
                     EntityId middle = first.parentEntity().orElseThrow();
                     if (first != direct && !middle.equals(direct.parentEntity().orElseThrow())) {
-                        parents.getOrDefault(middle, List.of()).stream().filter(second -> second.parentEntity().equals(direct.parentEntity()))
+                        parents.getOrDefault(middle, List.of()).stream()
+                                .filter(second -> second.parentEntity().equals(direct.parentEntity()))
                                 .findFirst().ifPresent(second -> ask(of, child, direct, first, second, some));
                     }
                 }
@@ -73,10 +77,12 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
         });
     }
 
-    private static void ask(Reviewed of, EntityId child, Relationship direct, Relationship first, Relationship second, Consumer<Finding> found) {
+    private static void ask(Reviewed of, EntityId child, Relationship direct, Relationship first, Relationship second,
+            Consumer<Finding> found) {
         List<Column> own = of.columns(direct);
         List<Column> carried = of.columns(second);
-        boolean shared = own.isEmpty() || carried.size() != own.size() || of.columns(first).stream().anyMatch(own::contains);
+        boolean shared =
+                own.isEmpty() || carried.size() != own.size() || of.columns(first).stream().anyMatch(own::contains);
         if (shared) {
             return;
         }
@@ -84,8 +90,11 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
         Table middle = of.table(first.parentEntity().orElseThrow());
         for (SampleRow row : of.rows(child)) {
             List<String> away = values(row, of.columns(first));
-            Optional<SampleRow> between = away.contains("") ? Optional.empty() : of.rows(first.parentEntity().orElseThrow()).stream()
-                    .filter(other -> values(other, middle.columns().stream().filter(column -> middle.keyColumns().contains(column.name())).toList()).equals(away)).findFirst();
+            Optional<SampleRow> between = away.contains("") ? Optional.empty() : of
+                    .rows(first.parentEntity().orElseThrow()).stream()
+                    .filter(other -> values(other, middle.columns().stream()
+                            .filter(column -> middle.keyColumns().contains(column.name())).toList()).equals(away))
+                    .findFirst();
             List<String> here = values(row, own);
             if (between.isPresent() && !here.contains("")) {
                 if (!values(between.get(), carried).equals(here)) {
@@ -96,15 +105,22 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
         }
         String parent = of.name(direct.parentEntity().orElseThrow());
         List<String> evidence = new ArrayList<>(List.of(agree.isEmpty() ? "no sample rows speak for it or against it"
-                : Words.counted(agree.size(), "sample row") + (agree.size() == 1 ? " leads" : " lead") + " to the same both ways, none to another"));
+                : Words.counted(agree.size(), "sample row") + (agree.size() == 1 ? " leads" : " lead")
+                        + " to the same both ways, none to another"));
         agree.stream().limit(MAX_SHOWN).forEach(evidence::add);
-        found.accept(INFO.found(List.of(of.about(direct), of.about(first), of.about(second)), "Does each " + Words.inSentence(of.name(child)) + " have the same "
-                + Words.inSentence(parent) + " as its " + Words.inSentence(of.name(first.parentEntity().orElseThrow())) + "? Then the relationship to “" + parent
+        found.accept(INFO.found(List.of(of.about(direct), of.about(first), of.about(second)),
+                "Does each " + Words.inSentence(of.name(child)) + " have the same "
+                        + Words.inSentence(parent) + " as its "
+                        + Words.inSentence(of.name(first.parentEntity().orElseThrow())) + "? Then the relationship to “"
+                        + parent
                 + "” follows from the other two.", evidence,
-                List.of(new Remedy("Remove the relationship to " + parent, new Change.RemoveRelationship(direct.id())))));
+                List.of(new Remedy("Remove the relationship to " + parent,
+                        new Change.RemoveRelationship(direct.id())))));
     }
 
     private static List<String> values(SampleRow row, List<Column> columns) {
-        return columns.stream().map(column -> column.origin().map(path -> row.values().getOrDefault(path, "").strip()).orElse("")).toList();
+        return columns.stream()
+                .map(column -> column.origin().map(path -> row.values().getOrDefault(path, "").strip()).orElse(""))
+                .toList();
     }
 }

@@ -21,10 +21,12 @@ import java.util.stream.Collectors;
 
 /** A reference that is set to its default when the parent is deleted, without a default that could be taken. */
 public final class SetDefaultMissing implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("set-default-missing", Family.RELATIONSHIPS, Level.CAUTION, Basis.MANUAL,
+    private static final RuleInfo INFO =
+            new RuleInfo("set-default-missing", Family.RELATIONSHIPS, Level.CAUTION, Basis.MANUAL,
             "set to a default that is missing",
             "Without a default the columns become empty, or the deletion is refused where they are required.",
-            "ISO/IEC 9075-2, 11.8: SET DEFAULT puts the default of each referencing column, which is null if none is stated");
+                    "ISO/IEC 9075-2, 11.8: SET DEFAULT puts the default of each referencing column, which is null if "
+                            + "none is stated");
 
     @Override
     public RuleInfo info() {
@@ -38,10 +40,15 @@ public final class SetDefaultMissing implements EntityRule {
                     : of.columns(reference).stream().filter(column -> column.defaultValue().isEmpty()).toList();
             if (!bare.isEmpty()) {
                 boolean refused = bare.stream().anyMatch(Column::required);
-                found.accept(INFO.found(List.of(of.about(reference)), "Deleting one " + Words.inSentence(of.name(reference.parentEntity().orElseThrow()))
-                        + " sets " + bare.stream().map(Column::name).collect(Collectors.joining(", ")) + " of “" + entity.name() + "” to a default that is not there"
-                        + (refused ? "; as a value is required, the deletion is refused." : "; they become empty."), List.of(),
-                        List.of(new Remedy("Refuse the deletion", new Change.AlterRelationship(reference.id(), new RelationshipAspect.OnDelete(ReferentialAction.NO_ACTION))))));
+                found.accept(INFO.found(List.of(of.about(reference)),
+                        "Deleting one " + Words.inSentence(of.name(reference.parentEntity().orElseThrow()))
+                                + " sets " + bare.stream().map(Column::name).collect(Collectors.joining(", ")) + " of “"
+                                + entity.name() + "” to a default that is not there"
+                                + (refused ? "; as a value is required, the deletion is refused."
+                                        : "; they become empty."),
+                        List.of(),
+                        List.of(new Remedy("Refuse the deletion", new Change.AlterRelationship(reference.id(),
+                                new RelationshipAspect.OnDelete(ReferentialAction.NO_ACTION))))));
             }
         }
     }

@@ -22,8 +22,10 @@ import java.util.function.Consumer;
 
 /** An action that sets a required reference to nothing. */
 public final class SetNullRequired implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("set-null-required", Family.RELATIONSHIPS, Level.FAULT, Basis.MANUAL, "set to nothing where required",
-            "The action would empty a column that must have a value, so that the deletion fails, or the engine refuses the table.",
+    private static final RuleInfo INFO = new RuleInfo("set-null-required", Family.RELATIONSHIPS, Level.FAULT,
+            Basis.MANUAL, "set to nothing where required",
+            "The action would empty a column that must have a value, so that the deletion fails, or the engine refuses "
+                    + "the table.",
             "ISO/IEC 9075-2, 11.8; MySQL manual, FOREIGN KEY constraints: SET NULL needs columns that may be null");
 
     @Override
@@ -34,17 +36,27 @@ public final class SetNullRequired implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Relationship one : of.begun(entity.id())) {
-            boolean empties = one.onDelete() == ReferentialAction.SET_NULL || one.onUpdate() == ReferentialAction.SET_NULL;
-            boolean required = one.manyToMany() || one.parent().filter(side -> !one.end(side).cardinality().optional()).isPresent() || of.design().identifying(one);
+            boolean empties =
+                    one.onDelete() == ReferentialAction.SET_NULL || one.onUpdate() == ReferentialAction.SET_NULL;
+            boolean required =
+                    one.manyToMany() || one.parent().filter(side -> !one.end(side).cardinality().optional()).isPresent()
+                            || of.design().identifying(one);
             if (empties && required) {
                 List<Remedy> remedies = new ArrayList<>();
-                one.parent().filter(side -> !of.design().identifying(one)).ifPresent(side -> remedies.add(new Remedy("Let it be without one",
-                        new Change.AlterRelationship(one.id(), new RelationshipAspect.HowMany(side, Cardinality.ZERO_OR_ONE)))));
+                one.parent().filter(side -> !of.design().identifying(one))
+                        .ifPresent(side -> remedies.add(new Remedy("Let it be without one",
+                                new Change.AlterRelationship(one.id(),
+                                        new RelationshipAspect.HowMany(side, Cardinality.ZERO_OR_ONE)))));
                 remedies.add(new Remedy("Refuse the deletion instead", new Change.Several(List.of(
-                        new Change.AlterRelationship(one.id(), new RelationshipAspect.OnDelete(refusing(one.onDelete()))),
-                        new Change.AlterRelationship(one.id(), new RelationshipAspect.OnUpdate(refusing(one.onUpdate())))))));
-                found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(one)), "When “" + of.name(one.end(one.parent().orElse(Side.FIRST)).entity())
-                        + "” goes, the reference to it is to be emptied, but it must have a value.", List.of(Sentence.of(of.design(), one, one.parent().orElse(Side.FIRST).other()).text()), remedies));
+                        new Change.AlterRelationship(one.id(),
+                                new RelationshipAspect.OnDelete(refusing(one.onDelete()))),
+                        new Change.AlterRelationship(one.id(),
+                                new RelationshipAspect.OnUpdate(refusing(one.onUpdate())))))));
+                found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(one)),
+                        "When “" + of.name(one.end(one.parent().orElse(Side.FIRST)).entity())
+                                + "” goes, the reference to it is to be emptied, but it must have a value.",
+                        List.of(Sentence.of(of.design(), one, one.parent().orElse(Side.FIRST).other()).text()),
+                        remedies));
             }
         }
     }

@@ -17,9 +17,11 @@ import java.util.function.Consumer;
 
 /** Actions that reach one table by several ways, where the engine refuses that. */
 public final class SeveralCascades implements Rule {
-    private static final RuleInfo INFO = new RuleInfo("cascade-paths", Family.RELATIONSHIPS, Level.CAUTION, Basis.MANUAL,
+    private static final RuleInfo INFO = new RuleInfo("cascade-paths", Family.RELATIONSHIPS, Level.CAUTION,
+            Basis.MANUAL,
             "several ways of carrying a deletion on",
-            "The engine refuses a second way to the same table, so that the script refuses the deletion there instead of carrying it on.",
+            "The engine refuses a second way to the same table, so that the script refuses the deletion there instead "
+                    + "of carrying it on.",
             "SQL Server documentation, “Primary and foreign key constraints”, cascading referential integrity");
 
     @Override
@@ -32,11 +34,18 @@ public final class SeveralCascades implements Rule {
         if (!of.dialect().refusesSecondCascade()) {
             return;
         }
-        CascadePaths.refused(of.derivation().stated().schema().tables()).forEach(key -> key.origin().flatMap(of.design().relationships()::find)
-                .ifPresent(reference -> found.accept(INFO.found(List.of(of.about(reference)), "A deletion or change reaches “" + of.name(reference.childEntity().orElseThrow())
-                        + "” by several ways; " + of.dialect().target().title() + " allows one, and refuses this one.", List.of("from " + key.referencedTable()),
+        CascadePaths.refused(of.derivation().stated().schema().tables()).forEach(key -> key.origin()
+                .flatMap(of.design().relationships()::find)
+                .ifPresent(reference -> found.accept(INFO.found(List.of(of.about(reference)),
+                        "A deletion or change reaches “" + of.name(reference.childEntity().orElseThrow())
+                                + "” by several ways; " + of.dialect().target()
+                                        .title()
+                                + " allows one, and refuses this one.",
+                        List.of("from " + key.referencedTable()),
                         List.of(new Remedy("Refuse the deletion here", new Change.Several(List.of(
-                                new Change.AlterRelationship(reference.id(), new RelationshipAspect.OnDelete(ReferentialAction.NO_ACTION)),
-                                new Change.AlterRelationship(reference.id(), new RelationshipAspect.OnUpdate(ReferentialAction.NO_ACTION))))))))));
+                                new Change.AlterRelationship(reference.id(),
+                                        new RelationshipAspect.OnDelete(ReferentialAction.NO_ACTION)),
+                                new Change.AlterRelationship(reference.id(),
+                                        new RelationshipAspect.OnUpdate(ReferentialAction.NO_ACTION))))))))));
     }
 }

@@ -17,7 +17,8 @@ import java.util.stream.Stream;
 
 /** An entity without any relationship. */
 public final class Unconnected implements GatheringRule<Line> {
-    private static final RuleInfo INFO = new RuleInfo("unconnected", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "connected to nothing",
+    private static final RuleInfo INFO =
+            new RuleInfo("unconnected", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "connected to nothing",
             "What nothing refers to and what refers to nothing is often forgotten, or its relationship is.",
             "common practice");
 
@@ -30,7 +31,8 @@ public final class Unconnected implements GatheringRule<Line> {
 
     @Override
     public Optional<Line> gather(Entity entity, Reviewed of) {
-        return of.relationships(entity.id()).isEmpty() ? Optional.of(new Line(of.about(entity), entity.name())) : Optional.empty();
+        return of.relationships(entity.id()).isEmpty() ? Optional.of(new Line(of.about(entity), entity.name()))
+                : Optional.empty();
     }
 
     /** A finding each for a few; where many stand alone, as in a database without foreign keys, one for all of them. */
@@ -38,9 +40,11 @@ public final class Unconnected implements GatheringRule<Line> {
     public void conclude(Stream<Line> gathered, Reviewed of, Consumer<Finding> found) {
         List<Line> alone = of.design().entities().size() > 1 ? gathered.toList() : List.of();
         if (alone.size() <= APART) {
-            alone.forEach(one -> found.accept(INFO.found(List.of(one.about()), "“" + one.text() + "” is connected to no other entity.", List.of(), List.of())));
+            alone.forEach(one -> found.accept(INFO.found(List.of(one.about()),
+                    "“" + one.text() + "” is connected to no other entity.", List.of(), List.of())));
         } else {
-            found.accept(INFO.found(alone.stream().map(Line::about).toList(), Words.counted(alone.size(), "entity") + " are connected to no other entity.",
+            found.accept(INFO.found(alone.stream().map(Line::about).toList(),
+                    Words.counted(alone.size(), "entity") + " are connected to no other entity.",
                     alone.stream().map(Line::text).toList(), List.of()));
         }
     }

@@ -19,7 +19,8 @@ import java.util.stream.Stream;
 
 /** Relationships whose verb phrases are still those that were proposed. */
 public final class VerbMissing implements GatheringRule<List<Line>> {
-    private static final RuleInfo INFO = new RuleInfo("verb-missing", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "verb phrase missing",
+    private static final RuleInfo INFO =
+            new RuleInfo("verb-missing", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "verb phrase missing",
             "Only a sentence that somebody read aloud tells whether the relationship is right.",
             "R. Barker and common practice: each relationship is read from both ends");
     private static final int MAX_COUNT = 5;
@@ -31,7 +32,8 @@ public final class VerbMissing implements GatheringRule<List<Line>> {
 
     @Override
     public Optional<List<Line>> gather(Entity entity, Reviewed of) {
-        List<Line> unread = of.begun(entity.id()).stream().filter(one -> one.first().proposed() && one.second().proposed())
+        List<Line> unread =
+                of.begun(entity.id()).stream().filter(one -> one.first().proposed() && one.second().proposed())
                 .map(one -> new Line(of.about(one), Sentence.of(of.design(), one, Side.FIRST).text())).toList();
         return unread.isEmpty() ? Optional.empty() : Optional.of(unread);
     }
@@ -40,8 +42,10 @@ public final class VerbMissing implements GatheringRule<List<Line>> {
     public void conclude(Stream<List<Line>> gathered, Reviewed of, Consumer<Finding> found) {
         List<Line> all = gathered.flatMap(List::stream).toList();
         if (!all.isEmpty()) {
-            found.accept(INFO.found(all.stream().map(Line::about).toList(), Words.counted(all.size(), "relationship") + (all.size() == 1
-                    ? " still reads as proposed: nobody has said yet what it means." : " still read as proposed: nobody has said yet what they mean."),
+            found.accept(INFO.found(all.stream().map(Line::about).toList(),
+                    Words.counted(all.size(), "relationship") + (all.size() == 1
+                            ? " still reads as proposed: nobody has said yet what it means."
+                            : " still read as proposed: nobody has said yet what they mean."),
                     all.stream().limit(MAX_COUNT).map(Line::text).toList(), List.of()));
         }
     }

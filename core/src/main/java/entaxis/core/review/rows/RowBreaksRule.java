@@ -38,7 +38,8 @@ import java.util.stream.Collectors;
 
 /** A sample row that the table would not take: required, type, length, enumeration, key or reference. */
 public final class RowBreaksRule implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("row-breaks-rule", Family.ROWS, Level.FAULT, Basis.MANUAL, "row that breaks a rule",
+    private static final RuleInfo INFO =
+            new RuleInfo("row-breaks-rule", Family.ROWS, Level.FAULT, Basis.MANUAL, "row that breaks a rule",
             "An engine refuses such a row; either the row is wrong or the rule is.",
             "ISO/IEC 9075-2, 4.18 (integrity constraints)");
     private static final int MAX_COUNT = 500;
@@ -59,27 +60,33 @@ public final class RowBreaksRule implements EntityRule {
             for (Column column : table.columns()) {
                 int number = i + 1;
                 SampleRow row = rows.get(i);
-                missing(column, row).map(why -> filledIn(of, column) ? finding(of, entity, row, number, column.name(), why + ", so that the engine takes the first of the list")
+                missing(column, row).map(why -> filledIn(of, column) ? finding(of, entity, row, number, column.name(),
+                        why + ", so that the engine takes the first of the list")
                         .at(Level.CAUTION) : finding(of, entity, row, number, column.name(), why)).ifPresent(found);
-                Values.unfitCell(of, column, typed(column, row)).ifPresent(why -> found.accept(finding(of, entity, row, number, column.name(), why)
+                Values.unfitCell(of, column, typed(column, row))
+                        .ifPresent(why -> found.accept(finding(of, entity, row, number, column.name(), why)
                         .at(Values.misfit(of, Values.type(of, column)))));
             }
         }
-        boolean conditioned = !table.checks().isEmpty() || entity.attributes().stream().anyMatch(own -> of.design().definition(own.type()).isPresent());
+        boolean conditioned = !table.checks().isEmpty()
+                || entity.attributes().stream().anyMatch(own -> of.design().definition(own.type()).isPresent());
         for (int i = 0; i < rows.size() && i < MAX_COUNT && conditioned; i++) {
             conditions(of, entity, table, rows.get(i), i + 1, found);
         }
-        List<List<String>> keys = new ArrayList<>(table.primaryKey().map(key -> List.of(key.columns())).orElse(List.of()));
+        List<List<String>> keys =
+                new ArrayList<>(table.primaryKey().map(key -> List.of(key.columns())).orElse(List.of()));
         table.uniqueKeys().forEach(key -> keys.add(key.columns()));
         keys.forEach(key -> twice(of, entity, table, key, rows, found));
         table.foreignKeys().forEach(key -> orphans(of, entity, table, key, rows, found));
     }
 
     /** Each condition of the table that the values of a row make false. */
-    private static void conditions(Reviewed of, Entity entity, Table table, SampleRow row, int number, Consumer<Finding> found) {
+    private static void conditions(Reviewed of, Entity entity, Table table, SampleRow row, int number,
+            Consumer<Finding> found) {
         Map<String, SqlValue> values = new HashMap<>();
         for (Column column : table.columns()) {
-            ofDomain(of, column, typed(column, row)).ifPresent(check -> found.accept(finding(of, entity, row, number, column.name(),
+            ofDomain(of, column, typed(column, row))
+                    .ifPresent(check -> found.accept(finding(of, entity, row, number, column.name(),
                     "the condition " + check + " of its type is false")));
             String typed = typed(column, row);
             boolean made = typed.isEmpty() && made(column);
@@ -87,8 +94,10 @@ public final class RowBreaksRule implements EntityRule {
                     : plain(typed).isEmpty() ? SqlValue.MISSING : Values.typed(of, Values.type(of, column), typed));
         }
         for (CheckRule check : table.checks()) {
-            of.condition(check.condition()).filter(one -> one.truth(name -> values.getOrDefault(name, SqlValue.UNCLEAR)) == Truth.FALSE)
-                    .ifPresent(one -> found.accept(finding(of, entity, row, number, one.names().stream().sorted().collect(Collectors.joining(", ")),
+            of.condition(check.condition())
+                    .filter(one -> one.truth(name -> values.getOrDefault(name, SqlValue.UNCLEAR)) == Truth.FALSE)
+                    .ifPresent(one -> found.accept(finding(of, entity, row, number,
+                            one.names().stream().sorted().collect(Collectors.joining(", ")),
                             "the condition " + check.condition() + " is false")));
         }
     }
@@ -96,23 +105,29 @@ public final class RowBreaksRule implements EntityRule {
     /** Whether the engine puts in a value of its own where none is given. */
     private static boolean filledIn(Reviewed of, Column column) {
         SqlType type = Values.type(of, column);
-        return of.dialect().enumerationsBeginWithFirst() && (type instanceof EnumType || of.design().definition(type).filter(Enumeration.class::isInstance).isPresent());
+        return of.dialect().enumerationsBeginWithFirst() && (type instanceof EnumType
+                || of.design().definition(type).filter(Enumeration.class::isInstance).isPresent());
     }
 
     /** The condition of a column's domain that its value makes false. */
     private static Optional<String> ofDomain(Reviewed of, Column column, String typed) {
         SqlType type = Values.type(of, column);
         return typed.isEmpty() || typed.equalsIgnoreCase("null") || typed.equals("''") ? Optional.empty()
-                : of.design().definition(type).flatMap(named -> named instanceof Domain domain ? domain.check() : Optional.empty())
-                .filter(check -> of.condition(check).filter(one -> one.truth(any -> Values.typed(of, type, typed)) == Truth.FALSE).isPresent());
+                : of.design().definition(type)
+                        .flatMap(named -> named instanceof Domain domain ? domain.check() : Optional.empty())
+                        .filter(check -> of.condition(check)
+                                .filter(one -> one.truth(any -> Values.typed(of, type, typed)) == Truth.FALSE)
+                                .isPresent());
     }
 
     private static boolean made(Column column) {
-        return column.defaultValue().isPresent() || column.identity() != Attribute.Identity.NONE || column.generated().isPresent();
+        return column.defaultValue().isPresent() || column.identity() != Attribute.Identity.NONE
+                || column.generated().isPresent();
     }
 
     private static String of(Table table, SampleRow row, String column) {
-        return table.column(column).flatMap(Column::origin).map(path -> row.values().getOrDefault(path, "")).map(RowBreaksRule::plain).orElse("");
+        return table.column(column).flatMap(Column::origin).map(path -> row.values().getOrDefault(path, ""))
+                .map(RowBreaksRule::plain).orElse("");
     }
 
     /** A value as it is typed: {@code null} for none, {@code ''} for an empty text. */
@@ -127,45 +142,58 @@ public final class RowBreaksRule implements EntityRule {
     private static Optional<String> missing(Column column, SampleRow row) {
         String typed = typed(column, row);
         boolean empty = typed.equalsIgnoreCase("null") || typed.isEmpty();
-        return empty && column.required() && !(made(column) && typed.isEmpty()) ? Optional.of("it is required and has no value") : Optional.empty();
+        return empty && column.required() && !(made(column) && typed.isEmpty())
+                ? Optional.of("it is required and has no value") : Optional.empty();
     }
 
-    private static void twice(Reviewed of, Entity entity, Table table, List<String> key, List<SampleRow> rows, Consumer<Finding> found) {
+    private static void twice(Reviewed of, Entity entity, Table table, List<String> key, List<SampleRow> rows,
+            Consumer<Finding> found) {
         Map<List<String>, Integer> seen = new HashMap<>();
         for (int i = 0; i < rows.size(); i++) {
             SampleRow row = rows.get(i);
             List<String> values = key.stream().map(column -> of(table, row, column)).toList();
             Integer before = values.contains("") ? null : seen.putIfAbsent(values, i + 1);
             if (before != null) {
-                found.accept(finding(of, entity, row, i + 1, String.join(", ", key), "row " + before + " has the same key " + String.join(", ", values)));
+                found.accept(finding(of, entity, row, i + 1, String.join(", ", key),
+                        "row " + before + " has the same key " + String.join(", ", values)));
             }
         }
     }
 
-    private static void orphans(Reviewed of, Entity entity, Table table, ForeignKey key, List<SampleRow> rows, Consumer<Finding> found) {
-        Optional<EntityId> parent = key.origin().flatMap(of.design().relationships()::find).flatMap(Relationship::parentEntity);
+    private static void orphans(Reviewed of, Entity entity, Table table, ForeignKey key, List<SampleRow> rows,
+            Consumer<Finding> found) {
+        Optional<EntityId> parent =
+                key.origin().flatMap(of.design().relationships()::find).flatMap(Relationship::parentEntity);
         if (parent.isEmpty()) {
             return;
         }
         Table referenced = of.table(parent.get());
-        Set<List<String>> there = of.rows(parent.get()).stream().map(row -> key.referencedColumns().stream().map(column -> of(referenced, row, column)).toList()).collect(Collectors.toSet());
+        Set<List<String>> there = of.rows(parent.get()).stream()
+                .map(row -> key.referencedColumns().stream().map(column -> of(referenced, row, column)).toList())
+                .collect(Collectors.toSet());
         for (int i = 0; i < rows.size(); i++) {
             SampleRow row = rows.get(i);
             List<String> values = key.columns().stream().map(column -> of(table, row, column)).toList();
             if (!values.contains("") && !there.contains(values)) {
-                found.accept(finding(of, entity, row, i + 1, String.join(", ", key.columns()), "there is no row of “" + of.name(parent.get()) + "” with the key " + String.join(", ", values)));
+                found.accept(finding(of, entity, row, i + 1, String.join(", ", key.columns()), "there is no row of “"
+                        + of.name(parent.get()) + "” with the key " + String.join(", ", values)));
             }
         }
     }
 
     private static Finding finding(Reviewed of, Entity entity, SampleRow row, int number, String column, String why) {
         String table = of.table(entity.id()).name();
-        return new Finding(INFO.id(), INFO.level(), List.of(new About(About.Kind.ROW, entity.id().value(), table + " row " + number), new About(About.Kind.ATTRIBUTE, entity.id().value(), table + "." + column)),
-                "Sample row " + number + " of “" + entity.name() + "” breaks a rule of " + column + ": " + why + ".", List.of(values(of, entity, row)),
+        return new Finding(INFO.id(), INFO.level(),
+                List.of(new About(About.Kind.ROW, entity.id().value(), table + " row " + number),
+                        new About(About.Kind.ATTRIBUTE, entity.id().value(), table + "." + column)),
+                "Sample row " + number + " of “" + entity.name() + "” breaks a rule of " + column + ": " + why + ".",
+                List.of(values(of, entity, row)),
                 List.of(new Remedy("Remove the row", new Change.RemoveRow(row.id()))));
     }
 
     private static String values(Reviewed of, Entity entity, SampleRow row) {
-        return of.table(entity.id()).columns().stream().map(column -> column.origin().map(path -> row.values().getOrDefault(path, "")).orElse("")).collect(Collectors.joining(" | "));
+        return of.table(entity.id()).columns().stream()
+                .map(column -> column.origin().map(path -> row.values().getOrDefault(path, "")).orElse(""))
+                .collect(Collectors.joining(" | "));
     }
 }

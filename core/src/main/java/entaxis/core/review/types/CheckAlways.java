@@ -33,9 +33,12 @@ public final class CheckAlways implements EntityRule {
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
             if (own.check().isPresent() && ColumnConditions.alwaysMet(of, entity, own, own.check().get())) {
-                found.accept(INFO.found(List.of(of.about(entity, own)), "Every value that “" + own.name() + "” of “" + entity.name()
-                        + "” can have meets its condition: it checks nothing.", List.of(own.check().get() + ", of " + of.design().text(own.type())),
-                        List.of(new Remedy("Remove the condition", new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Check(Optional.empty()))))));
+                found.accept(INFO.found(List.of(of.about(entity, own)),
+                        "Every value that “" + own.name() + "” of “" + entity.name()
+                                + "” can have meets its condition: it checks nothing.",
+                        List.of(own.check().get() + ", of " + of.design().text(own.type())),
+                        List.of(new Remedy("Remove the condition", new Change.AlterAttribute(entity.id(), own.id(),
+                                new AttributeAspect.Check(Optional.empty()))))));
             }
         }
     }

@@ -17,7 +17,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 
-/** An attribute that no value can have, because its conditions, its type and its list of values contradict each other. */
+/**
+ * An attribute that no value can have, because its conditions, its type and its list of values contradict each other.
+ */
 public final class CheckNever implements EntityRule {
     private static final RuleInfo INFO = new RuleInfo("check-never", Family.TYPES, Level.FAULT, Basis.THEORY,
             "conditions that no value meets",
@@ -34,9 +36,12 @@ public final class CheckNever implements EntityRule {
         for (Attribute own : entity.attributes()) {
             ColumnConditions conditions = ColumnConditions.of(of, entity, own);
             if (conditions.neverMet()) {
-                Finding finding = INFO.found(List.of(of.about(entity, own)), "No value of “" + own.name() + "” of “" + entity.name() + "” meets all that is asked of it"
-                        + (own.required() ? "." : "; it can only stay empty."), conditions.texts(), own.check().isEmpty() ? List.of()
-                        : List.of(new Remedy("Remove its condition", new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Check(Optional.empty())))));
+                Finding finding = INFO.found(List.of(of.about(entity, own)),
+                        "No value of “" + own.name() + "” of “" + entity.name() + "” meets all that is asked of it"
+                                + (own.required() ? "." : "; it can only stay empty."),
+                        conditions.texts(), own.check().isEmpty() ? List.of()
+                                : List.of(new Remedy("Remove its condition", new Change.AlterAttribute(entity.id(),
+                                        own.id(), new AttributeAspect.Check(Optional.empty())))));
                 found.accept(own.required() ? finding : finding.at(Level.CAUTION));
             }
         }

@@ -19,7 +19,8 @@ import java.util.function.Consumer;
 
 /** A default that does not fit its type, length or enumeration. */
 public final class DefaultUnfit implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("default-unfit", Family.TYPES, Level.FAULT, Basis.MANUAL, "default that does not fit",
+    private static final RuleInfo INFO =
+            new RuleInfo("default-unfit", Family.TYPES, Level.FAULT, Basis.MANUAL, "default that does not fit",
             "The first row that takes the default is refused, if the table is not.",
             "ISO/IEC 9075-2, 11.5: the default is to be assignable to the type");
 
@@ -33,10 +34,15 @@ public final class DefaultUnfit implements EntityRule {
         for (Attribute own : entity.attributes()) {
             Optional<String> literal = own.defaultValue().flatMap(Values::literal);
             literal.flatMap(value -> Values.refused(of, entity, own, value)).ifPresent(why -> {
-                Finding finding = new Finding(INFO.id(), INFO.level(), List.of(of.about(entity, own)), "The default of “" + own.name() + "” of “" + entity.name() + "” does not fit: "
-                        + why + ".", List.of("default " + own.defaultValue().get() + " of " + of.design().text(own.type())), List.of(new Remedy("Leave the default away",
-                        new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Default(Optional.empty())))));
-                found.accept(Values.unfit(of, own.type(), literal.get()).isPresent() ? finding.at(Values.misfit(of, own.type())) : finding);
+                Finding finding = new Finding(INFO.id(), INFO.level(), List.of(of.about(entity, own)),
+                        "The default of “" + own.name() + "” of “" + entity.name() + "” does not fit: "
+                                + why + ".",
+                        List.of("default " + own.defaultValue().get() + " of " + of.design().text(own.type())),
+                        List.of(new Remedy("Leave the default away",
+                                new Change.AlterAttribute(entity.id(), own.id(),
+                                        new AttributeAspect.Default(Optional.empty())))));
+                found.accept(Values.unfit(of, own.type(), literal.get()).isPresent()
+                        ? finding.at(Values.misfit(of, own.type())) : finding);
             });
         }
     }

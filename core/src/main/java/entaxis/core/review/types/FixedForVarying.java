@@ -19,10 +19,12 @@ import java.util.function.Consumer;
 
 /** A name or description with a fixed length. */
 public final class FixedForVarying implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("fixed-for-varying", Family.TYPES, Level.CAUTION, Basis.PRACTICE, "fixed length for text that varies",
+    private static final RuleInfo INFO = new RuleInfo("fixed-for-varying", Family.TYPES, Level.CAUTION, Basis.PRACTICE,
+            "fixed length for text that varies",
             "Fixed-length text is filled up with spaces, which comparisons and programs stumble over.",
             "common practice: CHAR for codes of one length, VARCHAR for text");
-    private static final Set<String> TEXTS = Set.of("name", "title", "description", "address", "street", "city", "town", "remark", "note", "comment", "mail", "email", "url", "label");
+    private static final Set<String> TEXTS = Set.of("name", "title", "description", "address", "street", "city", "town",
+            "remark", "note", "comment", "mail", "email", "url", "label");
     private static final int MIN_LENGTH = 5;
 
     @Override
@@ -33,8 +35,10 @@ public final class FixedForVarying implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
-            if (of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.FIXED && length.orElse(1) >= MIN_LENGTH && Values.named(own, TEXTS)) {
-                found.accept(Values.mistyped(INFO, of, entity, own, "varies in length and is filled up to " + length.orElse(1) + " characters",
+            if (of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.FIXED
+                    && length.orElse(1) >= MIN_LENGTH && Values.named(own, TEXTS)) {
+                found.accept(Values.mistyped(INFO, of, entity, own,
+                        "varies in length and is filled up to " + length.orElse(1) + " characters",
                         SqlType.varchar(length.orElse(1))));
             }
         }

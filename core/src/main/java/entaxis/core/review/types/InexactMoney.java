@@ -18,10 +18,12 @@ import java.util.function.Consumer;
 
 /** An amount of money in an approximate type. */
 public final class InexactMoney implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("inexact-money", Family.TYPES, Level.CAUTION, Basis.PRACTICE, "inexact money",
+    private static final RuleInfo INFO =
+            new RuleInfo("inexact-money", Family.TYPES, Level.CAUTION, Basis.PRACTICE, "inexact money",
             "Sums of money in approximate numbers are off by cents.",
             "ISO/IEC 9075-2, 4.4: approximate numeric types; common practice: money is exact");
-    private static final Set<String> MONEY = Set.of("price", "amount", "cost", "salary", "wage", "fee", "balance", "payment", "charge", "tax", "discount", "revenue",
+    private static final Set<String> MONEY = Set.of("price", "amount", "cost", "salary", "wage", "fee", "balance",
+            "payment", "charge", "tax", "discount", "revenue",
             "budget", "rent");
 
     @Override

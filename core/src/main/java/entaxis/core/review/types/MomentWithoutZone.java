@@ -16,8 +16,10 @@ import java.util.function.Consumer;
 
 /** A date and time without time zone. */
 public final class MomentWithoutZone implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("moment-without-zone", Family.TYPES, Level.HINT, Basis.PRACTICE, "moment without a time zone",
-            "A moment without its zone means another moment wherever the clock is set otherwise, and twice a year is not told apart.",
+    private static final RuleInfo INFO = new RuleInfo("moment-without-zone", Family.TYPES, Level.HINT, Basis.PRACTICE,
+            "moment without a time zone",
+            "A moment without its zone means another moment wherever the clock is set otherwise, and twice a year is "
+                    + "not told apart.",
             "common practice; ISO/IEC 9075-2, 4.6.2");
 
     @Override
@@ -28,8 +30,10 @@ public final class MomentWithoutZone implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
-            if (of.plain(own.type()) instanceof TimestampType(OptionalInt precision, boolean zoned) && !zoned && own.type() instanceof TimestampType) {
-                found.accept(Values.mistyped(INFO, of, entity, own, "is a date and time without a time zone, so that it is not told when exactly it was",
+            if (of.plain(own.type()) instanceof TimestampType(OptionalInt precision, boolean zoned) && !zoned
+                    && own.type() instanceof TimestampType) {
+                found.accept(Values.mistyped(INFO, of, entity, own,
+                        "is a date and time without a time zone, so that it is not told when exactly it was",
                         new TimestampType(precision, true)));
             }
         }

@@ -20,10 +20,12 @@ import java.util.function.Consumer;
 
 /** A phone, postal or serial number that is stored as a number. */
 public final class NumberForCode implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("number-for-code", Family.TYPES, Level.CAUTION, Basis.PRACTICE, "number for a code",
+    private static final RuleInfo INFO =
+            new RuleInfo("number-for-code", Family.TYPES, Level.CAUTION, Basis.PRACTICE, "number for a code",
             "A number loses leading zeros, plus signs and hyphens, and nobody adds codes up.",
             "common practice: codes with leading zeros and phone numbers are character strings");
-    private static final Set<String> CODES = Set.of("phone", "telephone", "tel", "fax", "mobile", "zip", "postcode", "postal", "isbn", "issn", "iban", "ean", "vat", "barcode");
+    private static final Set<String> CODES = Set.of("phone", "telephone", "tel", "fax", "mobile", "zip", "postcode",
+            "postal", "isbn", "issn", "iban", "ean", "vat", "barcode");
     private static final Set<String> SERIAL = Set.of("serial");
     private static final Set<String> NUMBER = Set.of("number", "no");
     private static final int LENGTH = 20;
@@ -42,7 +44,9 @@ public final class NumberForCode implements EntityRule {
                 default -> false;
             };
             if (number && own.identity() == Attribute.Identity.NONE && code(own)) {
-                found.accept(Values.mistyped(INFO, of, entity, own, "is a code and is stored as a number: leading zeros and signs in it are lost", SqlType.varchar(LENGTH)));
+                found.accept(Values.mistyped(INFO, of, entity, own,
+                        "is a code and is stored as a number: leading zeros and signs in it are lost",
+                        SqlType.varchar(LENGTH)));
             }
         }
     }

@@ -31,10 +31,13 @@ import java.util.stream.Stream;
 
 /** Attributes of one name and different types. */
 public final class SameNameOtherType implements GatheringRule<List<SameNameOtherType.Owned>> {
-    private static final RuleInfo INFO = new RuleInfo("same-name-other-type", Family.TYPES, Level.HINT, Basis.PRACTICE, "same name, other type",
-            "What is called the same is taken for the same; with other types it cannot be compared or joined without converting.",
+    private static final RuleInfo INFO = new RuleInfo("same-name-other-type", Family.TYPES, Level.HINT, Basis.PRACTICE,
+            "same name, other type",
+            "What is called the same is taken for the same; with other types it cannot be compared or joined without "
+                    + "converting.",
             "common practice");
-    private static final Set<String> COMMON = Set.of("name", "title", "description", "remark", "note", "comment", "status", "type", "code", "number", "date", "value", "amount", "label", "text", "id");
+    private static final Set<String> COMMON = Set.of("name", "title", "description", "remark", "note", "comment",
+            "status", "type", "code", "number", "date", "value", "amount", "label", "text", "id");
 
     private static final int MAX_COUNT = 8;
     private static final int REMEDIES = 2;
@@ -50,9 +53,15 @@ public final class SameNameOtherType implements GatheringRule<List<SameNameOther
 
     @Override
     public Optional<List<Owned>> gather(Entity entity, Reviewed of) {
-        return Optional.of(of.table(entity.id()).columns().stream().filter(column -> !COMMON.contains(column.name())).flatMap(column -> column.origin()
-                .filter(path -> !path.migrated()).flatMap(path -> entity.attribute(path.attribute())).map(own -> new Owned(column.name(),
-                new About(About.Kind.ATTRIBUTE, entity.id().value(), of.table(entity.id()).name() + "." + column.name()), entity.id(), own.id(), own.type(), Values.stored(of, entity, own))).stream()).toList());
+        return Optional.of(of.table(entity.id()).columns().stream().filter(column -> !COMMON.contains(column.name()))
+                .flatMap(column -> column.origin()
+                        .filter(path -> !path.migrated()).flatMap(path -> entity.attribute(path.attribute()))
+                        .map(own -> new Owned(column.name(),
+                                new About(About.Kind.ATTRIBUTE, entity.id().value(),
+                                        of.table(entity.id()).name() + "." + column.name()),
+                                entity.id(), own.id(), own.type(), Values.stored(of, entity, own)))
+                        .stream())
+                .toList());
     }
 
     @Override
@@ -69,7 +78,8 @@ public final class SameNameOtherType implements GatheringRule<List<SameNameOther
         if (differing.isEmpty()) {
             return;
         }
-        all.stream().filter(one -> differing.containsKey(one.column())).forEach(one -> differing.get(one.column()).add(one));
+        all.stream().filter(one -> differing.containsKey(one.column()))
+                .forEach(one -> differing.get(one.column()).add(one));
         differing.forEach((name, some) -> {
             Map<SqlType, List<Owned>> byType = new LinkedHashMap<>();
             some.forEach(one -> byType.computeIfAbsent(one.type(), any -> new ArrayList<>()).add(one));
@@ -78,14 +88,22 @@ public final class SameNameOtherType implements GatheringRule<List<SameNameOther
     }
 
     private static Finding finding(Reviewed of, String name, List<Owned> all, Map<SqlType, List<Owned>> byType) {
-        List<String> evidence = byType.entrySet().stream().map(type -> of.design().text(type.getKey()) + ": " + type.getValue().stream().map(one -> of.name(one.entity()))
+        List<String> evidence = byType.entrySet().stream()
+                .map(type -> of.design().text(type.getKey()) + ": "
+                        + type.getValue().stream().map(one -> of.name(one.entity()))
                 .limit(MAX_COUNT).collect(Collectors.joining(", "))).toList();
-        List<Remedy> remedies = byType.entrySet().stream().sorted(Comparator.comparing(type -> -type.getValue().size())).limit(REMEDIES)
-                .filter(type -> all.size() <= TOGETHER && all.stream().allMatch(one -> one.values().stream().allMatch(value -> Values.unfit(of, type.getKey(), value).isEmpty())))
-                .map(type -> new Remedy("Make all of them " + of.design().text(type.getKey()), new Change.Several(all.stream()
-                        .filter(one -> !one.type().equals(type.getKey())).<Change>map(one -> new Change.AlterAttribute(one.entity(), one.own(),
+        List<Remedy> remedies =
+                byType.entrySet().stream().sorted(Comparator.comparing(type -> -type.getValue().size())).limit(REMEDIES)
+                        .filter(type -> all.size() <= TOGETHER && all.stream()
+                                .allMatch(one -> one.values().stream()
+                                        .allMatch(value -> Values.unfit(of, type.getKey(), value).isEmpty())))
+                        .map(type -> new Remedy("Make all of them " + of.design().text(type.getKey()),
+                                new Change.Several(all.stream()
+                                        .filter(one -> !one.type().equals(type.getKey()))
+                                        .<Change>map(one -> new Change.AlterAttribute(one.entity(), one.own(),
                         new AttributeAspect.Type(type.getKey()))).toList()))).toList();
         return new Finding(INFO.id(), INFO.level(), all.stream().map(Owned::about).toList(), "“" + name + "” has "
-                + Words.counted(byType.size(), "different type") + " in " + Words.counted(all.size(), "entity") + ".", evidence, remedies);
+                + Words.counted(byType.size(), "different type") + " in " + Words.counted(all.size(), "entity") + ".",
+                evidence, remedies);
     }
 }

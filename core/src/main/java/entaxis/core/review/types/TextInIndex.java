@@ -27,7 +27,8 @@ public final class TextInIndex implements EntityRule {
     private static final RuleInfo INFO = new RuleInfo("text-in-index", Family.TYPES, Level.CAUTION, Basis.MANUAL,
             "text in an index that the engine refuses",
             "Where the engine does not index such a column it is made shorter, and longer values are refused.",
-            "each engine’s manual on keys and indexes; MySQL manual, 15.1.15: columns of type TEXT need a prefix length");
+            "each engine’s manual on keys and indexes; MySQL manual, 15.1.15: columns of type TEXT need a prefix "
+                    + "length");
     private static final int LENGTH = 190;
 
     @Override
@@ -42,13 +43,20 @@ public final class TextInIndex implements EntityRule {
         ServedColumns.orders(table).forEach(keyed::addAll);
         for (Attribute own : entity.attributes()) {
             SqlType plain = of.plain(own.type());
-            boolean indexed = keyed.contains(of.column(entity.id(), own).name()) && of.design().definition(plain).isEmpty();
-            if (indexed && !of.dialect().held(plain, true, LossReport.IGNORED).equals(of.dialect().held(plain, false, LossReport.IGNORED))) {
-                found.accept(INFO.found(List.of(of.about(entity, own)), "“" + own.name() + "” of “" + entity.name() + "” is in a key or index, where "
+            boolean indexed =
+                    keyed.contains(of.column(entity.id(), own).name()) && of.design().definition(plain).isEmpty();
+            if (indexed && !of.dialect().held(plain, true, LossReport.IGNORED)
+                    .equals(of.dialect().held(plain, false, LossReport.IGNORED))) {
+                found.accept(INFO.found(List.of(of.about(entity, own)), "“" + own.name() + "” of “" + entity.name()
+                        + "” is in a key or index, where "
                         + of.dialect().target().title() + " takes no " + of.design().text(own.type()) + ": it becomes "
                         + of.dialect().type(of.dialect().held(plain, true, LossReport.IGNORED)) + ".", List.of(),
-                        Values.allFit(of, entity, own, SqlType.varchar(LENGTH)) && own.type().equals(plain) ? List.of(new Remedy("Make it varchar(" + LENGTH + ")",
-                        new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Type(SqlType.varchar(LENGTH))))) : List.of()));
+                        Values.allFit(of, entity, own, SqlType.varchar(LENGTH))
+                                && own.type().equals(plain)
+                                        ? List.of(new Remedy("Make it varchar(" + LENGTH + ")",
+                                                new Change.AlterAttribute(entity.id(), own.id(),
+                                                        new AttributeAspect.Type(SqlType.varchar(LENGTH)))))
+                                        : List.of()));
             }
         }
     }

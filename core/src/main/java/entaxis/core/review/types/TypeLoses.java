@@ -34,8 +34,10 @@ public final class TypeLoses implements EntityRule {
                 of.dialect().held(own.type(), false, losses::add);
             }
             if (!losses.isEmpty()) {
-                found.accept(INFO.found(List.of(of.about(entity, own)), "“" + own.name() + "” of “" + entity.name() + "” is not kept whole by "
-                        + of.dialect().target().title() + ": " + String.join("; ", losses) + ".", List.of(of.design().text(own.type()) + " becomes "
+                found.accept(INFO.found(List.of(of.about(entity, own)),
+                        "“" + own.name() + "” of “" + entity.name() + "” is not kept whole by "
+                                + of.dialect().target().title() + ": " + String.join("; ", losses) + ".",
+                        List.of(of.design().text(own.type()) + " becomes "
                         + of.dialect().type(of.dialect().held(own.type(), false, LossReport.IGNORED))), List.of()));
             }
         }

@@ -18,7 +18,8 @@ import java.util.function.Consumer;
 
 /** A short code that may be of any length. */
 public final class VaryingForFixed implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("varying-for-fixed", Family.TYPES, Level.HINT, Basis.PRACTICE, "varying length for a fixed code",
+    private static final RuleInfo INFO = new RuleInfo("varying-for-fixed", Family.TYPES, Level.HINT, Basis.PRACTICE,
+            "varying length for a fixed code",
             "A code of one length is best held to it: then half of a code is refused.",
             "common practice: two-letter codes are CHAR(2)");
     private static final Set<String> CODES = Set.of("code", "country", "currency", "language", "iso");
@@ -32,9 +33,11 @@ public final class VaryingForFixed implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         for (Attribute own : entity.attributes()) {
-            if (of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.VARYING && length.isPresent() && length.getAsInt() <= MAX_LENGTH
+            if (of.plain(own.type()) instanceof CharacterType(Form form, OptionalInt length) && form == Form.VARYING
+                    && length.isPresent() && length.getAsInt() <= MAX_LENGTH
                     && Values.named(own, CODES)) {
-                found.accept(Values.mistyped(INFO, of, entity, own, "looks like a code of " + length.getAsInt() + " letters and may be shorter",
+                found.accept(Values.mistyped(INFO, of, entity, own,
+                        "looks like a code of " + length.getAsInt() + " letters and may be shorter",
                         new CharacterType(Form.FIXED, length)));
             }
         }

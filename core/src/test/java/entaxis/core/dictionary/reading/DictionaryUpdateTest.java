@@ -29,9 +29,11 @@ class DictionaryUpdateTest {
             .relate("Vault", "keeps", Cardinality.ZERO_OR_ONE, "Jar", "is kept in", Cardinality.ZERO_OR_MORE, false);
 
     private List<Difference> differences(String... lines) {
-        List<List<String>> rows = Arrays.stream(lines).map(line -> Arrays.stream(line.split(";", -1)).map(String::strip).toList()).toList();
+        List<List<String>> rows = Arrays.stream(lines)
+                .map(line -> Arrays.stream(line.split(";", -1)).map(String::strip).toList()).toList();
         Design design = small.design();
-        return DictionaryUpdate.of(design, Dictionary.of(design, Derivation.of(design)), DictionaryReader.read(List.of(new SheetTable("list", rows))),
+        return DictionaryUpdate.of(design, Dictionary.of(design, Derivation.of(design)),
+                DictionaryReader.read(List.of(new SheetTable("list", rows))),
                 kind -> kind + "" + next.incrementAndGet());
     }
 
@@ -53,8 +55,10 @@ class DictionaryUpdateTest {
     @Test
     void anAreaThatIsNewIsMadeOnceForAllThatBelongToIt() {
         small.done(new Change.AddArea(new Area(new AreaId("s1"), "Store", 3)));
-        List<Difference> found = differences("Entity;Attribute;Area", "Jar;weight;Glass", "Shelf;label;glass", "Vault;temperature;store");
-        assertThat(told(found)).containsExactly("Jar: it belongs to “Glass”", "Shelf: it belongs to “glass”", "Vault: it belongs to “store”");
+        List<Difference> found = differences("Entity;Attribute;Area", "Jar;weight;Glass", "Shelf;label;glass",
+                "Vault;temperature;store");
+        assertThat(told(found)).containsExactly("Jar: it belongs to “Glass”", "Shelf: it belongs to “glass”",
+                "Vault: it belongs to “store”");
         assertThat(taken(found.subList(1, 3)).areas().stream().map(Area::name)).containsExactly("Store", "glass");
         small = new Small().entity("Jar", "jar_no integer primary key").entity("Shelf", "shelf integer primary key");
         List<Difference> both = differences("Entity;Attribute;Area", "Jar;jar_no;Glass", "Shelf;shelf;Glass");
@@ -85,13 +89,16 @@ class DictionaryUpdateTest {
         List<Difference> found = differences("Entity;Attribute;Unique", "Jar;keeper;yes", "Jar;jar_no;yes");
         assertThat(told(found)).containsExactly("Jar.keeper: it is part of alternate key 1");
         taken(found);
-        assertThat(small.table("jar").uniqueKeys()).extracting(key -> key.columns().toString()).containsExactly("[keeper]");
+        assertThat(small.table("jar").uniqueKeys()).extracting(key -> key.columns().toString())
+                .containsExactly("[keeper]");
     }
 
     @Test
     void aReferenceIsRequiredUniqueAndReadOtherwise() {
-        List<Difference> found = differences("Entity;Attribute;References;Relationship;Mandatory;Unique", "Jar;vault;Vault;stores;yes;yes", "Vault;vault;;;;");
-        assertThat(told(found)).containsExactly("Jar.vault: it is required, no two refer to the same, it reads “Vault stores Jar”");
+        List<Difference> found = differences("Entity;Attribute;References;Relationship;Mandatory;Unique",
+                "Jar;vault;Vault;stores;yes;yes", "Vault;vault;;;;");
+        assertThat(told(found))
+                .containsExactly("Jar.vault: it is required, no two refer to the same, it reads “Vault stores Jar”");
         taken(found);
         assertThat(small.columns("jar")).contains("!vault char(2)");
         assertThat(small.table("jar").uniqueKeys()).hasSize(1);
@@ -100,9 +107,11 @@ class DictionaryUpdateTest {
 
     @Test
     void anAttributeThatRefersBecomesARelationshipUnderItsName() {
-        List<Difference> found = differences("Entity;Attribute;Type;Key;References;Mandatory", "Jar;keeper;char(2);;Vault;yes", "Vault;vault;;PK;;",
+        List<Difference> found = differences("Entity;Attribute;Type;Key;References;Mandatory",
+                "Jar;keeper;char(2);;Vault;yes", "Vault;vault;;PK;;",
                 "Label;label_no;integer;PK;;", "Label;jar;char(6);;Jar;", "Jar;jar_no;;PK;;");
-        assertThat(told(found)).containsExactly("Label: it is a new entity with 1 attribute", "Jar.keeper: it refers to Vault: a new relationship",
+        assertThat(told(found)).containsExactly("Label: it is a new entity with 1 attribute",
+                "Jar.keeper: it refers to Vault: a new relationship",
                 "Label.jar: it refers to Jar: a new relationship");
         // the last one needs the new entity and brings it along
         List<Difference> some = new ArrayList<>(found);

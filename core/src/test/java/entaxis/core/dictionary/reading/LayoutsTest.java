@@ -11,19 +11,27 @@ import org.junit.jupiter.api.Test;
 /** One small business, kept as a dictionary by twelve people: what is understood is the same each time. */
 class LayoutsTest {
     private static SheetTable sheet(String name, String text) {
-        return new SheetTable(name, text.lines().map(line -> Arrays.stream(line.split("\\|", -1)).map(String::strip).toList()).toList());
+        return new SheetTable(name,
+                text.lines().map(line -> Arrays.stream(line.split("\\|", -1)).map(String::strip).toList()).toList());
     }
 
-    /** Jar(jar_no PK char(6), filled_on date required, weight numeric(7,2)), Shelf(shelf_no PK integer); each jar stands on a shelf. */
+    /**
+     * Jar(jar_no PK char(6), filled_on date required, weight numeric(7,2)), Shelf(shelf_no PK integer); each jar stands
+     * on a shelf.
+     */
     private static void understood(SheetTable... sheets) {
         ReadDictionary read = DictionaryReader.read(List.of(sheets));
         assertThat(read.missed()).isEmpty();
-        assertThat(read.entities()).extracting(entity -> entity.name().toLowerCase()).containsExactlyInAnyOrder("jar", "shelf");
-        ReadEntity jar = read.entities().stream().filter(entity -> entity.name().equalsIgnoreCase("jar")).findFirst().orElseThrow();
+        assertThat(read.entities()).extracting(entity -> entity.name().toLowerCase()).containsExactlyInAnyOrder("jar",
+                "shelf");
+        ReadEntity jar = read.entities().stream().filter(entity -> entity.name().equalsIgnoreCase("jar")).findFirst()
+                .orElseThrow();
         assertThat(jar.attributes()).extracting(ReadAttribute::name).containsExactly("jar_no", "filled_on", "weight");
-        assertThat(jar.attributes()).extracting(attribute -> attribute.type().orElseThrow().text()).containsExactly("char(6)", "date", "numeric(7,2)");
+        assertThat(jar.attributes()).extracting(attribute -> attribute.type().orElseThrow().text())
+                .containsExactly("char(6)", "date", "numeric(7,2)");
         assertThat(jar.attributes()).extracting(ReadAttribute::rank).containsExactly(1, 0, 0);
-        assertThat(jar.attributes()).extracting(attribute -> attribute.required().orElse(false)).containsExactly(true, true, false);
+        assertThat(jar.attributes()).extracting(attribute -> attribute.required().orElse(false)).containsExactly(true,
+                true, false);
         assertThat(jar.attributes().get(1).meaning()).isEqualTo("day it was filled");
         assertThat(read.relationships()).hasSize(1);
         assertThat(read.relationships().getFirst()).satisfies(relationship -> {
@@ -154,7 +162,8 @@ class LayoutsTest {
                 Jar|shelf_no|integer|FK|yes|Shelf|
                 Shelf|shelf_no|integer|PK|yes||""");
         understood(entities, fields);
-        assertThat(DictionaryReader.read(List.of(entities, fields)).entities().getFirst().meaning()).isEqualTo("a sealed jar of seed");
+        assertThat(DictionaryReader.read(List.of(entities, fields)).entities().getFirst().meaning())
+                .isEqualTo("a sealed jar of seed");
     }
 
     @Test
@@ -187,16 +196,23 @@ class LayoutsTest {
                 Jar|jar_no|integer|
                 Jar|at|integer|Cellar
                 Jar||date|"""), sheet("Notes", "hello|there")));
-        assertThat(read.missed()).extracting(missed -> missed.sheet() + " " + missed.column() + missed.row() + " " + missed.text())
-                .containsExactlyInAnyOrder("Jars C2 squiggle", "Jars B3 jar_no", "Jars D4 Cellar", "Jars B5 Jar  date", "Notes A1 ");
-        assertThat(read.entities().getFirst().attributes()).extracting(ReadAttribute::name).containsExactly("jar_no", "at");
+        assertThat(read.missed())
+                .extracting(missed -> missed.sheet() + " " + missed.column() + missed.row() + " " + missed.text())
+                .containsExactlyInAnyOrder("Jars C2 squiggle", "Jars B3 jar_no", "Jars D4 Cellar", "Jars B5 Jar  date",
+                        "Notes A1 ");
+        assertThat(read.entities().getFirst().attributes()).extracting(ReadAttribute::name).containsExactly("jar_no",
+                "at");
     }
 
     @Test
     void typesAsPeopleWriteThem() {
-        List<List<String>> cases = List.of(List.of("Varchar 20", "varchar(20)"), List.of("Text (50)", "varchar(50)"), List.of("number(9,2)", "numeric(9,2)"), List.of("whole number", "integer"),
-                List.of("yes/no", "boolean"), List.of("date/time", "timestamp"), List.of("Alphanumeric 10", "varchar(10)"), List.of("long text", "text"), List.of("Currency", "numeric(12,2)"),
-                List.of("AutoNumber", "integer"), List.of("text", "text"), List.of("String", "varchar"), List.of("int unsigned", "integer unsigned"), List.of("N(5)", "numeric(5)"), List.of("GUID", "uuid"));
+        List<List<String>> cases = List.of(List.of("Varchar 20", "varchar(20)"), List.of("Text (50)", "varchar(50)"),
+                List.of("number(9,2)", "numeric(9,2)"), List.of("whole number", "integer"),
+                List.of("yes/no", "boolean"), List.of("date/time", "timestamp"),
+                List.of("Alphanumeric 10", "varchar(10)"), List.of("long text", "text"),
+                List.of("Currency", "numeric(12,2)"),
+                List.of("AutoNumber", "integer"), List.of("text", "text"), List.of("String", "varchar"),
+                List.of("int unsigned", "integer unsigned"), List.of("N(5)", "numeric(5)"), List.of("GUID", "uuid"));
         for (List<String> one : cases) {
             assertThat(LooseType.read(one.get(0), "", "").map(type -> type.text())).as(one.get(0)).contains(one.get(1));
         }
