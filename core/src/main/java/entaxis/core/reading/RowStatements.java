@@ -19,12 +19,12 @@ final class RowStatements {
     private final ScriptLexer scanner;
     private final TokenCursor tokens;
     private final SchemaBuilder drafts;
-    private final DefinitionParser definitions;
+    private final DefinitionParsers definitions;
     private final List<ReadRow> rows;
     private final StepOver pass;
     private final Map<String, Integer> kept = new HashMap<>();
 
-    RowStatements(ScriptLexer scanner, TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions,
+    RowStatements(ScriptLexer scanner, TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions,
             List<ReadRow> rows, StepOver pass) {
         this.scanner = scanner;
         this.tokens = tokens;
@@ -46,7 +46,7 @@ final class RowStatements {
             pass.over(from, "rows");
             return;
         }
-        QName name = definitions.qualified();
+        QName name = definitions.names().qualified();
         Optional<TableBuilder> table = drafts.table(name);
         List<String> columns = List.of();
         if (tokens.sign('(') && tokens.isName(tokens.at + 1) && tokens.word(tokens.at + 1) != Keyword.SELECT) {
@@ -106,7 +106,7 @@ final class RowStatements {
             return;
         }
         tokens.at = from + 1;
-        QName name = definitions.qualified();
+        QName name = definitions.names().qualified();
         Optional<TableBuilder> table = drafts.table(name);
         List<String> columns = tokens.sign('(') ? tokens.names()
                 : table.map(draft -> draft.columns.stream().map(column -> column.name).toList()).orElse(List.of());

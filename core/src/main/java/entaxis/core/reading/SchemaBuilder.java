@@ -241,4 +241,14 @@ final class SchemaBuilder {
                         key.referencedTable(), columns,
                 key.onDelete(), key.onUpdate(), key.deferral());
     }
+
+    /** Whether it is MySQL or MariaDB, which have one grammar. */
+    boolean mySql() {
+        return engine == Target.MYSQL || engine == Target.MARIADB;
+    }
+
+    /** Whether it is this engine. */
+    boolean is(Target asked) {
+        return engine == asked;
+    }
 }

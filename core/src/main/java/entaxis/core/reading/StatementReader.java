@@ -1,8 +1,6 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
-import entaxis.core.reading.SchemaBuilder.QName;
 import java.util.List;
 import java.util.Locale;
 
@@ -16,10 +14,11 @@ final class StatementReader {
     private final LexicalRules lexis;
     private final SchemaBuilder drafts;
     private final ReadingLog notes;
-    private final DefinitionParser definitions;
+    private final DefinitionParsers definitions;
     private final TableStatements tables;
-    private final AlterTableStatements alter;
-    private final ObjectStatements objects;
+    private final CommentStatements comments;
+    private final ProcedureCalls calls;
+    private final DefinitionStatements definitionStatements;
     private final RowStatements rows;
     private final ConditionalBlocks blocks;
     private final ImpliedNames implied;
@@ -39,10 +38,17 @@ final class StatementReader {
         this.implied = implied;
         this.rowsRead = rows;
         TypeParser types = new TypeParser(tokens, drafts);
-        this.definitions = new DefinitionParser(tokens, drafts, types, implied);
+        this.definitions = DefinitionParsers.of(tokens, drafts, types, implied);
         this.tables = new TableStatements(tokens, drafts, definitions, notes, this::pass);
-        this.alter = new AlterTableStatements(tokens, drafts, definitions, types, implied, this::pass);
-        this.objects = new ObjectStatements(tokens, drafts, definitions, types, implied, this::pass);
+        AlterTableStatements alter =
+                new AlterTableStatements(tokens, drafts, definitions, types, implied, this::pass);
+        TypeStatements ofTypes = new TypeStatements(tokens, drafts, definitions, types, implied, this::pass);
+        this.comments = new CommentStatements(tokens, drafts, definitions, this::pass);
+        this.calls = new ProcedureCalls(tokens, drafts, definitions, ofTypes, this::pass);
+        this.definitionStatements = new DefinitionStatements(this, tokens, lexis, drafts, definitions, notes, tables,
+                alter, new IndexStatements(tokens, drafts, definitions, implied, this::pass),
+                new SequenceStatements(tokens, drafts, definitions, types, this::pass), ofTypes,
+                new ProgramStatements(tokens, drafts, definitions, this::pass));
         this.rows = new RowStatements(scanner, tokens, drafts, definitions, rows, this::pass);
         this.blocks = new ConditionalBlocks(tokens, this, lexis, this::pass);
     }
@@ -188,7 +194,7 @@ final class StatementReader {
         }
     }
 
-    private void one(int from) {
+    void one(int from) {
         try {
             statement(from);
             if (!tokens.atEnd() && lexis.engine() != Target.SQLSERVER) {
@@ -213,7 +219,7 @@ final class StatementReader {
     }
 
     /** Goes behind the statement: to its end, or to where the next one begins if no sign has to stand between them. */
-    private void toNext(int from) {
+    void toNext(int from) {
         tokens.at = Math.max(tokens.at, from);
         if (lexis.engine() != Target.SQLSERVER) {
             tokens.at = tokens.limit;
@@ -237,7 +243,7 @@ final class StatementReader {
         };
     }
 
-    private void pass(int from, String kind) {
+    void pass(int from, String kind) {
         notes.steppedOver(tokens.offset(from), kind);
         toNext(from);
     }
@@ -253,16 +259,16 @@ final class StatementReader {
             return;
         }
         switch (tokens.word()) {
-            case CREATE -> create(from);
-            case ALTER -> alterStatement(from);
-            case DROP -> drop(from);
-            case RENAME -> renameTables(from);
-            case COMMENT -> objects.comment();
+            case CREATE -> definitionStatements.create(from);
+            case ALTER -> definitionStatements.alterStatement(from);
+            case DROP -> definitionStatements.drop(from);
+            case RENAME -> definitionStatements.renameTables(from);
+            case COMMENT -> comments.comment();
             case INSERT, REPLACE -> rows.insert(from);
             case COPY -> rows.copy(from);
             case IF, BEGIN, DECLARE, WHILE, END, ELSE -> blocks.block(from);
             case DO -> blocks.anonymous(from);
-            case EXEC, EXECUTE -> objects.procedureCall(from);
+            case EXEC, EXECUTE -> calls.procedureCall(from);
             case SET -> set(from);
             case USE -> {
                 tokens.at++;
@@ -321,23 +327,6 @@ final class StatementReader {
         }
     }
 
-    /** Transact-SQL Reference, ALTER SCHEMA: what is named goes over into the schema. */
-    private void alterSchema(int from) {
-        String into = tokens.isName(tokens.at + 1) ? tokens.nameAt(tokens.at + 1) : "";
-        if (lexis.engine() != Target.SQLSERVER || !tokens.reads(tokens.at + 2, "TRANSFER")) {
-            pass(from, "schema");
-            return;
-        }
-        tokens.at += 3;
-        if (tokens.reads(tokens.at, "OBJECT") || tokens.is(Keyword.OBJECT)) {
-            tokens.at += 3;
-        }
-        SchemaBuilder.QName name = definitions.qualified();
-        drafts.table(name).ifPresentOrElse(
-                table -> drafts.rename(table, name, new SchemaBuilder.QName(into, table.name)),
-                () -> pass(from, "change of what is not kept"));
-    }
-
     /** Transact-SQL Reference, MERGE: it goes on to its semicolon, whatever statements seem to begin inside. */
     private void merge(int from) {
         pass(from, "change of rows");
@@ -366,7 +355,7 @@ final class StatementReader {
                     && !tokens.nameAt(i + 1).startsWith("#") && !tokens.nameAt(i + 1).startsWith("@")
                     && tokens.word(i + 1) != Keyword.UNLOGGED) {
                 tokens.at = i + 1;
-                drafts.passing.add(drafts.key(definitions.qualified()));
+                drafts.passing.add(drafts.key(definitions.names().qualified()));
                 throw new StatementException(from, "the columns of the table come from a query");
             }
         }
@@ -410,308 +399,5 @@ final class StatementReader {
             }
         }
         pass(from, "setting");
-    }
-
-    private void create(int from) {
-        tokens.at = from + 1;
-        boolean temporary = false;
-        boolean unique = false;
-        boolean materialized = false;
-        boolean replace = false;
-        String method = "";
-        for (; !tokens.atEnd(); tokens.at++) {
-            switch (tokens.word()) {
-                case OR, AND -> {
-                    tokens.at++;
-                    replace |= tokens.is(Keyword.REPLACE);
-                }
-                case TEMP, TEMPORARY -> temporary = true;
-                case UNIQUE -> {
-                    unique = true;
-                    // H2 manual, CREATE INDEX: UNIQUE NULLS DISTINCT
-                    tokens.at += tokens.is(Keyword.UNIQUE, Keyword.NULLS)
-                            ? tokens.word(tokens.at + 2) == Keyword.NOT ? 3 : 2 : 0;
-                }
-                case GLOBAL, LOCAL, UNLOGGED, FOREIGN, EDITIONABLE, NONEDITIONABLE, FORCE, NO, CACHED, MEMORY,
-                        CLUSTERED, NONCLUSTERED, RECURSIVE, NOT, ALTER -> {
-                    if (tokens.is(Keyword.FOREIGN) && tokens.word(tokens.at + 1) != Keyword.TABLE) {
-                        pass(from, "foreign data");
-                        return;
-                    }
-                }
-                case MATERIALIZED -> materialized = true;
-                case FULLTEXT, SPATIAL, BIT -> method = tokens.text(tokens.at, tokens.at + 1).toLowerCase(Locale.ROOT);
-                case ALGORITHM -> tokens.at += 2;
-                case DEFINER -> definer();
-                case TABLE -> {
-                    boolean shared = tokens.word(tokens.at - 1) == Keyword.TEMPORARY
-                            && tokens.word(tokens.at - 2) == Keyword.GLOBAL && lexis.engine() == Target.ORACLE;
-                    tokens.at++;
-                    tables.create(from, temporary && !shared);
-                    return;
-                }
-                case INDEX -> {
-                    tokens.at++;
-                    objects.createIndex(unique, replace, method);
-                    return;
-                }
-                case VIEW -> {
-                    if (materialized && tokens.reads(tokens.at + 1, "LOG")
-                            && tokens.word(tokens.at + 2) == Keyword.ON) {
-                        pass(from, "log of changes");
-                        return;
-                    }
-                    objects.program(from, ProgramKind.VIEW, materialized);
-                    return;
-                }
-                case FUNCTION -> {
-                    objects.program(from, ProgramKind.FUNCTION, false);
-                    return;
-                }
-                case PROCEDURE, PROC -> {
-                    objects.program(from, ProgramKind.PROCEDURE, false);
-                    return;
-                }
-                case TRIGGER -> {
-                    objects.program(from, ProgramKind.TRIGGER, false);
-                    return;
-                }
-                case CONSTRAINT -> { }
-                case EVENT -> {
-                    objects.eventOrTrigger(from);
-                    return;
-                }
-                case PACKAGE -> {
-                    objects.program(from, ProgramKind.PACKAGE, false);
-                    return;
-                }
-                case RULE -> {
-                    objects.program(from, ProgramKind.RULE, false);
-                    return;
-                }
-                case SEQUENCE -> {
-                    tokens.at++;
-                    objects.createSequence(temporary);
-                    return;
-                }
-                case DOMAIN -> {
-                    tokens.at++;
-                    objects.createDomain();
-                    return;
-                }
-                case TYPE -> {
-                    objects.createType(from);
-                    return;
-                }
-                case SCHEMA -> {
-                    schema(from);
-                    return;
-                }
-                default -> {
-                    if (lexis.engine() == Target.ORACLE && (tokens.reads(tokens.at, "BLOCKCHAIN")
-                            || tokens.reads(tokens.at, "IMMUTABLE") || tokens.reads(tokens.at, "PRIVATE")
-                            || tokens.reads(tokens.at, "SHARDED") || tokens.reads(tokens.at, "DUPLICATED"))) {
-                        continue;
-                    }
-                    if (lexis.engine() == Target.ORACLE && tokens.reads(tokens.at, "BITMAP")) {
-                        notes.steppedOver(tokens.offset(tokens.at), "bitmap form of an index");
-                        continue;
-                    }
-                    passObject(from);
-                    return;
-                }
-            }
-        }
-        throw tokens.unreadable("the statement ends before it says what it creates");
-    }
-
-    private void definer() {
-        tokens.at++;
-        tokens.acceptSign('=');
-        while (!tokens.atEnd()) {
-            switch (tokens.word(tokens.at + 1)) {
-                case TRIGGER, VIEW, FUNCTION, PROCEDURE, EVENT, PACKAGE -> {
-                    return;
-                }
-                default -> tokens.at++;
-            }
-            if (tokens.reads(tokens.at + 1, "SQL") || tokens.reads(tokens.at + 1, "AGGREGATE")) {
-                tokens.at += tokens.reads(tokens.at + 1, "SQL") ? 3 : 1;
-                return;
-            }
-        }
-    }
-
-    /** A schema may be created with its tables in it (ISO/IEC 9075-2, 11.1). */
-    private void schema(int from) {
-        if (lexis.isMySql()) {
-            pass(from, "database");
-            return;
-        }
-        notes.steppedOver(tokens.offset(from), "schema");
-        int at = tokens.at + 1;
-        while (at < tokens.limit && tokens.word(at) != Keyword.CREATE) {
-            at++;
-        }
-        if (at >= tokens.limit || lexis.engine() == Target.SQLSERVER) {
-            toNext(from);
-            return;
-        }
-        tokens.at = from + 2;
-        tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
-        boolean named = tokens.word() != Keyword.AUTHORIZATION && tokens.isName(tokens.at);
-        int limit = tokens.limit;
-        if (named) {
-            drafts.use(tokens.nameAt(tokens.at));
-        }
-        while (at < limit) {
-            int next = at + 1;
-            while (next < limit && tokens.word(next) != Keyword.CREATE && tokens.word(next) != Keyword.GRANT) {
-                next++;
-            }
-            tokens.limit = next;
-            tokens.at = at;
-            one(at);
-            at = next;
-            tokens.limit = limit;
-        }
-        if (named) {
-            drafts.use("");
-        }
-        tokens.at = limit;
-    }
-
-    private static final java.util.Map<String, String> OBJECTS = java.util.Map.ofEntries(
-            java.util.Map.entry("DATABASE", "database"), java.util.Map.entry("EXTENSION", "extension"),
-            java.util.Map.entry("CATALOG", "full-text storage"), java.util.Map.entry("STOPLIST", "full-text storage"),
-            java.util.Map.entry("USER", "user"), java.util.Map.entry("ROLE", "role"),
-            java.util.Map.entry("LOGIN", "user"), java.util.Map.entry("TABLESPACE", "storage"),
-            java.util.Map.entry("SYNONYM", "synonym"), java.util.Map.entry("PUBLIC", "synonym"),
-            java.util.Map.entry("POLICY", "row security"), java.util.Map.entry("AGGREGATE", "function"),
-            java.util.Map.entry("OPERATOR", "operator"), java.util.Map.entry("CAST", "cast"),
-            java.util.Map.entry("COLLATION", "collation"), java.util.Map.entry("CONVERSION", "collation"),
-            java.util.Map.entry("LANGUAGE", "language"), java.util.Map.entry("TRUSTED", "language"),
-            java.util.Map.entry("PROCEDURAL", "language"), java.util.Map.entry("SERVER", "foreign data"),
-            java.util.Map.entry("STATISTICS", "statistics"), java.util.Map.entry("PUBLICATION", "replication"),
-            java.util.Map.entry("SUBSCRIPTION", "replication"),
-            java.util.Map.entry("TEXT", "text search"), java.util.Map.entry("ACCESS", "access method"),
-            java.util.Map.entry("TRANSFORM", "cast"), java.util.Map.entry("GROUP", "role"),
-            java.util.Map.entry("LARGE", "large object"), java.util.Map.entry("DIRECTORY", "storage"),
-            java.util.Map.entry("CLUSTER", "storage"), java.util.Map.entry("PROFILE", "user"),
-            java.util.Map.entry("CONTEXT", "setting"), java.util.Map.entry("LIBRARY", "library"),
-            java.util.Map.entry("JAVA", "library"), java.util.Map.entry("DIMENSION", "statistics"),
-            java.util.Map.entry("FULLTEXT", "text search"), java.util.Map.entry("PARTITION", "partitioning"),
-            java.util.Map.entry("ALIAS", "function"), java.util.Map.entry("CONSTANT", "constant"),
-            java.util.Map.entry("DEFAULT", "default"), java.util.Map.entry("RULE", "rule"),
-            java.util.Map.entry("ASSEMBLY", "library"), java.util.Map.entry("XML", "XML schema"),
-            java.util.Map.entry("PRIMARY", "XML index"), java.util.Map.entry("COLUMNSTORE", "column store"),
-            java.util.Map.entry("SYSTEM", "setting"), java.util.Map.entry("SESSION", "setting"),
-            java.util.Map.entry("INSTANCE", "setting"), java.util.Map.entry("AUTHORIZATION", "permission"),
-            java.util.Map.entry("VIRTUAL", "virtual table"), java.util.Map.entry("UNDO", "storage"),
-            java.util.Map.entry("BIGFILE", "storage"), java.util.Map.entry("LOGFILE", "storage"),
-            java.util.Map.entry("MASTER", "setting"), java.util.Map.entry("SPFILE", "setting"),
-            java.util.Map.entry("PLUGGABLE", "database"), java.util.Map.entry("FOREIGN", "foreign data"),
-            java.util.Map.entry("LINKED", "foreign data"), java.util.Map.entry("SERVICE", "messaging"),
-            java.util.Map.entry("QUEUE", "messaging"), java.util.Map.entry("MESSAGE", "messaging"),
-            java.util.Map.entry("CONTRACT", "messaging"), java.util.Map.entry("CERTIFICATE", "user"),
-            java.util.Map.entry("SYMMETRIC", "user"), java.util.Map.entry("ASYMMETRIC", "user"),
-            java.util.Map.entry("CREDENTIAL", "user"), java.util.Map.entry("SECURITY", "row security"),
-            java.util.Map.entry("APPLICATION", "role"), java.util.Map.entry("ENDPOINT", "setting"),
-            java.util.Map.entry("EVENT", "event"), java.util.Map.entry("MATERIALIZED", "view log"),
-            java.util.Map.entry("OUTLINE", "setting"), java.util.Map.entry("FLASHBACK", "storage"),
-            java.util.Map.entry("RESTORE", "storage"), java.util.Map.entry("EDITION", "setting"),
-            java.util.Map.entry("DISKGROUP", "storage"), java.util.Map.entry("INDEXTYPE", "index type"),
-            java.util.Map.entry("ASSERTION", "assertion"), java.util.Map.entry("SPATIAL", "reference system"),
-            java.util.Map.entry("REFERENCE", "reference system"), java.util.Map.entry("OWNED", "permission"),
-            java.util.Map.entry("CHARACTER", "collation"), java.util.Map.entry("TRANSLATION", "collation"),
-            java.util.Map.entry("RESOURCE", "setting"), java.util.Map.entry("PREPARE", "setting"));
-
-    private void passObject(int from) {
-        String what = tokens.kind(tokens.at) == TokenizedStatement.WORD
-                ? tokens.text(tokens.at, tokens.at + 1).toUpperCase(Locale.ROOT) : "";
-        String kind =
-                what.equals("XML") && tokens.word(tokens.at + 1) == Keyword.INDEX ? "XML index" : OBJECTS.get(what);
-        if (kind == null) {
-            throw tokens.unreadable(
-                    "“" + tokens.excerpt(tokens.at) + "” is nothing known that could be created, changed or dropped");
-        }
-        if (what.equals("VIRTUAL")) {
-            tokens.at += 2;
-            tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
-            drafts.passing.add(drafts.key(definitions.qualified()));
-        }
-        pass(from, kind);
-    }
-
-    private void alterStatement(int from) {
-        tokens.at = from + 1;
-        tokens.accept(Keyword.IGNORE);
-        foreignTable();
-        switch (tokens.word()) {
-            case TABLE -> {
-                tokens.at++;
-                alter.alter(from);
-            }
-            case INDEX -> objects.alterIndex(from);
-            case SEQUENCE -> objects.alterSequence(from);
-            case TYPE -> objects.alterType(from);
-            case DOMAIN -> objects.alterDomain(from);
-            case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE ->
-                    objects.alterProgram(from);
-            case SCHEMA -> alterSchema(from);
-            default -> passObject(from);
-        }
-    }
-
-    /** A foreign table is changed and dropped as a table is. */
-    private void foreignTable() {
-        if (tokens.word(tokens.at + 1) == Keyword.TABLE) {
-            tokens.accept(Keyword.FOREIGN);
-        }
-    }
-
-    private void drop(int from) {
-        tokens.at = from + 1;
-        boolean temporary = tokens.accept(Keyword.TEMPORARY) || tokens.accept(Keyword.TEMP);
-        foreignTable();
-        switch (tokens.word()) {
-            case TABLE -> {
-                tokens.at++;
-                tables.drop(from, temporary);
-            }
-            case INDEX -> objects.dropIndex(from);
-            case SEQUENCE -> objects.dropSequence(from);
-            case TYPE, DOMAIN -> objects.dropType(from);
-            case VIEW, MATERIALIZED, FUNCTION, PROCEDURE, PROC, TRIGGER, PACKAGE, EVENT, RULE ->
-                    objects.dropProgram(from);
-            case SCHEMA -> pass(from, "schema");
-            default -> passObject(from);
-        }
-        if (!tokens.atEnd() && lexis.engine() != Target.SQLSERVER) {
-            boolean tail = tokens.accept(Keyword.CASCADE) || tokens.accept(Keyword.RESTRICT);
-            if (tail) {
-                tokens.accept(Keyword.CONSTRAINT);
-            }
-        }
-    }
-
-    /** MySQL manual, RENAME TABLE; Oracle Database SQL Language Reference, RENAME. */
-    private void renameTables(int from) {
-        tokens.at = from + 1;
-        if (!tokens.accept(Keyword.TABLE)) {
-            tokens.accept(Keyword.TABLES);
-        }
-        tokens.accept(Keyword.IF, Keyword.EXISTS);
-        do {
-            int at = tokens.at;
-            QName before = definitions.qualified();
-            tokens.expect(Keyword.TO);
-            QName now = definitions.qualified();
-            drafts.table(before).ifPresentOrElse(table -> drafts.rename(table, before, now), () -> {
-                if (!drafts.passing.contains(drafts.key(before))) {
-                    throw StatementException.conflict(at, "no table " + before.name() + " is known here");
-                }
-            });
-        } while (tokens.acceptSign(','));
     }
 }

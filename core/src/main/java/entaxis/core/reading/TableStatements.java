@@ -18,24 +18,26 @@ final class TableStatements {
             Set.of("COMMENTS", "CONSTRAINTS", "DEFAULTS", "GENERATED", "IDENTITY", "INDEXES");
     private final TokenCursor tokens;
     private final SchemaBuilder drafts;
-    private final DefinitionParser definitions;
+    private final DefinitionParsers definitions;
     private final ReadingLog notes;
     private final StepOver pass;
+    private final TableOptions tableOptions;
 
-    TableStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParser definitions, ReadingLog notes,
+    TableStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, ReadingLog notes,
             StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;
         this.notes = notes;
         this.pass = pass;
+        this.tableOptions = new TableOptions(tokens, drafts, definitions, notes, pass);
     }
 
     /** Reads CREATE TABLE from behind that word. */
     void create(int from, boolean temporary) {
         boolean onlyIfAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         int at = tokens.at;
-        QName name = definitions.qualified();
+        QName name = definitions.names().qualified();
         if (temporary || name.name().startsWith("#") || name.namespace().equalsIgnoreCase("temp")
                 || name.namespace().equalsIgnoreCase("tempdb")) {
             drafts.passing.add(drafts.key(name));
@@ -84,7 +86,7 @@ final class TableStatements {
         if (tokens.is(Keyword.INHERITS)) {
             inherited(table);
         }
-        options(table);
+        tableOptions.options(table);
         constraints(table, constraints);
     }
 
@@ -97,9 +99,9 @@ final class TableStatements {
         for (int start : starts) {
             tokens.at = start;
             try {
-                definitions.constraint(table);
+                definitions.constraints().constraint(table);
                 if (!tokens.sign(',') && !tokens.sign(')')
-                        && !(drafts.engine == Target.SQLITE && definitions.atConstraint())) {
+                        && !(drafts.engine == Target.SQLITE && definitions.constraints().atConstraint())) {
                     throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed"
                             : "this clause is not understood here");
                 }
@@ -162,7 +164,7 @@ final class TableStatements {
         if (tokens.is(Keyword.LIKE)) {
             tokens.at++;
             int at = tokens.at;
-            QName model = definitions.qualified();
+            QName model = definitions.names().qualified();
             TableBuilder source = drafts.table(model)
                     .orElseThrow(() -> StatementException.conflict(at, "no table " + model.name() + " is known here"));
             Set<String> taken = new HashSet<>();
@@ -187,11 +189,11 @@ final class TableStatements {
             if (taken.contains("INDEXES")) {
                 copyKeys(source, table);
             }
-        } else if (definitions.atConstraint()) {
+        } else if (definitions.constraints().atConstraint()) {
             constraints.add(tokens.at);
             toNextElement(tokens.at);
         } else {
-            definitions.column(table);
+            definitions.columns().column(table);
         }
     }
 
@@ -210,11 +212,11 @@ final class TableStatements {
     private void copyKeys(TableBuilder source, TableBuilder table) {
         source.primaryKey.ifPresent(key -> {
             if (table.primaryKey.isEmpty()) {
-                definitions.setPrimaryKey(table, "", key.columns());
+                definitions.constraints().setPrimaryKey(table, "", key.columns());
             }
         });
-        source.uniqueKeys.forEach(key -> definitions.addUnique(table, "", key.columns()));
-        source.indexes.forEach(index -> definitions.copyIndex(table, index));
+        source.uniqueKeys.forEach(key -> definitions.constraints().addUnique(table, "", key.columns()));
+        source.indexes.forEach(index -> definitions.indexes().copyIndex(table, index));
     }
 
     /** MySQL manual, CREATE TABLE ... LIKE: columns, keys and indexes, but no foreign keys. */
@@ -222,7 +224,7 @@ final class TableStatements {
         boolean round = tokens.acceptSign('(');
         tokens.expect(Keyword.LIKE);
         int at = tokens.at;
-        QName model = definitions.qualified();
+        QName model = definitions.names().qualified();
         TableBuilder source = drafts.table(model)
                 .orElseThrow(() -> StatementException.conflict(at, "no table " + model.name() + " is known here"));
         if (round) {
@@ -241,7 +243,7 @@ final class TableStatements {
     private void partition(QName name) {
         tokens.expect(Keyword.OF);
         int at = tokens.at;
-        QName whole = definitions.qualified();
+        QName whole = definitions.names().qualified();
         TableBuilder parent = drafts.table(whole)
                 .orElseThrow(() -> StatementException.conflict(at, "no table " + whole.name() + " is known here"));
         TableBuilder table = drafts.create(name);
@@ -252,7 +254,7 @@ final class TableStatements {
         table.partition = true;
         inheritKeys(parent, table);
         parent.heirs.add(table);
-        options(table);
+        tableOptions.options(table);
     }
 
     /**
@@ -261,7 +263,7 @@ final class TableStatements {
      */
     private void ofType(QName name) {
         int at = tokens.at;
-        QName type = definitions.qualified();
+        QName type = definitions.names().qualified();
         if (!(drafts.types.get(drafts.key(type)) instanceof StructureDefinition structure)) {
             drafts.passing.add(drafts.key(name));
             throw StatementException.conflict(at, "no type " + type.name() + " with fields is known here");
@@ -271,19 +273,19 @@ final class TableStatements {
         if (tokens.sign('(')) {
             partitionElements(table);
         }
-        options(table);
+        tableOptions.options(table);
     }
 
     private void partitionElements(TableBuilder table) {
         tokens.expectSign('(');
         do {
-            if (definitions.atConstraint()) {
-                definitions.constraint(table);
+            if (definitions.constraints().atConstraint()) {
+                definitions.constraints().constraint(table);
             } else {
-                ColumnBuilder column = definitions.existing(table, tokens.at);
+                ColumnBuilder column = definitions.lookup().existing(table, tokens.at);
                 tokens.at++;
                 tokens.accept(Keyword.WITH, Keyword.OPTIONS);
-                definitions.clauses(table, column);
+                definitions.columns().clauses(table, column);
             }
         } while (tokens.acceptSign(','));
         tokens.expectSign(')');
@@ -345,156 +347,12 @@ final class TableStatements {
         List<TableBuilder> parents = new ArrayList<>();
         do {
             int at = tokens.at;
-            QName name = definitions.qualified();
+            QName name = definitions.names().qualified();
             parents.add(drafts.table(name)
                     .orElseThrow(() -> StatementException.conflict(at, "no table " + name.name() + " is known here")));
         } while (tokens.acceptSign(','));
         tokens.expectSign(')');
         parents.reversed().forEach(parent -> inherit(parent, table));
-    }
-
-    /** Reads what follows the brackets. How rows are stored is passed; what says something about the table is taken. */
-    private void options(TableBuilder table) {
-        boolean storage = false;
-        while (!tokens.atEnd()) {
-            Keyword word = tokens.word();
-            if (drafts.engine == Target.SQLSERVER && beginsNext()) {
-                return;
-            }
-            // Oracle Database SQL Language Reference, LOB_storage_clause: LOB (c) STORE AS SECUREFILE (...)
-            if (drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "STORE")
-                    && tokens.word(tokens.at + 1) == Keyword.AS) {
-                storage = true;
-                tokens.at += 2;
-                continue;
-            }
-            // Oracle Database SQL Language Reference, blockchain_drop_table_clause and blockchain_row_retention_clause:
-            // NO DROP UNTIL 16 DAYS IDLE
-            Keyword second = tokens.word(tokens.at + 1);
-            if (drafts.engine == Target.ORACLE
-                    && (word == Keyword.NO && (second == Keyword.DROP || second == Keyword.DELETE)
-                            || word == Keyword.AFTER && second == Keyword.INSERT)) {
-                storage = true;
-                tokens.at += 2;
-                continue;
-            }
-            switch (word) {
-                case COMMENT -> {
-                    tokens.at++;
-                    tokens.acceptSign('=');
-                    table.comment = tokens.string();
-                    continue;
-                }
-                case AUTO_INCREMENT -> {
-                    tokens.at++;
-                    tokens.acceptSign('=');
-                    long first = definitions.wholeNumber();
-                    table.numberFrom(first);
-                    continue;
-                }
-                case ENGINE, TYPE -> storageEngine(table);
-                case AS, SELECT, REPLACE, IGNORE -> {
-                    if (word == Keyword.AS || word == Keyword.SELECT || tokens.word(tokens.at + 1) == Keyword.SELECT
-                            || tokens.word(tokens.at + 1) == Keyword.AS) {
-                        throw tokens.unreadable("further columns of the table come from a query");
-                    }
-                }
-                case CREATE, INSERT, DROP, ALTER -> throw tokens.unreadable("a semicolon is missing before this");
-                default -> { }
-            }
-            if (strict() && !known(word)) {
-                throw tokens.unreadable("this is not understood behind a table");
-            }
-            storage = true;
-            option();
-        }
-        if (storage) {
-            notes.steppedOver(tokens.offset(0), "storage options");
-        }
-    }
-
-    /** Looks at the name behind ENGINE, without passing it. */
-    private void storageEngine(TableBuilder table) {
-        int name = tokens.sign(tokens.at + 1, '=') ? tokens.at + 2 : tokens.at + 1;
-        boolean without = List.of("MYISAM", "MEMORY", "HEAP", "ARCHIVE", "CSV", "ARIA", "MERGE", "BLACKHOLE").stream()
-                .anyMatch(engine -> tokens.reads(name, engine));
-        if (without && (drafts.engine == Target.MYSQL || drafts.engine == Target.MARIADB)) {
-            table.keepsReferences = false;
-            if (!table.foreignKeys.isEmpty()) {
-                notes.steppedOver(tokens.offset(tokens.at), "references that the storage engine does not keep");
-                table.foreignKeys.clear();
-            }
-        }
-    }
-
-    private boolean strict() {
-        return drafts.engine == Target.POSTGRESQL || drafts.engine == Target.SQLITE || drafts.engine == Target.ISO;
-    }
-
-    private boolean known(Keyword word) {
-        return switch (word) {
-            case PARTITION, WITH, WITHOUT, TABLESPACE, ON, USING, FOR, DEFAULT, SERVER, OPTIONS, NOT, ORDER, PERIOD,
-                    OWNER -> true;
-            default -> tokens.reads(tokens.at, "STRICT") || tokens.sign(',') || tokens.reads(tokens.at, "DISTRIBUTED");
-        };
-    }
-
-    private void option() {
-        Keyword word = tokens.word();
-        if (word == Keyword.PARTITION && strict()) {
-            tokens.at++;
-            tokens.accept(Keyword.BY);
-            tokens.name();
-            tokens.skipRound();
-            return;
-        }
-        if (word == Keyword.FOR || word == Keyword.SERVER || word == Keyword.ORDER) {
-            while (!tokens.atEnd() && tokens.word() != Keyword.PARTITION && tokens.word() != Keyword.OPTIONS
-                    && tokens.word() != Keyword.TABLESPACE
-                    && !(tokens.is(Keyword.WITH) && tokens.sign(tokens.at + 1, '(')
-                            && tokens.word(tokens.at + 2) != Keyword.NONE
-                            && tokens.word(tokens.at - 1) != Keyword.VALUES)) {
-                skip();
-            }
-            return;
-        }
-        if (strict() && (word == Keyword.TABLESPACE || word == Keyword.USING || word == Keyword.WITHOUT
-                || word == Keyword.NOT || word == Keyword.OWNER)) {
-            tokens.at++;
-            tokens.accept(Keyword.TO);
-            tokens.name();
-            return;
-        }
-        if ((word == Keyword.WITH || word == Keyword.OPTIONS) && tokens.sign(tokens.at + 1, '(')) {
-            tokens.at++;
-            tokens.skipRound();
-            return;
-        }
-        if (strict() && word == Keyword.ON) {
-            tokens.at++;
-            tokens.expect(Keyword.COMMIT);
-            while (tokens.kind(tokens.at) == TokenizedStatement.WORD && !known(tokens.word())) {
-                tokens.at++;
-            }
-            return;
-        }
-        skip();
-    }
-
-    private void skip() {
-        if (tokens.sign('(')) {
-            tokens.skipRound();
-        } else {
-            tokens.at++;
-        }
-    }
-
-    private boolean beginsNext() {
-        return switch (tokens.word()) {
-            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, SET, USE, PRINT, DECLARE, GRANT, COMMIT, BEGIN, END,
-                    SELECT, UPDATE, DELETE, TRUNCATE, ELSE -> true;
-            default -> false;
-        };
     }
 
     /** Reads DROP TABLE from behind that word. */
@@ -503,7 +361,7 @@ final class TableStatements {
         boolean any = false;
         List<QName> names = new ArrayList<>();
         do {
-            names.add(definitions.qualified());
+            names.add(definitions.names().qualified());
         } while (tokens.acceptSign(','));
         ifThere |= tokens.accept(Keyword.IF, Keyword.EXISTS);
         boolean cascade = tokens.accept(Keyword.CASCADE);

@@ -387,6 +387,15 @@ final class TokenCursor {
         return text.substring(from, to).lines().findFirst().orElse("").strip();
     }
 
+    /** Whether the next statement begins here, where none needs a sign between (Transact-SQL Reference). */
+    boolean startsStatement() {
+        return switch (word()) {
+            case CREATE, ALTER, DROP, INSERT, EXEC, EXECUTE, IF, SET, USE, PRINT, DECLARE, GRANT, COMMIT, END, SELECT,
+                    UPDATE, DELETE, BEGIN -> true;
+            default -> false;
+        };
+    }
+
     StatementException conflict(String reason) {
         return StatementException.conflict(Math.min(at, limit), reason);
     }

@@ -1,0 +1,91 @@
+package entaxis.core.reading;
+
+import entaxis.core.reading.SchemaBuilder.QName;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Reads COMMENT ON. */
+final class CommentStatements {
+    private final TokenCursor tokens;
+    private final SchemaBuilder drafts;
+    private final DefinitionParsers definitions;
+    private final StepOver pass;
+
+    CommentStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, StepOver pass) {
+        this.tokens = tokens;
+        this.drafts = drafts;
+        this.definitions = definitions;
+        this.pass = pass;
+    }
+
+    // comments
+
+    /** ISO has none; PostgreSQL manual, COMMENT; Oracle Database SQL Language Reference, COMMENT. */
+    void comment() {
+        int from = tokens.at;
+        tokens.at++;
+        if (!tokens.accept(Keyword.ON)) {
+            throw tokens.unreadable("ON is expected behind COMMENT");
+        }
+        Keyword kind = tokens.word();
+        tokens.at++;
+        switch (kind) {
+            case TABLE -> {
+                int at = tokens.at;
+                QName name = definitions.names().qualified();
+                String text = commentText();
+                drafts.table(name).ifPresentOrElse(table -> table.comment = text, () -> absent(name, at));
+            }
+            case COLUMN -> {
+                int at = tokens.at;
+                List<String> parts = new ArrayList<>();
+                do {
+                    parts.add(tokens.name());
+                } while (tokens.acceptSign('.'));
+                String text = commentText();
+                if (parts.size() < 2) {
+                    throw new StatementException(at, "a table and its column are expected here");
+                }
+                QName name =
+                        new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
+                Optional<TableBuilder> table = drafts.table(name);
+                if (table.isEmpty()) {
+                    absent(name, at);
+                } else {
+                    table.get().column(parts.getLast()).orElseThrow(() -> StatementException.conflict(at,
+                            "the table " + name.name() + " has no column " + parts.getLast())).comment = text;
+                }
+            }
+            case DOMAIN, TYPE -> {
+                QName name = definitions.names().qualified();
+                String text = commentText();
+                drafts.types.computeIfPresent(drafts.key(name), (key, type) -> switch (type) {
+                    case DomainDefinition domain -> new DomainDefinition(domain.name(), domain.base(),
+                            domain.defaultValue(), domain.check(), text);
+                    case EnumDefinition enumeration ->
+                            new EnumDefinition(enumeration.name(), enumeration.values(), text);
+                    case StructureDefinition structure ->
+                            new StructureDefinition(structure.name(), structure.fields(), text);
+                });
+            }
+            default -> pass.over(from, "comment on something else");
+        }
+    }
+
+    private void absent(QName name, int at) {
+        boolean carried = drafts.programs.containsKey(drafts.key(name)) || drafts.passing.contains(drafts.key(name))
+                || drafts.types.containsKey(drafts.key(name));
+        if (!carried) {
+            throw StatementException.conflict(at, "no table " + name.name() + " is known here");
+        }
+    }
+
+    private String commentText() {
+        tokens.expect(Keyword.IS);
+        return tokens.accept(Keyword.NULL) ? "" : tokens.string();
+    }
+}

@@ -1,0 +1,184 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Target;
+import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.type.SqlType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/** Reads indexes: their columns and expressions, and the rows that they cover. */
+final class IndexParser {
+    private final TokenCursor tokens;
+    private final SchemaBuilder drafts;
+    private final ImpliedNames implied;
+    private final NumberParser numbers;
+    private final ExpressionParser expressions;
+    private final ClauseEnds clauseEnds;
+
+    IndexParser(TokenCursor tokens, SchemaBuilder drafts, ImpliedNames implied, NumberParser numbers, ExpressionParser expressions, ClauseEnds clauseEnds) {
+        this.tokens = tokens;
+        this.drafts = drafts;
+        this.implied = implied;
+        this.numbers = numbers;
+        this.expressions = expressions;
+        this.clauseEnds = clauseEnds;
+    }
+
+    /**
+     * What an index is named after: its columns, for an expression the function that it calls (PostgreSQL, as its
+     * source makes names).
+     */
+    static List<String> nameParts(List<IndexColumn> columns) {
+        return columns.stream().map(column -> {
+            int call = column.expression() ? column.name().indexOf('(') : -1;
+            String function = call > 0 ? column.name().substring(0, call) : "";
+            return !column.expression() ? column.name() : function.matches("\\w+") ? function.toLowerCase(Locale.ROOT)
+                    : "expr";
+        }).toList();
+    }
+
+    // indexes
+
+    /** Reads an index from its name on, where it stands among the columns of its table. */
+    void index(TableBuilder table, boolean unique, String method) {
+        String name = "";
+        if (!tokens.sign('(') && !tokens.is(Keyword.USING)) {
+            tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
+            name = tokens.name();
+        }
+        boolean isUnique = unique || drafts.engine == Target.SQLSERVER && tokens.accept(Keyword.UNIQUE);
+        clauseEnds.clustering();
+        if (drafts.engine == Target.SQLSERVER && tokens.acceptReading("COLUMNSTORE")) {
+            columnStore();
+            return;
+        }
+        clauseEnds.indexMethod();
+        List<IndexColumn> columns = indexColumns();
+        Optional<String> predicate = Optional.empty();
+        if (drafts.engine == Target.SQLSERVER) {
+            if (tokens.accept(Keyword.INCLUDE)) {
+                tokens.skipRound();
+            }
+            predicate = tokens.accept(Keyword.WHERE) ? Optional.of(expressions.expression()) : predicate;
+        }
+        clauseEnds.constraintEnd();
+        String named = name.isEmpty() ? implied.index(table, List.of(columns.getFirst().name())) : name;
+        addIndex(table, new TableIndex(named, isUnique, columns, method, predicate));
+    }
+
+    /** Transact-SQL Reference, CREATE TABLE, table_index: a column store keeps rows, it orders nothing. */
+    private void columnStore() {
+        if (tokens.sign('(')) {
+            tokens.skipRound();
+        }
+        if (tokens.reads(tokens.at, "ORDER") || tokens.is(Keyword.ORDER)) {
+            tokens.at++;
+            tokens.skipRound();
+        }
+        clauseEnds.constraintEnd();
+    }
+
+    /** Reads an index behind a column (Transact-SQL Reference, CREATE TABLE, column_index). */
+    void indexOf(TableBuilder table, ColumnBuilder column) {
+        String name = tokens.name();
+        boolean unique = tokens.accept(Keyword.UNIQUE);
+        clauseEnds.clustering();
+        Optional<String> predicate = tokens.accept(Keyword.WHERE) ? Optional.of(expressions.expression()) : Optional.empty();
+        clauseEnds.constraintEnd();
+        addIndex(table, new TableIndex(name, unique, List.of(new IndexColumn(column.name, false)), "", predicate));
+    }
+
+    /** Gives a table an index like one of another. */
+    void copyIndex(TableBuilder table, TableIndex index) {
+        addIndex(table, new TableIndex(implied.index(table, nameParts(index.columns())), index.unique(),
+                index.columns(), index.method(), index.predicate()));
+    }
+
+    void addIndex(TableBuilder table, TableIndex given) {
+        boolean prefixes = drafts.mySql() && given.columns().stream().anyMatch(column -> column.prefix().isPresent());
+        TableIndex index = prefixes ? new TableIndex(given.name(), given.unique(),
+                given.columns().stream().map(column -> whole(table, column)).toList(), given.method(),
+                given.predicate()) : given;
+        table.indexes.add(index);
+        drafts.index(index.name(), table);
+    }
+
+    /** A prefix as long as the column is no prefix. */
+    private static IndexColumn whole(TableBuilder table, IndexColumn column) {
+        boolean all = table.column(column.name()).filter(own -> own.type instanceof SqlType.CharacterType text
+                && text.length().isPresent() && text.length().equals(column.prefix())).isPresent();
+        return all ? new IndexColumn(column.name(), column.descending()) : column;
+    }
+
+    /** Reads the columns and expressions that an index is ordered by. */
+    List<IndexColumn> indexColumns() {
+        tokens.expectSign('(');
+        List<IndexColumn> columns = new ArrayList<>(2);
+        do {
+            columns.add(indexColumn());
+        } while (tokens.acceptSign(','));
+        tokens.expectSign(')');
+        return columns;
+    }
+
+    private IndexColumn indexColumn() {
+        int from = tokens.at;
+        boolean plain = tokens.isName(from) && !tokens.sign(from + 1, '.')
+                && !(tokens.sign(from + 1, '(') && !prefixAt(from + 1)) && (columnEnds(from + 1) || prefixAt(from + 1));
+        OptionalInt prefix = OptionalInt.empty();
+        String name;
+        if (plain) {
+            name = tokens.name();
+            if (tokens.sign('(')) {
+                tokens.at++;
+                prefix = OptionalInt.of((int) Math.min(Integer.MAX_VALUE, numbers.wholeNumber()));
+                tokens.expectSign(')');
+            }
+        } else {
+            boolean called = false;
+            while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !called
+                    && !(tokens.at > from && orderWord(tokens.at))) {
+                called = drafts.engine == Target.POSTGRESQL && tokens.sign('(');
+                if (tokens.sign('(')) {
+                    tokens.skipRound();
+                } else {
+                    tokens.at++;
+                }
+            }
+            name = expressions.withoutBrackets(from, tokens.at);
+            if (name.isEmpty()) {
+                throw tokens.unreadable("a column is expected here");
+            }
+        }
+        boolean falling = false;
+        while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
+            if (tokens.accept(Keyword.DESC)) {
+                falling = true;
+            } else if (tokens.sign('(')) {
+                tokens.skipRound();
+            } else {
+                tokens.at++;
+            }
+        }
+        return new IndexColumn(name, falling, !plain, prefix);
+    }
+
+    private boolean prefixAt(int token) {
+        return drafts.mySql() && tokens.sign(token, '(') && tokens.kind(token + 1) == TokenizedStatement.NUMBER
+                && tokens.sign(token + 2, ')');
+    }
+
+    private boolean columnEnds(int token) {
+        return token >= tokens.limit || tokens.sign(token, ',') || tokens.sign(token, ')') || orderWord(token)
+                || tokens.kind(token) == TokenizedStatement.WORD;
+    }
+
+    private boolean orderWord(int token) {
+        Keyword word = tokens.word(token);
+        return word == Keyword.ASC || word == Keyword.DESC || word == Keyword.NULLS || word == Keyword.COLLATE;
+    }
+}

@@ -1,0 +1,113 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.ProgramKind;
+import entaxis.core.design.Target;
+import entaxis.core.reading.SchemaBuilder.QName;
+import entaxis.core.schema.Program;
+import java.util.Optional;
+
+/** Reads statements on views, routines and triggers, which are kept as texts. */
+final class ProgramStatements {
+    private final TokenCursor tokens;
+    private final SchemaBuilder drafts;
+    private final DefinitionParsers definitions;
+    private final StepOver pass;
+
+    ProgramStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, StepOver pass) {
+        this.tokens = tokens;
+        this.drafts = drafts;
+        this.definitions = definitions;
+        this.pass = pass;
+    }
+
+    // what is carried as text
+
+    /** Carries a view, routine or trigger as its text. */
+    void program(int from, ProgramKind kind, boolean materialized) {
+        tokens.at++;
+        String body = tokens.accept(Keyword.BODY) ? "\u0000body" : "";
+        tokens.accept(Keyword.CONCURRENTLY);
+        tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
+        QName name = definitions.names().qualified();
+        String overload = kind == ProgramKind.FUNCTION && tokens.sign('(') ? "\u0000" + kind
+                : "\u0000" + (kind == ProgramKind.VIEW ? "" : kind);
+        String key = kind == ProgramKind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body
+                + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "");
+        drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), drafts.engine,
+                tokens.verbatim(from, tokens.limit)));
+        tokens.at = tokens.limit;
+    }
+
+    private String signature() {
+        int at = tokens.at;
+        String text = tokens.inRound();
+        tokens.at = at;
+        return text;
+    }
+
+    /**
+     * CREATE EVENT TRIGGER of PostgreSQL, or an event of MySQL: both act by themselves and say nothing about tables.
+     */
+    void eventOrTrigger(int from) {
+        pass.over(from, "event");
+    }
+
+    void alterProgram(int from) {
+        boolean view = tokens.is(Keyword.VIEW);
+        if (drafts.is(Target.SQLSERVER) || drafts.mySql() && view) {
+            ProgramKind kind = view ? ProgramKind.VIEW : tokens.is(Keyword.TRIGGER) ? ProgramKind.TRIGGER
+                    : tokens.is(Keyword.FUNCTION) ? ProgramKind.FUNCTION : ProgramKind.PROCEDURE;
+            if (drafts.is(Target.SQLSERVER)) {
+                program(from, kind, false);
+                return;
+            }
+        }
+        if (tokens.accept(Keyword.MATERIALIZED) || view) {
+            tokens.accept(Keyword.VIEW);
+            tokens.accept(Keyword.IF, Keyword.EXISTS);
+            QName name = definitions.names().qualified();
+            if (tokens.accept(Keyword.RENAME, Keyword.TO)) {
+                String now = tokens.name();
+                Optional.ofNullable(drafts.programs.remove(drafts.key(name))).ifPresent(program -> drafts.programs.put(
+                        drafts.key(new QName(name.namespace(), now)),
+                        new Program(program.kind(), program.namespace(), now, program.target(), program.text())));
+                return;
+            }
+        }
+        pass.over(from, "change of a view or routine");
+    }
+
+    void dropProgram(int from) {
+        Keyword kind = tokens.word();
+        tokens.at++;
+        tokens.accept(Keyword.VIEW);
+        tokens.accept(Keyword.BODY);
+        if (kind == Keyword.EVENT || !tokens.isName(tokens.at)) {
+            pass.over(from, "event");
+            return;
+        }
+        tokens.accept(Keyword.IF, Keyword.EXISTS);
+        boolean any = false;
+        do {
+            QName name = definitions.names().qualified();
+            String key = drafts.key(name);
+            any |= drafts.programs.remove(key) != null;
+            any |= drafts.programs.keySet().removeIf(other -> other.startsWith(key + "\u0000"));
+            if (tokens.sign('(')) {
+                tokens.skipRound();
+            }
+        } while (tokens.acceptSign(','));
+        if (tokens.accept(Keyword.ON)) {
+            definitions.names().qualified();
+        }
+        if (!tokens.accept(Keyword.CASCADE)) {
+            tokens.accept(Keyword.RESTRICT);
+        }
+        if (drafts.is(Target.ORACLE) && tokens.accept(Keyword.CASCADE)) {
+            tokens.acceptReading("CONSTRAINTS");
+        }
+        if (!any) {
+            pass.over(from, "drop of what is not there");
+        }
+    }
+}
