@@ -235,11 +235,13 @@ public sealed interface Change
      */
     record PutExclusion(Exclusion exclusion) implements Change { }
 
+    /** Takes an exclusion back. */
     record RemoveExclusion(ExclusionId exclusion) implements Change { }
 
     /** Writes an assumption down, new or in the place of the one of its identity. */
     record PutAssumption(Assumption assumption) implements Change { }
 
+    /** Takes an assumption away. */
     record RemoveAssumption(AssumptionId assumption) implements Change { }
 
     /** Adds a sheet. */

@@ -1,41 +1,33 @@
 package entaxis.core.change;
 
 import entaxis.core.design.Area;
-import entaxis.core.design.AreaId;
 import entaxis.core.design.Assumption;
-import entaxis.core.design.AssumptionId;
 import entaxis.core.design.Category;
-import entaxis.core.design.CategoryId;
 import entaxis.core.design.Decision;
-import entaxis.core.design.DecisionId;
 import entaxis.core.design.Design;
 import entaxis.core.design.DesignProperties;
 import entaxis.core.design.Elements;
 import entaxis.core.design.Entity;
-import entaxis.core.design.EntityId;
 import entaxis.core.design.Exclusion;
-import entaxis.core.design.ExclusionId;
 import entaxis.core.design.LineShape;
 import entaxis.core.design.NamedType;
 import entaxis.core.design.Note;
-import entaxis.core.design.OpaqueId;
 import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Picture;
 import entaxis.core.design.Place;
 import entaxis.core.design.Relationship;
-import entaxis.core.design.RelationshipId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.design.StatedDependencies;
-import entaxis.core.design.TypeId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Elements exchanged for others: the difference between two designs, as undo and redo apply it. Refused where an
@@ -51,22 +43,30 @@ public record Patch(List<Swap> swaps) implements Change {
     /** One element as it was and as it becomes; an index tells where a new one stands among its kind. */
     public sealed interface Swap { }
 
+    /** The name, target, title, author and naming of the design. */
     public record FactsSwap(DesignProperties was, DesignProperties becomes) implements Swap { }
 
+    /** An area. */
     public record AreaSwap(Optional<Area> was, Optional<Area> becomes, int index) implements Swap { }
 
+    /** A domain, enumeration or structured type. */
     public record TypeSwap(Optional<NamedType> was, Optional<NamedType> becomes, int index) implements Swap { }
 
+    /** A category. */
     public record CategorySwap(Optional<Category> was, Optional<Category> becomes, int index) implements Swap { }
 
+    /** An exclusion. */
     public record ExclusionSwap(Optional<Exclusion> was, Optional<Exclusion> becomes, int index) implements Swap { }
 
+    /** An assumption. */
     public record AssumptionSwap(Optional<Assumption> was, Optional<Assumption> becomes, int index) implements Swap { }
 
+    /** An entity. */
     public record EntitySwap(Optional<Entity> was, Optional<Entity> becomes, int index) implements Swap { }
 
+    /** A relationship. */
     public record RelationshipSwap(Optional<Relationship> was, Optional<Relationship> becomes, int index)
-            implements Swap {}
+            implements Swap { }
 
     /**
      * A sheet without its places, lines, notes and pictures, which are swapped one by one. (Journals of before have the
@@ -74,24 +74,32 @@ public record Patch(List<Swap> swaps) implements Change {
      */
     public record SheetSwap(Optional<Sheet> was, Optional<Sheet> becomes, int index) implements Swap { }
 
+    /** The way of a line on a sheet. */
     public record LineSwap(SheetId sheet, String line, Optional<LineShape> was, Optional<LineShape> becomes)
-            implements Swap {}
+            implements Swap { }
 
+    /** A note on a sheet. */
     public record NoteSwap(SheetId sheet, Optional<Note> was, Optional<Note> becomes, int index) implements Swap { }
 
+    /** A picture on a sheet. */
     public record PictureSwap(SheetId sheet, Optional<Picture> was, Optional<Picture> becomes, int index)
-            implements Swap {}
+            implements Swap { }
 
+    /** Where a card stands on a sheet. */
     public record PlaceSwap(SheetId sheet, OwnerId card, Optional<Place> was, Optional<Place> becomes)
-            implements Swap {}
+            implements Swap { }
 
+    /** A sample row. */
     public record RowSwap(Optional<SampleRow> was, Optional<SampleRow> becomes, int index) implements Swap { }
 
+    /** What is stated of the dependencies of an entity. */
     public record DependenciesSwap(Optional<StatedDependencies> was, Optional<StatedDependencies> becomes, int index)
-            implements Swap {}
+            implements Swap { }
 
+    /** A view, routine, trigger or sequence that is kept as it is. */
     public record CarriedSwap(Optional<OpaqueObject> was, Optional<OpaqueObject> becomes, int index) implements Swap { }
 
+    /** A decision about a rule or a finding. */
     public record DecisionSwap(Optional<Decision> was, Optional<Decision> becomes, int index) implements Swap { }
 
     /**
@@ -182,77 +190,44 @@ public record Patch(List<Swap> swaps) implements Change {
 
     private static EditStep apply(Design design, Swap swap) {
         return switch (swap) {
-            case FactsSwap(DesignProperties was, DesignProperties becomes) -> design.facts().equals(was)
+            case FactsSwap(var was, var becomes) -> design.facts().equals(was)
                     ? EditStep.done(design.with(becomes)) : changed(design, "the design's name or target");
-            case AreaSwap(Optional<Area> was, Optional<Area> becomes, int index) -> {
-                AreaId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.areas().find(id).equals(was)
-                        ? EditStep.done(design.withAreas(exchange(design.areas(), id, becomes, index)))
-                        : changed(design, "the area " + name(was.map(Area::name)));
-            }
-            case TypeSwap(Optional<NamedType> was, Optional<NamedType> becomes, int index) -> {
-                TypeId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.types().find(id).equals(was)
-                        ? EditStep.done(design.withTypes(exchange(design.types(), id, becomes, index)))
-                        : changed(design, "the type " + name(was.map(NamedType::name)));
-            }
-            case CategorySwap(Optional<Category> was, Optional<Category> becomes, int index) -> {
-                CategoryId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.categories().find(id).equals(was)
-                        ? EditStep.done(design.withCategories(exchange(design.categories(), id, becomes, index)))
-                        : changed(design, "a category");
-            }
-            case ExclusionSwap(Optional<Exclusion> was, Optional<Exclusion> becomes, int index) -> {
-                ExclusionId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.exclusions().find(id).equals(was)
-                        ? EditStep.done(design.withExclusions(exchange(design.exclusions(), id, becomes, index)))
-                        : changed(design, "an exclusion");
-            }
-            case AssumptionSwap(Optional<Assumption> was, Optional<Assumption> becomes, int index) -> {
-                AssumptionId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.assumptions().find(id).equals(was)
-                        ? EditStep.done(design.withAssumptions(exchange(design.assumptions(), id, becomes, index)))
-                        : changed(design, "an assumption");
-            }
-            case EntitySwap(Optional<Entity> was, Optional<Entity> becomes, int index) -> {
-                EntityId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.entities().find(id).equals(was)
-                        ? EditStep.done(design.withEntities(exchange(design.entities(), id, becomes, index)))
-                        : changed(design, "the entity " + name(was.map(Entity::name)));
-            }
-            case RelationshipSwap(Optional<Relationship> was, Optional<Relationship> becomes, int index) -> {
-                RelationshipId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.relationships().find(id).equals(was)
-                        ? EditStep.done(design.withRelationships(exchange(design.relationships(), id, becomes, index)))
-                        : changed(design,
-                                "a relationship " + name(was.map(relationship -> relationship.first().verb())));
-            }
+            case AreaSwap(var was, var becomes, int index) -> swapped(design, design.areas(), was, becomes, index,
+                    design::withAreas, "the area " + name(was.map(Area::name)));
+            case TypeSwap(var was, var becomes, int index) -> swapped(design, design.types(), was, becomes, index,
+                    design::withTypes, "the type " + name(was.map(NamedType::name)));
+            case CategorySwap(var was, var becomes, int index) ->
+                    swapped(design, design.categories(), was, becomes, index, design::withCategories, "a category");
+            case ExclusionSwap(var was, var becomes, int index) -> swapped(design, design.exclusions(), was, becomes,
+                    index, design::withExclusions, "an exclusion");
+            case AssumptionSwap(var was, var becomes, int index) -> swapped(design, design.assumptions(), was, becomes,
+                    index, design::withAssumptions, "an assumption");
+            case EntitySwap(var was, var becomes, int index) -> swapped(design, design.entities(), was, becomes, index,
+                    design::withEntities, "the entity " + name(was.map(Entity::name)));
+            case RelationshipSwap(var was, var becomes, int index) ->
+                    swapped(design, design.relationships(), was, becomes, index, design::withRelationships,
+                            "a relationship " + name(was.map(relationship -> relationship.first().verb())));
             case SheetSwap sheet -> SheetSwaps.apply(design, sheet);
             case PlaceSwap place -> SheetSwaps.apply(design, place);
             case LineSwap line -> SheetSwaps.apply(design, line);
             case NoteSwap note -> SheetSwaps.apply(design, note);
             case PictureSwap picture -> SheetSwaps.apply(design, picture);
-            case DependenciesSwap(Optional<StatedDependencies> was, Optional<
-                    StatedDependencies> becomes, int index) -> {
-                EntityId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.dependencies().find(id).equals(was)
-                        ? EditStep.done(design.withDependencies(exchange(design.dependencies(), id, becomes, index)))
-                        : changed(design, "the dependencies of an entity");
-            }
-            case CarriedSwap(Optional<OpaqueObject> was, Optional<OpaqueObject> becomes, int index) -> {
-                OpaqueId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.carried().find(id).equals(was)
-                        ? EditStep.done(design.withCarried(exchange(design.carried(), id, becomes, index)))
-                        : changed(design, "what is carried as " + name(was.map(OpaqueObject::name)));
-            }
-            case DecisionSwap(Optional<Decision> was, Optional<Decision> becomes, int index) -> {
-                DecisionId id = was.or(() -> becomes).orElseThrow().id();
-                yield design.decisions().find(id).equals(was)
-                        ? EditStep.done(design.withDecisions(exchange(design.decisions(), id, becomes, index)))
-                        : changed(design, "a decision about a finding");
-            }
+            case DependenciesSwap(var was, var becomes, int index) -> swapped(design, design.dependencies(), was,
+                    becomes, index, design::withDependencies, "the dependencies of an entity");
+            case CarriedSwap(var was, var becomes, int index) -> swapped(design, design.carried(), was, becomes, index,
+                    design::withCarried, "what is carried as " + name(was.map(OpaqueObject::name)));
+            case DecisionSwap(var was, var becomes, int index) -> swapped(design, design.decisions(), was, becomes,
+                    index, design::withDecisions, "a decision about a finding");
             case RowSwap row -> rows(design, List.of(row));
         };
+    }
+
+    /** Exchanges one element, if it is still as it was. */
+    private static <K, V extends Elements.Element<K>> EditStep swapped(Design design, Elements<K, V> elements,
+            Optional<V> was, Optional<V> becomes, int index, Function<Elements<K, V>, Design> with, String what) {
+        K id = was.or(() -> becomes).orElseThrow().id();
+        return elements.find(id).equals(was) ? EditStep.done(with.apply(exchange(elements, id, becomes, index)))
+                : changed(design, what);
     }
 
     static <K, V extends Elements.Element<K>> Elements<K, V> exchange(Elements<K, V> elements, K id,

@@ -11,6 +11,7 @@ import java.util.Set;
 
 /** One thing about a sheet that can be changed by itself. */
 public sealed interface SheetAspect {
+    /** What it is called. */
     record Name(String name) implements SheetAspect { }
 
     /** What it shows of the entities on it. */
@@ -46,10 +47,12 @@ public sealed interface SheetAspect {
     /** A note, new or in the place of the one of its identity. */
     record PutNote(Note note) implements SheetAspect { }
 
+    /** Takes a note away. */
     record RemoveNote(NoteId note) implements SheetAspect { }
 
     /** A picture, new or in the place of the one of its identity. */
     record PutPicture(Picture picture) implements SheetAspect { }
 
+    /** Takes a picture away. */
     record RemovePicture(PictureId picture) implements SheetAspect { }
 }

@@ -26,7 +26,7 @@ public record Chase(Relation relation, List<AttributeSet> parts, List<int[]> sta
 
         /** In a column one symbol became another, because two rows agree in the determinant. */
         record Equated(Dependency because, int firstRow, int secondRow, int column, int was, int becomes)
-                implements Step {}
+                implements Step { }
 
         /** A row was added. */
         record Added(Dependency because, int firstRow, int secondRow, int row) implements Step { }

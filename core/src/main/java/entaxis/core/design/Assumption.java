@@ -6,4 +6,4 @@ package entaxis.core.design;
  * @param number the number by which people speak of it, unique in the design
  */
 public record Assumption(AssumptionId id, int number, RelationshipId relationship, Side side, String text)
-        implements Elements.Element<AssumptionId> {}
+        implements Elements.Element<AssumptionId> { }

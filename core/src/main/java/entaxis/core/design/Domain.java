@@ -11,4 +11,4 @@ import java.util.Optional;
  * @param check        SQL condition in which {@code value} stands for the value
  */
 public record Domain(TypeId id, String name, SqlType base, Optional<String> defaultValue, Optional<String> check,
-        String meaning) implements NamedType {}
+        String meaning) implements NamedType { }

@@ -9,4 +9,4 @@ package entaxis.core.design;
  * @param text   the statement that creates it, without the sign that ends it
  */
 public record OpaqueProgram(OpaqueId id, ProgramKind kind, String namespace, String name, Target target, String text)
-        implements OpaqueObject {}
+        implements OpaqueObject { }

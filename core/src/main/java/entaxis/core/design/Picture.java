@@ -9,4 +9,4 @@ package entaxis.core.design;
  * @param height  in sheet units
  */
 public record Picture(PictureId id, String content, String title, Place place, int width, int height)
-        implements Elements.Element<PictureId> {}
+        implements Elements.Element<PictureId> { }

@@ -150,6 +150,10 @@ final class ExpressionReader extends KeywordSpelling {
         if (is("mod") && least < PRODUCT) {
             return binary(left, "%", 1, PRODUCT);
         }
+        return operation(left, least);
+    }
+
+    private Optional<Term> operation(Term left, int least) {
         String operator = operator();
         if (operator.equals("+") || operator.equals("-")) {
             return least < SUM ? binary(left, operator, 1, SUM) : Optional.empty();
@@ -310,20 +314,10 @@ final class ExpressionReader extends KeywordSpelling {
         String word = token.text().toLowerCase(Locale.ROOT);
         Token.Kind next = at + 1 < tokens.size() ? tokens.get(at + 1).kind() : Token.Kind.END;
         boolean call = at + 1 < tokens.size() && tokens.get(at + 1).is("(");
-        if (next == Token.Kind.STRING
-                && (TYPED.contains(word) || word.startsWith("_") || tokens.get(at + 1).start() == token.end())) {
-            at += 2;
-            Term text = text(tokens.get(at - 1));
-            if (word.equals("interval")) {
-                while (at < tokens.size()
-                        && LONG_TYPES.get("interval").contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
-                    at++;
-                }
-            }
-            if (word.equals("e")) {
-                return Term.of(Kind.TEXT, text.word().replace("\\\\", "\\"));
-            }
-            return word.equals("x") || word.equals("b") ? Term.of(Kind.CALL, word, text) : text;
+        boolean typed = next == Token.Kind.STRING
+                && (TYPED.contains(word) || word.startsWith("_") || tokens.get(at + 1).start() == token.end());
+        if (typed) {
+            return literal(word);
         }
         switch (word) {
             case "not" -> {
@@ -337,14 +331,7 @@ final class ExpressionReader extends KeywordSpelling {
                 return cast();
             }
             case "array" -> {
-                at++;
-                if (accept("(")) {
-                    Term query = query();
-                    expect(")");
-                    return Term.of(Kind.CALL, "array of", query);
-                }
-                expect("[");
-                return Term.of(Kind.CALL, "array", list("]"));
+                return array();
             }
             case "row" -> {
                 at++;
@@ -371,6 +358,33 @@ final class ExpressionReader extends KeywordSpelling {
                 return named();
             }
         }
+    }
+
+    /** A text behind a word that says what it is: a date, an interval, an escaped text, bits. */
+    private Term literal(String word) {
+        at += 2;
+        Term text = text(tokens.get(at - 1));
+        if (word.equals("interval")) {
+            while (at < tokens.size()
+                    && LONG_TYPES.get("interval").contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
+                at++;
+            }
+        }
+        if (word.equals("e")) {
+            return Term.of(Kind.TEXT, text.word().replace("\\\\", "\\"));
+        }
+        return word.equals("x") || word.equals("b") ? Term.of(Kind.CALL, word, text) : text;
+    }
+
+    private Term array() {
+        at++;
+        if (accept("(")) {
+            Term query = query();
+            expect(")");
+            return Term.of(Kind.CALL, "array of", query);
+        }
+        expect("[");
+        return Term.of(Kind.CALL, "array", list("]"));
     }
 
     private Term cases() {

@@ -224,21 +224,21 @@ final class ColumnPlan {
 
     // making the table anew
 
-    private List<Step> rebuild() {
-        String name = words.dialect().stored(table.name() + "_new");
-        boolean whole = target == Target.SQLITE;
-        Table made = whole ? renamed(table, name) : bare(name);
-        Map<String, Column> before = new HashMap<>();
-        change.before.columns().forEach(column -> before.put(words.folded(column.name()), column));
-        List<String> names = new ArrayList<>();
-        List<String> values = new ArrayList<>();
-        Risk risk = Risk.SLOW;
-        List<Question> asked = new ArrayList<>();
-        for (Column column : table.columns()) {
+    /** What is copied into the table that is made anew, with what may go wrong. */
+    private final class Copied {
+        private final Map<String, Column> before = new HashMap<>();
+        private final List<String> names = new ArrayList<>();
+        private final List<String> values = new ArrayList<>();
+        private final List<Question> asked = new ArrayList<>();
+        private Risk risk = Risk.SLOW;
+
+        Copied() {
+            change.before.columns().forEach(column -> before.put(words.folded(column.name()), column));
+            table.columns().stream().filter(column -> column.generated().isEmpty()).forEach(this::add);
+        }
+
+        private void add(Column column) {
             Optional<Column> own = Optional.ofNullable(before.get(words.folded(column.name())));
-            if (column.generated().isPresent()) {
-                continue;
-            }
             boolean lost = own.isPresent() && own.get().generated().isEmpty()
                     && change.replaced.stream().anyMatch(pair -> pair.to() == column) && target != Target.SQLITE;
             Optional<String> fill = fills.of(change.name(), column.name());
@@ -260,22 +260,45 @@ final class ColumnPlan {
             }
             risk = lost ? Risk.LOSES_DATA : risk;
         }
+    }
+
+    private List<Step> rebuild() {
+        boolean whole = target == Target.SQLITE;
+        Copied copied = new Copied();
         boolean loses = change.gone.stream().anyMatch(this::losesValues);
-        risk = loses ? Risk.LOSES_DATA : risk;
+        Risk risk = loses ? Risk.LOSES_DATA : copied.risk;
+        List<Question> asked = copied.asked;
         if (whole) {
             ofRules().forEach(sql -> asked.add(new Question(sql, false)));
             risk = asked.isEmpty() ? risk : risk.or(Risk.MAY_FAIL);
         }
+        String why = loses ? "; the values of "
+                + String.join(", ", change.gone.stream().filter(this::losesValues).map(Column::name).toList())
+                + " are not taken along" : "";
+        if (loses) {
+            asked.add(new Question(rows(), true));
+        }
+        return List.of(new Step(Stage.COLUMNS, change.name(), risk,
+                "Make " + change.name() + " anew and copy its rows" + why, copying(copied, whole), asked,
+                "The table is locked while its rows are copied.",
+                !loses && change.gone.stream().noneMatch(column -> moved.contains(column.name()))
+                        && risk != Risk.LOSES_DATA));
+    }
+
+    private List<String> copying(Copied copied, boolean whole) {
+        String name = words.dialect().stored(table.name() + "_new");
+        Table made = whole ? renamed(table, name) : bare(name);
         List<String> statements = new ArrayList<>();
         statements.add(engine.writer.create(made, whole ? made.foreignKeys() : List.of()));
         boolean numbered = target == Target.SQLSERVER && table.columns().stream().anyMatch(
-                column -> column.identity() != Identity.NONE && before.containsKey(words.folded(column.name())));
+                column -> column.identity() != Identity.NONE
+                        && copied.before.containsKey(words.folded(column.name())));
         if (numbered) {
             statements.add("SET IDENTITY_INSERT " + engine.writer.name(made) + " ON");
         }
-        if (!names.isEmpty()) {
-            statements.add("INSERT INTO " + engine.writer.name(made) + " (" + String.join(", ", names) + ")\nSELECT "
-                    + String.join(", ", values) + "\nFROM " + engine.writer.name(table));
+        if (!copied.names.isEmpty()) {
+            statements.add("INSERT INTO " + engine.writer.name(made) + " (" + String.join(", ", copied.names)
+                    + ")\nSELECT " + String.join(", ", copied.values) + "\nFROM " + engine.writer.name(table));
         }
         if (numbered) {
             statements.add("SET IDENTITY_INSERT " + engine.writer.name(made) + " OFF");
@@ -287,17 +310,7 @@ final class ColumnPlan {
                     .forEach(column -> statements.add(engine.alter(table,
                             "MODIFY (" + engine.name(column.name()) + " " + engine.writer.numbers(column) + ")")));
         }
-        String why = loses ? "; the values of "
-                + String.join(", ", change.gone.stream().filter(this::losesValues).map(Column::name).toList())
-                + " are not taken along" : "";
-        if (loses) {
-            asked.add(new Question(rows(), true));
-        }
-        return List.of(new Step(Stage.COLUMNS, change.name(), risk,
-                "Make " + change.name() + " anew and copy its rows" + why, statements, asked,
-                "The table is locked while its rows are copied.",
-                !loses && change.gone.stream().noneMatch(column -> moved.contains(column.name()))
-                        && risk != Risk.LOSES_DATA));
+        return statements;
     }
 
     /** What tells whether the rows obey the keys, rules and references that the table gets while it is made anew. */

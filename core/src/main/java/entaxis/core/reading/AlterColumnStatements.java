@@ -15,7 +15,8 @@ final class AlterColumnStatements {
     private final TypeParser types;
     private final StepOver pass;
 
-    AlterColumnStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types, StepOver pass) {
+    AlterColumnStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types,
+            StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;

@@ -5,7 +5,10 @@ import entaxis.core.schema.Deferral;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** Reads what may stand behind a constraint or an index and says nothing of what it holds, and when a constraint is checked. */
+/**
+ * Reads what may stand behind a constraint or an index and says nothing of what it holds, and when a constraint is
+ * checked.
+ */
 final class ClauseEnds {
     /** Whether a column's clauses are being read: a comment among them is the column's. */
     private boolean inColumn;

@@ -5,7 +5,6 @@ import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.type.SqlType;
 import java.util.List;
-import java.util.Set;
 
 /** Reads columns with their types and clauses (ISO/IEC 9075-2, 11.4; the engines' manuals). */
 final class ColumnParser {

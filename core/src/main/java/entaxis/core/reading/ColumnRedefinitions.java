@@ -26,7 +26,8 @@ final class ColumnRedefinitions {
         } else if (tokens.is(Keyword.AFTER) || tokens.is(Keyword.BEFORE)) {
             int behind = tokens.is(Keyword.AFTER) ? 1 : 0;
             tokens.at++;
-            ColumnBuilder neighbour = table.columns.size() == 1 ? column : definitions.lookup().existing(table, tokens.at);
+            ColumnBuilder neighbour =
+                    table.columns.size() == 1 ? column : definitions.lookup().existing(table, tokens.at);
             tokens.at++;
             table.columns.remove(column);
             table.columns.add(Math.min(table.columns.size(), table.columns.indexOf(neighbour) + behind), column);

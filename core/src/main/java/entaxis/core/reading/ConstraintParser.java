@@ -27,7 +27,9 @@ final class ConstraintParser {
     private final IndexParser indexes;
     private final ReferenceParser references;
 
-    ConstraintParser(TokenCursor tokens, SchemaBuilder drafts, ImpliedNames implied, NameParser names, ExpressionParser expressions, ClauseEnds clauseEnds, ColumnDefaults defaults, ColumnLookup lookup, IndexParser indexes, ReferenceParser references) {
+    ConstraintParser(TokenCursor tokens, SchemaBuilder drafts, ImpliedNames implied, NameParser names,
+            ExpressionParser expressions, ClauseEnds clauseEnds, ColumnDefaults defaults, ColumnLookup lookup,
+            IndexParser indexes, ReferenceParser references) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.implied = implied;
@@ -48,7 +50,8 @@ final class ConstraintParser {
             case EXCLUDE ->
                     drafts.engine == Target.POSTGRESQL && (next == Keyword.USING || tokens.sign(tokens.at + 1, '('));
             case KEY, INDEX -> drafts.mySql() || drafts.engine == Target.SQLSERVER && tokens.is(Keyword.INDEX);
-            case FULLTEXT, SPATIAL -> drafts.mySql() && (next == Keyword.KEY || next == Keyword.INDEX || next == Keyword.NONE);
+            case FULLTEXT, SPATIAL ->
+                    drafts.mySql() && (next == Keyword.KEY || next == Keyword.INDEX || next == Keyword.NONE);
             case PERIOD -> next == Keyword.FOR;
             default -> supplementalLog();
         };

@@ -19,7 +19,8 @@ final class IndexParser {
     private final ExpressionParser expressions;
     private final ClauseEnds clauseEnds;
 
-    IndexParser(TokenCursor tokens, SchemaBuilder drafts, ImpliedNames implied, NumberParser numbers, ExpressionParser expressions, ClauseEnds clauseEnds) {
+    IndexParser(TokenCursor tokens, SchemaBuilder drafts, ImpliedNames implied, NumberParser numbers,
+            ExpressionParser expressions, ClauseEnds clauseEnds) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.implied = implied;
@@ -87,7 +88,8 @@ final class IndexParser {
         String name = tokens.name();
         boolean unique = tokens.accept(Keyword.UNIQUE);
         clauseEnds.clustering();
-        Optional<String> predicate = tokens.accept(Keyword.WHERE) ? Optional.of(expressions.expression()) : Optional.empty();
+        Optional<String> predicate =
+                tokens.accept(Keyword.WHERE) ? Optional.of(expressions.expression()) : Optional.empty();
         clauseEnds.constraintEnd();
         addIndex(table, new TableIndex(name, unique, List.of(new IndexColumn(column.name, false)), "", predicate));
     }

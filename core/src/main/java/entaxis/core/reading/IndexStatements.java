@@ -19,7 +19,8 @@ final class IndexStatements {
     private final ImpliedNames implied;
     private final StepOver pass;
 
-    IndexStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, ImpliedNames implied, StepOver pass) {
+    IndexStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, ImpliedNames implied,
+            StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;
@@ -78,7 +79,8 @@ final class IndexStatements {
                     .orElseThrow(() -> StatementException.conflict(at,
                             "the table " + table.name + " has no column " + column.name()))));
         }
-        definitions.indexes().addIndex(table, new TableIndex(named, unique, held, options.method(), options.predicate()));
+        definitions.indexes().addIndex(table,
+                new TableIndex(named, unique, held, options.method(), options.predicate()));
         if (!only && !table.heirs.isEmpty()) {
             partitionsGet(table, table.indexes.getLast());
         }
@@ -155,7 +157,8 @@ final class IndexStatements {
                     : drafts.tableOfIndex(name.name());
             boolean gone = table
                     .map(owner -> owner.indexes.removeIf(index -> index.name().equalsIgnoreCase(name.name()))
-                            | (drafts.mySql() && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name()))))
+                            | (drafts.mySql()
+                                    && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name()))))
                     .orElse(false);
             drafts.forgetIndex(name.name());
             if (!gone && !ifThere) {

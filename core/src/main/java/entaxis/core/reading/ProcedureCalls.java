@@ -20,7 +20,8 @@ final class ProcedureCalls {
     private final TypeStatements typeStatements;
     private final StepOver pass;
 
-    ProcedureCalls(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeStatements typeStatements, StepOver pass) {
+    ProcedureCalls(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions,
+            TypeStatements typeStatements, StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;

@@ -19,7 +19,8 @@ final class ReferenceParser {
     private final ColumnLookup lookup;
     private final IndexParser indexes;
 
-    ReferenceParser(TokenCursor tokens, SchemaBuilder drafts, ImpliedNames implied, NameParser names, ClauseEnds clauseEnds, ColumnLookup lookup, IndexParser indexes) {
+    ReferenceParser(TokenCursor tokens, SchemaBuilder drafts, ImpliedNames implied, NameParser names,
+            ClauseEnds clauseEnds, ColumnLookup lookup, IndexParser indexes) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.implied = implied;
@@ -75,7 +76,8 @@ final class ReferenceParser {
     private static ForeignKey spelled(ForeignKey key, TableBuilder other) {
         return other.name.equals(key.referencedTable()) && ColumnLookup.allHeld(other, key.referencedColumns()) ? key
                 : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(),
-                other.name, ColumnLookup.asSpelled(other, key.referencedColumns()), key.onDelete(), key.onUpdate(), key.deferral());
+                        other.name, ColumnLookup.asSpelled(other, key.referencedColumns()), key.onDelete(),
+                        key.onUpdate(), key.deferral());
     }
 
     /**

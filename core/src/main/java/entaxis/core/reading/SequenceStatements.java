@@ -18,7 +18,8 @@ final class SequenceStatements {
     private final TypeParser types;
     private final StepOver pass;
 
-    SequenceStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types, StepOver pass) {
+    SequenceStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types,
+            StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;

@@ -11,7 +11,8 @@ final class TableOptions {
     private final ReadingLog notes;
     private final StepOver pass;
 
-    TableOptions(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, ReadingLog notes, StepOver pass) {
+    TableOptions(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, ReadingLog notes,
+            StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;

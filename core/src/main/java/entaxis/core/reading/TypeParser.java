@@ -7,7 +7,6 @@ import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.HashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 

@@ -23,7 +23,8 @@ final class TypeStatements {
     private final ImpliedNames implied;
     private final StepOver pass;
 
-    TypeStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types, ImpliedNames implied, StepOver pass) {
+    TypeStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types,
+            ImpliedNames implied, StepOver pass) {
         this.tokens = tokens;
         this.drafts = drafts;
         this.definitions = definitions;
@@ -72,7 +73,8 @@ final class TypeStatements {
                 constraint = tokens.name();
             } else if (tokens.accept(Keyword.CHECK)) {
                 String condition = tokens.inRound();
-                String checkName = constraint.isEmpty() && drafts.is(Target.POSTGRESQL) ? name.name() + "_check" : constraint;
+                String checkName =
+                        constraint.isEmpty() && drafts.is(Target.POSTGRESQL) ? name.name() + "_check" : constraint;
                 drafts.domainRules.add(key, new CheckRule(checkName, condition));
                 constraint = "";
                 definitions.clauseEnds().constraintEnd();
@@ -315,7 +317,8 @@ final class TypeStatements {
             drafts.types.put(key, domain.withRequired(false));
         } else if (tokens.accept(Keyword.ADD)) {
             String named =
-                    tokens.accept(Keyword.CONSTRAINT) ? definitions.names().qualified().name() : domain.name() + "_check";
+                    tokens.accept(Keyword.CONSTRAINT) ? definitions.names().qualified().name()
+                            : domain.name() + "_check";
             tokens.expect(Keyword.CHECK);
             CheckRule check = new CheckRule(named, tokens.inRound());
             definitions.clauseEnds().constraintEnd();

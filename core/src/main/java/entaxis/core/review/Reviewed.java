@@ -3,7 +3,6 @@ package entaxis.core.review;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
-import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Domain;
 import entaxis.core.design.Entity;

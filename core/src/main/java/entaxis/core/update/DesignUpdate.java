@@ -815,30 +815,38 @@ public final class DesignUpdate {
                     + "the columns stay, the reference is left out.");
             return;
         }
+        List<KeyPart> gone = own.stream().map(Optional::get).<KeyPart>map(OwnPart::new).toList();
+        Relationship relationship = relationship(table, key, parentTable.get(), parent.get(), child.get());
+        boolean identifying = table.keyColumns().containsAll(key.columns()) && !relationship.first().cardinality()
+                .optional() && !child.get().id().equals(parent.get().id());
+        exchange(child.get(), gone, relationship, identifying, what);
+    }
+
+    private Relationship relationship(Table table, ForeignKey key, Table parentTable, Entity parent, Entity child) {
         boolean required =
                 key.columns().stream().allMatch(name -> table.column(name).map(Column::required).orElse(false));
         Set<String> columns = new HashSet<>(key.columns());
-        boolean identifying = table.keyColumns().containsAll(key.columns()) && required
-                && !child.get().id().equals(parent.get().id());
         boolean unique = columns.equals(new HashSet<>(table.keyColumns()))
                 || table.uniqueKeys().stream().anyMatch(other -> columns.equals(new HashSet<>(other.columns())));
         Map<ColumnPath, String> names = new HashMap<>();
         for (int i = 0; i < key.columns().size(); i++) {
             String column = key.columns().get(i);
-            parentTable.get().column(key.referencedColumns().get(i)).flatMap(Column::origin)
+            parentTable.column(key.referencedColumns().get(i)).flatMap(Column::origin)
                     .ifPresent(path -> names.put(path, column));
         }
-        RelationshipId id = new RelationshipId(fresh.id('r'));
-        End first = End.of(parent.get().id(), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS)
+        End first = End.of(parent.id(), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS)
                 .columnNames(names);
-        End second =
-                End.of(child.get().id(), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
-        Relationship relationship =
-                new Relationship(id, "", first, second, Side.SECOND, key.onDelete(), key.onUpdate(), List.of());
+        End second = End.of(child.id(), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
+        return new Relationship(new RelationshipId(fresh.id('r')), "", first, second, Side.SECOND, key.onDelete(),
+                key.onUpdate(), List.of());
+    }
+
+    /** Puts the columns of a relationship in the place of attributes. */
+    private void exchange(Entity entity, List<KeyPart> gone, Relationship relationship, boolean identifying,
+            String what) {
+        RelationshipId id = relationship.id();
         Design before = design;
-        Entity entity = child.get();
         List<Member> members = new ArrayList<>();
-        List<KeyPart> gone = own.stream().map(Optional::get).<KeyPart>map(OwnPart::new).toList();
         boolean placed = false;
         for (Member member : entity.members()) {
             boolean goes = member instanceof Attribute attribute && gone.contains(new OwnPart(attribute.id()));
@@ -857,11 +865,10 @@ public final class DesignUpdate {
                 .toList();
         List<Index> indexes = entity.indexes().stream()
                 .filter(index -> index.parts().stream().noneMatch(part -> gone.contains(part.part()))).toList();
-        Design without = design.with(new Entity(entity.id(), entity.name(), entity.meaning(), entity.area(),
+        put(design.with(new Entity(entity.id(), entity.name(), entity.meaning(), entity.area(),
                 entity.members().stream().filter(members::contains).toList(),
                 entity.primaryKey().stream().filter(part -> !gone.contains(part)).toList(), List.of(), indexes,
-                entity.checks()));
-        put(without);
+                entity.checks())));
         if (!apply(new Change.AddRelationship(relationship, identifying), what)) {
             put(before);
             return;

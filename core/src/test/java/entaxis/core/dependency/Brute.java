@@ -93,22 +93,7 @@ public final class Brute {
         boolean[] equal = new boolean[width];
         boolean more = true;
         while (more) {
-            more = false;
-            for (Functional dependency : relation.functional()) {
-                for (List<Integer> a : rows) {
-                    for (List<Integer> b : rows) {
-                        if (dependency.determinant().members().stream()
-                                .allMatch(place -> a.get(place).equals(b.get(place)))) {
-                            for (int place : dependency.dependent().places()) {
-                                if (!a.get(place).equals(b.get(place)) && !equal[place]) {
-                                    equal[place] = true;
-                                    more = true;
-                                }
-                            }
-                        }
-                    }
-                }
-            }
+            more = equated(relation, rows, equal);
             Set<List<Integer>> next = new HashSet<>();
             rows.forEach(row -> {
                 List<Integer> one = new ArrayList<>(row);
@@ -117,18 +102,7 @@ public final class Brute {
                 }
                 next.add(one);
             });
-            for (Multivalued dependency : relation.multivalued()) {
-                for (List<Integer> a : List.copyOf(next)) {
-                    for (List<Integer> b : List.copyOf(next)) {
-                        if (dependency.determinant().members().stream()
-                                .allMatch(place -> a.get(place).equals(b.get(place)))) {
-                            List<Integer> row = new ArrayList<>(b);
-                            dependency.dependent().forEach(place -> row.set(place, a.get(place)));
-                            more |= next.add(row);
-                        }
-                    }
-                }
-            }
+            more |= completed(relation, next);
             rows = next;
         }
         for (int i = 0; i < width; i++) {
@@ -144,6 +118,45 @@ public final class Brute {
                 yield rows.contains(row);
             }
         };
+    }
+
+    /** Makes places equal that functional dependencies make so; whether any was not before. */
+    private static boolean equated(Relation relation, Set<List<Integer>> rows, boolean[] equal) {
+        boolean more = false;
+        for (Functional dependency : relation.functional()) {
+            for (List<Integer> a : rows) {
+                for (List<Integer> b : rows) {
+                    if (dependency.determinant().members().stream()
+                            .allMatch(place -> a.get(place).equals(b.get(place)))) {
+                        for (int place : dependency.dependent().places()) {
+                            if (!a.get(place).equals(b.get(place)) && !equal[place]) {
+                                equal[place] = true;
+                                more = true;
+                            }
+                        }
+                    }
+                }
+            }
+        }
+        return more;
+    }
+
+    /** Adds the rows that many-valued dependencies ask for; whether any was missing. */
+    private static boolean completed(Relation relation, Set<List<Integer>> rows) {
+        boolean more = false;
+        for (Multivalued dependency : relation.multivalued()) {
+            for (List<Integer> a : List.copyOf(rows)) {
+                for (List<Integer> b : List.copyOf(rows)) {
+                    if (dependency.determinant().members().stream()
+                            .allMatch(place -> a.get(place).equals(b.get(place)))) {
+                        List<Integer> row = new ArrayList<>(b);
+                        dependency.dependent().forEach(place -> row.set(place, a.get(place)));
+                        more |= rows.add(row);
+                    }
+                }
+            }
+        }
+        return more;
     }
 
     public static List<Functional> functional(Random random, int attributes, int most) {

@@ -82,7 +82,17 @@ public final class RandomChanges {
                 Cardinality.ONE_OR_MORE, Cardinality.ZERO_OR_MORE), random);
         KeyPart part =
                 random.nextBoolean() ? new KeyPart.OwnPart(attributeId) : new KeyPart.InheritedPart(relationship);
-        return switch (random.nextInt(54)) {
+        Picked picked = new Picked(entity, other, attributeId, relationship, side, cardinality, part);
+        int kind = random.nextInt(54);
+        return kind < 25 ? plain(kind, design, random, fresh, picked) : other(kind, design, random, fresh, picked);
+    }
+
+    /** Elements that an edit may be about. */
+    private record Picked(Entity entity, Entity other, AttributeId attributeId, RelationshipId relationship, Side side,
+            Cardinality cardinality, KeyPart part) { }
+
+    private static Change plain(int kind, Design design, Random random, String fresh, Picked picked) {
+        return switch (kind) {
             case 0 -> new Change.SetFacts(new DesignProperties("Named " + fresh, Target.H2, "t", "a"));
             case 1 -> new Change.SetPaper(design.sheet().id(), new Paper(Paper.Size.A2, random.nextBoolean()));
             case 2 -> new Change.AddArea(new Area(new AreaId("s" + fresh), "Area " + fresh, random.nextInt(8)));
@@ -90,75 +100,100 @@ public final class RandomChanges {
                     design.areas().size() == 0 ? new AreaId("snone") : pick(design.areas().list(), random).id());
             case 4 -> new Change.AddEntity(Entity.named(new EntityId("e" + fresh), "Added " + fresh),
                     design.sheet().id(), new Place(random.nextInt(900), 5));
-            case 5 -> new Change.RenameEntity(entity.id(), "Renamed " + fresh);
-            case 6 -> new Change.DescribeEntity(entity.id(), "meaning " + fresh);
-            case 7 -> new Change.AssignArea(entity.id(), design.areas().stream().findFirst().map(Area::id));
-            case 8 -> new Change.RemoveEntity(design.entities().size() > 4 ? entity.id() : new EntityId("enone"));
-            case 9 -> new Change.AddAttributes(entity.id(),
+            case 5 -> new Change.RenameEntity(picked.entity().id(), "Renamed " + fresh);
+            case 6 -> new Change.DescribeEntity(picked.entity().id(), "meaning " + fresh);
+            case 7 -> new Change.AssignArea(picked.entity().id(), design.areas().stream().findFirst().map(Area::id));
+            case 8 -> new Change.RemoveEntity(
+                    design.entities().size() > 4 ? picked.entity().id() : new EntityId("enone"));
+            case 9 -> new Change.AddAttributes(picked.entity().id(),
                     List.of(new Change.NewAttribute(
                             Attribute.of(new AttributeId("a" + fresh), "added_" + fresh, SqlType.integer()),
                     random.nextBoolean(), random.nextBoolean())));
             case 10 ->
-                    new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Name("renamed_" + fresh));
-            case 11 -> new Change.AlterAttribute(entity.id(), attributeId,
+                    new Change.AlterAttribute(picked.entity().id(), picked.attributeId(),
+                            new AttributeAspect.Name("renamed_" + fresh));
+            case 11 -> new Change.AlterAttribute(picked.entity().id(), picked.attributeId(),
                     new AttributeAspect.Type(SqlType.varchar(1 + random.nextInt(90))));
-            case 12 -> new Change.AlterAttribute(entity.id(), attributeId,
+            case 12 -> new Change.AlterAttribute(picked.entity().id(), picked.attributeId(),
                     new AttributeAspect.Required(random.nextBoolean()));
-            case 13 -> new Change.RemoveAttribute(entity.id(), attributeId);
-            case 14 -> new Change.SetKeys(entity.id(), part,
+            case 13 -> new Change.RemoveAttribute(picked.entity().id(), picked.attributeId());
+            case 14 -> new Change.SetKeys(picked.entity().id(), picked.part(),
                     random.nextBoolean() ? OptionalInt.of(1 + random.nextInt(3)) : OptionalInt.empty(),
                     Set.of(1 + random.nextInt(3)));
-            case 15 -> new Change.MoveMember(entity.id(), part, random.nextInt(7) - 3);
+            case 15 -> new Change.MoveMember(picked.entity().id(), picked.part(), random.nextInt(7) - 3);
             case 16 -> new Change.AddRelationship(
-                    Relationship.between(new RelationshipId("r" + fresh), End.of(entity.id(), cardinality, "has"),
-                    End.of(other.id(), Cardinality.ZERO_OR_MORE, "of")), random.nextBoolean());
-            case 17 -> new Change.AlterRelationship(relationship, new RelationshipAspect.HowMany(side, cardinality));
-            case 18 -> new Change.AlterRelationship(relationship,
+                    Relationship.between(new RelationshipId("r" + fresh),
+                            End.of(picked.entity().id(), picked.cardinality(), "has"),
+                    End.of(picked.other().id(), Cardinality.ZERO_OR_MORE, "of")), random.nextBoolean());
+            case 17 -> new Change.AlterRelationship(picked.relationship(),
+                    new RelationshipAspect.HowMany(picked.side(), picked.cardinality()));
+            case 18 -> new Change.AlterRelationship(picked.relationship(),
                     new RelationshipAspect.Identifying(random.nextBoolean()));
-            case 19 -> new Change.AlterRelationship(relationship,
-                    new RelationshipAspect.ColumnName(side, ColumnPath.own(attributeId), "col_" + fresh));
-            case 20 -> new Change.AlterRelationship(relationship,
+            case 19 -> new Change.AlterRelationship(picked.relationship(),
+                    new RelationshipAspect.ColumnName(picked.side(), ColumnPath.own(picked.attributeId()),
+                            "col_" + fresh));
+            case 20 -> new Change.AlterRelationship(picked.relationship(),
                     new RelationshipAspect.OnDelete(pick(List.of(ReferentialAction.values()), random)));
-            case 21 -> new Change.SwapEnds(relationship);
-            case 22 -> new Change.RemoveRelationship(relationship);
-            case 23 -> new Change.PlaceCards(design.sheet().id(), places(entity.id(), other.id(), random));
+            case 21 -> new Change.SwapEnds(picked.relationship());
+            case 22 -> new Change.RemoveRelationship(picked.relationship());
+            case 23 -> new Change.PlaceCards(design.sheet().id(),
+                    places(picked.entity().id(), picked.other().id(), random));
             case 24 -> new Change.AddRow(
-                    new SampleRow(new RowId("w" + fresh), entity.id(), Map.of(ColumnPath.own(attributeId), "x")));
+                    new SampleRow(new RowId("w" + fresh), picked.entity().id(),
+                            Map.of(ColumnPath.own(picked.attributeId()), "x")));
+            default -> throw new IllegalArgumentException("no edit " + kind);
+        };
+    }
+
+    private static Change other(int kind, Design design, Random random, String fresh, Picked picked) {
+        return switch (kind) {
             case 25 -> new Change.PutType(
                     new Enumeration(new TypeId("t" + fresh), "type_" + fresh, List.of("a", "b"), ""));
             case 26 -> new Change.RemoveType(new TypeId("t" + (1 + random.nextInt(3))));
             case 27 -> new Change.PutType(new Domain(new TypeId("t1"), "renamed_" + fresh, SqlType.varchar(9),
                     Optional.empty(), Optional.of("value <> ''"), ""));
             case 28 ->
-                    new Change.AlterAttribute(entity.id(), attributeId, new AttributeAspect.Type(new DesignType("t2")));
-            case 29 -> new Change.SetIndexes(entity.id(),
-                    List.of(new Index("", random.nextBoolean(), List.of(new IndexPart(part, random.nextBoolean())))));
-            case 30 -> new Change.SetChecks(entity.id(), List.of(new NamedCheck("rule " + fresh, "1 < 2")));
-            case 31 -> new Change.AddSurrogateKey(entity.id(), new AttributeId("a" + fresh), "id_" + fresh);
-            case 32 -> new Change.TakeAlternateKey(entity.id(), 1 + random.nextInt(3));
-            case 33 -> new Change.MoveAttributes(entity.id(), other.id(), List.of(attributeId));
-            case 34 -> new Change.Resolve(relationship, new EntityId("e" + fresh), "Between " + fresh,
+                    new Change.AlterAttribute(picked.entity().id(), picked.attributeId(),
+                            new AttributeAspect.Type(new DesignType("t2")));
+            case 29 -> new Change.SetIndexes(picked.entity().id(),
+                    List.of(new Index("", random.nextBoolean(),
+                            List.of(new IndexPart(picked.part(), random.nextBoolean())))));
+            case 30 -> new Change.SetChecks(picked.entity().id(), List.of(new NamedCheck("rule " + fresh, "1 < 2")));
+            case 31 -> new Change.AddSurrogateKey(picked.entity().id(), new AttributeId("a" + fresh), "id_" + fresh);
+            case 32 -> new Change.TakeAlternateKey(picked.entity().id(), 1 + random.nextInt(3));
+            case 33 ->
+                    new Change.MoveAttributes(picked.entity().id(), picked.other().id(), List.of(picked.attributeId()));
+            case 34 -> new Change.Resolve(picked.relationship(), new EntityId("e" + fresh), "Between " + fresh,
                     new RelationshipId("r" + fresh), new RelationshipId("rr" + fresh),
                     pick(List.of(Change.AssociativeKey.values()), random), new AttributeId("a" + fresh), List.of());
-            case 35 -> new Change.Dissolve(entity.id(), new RelationshipId("r" + fresh));
-            case 36 -> new Change.PutCategory(new Category(new CategoryId("c" + fresh), entity.id(),
-                    List.of(relationship), true, random.nextBoolean(),
+            case 35 -> new Change.Dissolve(picked.entity().id(), new RelationshipId("r" + fresh));
+            case 36 -> new Change.PutCategory(new Category(new CategoryId("c" + fresh), picked.entity().id(),
+                    List.of(picked.relationship()), true, random.nextBoolean(),
                     pick(List.of(Mapping.values()), random), ""));
-            case 37 -> new Change.PutExclusion(new Exclusion(new ExclusionId("x" + fresh), "", entity.id(),
-                    design.relationshipsOf(entity.id()).map(Relationship::id).limit(2).toList(), random.nextBoolean()));
+            case 37 -> new Change.PutExclusion(new Exclusion(new ExclusionId("x" + fresh), "", picked.entity().id(),
+                    design.relationshipsOf(picked.entity().id()).map(Relationship::id).limit(2).toList(),
+                    random.nextBoolean()));
             case 38 -> new Change.PutAssumption(new Assumption(new AssumptionId("u" + fresh),
-                    1 + design.assumptions().size(), relationship, side, "assumed " + fresh));
+                    1 + design.assumptions().size(), picked.relationship(), picked.side(), "assumed " + fresh));
+            default -> last(kind, design, random, fresh, picked);
+        };
+    }
+
+    private static Change last(int kind, Design design, Random random, String fresh, Picked picked) {
+        return switch (kind) {
             case 39 -> new Change.AddSheet(new Sheet(new SheetId("p" + fresh), "Sheet " + fresh, Paper.DEFAULT,
-                    places(entity.id(), other.id(), random)));
+                    places(picked.entity().id(), picked.other().id(), random)));
             case 40 -> new Change.RemoveSheet(design.sheets().list().getLast().id());
             case 41 -> new Change.AlterSheet(design.sheet().id(),
                     new SheetAspect.Shows(SheetView.DEFAULT.with(pick(List.of(Notation.values()), random))));
             case 42 -> new Change.AlterSheet(design.sheet().id(),
-                    new SheetAspect.Hidden(Set.of(entity.id()), random.nextBoolean()));
+                    new SheetAspect.Hidden(Set.of(picked.entity().id()), random.nextBoolean()));
             case 43 -> new Change.AlterSheet(design.sheet().id(),
-                    new SheetAspect.Pinned(Set.copyOf(List.of(entity.id(), other.id())), random.nextBoolean()));
+                    new SheetAspect.Pinned(Set.copyOf(List.of(picked.entity().id(), picked.other().id())),
+                            random.nextBoolean()));
             case 44 -> new Change.AlterSheet(design.sheet().id(),
-                    new SheetAspect.Way(relationship.value(), LineShape.FREE.leaving(side, Optional.of(CardSide.TOP))));
+                    new SheetAspect.Way(picked.relationship().value(),
+                            LineShape.FREE.leaving(picked.side(), Optional.of(CardSide.TOP))));
             case 45 -> new Change.AlterSheet(design.sheet().id(), new SheetAspect.PutNote(
                     new Note(new NoteId("n" + fresh), "*note* " + fresh, new Place(1, 2), 200)));
             case 46 -> new Change.SetFacts(design.facts()
@@ -166,7 +201,7 @@ public final class RandomChanges {
                             pick(List.of(Naming.Letters.values()), random), "_", "t_",
                             Map.of(Naming.Template.FOREIGN_COLUMN, "{parent}_{key}", Naming.Template.PRIMARY_KEY,
                                     "{table}_pk"))));
-            case 47 -> new Change.AlterAttribute(entity.id(), attributeId,
+            case 47 -> new Change.AlterAttribute(picked.entity().id(), picked.attributeId(),
                     new AttributeAspect.Generated(Optional.of("1 + 1")));
             case 50 -> new Change.PutOpaque(
                     new OpaqueSequence(new OpaqueId("v" + fresh), "", "numbers_" + fresh, random.nextInt(9), 1));
@@ -176,16 +211,19 @@ public final class RandomChanges {
                     pick(List.of(Target.values()), random), "CREATE VIEW view_" + fresh + " AS SELECT 1 AS one"));
             case 52 -> new Change.RemoveOpaque(
                     design.carried().size() == 0 ? new OpaqueId("vnone") : pick(design.carried().list(), random).id());
-            case 49 -> new Change.StateDependencies(StatedDependencies.none(entity.id())
+            case 49 -> new Change.StateDependencies(StatedDependencies.none(picked.entity().id())
                     .stated(List.of(new StatedDependencies.Stated(random.nextBoolean(),
-                            List.of(ColumnPath.own(attributeId)), List.of(ColumnPath.own(attributeId)))))
+                            List.of(ColumnPath.own(picked.attributeId())),
+                            List.of(ColumnPath.own(picked.attributeId())))))
                     .accepted(List.of(new StatedDependencies.Accepted(
-                            new StatedDependencies.Stated(false, List.of(), List.of(ColumnPath.own(attributeId))),
+                            new StatedDependencies.Stated(false, List.of(),
+                                    List.of(ColumnPath.own(picked.attributeId()))),
                             "as it is"))));
-            case 48 -> new Change.AlterRelationship(relationship,
-                    new RelationshipAspect.Agreed(side, "Each thing has one."));
-            default -> new Change.Several(List.of(new Change.DescribeEntity(entity.id(), "both"),
-                    new Change.AlterRelationship(relationship, new RelationshipAspect.Role(side, "role " + fresh))));
+            case 48 -> new Change.AlterRelationship(picked.relationship(),
+                    new RelationshipAspect.Agreed(picked.side(), "Each thing has one."));
+            default -> new Change.Several(List.of(new Change.DescribeEntity(picked.entity().id(), "both"),
+                    new Change.AlterRelationship(picked.relationship(),
+                            new RelationshipAspect.Role(picked.side(), "role " + fresh))));
         };
     }
 

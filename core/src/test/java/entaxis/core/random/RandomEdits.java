@@ -133,7 +133,8 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
             List<Column> columns = new ArrayList<>(table.columns());
             int at = random.nextInt(columns.size());
             Column column = columns.get(at);
-            switch (random.nextInt(17)) {
+            int kind = random.nextInt(17);
+            switch (kind) {
                 case 0 -> columns.add(random.nextInt(columns.size() + 1), column("fresh_" + next++));
                 case 1 -> columns.add(column("fresh_" + next++));
                 case 2 -> {
@@ -162,60 +163,8 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
                     tables.put(fresh, fresh(fresh));
                     return;
                 }
-                case 9 -> {
-                    tables.put(name,
-                            with(table, columns, table.primaryKey(),
-                                    added(table.uniqueKeys(),
-                                            new UniqueKey("uq_" + table.name().hashCode() + "_" + next++,
-                                                    List.of(column.name())),
-                                            keyable(column)),
-                            table.checks(), table.foreignKeys(), table.indexes()));
-                    return;
-                }
-                case 10 -> {
-                    tables.put(name,
-                            with(table, columns, table.primaryKey(),
-                                    table.uniqueKeys().isEmpty() ? List.of()
-                                            : table.uniqueKeys().subList(1, table.uniqueKeys().size()),
-                                    table.checks(),
-                            table.foreignKeys(), table.indexes()));
-                    return;
-                }
-                case 11 -> {
-                    boolean number = plain(column) && column.type() instanceof SqlType.IntegerType
-                            && column.name().matches("[a-z_0-9]+");
-                    tables.put(name,
-                            with(table, columns, table.primaryKey(), table.uniqueKeys(), added(table.checks(),
-                                    new CheckRule("ck_new_" + next++, column.name() + " between 1 and 900"), number),
-                            table.foreignKeys(), table.indexes()));
-                    return;
-                }
-                case 12 -> {
-                    tables.put(name,
-                            with(table, columns, table.primaryKey(), table.uniqueKeys(),
-                                    table.checks().isEmpty() ? List.of()
-                                            : table.checks().subList(1, table.checks().size()),
-                            table.foreignKeys(), table.indexes()));
-                    return;
-                }
-                case 13 -> {
-                    tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(),
-                            table.foreignKeys(), added(table.indexes(), new TableIndex("ix_new_" + next++,
-                                    random.nextInt(4) == 0,
-                                    List.of(new IndexColumn(column.name(), random.nextBoolean()))), keyable(column))));
-                    return;
-                }
-                case 14 -> {
-                    tables.put(name,
-                            with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(),
-                                    table.foreignKeys().isEmpty() ? List.of()
-                                            : table.foreignKeys().subList(0, table.foreignKeys().size() - 1),
-                                    table.indexes().isEmpty() ? List.of()
-                                            : table.indexes().subList(1, table.indexes().size())));
-                    return;
-                }
-                case 15 -> {
-                    reference(name, table);
+                case 9, 10, 11, 12, 13, 14, 15 -> {
+                    constraint(kind, table, columns, column);
                     return;
                 }
                 default -> {
@@ -225,6 +174,61 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
             }
             tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(),
                     table.foreignKeys(), table.indexes()));
+        }
+
+        private void constraint(int kind, Table table, List<Column> columns, Column column) {
+            String name = table.name();
+            switch (kind) {
+                case 9 -> {
+                    tables.put(name,
+                            with(table, columns, table.primaryKey(),
+                                    added(table.uniqueKeys(),
+                                            new UniqueKey("uq_" + table.name().hashCode() + "_" + next++,
+                                                    List.of(column.name())),
+                                            keyable(column)),
+                            table.checks(), table.foreignKeys(), table.indexes()));
+                }
+                case 10 -> {
+                    tables.put(name,
+                            with(table, columns, table.primaryKey(),
+                                    table.uniqueKeys().isEmpty() ? List.of()
+                                            : table.uniqueKeys().subList(1, table.uniqueKeys().size()),
+                                    table.checks(),
+                            table.foreignKeys(), table.indexes()));
+                }
+                case 11 -> {
+                    boolean number = plain(column) && column.type() instanceof SqlType.IntegerType
+                            && column.name().matches("[a-z_0-9]+");
+                    tables.put(name,
+                            with(table, columns, table.primaryKey(), table.uniqueKeys(), added(table.checks(),
+                                    new CheckRule("ck_new_" + next++, column.name() + " between 1 and 900"), number),
+                            table.foreignKeys(), table.indexes()));
+                }
+                case 12 -> {
+                    tables.put(name,
+                            with(table, columns, table.primaryKey(), table.uniqueKeys(),
+                                    table.checks().isEmpty() ? List.of()
+                                            : table.checks().subList(1, table.checks().size()),
+                            table.foreignKeys(), table.indexes()));
+                }
+                case 13 -> {
+                    tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(),
+                            table.foreignKeys(), added(table.indexes(), new TableIndex("ix_new_" + next++,
+                                    random.nextInt(4) == 0,
+                                    List.of(new IndexColumn(column.name(), random.nextBoolean()))), keyable(column))));
+                }
+                case 14 -> {
+                    tables.put(name,
+                            with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(),
+                                    table.foreignKeys().isEmpty() ? List.of()
+                                            : table.foreignKeys().subList(0, table.foreignKeys().size() - 1),
+                                    table.indexes().isEmpty() ? List.of()
+                                            : table.indexes().subList(1, table.indexes().size())));
+                }
+                default -> {
+                    reference(name, table);
+                }
+            }
         }
 
         private void types() {

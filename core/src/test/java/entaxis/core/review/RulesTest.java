@@ -241,8 +241,7 @@ class RulesTest {
         List<Member> named =
                 jar.members().stream().map(member -> member instanceof Attribute own && !own.name().equals("jar_no")
                 ? own.named(own.name().equals("first") ? "Label" : "label") : member).toList();
-        return design.with(jar.withMembers(named))
-                .with(design.facts().on(target)
+        return design.with(jar.withMembers(named)).with(design.facts().on(target)
                         .naming(new Naming(Naming.Grammar.AS_TYPED, Naming.Grammar.AS_TYPED, Naming.Letters.AS_NAMED,
                 "_", "", Map.of())));
     }

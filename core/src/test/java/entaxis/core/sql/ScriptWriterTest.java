@@ -12,7 +12,6 @@ import entaxis.core.design.SampleRow;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.Table;
 import entaxis.core.small.Small;
 import entaxis.core.sql.Highlight.Run;
 import entaxis.core.sql.Script.Kind;

@@ -50,13 +50,13 @@ public final class SceneMaker {
     private static final double SIGN_ROOM = 26;
 
     private record CardSource(Object stated, Table derived, OptionalInt hue, Dialect dialect, SheetView view,
-            Object types) {}
+            Object types) { }
 
     private record Known(CardSource source, Card card) { }
 
     /** A line before it has a way. */
     private record Draft(Link link, String stated, boolean solid, boolean plain, Ending first, Ending second,
-            String text) {}
+            String text) { }
 
     /** What the lines of a scene were drawn from; the ways are those among the cards where they lay. */
     private record Drawn(List<Draft> drafts, List<Line> toSigns, Map<String, Route> routes, Notation notation) {

@@ -12,7 +12,7 @@ public sealed interface QueryOutcome {
      * @param more whether there were more than are shown
      */
     record Rows(List<String> columns, List<List<Optional<String>>> rows, boolean more, long micros)
-            implements QueryOutcome {}
+            implements QueryOutcome { }
 
     /** The engine's reason for refusing it. */
     record Failed(String reason) implements QueryOutcome { }

@@ -19,7 +19,7 @@ public record KindsLedger(String kindOf, List<CategoryRow> categories, List<Mapp
         List<HiddenManyToMany.Question> questions) {
     /** One category. */
     public record CategoryRow(String id, List<String> kinds, boolean complete, boolean disjoint, String mapping,
-            String discriminator) {}
+            String discriminator) { }
 
     /** The kinds of an entity. */
     public static KindsLedger of(Design design, Entity entity) {

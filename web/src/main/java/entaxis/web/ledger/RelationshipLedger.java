@@ -66,7 +66,7 @@ public record RelationshipLedger(String id, String title, List<Reading> readings
      * @param given whether its name was given by hand
      */
     public record MadeColumn(String id, String side, String path, String name, boolean given, String type, String table,
-            String follows) {}
+            String follows) { }
 
     /** The sentence card of a relationship. */
     public static RelationshipLedger of(Design design, Derivation derivation, Relationship relationship) {

@@ -45,7 +45,7 @@ public record NormalizeDesk(String id, String name, List<String> attributes, int
 
     /** A fault, the harm that it does unless that is left for later, and the reason why it stays, if it does. */
     public record Fault(int number, String title, String tone, String dependency, String why, Optional<Harm> harm,
-            Optional<String> reason) {}
+            Optional<String> reason) { }
 
     /** A sign against first normal form, as a question, and what to do about it. */
     public record Sign(String question, String remedy) { }

@@ -47,7 +47,7 @@ class ImportController {
 
     /** A block of a sheet as the page shows it. */
     record ShownBlock(int number, String sheet, String entity, List<String> headings, List<ColumnRole> roles,
-            List<List<String>> rows) {}
+            List<List<String>> rows) { }
 
     @GetMapping("/import/{token}")
     String preview(@PathVariable String token, @RequestParam Map<String, String> fields, Model model) {

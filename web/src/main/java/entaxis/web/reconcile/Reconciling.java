@@ -103,11 +103,11 @@ public class Reconciling {
 
     /** What follows for a design if these differences are taken over. */
     private record TakenOver(Design design, Schema have, RenameMap pairing, List<MergedTable> joins,
-            List<Difference> taken, Updated updated) {}
+            List<Difference> taken, Updated updated) { }
 
     /** What two schemas have apart; it holds as long as neither is another one and the same is taken for renamed. */
     private record Compared(Schema have, Schema derived, Map<String, String> worded, Optional<Agreed> agreed,
-            Schema want, List<MatchSuggestion> offers, RenameMap pairing, Comparison comparison) {}
+            Schema want, List<MatchSuggestion> offers, RenameMap pairing, Comparison comparison) { }
 
     /** What both sides last agreed on, as it was written down and as it was read. */
     private record Agreed(String script, Schema schema) { }

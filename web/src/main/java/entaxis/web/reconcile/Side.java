@@ -16,4 +16,4 @@ import java.time.Instant;
  * @param readAt when it was read
  */
 public record Side(String key, String title, Target engine, Schema schema, boolean live, boolean design,
-        Instant readAt) {}
+        Instant readAt) { }

@@ -12,4 +12,4 @@ import java.util.Map;
  * @param areas names of subject areas, above everything
  */
 public record Rendering(long revision, Scene scene, Map<String, String> lines, Map<String, String> cards, String paper,
-        String areas) {}
+        String areas) { }

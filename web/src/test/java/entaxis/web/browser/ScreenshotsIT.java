@@ -54,6 +54,11 @@ class ScreenshotsIT extends BrowserTest {
         page.keyboard().press("x");
         page.waitForTimeout(300);
         picture("save-picture");
+        findingsAndDictionary(design);
+        desks(design);
+    }
+
+    private void findingsAndDictionary(String design) {
         go(design);
         page.keyboard().press("f");
         page.locator("#margin .note").first().waitFor();
@@ -84,6 +89,9 @@ class ScreenshotsIT extends BrowserTest {
         go(sheet + "/normalize");
         page.waitForTimeout(300);
         picture("normalize");
+    }
+
+    private void desks(String design) {
         go(design + "/sentences");
         picture("read-aloud");
         go(design + "/sql?target=MYSQL&beside=POSTGRESQL&chosen=true&comments=true");

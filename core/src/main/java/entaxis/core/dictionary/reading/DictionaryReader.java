@@ -20,7 +20,7 @@ import java.util.Optional;
 public final class DictionaryReader {
     /** A column that refers to another entity, with its place. */
     private record Reference(ReadAttribute attribute, String to, String verb, boolean unique, int sheet, int row,
-            int column) {}
+            int column) { }
 
     /** An entity while its rows are read. */
     private static final class Draft {

@@ -35,7 +35,7 @@ public final class ReferenceWithoutIndex implements GatheringRule<ReferenceWitho
 
     /** References of an entity that nothing serves. */
     record Bare(EntityId entity, List<Index> indexes, List<RelationshipId> references, List<About> about,
-            String columns) {}
+            String columns) { }
 
     @Override
     public RuleInfo info() {

@@ -51,7 +51,7 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
      * @param related the entities that it has a relationship with
      */
     record Names(Entity entity, Set<String> called, Map<String, Attribute> own, Optional<Column> key,
-            Set<EntityId> related, List<SampleRow> rows) {}
+            Set<EntityId> related, List<SampleRow> rows) { }
 
     @Override
     public RuleInfo info() {

@@ -38,7 +38,7 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
 
     /** What the rows of an entity refer to, and by which columns. */
     record Referring(String name, List<Relationship> references, List<List<Column>> columns, List<String> key,
-            List<Optional<ColumnPath>> paths, List<SampleRow> rows) {}
+            List<Optional<ColumnPath>> paths, List<SampleRow> rows) { }
 
     @Override
     public RuleInfo info() {
