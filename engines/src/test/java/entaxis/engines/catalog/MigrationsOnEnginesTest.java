@@ -42,7 +42,7 @@ import org.junit.jupiter.api.Test;
  * tables are emptied first; where it finds none, the step must not fail.
  */
 class MigrationsOnEnginesTest {
-    private static final int PAIRS = Integer.getInteger("migration.pairs", 50);
+    private static final int PAIRS = Integer.getInteger("migration.pairs", 25);
     private static final int FIRST = Integer.getInteger("migration.first", 0);
 
     /**

@@ -25,7 +25,7 @@ import org.junit.jupiter.api.Test;
  * no difference. MigrationsOnEnginesTest does so with more.
  */
 class RandomDesignsOnEnginesTest {
-    private static final int DESIGNS = Integer.getInteger("random.designs", 40);
+    private static final int DESIGNS = Integer.getInteger("random.designs", 20);
 
     private interface Read {
         Schema from(Connection connection) throws SQLException;
