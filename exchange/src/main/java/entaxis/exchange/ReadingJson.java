@@ -119,6 +119,16 @@ public final class ReadingJson {
     private static Map<String, Object> index(TableIndex index) {
         Map<String, Object> one =
                 key(index.name(), index.columns().stream().map(TableIndex.IndexColumn::name).toList());
+        List<String> expressions = index.columns().stream().filter(TableIndex.IndexColumn::expression)
+                .map(TableIndex.IndexColumn::name).toList();
+        if (!expressions.isEmpty()) {
+            one.put("expressions", expressions);
+        }
+        Map<String, Integer> prefixes = new LinkedHashMap<>();
+        index.columns().forEach(column -> column.prefix().ifPresent(length -> prefixes.put(column.name(), length)));
+        if (!prefixes.isEmpty()) {
+            one.put("prefixes", prefixes);
+        }
         one.put("unique", index.unique());
         put(one, "method", index.method());
         index.predicate().ifPresent(rows -> one.put("where", rows));

@@ -315,6 +315,38 @@ final class ConstraintParser {
         }
     }
 
+    /**
+     * Leaves out unique keys over the columns of the primary key, or of another unique key, of one CREATE TABLE; a name
+     * that was given goes to the one that stays (PostgreSQL source, transformIndexConstraints).
+     */
+    void mergeEqualKeys(TableBuilder table) {
+        if (!drafts.is(Target.POSTGRESQL) || table.uniqueKeys.isEmpty()) {
+            return;
+        }
+        List<UniqueKey> kept = new ArrayList<>();
+        for (UniqueKey key : table.uniqueKeys) {
+            boolean primary = table.primaryKey.filter(own -> own.columns().equals(key.columns())).isPresent();
+            int before = 0;
+            while (before < kept.size() && !kept.get(before).columns().equals(key.columns())) {
+                before++;
+            }
+            if (primary) {
+                table.primaryKey = table.primaryKey
+                        .map(own -> new PrimaryKey(oneName(table, own.name(), key.name()), own.columns()));
+            } else if (before < kept.size()) {
+                kept.set(before, new UniqueKey(oneName(table, kept.get(before).name(), key.name()), key.columns()));
+            } else {
+                kept.add(key);
+            }
+        }
+        table.uniqueKeys.clear();
+        table.uniqueKeys.addAll(kept);
+    }
+
+    private String oneName(TableBuilder table, String first, String second) {
+        return implied.isMadeUp(table, first) && !implied.isMadeUp(table, second) ? second : first;
+    }
+
     void addUnique(TableBuilder table, String name, List<String> columns) {
         List<String> held = lookup.heldColumns(table, columns);
         table.uniqueKeys.add(new UniqueKey(name.isEmpty() ? implied.unique(table, held) : name, held));

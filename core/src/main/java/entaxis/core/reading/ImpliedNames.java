@@ -20,6 +20,7 @@ final class ImpliedNames {
     /** Names that were given, until one has to be made up and they are looked at. */
     private final List<String> given = new ArrayList<>();
     private final Set<String> taken = new HashSet<>();
+    private final Set<String> madeUp = new HashSet<>();
     /**
      * The number that is tried next for a name made of these words; those before are taken, and names that were taken
      * stay so.
@@ -43,6 +44,11 @@ final class ImpliedNames {
             given.add(within(table, name));
         }
         return name;
+    }
+
+    /** Whether a name was made up here, rather than given by the script. */
+    boolean isMadeUp(TableBuilder table, String name) {
+        return madeUp.contains(within(table, name));
     }
 
     String sequence(TableBuilder table, String column) {
@@ -101,6 +107,7 @@ final class ImpliedNames {
             name = cut(table.name, columns, label + number);
         }
         numbers.put(base, number + 1);
+        madeUp.add(within(table, name));
         return name;
     }
 

@@ -88,6 +88,7 @@ final class TableStatements {
         }
         tableOptions.options(table);
         constraints(table, constraints);
+        definitions.constraints().mergeEqualKeys(table);
     }
 
     /**

@@ -3,6 +3,7 @@ package entaxis.core.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Column;
@@ -11,6 +12,8 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.sql.Dialect;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ScriptReaderTest {
 
@@ -352,5 +355,30 @@ class ScriptReaderTest {
         assertThat(reading.notUnderstood()).isEmpty();
         assertThat(reading.schema().tables()).extracting(Table::name).containsExactly("ledger_line", "kept", "rack");
         assertThat(reading.steppedOver()).extracting(SteppedOver::kind).contains("library");
+    }
+
+    /** PostgreSQL source, transformIndexConstraints: equal keys of one CREATE TABLE are one; seen on a server, too. */
+    @Test
+    void equalKeysOfOneTableAreOne() {
+        Table table = ScriptReader.read("CREATE TABLE tray (id int PRIMARY KEY, a int UNIQUE, b int, UNIQUE (id), "
+                + "CONSTRAINT one_a UNIQUE (a), UNIQUE (b, a), UNIQUE (a, b))", Target.POSTGRESQL).schema().tables()
+                .getFirst();
+        assertThat(table.primaryKey().orElseThrow().name()).isEqualTo("tray_pkey");
+        assertThat(table.uniqueKeys()).extracting(key -> key.name() + key.columns())
+                .containsExactly("one_a[a]", "tray_b_a_key[b, a]", "tray_a_b_key[a, b]");
+    }
+
+    /** MySQL manual, CREATE VIEW. */
+    @ParameterizedTest
+    @ValueSource(strings = {"SQL SECURITY INVOKER", "ALGORITHM=MERGE SQL SECURITY DEFINER",
+            "ALGORITHM = UNDEFINED DEFINER = `root`@`localhost` SQL SECURITY INVOKER",
+            "OR REPLACE SQL SECURITY INVOKER"})
+    void viewsSayWhoseRightsTheyHave(String words) {
+        Reading reading = ScriptReader.read("CREATE " + words + " VIEW v AS SELECT 1 AS one;", Target.MARIADB);
+        assertThat(reading.notUnderstood()).isEmpty();
+        assertThat(reading.schema().programs()).singleElement().satisfies(view -> {
+            assertThat(view.name()).isEqualTo("v");
+            assertThat(view.kind()).isEqualTo(ProgramKind.VIEW);
+        });
     }
 }

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
@@ -79,5 +81,34 @@ class PostgreSqlCatalogTest {
                 statement.execute("create table words." + DIALECT.name(word) + " (a integer)");
             }
         }
+    }
+
+    /** The server makes one key of equal ones in one CREATE TABLE, and so does the reader, under the same name. */
+    @Test
+    void equalKeysAreMergedAsTheServerDoes() throws SQLException {
+        List<String> scripts = List.of("CREATE TABLE k1 (id int PRIMARY KEY, a int UNIQUE, b int, UNIQUE (id), "
+                + "CONSTRAINT one_a UNIQUE (a), UNIQUE (b, a), UNIQUE (a, b))",
+                "CREATE TABLE k2 (id int UNIQUE, a int UNIQUE, UNIQUE (a), PRIMARY KEY (id))",
+                "CREATE TABLE k3 (id int, CONSTRAINT named UNIQUE (id), PRIMARY KEY (id))",
+                "CREATE TABLE k4 (id int CONSTRAINT first UNIQUE, CONSTRAINT second UNIQUE (id))",
+                "CREATE TABLE k5 (id int UNIQUE); ALTER TABLE k5 ADD UNIQUE (id)");
+        try (Connection connection = server.getPostgresDatabase().getConnection();
+                Statement statement = connection.createStatement()) {
+            statement.execute("create schema equal_keys");
+            statement.execute("set search_path to equal_keys");
+            for (String script : scripts) {
+                statement.execute(script);
+            }
+            Schema held = PostgreSqlCatalog.read(Catalog.of(connection), "equal_keys");
+            Schema read = ScriptReader.read(String.join(";\n", scripts), Target.POSTGRESQL).schema();
+            for (int i = 0; i < scripts.size(); i++) {
+                assertThat(keys(read, i)).as(scripts.get(i)).isEqualTo(keys(held, i));
+            }
+        }
+    }
+
+    private static String keys(Schema schema, int number) {
+        Table table = schema.table("k" + (number + 1)).orElseThrow();
+        return table.primaryKey() + " " + table.uniqueKeys().stream().map(Object::toString).sorted().toList();
     }
 }

@@ -7,6 +7,7 @@ import entaxis.core.migration.Migration;
 import entaxis.core.migration.Step;
 import entaxis.core.reading.Reading;
 import entaxis.core.reconcile.AgreedPrograms;
+import entaxis.core.reconcile.ComparedCounts;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.EngineSchema;
@@ -19,6 +20,7 @@ import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.core.word.Words;
 import entaxis.exchange.ReconcileJson;
 import entaxis.web.reading.Connections;
 import java.io.BufferedReader;
@@ -95,6 +97,8 @@ final class ReconcileCommand {
             script(arguments, from, to, dialect, pairing, comparison,
                     joined(from, to, dialect, pairing, renames, fills.get()));
         }
+        err.println("Compared: " + ComparedCounts.of(from, to) + ": " + (comparison.alike() ? "all alike."
+                : Words.counted(comparison.differences().size(), "difference") + "."));
         comparison.remarks().forEach(err::println);
         if (first.get().live() != second.get().live()) {
             Side live = first.get().live() ? first.get() : second.get();

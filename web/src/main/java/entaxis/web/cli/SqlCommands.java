@@ -5,6 +5,7 @@ import entaxis.core.reading.NotUnderstood;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
+import entaxis.core.sql.AdaptationNote;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.Script;
@@ -89,7 +90,10 @@ final class SqlCommands {
         Script script = new ScriptWriter(dialect, options).write(source.get().schema(), String.join(", ",
                 arguments.files().stream().map(file -> Path.of(file).getFileName().toString()).toList()));
         out.print(script.text());
-        script.findings().forEach(finding -> err.println(finding.kind().title() + ": " + finding.sentence()));
+        boolean same = engine(arguments, "--from").equals(to);
+        // what an engine has already it does not lose
+        script.findings().stream().filter(note -> !(same && note.kind() == AdaptationNote.Kind.LOST))
+                .forEach(note -> err.println(note.kind().title() + ": " + note.sentence()));
         source.get().missed().forEach(missed -> err.println(place(missed)));
         return source.get().missed().isEmpty() ? 0 : INCOMPLETE;
     }

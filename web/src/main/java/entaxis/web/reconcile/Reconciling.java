@@ -10,6 +10,7 @@ import entaxis.core.migration.Migration;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Answer;
+import entaxis.core.reconcile.ComparedCounts;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Decisions;
 import entaxis.core.reconcile.Dependents;
@@ -221,7 +222,8 @@ public class Reconciling {
         List<Offer> offers = work.offers().stream()
                 .map(offered -> new Offer(offered, work.note(Note.Kind.RENAME, offered.key()).equals("same"))).toList();
         return new ReconcileView(work.side(), groups, offers, merge, forth, back, update,
-                toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent());
+                toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent(),
+                ComparedCounts.of(work.have(), work.want()));
     }
 
     /** The design with the other side's differences taken over; worked out anew only where others are taken. */

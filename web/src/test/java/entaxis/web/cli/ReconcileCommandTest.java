@@ -59,6 +59,14 @@ class ReconcileCommandTest {
     }
 
     @Test
+    void whatWasComparedIsCounted() {
+        assertThat(run("reconcile", from, from, "--engine", "postgresql")).isZero();
+        assertThat(err).contains("Compared: 2 tables, 6 columns, 2 keys: all alike.");
+        run("reconcile", from, to, "--engine", "postgresql", "--renames", "none");
+        assertThat(err).contains("Compared: 2 tables, 6 and 5 columns, 2 and 3 keys: 6 differences.");
+    }
+
+    @Test
     void lossIsTakenInOnlyWhenAsked() {
         run("reconcile", from, to, "--engine", "postgresql", "--renames", "none", "--allow-loss");
         assertThat(out).contains("ALTER TABLE taxon DROP COLUMN note;", "ALTER TABLE slot DROP COLUMN cap;");

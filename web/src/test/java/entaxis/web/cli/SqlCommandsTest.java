@@ -52,6 +52,29 @@ class SqlCommandsTest extends CommandTest {
     }
 
     @Test
+    void readTellsWhatAnIndexCovers() throws IOException {
+        run("read", file("a.sql", SCRIPT + "CREATE INDEX few ON lot (lower(code), made) WHERE lot_id > 3;"), "--engine",
+                "postgresql", "--json");
+        JsonNode index = JsonMapper.builder().build().readTree(written()).path("tables").get(0).path("indexes").get(0);
+        assertThat(texts(index.path("columns"))).containsExactly("lower(code)", "made");
+        assertThat(texts(index.path("expressions"))).containsExactly("lower(code)");
+        assertThat(index.path("where").asString()).isEqualTo("lot_id > 3");
+        run("read", file("b.sql", "CREATE TABLE t (a varchar(300), KEY k (a(20)));"), "--engine", "mariadb", "--json");
+        assertThat(JsonMapper.builder().build().readTree(written()).path("tables").get(0).path("indexes").get(0)
+                .path("prefixes").path("a").asInt()).isEqualTo(20);
+    }
+
+    /** What an engine has is not lost when it is written for the same engine. */
+    @Test
+    void nothingIsLostOnTheWayToTheSameEngine() throws IOException {
+        String script = file("t.sql", "CREATE TABLE t (a timestamp NOT NULL DEFAULT current_timestamp);");
+        assertThat(run("sql", script, "--from", "mariadb", "--to", "mariadb")).isZero();
+        assertThat(said()).doesNotContain("lost");
+        run("sql", file("p.sql", "CREATE TABLE t (a timestamptz);"), "--from", "postgresql", "--to", "mariadb");
+        assertThat(said()).contains("lost: t.a: timestamp ends in 2038");
+    }
+
+    @Test
     void severalFilesAreOneScript() throws IOException {
         String first = file("1.sql", SCRIPT);
         String second = file("2.sql", "ALTER TABLE lot ADD weight numeric(9,2);\n\nALTER TABLE lost ADD x int;\n");
