@@ -2,20 +2,25 @@ package entaxis.core.review;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import entaxis.core.change.Change;
 import entaxis.core.change.Editor;
 import entaxis.core.change.Outcome.Applied;
 import entaxis.core.change.Outcome;
+import entaxis.core.change.SheetAspect;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.random.RandomChanges;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.small.Small;
 import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -102,5 +107,26 @@ class ReviewTest {
         Design design = RandomDesigns.design(1, 2);
         SqlType read = ((TypeReading.Known) TypeReader.read(type)).type();
         assertThat(Values.unfit(reviewed(design, Derivation.of(design)), read, value).isEmpty()).isEqualTo(fits);
+    }
+
+    /** An entity that was taken off its only sheet is told of, and its remedy puts it back. */
+    @Test
+    void whatIsOnNoSheetIsFound() {
+        Small small = new Small().entity("Jar", "jar_no integer primary key")
+                .entity("Lid", "lid_no integer primary key");
+        assertThat(absent(small.design())).isEmpty();
+        SheetAspect off = new SheetAspect.TakenOff(Set.of(small.id("Lid")));
+        small.done(new Change.AlterSheet(small.design().sheet().id(), off));
+        List<Finding> found = absent(small.design());
+        assertThat(found).singleElement()
+                .satisfies(finding -> assertThat(finding.sentence()).isEqualTo("1 entity is on no sheet."));
+        small.done(found.getFirst().remedies().getFirst().change());
+        assertThat(absent(small.design())).isEmpty();
+        assertThat(small.design().sheet().places()).containsKey(small.id("Lid"));
+    }
+
+    private static List<Finding> absent(Design design) {
+        return Review.of(reviewed(design, Derivation.of(design)), Policy.DEFAULT).findings().stream()
+                .filter(finding -> finding.rule().equals("on-no-sheet")).toList();
     }
 }
