@@ -197,8 +197,10 @@ final class TypeParser {
         boolean square = tokens.quoted(from);
         boolean system = drafts.engine == Target.POSTGRESQL && qualified && square
                 && asked.namespace().equals("pg_catalog") && !name.equals("char");
-        TypeSpelling spelling =
-                SpelledTypes.cut(system || square && drafts.engine == Target.SQLSERVER ? unquoted(from, end) : spelled);
+        // the schema that extensions are put into unless another one is named (PostgreSQL manual, CREATE EXTENSION)
+        boolean usual = drafts.engine == Target.POSTGRESQL && qualified && asked.namespace().equals("public");
+        TypeSpelling spelling = SpelledTypes.cut(usual ? tokens.text(from + 2, end)
+                : system || square && drafts.engine == Target.SQLSERVER ? unquoted(from, end) : spelled);
         boolean counts = drafts.engine == Target.POSTGRESQL || drafts.engine == Target.H2;
         return new Read(dialect.read(spelling), counts && COUNTING.contains(spelling.name()));
     }

@@ -78,6 +78,26 @@ final class CanonicalProgram {
                 || (halved ? spokenApart(one.head(), other.head()) : spokenApart(wanted.text(), live.text()));
     }
 
+    /**
+     * Whether two texts of scripts surely make the same: views by their queries; routines and triggers by what engines
+     * keep letter by letter and by what the rest says, whatever its order and spelling.
+     */
+    static boolean surelySame(Program one, Program other) {
+        if (one.target() != other.target() || Comparison.text(one).equals(Comparison.text(other))) {
+            return one.target() == other.target();
+        }
+        Optional<Boolean> view = sameView(one, other);
+        if (view.isPresent() || one.kind() == ProgramKind.VIEW) {
+            return view.orElse(false);
+        }
+        ProgramParts first = ProgramParts.of(one);
+        ProgramParts second = ProgramParts.of(other);
+        boolean kept = first.kept().isPresent() && second.kept().isPresent();
+        boolean told = kept || one.kind() == ProgramKind.TRIGGER && one.target() == Target.POSTGRESQL;
+        return told && !first.apart(second)
+                && !(kept ? spokenApart(first.head(), second.head()) : spokenApart(one.text(), other.text()));
+    }
+
     /** Whether a view could be told from another one only by what both speak of. */
     static boolean vague(Program wanted, Program live) {
         return wanted.kind() == ProgramKind.VIEW && wanted.target() != Target.ORACLE

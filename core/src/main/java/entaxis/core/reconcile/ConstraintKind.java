@@ -33,9 +33,12 @@ record ConstraintKind<T>(SchemaPart part, EngineWordingRules words, Function<Tab
                 : name.apply(item);
     }
 
+    /** By what they are and are called; references whose names say nothing then by the columns that they join. */
     Matching<T> pairs(List<T> from, List<T> to) {
-        return Matching.of(from, to, sense, item -> part == SchemaPart.PRIMARY_KEY ? part.word()
+        Matching<T> first = Matching.of(from, to, sense, item -> part == SchemaPart.PRIMARY_KEY ? part.word()
                 : words.madeUp(name.apply(item)) ? "" : words.folded(name.apply(item)));
+        return part != SchemaPart.FOREIGN_KEY ? first : first.with(Matching.of(first.gone(), first.fresh(),
+                item -> item instanceof ForeignKey key ? words.referenceSense(key, List.of()) : "", item -> ""));
     }
 
     /** Whether two names differ that somebody gave. */

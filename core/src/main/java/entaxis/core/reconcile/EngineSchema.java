@@ -75,6 +75,23 @@ public final class EngineSchema {
     }
 
     /**
+     * A schema whose views, routines and triggers have the texts of another one's where both surely say the same:
+     * a script against what an engine dumped of it, for instance.
+     */
+    public static Schema aligned(Schema schema, Schema other, Dialect dialect) {
+        EngineWordingRules words = new EngineWordingRules(dialect);
+        List<Program> there = new ArrayList<>(other.programs());
+        List<Program> programs = schema.programs().stream().map(program -> {
+            Optional<Program> same = there.stream().filter(own -> own.kind() == program.kind()
+                    && words.folded(own.name()).equals(words.folded(program.name()))
+                    && CanonicalProgram.surelySame(program, own)).findFirst();
+            same.ifPresent(there::remove);
+            return same.map(own -> program.worded(own.text())).orElse(program);
+        }).toList();
+        return new Schema(schema.types(), schema.sequences(), schema.tables(), programs);
+    }
+
+    /**
      * Oracle Database Reference, ALL_SEQUENCES: where a sequence began is not kept, so it counts as where it is said to
      * have begun.
      */

@@ -40,6 +40,13 @@ public record Matching<T>(List<Pair<T>> pairs, List<T> gone, List<T> fresh) {
         }
     }
 
+    /** This with what of the rest belongs together after all. */
+    Matching<T> with(Matching<T> rest) {
+        List<Pair<T>> all = new ArrayList<>(pairs);
+        all.addAll(rest.pairs());
+        return new Matching<>(all, rest.gone(), rest.fresh());
+    }
+
     /** Pairs by structure and name, then by structure, then by name; an empty structure or name pairs nothing. */
     public static <T> Matching<T> of(List<T> from, List<T> to, Function<T, String> structure,
             Function<T, String> name) {

@@ -85,6 +85,9 @@ final class ReconcileCommand {
         Schema to = first.get().live() && !second.get().live()
                 ? EngineSchema.against(second.get().schema(), first.get().schema(), dialect, AgreedPrograms.NONE)
                 : second.get().schema();
+        if (first.get().live() == second.get().live()) {
+            from = EngineSchema.aligned(from, to, dialect);
+        }
         RenameMap pairing = pairing(from, to, dialect, renames);
         Comparison comparison = Comparison.of(from, to, dialect, pairing);
         if (arguments.has("--json")) {

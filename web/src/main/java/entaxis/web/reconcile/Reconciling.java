@@ -163,7 +163,8 @@ public class Reconciling {
 
     private static Schema wanted(Side side, Schema derived, Dialect dialect, AgreedPrograms agreed) {
         Schema held = EngineSchema.ofDesign(derived, dialect);
-        return side.live() ? EngineSchema.against(held, side.schema(), dialect, agreed) : held;
+        return side.live() ? EngineSchema.against(held, side.schema(), dialect, agreed)
+                : EngineSchema.aligned(held, side.schema(), dialect);
     }
 
     private static RenameMap pairing(List<MatchSuggestion> offers, Map<String, String> same) {

@@ -58,6 +58,41 @@ class ReconcileCommandTest {
                 "May fail: Require name of taxon to be unique");
     }
 
+    /** As pg_dump writes it, against what was typed (PostgreSQL manual, pg_dump). */
+    @Test
+    void aDumpSaysTheSameInOtherWords() throws IOException {
+        String typed = file("typed.sql", """
+                CREATE TABLE shelf (id int PRIMARY KEY);
+                CREATE TABLE jar (id int PRIMARY KEY, shelf_id int REFERENCES shelf, label citext);
+                CREATE FUNCTION weighed(a varchar(32)) RETURNS int LANGUAGE sql IMMUTABLE STRICT AS $$ SELECT 1 $$;
+                CREATE VIEW full_jars AS SELECT id FROM jar WHERE shelf_id IS NOT NULL;
+                CREATE FUNCTION noted() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN RETURN NEW; END $$;
+                CREATE TRIGGER told BEFORE INSERT OR UPDATE ON jar FOR EACH ROW EXECUTE PROCEDURE noted();
+                """);
+        String dumped = """
+                CREATE TABLE public.shelf (id integer NOT NULL, CONSTRAINT shelf_pkey PRIMARY KEY (id));
+                CREATE TABLE public.jar (id integer NOT NULL, shelf_id integer, label public.citext);
+                ALTER TABLE ONLY public.jar ADD CONSTRAINT jar_pkey PRIMARY KEY (id);
+                CREATE FUNCTION public.weighed(a character varying) RETURNS integer LANGUAGE sql STRICT IMMUTABLE
+                    AS $_$ SELECT 1 $_$;
+                CREATE VIEW public.full_jars AS SELECT jar.id FROM public.jar WHERE (jar.shelf_id IS NOT NULL);
+                CREATE FUNCTION public.noted() RETURNS trigger LANGUAGE plpgsql AS ' BEGIN RETURN NEW; END ';
+                CREATE TRIGGER told BEFORE INSERT OR UPDATE ON public.jar FOR EACH ROW
+                    EXECUTE FUNCTION public.noted();
+                ALTER TABLE ONLY public.jar ADD CONSTRAINT jar_shelf_id_fkey FOREIGN KEY (shelf_id)
+                    REFERENCES public.shelf(id);
+                """;
+        assertThat(run("reconcile", typed, file("dumped.sql", dumped), "--engine", "postgresql", "--check")).isZero();
+        assertThat(out).isEmpty();
+        String drifted = dumped.replace("REFERENCES public.shelf(id)", "REFERENCES public.shelf(id) ON DELETE CASCADE")
+                .replace("RETURN NEW", "RETURN OLD").replace("IS NOT NULL)", "IS NULL)")
+                .replace("SELECT 1 $", "SELECT 2 $");
+        assertThat(run("reconcile", typed, file("drifted.sql", drifted), "--engine", "postgresql", "--check")).isOne();
+        assertThat(out.lines()).hasSize(4).anyMatch(line -> line.contains("jar_shelf_id_fkey"))
+                .anyMatch(line -> line.contains("weighed")).anyMatch(line -> line.contains("full_jars"))
+                .anyMatch(line -> line.contains("noted"));
+    }
+
     @Test
     void whatWasComparedIsCounted() {
         assertThat(run("reconcile", from, from, "--engine", "postgresql")).isZero();
