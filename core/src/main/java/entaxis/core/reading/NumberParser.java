@@ -2,6 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Numbering;
 import java.util.Locale;
+import java.util.OptionalLong;
 import java.util.Set;
 
 /** Reads numbers: how a column or a sequence counts. */
@@ -50,15 +51,24 @@ final class NumberParser {
         tokens.at = end;
     }
 
-    /** Reads the numbers of a sequence up to a token. */
+    /**
+     * Reads the numbers of a sequence up to a token. Without a start it begins with its least number, or with its
+     * greatest one if it falls (ISO/IEC 9075-2, 11.72).
+     */
     Numbering sequenceOptions(int end) {
-        long start = 1;
+        OptionalLong said = OptionalLong.empty();
+        OptionalLong least = OptionalLong.empty();
+        OptionalLong greatest = OptionalLong.empty();
         long step = 1;
         while (tokens.at < end) {
             if (tokens.accept(Keyword.START)) {
                 tokens.accept(Keyword.WITH);
                 tokens.acceptSign('=');
-                start = number(start);
+                said = OptionalLong.of(number(1));
+            } else if (tokens.accept(Keyword.MINVALUE)) {
+                least = limit(least);
+            } else if (tokens.accept(Keyword.MAXVALUE)) {
+                greatest = limit(greatest);
             } else if (tokens.accept(Keyword.INCREMENT)) {
                 tokens.accept(Keyword.BY);
                 tokens.acceptSign('=');
@@ -67,7 +77,16 @@ final class NumberParser {
                 tokens.at++;
             }
         }
+        long start = said.orElse(step < 0 ? greatest.orElse(1) : least.orElse(1));
         return new Numbering(start, step == 0 ? 1 : step);
+    }
+
+    /** A limit, unless it is too large to be one that anybody begins with. */
+    private OptionalLong limit(OptionalLong otherwise) {
+        tokens.acceptSign('=');
+        boolean number = tokens.kind(tokens.at) == TokenizedStatement.NUMBER
+                && tokens.text(tokens.at, tokens.at + 1).length() < 18 || tokens.sign('-');
+        return number ? OptionalLong.of(wholeNumber()) : otherwise;
     }
 
     private long number(long otherwise) {

@@ -42,7 +42,7 @@ final class ProgramStatements {
         int at = tokens.at;
         String text = tokens.inRound();
         tokens.at = at;
-        return text;
+        return drafts.is(Target.POSTGRESQL) ? RoutineSignature.of(text) : text;
     }
 
     /**

@@ -158,18 +158,20 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                             Aspect.PRESENCE, "", wording.apply(fresh), Risk.SAFE));
         }
 
+        /** Routines of one name, told apart by what they take, are paired by their texts first. */
         private void programs(List<Program> from, List<Program> to) {
-            each(from, to, program -> TableNames.of(program.namespace(), program.name()) + " " + program.kind(),
-                    (one, other) -> {
-                if (!text(one).equals(text(other))) {
-                            say(SchemaPart.PROGRAM, "", TableNames.of(other.namespace(), other.name()),
-                                    Aspect.DEFINITION, one.text(), other.text(), Risk.SAFE);
-                }
-                    },
-                    gone -> say(SchemaPart.PROGRAM, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE,
-                            gone.text(), "", Risk.SAFE),
-                    fresh -> say(SchemaPart.PROGRAM, "", TableNames.of(fresh.namespace(), fresh.name()),
-                            Aspect.PRESENCE, "", fresh.text(), Risk.SAFE));
+            Function<Program, String> name = program -> words
+                    .folded(TableNames.of(program.namespace(), program.name()) + " " + program.kind());
+            Matching<Program> pairs =
+                    Matching.of(from, to, program -> name.apply(program) + "\n" + text(program), name);
+            pairs.pairs().stream().filter(pair -> !text(pair.from()).equals(text(pair.to())))
+                    .forEach(pair -> say(SchemaPart.PROGRAM, "",
+                            TableNames.of(pair.to().namespace(), pair.to().name()), Aspect.DEFINITION,
+                            pair.from().text(), pair.to().text(), Risk.SAFE));
+            pairs.fresh().forEach(fresh -> say(SchemaPart.PROGRAM, "", TableNames.of(fresh.namespace(), fresh.name()),
+                    Aspect.PRESENCE, "", fresh.text(), Risk.SAFE));
+            pairs.gone().forEach(gone -> say(SchemaPart.PROGRAM, "", TableNames.of(gone.namespace(), gone.name()),
+                    Aspect.PRESENCE, gone.text(), "", Risk.SAFE));
         }
 
         // tables

@@ -35,10 +35,10 @@ import java.util.stream.Collectors;
 /** How one engine words things, and what its wordings mean: two that mean the same are no difference. */
 public final class EngineWordingRules {
     private static final Pattern NEXT =
-            Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?public\"?\\.)?\"?([\\w.$]+)\"?\\s*\\)?");
+            Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?public\"?\\.)?\"?([\\w.$-]+)\"?\\s*\\)?");
     /** MariaDB names the database too, which is what others call the usual schema. */
     private static final Pattern NEXT_ANYWHERE =
-            Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?[\\w$]+\"?\\.)?\"?([\\w$]+)\"?\\s*\\)?");
+            Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?[\\w$]+\"?\\.)?\"?([\\w$-]+)\"?\\s*\\)?");
     private static final Pattern TRUTH =
             Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1|f|fa|fal|fals|false|n|no|of|off|0)\\s*'");
     private static final Pattern TRUE = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1)\\s*'");

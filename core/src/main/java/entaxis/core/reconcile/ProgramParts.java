@@ -30,6 +30,9 @@ import java.util.regex.Pattern;
 record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
     private static final Pattern DOLLARS = Pattern.compile("(?is)\\bas\\s+(\\$\\w*\\$)(.*?)\\1");
     private static final Pattern QUOTES = Pattern.compile("(?is)\\bas\\s+'([^']*+(?:''[^']*+)*+)'");
+    private static final Pattern LANGUAGE = Pattern.compile("(?i)\\blanguage\\s+'(\\w+)'");
+    private static final Pattern ZONED =
+            Pattern.compile("(?i)\\b(timestamp|time)(?:\\s*\\(\\d+\\))?\\s+with\\s+time\\s+zone\\b");
     private static final Pattern EACH_ROW = Pattern.compile("(?is)\\bfor\\s+each\\s+row\\b(.*)");
     private static final Pattern QUERY = Pattern.compile("(?is)\\bas\\s(.*)");
     private static final Pattern BEHIND_NAME = Pattern.compile(
@@ -40,15 +43,16 @@ record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
             "truncate", "row", "deferrable", "deferred");
     private static final Set<String> USE = Set.of("immutable", "stable", "strict", "leakproof", "deterministic",
             "reads", "modifies", "int", "bigint", "smallint", "tinyint", "numeric", "real", "double",
-            "boolean", "text", "character", "date", "timestamp", "time", "datetime", "interval", "json", "jsonb",
+            "boolean", "text", "character", "date", "timestamp", "timestamptz", "time", "timetz", "datetime",
+            "interval", "json", "jsonb",
             "uuid", "bytea", "blob", "void", "trigger", "setof", "inout", "out");
     private static final Map<String,
             String> SPELLED = Map.ofEntries(Map.entry("integer", "int"), Map.entry("int4", "int"),
                     Map.entry("int8", "bigint"), Map.entry("int2", "smallint"),
                     Map.entry("varchar", "character"), Map.entry("char", "character"), Map.entry("bool", "boolean"),
                     Map.entry("decimal", "numeric"), Map.entry("dec", "numeric"), Map.entry("float8", "double"),
-                    Map.entry("float", "double"), Map.entry("float4", "real"), Map.entry("timestamptz", "timestamp"),
-                    Map.entry("timetz", "time"));
+                    Map.entry("float", "double"),
+                    Map.entry("float4", "real"));
     private static final Set<String> OF_ROUTINES = Set.of("language", "sql", "not", "deterministic", "contains", "no",
             "reads", "modifies", "data", "security", "definer", "invoker");
     private static final Set<String> OF_TYPES = Set.of("unsigned", "zerofill");
@@ -87,7 +91,9 @@ record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
         return new ProgramParts(text, wordsIn, Optional.empty());
     }
 
-    private static ProgramParts routine(String text) {
+    private static ProgramParts routine(String written) {
+        // PostgreSQL manual, CREATE FUNCTION: the language may stand in quotes
+        String text = LANGUAGE.matcher(written).replaceAll("language $1");
         Matcher dollars = DOLLARS.matcher(text);
         boolean found = dollars.find();
         Matcher quotes = QUOTES.matcher(text);
@@ -100,7 +106,8 @@ record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
                 Optional.of(plain(found ? dollars.group(2) : quotes.group(1).replace("''", "'"))));
     }
 
-    private static Set<String> used(String head) {
+    private static Set<String> used(String worded) {
+        String head = ZONED.matcher(worded).replaceAll("$1tz").replaceAll("(?i)\\s+without\\s+time\\s+zone", "");
         Set<String> wordsIn = wordsIn(head.replaceAll("(?i)returns\\s+null\\s+on\\s+null\\s+input", "strict"), USE);
         if (head.matches("(?is).*\\bsecurity\\s+definer\\b.*")) {
             wordsIn.add("definer");
