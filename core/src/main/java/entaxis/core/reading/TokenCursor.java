@@ -346,7 +346,26 @@ final class TokenCursor {
 
     /** The text from one token to another just as it stands, comments and lines included. */
     String verbatim(int from, int to) {
-        return from >= to ? "" : text.substring(cut.from(from), cut.to(to - 1));
+        if (from >= to) {
+            return "";
+        }
+        String whole = text.substring(cut.from(from), cut.to(to - 1));
+        return lexis.isMySql() && whole.contains("*/") ? withoutVersions(from, to) : whole;
+    }
+
+    /**
+     * The same without the marks of comments that the server runs, which belong to the dump and not to the statement
+     * (MySQL manual, “Comments”).
+     */
+    private String withoutVersions(int from, int to) {
+        StringBuilder plain = new StringBuilder();
+        for (int i = from; i < to; i++) {
+            if (i > from) {
+                VersionComments.append(plain, text, cut.to(i - 1), cut.from(i));
+            }
+            plain.append(text, cut.from(i), cut.to(i));
+        }
+        return plain.toString();
     }
 
     /** A condition or expression in round brackets, without them; passes both. */

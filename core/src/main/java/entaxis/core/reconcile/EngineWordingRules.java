@@ -26,6 +26,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
@@ -150,8 +151,18 @@ public final class EngineWordingRules {
         String sense = CanonicalForm.of(numeric ? NUMBER_AS_TEXT.matcher(neutral.strip()).replaceFirst("$1") : neutral);
         sense = dialect.target() == Target.POSTGRESQL ? postgreSql(neutral.strip(), sense, column.type()) : sense;
         sense = mySql() ? sense.replaceAll("^true$", "1").replaceAll("^false$", "0") : sense;
+        sense = mySql() && sense.equals("0") ? zeroMoment(column.type()).map(CanonicalForm::of).orElse(sense) : sense;
         Matcher next = (mySql() ? NEXT_ANYWHERE : NEXT).matcher(neutral);
         return sense.equals("null") ? "" : next.matches() ? "nextval " + folded(next.group(1)) : sense;
+    }
+
+    /** MySQL manual, “Date and Time Data Types”: what 0 stands for. */
+    private static Optional<String> zeroMoment(SqlType type) {
+        return switch (type) {
+            case SqlType.DateType day -> Optional.of("'0000-00-00'");
+            case SqlType.TimestampType moment -> Optional.of("'0000-00-00 00:00:00'");
+            default -> Optional.empty();
+        };
     }
 
     /** PostgreSQL manual, 8.6 and 4.1.2.5: texts that stand for a truth value; a row of bits is kept as a text. */

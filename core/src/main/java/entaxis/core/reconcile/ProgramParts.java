@@ -72,14 +72,41 @@ record ProgramParts(String head, Set<String> wordsIn, Optional<String> kept) {
                         .orElse(text.length()) : body(text);
                 String head = text.substring(0, body).replaceAll("(?i)\\bdefiner\\s*=\\s*\\S+", "");
                 Set<String> wordsIn = wordsIn(head, trigger ? FIRING : USE);
-                wordsIn.add(head.contains("(")
-                        ? plain(head.substring(head.indexOf('('), head.indexOf(')') + 1)).toLowerCase(Locale.ROOT)
-                        : "");
-                yield new ProgramParts("", wordsIn, Optional.of(plain(text.substring(body))));
+                wordsIn.add(parameters(head));
+                // MySQL manual, “Using Data Types from Other Database Engines”: BOOL is TINYINT
+                if (wordsIn.remove("boolean")) {
+                    wordsIn.add("tinyint");
+                }
+                yield new ProgramParts("", wordsIn, Optional.of(plain(uncommented(text.substring(body)))));
             }
             case ORACLE -> new ProgramParts("", Set.of(), found(view ? QUERY : BEHIND_NAME, text));
             case SQLITE, SQLSERVER, H2, ISO -> head(text, Set.of());
         };
+    }
+
+    /** Without comments, which the engine's client leaves out (MySQL manual, “mysql Client Options”, --comments). */
+    private static String uncommented(String body) {
+        StringBuilder plain = new StringBuilder(body.length());
+        for (Token token : Lexer.tokens(body)) {
+            String text = token.text();
+            boolean comment = token.kind() == Token.Kind.COMMENT
+                    && (text.startsWith("/*") || text.length() < 3 || text.charAt(2) <= ' ');
+            plain.append(comment ? " " : text);
+        }
+        return plain.toString();
+    }
+
+    /** What stands in the first brackets of a head, blanks aside. */
+    private static String parameters(String head) {
+        int open = head.indexOf('(');
+        int depth = 0;
+        for (int i = Math.max(open, 0); open >= 0 && i < head.length(); i++) {
+            depth += head.charAt(i) == '(' ? 1 : head.charAt(i) == ')' ? -1 : 0;
+            if (depth == 0) {
+                return plain(head.substring(open, i + 1)).replaceAll("\\s*([(),])\\s*", "$1").toLowerCase(Locale.ROOT);
+            }
+        }
+        return "";
     }
 
     /** Whether the two parts tell programs apart. */

@@ -148,4 +148,27 @@ class DumpsTest {
         assertThat(reading.schema().tables().stream().filter(table -> table.indexes().size() == 1).count())
                 .isEqualTo(TABLES - 3);
     }
+
+    /** MariaDB manual, mariadb-dump: each part of a trigger stands in a comment that the server runs. */
+    @Test
+    void whatStandsInVersionCommentsIsPlain() {
+        Reading reading = ScriptReader.read("""
+                CREATE TABLE inbox (at datetime);
+                DELIMITER ;;
+                /*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER inbox_moment
+                BEFORE INSERT ON inbox FOR EACH ROW BEGIN
+                    /* kept */ SET NEW.at = now(); -- so is this */
+                END */;;
+                DELIMITER ;
+                /*!50001 CREATE ALGORITHM=UNDEFINED */
+                /*!50013 DEFINER=`root`@`localhost` SQL SECURITY DEFINER */
+                /*!50001 VIEW `moments` AS select `inbox`.`at` AS `at` from `inbox` */;
+                """, Target.MARIADB);
+        assertThat(reading.notUnderstood()).isEmpty();
+        assertThat(reading.schema().programs()).extracting(program -> program.text().replaceAll("\\s+", " ").strip())
+                .containsExactly("CREATE DEFINER=`root`@`localhost` TRIGGER inbox_moment BEFORE INSERT ON inbox "
+                        + "FOR EACH ROW BEGIN /* kept */ SET NEW.at = now(); -- so is this */ END",
+                        "CREATE ALGORITHM=UNDEFINED DEFINER=`root`@`localhost` SQL SECURITY DEFINER "
+                        + "VIEW `moments` AS select `inbox`.`at` AS `at` from `inbox`");
+    }
 }

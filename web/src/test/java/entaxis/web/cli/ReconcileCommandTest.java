@@ -93,6 +93,35 @@ class ReconcileCommandTest {
                 .anyMatch(line -> line.contains("noted"));
     }
 
+    /** As mariadb-dump writes it, against what was typed and loaded by the client, which leaves comments out. */
+    @Test
+    void aDumpOfMariaDbSaysTheSame() throws IOException {
+        String typed = file("typed.sql", """
+                CREATE TABLE jar (id int PRIMARY KEY, filled datetime NOT NULL DEFAULT 0);
+                DELIMITER //
+                CREATE FUNCTION weighed( a decimal(7, 4) ) RETURNS decimal(7, 4) READS SQL DATA
+                BEGIN
+                  -- twice
+                  RETURN a * 2;
+                END//
+                CREATE TRIGGER told BEFORE INSERT ON jar FOR EACH ROW SET NEW.id = 1//
+                """);
+        String dumped = file("dumped.sql", """
+                CREATE TABLE `jar` (`id` int(11) NOT NULL, `filled` datetime NOT NULL DEFAULT '0000-00-00 00:00:00',
+                  PRIMARY KEY (`id`)) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
+                DELIMITER ;;
+                CREATE DEFINER=`root`@`localhost` FUNCTION `weighed`(a decimal(7,4)) RETURNS decimal(7,4)
+                    READS SQL DATA
+                BEGIN
+
+                  RETURN a * 2;
+                END ;;
+                /*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER told BEFORE INSERT ON jar
+                FOR EACH ROW SET NEW.id = 1 */;;
+                """);
+        assertThat(run("reconcile", typed, dumped, "--engine", "mariadb", "--check")).as(out).isZero();
+    }
+
     @Test
     void whatWasComparedIsCounted() {
         assertThat(run("reconcile", from, from, "--engine", "postgresql")).isZero();
