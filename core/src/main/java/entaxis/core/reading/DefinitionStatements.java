@@ -288,7 +288,9 @@ final class DefinitionStatements {
         if (what.equals("VIRTUAL")) {
             tokens.at += 2;
             tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
-            drafts.passing.add(drafts.key(definitions.names().qualified()));
+            QName name = definitions.names().qualified();
+            drafts.passing.add(drafts.key(name));
+            drafts.virtual(name.name());
         }
         reader.pass(from, kind);
     }

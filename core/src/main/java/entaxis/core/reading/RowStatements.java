@@ -1,5 +1,6 @@
 package entaxis.core.reading;
 
+import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -58,8 +59,24 @@ final class RowStatements {
         boolean values = tokens.accept(Keyword.VALUES) || tokens.accept(Keyword.VALUE);
         if (values && table.isPresent()) {
             values(name, table.get(), columns);
+        } else if (values && drafts.is(Target.SQLITE) && name.name().startsWith("sqlite_")) {
+            virtualTable();
         }
         pass.over(from, "rows");
+    }
+
+    /** A dump of SQLite makes a virtual table by a row of sqlite_schema: its type, its name and its statement. */
+    private void virtualTable() {
+        List<String> texts = new ArrayList<>();
+        for (int i = tokens.at; i < tokens.limit; i++) {
+            if (tokens.kind(i) == TokenizedStatement.STRING) {
+                texts.add(tokens.stringAt(i));
+            }
+        }
+        String made = "CREATE VIRTUAL TABLE";
+        if (texts.size() > 2 && texts.getLast().regionMatches(true, 0, made, 0, made.length())) {
+            drafts.virtual(texts.get(1));
+        }
     }
 
     private void values(QName name, TableBuilder table, List<String> named) {

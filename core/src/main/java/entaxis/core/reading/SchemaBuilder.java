@@ -22,6 +22,8 @@ import java.util.Set;
 /** What the statements read so far have made. */
 final class SchemaBuilder {
     private static final int ROOM = 1 << 10;
+    private static final Set<String> SHADOWS = Set.of("data", "idx", "content", "docsize", "config", "segments",
+            "segdir", "stat", "node", "rowid", "parent");
 
     /** A name with the schema that it was said to be in; empty where none was said. */
     record QName(String namespace, String name) { }
@@ -62,6 +64,8 @@ final class SchemaBuilder {
      * over.
      */
     final Set<String> passing = new HashSet<>();
+    /** Names of virtual tables of SQLite, in lower case. */
+    private final Set<String> virtualTables = new HashSet<>();
 
     SchemaBuilder(Target engine) {
         this.engine = engine;
@@ -218,12 +222,27 @@ final class SchemaBuilder {
 
     /** The schema as it now is; references that name no columns refer to the key of their table. */
     Schema done() {
-        List<Table> done = tables.values().stream().map(this::done).toList();
+        List<Table> done = tables.values().stream().filter(table -> !isShadow(table.name)).map(this::done).toList();
         List<Sequence> free = sequences.values().stream().filter(sequence -> sequence.column().isEmpty())
                 .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(),
                         sequence.step()))
                 .toList();
         return new Schema(List.copyOf(types.values()), free, done, List.copyOf(programs.values()));
+    }
+
+    /** Takes note of a virtual table, whose rows stand in tables that the engine keeps for it. */
+    void virtual(String name) {
+        virtualTables.add(name.toLowerCase(Locale.ROOT));
+    }
+
+    /**
+     * Whether a table is one that the engine keeps for a virtual table (SQLite documentation, “The Virtual Table
+     * Mechanism Of SQLite”, 2.19; “FTS3 and FTS4”, 9; “FTS5”, 9; “The SQLite R*Tree Module”, 7).
+     */
+    private boolean isShadow(String name) {
+        int end = virtualTables.isEmpty() ? -1 : name.lastIndexOf('_');
+        return end > 0 && SHADOWS.contains(name.substring(end + 1).toLowerCase(Locale.ROOT))
+                && virtualTables.contains(name.substring(0, end).toLowerCase(Locale.ROOT));
     }
 
     private Table done(TableBuilder table) {

@@ -171,4 +171,20 @@ class DumpsTest {
                         "CREATE ALGORITHM=UNDEFINED DEFINER=`root`@`localhost` SQL SECURITY DEFINER "
                         + "VIEW `moments` AS select `inbox`.`at` AS `at` from `inbox`");
     }
+
+    /** SQLite documentation, “FTS5”, 9: the tables behind a virtual one are the engine's own. */
+    @Test
+    void tablesBehindVirtualOnesAreLeftOut() {
+        String typed = "CREATE TABLE note (id integer PRIMARY KEY); CREATE TABLE note_data (a); "
+                + "CREATE VIRTUAL TABLE words USING fts5(text);";
+        String dumped = "PRAGMA writable_schema=ON;\nCREATE TABLE note (id integer PRIMARY KEY);\n"
+                + "CREATE TABLE note_data (a);\nINSERT INTO sqlite_schema(type,name,tbl_name,rootpage,sql)"
+                + "VALUES('table','words','words',0,'CREATE VIRTUAL TABLE words USING fts5(text)');\n"
+                + "CREATE TABLE IF NOT EXISTS 'words_data'(id INTEGER PRIMARY KEY, block BLOB);\n"
+                + "CREATE TABLE IF NOT EXISTS 'words_idx'(segid, term, pgno, PRIMARY KEY(segid, term)) WITHOUT ROWID;";
+        for (String script : List.of(typed, dumped)) {
+            assertThat(ScriptReader.read(script, Target.SQLITE).schema().tables()).extracting(Table::name)
+                    .containsExactly("note", "note_data");
+        }
+    }
 }
