@@ -2,9 +2,14 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
+import entaxis.core.reconcile.Comparison;
+import entaxis.core.reconcile.DifferenceWords;
+import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -206,6 +211,23 @@ class RealScriptsTest {
         }
     }
 
+    /** The script that was run and what the engine's own client dumps of it have nothing apart; routines aside. */
+    private static void dumpIsAlike(Application application, String dump, SoftAssertions all) throws IOException {
+        Dialect dialect = Dialect.of(application.engine());
+        Schema script = held(application.text(), dialect);
+        Schema dumped = held(dump, dialect);
+        List<String> apart = Comparison
+                .of(EngineSchema.aligned(script, dumped, dialect), dumped, dialect, RenameMap.NONE).differences()
+                .stream().map(new DifferenceWords("the script", "the dump")::sentence).toList();
+        all.assertThat(apart).as("%s on %s and its dump", application.name(), application.engine()).isEmpty();
+    }
+
+    private static Schema held(String text, Dialect dialect) {
+        Schema schema = EngineSchema.of(ScriptReader.read(text, dialect.target()).schema(), dialect.target(), dialect);
+        return new Schema(schema.types(), schema.sequences(), schema.tables(), schema.programs().stream()
+                .filter(one -> one.kind() == ProgramKind.VIEW || one.kind() == ProgramKind.TRIGGER).toList());
+    }
+
     @Test
     void mariaDb() throws Exception {
         SoftAssertions all = new SoftAssertions();
@@ -217,6 +239,7 @@ class RealScriptsTest {
                     run(statement, application);
                     same(application, ScriptReader.read(application.text(), Target.MARIADB),
                             MariaDbCatalog.read(Catalog.of(connection), connection.getCatalog(), Target.MARIADB), all);
+                    dumpIsAlike(application, server.dump("app"), all);
                 }
             }
         }
