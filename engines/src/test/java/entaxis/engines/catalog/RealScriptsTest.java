@@ -239,7 +239,7 @@ class RealScriptsTest {
                     run(statement, application);
                     same(application, ScriptReader.read(application.text(), Target.MARIADB),
                             MariaDbCatalog.read(Catalog.of(connection), connection.getCatalog(), Target.MARIADB), all);
-                    dumpIsAlike(application, server.dump("app"), all);
+                    dumpIsAlike(application, server.dump(connection.getCatalog()), all);
                 }
             }
         }
