@@ -103,8 +103,8 @@ public record Patch(List<Swap> swaps) implements Change {
     public record DecisionSwap(Optional<Decision> was, Optional<Decision> becomes, int index) implements Swap { }
 
     /**
-     * The patch that makes {@code to} of {@code from}. Linear in the number of elements; unchanged ones are told by
-     * identity.
+     * The patch that makes {@code to} of {@code from}. Linear in the number of elements; unchanged ones are
+     * recognised by identity.
      */
     public static Patch between(Design from, Design to) {
         List<Swap> swaps = new ArrayList<>();

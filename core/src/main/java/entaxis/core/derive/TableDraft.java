@@ -10,7 +10,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * A table in the making: key columns first, then the others, each found by the part of the design that it stands for.
+ * A table that is being built: key columns first, then the others, each found by the part of the design that it
+ * stands for.
  */
 final class TableDraft {
     private final List<Column> key = new ArrayList<>();

@@ -1,11 +1,13 @@
 package entaxis.core.reading;
 
+import entaxis.core.design.Target;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.SpelledTypes;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 
 /**
@@ -16,14 +18,7 @@ final class RoutineSignature {
     private static final Set<String> MODES = Set.of("in", "inout", "variadic");
     /** Words that may stand second in the name of a type. */
     private static final Set<String> SECOND = Set.of("precision", "varying", "with", "without", "[", "array", ".");
-    private static final Map<String, String> SPELLED = Map.ofEntries(Map.entry("int", "integer"),
-            Map.entry("int4", "integer"), Map.entry("int8", "bigint"), Map.entry("int2", "smallint"),
-            Map.entry("varchar", "character varying"), Map.entry("char", "character"),
-            Map.entry("bpchar", "character"), Map.entry("bool", "boolean"), Map.entry("decimal", "numeric"),
-            Map.entry("dec", "numeric"), Map.entry("float8", "double precision"),
-            Map.entry("float", "double precision"), Map.entry("float4", "real"),
-            Map.entry("timestamp without time zone", "timestamp"), Map.entry("time without time zone", "time"),
-            Map.entry("timestamptz", "timestamp with time zone"), Map.entry("timetz", "time with time zone"));
+    private static final Dialect DIALECT = Dialect.of(Target.POSTGRESQL);
 
     private RoutineSignature() { }
 
@@ -67,7 +62,6 @@ final class RoutineSignature {
         }
         boolean array = words.contains("[");
         words.removeIf(word -> word.equals("[") || word.equals("]"));
-        String type = String.join(" ", words);
-        types.add(SPELLED.getOrDefault(type, type) + (array ? "[]" : ""));
+        types.add(DIALECT.read(SpelledTypes.cut(String.join(" ", words))).text() + (array ? "[]" : ""));
     }
 }

@@ -5,7 +5,8 @@ final class VersionComments {
     private VersionComments() { }
 
     /**
-     * Appends what stands between two tokens, without the marks of such comments; plain comments stay. Linear.
+     * Appends what stands between two tokens, without the marks of such comments; plain comments stay, and so does one
+     * for a server that is not this one: nothing of it was cut into tokens, so that it ends here too. Linear.
      *
      * @param from where it begins in the text
      * @param to   where it ends
@@ -14,11 +15,12 @@ final class VersionComments {
         int at = from;
         while (at < to) {
             int mark = text.startsWith("/*!", at) ? 3 : text.startsWith("/*M!", at) ? 4 : 0;
-            if (mark > 0) {
-                at += mark;
-                while (at < to && Character.isDigit(text.charAt(at))) {
-                    at++;
-                }
+            int inside = at + mark;
+            while (mark > 0 && inside < to && Character.isDigit(text.charAt(inside))) {
+                inside++;
+            }
+            if (mark > 0 && !closes(text, inside, to)) {
+                at = inside;
             } else if (text.startsWith("*/", at)) {
                 at += 2;
             } else {
@@ -27,6 +29,12 @@ final class VersionComments {
                 at = end;
             }
         }
+    }
+
+    /** Whether a comment that has something in it ends before the next token. */
+    private static boolean closes(String text, int from, int to) {
+        int end = text.indexOf("*/", from);
+        return end >= 0 && end < to && !text.substring(from, end).isBlank();
     }
 
     /** Where the plain comment ends that begins at a place, or the sign there. */

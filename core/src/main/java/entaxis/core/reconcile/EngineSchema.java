@@ -81,13 +81,14 @@ public final class EngineSchema {
     public static Schema aligned(Schema schema, Schema other, Dialect dialect) {
         EngineWordingRules words = new EngineWordingRules(dialect);
         List<Program> there = new ArrayList<>(other.programs());
-        List<Program> programs = schema.programs().stream().map(program -> {
+        List<Program> programs = new ArrayList<>();
+        for (Program program : schema.programs()) {
             Optional<Program> same = there.stream().filter(own -> own.kind() == program.kind()
                     && words.folded(own.name()).equals(words.folded(program.name()))
                     && CanonicalProgram.surelySame(program, own)).findFirst();
             same.ifPresent(there::remove);
-            return same.map(own -> program.worded(own.text())).orElse(program);
-        }).toList();
+            programs.add(same.map(own -> program.worded(own.text())).orElse(program));
+        }
         return new Schema(schema.types(), schema.sequences(), schema.tables(), programs);
     }
 

@@ -8,6 +8,7 @@ import entaxis.core.expression.Condition;
 import entaxis.core.expression.SqlValue;
 import entaxis.core.expression.Truth;
 import entaxis.core.schema.CheckRule;
+import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -44,7 +45,7 @@ public final class ColumnConditions {
                 });
             }
         }
-        domain(of, own).ifPresent(check -> of.condition(check).ifPresent(one -> {
+        domain(of, own.type()).ifPresent(check -> of.condition(check).ifPresent(one -> {
             conditions.add(one.about("value"));
             texts.add(check);
         }));
@@ -52,9 +53,15 @@ public final class ColumnConditions {
                 conditions.isEmpty() ? Optional.empty() : values(of, own, conditions));
     }
 
-    private static Optional<String> domain(Reviewed of, Attribute own) {
-        return of.design().definition(own.type())
-                .flatMap(type -> type instanceof Domain domain ? domain.check() : Optional.empty());
+    /** The condition of a domain that refuses a value of it. */
+    public static Optional<String> brokenOfDomain(Reviewed of, SqlType type, SqlValue value) {
+        return domain(of, type)
+                .filter(check -> of.condition(check).filter(one -> one.truth(any -> value) == Truth.FALSE).isPresent());
+    }
+
+    private static Optional<String> domain(Reviewed of, SqlType type) {
+        return of.design().definition(type)
+                .flatMap(named -> named instanceof Domain domain ? domain.check() : Optional.empty());
     }
 
     private static Optional<List<SqlValue>> values(Reviewed of, Attribute own, List<Condition> conditions) {
@@ -97,9 +104,7 @@ public final class ColumnConditions {
     /** The condition of a table or domain that refuses a value of an attribute, given the others. */
     static Optional<String> broken(Reviewed of, Attribute own, List<CheckRule> checks,
             Function<String, SqlValue> values, SqlValue value) {
-        Optional<String> ofDomain = domain(of, own)
-                .filter(check -> of.condition(check).filter(one -> one.truth(any -> value) == Truth.FALSE).isPresent());
-        return ofDomain.or(() -> checks.stream().map(CheckRule::condition)
+        return brokenOfDomain(of, own.type(), value).or(() -> checks.stream().map(CheckRule::condition)
                 .filter(check -> of.condition(check).filter(one -> one.truth(values) == Truth.FALSE).isPresent())
                 .findFirst());
     }

@@ -50,6 +50,12 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
         findings = List.copyOf(findings);
     }
 
+    /** This script, if it was made of what the same engine has: of that nothing is lost. */
+    public Script ofOwnEngine() {
+        return new Script(engine, head, statements,
+                findings.stream().filter(note -> note.kind() != AdaptationNote.Kind.LOST).toList());
+    }
+
     /** This script with more statements behind. */
     public Script followedBy(List<Statement> more) {
         return new Script(engine, head, java.util.stream.Stream.concat(statements.stream(), more.stream()).toList(),

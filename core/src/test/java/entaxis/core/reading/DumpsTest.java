@@ -158,6 +158,7 @@ class DumpsTest {
                 /*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER inbox_moment
                 BEFORE INSERT ON inbox FOR EACH ROW BEGIN
                     /* kept */ SET NEW.at = now(); -- so is this */
+                    /*!50706 SET NEW.at = NULL; */
                 END */;;
                 DELIMITER ;
                 /*!50001 CREATE ALGORITHM=UNDEFINED */
@@ -167,7 +168,8 @@ class DumpsTest {
         assertThat(reading.notUnderstood()).isEmpty();
         assertThat(reading.schema().programs()).extracting(program -> program.text().replaceAll("\\s+", " ").strip())
                 .containsExactly("CREATE DEFINER=`root`@`localhost` TRIGGER inbox_moment BEFORE INSERT ON inbox "
-                        + "FOR EACH ROW BEGIN /* kept */ SET NEW.at = now(); -- so is this */ END",
+                        + "FOR EACH ROW BEGIN /* kept */ SET NEW.at = now(); -- so is this */ "
+                        + "/*!50706 SET NEW.at = NULL; */ END",
                         "CREATE ALGORITHM=UNDEFINED DEFINER=`root`@`localhost` SQL SECURITY DEFINER "
                         + "VIEW `moments` AS select `inbox`.`at` AS `at` from `inbox`");
     }

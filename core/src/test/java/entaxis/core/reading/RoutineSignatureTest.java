@@ -8,15 +8,23 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class RoutineSignatureTest {
-    /** PostgreSQL manual, CREATE FUNCTION: names, lengths, defaults and results say nothing of which routine it is. */
+    /** PostgreSQL manual, CREATE FUNCTION: names, lengths, defaults and results tell no routines apart. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"a varchar(32) | character varying", "character varying | character varying",
-            "INT4, TEXT | integer,text", "IN a int DEFAULT f(1, 2), OUT b text | integer",
-            "a timestamp without time zone, b timestamptz | timestamp,timestamp with time zone",
-            "a public.citext, numeric(9,2) = 0 | citext,numeric", "VARIADIC parts int[] | integer[]",
-            "double precision, x double precision | double precision,double precision", "'' | ''"})
-    void typesAlone(String arguments, String signature) {
-        assertThat(RoutineSignature.of(arguments)).isEqualTo(signature);
+    @CsvSource(delimiter = '|', value = {"a varchar(32) | character varying", "INT4, TEXT | n integer, t text",
+            "IN a int DEFAULT f(1, 2), OUT b text | integer",
+            "a timestamp without time zone, b timestamptz | timestamp, timestamp with time zone",
+            "a public.citext, numeric(9,2) = 0 | citext, numeric", "VARIADIC parts int[] | integer[]",
+            "double precision, x float8 | double precision, double precision",
+            "b bool, char(3) | boolean, c character"})
+    void typesAlone(String arguments, String same) {
+        assertThat(RoutineSignature.of(arguments)).isEqualTo(RoutineSignature.of(same)).isNotEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"a int | a bigint", "a int | a int, b int", "a timestamp | a timestamptz",
+            "int[] | int", "a text | a varchar"})
+    void otherTypesAreAnotherRoutine(String one, String other) {
+        assertThat(RoutineSignature.of(one)).isNotEqualTo(RoutineSignature.of(other));
     }
 
     @Test

@@ -90,10 +90,9 @@ final class SqlCommands {
         Script script = new ScriptWriter(dialect, options).write(source.get().schema(), String.join(", ",
                 arguments.files().stream().map(file -> Path.of(file).getFileName().toString()).toList()));
         out.print(script.text());
-        boolean same = engine(arguments, "--from").equals(to);
-        // what an engine has already it does not lose
-        script.findings().stream().filter(note -> !(same && note.kind() == AdaptationNote.Kind.LOST))
-                .forEach(note -> err.println(note.kind().title() + ": " + note.sentence()));
+        List<AdaptationNote> notes =
+                (engine(arguments, "--from").equals(to) ? script.ofOwnEngine() : script).findings();
+        notes.forEach(note -> err.println(note.kind().title() + ": " + note.sentence()));
         source.get().missed().forEach(missed -> err.println(place(missed)));
         return source.get().missed().isEmpty() ? 0 : INCOMPLETE;
     }

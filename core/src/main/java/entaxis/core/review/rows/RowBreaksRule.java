@@ -2,7 +2,6 @@ package entaxis.core.review.rows;
 
 import entaxis.core.change.Change;
 import entaxis.core.design.Attribute;
-import entaxis.core.design.Domain;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Enumeration;
@@ -12,6 +11,7 @@ import entaxis.core.expression.SqlValue;
 import entaxis.core.expression.Truth;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
+import entaxis.core.review.ColumnConditions;
 import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
@@ -113,11 +113,7 @@ public final class RowBreaksRule implements EntityRule {
     private static Optional<String> ofDomain(Reviewed of, Column column, String typed) {
         SqlType type = Values.type(of, column);
         return typed.isEmpty() || typed.equalsIgnoreCase("null") || typed.equals("''") ? Optional.empty()
-                : of.design().definition(type)
-                        .flatMap(named -> named instanceof Domain domain ? domain.check() : Optional.empty())
-                        .filter(check -> of.condition(check)
-                                .filter(one -> one.truth(any -> Values.typed(of, type, typed)) == Truth.FALSE)
-                                .isPresent());
+                : ColumnConditions.brokenOfDomain(of, type, Values.typed(of, type, typed));
     }
 
     private static boolean made(Column column) {
