@@ -4,9 +4,13 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaFieldAccess;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import entaxis.core.design.Target;
+import java.util.Arrays;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
@@ -47,6 +51,22 @@ class ArchitectureTest {
                 .check(CLASSES);
     }
 
+    private static final String[] ROOMS_OF_ENGINES = {"entaxis.core.engine..", "entaxis.engines.postgresql..",
+        "entaxis.engines.mysql..", "entaxis.engines.mariadb..", "entaxis.engines.sqlite..",
+        "entaxis.engines.sqlserver..", "entaxis.engines.oracle..", "entaxis.engines.h2.."};
+
+    /** A switch over the engines counts as well: it looks at the constants too. */
+    @Test
+    void onlyTheRoomOfAnEngineAsksWhichEngineItIs() {
+        DescribedPredicate<JavaFieldAccess> namesEngine = DescribedPredicate.describe("names an engine",
+                access -> access.getTargetOwner().isEquivalentTo(Target.class)
+                        && Arrays.stream(Target.values()).anyMatch(engine -> engine.name().equals(access.getName())));
+        noClasses().that().resideOutsideOfPackages(ROOMS_OF_ENGINES).and().doNotHaveFullyQualifiedName(
+                Target.class.getName()).should().accessFieldWhere(namesEngine).check(CLASSES);
+        noClasses().that().resideOutsideOfPackages(ROOMS_OF_ENGINES).should().dependOnClassesThat()
+                .resideInAnyPackage(ROOMS_OF_ENGINES).check(CLASSES);
+    }
+
     @Test
     void packagesOfTheCoreFormNoCycles() {
         slices().matching("entaxis.core.(*)..").should().beFreeOfCycles().check(CLASSES);
@@ -57,7 +77,8 @@ class ArchitectureTest {
     @Test
     void lowerPackagesOfTheCoreDoNotKnowHigherOnes() {
         String[] order = {"token", "expression", "word", "type", "design", "change", "dependency", "schema", "derive",
-                "normalize", "sentence", "sql", "reading", "reverse", "reconcile", "migration", "impact", "update"};
+                "normalize", "sentence", "sql", "reading", "reverse", "reconcile", "migration", "impact", "update",
+            "engine"};
         for (int low = 0; low < order.length; low++) {
             for (int high = low + 1; high < order.length; high++) {
                 noClasses().that().resideInAPackage("entaxis.core." + order[low] + "..").should().dependOnClassesThat()

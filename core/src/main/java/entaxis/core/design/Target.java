@@ -9,6 +9,13 @@ public enum Target {
     POSTGRESQL("PostgreSQL"), MYSQL("MySQL"), MARIADB("MariaDB"), SQLITE("SQLite"), SQLSERVER("SQL Server"),
     ORACLE("Oracle"), H2("H2"), ISO("ISO SQL");
 
+    /** The engine of a design that names none. */
+    public static final Target DEFAULT = POSTGRESQL;
+    /** The engine that comes along, for trials and rehearsals. */
+    public static final Target BUILT_IN = H2;
+    /** No engine in particular, but the standard. */
+    public static final Target STANDARD = ISO;
+
     private final String title;
 
     Target(String title) {

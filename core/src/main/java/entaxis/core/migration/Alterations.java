@@ -2,6 +2,7 @@ package entaxis.core.migration;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.design.Target;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
@@ -17,133 +18,140 @@ import entaxis.core.sql.ScriptWriter;
 import entaxis.core.sql.TableWriter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.ServiceLoader;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
-/** How an engine changes what is there: ISO/IEC 9075-2, 11.10 to 11.30 unless a subclass says otherwise. Immutable. */
-abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations, H2Alterations, MySqlAlterations,
-        SqlServerAlterations, OracleAlterations, SqliteAlterations {
-    final Dialect dialect;
-    final TableWriter writer;
-    final ScriptWriter scripts;
+/** How an engine changes what is there: ISO/IEC 9075-2, 11.10 to 11.30 unless an engine says otherwise. Immutable. */
+public abstract class Alterations extends AlterationFeatures {
+    /** The engine's dialect. */
+    protected final Dialect dialect;
+    /** Writes definitions of tables for the engine. */
+    protected final TableWriter writer;
+    /** Writes definitions of all else. */
+    protected final ScriptWriter scripts;
 
-    Alterations(Dialect dialect) {
-        this.dialect = dialect;
+    /** The engines that {@code META-INF/services} registers, so that one more needs no word here. */
+    private static final class Registered {
+        static final Map<Target, Alterations> ALTERATIONS =
+                ServiceLoader.load(Alterations.class, Alterations.class.getClassLoader()).stream()
+                        .map(ServiceLoader.Provider::get)
+                        .collect(Collectors.toUnmodifiableMap(own -> own.dialect.target(), Function.identity()));
+    }
+
+    /** For an engine whose dialect is registered. */
+    protected Alterations(Target engine) {
+        this.dialect = Dialect.of(engine);
         this.writer = new TableWriter(dialect, ScriptOptions.DEFAULT);
         this.scripts = new ScriptWriter(dialect, ScriptOptions.DEFAULT);
     }
 
-    static Alterations of(Dialect dialect) {
-        return switch (dialect.target()) {
-            case POSTGRESQL -> new PostgreSqlAlterations(dialect);
-            case MYSQL, MARIADB -> new MySqlAlterations(dialect);
-            case SQLITE -> new SqliteAlterations(dialect);
-            case SQLSERVER -> new SqlServerAlterations(dialect);
-            case ORACLE -> new OracleAlterations(dialect);
-            case H2 -> new H2Alterations(dialect);
-            case ISO -> new IsoAlterations(dialect);
-        };
-    }
-
-    // what the engine can do
-
-    /** Whether the statements of a table are written as one, because the engine rewrites the table at each. */
-    boolean oneStatement() {
-        return false;
-    }
-
-    /** Whether constraints and indexes can get another name. */
-    boolean renamesConstraints() {
-        return false;
-    }
-
-    boolean renamesIndexes() {
-        return renamesConstraints();
-    }
-
-    /** Whether a script is undone as a whole if a statement of it fails. */
-    boolean transactional() {
-        return false;
-    }
-
-    /** Whether views have to be taken away before a table that they read changes. */
-    boolean viewsBind() {
-        return false;
+    /**
+     * The alterations of an engine.
+     *
+     * @throws IllegalArgumentException if none are registered for it
+     */
+    public static Alterations of(Target engine) {
+        Alterations alterations = Registered.ALTERATIONS.get(engine);
+        if (alterations == null) {
+            throw new IllegalArgumentException("no alterations are registered for " + engine.title());
+        }
+        return alterations;
     }
 
     // statements
 
-    String alter(Table table) {
+    /** The beginning of ALTER TABLE. */
+    public String alter(Table table) {
         return "ALTER TABLE " + writer.name(table) + " ";
     }
 
-    String alter(Table table, String clause) {
+    /** ALTER TABLE with a clause. */
+    public String alter(Table table, String clause) {
         return alter(table) + clause;
     }
 
-    String name(String name) {
+    /** A name as it is written. */
+    public String name(String name) {
         return writer.name(name);
     }
 
-    String dropForeignKey(Table table, ForeignKey key) {
+    /** Takes a foreign key off. */
+    public String dropForeignKey(Table table, ForeignKey key) {
         return alter(table, "DROP CONSTRAINT " + name(key.name()));
     }
 
-    String dropCheck(Table table, CheckRule check) {
+    /** Takes a check off. */
+    public String dropCheck(Table table, CheckRule check) {
         return alter(table, "DROP CONSTRAINT " + name(check.name()));
     }
 
-    String dropUnique(Table table, UniqueKey key) {
+    /** Takes a unique key off. */
+    public String dropUnique(Table table, UniqueKey key) {
         return alter(table, "DROP CONSTRAINT " + name(key.name()));
     }
 
-    String dropPrimaryKey(Table table, PrimaryKey key) {
+    /** Takes the primary key off. */
+    public String dropPrimaryKey(Table table, PrimaryKey key) {
         return alter(table, "DROP CONSTRAINT " + name(key.name()));
     }
 
-    String dropIndex(Table table, TableIndex index) {
+    /** Drops an index. */
+    public String dropIndex(Table table, TableIndex index) {
         return index.method().equals("exclude") ? alter(table, "DROP CONSTRAINT " + name(index.name()))
                 : "DROP INDEX " + (table.namespace().isEmpty() ? name(index.name())
                         : writer.qualified(table.namespace(), index.name()));
     }
 
-    String add(Table table, String clause) {
+    /** Adds what a clause says. */
+    public String add(Table table, String clause) {
         return alter(table, "ADD " + clause);
     }
 
-    String addForeignKey(Table table, ForeignKey key) {
+    /** Adds a foreign key. */
+    public String addForeignKey(Table table, ForeignKey key) {
         return writer.addForeignKey(table, key);
     }
 
-    List<String> renameTable(Table before, Table after) {
+    /** Gives a table another name. */
+    public List<String> renameTable(Table before, Table after) {
         return List.of(alter(before, "RENAME TO " + name(after.name())));
     }
 
-    List<String> renameColumn(Table table, String from, String to) {
+    /** Gives a column another name. */
+    public List<String> renameColumn(Table table, String from, String to) {
         return List.of(alter(table, "RENAME COLUMN " + name(from) + " TO " + name(to)));
     }
 
-    List<String> renameConstraint(Table table, String from, String to) {
+    /** Gives a constraint another name. */
+    public List<String> renameConstraint(Table table, String from, String to) {
         return List.of(alter(table, "RENAME CONSTRAINT " + name(from) + " TO " + name(to)));
     }
 
-    List<String> renameIndex(Table table, String from, String to) {
+    /** Gives an index another name. */
+    public List<String> renameIndex(Table table, String from, String to) {
         return List.of("ALTER INDEX " + writer.qualified(table.namespace(), from) + " RENAME TO " + name(to));
     }
 
-    List<String> addColumn(Table table, Column column, Optional<String> behind) {
+    /** Adds a column, behind another one where the engine orders columns; first, if that one is empty. */
+    public List<String> addColumn(Table table, Column column, Optional<String> behind) {
         return List.of(add(table, "COLUMN " + writer.column(table, column)));
     }
 
-    List<String> dropColumn(Table table, Column column) {
+    /** Drops a column. */
+    public List<String> dropColumn(Table table, Column column) {
         return List.of(alter(table, "DROP COLUMN " + name(column.name())));
     }
 
-    List<String> dropTable(Table table) {
+    /** Drops a table. */
+    public List<String> dropTable(Table table) {
         return List.of("DROP TABLE " + writer.name(table));
     }
 
     /** Changes a column where it is. */
-    List<String> alterColumn(Table table, Column from, Column to, boolean retyped) {
+    public List<String> alterColumn(Table table, Column from, Column to, boolean retyped) {
         List<String> statements = new ArrayList<>();
         String column = "ALTER COLUMN " + name(to.name()) + " ";
         boolean other = retyped && !Conversion.alike(from.type(), to.type());
@@ -173,16 +181,18 @@ abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations,
         return statements;
     }
 
-    String retype(Table table, Column from, Column to) {
+    /** Gives a column another type. */
+    public String retype(Table table, Column from, Column to) {
         return alter(table, "ALTER COLUMN " + name(to.name()) + " SET DATA TYPE " + writer.type(to.type()));
     }
 
-    List<String> dropIdentity(Table table, Column column) {
+    /** Makes a column no longer number itself. */
+    public List<String> dropIdentity(Table table, Column column) {
         return List.of(alter(table, "ALTER COLUMN " + name(column.name()) + " DROP IDENTITY"));
     }
 
     /** Makes a column number itself, or do so in another way (ISO/IEC 9075-2, 11.20). */
-    List<String> number(Table table, Column from, Column to) {
+    public List<String> number(Table table, Column from, Column to) {
         if (from.identity() != Identity.NONE) {
             return List.of(alter(table, "ALTER COLUMN " + name(to.name()) + " " + numbering(to)));
         }
@@ -190,36 +200,91 @@ abstract sealed class Alterations permits IsoAlterations, PostgreSqlAlterations,
     }
 
     /** What an identity becomes, with its numbers spelled out. */
-    static String numbering(Column column) {
+    protected static String numbering(Column column) {
         Numbering numbers = column.numbering().orElse(Numbering.DEFAULT);
         return "SET GENERATED " + (column.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT") + " SET START WITH "
                 + numbers.start() + " SET INCREMENT BY " + numbers.step();
     }
 
     /** A value turned into the type of a column, where that does not happen by itself when it is stored. */
-    String converted(String value, Column from, Column to) {
+    public String converted(String value, Column from, Column to) {
         return value;
     }
 
     // types
 
-    List<String> renameType(TypeDefinition type, String to) {
+    /** Gives a type another name. */
+    public List<String> renameType(TypeDefinition type, String to) {
         return List
                 .of("ALTER " + scripts.kind(type) + " " + writer.qualified("", type.name()) + " RENAME TO " + name(to));
     }
 
-    List<String> dropType(TypeDefinition type, String name) {
+    /** Drops a type. */
+    public List<String> dropType(TypeDefinition type, String name) {
         return List.of("DROP " + scripts.kind(type) + " " + writer.qualified("", name));
     }
 
     // comments
 
-    List<String> tableComment(Table table) {
+    /** Says what a table is. */
+    public List<String> tableComment(Table table) {
         return List.of("COMMENT ON TABLE " + writer.name(table) + " IS " + dialect.literal(table.comment()));
     }
 
-    List<String> columnComment(Table table, Column column, boolean first) {
+    /**
+     * Says what a column is.
+     *
+     * @param first whether it has no comment yet
+     */
+    public List<String> columnComment(Table table, Column column, boolean first) {
         return List.of("COMMENT ON COLUMN " + writer.name(table) + "." + name(column.name()) + " IS "
                 + dialect.literal(column.comment()));
+    }
+
+    /** The clause that puts a column behind another; first, if that is empty. For engines that order columns. */
+    public String place(Table table, Column column, String behind) {
+        throw new UnsupportedOperationException(dialect.target().title() + " does not put columns into order");
+    }
+
+    /** What makes a table take numbers for a column that gives them itself, or no longer; often nothing is needed. */
+    public Optional<String> takeNumbers(Table table, boolean taken) {
+        return Optional.empty();
+    }
+
+    /** Drops a type that is in use, where it cannot get another name for a while. */
+    public List<String> dropTypeInUse(TypeDefinition type) {
+        return dropType(type, type.name());
+    }
+
+    // the whole script
+
+    /** The word that begins a transaction. */
+    public String begin() {
+        return "BEGIN";
+    }
+
+    /** What runs before the transaction, so that references are not looked at while tables change. */
+    public Optional<String> suspendReferences() {
+        return Optional.empty();
+    }
+
+    /** Lists rows that refer to nothing, where references were not looked at. */
+    public Optional<String> brokenReferences() {
+        return Optional.empty();
+    }
+
+    /** What runs after the transaction, so that references are looked at again. */
+    public Optional<String> resumeReferences() {
+        return Optional.empty();
+    }
+
+    /** Whether each step ends its batch in a script. */
+    public boolean stepsInBatches() {
+        return false;
+    }
+
+    /** What to bear in mind about a new index. */
+    public String indexAdvice() {
+        return "Reads the whole table.";
     }
 }

@@ -1,7 +1,6 @@
 package entaxis.core.migration;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
@@ -24,7 +23,6 @@ final class ColumnPlan {
     private final EngineWordingRules words;
     private final Alterations engine;
     private final Fills fills;
-    private final Target target;
     private final Table table;
     private final Questions questions;
     private final Set<String> moved;
@@ -37,7 +35,6 @@ final class ColumnPlan {
         this.words = words;
         this.engine = engine;
         this.fills = fills;
-        this.target = words.dialect().target();
         this.table = change.after;
         this.questions = questions;
     }
@@ -61,7 +58,7 @@ final class ColumnPlan {
             steps.addAll(rebuild());
             return;
         }
-        Stage early = words.mySql() ? Stage.TABLES : Stage.COLUMNS;
+        Stage early = engine.oneStatement() ? Stage.TABLES : Stage.COLUMNS;
         List<Step> later = new ArrayList<>();
         for (Pair<Column> pair : change.replaced) {
             boolean computed = pair.from().generated().isPresent();
@@ -93,7 +90,7 @@ final class ColumnPlan {
         for (Column column : change.gone) {
             boolean computed = column.generated().isPresent();
             boolean loses = losesValues(column);
-            steps.add(step(words.mySql() ? Stage.COLUMNS : Stage.REMOVALS, loses ? Risk.LOSES_DATA : Risk.SAFE,
+            steps.add(step(engine.oneStatement() ? Stage.COLUMNS : Stage.REMOVALS, loses ? Risk.LOSES_DATA : Risk.SAFE,
                     "Drop " + change.name() + "." + column.name()
                             + (loses ? " with its values" : computed ? "" : ", whose values were carried over"),
                     engine.dropColumn(table, column), loses ? Optional.of(given(column)) : Optional.empty(), "",
@@ -135,7 +132,7 @@ final class ColumnPlan {
             return;
         }
         boolean asks = asksForValue(column);
-        String silent = asks && words.mySql()
+        String silent = asks && engine.fillsRequiredItself()
                 ? "The engine gives the rows that are there 0 or an empty text without asking; name a value instead."
                 : asks ? "Fails if there are rows; name a value for them." : "";
         steps.add(step(Stage.COLUMNS, asks ? Risk.MAY_FAIL : column.generated().isPresent() ? Risk.SLOW : Risk.SAFE,
@@ -159,7 +156,7 @@ final class ColumnPlan {
         String advice = "";
         List<String> said = new ArrayList<>();
         if (retyped) {
-            Conversion conversion = Conversion.of(from.type(), to.type(), target);
+            Conversion conversion = Conversion.of(from.type(), to.type(), words.dialect());
             risk = conversion.risk();
             query = stands(from, to, conversion);
             said.add("turn " + words.type(from.type()) + " into " + words.type(to.type()));
@@ -206,15 +203,11 @@ final class ColumnPlan {
                 : Optional.empty();
     }
 
-    /** MySQL manual, ALTER TABLE: MODIFY with FIRST or AFTER. */
     private void reorder(List<Step> steps) {
-        if (!(engine instanceof MySqlAlterations mySql)) {
-            return;
-        }
         String behind = "";
         List<String> clauses = new ArrayList<>();
         for (Column column : table.columns()) {
-            clauses.add(mySql.place(table, column, behind));
+            clauses.add(engine.place(table, column, behind));
             behind = column.name();
         }
         String statement = engine.alter(table, "\n    " + String.join(",\n    ", clauses)).replaceFirst(" \n", "\n");
@@ -240,7 +233,7 @@ final class ColumnPlan {
         private void add(Column column) {
             Optional<Column> own = Optional.ofNullable(before.get(words.folded(column.name())));
             boolean lost = own.isPresent() && own.get().generated().isEmpty()
-                    && change.replaced.stream().anyMatch(pair -> pair.to() == column) && target != Target.SQLITE;
+                    && change.replaced.stream().anyMatch(pair -> pair.to() == column) && words.dialect().holdsTypes();
             Optional<String> fill = fills.of(change.name(), column.name());
             if (own.isPresent() && !lost) {
                 boolean requires = !own.get().required() && column.required();
@@ -263,7 +256,7 @@ final class ColumnPlan {
     }
 
     private List<Step> rebuild() {
-        boolean whole = target == Target.SQLITE;
+        boolean whole = !words.dialect().addsForeignKeys();
         Copied copied = new Copied();
         boolean loses = change.gone.stream().anyMatch(this::losesValues);
         Risk risk = loses ? Risk.LOSES_DATA : copied.risk;
@@ -290,22 +283,22 @@ final class ColumnPlan {
         Table made = whole ? renamed(table, name) : bare(name);
         List<String> statements = new ArrayList<>();
         statements.add(engine.writer.create(made, whole ? made.foreignKeys() : List.of()));
-        boolean numbered = target == Target.SQLSERVER && table.columns().stream().anyMatch(
+        boolean numbered = table.columns().stream().anyMatch(
                 column -> column.identity() != Identity.NONE
                         && copied.before.containsKey(words.folded(column.name())));
         if (numbered) {
-            statements.add("SET IDENTITY_INSERT " + engine.writer.name(made) + " ON");
+            engine.takeNumbers(made, true).ifPresent(statements::add);
         }
         if (!copied.names.isEmpty()) {
             statements.add("INSERT INTO " + engine.writer.name(made) + " (" + String.join(", ", copied.names)
                     + ")\nSELECT " + String.join(", ", copied.values) + "\nFROM " + engine.writer.name(table));
         }
         if (numbered) {
-            statements.add("SET IDENTITY_INSERT " + engine.writer.name(made) + " OFF");
+            engine.takeNumbers(made, false).ifPresent(statements::add);
         }
         statements.addAll(engine.dropTable(table));
         statements.addAll(engine.renameTable(made, table));
-        if (target == Target.ORACLE) {
+        if (!engine.copiesIntoNumbered()) {
             table.columns().stream().filter(column -> column.identity() == Identity.ALWAYS)
                     .forEach(column -> statements.add(engine.alter(table,
                             "MODIFY (" + engine.name(column.name()) + " " + engine.writer.numbers(column) + ")")));
@@ -341,7 +334,8 @@ final class ColumnPlan {
 
     private Table bare(String name) {
         List<Column> columns =
-                table.columns().stream().map(column -> target == Target.ORACLE && column.identity() == Identity.ALWAYS
+                table.columns().stream()
+                        .map(column -> !engine.copiesIntoNumbered() && column.identity() == Identity.ALWAYS
                         ? column.withIdentity(Identity.BY_DEFAULT, column.numbering()) : column).toList();
         return new Table(table.origin(), table.namespace(), name, columns, Optional.empty(), List.of(), List.of(),
                 List.of(), List.of(), "");

@@ -19,9 +19,6 @@ import java.util.stream.Stream;
  * @param transactional whether all of them stand in one transaction
  */
 public record Migration(Target engine, List<Step> steps, boolean transactional) {
-    /** SQLite documentation, PRAGMA foreign_key_check. */
-    private static final String REFERENCES_HOLD = "PRAGMA foreign_key_check";
-
     /** Copies the steps. */
     public Migration {
         steps = List.copyOf(steps);
@@ -36,7 +33,7 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
      */
     public static Migration of(Schema from, Schema to, Dialect dialect, RenameMap pairing, Fills fills) {
         List<Step> steps = new Planner(from, to, dialect, pairing, fills).steps();
-        return new Migration(dialect.target(), steps, Alterations.of(dialect).transactional());
+        return new Migration(dialect.target(), steps, Alterations.of(dialect.target()).transactional());
     }
 
     /** Whether there is nothing to do. */
@@ -64,27 +61,21 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
         List<String> rest = steps.stream().filter(step -> step.stage() != Stage.FIRST)
                 .flatMap(step -> step.statements().stream()).toList();
         statements.addAll(first);
-        if (engine == Target.SQLITE && !rest.isEmpty()) {
-            statements.add("PRAGMA foreign_keys = off");
-        }
-        begin().filter(word -> !rest.isEmpty()).ifPresent(statements::add);
-        statements.addAll(rest);
-        if (engine == Target.SQLITE && !rest.isEmpty()) {
-            statements.add(REFERENCES_HOLD);
-        }
-        if (begin().isPresent() && !rest.isEmpty()) {
-            statements.add("COMMIT");
-        }
-        if (engine == Target.SQLITE && !rest.isEmpty()) {
-            statements.add("PRAGMA foreign_keys = on");
+        if (!rest.isEmpty()) {
+            Alterations ways = Alterations.of(engine);
+            ways.suspendReferences().ifPresent(statements::add);
+            begin().ifPresent(statements::add);
+            statements.addAll(rest);
+            ways.brokenReferences().ifPresent(statements::add);
+            begin().ifPresent(word -> statements.add("COMMIT"));
+            ways.resumeReferences().ifPresent(statements::add);
         }
         Dialect.of(engine).preparation(statements.stream()).ifPresent(statements::addFirst);
         return statements;
     }
 
     private Optional<String> begin() {
-        return !transactional ? Optional.empty()
-                : Optional.of(engine == Target.SQLSERVER ? "BEGIN TRANSACTION" : "BEGIN");
+        return transactional ? Optional.of(Alterations.of(engine).begin()) : Optional.empty();
     }
 
     /**
@@ -99,14 +90,13 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
             text.append("-- ").append(engine.title()).append(
                     " ends the transaction at each of these statements: if one fails, those before it stay done.\n");
         }
+        Alterations ways = Alterations.of(engine);
         Optional<String> opening = begin();
         boolean open = false;
         for (Step step : steps) {
             if (!open && step.stage() != Stage.FIRST) {
                 open = true;
-                if (engine == Target.SQLITE) {
-                    text.append("\nPRAGMA foreign_keys = off;");
-                }
+                ways.suspendReferences().ifPresent(words -> text.append('\n').append(words).append(';'));
                 opening.ifPresent(word -> text.append('\n').append(word).append(";\n"));
             }
             text.append("\n-- ").append(oneLine(step.what()))
@@ -119,19 +109,15 @@ public record Migration(Target engine, List<Step> steps, boolean transactional) 
                             .append(question.loss() ? "-- Counts what is lost: " : "-- Must be 0 before: ")
                             .append(oneLine(question.sql())).append(";\n"));
             step.statements().forEach(statement -> Ending.append(text, statement, engine));
-            if (engine == Target.SQLSERVER && !Ending.batchEnds(text)) {
+            if (ways.stepsInBatches() && !Ending.batchEnds(text)) {
                 text.append("GO\n");
             }
         }
-        if (open && engine == Target.SQLITE) {
-            text.append("\n-- Lists rows that refer to nothing; there must be none\n").append(REFERENCES_HOLD)
-                    .append(";\n");
-        }
         if (open) {
+            ways.brokenReferences().ifPresent(words -> text
+                    .append("\n-- Lists rows that refer to nothing; there must be none\n").append(words).append(";\n"));
             opening.ifPresent(word -> text.append("\nCOMMIT;\n"));
-            if (engine == Target.SQLITE) {
-                text.append("PRAGMA foreign_keys = on;\n");
-            }
+            ways.resumeReferences().ifPresent(words -> text.append(words).append(";\n"));
         }
         return text.toString();
     }

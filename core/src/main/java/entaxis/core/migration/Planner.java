@@ -2,7 +2,6 @@ package entaxis.core.migration;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Matching;
@@ -24,6 +23,8 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.CreationOrder;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.TableFeatures.Comments;
+import entaxis.core.sql.TableFeatures.Numbered;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -62,7 +63,7 @@ final class Planner {
         this.pairing = pairing;
         this.fills = fills;
         this.words = new EngineWordingRules(dialect);
-        this.engine = Alterations.of(dialect);
+        this.engine = Alterations.of(dialect.target());
         this.renamed = SchemaRenaming.apply(from, pairing, dialect);
         this.types = new TypePlan(from, to, dialect, words, engine);
         this.questions = new Questions(changes, to, words, engine);
@@ -76,10 +77,6 @@ final class Planner {
 
     private void safe(Stage stage, Table table, String what, List<String> statements) {
         add(Step.safe(stage, TableNames.of(table), what, statements));
-    }
-
-    private boolean is(Target target) {
-        return dialect.target() == target;
     }
 
     List<Step> steps() {
@@ -102,7 +99,7 @@ final class Planner {
         references();
         comments();
         steps.sort(Comparator.comparing(Step::stage));
-        return words.mySql() ? new OneStatement(steps).joined() : List.copyOf(steps);
+        return engine.oneStatement() ? new OneStatement(steps).joined() : List.copyOf(steps);
     }
 
     private void pairTables() {
@@ -162,7 +159,7 @@ final class Planner {
     }
 
     private boolean binds(Program program, Set<String> touched) {
-        boolean trigger = program.kind() == ProgramKind.TRIGGER && is(Target.SQLITE);
+        boolean trigger = program.kind() == ProgramKind.TRIGGER && engine.triggersBind();
         return (trigger
                 || engine.viewsBind() && (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.RULE))
                 && TableChange.speaksOf(program.text(), touched, dialect);
@@ -172,7 +169,8 @@ final class Planner {
         String name = engine.writer.qualified(program.namespace(), program.name());
         boolean materialized = program.text().toLowerCase(Locale.ROOT).contains("materialized view");
         boolean onTable =
-                is(Target.POSTGRESQL) && (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE);
+                engine.dropsTriggerOnTable()
+                        && (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE);
         String place = "";
         if (onTable) {
             java.util.regex.Matcher on = java.util.regex.Pattern
@@ -190,7 +188,7 @@ final class Planner {
         for (Pair<Sequence> pair : pairs.pairs()) {
             if (pair.from().start() != pair.to().start() || pair.from().step() != pair.to().step()) {
                 String name = engine.writer.qualified(pair.to().namespace(), pair.to().name());
-                List<String> statements = is(Target.POSTGRESQL)
+                List<String> statements = engine.altersSequences()
                         ? List.of("ALTER SEQUENCE " + name + " START WITH " + pair.to().start() + " INCREMENT BY "
                                 + pair.to().step())
                         : List.of("DROP SEQUENCE " + name, engine.scripts.createSequence(pair.to()));
@@ -210,8 +208,8 @@ final class Planner {
         fresh.forEach(table -> names.addAll(ownNames(table)));
         changes.values().forEach(change -> names.addAll(ownNames(change.after)));
         for (Table table : new CreationOrder(gone).tables().reversed()) {
-            boolean inTheWay = !words.mySql() && ownNames(table).stream().anyMatch(names::contains);
-            if (!is(Target.SQLITE)) {
+            boolean inTheWay = engine.namesSpanTables() && ownNames(table).stream().anyMatch(names::contains);
+            if (dialect.addsForeignKeys()) {
                 List<String> keys = table.foreignKeys().stream().filter(key -> !key.name().isEmpty())
                         .map(key -> engine.dropForeignKey(table, key)).toList();
                 safe(Stage.REFERENCES_OUT, table, "Take the foreign keys of " + TableNames.of(table) + " off", keys);
@@ -236,7 +234,7 @@ final class Planner {
 
     private void freshTables() {
         for (Table table : new CreationOrder(fresh).tables()) {
-            List<ForeignKey> inside = is(Target.SQLITE) ? table.foreignKeys() : List.of();
+            List<ForeignKey> inside = dialect.addsForeignKeys() ? List.of() : table.foreignKeys();
             safe(Stage.TABLES, table, "Create the table " + TableNames.of(table),
                     List.of(engine.writer.create(table, inside)));
             table.indexes().stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty())
@@ -266,14 +264,16 @@ final class Planner {
     private boolean keyGoes(TableChange change) {
         return change.before.primaryKey().isPresent()
                 && (change.keyChanges || change.disturbs(change.before.keyColumns())
-                        || !engine.renamesConstraints() && !words.mySql() && !change.before.primaryKey()
+                        || !engine.renamesConstraints() && dialect.primaryKeyName().isEmpty()
+                                && !change.before.primaryKey()
                                 .map(PrimaryKey::name).equals(change.after.primaryKey().map(PrimaryKey::name))
-                                && !is(Target.SQLITE));
+                                && engine.altersColumns());
     }
 
     private boolean uniqueGoes(TableChange change, Pair<UniqueKey> pair) {
         boolean same = words.folded(pair.from().columns()).equals(words.folded(pair.to().columns()));
-        boolean named = pair.from().name().equals(pair.to().name()) || engine.renamesConstraints() || words.mySql();
+        boolean named = pair.from().name().equals(pair.to().name()) || engine.renamesConstraints()
+                || dialect.uniqueIndexesAreKeys();
         return !same || !named || change.disturbs(pair.from().columns());
     }
 
@@ -314,7 +314,7 @@ final class Planner {
 
     private void note(TableChange change, List<String> columns) {
         droppedKeys.add(words.folded(change.name()) + words.folded(columns));
-        if (words.mySql()) {
+        if (dialect.referencesAnyIndex()) {
             for (int i = 1; i < columns.size(); i++) {
                 droppedKeys.add(words.folded(change.name()) + words.folded(columns.subList(0, i)));
             }
@@ -332,13 +332,14 @@ final class Planner {
         boolean otherColumns =
                 other != null && (other.rebuilt || other.dropped().stream().anyMatch(key.referencedColumns()::contains)
                         || other.retyped.stream().anyMatch(Questions.referenced(key, renamed)::contains));
-        boolean keyGone = droppedKeys.contains(there + "*") || droppedKeys.contains(there + referenced) || words.mySql()
+        boolean keyGone = droppedKeys.contains(there + "*") || droppedKeys.contains(there + referenced)
+                || dialect.referencesAnyIndex()
                 && droppedKeys.contains(words.folded(TableNames.of(table)) + words.folded(key.columns()));
-        boolean nullity = words.mySql()
+        boolean nullity = !engine.altersReferencedColumns()
                 && (own != null && own.altered.stream().anyMatch(pair -> key.columns().contains(pair.to().name()))
                         || other != null && other.altered.stream()
                                 .anyMatch(pair -> Questions.referenced(key, renamed).contains(pair.to().name())));
-        boolean mentioned = words.mySql() && own != null && !own.renamed.isEmpty()
+        boolean mentioned = !engine.altersReferencedColumns() && own != null && !own.renamed.isEmpty()
                 && key.columns().stream().anyMatch(own.renamed::containsValue);
         boolean renamedThere =
                 own != null && own.staysUnderOldName() && key.columns().stream().anyMatch(own.renamed::containsValue)
@@ -370,7 +371,7 @@ final class Planner {
 
     /** Takes constraints and indexes off that go, or stand in the way of a change. */
     private void takeOff(TableChange change) {
-        if (is(Target.SQLITE)) {
+        if (!engine.altersColumns()) {
             change.indexes.gone().forEach(index -> dropIndex(change, index));
             change.indexes.pairs().stream().filter(
                     pair -> !change.rebuilt && (!words.indexSense(pair.from()).equals(words.indexSense(pair.to()))
@@ -387,7 +388,7 @@ final class Planner {
             safe(Stage.REFERENCES_OUT, table, "Take the foreign key " + key.name() + " off " + TableNames.of(table),
                     statements);
         });
-        if (words.mySql()) {
+        if (engine.leavesSupportingIndexes()) {
             helpers(change, out);
         }
         if (change.rebuilt) {
@@ -402,7 +403,7 @@ final class Planner {
                         "Take the check " + pair.from().name() + " off " + TableNames.of(table),
                         List.of(engine.dropCheck(table, pair.from()))));
         change.indexes.gone().stream()
-                .filter(index -> !(words.mySql() && SupportingIndex.isHelping(index, change.after)))
+                .filter(index -> !(engine.leavesSupportingIndexes() && SupportingIndex.isHelping(index, change.after)))
                 .forEach(index -> dropIndex(change, index));
         change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair))
                 .forEach(pair -> dropIndex(change, pair.from()));
@@ -422,7 +423,7 @@ final class Planner {
      * in the statement that changes the column.
      */
     private boolean numbers(TableChange change, List<String> columns) {
-        return words.mySql() && columns.stream().anyMatch(
+        return dialect.numbered() == Numbered.ONE_INDEXED_COLUMN && columns.stream().anyMatch(
                 name -> change.before.column(name).map(column -> column.identity() != Identity.NONE).orElse(false));
     }
 
@@ -458,9 +459,9 @@ final class Planner {
                     && change.before.indexes().stream().noneMatch(own -> leads(columns(own), key.columns()));
             boolean shared = change.before.foreignKeys().stream()
                     .anyMatch(own -> own != key && leads(own.columns(), key.columns()));
-            String ifThere = is(Target.MARIADB) ? "IF EXISTS " : "";
+            String ifThere = engine.dropsIndexIfThere() ? "IF EXISTS " : "";
             boolean loses = key.columns().stream().anyMatch(change.dropped()::contains);
-            if ((!served || loses) && made && !ownIndex && (is(Target.MARIADB) || !shared)) {
+            if ((!served || loses) && made && !ownIndex && (engine.dropsIndexIfThere() || !shared)) {
                 safe(Stage.CONSTRAINTS_OUT, change.original, "Drop the index that served " + key.name(),
                         List.of(engine.alter(change.original, "DROP INDEX " + ifThere
                         + engine.name(originalKey(change, key).name()))));
@@ -481,7 +482,7 @@ final class Planner {
         change.renamed.forEach((before, now) -> safe(Stage.NAMES, change.after,
                 "Rename the column " + before + " of " + change.name() + " to " + now,
                 engine.renameColumn(change.after, before, now)));
-        if (change.rebuilt || is(Target.SQLITE)) {
+        if (change.rebuilt || !engine.altersColumns()) {
             return;
         }
         if (engine.renamesConstraints()) {
@@ -495,7 +496,7 @@ final class Planner {
                 rename(change, change.before.primaryKey().get().name(), change.after.primaryKey().get().name());
             }
         }
-        if (words.mySql()) {
+        if (dialect.uniqueIndexesAreKeys()) {
             change.uniques.pairs().stream().filter(pair -> !uniqueGoes(change, pair))
                     .forEach(pair -> renameIndex(change, pair.from().name(), pair.to().name()));
         }
@@ -522,7 +523,7 @@ final class Planner {
     /** Puts constraints and indexes on that are new, or were taken off for a change. */
     private void putOn(TableChange change) {
         Table table = change.after;
-        if (is(Target.SQLITE)) {
+        if (!engine.altersColumns()) {
             List<TableIndex> again = new ArrayList<>(change.indexes.fresh());
             change.indexes.pairs().stream()
                     .filter(pair -> change.rebuilt || !words.indexSense(pair.from()).equals(words.indexSense(pair.to()))
@@ -534,7 +535,7 @@ final class Planner {
         if (table.primaryKey().isPresent()
                 && (change.before.primaryKey().isEmpty() || keyGoes(change) || change.rebuilt)) {
             PrimaryKey key = table.primaryKey().get();
-            add(Step.of(words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL,
+            add(Step.of(engine.oneStatement() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL,
                     "Make " + String.join(", ", key.columns()) + " the primary key of " + change.name(),
                     List.of(engine.add(table, engine.writer.primaryKey(key))),
                     questions.duplicates(change, key.columns()), "", true));
@@ -542,7 +543,7 @@ final class Planner {
         List<UniqueKey> uniques = new ArrayList<>(change.uniques.fresh());
         change.uniques.pairs().stream().filter(pair -> change.rebuilt || uniqueGoes(change, pair))
                 .forEach(pair -> uniques.add(pair.to()));
-        uniques.forEach(key -> add(Step.of(words.mySql() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(),
+        uniques.forEach(key -> add(Step.of(engine.oneStatement() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(),
                 Risk.MAY_FAIL, "Require " + String.join(", ", key.columns()) + " of " + change.name() + " to be unique",
                 List.of(engine.add(table, engine.writer.unique(key))), questions.duplicates(change, key.columns()), "",
                 true)));
@@ -558,7 +559,7 @@ final class Planner {
                 .forEach(pair -> indexes.add(pair.to()));
         indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty())
                 .forEach(index -> addIndex(table, index));
-        if (words.mySql()) {
+        if (dialect.numbered() == Numbered.ONE_INDEXED_COLUMN) {
             indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isPresent())
                     .forEach(index -> safe(Stage.COLUMNS, table, "Add the index " + index.name(),
                     List.of(engine.add(table, engine.writer.indexInside(index)))));
@@ -566,20 +567,17 @@ final class Planner {
     }
 
     private void addIndex(Table table, TableIndex index) {
-        String advice = is(Target.POSTGRESQL)
-                ? "On a large table that is written to: CREATE INDEX CONCURRENTLY, outside of a transaction."
-                : "Reads the whole table.";
         TableChange change = changes.get(words.folded(TableNames.of(table)));
         Optional<String> query = index.unique() && index.predicate().isEmpty()
                 && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression)
                         ? questions.duplicates(change, columns(index)) : Optional.empty();
         add(Step.of(Stage.INDEXES, TableNames.of(table), index.unique() ? Risk.MAY_FAIL : Risk.SLOW,
                 "Create the index " + index.name() + " on " + TableNames.of(table),
-                List.of(engine.writer.createIndex(table, index)), query, advice, true));
+                List.of(engine.writer.createIndex(table, index)), query, engine.indexAdvice(), true));
     }
 
     private void references() {
-        if (is(Target.SQLITE)) {
+        if (!dialect.addsForeignKeys()) {
             return;
         }
         for (Table table : to.tables()) {
@@ -603,9 +601,9 @@ final class Planner {
 
     // comments
 
-    /** H2 gives a column the comment of its domain whenever it copies the table (seen in version 2.4). */
+    /** Whether a column gets the comment of its domain whenever the table is copied. */
     private boolean handedDown(Column column) {
-        return is(Target.H2) && column.type() instanceof SqlType.UserType(String name)
+        return dialect.columnsShowTypeComments() && column.type() instanceof SqlType.UserType(String name)
                 && from.types().stream().anyMatch(type -> type.name().equals(name) && !type.comment().isEmpty());
     }
 
@@ -615,7 +613,7 @@ final class Planner {
         }
         for (Table table : to.tables()) {
             TableChange change = changes.get(words.folded(TableNames.of(table)));
-            boolean inside = words.mySql();
+            boolean inside = dialect.comments() == Comments.INSIDE;
             boolean anew = change == null || change.rebuilt;
             if (anew && inside) {
                 continue;

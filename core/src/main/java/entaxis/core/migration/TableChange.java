@@ -1,7 +1,6 @@
 package entaxis.core.migration;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
@@ -52,7 +51,7 @@ final class TableChange {
     final Matching<TableIndex> indexes;
     final boolean keyChanges;
     private final EngineWordingRules words;
-    private final Target engine;
+    private final Alterations engine;
     private final Set<String> unsettled = new HashSet<>();
 
     TableChange(Table original, Table before, Table after, Map<String, String> renamed, EngineWordingRules words,
@@ -62,7 +61,7 @@ final class TableChange {
         this.after = after;
         this.renamed = renamed;
         this.words = words;
-        this.engine = words.dialect().target();
+        this.engine = Alterations.of(words.dialect().target());
         columns(replacedTypes, changedStructures);
         this.uniques = Matching.of(words.uniques(before), words.uniques(after),
                 key -> words.folded(key.columns()).toString(), key -> words.folded(key.name()));
@@ -71,15 +70,15 @@ final class TableChange {
         this.indexes =
                 Matching.of(before.indexes(), after.indexes(), words::indexSense, index -> words.folded(index.name()));
         this.keyChanges = !words.folded(before.keyColumns()).equals(words.folded(after.keyColumns()));
-        this.reordered = words.ordersColumns() && !order(before, after).equals(order(after, before));
-        this.rebuilt = switch (engine) {
-            case SQLITE -> rebuildsInSqlite();
-            case SQLSERVER -> numberingChanges();
-            case ORACLE -> numberingChanges() || altered.stream()
-                    .anyMatch(pair -> !words.type(pair.from().type()).equals(words.type(pair.to().type()))
-                            && !Conversion.alike(pair.from().type(), pair.to().type()));
-            default -> false;
-        };
+        this.reordered = words.dialect().ordersColumns() && !order(before, after).equals(order(after, before));
+        this.rebuilt = !engine.altersColumns() && changesBeyondAdditions()
+                || !engine.altersNumbering() && numberingChanges()
+                || !engine.convertsInPlace() && altered.stream().anyMatch(this::becomesUnlike);
+    }
+
+    private boolean becomesUnlike(Pair<Column> pair) {
+        return !words.type(pair.from().type()).equals(words.type(pair.to().type()))
+                && !Conversion.alike(pair.from().type(), pair.to().type());
     }
 
     String name() {
@@ -111,7 +110,8 @@ final class TableChange {
             boolean computed = to.generated().isPresent() && !words.computedSense(from).equals(words.computedSense(to))
                     || from.generated().isPresent() && to.generated().isEmpty();
             boolean structure = to.type() instanceof UserType(String type) && changedStructures.contains(type);
-            boolean impossible = typed && Conversion.of(from.type(), to.type(), engine) == Conversion.IMPOSSIBLE
+            boolean impossible =
+                    typed && Conversion.of(from.type(), to.type(), words.dialect()) == Conversion.IMPOSSIBLE
                     || typed && to.generated().isPresent();
             if (computed || structure || impossible) {
                 replaced.add(pair);
@@ -128,8 +128,8 @@ final class TableChange {
         replaced.forEach(pair -> unsettled.add(pair.to().name()));
         Set<String> moving = new HashSet<>();
         unsettled.forEach(name -> moving.add(name.toLowerCase(java.util.Locale.ROOT)));
-        boolean follows = engine != Target.SQLITE;
-        if (words.mySql()) {
+        boolean follows = engine.altersColumns();
+        if (!engine.computedFollowRenames()) {
             renamed.values().forEach(name -> moving.add(name.toLowerCase(java.util.Locale.ROOT)));
         }
         for (Pair<Column> pair : settled) {
@@ -145,12 +145,9 @@ final class TableChange {
         }
     }
 
-    /**
-     * MariaDB documentation, “JSON Data Type”: the column's own check of its text goes by its name, and does not follow
-     * a new one.
-     */
+    /** Whether a column has a check of the engine's own that does not follow its new name. */
     private boolean checkedUnderOldName(Column column) {
-        return engine == Target.MARIADB && column.type() instanceof SqlType.JsonType
+        return !engine.documentChecksFollowRenames() && column.type() instanceof SqlType.JsonType
                 && renamed.containsValue(column.name());
     }
 
@@ -167,14 +164,11 @@ final class TableChange {
     private boolean numberingChanges() {
         return java.util.stream.Stream.concat(altered.stream(), replaced.stream()).anyMatch(pair -> (pair.from()
                 .identity() == Identity.NONE) != (pair.to().identity() == Identity.NONE)
-                || engine == Target.SQLSERVER && !words.identity(pair.from()).equals(words.identity(pair.to())));
+                || !engine.altersNumbers() && !words.identity(pair.from()).equals(words.identity(pair.to())));
     }
 
-    /**
-     * SQLite documentation, ALTER TABLE, “Making Other Kinds Of Table Schema Changes”: what RENAME and ADD COLUMN
-     * cannot do needs a new table.
-     */
-    private boolean rebuildsInSqlite() {
+    /** Whether anything changes that is neither a new name nor a plain column more. */
+    private boolean changesBeyondAdditions() {
         boolean plainAdditions = fresh
                 .stream().allMatch(column -> column.generated().isEmpty() && column.identity() == Identity.NONE
                         && (column.defaultValue().isEmpty() ? !column.required()
@@ -227,7 +221,7 @@ final class TableChange {
      * engine changes no type under them.
      */
     boolean disturbs(List<String> columns) {
-        boolean strict = engine == Target.SQLSERVER || engine == Target.ORACLE || engine == Target.H2;
+        boolean strict = !engine.retypesUnderKeys();
         Set<String> dropped = small(dropped());
         Set<String> types = new HashSet<>(strict ? small(retyped) : Set.of());
         if (staysUnderOldName()) {
@@ -238,12 +232,9 @@ final class TableChange {
                         || types.contains(column.toLowerCase(java.util.Locale.ROOT)));
     }
 
-    /**
-     * H2 goes on calling a renamed column by its old name in KEY_COLUMN_USAGE, unless the key is put on again (seen in
-     * version 2.4).
-     */
+    /** Whether a key goes on showing a renamed column by its old name, unless it is put on again. */
     boolean staysUnderOldName() {
-        return engine == Target.H2;
+        return !engine.keysFollowRenames();
     }
 
     /**
@@ -253,17 +244,15 @@ final class TableChange {
     boolean disturbs(String expression) {
         Set<String> touched = small(unsettled);
         touched.addAll(small(retyped));
-        if (words.mySql() || engine == Target.SQLSERVER) {
+        if (!engine.conditionsFollowRenames()) {
             touched.addAll(small(new HashSet<>(renamed.values())));
         }
         return rebuilt || speaksOf(expression, touched, words.dialect()) || lost(expression);
     }
 
-    /**
-     * H2 and MariaDB forget a check that speaks of no column when they copy the table (seen in versions 2.4 and 11.4).
-     */
+    /** Whether a check is forgotten when the table is copied, because it speaks of no column. */
     private boolean lost(String expression) {
-        return (engine == Target.H2 || engine == Target.MARIADB) && touchesColumns() && !speaksOf(expression,
+        return !engine.keepsConstantChecks() && touchesColumns() && !speaksOf(expression,
                 small(new HashSet<>(before.columns().stream().map(Column::name).toList())), words.dialect());
     }
 

@@ -1,6 +1,5 @@
 package entaxis.core.migration;
 
-import entaxis.core.design.Target;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Matching;
@@ -13,11 +12,13 @@ import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.TableFeatures.Comments;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What becomes of domains, enumerations and structured types: changed in place where the engine can, else made anew
@@ -71,10 +72,11 @@ final class TypePlan {
             if (pair.isEmpty()) {
                 steps.add(Step.safe(Stage.TYPES, "", "Create the type " + type.name(),
                         List.of(engine.scripts.createType(type, to))));
-            } else if (anew && dialect.target() == Target.ORACLE) {
+            } else if (anew && !engine.renamesTypes()) {
                 steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Make the type " + type.name() + " anew",
-                        List.of("DROP TYPE " + engine.writer.qualified("", type.name()) + " FORCE",
-                        engine.scripts.createType(type, to)), Optional.empty(), "", true));
+                        Stream.concat(engine.dropTypeInUse(type).stream(),
+                                Stream.of(engine.scripts.createType(type, to))).toList(),
+                        Optional.empty(), "", true));
             } else if (anew) {
                 List<String> statements = new ArrayList<>(engine.renameType(pair.get().from(), old(type)));
                 statements.add(engine.scripts.createType(type, to));
@@ -90,7 +92,7 @@ final class TypePlan {
         }
         for (Pair<TypeDefinition> pair : pairs.pairs().reversed()) {
             if ((replaced.contains(pair.to().name()) || structures.contains(pair.to().name()))
-                    && dialect.target() != Target.ORACLE) {
+                    && engine.renamesTypes()) {
                 steps.add(Step.safe(Stage.TYPES_OUT, "", "Drop what the type " + pair.to().name() + " was",
                         engine.dropType(pair.from(), old(pair.to()))));
             }
@@ -126,7 +128,7 @@ final class TypePlan {
                 statements.add(alter + now.defaultValue().map(text -> "SET DEFAULT " + dialect.written(text))
                         .orElse("DROP DEFAULT"));
             }
-            boolean ownWord = dialect.target() == Target.POSTGRESQL;
+            boolean ownWord = dialect.domainsRefuseNull();
             Optional<CheckRule> was = ownWord ? before.rule() : before.check();
             Optional<CheckRule> becomes = ownWord ? now.rule() : now.check();
             if (!was.map(check -> words.sense(check.condition()))
@@ -143,7 +145,7 @@ final class TypePlan {
     }
 
     void comments(List<Step> steps) {
-        if (dialect.target() != Target.POSTGRESQL && dialect.target() != Target.H2) {
+        if (!dialect.commentsOnTypes() || dialect.comments() != Comments.STATEMENT) {
             return;
         }
         for (TypeDefinition type : to.types()) {

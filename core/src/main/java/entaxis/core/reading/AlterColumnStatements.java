@@ -2,7 +2,6 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.design.Target;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import java.util.Optional;
@@ -41,12 +40,12 @@ final class AlterColumnStatements {
     // ALTER COLUMN
 
     boolean alterColumn(TableBuilder table, int from) {
-        if (drafts.is(Target.POSTGRESQL) && tokens.accept(Keyword.CONSTRAINT)) {
+        if (drafts.takes(SyntaxRule.ALTERS_DEFERRAL) && tokens.accept(Keyword.CONSTRAINT)) {
             alterConstraint(table);
             return false;
         }
-        if (tokens.is(Keyword.INDEX) && drafts.mySql() || tokens.is(Keyword.CONSTRAINT)
-                || tokens.is(Keyword.CHECK) && drafts.mySql()) {
+        if (tokens.is(Keyword.CONSTRAINT) || (tokens.is(Keyword.INDEX) || tokens.is(Keyword.CHECK))
+                && drafts.takes(SyntaxRule.SWITCHES_PARTS)) {
             boolean moreBehind = storageSetting();
             if (!moreBehind) {
                 pass.over(from, "switching on and off");
@@ -77,7 +76,7 @@ final class AlterColumnStatements {
             }
             case ADD -> {
                 tokens.at++;
-                if (drafts.is(Target.SQLSERVER)) {
+                if (drafts.takes(SyntaxRule.COLUMN_PROPERTIES)) {
                     property(column);
                 } else {
                     definitions.columns().clauses(table, column);
@@ -98,7 +97,7 @@ final class AlterColumnStatements {
     private void redefine(TableBuilder table, ColumnBuilder column) {
         column.type = types.read().type();
         column.required = false;
-        if (drafts.is(Target.SQLSERVER)) {
+        if (drafts.takes(SyntaxRule.ALTERED_COLUMN_SAYS_NULL)) {
             boolean inKey = table.primaryKey.filter(key -> key.columns().contains(column.name)).isPresent();
             clausesOfAltered(table, column);
             column.required |= inKey;
@@ -176,7 +175,7 @@ final class AlterColumnStatements {
                     expression(table, column, tokens.inRound());
                     return false;
                 }
-                if (drafts.is(Target.POSTGRESQL) && !tokens.sign('(') && !tokens.is(Keyword.STATISTICS)
+                if (drafts.takes(SyntaxRule.KNOWN_OPTIONS_ONLY) && !tokens.sign('(') && !tokens.is(Keyword.STATISTICS)
                         && !tokens.is(Keyword.STORAGE) && !tokens.is(Keyword.COMPRESSION)) {
                     throw tokens.unreadable("this change of a column is not known here");
                 }
@@ -251,7 +250,7 @@ final class AlterColumnStatements {
     private void unset(TableBuilder table, ColumnBuilder column) {
         if (tokens.accept(Keyword.DEFAULT)) {
             column.defaultValue = "";
-            if (column.identity == Identity.BY_DEFAULT && drafts.is(Target.POSTGRESQL)) {
+            if (column.identity == Identity.BY_DEFAULT && drafts.takes(SyntaxRule.COUNTING_DEFAULTS)) {
                 column.identity = Identity.NONE;
             }
             table.heirs.forEach(heir -> heir.column(column.name).ifPresent(inherited -> inherited.defaultValue = ""));
@@ -264,7 +263,7 @@ final class AlterColumnStatements {
         } else if (tokens.acceptReading("EXPRESSION")) {
             tokens.accept(Keyword.IF, Keyword.EXISTS);
             column.generated = "";
-        } else if (drafts.is(Target.SQLSERVER)) {
+        } else if (drafts.takes(SyntaxRule.COLUMN_PROPERTIES)) {
             property(column);
         } else {
             throw tokens.unreadable("DEFAULT, NOT NULL, IDENTITY or EXPRESSION is expected here");

@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
@@ -64,9 +63,9 @@ final class AlterTableStatements {
         Keyword verb = Keyword.NONE;
         boolean more = true;
         while (more) {
-            boolean repeated = verb == Keyword.ADD && drafts.is(Target.SQLSERVER) && !isVerb(tokens.word())
-                    || verb == Keyword.DROP && drafts.is(Target.SQLSERVER)
-                            && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.COLUMN));
+            boolean repeated = drafts.takes(SyntaxRule.ALTER_LISTS)
+                    && (verb == Keyword.ADD && !isVerb(tokens.word()) || verb == Keyword.DROP
+                            && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.COLUMN)));
             if (!repeated) {
                 verb = tokens.word();
             }
@@ -75,7 +74,8 @@ final class AlterTableStatements {
                 return;
             }
             verb = verb == Keyword.WITH ? Keyword.ADD : verb;
-            more = tokens.acceptSign(',') || drafts.is(Target.ORACLE) && !tokens.atEnd() && isVerb(tokens.word());
+            more = tokens.acceptSign(',') || drafts.takes(SyntaxRule.ACTIONS_WITHOUT_COMMA) && !tokens.atEnd()
+                    && isVerb(tokens.word());
         }
     }
 
@@ -131,7 +131,7 @@ final class AlterTableStatements {
     }
 
     private boolean drop(TableBuilder table, int from) {
-        if (drafts.is(Target.ORACLE) && tokens.reads(tokens.at, "UNUSED")) {
+        if (drafts.takes(SyntaxRule.UNUSED_COLUMNS) && tokens.reads(tokens.at, "UNUSED")) {
             pass.over(from, "storage options");
             return true;
         }
@@ -207,7 +207,7 @@ final class AlterTableStatements {
             }
             default -> {
                 boolean word = tokens.kind(start) == TokenizedStatement.WORD;
-                if (tokens.sign(start + 1, '=') || word && (drafts.is(Target.ORACLE) || drafts.mySql())
+                if (tokens.sign(start + 1, '=') || word && drafts.takes(SyntaxRule.STORAGE_WORDS)
                         || tokens.reads(start, "REBUILD") || tokens.reads(start, "RESET")) {
                     pass.over(from, "storage options");
                     return true;
@@ -220,7 +220,7 @@ final class AlterTableStatements {
 
     private boolean set(TableBuilder table, QName name, int from) {
         tokens.at++;
-        if (drafts.is(Target.ORACLE) && tokens.acceptReading("UNUSED")) {
+        if (drafts.takes(SyntaxRule.UNUSED_COLUMNS) && tokens.acceptReading("UNUSED")) {
             drops.dropColumns(table);
             return false;
         }
@@ -237,7 +237,7 @@ final class AlterTableStatements {
             pass.over(from, tokens.word(tokens.at + 1) == Keyword.ROW ? "row security" : "switching on and off");
             return true;
         }
-        if (drafts.mySql()) {
+        if (drafts.takes(SyntaxRule.ACTIONS_PASSED_SINGLY)) {
             boolean moreBehind = false;
             int depth = 0;
             for (int i = tokens.at; i < tokens.limit && !moreBehind; i++) {
@@ -267,7 +267,8 @@ final class AlterTableStatements {
             return false;
         }
         if (tokens.is(Keyword.PARTITION) || tokens.reads(tokens.at, "SUPPLEMENTAL")
-                || tokens.is(Keyword.PERIOD) && drafts.is(Target.SQLSERVER) || tokens.reads(tokens.at, "SYSTEM")) {
+                || tokens.is(Keyword.PERIOD) && drafts.takes(SyntaxRule.SYSTEM_PERIODS)
+                || tokens.reads(tokens.at, "SYSTEM")) {
             pass.over(from, tokens.is(Keyword.PARTITION) ? "partitioning" : "storage options");
             return true;
         }
@@ -280,7 +281,7 @@ final class AlterTableStatements {
             inRound(table);
             return false;
         }
-        if (tokens.is(Keyword.DEFAULT) && drafts.is(Target.SQLSERVER)) {
+        if (tokens.is(Keyword.DEFAULT) && drafts.takes(SyntaxRule.DEFAULT_CONSTRAINTS)) {
             definitions.constraints().constraint(table);
             return false;
         }
@@ -307,7 +308,7 @@ final class AlterTableStatements {
         int before = table.checks.size();
         int references = table.foreignKeys.size();
         definitions.constraints().constraint(table);
-        if (drafts.is(Target.POSTGRESQL) && table.checks.size() > before) {
+        if (table.checks.size() > before) {
             table.heirs.forEach(heir -> heir.checks.add(table.checks.getLast()));
         }
         if (!only && !table.heirs.isEmpty() && table.foreignKeys.size() > references) {
@@ -366,7 +367,8 @@ final class AlterTableStatements {
             renameConstraint(table, before, tokens.name(), at);
             return;
         }
-        if (drafts.mySql() && (tokens.accept(Keyword.INDEX) || tokens.accept(Keyword.KEY))) {
+        if (drafts.takes(SyntaxRule.INDEXES_ALTERED_WITH_TABLE)
+                && (tokens.accept(Keyword.INDEX) || tokens.accept(Keyword.KEY))) {
             String before = tokens.name();
             tokens.expect(Keyword.TO);
             String now = tokens.name();

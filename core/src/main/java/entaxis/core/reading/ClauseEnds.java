@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Deferral;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -84,10 +83,10 @@ final class ClauseEnds {
                 || tokens.accept(Keyword.VALIDATE) || tokens.accept(Keyword.NOVALIDATE) || tokens.accept(Keyword.RELY)
                 || tokens.accept(Keyword.NORELY) || tokens.accept(Keyword.NO, Keyword.INHERIT)
                 || tokens.accept(Keyword.VISIBLE) || tokens.accept(Keyword.INVISIBLE)
-                || drafts.engine == Target.H2 && tokens.accept(Keyword.NOCHECK)) {
+                || tokens.accept(Keyword.NOCHECK)) {
             return true;
         }
-        if (drafts.mySql() && (tokens.acceptReading("IGNORED")
+        if ((tokens.acceptReading("IGNORED")
                 || tokens.is(Keyword.NOT) && tokens.reads(tokens.at + 1, "IGNORED"))) {
             tokens.at += tokens.is(Keyword.NOT) ? 2 : 0;
             return true;
@@ -107,7 +106,8 @@ final class ClauseEnds {
         if (tokens.is(Keyword.ON, Keyword.CONFLICT)) {
             return onConflict();
         }
-        if (drafts.engine == Target.SQLSERVER && tokens.is(Keyword.ON) && tokens.word(tokens.at + 1) != Keyword.DELETE
+        if (drafts.takes(SyntaxRule.STORAGE_PLACES) && tokens.is(Keyword.ON)
+                && tokens.word(tokens.at + 1) != Keyword.DELETE
                 && tokens.word(tokens.at + 1) != Keyword.UPDATE && tokens.isName(tokens.at + 1)) {
             return storagePlace();
         }
@@ -117,18 +117,18 @@ final class ClauseEnds {
             return true;
         }
         if (tokens.accept(Keyword.WITH)) {
-            tokens.at += drafts.engine == Target.SQLSERVER ? 3 : 2;
+            tokens.at += tokens.sign(tokens.at + 1, '=') ? 3 : 2;
             return true;
         }
         if (tokens.accept(Keyword.INCLUDE)) {
             tokens.skipRound();
             return true;
         }
-        if (drafts.mySql() && !inColumn && tokens.is(Keyword.COMMENT)) {
+        if (drafts.takes(SyntaxRule.INDEX_COMMENTS) && !inColumn && tokens.is(Keyword.COMMENT)) {
             tokens.at += tokens.sign(tokens.at + 1, '=') ? 3 : 2;
             return true;
         }
-        if (drafts.mySql() && tokens.reads(tokens.at, "KEY_BLOCK_SIZE")) {
+        if (tokens.reads(tokens.at, "KEY_BLOCK_SIZE")) {
             tokens.at += tokens.sign(tokens.at + 1, '=') ? 3 : 2;
             return true;
         }
@@ -145,7 +145,7 @@ final class ClauseEnds {
             tokens.skipRound();
             return true;
         }
-        if (drafts.engine == Target.ORACLE && tokens.kind(tokens.at) == TokenizedStatement.WORD
+        if (drafts.takes(SyntaxRule.NAMED_INDEX_BEHIND_USING) && tokens.kind(tokens.at) == TokenizedStatement.WORD
                 && tokens.word() == Keyword.NONE && !indexProperty()) {
             names.qualified();
         }
@@ -181,7 +181,7 @@ final class ClauseEnds {
         if (!tokens.accept(Keyword.CLUSTERED)) {
             tokens.accept(Keyword.NONCLUSTERED);
         }
-        if (tokens.is(Keyword.HASH) && drafts.engine != Target.MYSQL) {
+        if (tokens.is(Keyword.HASH) && drafts.takes(SyntaxRule.HASH_KEYS)) {
             tokens.at++;
         }
     }
@@ -200,7 +200,7 @@ final class ClauseEnds {
     }
 
     void indexMethod() {
-        if (drafts.mySql() && tokens.accept(Keyword.USING)) {
+        if (drafts.takes(SyntaxRule.METHODS_BEHIND_KEYS) && tokens.accept(Keyword.USING)) {
             tokens.at++;
         }
     }

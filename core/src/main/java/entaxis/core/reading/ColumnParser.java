@@ -1,7 +1,6 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.type.SqlType;
 import java.util.List;
@@ -41,10 +40,10 @@ final class ColumnParser {
     /** Reads a column with its clauses into a table. */
     ColumnBuilder column(TableBuilder table) {
         int start = tokens.at;
-        boolean serial = drafts.mySql() && tokens.word(start + 1) == Keyword.SERIAL;
+        boolean serial = drafts.takes(SyntaxRule.UNIQUE_SERIAL) && tokens.word(start + 1) == Keyword.SERIAL;
         ColumnBuilder column = nameAndType();
         refuseTwice(table, column, start);
-        if (column.identity != Identity.NONE && drafts.engine == Target.POSTGRESQL) {
+        if (column.identity != Identity.NONE && drafts.takes(SyntaxRule.COUNTING_DEFAULTS)) {
             column.counted = "nextval('" + implied.sequence(table, column.name) + "'::regclass)";
         }
         column.required |= column.type instanceof SqlType.UserType(String type)
@@ -69,12 +68,12 @@ final class ColumnParser {
         String name = tokens.name();
         if (!types.begins()) {
             boolean computed = tokens.is(Keyword.AS) || tokens.is(Keyword.GENERATED);
-            if (drafts.engine != Target.SQLITE && !computed) {
+            if (!drafts.dialect.columnsWithoutType() && !computed) {
                 throw tokens.unreadable("the column " + name + " has no type");
             }
             return new ColumnBuilder(name, new SqlType.NativeType(""));
         }
-        boolean serial = drafts.mySql() && tokens.is(Keyword.SERIAL);
+        boolean serial = drafts.takes(SyntaxRule.UNIQUE_SERIAL) && tokens.is(Keyword.SERIAL);
         TypeParser.Read type = types.read();
         ColumnBuilder column = new ColumnBuilder(name, type.type());
         if (type.counting() || serial) {
@@ -152,12 +151,12 @@ final class ColumnParser {
             case AUTO_INCREMENT, AUTOINCREMENT -> {
                 tokens.at++;
                 column.identity = Identity.BY_DEFAULT;
-                if (drafts.engine == Target.H2 && tokens.sign('(')) {
+                if (tokens.sign('(')) {
                     numbers.numbers(column);
                 }
             }
             case IDENTITY ->
-                    identity(column, drafts.engine == Target.SQLSERVER ? Identity.ALWAYS : Identity.BY_DEFAULT);
+                    identity(column, drafts.dialect.identity(Identity.BY_DEFAULT));
             default -> {
                 return detail(table, column, word);
             }
@@ -183,12 +182,14 @@ final class ColumnParser {
                     tokens.expect(Keyword.SET);
                 }
                 tokens.acceptSign('=');
-                column.type = drafts.mySql() && tokens.is(Keyword.BINARY) ? inBytes(column.type) : column.type;
+                column.type = drafts.takes(SyntaxRule.BINARY_CHARACTER_SET) && tokens.is(Keyword.BINARY)
+                        ? inBytes(column.type) : column.type;
                 tokens.at++;
             }
             case ON -> {
                 if (!tokens.accept(Keyword.ON, Keyword.UPDATE)) {
-                    return clauseEnds.onConflict() || drafts.engine == Target.SQLSERVER && clauseEnds.storagePlace();
+                    return clauseEnds.onConflict()
+                            || drafts.takes(SyntaxRule.STORAGE_PLACES) && clauseEnds.storagePlace();
                 }
                 column.onUpdate = expressions.expression();
             }
@@ -206,7 +207,7 @@ final class ColumnParser {
                 tokens.skipRound();
             }
             case INDEX -> {
-                if (drafts.engine != Target.SQLSERVER) {
+                if (!drafts.takes(SyntaxRule.INLINE_INDEXES)) {
                     return false;
                 }
                 tokens.at++;
@@ -250,13 +251,13 @@ final class ColumnParser {
 
     /** MariaDB manual, “JSON Data Type”: a document is a long text with a check, and is dumped so. */
     private boolean isDocument(ColumnBuilder column, String condition) {
-        return drafts.engine == Target.MARIADB && column.type.equals(SqlType.largeText())
+        return drafts.takes(SyntaxRule.CHECKED_DOCUMENTS) && column.type.equals(SqlType.largeText())
                 && condition.replace("`", "").equalsIgnoreCase("json_valid(" + column.name + ")");
     }
 
     /** SQL Server takes a constraint of the table behind a column without the comma between them. */
     private boolean commaLeftOut() {
-        return drafts.engine == Target.SQLSERVER && tokens.sign('(');
+        return drafts.takes(SyntaxRule.COMMA_LEFT_OUT) && tokens.sign('(');
     }
 
     /**
@@ -273,11 +274,11 @@ final class ColumnParser {
     }
 
     private boolean rareClause(ColumnBuilder column) {
-        if (drafts.mySql() && tokens.acceptReading("BYTE")) {
+        if (drafts.takes(SyntaxRule.BINARY_CHARACTER_SET) && tokens.acceptReading("BYTE")) {
             column.type = inBytes(column.type);
             return true;
         }
-        if (drafts.mySql() && tokens.acceptReading("COMPRESSED")) {
+        if (tokens.acceptReading("COMPRESSED")) {
             if (tokens.acceptSign('=')) {
                 tokens.at++;
             }
@@ -341,8 +342,8 @@ final class ColumnParser {
                 boolean longer = tokens.accept(Keyword.AND) || tokens.is(Keyword.ONLY);
                 tokens.at += longer ? 1 : 0;
             }
-            column.required |= drafts.engine == Target.ORACLE;
-        } else if (drafts.mySql() && tokens.accept(Keyword.ON, Keyword.UPDATE)) {
+            column.required = true;
+        } else if (tokens.accept(Keyword.ON, Keyword.UPDATE)) {
             column.onUpdate = expressions.expression();
             return;
         }
@@ -373,13 +374,12 @@ final class ColumnParser {
 
     private void computed(ColumnBuilder column) {
         int open = tokens.at;
-        column.generated = drafts.engine == Target.SQLSERVER ? expressions.unbracketed() : tokens.inRound();
+        column.generated = drafts.dialect.typesComputedColumns() ? tokens.inRound() : expressions.unbracketed();
         int inner = tokens.sign(open, '(') && expressions.closes(open) == tokens.at ? 1 : 0;
-        if (drafts.engine == Target.SQLSERVER && tokens.reads(open + inner, "CAST")) {
+        if (!drafts.dialect.typesComputedColumns() && tokens.reads(open + inner, "CAST")) {
             column.type = castTo(open + inner + 1, tokens.at - 1 - inner);
         }
-        column.virtual =
-                drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2 && drafts.engine != Target.ISO;
+        column.virtual = drafts.dialect.computedVirtual();
         if (tokens.accept(Keyword.STORED) || tokens.accept(Keyword.PERSISTED) || tokens.accept(Keyword.PERSISTENT)) {
             column.virtual = false;
         } else if (tokens.accept(Keyword.VIRTUAL)) {
@@ -414,7 +414,7 @@ final class ColumnParser {
         column.defaultValue = "";
         if (tokens.sign('(')) {
             numbers.numbers(column);
-        } else if (drafts.engine == Target.ORACLE) {
+        } else if (drafts.takes(SyntaxRule.BARE_NUMBERING)) {
             numbers.bareNumbers(column);
         }
     }

@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.PrimaryKey;
 import java.util.Optional;
 
@@ -39,7 +38,8 @@ final class ColumnRedefinitions {
     void modify(TableBuilder table) {
         tokens.accept(Keyword.COLUMN);
         tokens.accept(Keyword.IF, Keyword.EXISTS);
-        if (drafts.is(Target.ORACLE) && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.PRIMARY, Keyword.KEY)
+        if (drafts.takes(SyntaxRule.MODIFY_KEEPS_THE_REST)
+                && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.PRIMARY, Keyword.KEY)
                 || tokens.is(Keyword.UNIQUE) && tokens.sign(tokens.at + 1, '('))) {
             tokens.at += tokens.is(Keyword.UNIQUE) ? 1 : 2;
             if (tokens.sign('(')) {
@@ -51,7 +51,7 @@ final class ColumnRedefinitions {
         boolean round = tokens.acceptSign('(');
         do {
             ColumnBuilder column = definitions.lookup().existing(table, tokens.at);
-            if (drafts.is(Target.ORACLE)) {
+            if (drafts.takes(SyntaxRule.MODIFY_KEEPS_THE_REST)) {
                 tokens.at++;
                 if (types.begins() && !tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd()
                         && !tokens.is(Keyword.ENABLE) && !tokens.is(Keyword.DISABLE)) {

@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import java.util.ArrayDeque;
 import java.util.Deque;
 
@@ -12,17 +11,17 @@ import java.util.Deque;
 final class ConditionalBlocks {
     private final TokenCursor tokens;
     private final StatementReader statements;
-    private final LexicalRules lexis;
+    private final ScriptSyntax syntax;
     private final StepOver pass;
     private final Deque<Boolean> open = new ArrayDeque<>();
     private static final int MAX_DEPTH = 60;
     private boolean next;
     private int depth;
 
-    ConditionalBlocks(TokenCursor tokens, StatementReader statements, LexicalRules lexis, StepOver pass) {
+    ConditionalBlocks(TokenCursor tokens, StatementReader statements, ScriptSyntax syntax, StepOver pass) {
         this.tokens = tokens;
         this.statements = statements;
-        this.lexis = lexis;
+        this.syntax = syntax;
         this.pass = pass;
     }
 
@@ -33,9 +32,9 @@ final class ConditionalBlocks {
 
     /** Reads a statement that begins with IF, BEGIN, DECLARE, WHILE, END or ELSE. */
     void block(int from) {
-        if (lexis.engine() == Target.SQLSERVER) {
+        if (syntax.takes(SyntaxRule.CONTROL_OF_FLOW)) {
             batch(from);
-        } else if (lexis.engine() == Target.ORACLE && (tokens.is(Keyword.DECLARE) || tokens.is(Keyword.BEGIN))
+        } else if (syntax.takes(SyntaxRule.BLOCKS) && (tokens.is(Keyword.DECLARE) || tokens.is(Keyword.BEGIN))
                 || tokens.is(Keyword.BEGIN, Keyword.NOT)) {
             oracle(from);
         } else {
@@ -148,8 +147,9 @@ final class ConditionalBlocks {
         while (body < tokens.limit && tokens.kind(body) != TokenizedStatement.STRING) {
             body++;
         }
-        if (body >= tokens.limit || lexis.engine() != Target.POSTGRESQL) {
-            pass.over(from, lexis.engine() == Target.POSTGRESQL ? "anonymous block" : "call of a function");
+        boolean isBlock = syntax.takes(SyntaxRule.BLOCKS_IN_TEXTS);
+        if (body >= tokens.limit || !isBlock) {
+            pass.over(from, isBlock ? "anonymous block" : "call of a function");
             return;
         }
         String text = tokens.stringAt(body);

@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -47,11 +46,11 @@ final class ConstraintParser {
         Keyword next = tokens.word(tokens.at + 1);
         return switch (tokens.word()) {
             case CONSTRAINT, PRIMARY, UNIQUE, FOREIGN, CHECK -> true;
-            case EXCLUDE ->
-                    drafts.engine == Target.POSTGRESQL && (next == Keyword.USING || tokens.sign(tokens.at + 1, '('));
-            case KEY, INDEX -> drafts.mySql() || drafts.engine == Target.SQLSERVER && tokens.is(Keyword.INDEX);
-            case FULLTEXT, SPATIAL ->
-                    drafts.mySql() && (next == Keyword.KEY || next == Keyword.INDEX || next == Keyword.NONE);
+            case EXCLUDE -> next == Keyword.USING || tokens.sign(tokens.at + 1, '(');
+            case KEY, INDEX -> drafts.takes(SyntaxRule.INLINE_KEYS)
+                    || drafts.takes(SyntaxRule.INLINE_INDEXES) && tokens.is(Keyword.INDEX);
+            case FULLTEXT, SPATIAL -> drafts.takes(SyntaxRule.INLINE_KEYS)
+                    && (next == Keyword.KEY || next == Keyword.INDEX || next == Keyword.NONE);
             case PERIOD -> next == Keyword.FOR;
             default -> supplementalLog();
         };
@@ -62,8 +61,7 @@ final class ConstraintParser {
      * of them.
      */
     private boolean supplementalLog() {
-        return drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "SUPPLEMENTAL")
-                && tokens.reads(tokens.at + 1, "LOG");
+        return tokens.reads(tokens.at, "SUPPLEMENTAL") && tokens.reads(tokens.at + 1, "LOG");
     }
 
     // constraints of a table
@@ -138,15 +136,14 @@ final class ConstraintParser {
     private void foreignKey(TableBuilder table, String name) {
         tokens.at++;
         tokens.expect(Keyword.KEY);
-        if (drafts.mySql()) {
-            tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
-        }
+        tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         String own = tokens.sign('(') ? "" : tokens.name();
         List<String> columns = tokens.names();
         tokens.expect(Keyword.REFERENCES);
         // MySQL manual, “FOREIGN KEY Constraints”: the name of the index is none of the reference; MariaDB
         // takes it for both
-        references.addForeignKey(table, !name.isEmpty() || drafts.engine == Target.MYSQL ? name : own, columns);
+        references.addForeignKey(table, !name.isEmpty() || drafts.takes(SyntaxRule.REFERENCE_NAMED_APART) ? name : own,
+                columns);
     }
 
     private void primaryKey(TableBuilder table, String name) {
@@ -158,7 +155,7 @@ final class ConstraintParser {
             return;
         }
         clauseEnds.indexMethod();
-        if (!tokens.sign('(') && drafts.mySql()) {
+        if (!tokens.sign('(') && drafts.takes(SyntaxRule.INLINE_KEYS)) {
             tokens.name();
             clauseEnds.indexMethod();
         }
@@ -172,9 +169,7 @@ final class ConstraintParser {
         if (!tokens.accept(Keyword.KEY)) {
             tokens.accept(Keyword.INDEX);
         }
-        if (drafts.mySql()) {
-            tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
-        }
+        tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         clauseEnds.clustering();
         clauseEnds.nullsDistinct();
         if (tokens.is(Keyword.USING, Keyword.INDEX)) {
@@ -184,10 +179,10 @@ final class ConstraintParser {
         String name = given;
         if (!tokens.sign('(') && !tokens.is(Keyword.USING)) {
             String own = tokens.name();
-            name = drafts.mySql() || given.isEmpty() ? own : given;
+            name = drafts.takes(SyntaxRule.INLINE_KEYS) || given.isEmpty() ? own : given;
         }
         clauseEnds.indexMethod();
-        if (drafts.mySql() && tokens.sign('(')) {
+        if (drafts.takes(SyntaxRule.INLINE_KEYS) && tokens.sign('(')) {
             List<IndexColumn> columns = indexes.indexColumns();
             clauseEnds.constraintEnd();
             if (columns.stream()
@@ -208,7 +203,7 @@ final class ConstraintParser {
     private void useIndex(TableBuilder table, String given, boolean primary) {
         tokens.at += 2;
         int at = tokens.at;
-        if (drafts.engine != Target.POSTGRESQL) {
+        if (!drafts.takes(SyntaxRule.KEYS_FROM_INDEXES)) {
             tokens.at = at - 2;
             clauseEnds.constraintEnd();
             throw tokens.unreadable("the columns of the key are expected here");
@@ -253,7 +248,7 @@ final class ConstraintParser {
     private void period(TableBuilder table) {
         tokens.at += 2;
         String name = tokens.name();
-        if (drafts.engine != Target.MARIADB || name.equalsIgnoreCase("system_time")) {
+        if (!drafts.takes(SyntaxRule.APPLICATION_PERIODS) || name.equalsIgnoreCase("system_time")) {
             tokens.skipRound();
             return;
         }
@@ -308,9 +303,9 @@ final class ConstraintParser {
                     "the table " + table.name + " already has a primary key");
         }
         List<String> held = lookup.heldColumns(table, columns);
-        String named = drafts.mySql() ? implied.primaryKey(table) : name.isEmpty() ? implied.primaryKey(table) : name;
+        String named = name.isEmpty() || drafts.dialect.primaryKeyName().isPresent() ? implied.primaryKey(table) : name;
         table.primaryKey = Optional.of(new PrimaryKey(named, held));
-        if (drafts.engine != Target.SQLITE) {
+        if (!drafts.takes(SyntaxRule.KEYS_TAKE_NULL)) {
             held.forEach(table::require);
         }
     }
@@ -320,7 +315,7 @@ final class ConstraintParser {
      * that was given goes to the one that stays (PostgreSQL source, transformIndexConstraints).
      */
     void mergeEqualKeys(TableBuilder table) {
-        if (!drafts.is(Target.POSTGRESQL) || table.uniqueKeys.isEmpty()) {
+        if (!drafts.takes(SyntaxRule.MERGES_EQUAL_KEYS) || table.uniqueKeys.isEmpty()) {
             return;
         }
         List<UniqueKey> kept = new ArrayList<>();
@@ -353,7 +348,7 @@ final class ConstraintParser {
     }
 
     void addCheck(TableBuilder table, String name, String condition, String column) {
-        String spoken = name.isEmpty() && drafts.engine == Target.POSTGRESQL ? onlyColumn(table, condition) : column;
+        String spoken = name.isEmpty() && implied.namesChecksByCondition() ? onlyColumn(table, condition) : column;
         table.checks.add(new CheckRule(name.isEmpty() ? implied.check(table, spoken) : name, condition));
     }
 

@@ -1,7 +1,5 @@
 package entaxis.core.reading;
 
-
-
 /**
  * The parsers of what stands in the brackets of CREATE TABLE and behind ADD of ALTER TABLE, one for each kind of part
  * (ISO/IEC 9075-2, 11.3 to 11.9; the engines' manuals).

@@ -1,7 +1,6 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import java.util.HashMap;
 import java.util.Locale;
@@ -51,7 +50,6 @@ final class DefinitionStatements {
             """);
     private final StatementReader reader;
     private final TokenCursor tokens;
-    private final LexicalRules lexis;
     private final SchemaBuilder drafts;
     private final DefinitionParsers definitions;
     private final ReadingLog notes;
@@ -62,13 +60,12 @@ final class DefinitionStatements {
     private final TypeStatements typeStatements;
     private final ProgramStatements programs;
 
-    DefinitionStatements(StatementReader reader, TokenCursor tokens, LexicalRules lexis, SchemaBuilder drafts,
+    DefinitionStatements(StatementReader reader, TokenCursor tokens, SchemaBuilder drafts,
             DefinitionParsers definitions, ReadingLog notes, TableStatements tables, AlterTableStatements alter,
             IndexStatements indexes, SequenceStatements sequences, TypeStatements typeStatements,
             ProgramStatements programs) {
         this.reader = reader;
         this.tokens = tokens;
-        this.lexis = lexis;
         this.drafts = drafts;
         this.definitions = definitions;
         this.notes = notes;
@@ -83,7 +80,7 @@ final class DefinitionStatements {
     /** Transact-SQL Reference, ALTER SCHEMA: what is named goes over into the schema. */
     private void alterSchema(int from) {
         String into = tokens.isName(tokens.at + 1) ? tokens.nameAt(tokens.at + 1) : "";
-        if (lexis.engine() != Target.SQLSERVER || !tokens.reads(tokens.at + 2, "TRANSFER")) {
+        if (!tokens.reads(tokens.at + 2, "TRANSFER")) {
             reader.pass(from, "schema");
             return;
         }
@@ -110,7 +107,7 @@ final class DefinitionStatements {
     void create(int from) {
         tokens.at = from + 1;
         Modifiers modifiers = new Modifiers();
-        while (!tokens.atEnd() && (modifier(modifiers) || oracleModifier())) {
+        while (!tokens.atEnd() && (modifier(modifiers) || otherModifier())) {
             tokens.at++;
         }
         if (tokens.atEnd()) {
@@ -152,13 +149,13 @@ final class DefinitionStatements {
 
     /** MySQL manual, CREATE VIEW: SQL SECURITY stands in any order with ALGORITHM and DEFINER. */
     private boolean sqlSecurity() {
-        boolean said = drafts.mySql() && tokens.reads(tokens.at, "SQL") && tokens.reads(tokens.at + 1, "SECURITY");
+        boolean said = tokens.reads(tokens.at, "SQL") && tokens.reads(tokens.at + 1, "SECURITY");
         tokens.at += said ? 2 : 0;
         return said;
     }
 
-    private boolean oracleModifier() {
-        if (!drafts.is(Target.ORACLE)) {
+    private boolean otherModifier() {
+        if (!drafts.takes(SyntaxRule.CREATE_MODIFIERS)) {
             return false;
         }
         if (tokens.reads(tokens.at, "BITMAP")) {
@@ -173,7 +170,8 @@ final class DefinitionStatements {
         switch (tokens.word()) {
             case TABLE -> {
                 boolean shared = tokens.word(tokens.at - 1) == Keyword.TEMPORARY
-                        && tokens.word(tokens.at - 2) == Keyword.GLOBAL && drafts.is(Target.ORACLE);
+                        && tokens.word(tokens.at - 2) == Keyword.GLOBAL
+                        && drafts.takes(SyntaxRule.GLOBAL_TEMPORARY_STAYS);
                 tokens.at++;
                 tables.create(from, modifiers.temporary && !shared);
             }
@@ -229,7 +227,7 @@ final class DefinitionStatements {
 
     /** A schema may be created with its tables in it (ISO/IEC 9075-2, 11.1). */
     private void schema(int from) {
-        if (lexis.isMySql()) {
+        if (drafts.takes(SyntaxRule.SCHEMA_IS_DATABASE)) {
             reader.pass(from, "database");
             return;
         }
@@ -238,7 +236,7 @@ final class DefinitionStatements {
         while (at < tokens.limit && tokens.word(at) != Keyword.CREATE) {
             at++;
         }
-        if (at >= tokens.limit || lexis.engine() == Target.SQLSERVER) {
+        if (at >= tokens.limit || drafts.takes(SyntaxRule.RUN_ON_STATEMENTS)) {
             reader.toNext(from);
             return;
         }
@@ -339,7 +337,7 @@ final class DefinitionStatements {
             case SCHEMA -> reader.pass(from, "schema");
             default -> passObject(from);
         }
-        if (!tokens.atEnd() && lexis.engine() != Target.SQLSERVER) {
+        if (!tokens.atEnd() && !drafts.takes(SyntaxRule.RUN_ON_STATEMENTS)) {
             boolean tail = tokens.accept(Keyword.CASCADE) || tokens.accept(Keyword.RESTRICT);
             if (tail) {
                 tokens.accept(Keyword.CONSTRAINT);

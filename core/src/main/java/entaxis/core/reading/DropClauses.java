@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import java.util.List;
 import java.util.Optional;
 
@@ -19,7 +18,7 @@ final class DropClauses {
     // DROP
 
     boolean drop(TableBuilder table, int from) {
-        if (drafts.mySql() && tokens.reads(tokens.at, "SYSTEM") && tokens.reads(tokens.at + 1, "VERSIONING")) {
+        if (tokens.reads(tokens.at, "SYSTEM") && tokens.reads(tokens.at + 1, "VERSIONING")) {
             tokens.at += 2;
             return false;
         }
@@ -40,7 +39,7 @@ final class DropClauses {
                 tail();
             }
             case INDEX, KEY -> {
-                if (!drafts.mySql()) {
+                if (!drafts.takes(SyntaxRule.INDEXES_ALTERED_WITH_TABLE)) {
                     dropColumns(table);
                     return false;
                 }
@@ -75,10 +74,11 @@ final class DropClauses {
         do {
             int at = tokens.at;
             dropConstraint(table, tokens.name(), ifThere, at);
-            if (drafts.is(Target.SQLSERVER) && tokens.sign(',') && tokens.word(tokens.at + 1) == Keyword.COLUMN) {
+            if (drafts.takes(SyntaxRule.ALTER_LISTS) && tokens.sign(',')
+                    && tokens.word(tokens.at + 1) == Keyword.COLUMN) {
                 return;
             }
-        } while (drafts.is(Target.SQLSERVER) && tokens.acceptSign(','));
+        } while (drafts.takes(SyntaxRule.ALTER_LISTS) && tokens.acceptSign(','));
         tail();
     }
 
@@ -101,10 +101,11 @@ final class DropClauses {
         } else {
             tokens.accept(Keyword.RESTRICT);
         }
-        if (drafts.is(Target.ORACLE) && (tokens.accept(Keyword.KEEP) || tokens.accept(Keyword.DROP))) {
+        if (drafts.takes(SyntaxRule.INDEX_BEHIND_DROPPED_CONSTRAINT)
+                && (tokens.accept(Keyword.KEEP) || tokens.accept(Keyword.DROP))) {
             tokens.accept(Keyword.INDEX);
         }
-        if (drafts.is(Target.SQLSERVER) && tokens.is(Keyword.WITH)) {
+        if (tokens.is(Keyword.WITH) && tokens.sign(tokens.at + 1, '(')) {
             tokens.at++;
             tokens.skipRound();
         }
@@ -116,20 +117,20 @@ final class DropClauses {
         boolean round = tokens.acceptSign('(');
         do {
             int at = tokens.at;
-            if (drafts.is(Target.SQLSERVER) && at > 0 && tokens.sign(at - 1, ',')
+            if (drafts.takes(SyntaxRule.ALTER_LISTS) && at > 0 && tokens.sign(at - 1, ',')
                     && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.COLUMN))) {
                 tokens.at--;
                 break;
             }
             String name = tokens.name();
             Optional<ColumnBuilder> column = table.column(name);
-            if (column.isEmpty() && drafts.is(Target.SQLSERVER)) {
+            if (column.isEmpty() && drafts.takes(SyntaxRule.ALTER_LISTS)) {
                 dropConstraint(table, name, ifThere, at);
             } else if (column.isEmpty() && !ifThere) {
                 throw StatementException.conflict(at, "the table " + table.name + " has no column " + name);
             }
             column.ifPresent(own -> dropColumn(table, own));
-        } while ((round || drafts.is(Target.SQLSERVER)) && tokens.acceptSign(','));
+        } while ((round || drafts.takes(SyntaxRule.ALTER_LISTS)) && tokens.acceptSign(','));
         if (round) {
             tokens.expectSign(')');
         }
@@ -138,7 +139,7 @@ final class DropClauses {
 
     private void dropColumn(TableBuilder table, ColumnBuilder column) {
         drafts.dropReferences(table, List.of(column.name));
-        table.drop(column, drafts.mySql());
+        table.drop(column, drafts.takes(SyntaxRule.DROPPED_COLUMN_LEAVES_INDEX));
         table.heirs.forEach(heir -> heir.column(column.name).ifPresent(inherited -> dropColumn(heir, inherited)));
     }
 
@@ -163,7 +164,7 @@ final class DropClauses {
             table.heirs.forEach(heir -> heir.checks.removeIf(check -> heir.same(check.name(), name)));
             return;
         }
-        boolean namesDefault = drafts.is(Target.SQLSERVER) || drafts.is(Target.ORACLE) || name.endsWith("_not_null");
+        boolean namesDefault = drafts.takes(SyntaxRule.NAMED_DEFAULTS) || name.endsWith("_not_null");
         if (!ifThere && !namesDefault) {
             throw StatementException.conflict(at, "the table " + table.name + " has no constraint " + name);
         }

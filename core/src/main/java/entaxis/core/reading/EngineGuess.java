@@ -20,7 +20,7 @@ public final class EngineGuess {
         int cut = script.lastIndexOf(';', ENOUGH);
         String part = script.length() <= ENOUGH || cut < 0 ? script : script.substring(0, cut + 1);
         return Arrays.stream(Target.values())
-                .min(Comparator.comparingInt((Target target) -> notUnderstood(part, target))).orElse(Target.POSTGRESQL);
+                .min(Comparator.comparingInt((Target target) -> notUnderstood(part, target))).orElseThrow();
     }
 
     private static int notUnderstood(String script, Target target) {

@@ -1,7 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
-
 /** Finds where expressions end, which are kept as texts. */
 final class ExpressionParser {
     private static final int MAX_BRACKETS = 3;
@@ -57,7 +55,7 @@ final class ExpressionParser {
         while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
             if (tokens.sign('(')) {
                 tokens.skipRound();
-            } else if (tokens.sign('[') && drafts.engine == Target.POSTGRESQL) {
+            } else if (tokens.sign('[')) {
                 tokens.skipSquare();
             } else if (tokens.at > from && ends(tokens.word(), from)) {
                 break;

@@ -1,6 +1,6 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
+import entaxis.core.reading.ImpliedName.Named;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -11,12 +11,10 @@ import java.util.Set;
 
 /**
  * The names that engines give to what a script leaves without one, so that later statements that speak of them are
- * understood: PostgreSQL manual, CREATE TABLE and CREATE INDEX, with the source's rule for cutting long ones; MySQL
- * manual, CREATE TABLE. Other engines make up numbers; what they name stays without a name.
+ * understood. Engines that make up numbers leave it without a name here.
  */
 final class ImpliedNames {
-    private static final int POSTGRESQL_LONGEST = 63;
-    private final Target engine;
+    private final ScriptSyntax syntax;
     /** Names that were given, until one has to be made up and they are looked at. */
     private final List<String> given = new ArrayList<>();
     private final Set<String> taken = new HashSet<>();
@@ -27,20 +25,15 @@ final class ImpliedNames {
      */
     private final Map<List<String>, Integer> numbers = new HashMap<>();
     private final Map<TableBuilder, KeyNames> keyNames = new HashMap<>();
-    private final Map<TableBuilder, Integer> references = new HashMap<>();
-    private final Map<TableBuilder, Integer> conditions = new HashMap<>();
+    private final Map<TableBuilder, Map<String, Integer>> counts = new HashMap<>();
 
-    ImpliedNames(Target engine) {
-        this.engine = engine;
-    }
-
-    private boolean mySql() {
-        return engine == Target.MYSQL || engine == Target.MARIADB;
+    ImpliedNames(ScriptSyntax syntax) {
+        this.syntax = syntax;
     }
 
     /** Takes note of a name that was given to something of a table. */
     String given(TableBuilder table, String name) {
-        if (engine == Target.POSTGRESQL) {
+        if (syntax.impliedName(Named.INDEX) instanceof ImpliedName.Joined) {
             given.add(within(table, name));
         }
         return name;
@@ -51,39 +44,59 @@ final class ImpliedNames {
         return madeUp.contains(within(table, name));
     }
 
+    /** Whether a check is called after the column that its condition speaks of, rather than the one that it is at. */
+    boolean namesChecksByCondition() {
+        return syntax.impliedName(Named.CHECK) instanceof ImpliedName.Joined;
+    }
+
     String sequence(TableBuilder table, String column) {
-        return free(table, column, "seq");
+        return name(Named.SEQUENCE, table, List.of(column));
     }
 
     String primaryKey(TableBuilder table) {
-        return engine == Target.POSTGRESQL ? free(table, "", "pkey") : mySql() ? "PRIMARY" : "";
+        return name(Named.PRIMARY_KEY, table, List.of());
     }
 
     String unique(TableBuilder table, List<String> columns) {
-        return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "key")
-                : mySql() ? firstColumn(table, columns) : "";
+        return name(Named.UNIQUE_KEY, table, columns);
     }
 
     String index(TableBuilder table, List<String> columns) {
-        return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "idx")
-                : mySql() ? firstColumn(table, columns) : "";
+        return name(Named.INDEX, table, columns);
     }
 
     String exclusion(TableBuilder table, List<String> columns) {
-        return free(table, String.join("_", columns), "excl");
+        return name(Named.EXCLUSION, table, columns);
     }
 
     String foreignKey(TableBuilder table, List<String> columns) {
-        return engine == Target.POSTGRESQL ? free(table, String.join("_", columns), "fkey")
-                : mySql() ? table.name + "_ibfk_" + references.merge(table, 1, Integer::sum) : "";
+        return name(Named.FOREIGN_KEY, table, columns);
     }
 
     String check(TableBuilder table, String column) {
-        return switch (engine) {
-            case POSTGRESQL -> free(table, column, "check");
-            case MYSQL -> table.name + "_chk_" + conditions.merge(table, 1, Integer::sum);
-            case MARIADB -> column.isEmpty() ? "CONSTRAINT_" + conditions.merge(table, 1, Integer::sum) : column;
-            default -> "";
+        return name(Named.CHECK, table, column.isEmpty() ? List.of() : List.of(column));
+    }
+
+    /** The name of the rule of a domain. */
+    String domainCheck(String domain) {
+        return syntax.impliedName(Named.DOMAIN_CHECK) instanceof ImpliedName.Joined(String label, int max)
+                ? cut(domain, "", label, max) : "";
+    }
+
+    private String name(Named what, TableBuilder table, List<String> columns) {
+        return name(syntax.impliedName(what), table, columns);
+    }
+
+    private String name(ImpliedName rule, TableBuilder table, List<String> columns) {
+        return switch (rule) {
+            case ImpliedName.None() -> "";
+            case ImpliedName.Fixed(String name) -> name;
+            case ImpliedName.Joined(String label, int max) -> free(table, String.join("_", columns), label, max);
+            case ImpliedName.FirstColumn() -> firstColumn(table, columns);
+            case ImpliedName.Counted(boolean afterTable, String word) -> (afterTable ? table.name : "") + word
+                    + counts.computeIfAbsent(table, any -> new HashMap<>()).merge(word, 1, Integer::sum);
+            case ImpliedName.OwnColumn(ImpliedName otherwise) ->
+                    columns.isEmpty() ? name(otherwise, table, columns) : columns.getFirst();
         };
     }
 
@@ -92,19 +105,20 @@ final class ImpliedNames {
     }
 
     /** A name in the schema of a table; the usual one is named or not. */
-    private static String within(TableBuilder table, String name) {
-        return table.namespace.isEmpty() || table.namespace.equals("public") ? name : table.namespace + "\0" + name;
+    private String within(TableBuilder table, String name) {
+        return table.namespace.isEmpty() || table.namespace.equals(syntax.defaultSchema()) ? name
+                : table.namespace + "\0" + name;
     }
 
-    private String free(TableBuilder table, String columns, String label) {
+    private String free(TableBuilder table, String columns, String label, int max) {
         taken.addAll(given);
         given.clear();
         List<String> base = List.of(table.namespace, table.name, columns, label);
         int number = numbers.getOrDefault(base, 0);
-        String name = cut(table.name, columns, number == 0 ? label : label + number);
+        String name = cut(table.name, columns, number == 0 ? label : label + number, max);
         while (!taken.add(within(table, name))) {
             number++;
-            name = cut(table.name, columns, label + number);
+            name = cut(table.name, columns, label + number, max);
         }
         numbers.put(base, number + 1);
         madeUp.add(within(table, name));
@@ -112,8 +126,8 @@ final class ImpliedNames {
     }
 
     /** Joins the three, the longer of the first two being cut until all fits. */
-    private static String cut(String table, String columns, String label) {
-        int room = POSTGRESQL_LONGEST - label.length() - 1 - (columns.isEmpty() ? 0 : 1);
+    private static String cut(String table, String columns, String label, int max) {
+        int room = max - label.length() - 1 - (columns.isEmpty() ? 0 : 1);
         String first = table;
         String second = columns;
         while (bytes(first) + bytes(second) > room) {

@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.type.SqlType;
@@ -51,16 +50,16 @@ final class IndexParser {
             tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
             name = tokens.name();
         }
-        boolean isUnique = unique || drafts.engine == Target.SQLSERVER && tokens.accept(Keyword.UNIQUE);
+        boolean isUnique = unique || drafts.takes(SyntaxRule.INLINE_INDEXES) && tokens.accept(Keyword.UNIQUE);
         clauseEnds.clustering();
-        if (drafts.engine == Target.SQLSERVER && tokens.acceptReading("COLUMNSTORE")) {
+        if (drafts.takes(SyntaxRule.INLINE_INDEXES) && tokens.acceptReading("COLUMNSTORE")) {
             columnStore();
             return;
         }
         clauseEnds.indexMethod();
         List<IndexColumn> columns = indexColumns();
         Optional<String> predicate = Optional.empty();
-        if (drafts.engine == Target.SQLSERVER) {
+        if (drafts.takes(SyntaxRule.INLINE_INDEXES)) {
             if (tokens.accept(Keyword.INCLUDE)) {
                 tokens.skipRound();
             }
@@ -101,7 +100,8 @@ final class IndexParser {
     }
 
     void addIndex(TableBuilder table, TableIndex given) {
-        boolean prefixes = drafts.mySql() && given.columns().stream().anyMatch(column -> column.prefix().isPresent());
+        boolean prefixes = drafts.dialect.prefixIndexes()
+                && given.columns().stream().anyMatch(column -> column.prefix().isPresent());
         TableIndex index = prefixes ? new TableIndex(given.name(), given.unique(),
                 given.columns().stream().map(column -> whole(table, column)).toList(), given.method(),
                 given.predicate()) : given;
@@ -144,7 +144,7 @@ final class IndexParser {
             boolean called = false;
             while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !called
                     && !(tokens.at > from && orderWord(tokens.at))) {
-                called = drafts.engine == Target.POSTGRESQL && tokens.sign('(');
+                called = drafts.takes(SyntaxRule.OPERATOR_CLASSES) && tokens.sign('(');
                 if (tokens.sign('(')) {
                     tokens.skipRound();
                 } else {
@@ -170,7 +170,8 @@ final class IndexParser {
     }
 
     private boolean prefixAt(int token) {
-        return drafts.mySql() && tokens.sign(token, '(') && tokens.kind(token + 1) == TokenizedStatement.NUMBER
+        return drafts.dialect.prefixIndexes() && tokens.sign(token, '(')
+                && tokens.kind(token + 1) == TokenizedStatement.NUMBER
                 && tokens.sign(token + 2, ')');
     }
 

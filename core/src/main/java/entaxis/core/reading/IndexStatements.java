@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -92,7 +91,7 @@ final class IndexStatements {
     private Options options(String given) {
         String method = given;
         Optional<String> predicate = Optional.empty();
-        boolean batch = drafts.is(Target.SQLSERVER);
+        boolean batch = drafts.takes(SyntaxRule.RUN_ON_STATEMENTS);
         while (!tokens.atEnd() && !(batch && tokens.startsStatement())) {
             if (tokens.accept(Keyword.WHERE)) {
                 int begin = tokens.at;
@@ -115,7 +114,7 @@ final class IndexStatements {
     }
 
     private boolean isThere(TableBuilder table, String name) {
-        return drafts.mySql()
+        return drafts.takes(SyntaxRule.INDEXES_WITHIN_TABLE)
                 ? table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name))
                         || table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name))
                 : drafts.tableOfIndex(name).isPresent();
@@ -152,12 +151,12 @@ final class IndexStatements {
             int at = tokens.at;
             QName name = definitions.names().qualified();
             Optional<TableBuilder> table = tokens.accept(Keyword.ON) ? drafts.table(definitions.names().qualified())
-                    : drafts.is(Target.SQLSERVER) && !name.namespace().isEmpty()
+                    : drafts.takes(SyntaxRule.INDEX_QUALIFIED_BY_TABLE) && !name.namespace().isEmpty()
                             ? drafts.table(new QName("", name.namespace()))
                     : drafts.tableOfIndex(name.name());
             boolean gone = table
                     .map(owner -> owner.indexes.removeIf(index -> index.name().equalsIgnoreCase(name.name()))
-                            | (drafts.mySql()
+                            | (drafts.dialect.uniqueIndexesAreKeys()
                                     && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name()))))
                     .orElse(false);
             drafts.forgetIndex(name.name());
@@ -165,8 +164,8 @@ final class IndexStatements {
                 throw StatementException.conflict(at, "no index " + name.name() + " is known here");
             }
         } while (tokens.acceptSign(','));
-        if (drafts.mySql() || drafts.is(Target.SQLSERVER)) {
-            while (!tokens.atEnd() && !(drafts.is(Target.SQLSERVER) && tokens.startsStatement())) {
+        if (drafts.takes(SyntaxRule.OPTIONS_BEHIND_DROPPED_INDEX)) {
+            while (!tokens.atEnd() && !(drafts.takes(SyntaxRule.RUN_ON_STATEMENTS) && tokens.startsStatement())) {
                 tokens.at++;
             }
         } else if (!tokens.accept(Keyword.CASCADE)) {

@@ -1,7 +1,5 @@
 package entaxis.core.reading;
 
-
-
 /**
  * Finds the line and column of a place in a text. Places are asked for in rising order mostly, so each line is counted
  * once.

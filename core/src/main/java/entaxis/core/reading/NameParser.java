@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 
 /** Reads names, with the schema before them where one is said. */
@@ -17,7 +16,7 @@ final class NameParser {
      * A name with the schema before it; a variable of psql (PostgreSQL manual, “SQL Interpolation”) stands for itself.
      */
     QName qualified() {
-        if (drafts.engine == Target.POSTGRESQL && tokens.sign(':') && tokens.isName(tokens.at + 1)) {
+        if (drafts.takes(SyntaxRule.CLIENT_VARIABLES) && tokens.sign(':') && tokens.isName(tokens.at + 1)) {
             tokens.at++;
         }
         String name = tokens.name();

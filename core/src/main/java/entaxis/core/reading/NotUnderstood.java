@@ -1,7 +1,5 @@
 package entaxis.core.reading;
 
-
-
 /**
  * A statement or clause that could not be read.
  *

@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.PrimaryKey;
@@ -44,7 +43,7 @@ final class ProcedureCalls {
             pass.over(from, "statement in a text");
             return;
         }
-        if (!drafts.is(Target.SQLSERVER) || !tokens.isName(tokens.at)) {
+        if (!drafts.takes(SyntaxRule.SYSTEM_PROCEDURES) || !tokens.isName(tokens.at)) {
             pass.over(from, "call of a procedure");
             return;
         }

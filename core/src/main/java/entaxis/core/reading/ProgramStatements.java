@@ -1,7 +1,6 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.Program;
 import java.util.Optional;
@@ -33,7 +32,7 @@ final class ProgramStatements {
                 : "\u0000" + (kind == ProgramKind.VIEW ? "" : kind);
         String key = kind == ProgramKind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body
                 + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "");
-        drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), drafts.engine,
+        drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), drafts.syntax.engine(),
                 tokens.verbatim(from, tokens.limit)));
         tokens.at = tokens.limit;
     }
@@ -42,7 +41,7 @@ final class ProgramStatements {
         int at = tokens.at;
         String text = tokens.inRound();
         tokens.at = at;
-        return drafts.is(Target.POSTGRESQL) ? RoutineSignature.of(text) : text;
+        return drafts.syntax.routineSignature(text);
     }
 
     /**
@@ -54,13 +53,11 @@ final class ProgramStatements {
 
     void alterProgram(int from) {
         boolean view = tokens.is(Keyword.VIEW);
-        if (drafts.is(Target.SQLSERVER) || drafts.mySql() && view) {
+        if (drafts.takes(SyntaxRule.ALTER_REDEFINES_PROGRAM)) {
             ProgramKind kind = view ? ProgramKind.VIEW : tokens.is(Keyword.TRIGGER) ? ProgramKind.TRIGGER
                     : tokens.is(Keyword.FUNCTION) ? ProgramKind.FUNCTION : ProgramKind.PROCEDURE;
-            if (drafts.is(Target.SQLSERVER)) {
-                program(from, kind, false);
-                return;
-            }
+            program(from, kind, false);
+            return;
         }
         if (tokens.accept(Keyword.MATERIALIZED) || view) {
             tokens.accept(Keyword.VIEW);
@@ -100,11 +97,10 @@ final class ProgramStatements {
         if (tokens.accept(Keyword.ON)) {
             definitions.names().qualified();
         }
-        if (!tokens.accept(Keyword.CASCADE)) {
-            tokens.accept(Keyword.RESTRICT);
-        }
-        if (drafts.is(Target.ORACLE) && tokens.accept(Keyword.CASCADE)) {
+        if (tokens.accept(Keyword.CASCADE)) {
             tokens.acceptReading("CONSTRAINTS");
+        } else {
+            tokens.accept(Keyword.RESTRICT);
         }
         if (!any) {
             pass.over(from, "drop of what is not there");

@@ -1,7 +1,5 @@
 package entaxis.core.reading;
 
-
-
 /** Hears how far the reading of scripts has come. */
 @FunctionalInterface
 public interface ReadingProgress {

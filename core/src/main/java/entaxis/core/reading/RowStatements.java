@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -59,7 +58,7 @@ final class RowStatements {
         boolean values = tokens.accept(Keyword.VALUES) || tokens.accept(Keyword.VALUE);
         if (values && table.isPresent()) {
             values(name, table.get(), columns);
-        } else if (values && drafts.is(Target.SQLITE) && name.name().startsWith("sqlite_")) {
+        } else if (values && name.name().startsWith("sqlite_")) {
             virtualTable();
         }
         pass.over(from, "rows");

@@ -1,7 +1,6 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.ProgramKind;
-import entaxis.core.design.Target;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Program;
@@ -9,6 +8,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition;
+import entaxis.core.sql.Dialect;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -42,7 +42,8 @@ final class SchemaBuilder {
         }
     }
 
-    final Target engine;
+    final ScriptSyntax syntax;
+    final Dialect dialect;
     final boolean exact;
     private final String usual;
     /** The schema that names without one belong to at present; empty for the usual one. */
@@ -67,21 +68,17 @@ final class SchemaBuilder {
     /** Names of virtual tables of SQLite, in lower case. */
     private final Set<String> virtualTables = new HashSet<>();
 
-    SchemaBuilder(Target engine) {
-        this.engine = engine;
-        this.exact = engine == Target.POSTGRESQL;
+    SchemaBuilder(ScriptSyntax syntax) {
+        this.syntax = syntax;
+        this.dialect = Dialect.of(syntax.engine());
+        this.exact = takes(SyntaxRule.EXACT_NAMES);
         this.domainRules = new DomainRules(exact);
-        this.usual = switch (engine) {
-            case POSTGRESQL, H2 -> "public";
-            case SQLSERVER -> "dbo";
-            case SQLITE -> "main";
-            case MYSQL, MARIADB, ORACLE, ISO -> "";
-        };
+        this.usual = syntax.defaultSchema();
     }
 
     /** Makes a schema the one that names without one belong to. */
     void use(String namespace) {
-        if (first.isEmpty() && tables.isEmpty() && (engine == Target.MYSQL || engine == Target.MARIADB)) {
+        if (first.isEmpty() && tables.isEmpty() && takes(SyntaxRule.SCHEMA_IS_DATABASE)) {
             first = namespace;
         }
         current = namespace.equalsIgnoreCase(usual) || namespace.equalsIgnoreCase(first) ? "" : namespace;
@@ -261,13 +258,8 @@ final class SchemaBuilder {
                 key.onDelete(), key.onUpdate(), key.deferral());
     }
 
-    /** Whether it is MySQL or MariaDB, which have one grammar. */
-    boolean mySql() {
-        return engine == Target.MYSQL || engine == Target.MARIADB;
-    }
-
-    /** Whether it is this engine. */
-    boolean is(Target asked) {
-        return engine == asked;
+    /** Whether scripts of the engine may say something that ISO SQL does not. */
+    boolean takes(SyntaxRule rule) {
+        return syntax.takes(rule);
     }
 }

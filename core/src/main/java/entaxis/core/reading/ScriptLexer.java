@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import java.util.Arrays;
 
 /**
@@ -15,7 +14,9 @@ final class ScriptLexer {
     private static final byte CAPITAL = 8;
 
     private final String text;
+    private final ScriptSyntax syntax;
     private final LexicalRules lexis;
+    private final boolean dollarTexts;
     private final byte[] classes = new byte[128];
     private int at;
     private String delimiter = ";";
@@ -32,13 +33,15 @@ final class ScriptLexer {
     private boolean ended;
     private final NamePool names;
 
-    ScriptLexer(String text, LexicalRules lexis) {
+    ScriptLexer(String text, ScriptSyntax syntax) {
         this.text = text;
-        this.lexis = lexis;
-        this.body = new StatementBody(text, lexis.engine());
-        this.names = new NamePool(text.length(), lexis.engine() == Target.POSTGRESQL);
-        this.backslash = lexis.backslash();
-        this.doubleIsText = lexis.doubleIsText();
+        this.syntax = syntax;
+        this.lexis = syntax.lexicalRules();
+        this.body = new StatementBody(text, syntax);
+        this.names = new NamePool(text.length(), lexis.has(LexicalRule.NAMES_FOLD_DOWN));
+        this.backslash = lexis.has(LexicalRule.BACKSLASH_ESCAPES);
+        this.doubleIsText = lexis.has(LexicalRule.DOUBLE_QUOTED_TEXTS);
+        this.dollarTexts = lexis.has(LexicalRule.DOLLAR_TEXTS);
         for (char c = 0; c < 128; c++) {
             classes[c] = c <= ' ' ? SPACE : c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c == '_' ? LETTER
                     : c >= '0' && c <= '9' ? DIGIT : 0;
@@ -47,7 +50,7 @@ final class ScriptLexer {
             classes[c] |= CAPITAL;
         }
         lexis.signs().chars().forEach(c -> classes[c] = LETTER);
-        if (lexis.dollarTexts()) {
+        if (dollarTexts) {
             classes['$'] = 0;
         }
         specialSigns();
@@ -58,12 +61,7 @@ final class ScriptLexer {
 
     private void specialSigns() {
         Arrays.fill(special, false);
-        String lines = switch (lexis.engine()) {
-            case SQLSERVER -> "Gg";
-            case POSTGRESQL -> "\\";
-            default -> "";
-        };
-        (lines + "-/#*").chars().forEach(c -> special[c] = true);
+        (syntax.separatorSigns() + "-/#*").chars().forEach(c -> special[c] = true);
         if (delimiter.charAt(0) < 128) {
             special[delimiter.charAt(0)] = true;
         }
@@ -158,7 +156,7 @@ final class ScriptLexer {
                 ended = true;
                 return true;
             }
-            if (lineOfItsOwn(c)) {
+            if (lineOfItsOwn()) {
                 ended = true;
                 return true;
             }
@@ -206,13 +204,13 @@ final class ScriptLexer {
     private boolean comment(char c) {
         char second = at + 1 < text.length() ? text.charAt(at + 1) : 0;
         if (c == '-' && second == '-') {
-            if (lexis.strictDashes() && at + 2 < text.length() && text.charAt(at + 2) > ' ') {
+            if (lexis.has(LexicalRule.STRICT_DASHES) && at + 2 < text.length() && text.charAt(at + 2) > ' ') {
                 return false;
             }
             toLineEnd();
             return true;
         }
-        if (c == '#' && lexis.hashComment()) {
+        if (c == '#' && lexis.has(LexicalRule.HASH_COMMENTS)) {
             toLineEnd();
             return true;
         }
@@ -224,7 +222,7 @@ final class ScriptLexer {
         if (c != '/' || second != '*') {
             return false;
         }
-        if (lexis.isMySql() && entersExecuted()) {
+        if (lexis.has(LexicalRule.VERSION_COMMENTS) && entersExecuted()) {
             return true;
         }
         int open = at;
@@ -235,7 +233,8 @@ final class ScriptLexer {
             if (inside == '*' && at < text.length() && text.charAt(at) == '/') {
                 depth--;
                 at++;
-            } else if (lexis.nested() && inside == '/' && at < text.length() && text.charAt(at) == '*') {
+            } else if (lexis.has(LexicalRule.NESTED_COMMENTS) && inside == '/' && at < text.length()
+                    && text.charAt(at) == '*') {
                 depth++;
                 at++;
             }
@@ -250,7 +249,7 @@ final class ScriptLexer {
         int from = at + 2;
         if (from < text.length() && text.charAt(from) == 'M' && from + 1 < text.length()
                 && text.charAt(from + 1) == '!') {
-            if (lexis.engine() != Target.MARIADB) {
+            if (!lexis.has(LexicalRule.FAMILY_VERSION_COMMENTS)) {
                 return false;
             }
             from++;
@@ -265,7 +264,7 @@ final class ScriptLexer {
             version = version * 10 + text.charAt(digits) - '0';
             digits++;
         }
-        boolean onlyMySql = lexis.engine() == Target.MARIADB && version >= 50700 && version <= 50999;
+        boolean onlyMySql = lexis.has(LexicalRule.FAMILY_VERSION_COMMENTS) && version >= 50700 && version <= 50999;
         if (onlyMySql) {
             return false;
         }
@@ -289,39 +288,9 @@ final class ScriptLexer {
         return !inside;
     }
 
-    /**
-     * Ends a statement at GO (SQL Server documentation, “GO”), a slash (Oracle SQL*Plus, “/”) or a backslash command
-     * (PostgreSQL manual, psql) on a line of its own.
-     */
-    private boolean lineOfItsOwn(char c) {
-        return switch (lexis.engine()) {
-            case SQLSERVER -> (c == 'G' || c == 'g') && goLine();
-            case ORACLE -> c == '/' && atLineStart() && StatementBody.restOfLineIsBlank(text, at + 1) && pass(1);
-            case POSTGRESQL -> c == '\\' && at + 1 < text.length() && text.charAt(at + 1) < 128
-                    && (classes[text.charAt(at + 1)] & LETTER) != 0 && passLine();
-            default -> false;
-        };
-    }
-
-    private boolean goLine() {
-        if (at + 1 >= text.length() || (text.charAt(at + 1) & ~0x20) != 'O' || !atLineStart()) {
-            return false;
-        }
-        int after = at + 2;
-        while (after < text.length() && (text.charAt(after) == ' ' || text.charAt(after) == '\t'
-                || text.charAt(after) >= '0' && text.charAt(after) <= '9' || text.charAt(after) == ';')) {
-            after++;
-        }
-        boolean go = (after >= text.length() || text.charAt(after) == '\r' || text.charAt(after) == '\n'
-                || text.charAt(after) == '-')
-                && (at + 2 >= text.length()
-                        || classOf(text.charAt(at + 2)) != LETTER && classOf(text.charAt(at + 2)) != DIGIT);
-        return go && passLine();
-    }
-
-    private boolean pass(int signs) {
-        at += signs;
-        return true;
+    /** Ends a statement at a line of its own that says so. */
+    private boolean lineOfItsOwn() {
+        return syntax.separates(text, at) && passLine();
     }
 
     private boolean passLine() {
@@ -335,59 +304,16 @@ final class ScriptLexer {
                 : 0;
     }
 
-    private boolean atLineStart() {
-        for (int i = at - 1; i >= 0 && text.charAt(i) != '\n'; i--) {
-            if (text.charAt(i) > ' ') {
-                return false;
-            }
-        }
-        return true;
-    }
-
     /**
      * Takes a command of the engine's client where a statement could begin; the script's own statements never begin so.
      */
     private boolean clientCommand() {
-        return switch (lexis.engine()) {
-            case POSTGRESQL -> text.charAt(at) == '\\' && passLine();
-            case SQLITE -> text.charAt(at) == '.' && passLine();
-            case MYSQL, MARIADB ->
-                    text.charAt(at) == '\\' && passLine() || delimiterCommand() || begins("source ") && passLine();
-            case SQLSERVER -> text.charAt(at) == ':' && passLine() || goLine();
-            case ORACLE -> text.charAt(at) == '@' && passLine()
-                    || text.charAt(at) == '/' && StatementBody.restOfLineIsBlank(text, at + 1) && passLine()
-                    || sqlPlus();
-            case H2, ISO -> false;
-        };
-    }
-
-    private boolean sqlPlus() {
-        boolean set = begins("set ") && !begins("set constraint") && !begins("set role") && !begins("set transaction");
-        return (set || begins("rem ") || begins("rem\n") || begins("rem\r") || begins("remark") || begins("prompt")
-                || begins("spool") || begins("whenever ") || begins("exit")
-                || begins("quit") || begins("define ") || begins("undefine ") || begins("accept ") || begins("column ")
-                || begins("connect ") || begins("conn ") || begins("show ")
-                || begins("host ") || begins("variable ") || begins("clear ") || begins("start ")
-                || begins("disconnect")) && passLine();
-    }
-
-    private boolean begins(String words) {
-        if (at + words.length() > text.length()) {
-            return false;
-        }
-        for (int i = 0; i < words.length(); i++) {
-            char c = text.charAt(at + i);
-            char wanted = words.charAt(i);
-            if (Character.toLowerCase(c) != wanted && !(wanted == ' ' && c == '\t')) {
-                return false;
-            }
-        }
-        return true;
+        return syntax.isClientLine(text, at) && passLine() || delimiterCommand();
     }
 
     /** MySQL manual, “mysql Client Commands”: DELIMITER. */
     private boolean delimiterCommand() {
-        if (!begins("delimiter ")) {
+        if (!lexis.has(LexicalRule.DELIMITER_COMMAND) || !ScriptSyntax.begins(text, at, "delimiter ")) {
             return false;
         }
         int from = at + "delimiter".length();
@@ -431,12 +357,12 @@ final class ScriptLexer {
         } else if (c == '"') {
             quoted(from, from, '"', doubleIsText ? TokenizedStatement.STRING : TokenizedStatement.NAME,
                     doubleIsText && backslash);
-        } else if (c == '`' && lexis.backticks()) {
+        } else if (c == '`' && lexis.has(LexicalRule.BACKTICKED_NAMES)) {
             quoted(from, from, '`', TokenizedStatement.NAME, false);
-        } else if (c == '[' && lexis.squares()) {
+        } else if (c == '[' && lexis.has(LexicalRule.BRACKETED_NAMES)) {
             quoted(from, from, ']', TokenizedStatement.NAME, false);
-        } else if (c == '$' && lexis.dollarTexts() && dollar(from)
-                || c == '@' && lexis.dollarTexts() && placeholder(from)) {
+        } else if (c == '$' && dollarTexts && dollar(from)
+                || c == '@' && dollarTexts && placeholder(from)) {
             return;
         } else if (sort == SPACE) {
             at++;
@@ -476,7 +402,7 @@ final class ScriptLexer {
             }
             if (c < 128) {
                 byte sort = classes[c];
-                if ((sort & (LETTER | DIGIT)) == 0 && !(c == '$' && lexis.dollarTexts())) {
+                if ((sort & (LETTER | DIGIT)) == 0 && !(c == '$' && dollarTexts)) {
                     break;
                 }
                 sorts |= sort;
@@ -505,7 +431,7 @@ final class ScriptLexer {
         if (quote - from == 2 && !(first == 'n' && mark == 'q')) {
             return false;
         }
-        if (mark == 'q' && lexis.engine() == Target.ORACLE) {
+        if (mark == 'q' && lexis.has(LexicalRule.CHOSEN_QUOTES)) {
             oracleQuoted(from, quote);
             return true;
         }
@@ -513,7 +439,7 @@ final class ScriptLexer {
             return false;
         }
         quoted(from, quote, '\'', TokenizedStatement.STRING,
-                backslash || mark == 'e' && lexis.engine() == Target.POSTGRESQL);
+                backslash || mark == 'e' && lexis.has(LexicalRule.ESCAPE_TEXTS));
         return true;
     }
 

@@ -15,7 +15,7 @@ public final class ScriptReader {
     private final SchemaBuilder drafts;
     private final ImpliedNames implied;
     private final List<ReadRow> rows = new ArrayList<>();
-    private final LexicalRules lexis;
+    private final ScriptSyntax syntax;
     private final ReadingProgress progress;
     private long before;
     private int statements;
@@ -28,9 +28,9 @@ public final class ScriptReader {
     /** A reader that tells how far it has come. */
     public ScriptReader(Target engine, ReadingProgress progress) {
         this.progress = progress;
-        this.drafts = new SchemaBuilder(engine);
-        this.implied = new ImpliedNames(engine);
-        this.lexis = LexicalRules.of(engine);
+        this.syntax = ScriptSyntax.of(engine);
+        this.drafts = new SchemaBuilder(syntax);
+        this.implied = new ImpliedNames(syntax);
     }
 
     /** What one script of an engine makes. */
@@ -47,9 +47,9 @@ public final class ScriptReader {
      * @throws java.util.concurrent.CancellationException if who hears of the progress wants no more
      */
     public void add(String file, String script) {
-        ScriptLexer scanner = new ScriptLexer(script, lexis);
+        ScriptLexer scanner = new ScriptLexer(script, syntax);
         notes.begin(file, script);
-        StatementReader reader = new StatementReader(scanner, new TokenCursor(scanner, script, lexis), lexis, drafts,
+        StatementReader reader = new StatementReader(scanner, new TokenCursor(scanner, script, syntax), syntax, drafts,
                 implied, notes, rows);
         TokenizedStatement statement = new TokenizedStatement(new TokenArray());
         while (scanner.next(statement)) {
@@ -63,6 +63,7 @@ public final class ScriptReader {
 
     /** What has been read. */
     public Reading done() {
-        return new Reading(drafts.engine, drafts.done(), rows, notes.steppedOver(), notes.notUnderstood(), statements);
+        return new Reading(syntax.engine(), drafts.done(), rows, notes.steppedOver(), notes.notUnderstood(),
+                statements);
     }
 }

@@ -2,7 +2,6 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.reading.SchemaBuilder.SequenceDraft;
 import java.util.ArrayList;
@@ -38,7 +37,7 @@ final class SequenceStatements {
         }
         int begin = tokens.at;
         int end = begin;
-        while (end < tokens.limit && !(drafts.is(Target.SQLSERVER) && starts(end))) {
+        while (end < tokens.limit && !(drafts.takes(SyntaxRule.RUN_ON_STATEMENTS) && starts(end))) {
             end++;
         }
         Numbering numbers = definitions.numbers().sequenceOptions(end);

@@ -1,7 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
-
 /**
  * What the semicolons inside a statement mean: whether it has a body of statements, and whether that is still open.
  * Each token is looked at once.
@@ -11,7 +9,7 @@ final class StatementBody {
     /** How many tokens of a statement may say what it creates. */
     private static final int HEAD = 14;
     private final String text;
-    private final Target engine;
+    private final ScriptSyntax syntax;
     private Kind kind = Kind.UNKNOWN;
     private int seen;
     private int depth;
@@ -21,9 +19,9 @@ final class StatementBody {
 
     private enum Kind { UNKNOWN, NONE, NESTED, COMPOUND, TO_SLASH, TO_GO, ROUND }
 
-    StatementBody(String text, Target engine) {
+    StatementBody(String text, ScriptSyntax syntax) {
         this.text = text;
-        this.engine = engine;
+        this.syntax = syntax;
     }
 
     /** Begins a statement. */
@@ -54,39 +52,39 @@ final class StatementBody {
     }
 
     private Kind classify(TokenizedStatement cut, int at) {
-        if (engine == Target.ORACLE && (cut.word(0) == Keyword.DECLARE || cut.word(0) == Keyword.BEGIN)) {
-            return hasSlashLine(at) ? Kind.TO_SLASH : Kind.NESTED;
+        Keyword first = cut.word(0);
+        boolean blocks = syntax.takes(SyntaxRule.BLOCKS);
+        boolean toBatchEnd = syntax.takes(SyntaxRule.BODY_TO_BATCH_END);
+        boolean compounds = syntax.takes(SyntaxRule.COMPOUND_STATEMENTS);
+        if (blocks && (first == Keyword.DECLARE || first == Keyword.BEGIN)) {
+            return ofBlock(at);
         }
-        if (engine == Target.MARIADB && cut.word(0) == Keyword.BEGIN && cut.count > 1 && cut.word(1) == Keyword.NOT) {
+        if (compounds && first == Keyword.BEGIN && cut.count > 1 && cut.word(1) == Keyword.NOT) {
             return Kind.NESTED;
         }
-        if (engine == Target.MARIADB && compound(cut.word(0))) {
+        if (compounds && compound(first)) {
             return Kind.COMPOUND;
         }
-        if (cut.word(0) != Keyword.CREATE && !(engine == Target.SQLSERVER && cut.word(0) == Keyword.ALTER)) {
+        if (first != Keyword.CREATE && !(toBatchEnd && first == Keyword.ALTER)) {
             return Kind.NONE;
         }
         for (int i = 1; i < Math.min(cut.count, HEAD); i++) {
             switch (cut.word(i)) {
                 case TRIGGER, FUNCTION, PROCEDURE, PROC, EVENT, PACKAGE -> {
-                    return switch (engine) {
-                        case SQLSERVER -> Kind.TO_GO;
-                        case ORACLE -> hasSlashLine(at) ? Kind.TO_SLASH : Kind.NESTED;
-                        default -> Kind.NESTED;
-                    };
+                    return toBatchEnd ? Kind.TO_GO : blocks ? ofBlock(at) : Kind.NESTED;
                 }
                 case JAVA -> {
-                    return engine == Target.ORACLE && hasSlashLine(at) ? Kind.TO_SLASH : Kind.NONE;
+                    return blocks && hasSlashLine(at) ? Kind.TO_SLASH : Kind.NONE;
                 }
                 case TYPE -> {
-                    return engine == Target.ORACLE && i + 1 < cut.count && cut.word(i + 1) == Keyword.BODY
-                            ? hasSlashLine(at) ? Kind.TO_SLASH : Kind.NESTED : Kind.NONE;
+                    boolean body = blocks && i + 1 < cut.count && cut.word(i + 1) == Keyword.BODY;
+                    return body ? ofBlock(at) : Kind.NONE;
                 }
                 case RULE -> {
-                    return engine == Target.POSTGRESQL ? Kind.ROUND : Kind.NONE;
+                    return syntax.takes(SyntaxRule.RULE_STATEMENTS) ? Kind.ROUND : Kind.NONE;
                 }
                 case VIEW -> {
-                    return engine == Target.SQLSERVER ? Kind.TO_GO : Kind.NONE;
+                    return toBatchEnd ? Kind.TO_GO : Kind.NONE;
                 }
                 case TABLE, INDEX, DATABASE, SCHEMA, SEQUENCE, USER, ROLE, DOMAIN, EXTENSION -> {
                     return Kind.NONE;
@@ -95,6 +93,10 @@ final class StatementBody {
             }
         }
         return Kind.NONE;
+    }
+
+    private Kind ofBlock(int at) {
+        return hasSlashLine(at) ? Kind.TO_SLASH : Kind.NESTED;
     }
 
     private boolean openNested(TokenizedStatement cut) {
@@ -117,8 +119,8 @@ final class StatementBody {
                 default -> { }
             }
         }
-        boolean oracleHead = engine == Target.ORACLE && !begun;
-        return depth > 0 || oracleHead;
+        boolean declaring = syntax.takes(SyntaxRule.BLOCKS) && !begun;
+        return depth > 0 || declaring;
     }
 
     /**

@@ -1,7 +1,5 @@
 package entaxis.core.reading;
 
-
-
 /**
  * Says that a statement, or a clause of it, is not understood from some token on. Carries no stack: it is part of
  * ordinary reading.

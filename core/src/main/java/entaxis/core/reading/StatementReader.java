@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import java.util.List;
 import java.util.Locale;
 
@@ -11,7 +10,7 @@ final class StatementReader {
     private final ScriptLexer scanner;
     private TokenizedStatement cut = new TokenizedStatement(new TokenArray());
     private final TokenCursor tokens;
-    private final LexicalRules lexis;
+    private final ScriptSyntax syntax;
     private final SchemaBuilder drafts;
     private final ReadingLog notes;
     private final DefinitionParsers definitions;
@@ -28,11 +27,11 @@ final class StatementReader {
     private int conditions;
     private boolean lenient;
 
-    StatementReader(ScriptLexer scanner, TokenCursor tokens, LexicalRules lexis, SchemaBuilder drafts,
+    StatementReader(ScriptLexer scanner, TokenCursor tokens, ScriptSyntax syntax, SchemaBuilder drafts,
             ImpliedNames implied, ReadingLog notes, List<ReadRow> rows) {
         this.scanner = scanner;
         this.tokens = tokens;
-        this.lexis = lexis;
+        this.syntax = syntax;
         this.drafts = drafts;
         this.notes = notes;
         this.implied = implied;
@@ -45,12 +44,12 @@ final class StatementReader {
         TypeStatements ofTypes = new TypeStatements(tokens, drafts, definitions, types, implied, this::pass);
         this.comments = new CommentStatements(tokens, drafts, definitions, this::pass);
         this.calls = new ProcedureCalls(tokens, drafts, definitions, ofTypes, this::pass);
-        this.definitionStatements = new DefinitionStatements(this, tokens, lexis, drafts, definitions, notes, tables,
+        this.definitionStatements = new DefinitionStatements(this, tokens, drafts, definitions, notes, tables,
                 alter, new IndexStatements(tokens, drafts, definitions, implied, this::pass),
                 new SequenceStatements(tokens, drafts, definitions, types, this::pass), ofTypes,
                 new ProgramStatements(tokens, drafts, definitions, this::pass));
         this.rows = new RowStatements(scanner, tokens, drafts, definitions, rows, this::pass);
-        this.blocks = new ConditionalBlocks(tokens, this, lexis, this::pass);
+        this.blocks = new ConditionalBlocks(tokens, this, syntax, this::pass);
     }
 
     /** Reads a statement, or the several that SQL Server allows without a sign between them. */
@@ -77,7 +76,7 @@ final class StatementReader {
             if (tokens.at == from) {
                 tokens.at++;
             }
-        } while (lexis.engine() == Target.SQLSERVER && !tokens.atEnd());
+        } while (syntax.takes(SyntaxRule.RUN_ON_STATEMENTS) && !tokens.atEnd());
     }
 
     /** Reads one statement that stands under a condition. */
@@ -90,8 +89,9 @@ final class StatementReader {
         if (depth >= MAX_DEPTH) {
             return;
         }
-        ScriptLexer inner = new ScriptLexer(text, lexis);
-        StatementReader reader = new StatementReader(inner, new TokenCursor(inner, text, lexis), lexis, drafts, implied,
+        ScriptLexer inner = new ScriptLexer(text, syntax);
+        StatementReader reader =
+                new StatementReader(inner, new TokenCursor(inner, text, syntax), syntax, drafts, implied,
                 notes, rowsRead);
         reader.depth = depth + 1;
         reader.lenient = true;
@@ -112,8 +112,9 @@ final class StatementReader {
         if (depth >= MAX_DEPTH) {
             return false;
         }
-        ScriptLexer inner = new ScriptLexer(text, lexis);
-        StatementReader reader = new StatementReader(inner, new TokenCursor(inner, text, lexis), lexis, drafts, implied,
+        ScriptLexer inner = new ScriptLexer(text, syntax);
+        StatementReader reader =
+                new StatementReader(inner, new TokenCursor(inner, text, syntax), syntax, drafts, implied,
                 notes, rowsRead);
         reader.depth = depth + 1;
         boolean guarded = text.toUpperCase(Locale.ROOT).contains("EXCEPTION");
@@ -197,7 +198,7 @@ final class StatementReader {
     void one(int from) {
         try {
             statement(from);
-            if (!tokens.atEnd() && lexis.engine() != Target.SQLSERVER) {
+            if (!tokens.atEnd() && !syntax.takes(SyntaxRule.RUN_ON_STATEMENTS)) {
                 throw tokens.unreadable(
                         starts(tokens.word()) ? "a semicolon is missing before this" : "this is not understood here");
             }
@@ -221,7 +222,7 @@ final class StatementReader {
     /** Goes behind the statement: to its end, or to where the next one begins if no sign has to stand between them. */
     void toNext(int from) {
         tokens.at = Math.max(tokens.at, from);
-        if (lexis.engine() != Target.SQLSERVER) {
+        if (!syntax.takes(SyntaxRule.RUN_ON_STATEMENTS)) {
             tokens.at = tokens.limit;
             return;
         }
@@ -250,7 +251,7 @@ final class StatementReader {
 
     /** Reads one statement from where the cursor stands. */
     void statement(int from) {
-        if (lexis.engine() == Target.MARIADB && StatementBody.compound(tokens.word())) {
+        if (syntax.takes(SyntaxRule.COMPOUND_STATEMENTS) && StatementBody.compound(tokens.word())) {
             if (cut.unclosed) {
                 throw new StatementException(from,
                         "the block that begins here is not ended; nothing behind it could be read");
@@ -342,7 +343,7 @@ final class StatementReader {
                 drafts.use(firstOf(tokens.stringAt(i + 4)));
             }
         }
-        boolean into = lexis.engine() == Target.SQLSERVER || lexis.engine() == Target.POSTGRESQL;
+        boolean into = syntax.takes(SyntaxRule.SELECT_INTO);
         int depth = 0;
         for (int i = from; into && i < tokens.limit; i++) {
             depth += tokens.sign(i, '(') ? 1 : tokens.sign(i, ')') ? -1 : 0;
@@ -382,10 +383,10 @@ final class StatementReader {
                     : tokens.kind(value) == TokenizedStatement.STRING ? firstOf(tokens.stringAt(value)) : "";
             drafts.use(tokens.word(value) == Keyword.DEFAULT || first.equals("$user") || first.equals("pg_catalog") ? ""
                     : first);
-        } else if (lexis.engine() == Target.POSTGRESQL && tokens.reads(at, "STANDARD_CONFORMING_STRINGS")) {
+        } else if (tokens.reads(at, "STANDARD_CONFORMING_STRINGS")) {
             scanner.backslashEscapes(tokens.reads(at + 2, "OFF") || tokens.word(at + 2) == Keyword.FALSE
                     || tokens.text(at + 2, at + 3).equals("'off'"));
-        } else if (lexis.isMySql()) {
+        } else if (syntax.takes(SyntaxRule.SQL_MODES)) {
             for (int i = from; i < tokens.limit; i++) {
                 if (tokens.kind(i) == TokenizedStatement.STRING
                         && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("ANSI")) {

@@ -1,7 +1,5 @@
 package entaxis.core.reading;
 
-
-
 /**
  * A statement or clause that says nothing about what tables are, and was passed on purpose.
  *

@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import java.util.List;
 
 /** Reads what stands behind the bracket of CREATE TABLE: where and how rows are stored, and the comment. */
@@ -25,12 +24,11 @@ final class TableOptions {
         boolean storage = false;
         while (!tokens.atEnd()) {
             Keyword word = tokens.word();
-            if (drafts.engine == Target.SQLSERVER && beginsNext()) {
+            if (drafts.takes(SyntaxRule.RUN_ON_STATEMENTS) && beginsNext()) {
                 return;
             }
             // Oracle Database SQL Language Reference, LOB_storage_clause: LOB (c) STORE AS SECUREFILE (...)
-            if (drafts.engine == Target.ORACLE && tokens.reads(tokens.at, "STORE")
-                    && tokens.word(tokens.at + 1) == Keyword.AS) {
+            if (tokens.reads(tokens.at, "STORE") && tokens.word(tokens.at + 1) == Keyword.AS) {
                 storage = true;
                 tokens.at += 2;
                 continue;
@@ -38,9 +36,8 @@ final class TableOptions {
             // Oracle Database SQL Language Reference, blockchain_drop_table_clause and blockchain_row_retention_clause:
             // NO DROP UNTIL 16 DAYS IDLE
             Keyword second = tokens.word(tokens.at + 1);
-            if (drafts.engine == Target.ORACLE
-                    && (word == Keyword.NO && (second == Keyword.DROP || second == Keyword.DELETE)
-                            || word == Keyword.AFTER && second == Keyword.INSERT)) {
+            if (word == Keyword.NO && (second == Keyword.DROP || second == Keyword.DELETE)
+                    || word == Keyword.AFTER && second == Keyword.INSERT) {
                 storage = true;
                 tokens.at += 2;
                 continue;
@@ -85,7 +82,7 @@ final class TableOptions {
         int name = tokens.sign(tokens.at + 1, '=') ? tokens.at + 2 : tokens.at + 1;
         boolean without = List.of("MYISAM", "MEMORY", "HEAP", "ARCHIVE", "CSV", "ARIA", "MERGE", "BLACKHOLE").stream()
                 .anyMatch(engine -> tokens.reads(name, engine));
-        if (without && (drafts.engine == Target.MYSQL || drafts.engine == Target.MARIADB)) {
+        if (without) {
             table.keepsReferences = false;
             if (!table.foreignKeys.isEmpty()) {
                 notes.steppedOver(tokens.offset(tokens.at), "references that the storage engine does not keep");
@@ -95,7 +92,7 @@ final class TableOptions {
     }
 
     private boolean strict() {
-        return drafts.engine == Target.POSTGRESQL || drafts.engine == Target.SQLITE || drafts.engine == Target.ISO;
+        return drafts.takes(SyntaxRule.KNOWN_OPTIONS_ONLY);
     }
 
     private boolean known(Keyword word) {

@@ -1,7 +1,6 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
@@ -52,7 +51,7 @@ final class TableStatements {
             throw StatementException.conflict(at, "a table " + name.name() + " is there already");
         }
         if (tokens.is(Keyword.LIKE) || tokens.sign('(') && tokens.word(tokens.at + 1) == Keyword.LIKE
-                && drafts.engine != Target.POSTGRESQL && drafts.engine != Target.H2) {
+                && !drafts.takes(SyntaxRule.LIKE_AMONG_ELEMENTS)) {
             likeMySql(name);
             return;
         }
@@ -70,7 +69,7 @@ final class TableStatements {
             return;
         }
         TableBuilder table = drafts.create(name);
-        if (drafts.engine == Target.H2 && tokens.accept(Keyword.COMMENT)) {
+        if (tokens.accept(Keyword.COMMENT)) {
             table.comment = tokens.string();
         }
         List<Integer> constraints = new ArrayList<>(4);
@@ -102,7 +101,8 @@ final class TableStatements {
             try {
                 definitions.constraints().constraint(table);
                 if (!tokens.sign(',') && !tokens.sign(')')
-                        && !(drafts.engine == Target.SQLITE && definitions.constraints().atConstraint())) {
+                        && !(drafts.takes(SyntaxRule.CONSTRAINTS_WITHOUT_COMMA)
+                                && definitions.constraints().atConstraint())) {
                     throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed"
                             : "this clause is not understood here");
                 }
@@ -145,7 +145,7 @@ final class TableStatements {
 
     /** SQL Server takes a comma behind the last element; scripts in use have it, the reference says nothing of it. */
     private boolean commaMayTrail() {
-        return drafts.engine == Target.SQLSERVER;
+        return drafts.takes(SyntaxRule.TRAILING_COMMA);
     }
 
     /** Goes to the comma or bracket that ends the element which began at a token. */

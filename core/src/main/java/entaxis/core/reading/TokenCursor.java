@@ -1,7 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
-import entaxis.core.sql.TextLiterals;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -11,17 +9,19 @@ final class TokenCursor {
     private final ScriptLexer scanner;
     private TokenizedStatement cut = new TokenizedStatement(new TokenArray());
     private final String text;
+    private final ScriptSyntax syntax;
     private final LexicalRules lexis;
     private final boolean lower;
     private final NamePool names;
     int at;
     int limit;
 
-    TokenCursor(ScriptLexer scanner, String text, LexicalRules lexis) {
+    TokenCursor(ScriptLexer scanner, String text, ScriptSyntax syntax) {
         this.scanner = scanner;
         this.text = text;
-        this.lexis = lexis;
-        this.lower = lexis.engine() == Target.POSTGRESQL;
+        this.syntax = syntax;
+        this.lexis = syntax.lexicalRules();
+        this.lower = lexis.has(LexicalRule.NAMES_FOLD_DOWN);
         this.names = scanner.names();
     }
 
@@ -144,8 +144,9 @@ final class TokenCursor {
         byte kind = kind(token);
         return kind == TokenizedStatement.WORD || kind == TokenizedStatement.NAME
                 || kind == TokenizedStatement.STRING
-                        && (text.charAt(cut.from(token)) == '"' || lexis.engine() == Target.SQLITE)
-                || kind == TokenizedStatement.NUMBER && lexis.isMySql() && !sign(token - 1, '-')
+                        && (text.charAt(cut.from(token)) == '"' || lexis.has(LexicalRule.TEXTS_AS_NAMES))
+                || kind == TokenizedStatement.NUMBER && lexis.has(LexicalRule.DIGITS_BEGIN_NAMES)
+                        && !sign(token - 1, '-')
                         && Character.isLetter(text.charAt(cut.to(token) - 1));
     }
 
@@ -220,7 +221,7 @@ final class TokenCursor {
         while (text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
             quote++;
         }
-        if (lexis.engine() == Target.ORACLE && quote > from && (text.charAt(quote - 1) & ~0x20) == 'Q'
+        if (lexis.has(LexicalRule.CHOSEN_QUOTES) && quote > from && (text.charAt(quote - 1) & ~0x20) == 'Q'
                 && to - quote >= 4) {
             return text.substring(quote + 2, to - 2);
         }
@@ -230,24 +231,7 @@ final class TokenCursor {
         if (inside.indexOf(close) >= 0) {
             inside = inside.replace("" + close + close, "" + close);
         }
-        return escapes && inside.indexOf('\\') >= 0 ? unescaped(inside) : inside;
-    }
-
-    private String unescaped(String inside) {
-        return lexis.isMySql() ? unescapedInMySql(inside) : PostgreSqlEscapes.undone(inside);
-    }
-
-    private static String unescapedInMySql(String inside) {
-        StringBuilder plain = new StringBuilder(inside.length());
-        for (int i = 0; i < inside.length(); i++) {
-            char c = inside.charAt(i);
-            if (c == '\\' && i + 1 < inside.length()) {
-                plain.append(TextLiterals.escapedInMySql(inside.charAt(++i)));
-            } else {
-                plain.append(c);
-            }
-        }
-        return plain.toString();
+        return escapes && inside.indexOf('\\') >= 0 ? syntax.unescaped(inside) : inside;
     }
 
     /** Passes a bracketed run; the cursor stands before its opening bracket. */
@@ -312,7 +296,7 @@ final class TokenCursor {
     /** What stands before the quote of a text of MySQL and says which characters it is made of. */
     private String introducer(int token) {
         int quote = cut.from(token);
-        while (lexis.isMySql() && text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
+        while (lexis.has(LexicalRule.TEXT_INTRODUCERS) && text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
             quote++;
         }
         return text.substring(cut.from(token), quote);
@@ -331,17 +315,8 @@ final class TokenCursor {
      * written in plain quotes too.
      */
     private boolean markedText(int token) {
-        if (cut.kind(token) != TokenizedStatement.STRING) {
-            return false;
-        }
-        char first = text.charAt(cut.from(token));
-        return switch (lexis.engine()) {
-            case POSTGRESQL -> first == '$' || first == 'E' || first == 'e';
-            case ORACLE -> first == 'q' || first == 'Q';
-            case MYSQL, MARIADB -> first == '"'
-                    || scanner.escapes() && text.substring(cut.from(token), cut.to(token)).indexOf('\\') >= 0;
-            default -> false;
-        };
+        return cut.kind(token) == TokenizedStatement.STRING
+                && syntax.isMarked(text, cut.from(token), cut.to(token), scanner.escapes());
     }
 
     /** The text from one token to another just as it stands, comments and lines included. */
@@ -350,7 +325,7 @@ final class TokenCursor {
             return "";
         }
         String whole = text.substring(cut.from(from), cut.to(to - 1));
-        return lexis.isMySql() && whole.contains("*/") ? withoutVersions(from, to) : whole;
+        return lexis.has(LexicalRule.VERSION_COMMENTS) && whole.contains("*/") ? withoutVersions(from, to) : whole;
     }
 
     /**

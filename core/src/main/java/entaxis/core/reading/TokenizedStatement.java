@@ -1,7 +1,5 @@
 package entaxis.core.reading;
 
-
-
 /** A statement cut into tokens, which stand in a row that is used again for the next one. Tokens are counted from 0. */
 final class TokenizedStatement {
     /** Kinds of token. */

@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.SpelledTypes;
 import entaxis.core.type.SqlType.UserType;
@@ -31,7 +30,7 @@ final class TypeParser {
     TypeParser(TokenCursor tokens, SchemaBuilder drafts) {
         this.tokens = tokens;
         this.drafts = drafts;
-        this.dialect = Dialect.of(drafts.engine);
+        this.dialect = drafts.dialect;
     }
 
     /** Whether a type can begin where the cursor stands. */
@@ -42,7 +41,7 @@ final class TypeParser {
         return switch (tokens.word()) {
             case CONSTRAINT, PRIMARY, NOT, NULL, UNIQUE, CHECK, DEFAULT, REFERENCES, COLLATE, AS, GENERATED, COMMENT,
                     AUTO_INCREMENT, AUTOINCREMENT -> false;
-            case IDENTITY -> drafts.engine == Target.H2;
+            case IDENTITY -> drafts.takes(SyntaxRule.IDENTITY_TYPE);
             default -> true;
         };
     }
@@ -61,7 +60,7 @@ final class TypeParser {
         } else {
             words();
         }
-        if (drafts.engine == Target.SQLITE) {
+        if (drafts.takes(SyntaxRule.TYPES_OF_ANY_WORDS)) {
             while (tokens.kind(tokens.at) == TokenizedStatement.WORD && !endsSqlite(tokens.word())) {
                 tokens.at++;
             }
@@ -177,7 +176,7 @@ final class TypeParser {
         }
         // PostgreSQL manual, 8.15.1: how many dimensions are declared says nothing
         while (tokens.sign('[')) {
-            dimensions = drafts.engine == Target.POSTGRESQL ? 1 : dimensions + 1;
+            dimensions = drafts.takes(SyntaxRule.ARRAYS_OF_ANY_DIMENSION) ? 1 : dimensions + 1;
             tokens.at++;
             if (!tokens.acceptSign(']')) {
                 tokens.at++;
@@ -195,13 +194,14 @@ final class TypeParser {
             return new Read(new UserType(drafts.types.get(drafts.key(asked)).name()), false);
         }
         boolean square = tokens.quoted(from);
-        boolean system = drafts.engine == Target.POSTGRESQL && qualified && square
+        boolean system = drafts.takes(SyntaxRule.QUALIFIED_SYSTEM_TYPES) && qualified && square
                 && asked.namespace().equals("pg_catalog") && !name.equals("char");
         // the schema that extensions are put into unless another one is named (PostgreSQL manual, CREATE EXTENSION)
-        boolean usual = drafts.engine == Target.POSTGRESQL && qualified && asked.namespace().equals("public");
+        boolean usual = drafts.takes(SyntaxRule.QUALIFIED_SYSTEM_TYPES) && qualified
+                && asked.namespace().equals(drafts.syntax.defaultSchema());
         TypeSpelling spelling = SpelledTypes.cut(usual ? tokens.text(from + 2, end)
-                : system || square && drafts.engine == Target.SQLSERVER ? unquoted(from, end) : spelled);
-        boolean counts = drafts.engine == Target.POSTGRESQL || drafts.engine == Target.H2;
+                : system || square && drafts.takes(SyntaxRule.QUOTED_TYPES) ? unquoted(from, end) : spelled);
+        boolean counts = drafts.takes(SyntaxRule.SERIAL_TYPES);
         return new Read(dialect.read(spelling), counts && COUNTING.contains(spelling.name()));
     }
 

@@ -1,6 +1,5 @@
 package entaxis.core.reading;
 
-import entaxis.core.design.Target;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
@@ -74,7 +73,7 @@ final class TypeStatements {
             } else if (tokens.accept(Keyword.CHECK)) {
                 String condition = tokens.inRound();
                 String checkName =
-                        constraint.isEmpty() && drafts.is(Target.POSTGRESQL) ? name.name() + "_check" : constraint;
+                        constraint.isEmpty() ? implied.domainCheck(name.name()) : constraint;
                 drafts.domainRules.add(key, new CheckRule(checkName, condition));
                 constraint = "";
                 definitions.clauseEnds().constraintEnd();
@@ -138,7 +137,8 @@ final class TypeStatements {
             return;
         }
         List<FieldDefinition> fields = fields();
-        while (!tokens.atEnd() && drafts.is(Target.ORACLE) && tokens.kind(tokens.at) == TokenizedStatement.WORD) {
+        while (tokens.is(Keyword.NOT) || tokens.reads(tokens.at, "FINAL") || tokens.reads(tokens.at, "INSTANTIABLE")
+                || tokens.reads(tokens.at, "PERSISTABLE")) {
             tokens.at++;
         }
         define(name, new StructureDefinition(name.name(), fields, ""));
@@ -355,7 +355,7 @@ final class TypeStatements {
 
     /** PostgreSQL manual, DROP TYPE: columns of the type go with it. */
     private void withoutColumnsOf(String type) {
-        if (drafts.is(Target.POSTGRESQL)) {
+        if (drafts.takes(SyntaxRule.DROPPED_TYPE_TAKES_COLUMNS)) {
             drafts.tables().forEach(table -> table.columns.stream()
                     .filter(column -> column.type.equals(new SqlType.UserType(type))).toList().forEach(column -> {
                 drafts.dropReferences(table, List.of(column.name));

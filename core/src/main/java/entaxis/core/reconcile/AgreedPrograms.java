@@ -1,6 +1,5 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -70,8 +69,7 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
      * sentence; none if there are none.
      */
     public Optional<String> vague(Schema wanted, Schema have, Dialect dialect) {
-        Target engine = dialect.target();
-        if (engine == Target.SQLITE || engine == Target.SQLSERVER) {
+        if (CatalogWording.of(dialect.target()).keepsStatements()) {
             return Optional.empty();
         }
         List<String> vague = wanted.programs().stream().filter(program -> one(live, program, dialect).isEmpty())
@@ -81,7 +79,7 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
         return vague.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", vague)
                 + (vague.size() == 1 ? " was" : " were")
                 + " compared only by the tables, columns and constants named in "
-                + (vague.size() == 1 ? "it" : "them") + ": " + engine.title()
+                + (vague.size() == 1 ? "it" : "them") + ": " + dialect.target().title()
                 + " words a view anew, and such a query is not understood here. Once both sides agree, every change of "
                 + "it is told.");
     }

@@ -11,8 +11,10 @@ import entaxis.core.token.Token;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * What a view or routine speaks of. Engines word them anew: they put brackets and qualifiers, spell comparisons and
@@ -21,13 +23,14 @@ import java.util.Set;
  * are surely apart, two that do not may be the same. Linear in the texts.
  */
 final class CanonicalProgram {
-    private static final Set<String> WORDS = words();
+    private static final Map<Target, Set<String>> WORDS = new ConcurrentHashMap<>();
     /** What a bracket with numbers that say nothing stands behind: the lengths of types, and what is counted. */
     private static final Set<String> SIZED = Set.of("varchar", "char", "character", "varying", "numeric", "decimal",
             "timestamp", "time", "bit", "binary", "varbinary", "int", "integer", "bigint", "smallint",
             "tinyint", "float", "double", "datetime", "count", "now", "current_timestamp");
     private static final Set<String> MOMENTS = Set.of("interval", "date", "time", "timestamp");
 
+    private final Set<String> words;
     private final List<Token> tokens;
     private final Set<String> names = new HashSet<>();
     private final Set<String> called = new HashSet<>();
@@ -35,14 +38,16 @@ final class CanonicalProgram {
     private boolean moments;
     private boolean all;
 
-    private CanonicalProgram(String text) {
+    private CanonicalProgram(String text, Target engine) {
+        this.words = WORDS.computeIfAbsent(engine, CanonicalProgram::words);
         this.tokens = Lexer.tokens(text).stream().filter(
                 token -> token.kind() != Kind.SPACE && token.kind() != Kind.COMMENT && !token.text().equals("`"))
                 .toList();
         read();
     }
 
-    private static Set<String> words() {
+    /** Words that name nothing: those that standard or engine reserve, and those of types and routines. */
+    private static Set<String> words(Target engine) {
         Set<String> words = new HashSet<>(Set.of(
                 ("view materialized replace algorithm definer undefined merge temptable security invoker option "
                         + "cascaded local begin end language returns return function procedure trigger "
@@ -56,9 +61,8 @@ final class CanonicalProgram {
                         + "input leakproof support varchar char character bytea json jsonb uuid without first last "
                         + "nulls ordinality within filter body type year month day hour minute second")
                         .split(" ")));
-        for (Target target : List.of(Target.ISO, Target.POSTGRESQL, Target.MARIADB)) {
-            words.addAll(Dialect.of(target).reserved());
-        }
+        words.addAll(Dialect.of(Target.STANDARD).reserved());
+        words.addAll(Dialect.of(engine).reserved());
         return words;
     }
 
@@ -75,7 +79,8 @@ final class CanonicalProgram {
         ProgramParts other = ProgramParts.of(live);
         boolean halved = one.kept().isPresent() && other.kept().isPresent();
         return one.apart(other)
-                || (halved ? spokenApart(one.head(), other.head()) : spokenApart(wanted.text(), live.text()));
+                || (halved ? spokenApart(one.head(), other.head(), wanted.target())
+                        : spokenApart(wanted.text(), live.text(), wanted.target()));
     }
 
     /**
@@ -93,19 +98,21 @@ final class CanonicalProgram {
         ProgramParts first = ProgramParts.of(one);
         ProgramParts second = ProgramParts.of(other);
         boolean kept = first.kept().isPresent() && second.kept().isPresent();
-        boolean told = kept || one.kind() == ProgramKind.TRIGGER && one.target() == Target.POSTGRESQL;
+        boolean told = kept || one.kind() == ProgramKind.TRIGGER
+                && CatalogWording.of(one.target()).triggersOnlyCall();
         return told && !first.apart(second)
-                && !(kept ? spokenApart(first.head(), second.head()) : spokenApart(one.text(), other.text()));
+                && !(kept ? spokenApart(first.head(), second.head(), one.target())
+                        : spokenApart(one.text(), other.text(), one.target()));
     }
 
     /** Whether a view could be told from another one only by what both speak of. */
     static boolean vague(Program wanted, Program live) {
-        return wanted.kind() == ProgramKind.VIEW && wanted.target() != Target.ORACLE
+        return wanted.kind() == ProgramKind.VIEW && !CatalogWording.of(wanted.target()).keepsViews()
                 && sameView(wanted, live).isEmpty();
     }
 
     private static Optional<Boolean> sameView(Program wanted, Program live) {
-        if (wanted.kind() != ProgramKind.VIEW || wanted.target() == Target.ORACLE) {
+        if (wanted.kind() != ProgramKind.VIEW || CatalogWording.of(wanted.target()).keepsViews()) {
             return Optional.empty();
         }
         Dialect dialect = Dialect.of(wanted.target());
@@ -113,9 +120,9 @@ final class CanonicalProgram {
                 EngineWordingRules.neutral(live.text(), dialect));
     }
 
-    private static boolean spokenApart(String wanted, String live) {
-        CanonicalProgram one = new CanonicalProgram(wanted);
-        CanonicalProgram other = new CanonicalProgram(live);
+    private static boolean spokenApart(String wanted, String live, Target engine) {
+        CanonicalProgram one = new CanonicalProgram(wanted, engine);
+        CanonicalProgram other = new CanonicalProgram(live, engine);
         if (one.all || other.all || quotedBody(wanted)) {
             return false;
         }
@@ -175,7 +182,7 @@ final class CanonicalProgram {
         boolean tag = is(i - 1, "$") || is(i + 1, "$");
         if (is(i + 1, "(")) {
             called.add(name);
-        } else if (!tag && !is(i + 1, ".") && !WORDS.contains(name) && !name.startsWith("_utf8")
+        } else if (!tag && !is(i + 1, ".") && !words.contains(name) && !name.startsWith("_utf8")
                 && !name.equals("?column?")) {
             names.add(name);
         }
@@ -193,7 +200,7 @@ final class CanonicalProgram {
     /** Passes the type of a cast; gives its last token. */
     private int cast(int from) {
         int i = from;
-        while (WORDS.contains(lower(i + 1)) && SIZED.contains(lower(i + 1))
+        while (words.contains(lower(i + 1)) && SIZED.contains(lower(i + 1))
                 || MOMENTS.contains(lower(i)) && lower(i + 1).matches("with|without|time|zone")) {
             i++;
         }

@@ -131,7 +131,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                 say(SchemaPart.TYPE, "", name, Aspect.DEFINITION, words.wording(from), words.wording(to),
                         risk(from, to));
             }
-            if (words.commented() && dialect.target() != entaxis.core.design.Target.ORACLE) {
+            if (words.commented() && dialect.commentsOnTypes()) {
                 unlessSame(SchemaPart.TYPE, "", name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
         }
@@ -195,12 +195,9 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                     to.foreignKeys());
         }
 
-        /**
-         * MySQL manual, FOREIGN KEY Constraints: a reference makes its own index where there is none; it goes without
-         * saying.
-         */
+        /** An index that a reference made for itself goes without saying. */
         private List<TableIndex> indexes(Table table) {
-            return !words.mySql() ? table.indexes()
+            return !CatalogWording.of(dialect.target()).showsSupportingIndexes() ? table.indexes()
                     : table.indexes().stream().filter(index -> !SupportingIndex.isHelping(index, table)).toList();
         }
 
@@ -230,7 +227,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             List<String> present =
                     from.columns().stream().map(column -> words.folded(column.name())).filter(order::contains).toList();
             if (!present.equals(order)) {
-                if (words.ordersColumns()) {
+                if (dialect.ordersColumns()) {
                     say(SchemaPart.TABLE, table, "", Aspect.ORDER, String.join(", ", present), String.join(", ", order),
                             Risk.SLOW);
                 } else {
@@ -253,7 +250,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             if (!unsaid && !words.folded(type).equalsIgnoreCase(words.folded(wantedType))) {
                 say(SchemaPart.COLUMN, table, name, Aspect.TYPE, type, wantedType,
                         from.generated().isPresent() && to.generated().isPresent() ? Risk.SLOW
-                        : Conversion.of(from.type(), to.type(), dialect.target()).risk());
+                        : Conversion.of(from.type(), to.type(), dialect).risk());
             }
             if (from.required() != to.required()) {
                 say(SchemaPart.COLUMN, table, name, Aspect.REQUIRED, from.required() ? "not null" : "null",

@@ -1,7 +1,6 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.design.Target;
-import entaxis.core.type.SqlType;
+import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
@@ -20,6 +19,7 @@ import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType.UuidType;
+import entaxis.core.type.SqlType;
 import java.util.HashSet;
 import java.util.List;
 
@@ -41,13 +41,13 @@ public enum Conversion {
     private enum Family { TEXT, NUMBER, BOOLEAN, MOMENT, BINARY, UUID, JSON, INTERVAL, LISTED, OTHER }
 
     /** What becomes of values of a type in another one, in an engine. */
-    public static Conversion of(SqlType from, SqlType to, Target engine) {
+    public static Conversion of(SqlType from, SqlType to, Dialect dialect) {
         if (from.equals(to)) {
             return NONE;
         }
-        return engine == Target.SQLITE && !family(from).equals(Family.OTHER) ? NONE : switch (family(from)) {
-            case TEXT -> ofText(from, to, engine);
-            case NUMBER -> ofNumber(from, to, engine);
+        return !dialect.holdsTypes() && !family(from).equals(Family.OTHER) ? NONE : switch (family(from)) {
+            case TEXT -> ofText(from, to, dialect);
+            case NUMBER -> ofNumber(from, to, dialect);
             case MOMENT -> ofMoment(from, to);
             case LISTED -> ofListed(from, to);
             case BINARY -> family(to) == Family.BINARY ? length(to) >= length(from) ? WIDENS : REFUSES : IMPOSSIBLE;
@@ -113,14 +113,14 @@ public enum Conversion {
         return type instanceof CharacterType(Form form, var length) && form == Form.FIXED;
     }
 
-    private static Conversion ofText(SqlType from, SqlType to, Target engine) {
+    private static Conversion ofText(SqlType from, SqlType to, Dialect dialect) {
         if (family(to) == Family.TEXT) {
             boolean plain = !fixed(from) && !fixed(to);
             return length(to) >= length(from) ? plain ? NONE : WIDENS : REFUSES;
         }
         return switch (family(to)) {
             case BINARY, INTERVAL, JSON -> IMPOSSIBLE;
-            case OTHER -> engine == Target.POSTGRESQL || engine == Target.H2 ? REFUSES : IMPOSSIBLE;
+            case OTHER -> dialect.castsTextToAnyType() ? REFUSES : IMPOSSIBLE;
             default -> REFUSES;
         };
     }
@@ -148,11 +148,11 @@ public enum Conversion {
         };
     }
 
-    private static Conversion ofNumber(SqlType from, SqlType to, Target engine) {
+    private static Conversion ofNumber(SqlType from, SqlType to, Dialect dialect) {
         if (family(to) == Family.TEXT) {
             return length(to) >= 60 ? WIDENS : REFUSES;
         }
-        if (family(to) == Family.BOOLEAN && engine != Target.POSTGRESQL) {
+        if (family(to) == Family.BOOLEAN && dialect.truthAsNumbers()) {
             return CUTS;
         }
         if (family(to) != Family.NUMBER) {

@@ -1,7 +1,5 @@
 package entaxis.core.reconcile;
 
-
-
 /**
  * One thing in which two schemas are apart.
  *

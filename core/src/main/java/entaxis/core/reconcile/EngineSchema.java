@@ -42,20 +42,19 @@ public final class EngineSchema {
     /**
      * A schema that a live database is compared with. An engine words views and routines in its own way, so that a text
      * of the design cannot be told from another one: those that are there under the same name count as the same unless
-     * either side changed its text since both agreed, or the texts speak of other things. SQLite and SQL Server keep
-     * the very statements, so there the texts count. Oracle does not keep where a sequence began. Routines and triggers
-     * of H2 are Java that would run inside the engine, which may be this very process: they are neither read nor asked
-     * for, and a view only if it is one view and nothing else.
+     * either side changed its text since both agreed, or the texts speak of other things. Where
+     * the very statements are kept, the texts count. Where a sequence began, and routines, may not be told; a view of
+     * an engine that tells no routines is asked for only if it is one view and nothing else.
      *
      * @param agreed how both sides worded them when they last agreed
      */
     public static Schema against(Schema wanted, Schema live, Dialect dialect, AgreedPrograms agreed) {
-        if (dialect.target() == Target.SQLITE || dialect.target() == Target.SQLSERVER) {
+        if (CatalogWording.of(dialect.target()).keepsStatements()) {
             return wanted;
         }
-        List<Sequence> sequences = dialect.target() == Target.ORACLE
-                ? wanted.sequences().stream().map(sequence -> begun(sequence, live.sequences(), dialect)).toList()
-                : wanted.sequences();
+        CatalogWording catalog = CatalogWording.of(dialect.target());
+        List<Sequence> sequences = catalog.tellsSequenceStart() ? wanted.sequences()
+                : wanted.sequences().stream().map(sequence -> begun(sequence, live.sequences(), dialect)).toList();
         EngineWordingRules words = new EngineWordingRules(dialect);
         List<Program> there = new ArrayList<>(live.programs());
         List<Program> programs = new ArrayList<>();
@@ -67,7 +66,7 @@ public final class EngineSchema {
                                             && words.folded(own.name()).equals(words.folded(program.name())))
                                     .findFirst();
             same.ifPresent(there::remove);
-            if (same.isPresent() || dialect.target() != Target.H2 || oneView(program)) {
+            if (same.isPresent() || catalog.readsRoutines() || oneView(program)) {
                 programs.add(same.filter(own -> !agreed.apart(program, own, dialect)).orElse(program));
             }
         }
@@ -92,10 +91,7 @@ public final class EngineSchema {
         return new Schema(schema.types(), schema.sequences(), schema.tables(), programs);
     }
 
-    /**
-     * Oracle Database Reference, ALL_SEQUENCES: where a sequence began is not kept, so it counts as where it is said to
-     * have begun.
-     */
+    /** Where a sequence began is not told, so it counts as where it is said to have begun. */
     private static Sequence begun(Sequence sequence, List<Sequence> live, Dialect dialect) {
         EngineWordingRules words = new EngineWordingRules(dialect);
         return live.stream()

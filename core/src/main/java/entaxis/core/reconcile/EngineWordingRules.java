@@ -1,7 +1,6 @@
 package entaxis.core.reconcile;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Target;
 import entaxis.core.expression.CanonicalForm;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
@@ -17,16 +16,15 @@ import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.ScriptOptions;
+import entaxis.core.sql.TableFeatures.Comments;
 import entaxis.core.sql.TableWriter;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
@@ -40,27 +38,11 @@ public final class EngineWordingRules {
     /** MariaDB names the database too, which is what others call the usual schema. */
     private static final Pattern NEXT_ANYWHERE =
             Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?[\\w$]+\"?\\.)?\"?([\\w$-]+)\"?\\s*\\)?");
-    private static final Pattern TRUTH =
-            Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1|f|fa|fal|fals|false|n|no|of|off|0)\\s*'");
-    private static final Pattern TRUE = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1)\\s*'");
-    private static final Pattern BITS = Pattern.compile("(?i)b('[01]*')");
-    private static final Pattern LENGTH = Pattern.compile("(?i)\\blength\\s*\\(");
-    private static final Pattern OCTETS = Pattern.compile("(?i)\\boctet_length\\s*\\(");
     private static final Pattern NUMBER_AS_TEXT = Pattern.compile("'(-?[0-9]+(\\.[0-9]+)?)'");
-    private static final Map<Target,
-            Pattern> MADE_UP = Map.of(Target.POSTGRESQL, Pattern.compile(".*_(pkey|key|fkey|check)[0-9]*"), Target.H2,
-                    Pattern.compile("CONSTRAINT_(INDEX_)?[0-9A-F]+(_[0-9A-F]+)*|PRIMARY_KEY_[0-9A-F_]+",
-                            Pattern.CASE_INSENSITIVE),
-                    Target.ORACLE, Pattern.compile("SYS_C[0-9]+", Pattern.CASE_INSENSITIVE), Target.SQLSERVER,
-                    Pattern.compile("(PK|UQ|FK|CK|DF)__.*__[0-9A-F]{8,16}", Pattern.CASE_INSENSITIVE),
-                    Target.SQLITE, Pattern.compile("sqlite_autoindex_.*"), Target.MARIADB,
-                    Pattern.compile("CONSTRAINT_[0-9]+|.*_ibfk_[0-9]+"), Target.MYSQL,
-                    Pattern.compile(".*_(ibfk|chk)_[0-9]+"));
-    private static final Set<Target> NUMBERING_KNOWN =
-            EnumSet.of(Target.POSTGRESQL, Target.H2, Target.SQLSERVER, Target.ORACLE, Target.ISO);
 
     private final Dialect dialect;
     private final TableWriter writer;
+    private final CatalogWording catalog;
     private final boolean folds;
     private final Map<String, String> senses = new ConcurrentHashMap<>();
 
@@ -68,12 +50,8 @@ public final class EngineWordingRules {
     public EngineWordingRules(Dialect dialect) {
         this.dialect = dialect;
         this.writer = new TableWriter(dialect, ScriptOptions.DEFAULT);
-        this.folds = dialect.target() != Target.POSTGRESQL && dialect.target() != Target.ISO;
-    }
-
-    /** Whether it is one of the two engines that share a manual. */
-    public boolean mySql() {
-        return dialect.target() == Target.MYSQL || dialect.target() == Target.MARIADB;
+        this.catalog = CatalogWording.of(dialect.target());
+        this.folds = catalog.ignoresCase();
     }
 
     /** A name as the engine tells it from others. */
@@ -105,38 +83,24 @@ public final class EngineWordingRules {
 
     /** Whether the engine thought of a name itself. */
     public boolean madeUp(String name) {
-        return name.isEmpty()
-                || MADE_UP.containsKey(dialect.target()) && MADE_UP.get(dialect.target()).matcher(name).matches();
+        return name.isEmpty() || catalog.isMadeUp(name);
     }
 
     /** Whether the engine keeps comments. */
     public boolean commented() {
-        return dialect.target() != Target.SQLITE && dialect.target() != Target.ISO;
+        return dialect.comments() != Comments.NONE;
     }
 
-    /** Whether the engine can put columns into another order. */
-    public boolean ordersColumns() {
-        return mySql() || dialect.target() == Target.SQLITE;
-    }
-
-    /**
-     * A condition in ISO words. MariaDB keeps a length as one in octets, H2 as one in characters, which it is there
-     * (MariaDB and H2 manuals, LENGTH).
-     */
+    /** A condition in ISO words, without what the engine puts in for words that mean the same there. */
     static String neutral(String text, Dialect dialect) {
-        String neutral = IsoNormalizer.condition(text, dialect);
-        return switch (dialect.target()) {
-            case MARIADB, MYSQL -> OCTETS.matcher(neutral).replaceAll("length(");
-            case H2 -> LENGTH.matcher(neutral).replaceAll("char_length(");
-            default -> neutral;
-        };
+        return CatalogWording.of(dialect.target()).neutral(dialect.standard(text));
     }
 
     /** What a condition means. */
     public String sense(String condition) {
         return senses.computeIfAbsent(condition, text -> {
             String neutral = neutral(text, dialect);
-            return mySql() ? CanonicalForm.ofNumericTruth(neutral) : CanonicalForm.of(neutral);
+            return catalog.numericTruth() ? CanonicalForm.ofNumericTruth(neutral) : CanonicalForm.of(neutral);
         });
     }
 
@@ -149,29 +113,9 @@ public final class EngineWordingRules {
         boolean numeric = column.type() instanceof SqlType.IntegerType || column.type() instanceof SqlType.DecimalType
                 || column.type() instanceof SqlType.FloatType;
         String sense = CanonicalForm.of(numeric ? NUMBER_AS_TEXT.matcher(neutral.strip()).replaceFirst("$1") : neutral);
-        sense = dialect.target() == Target.POSTGRESQL ? postgreSql(neutral.strip(), sense, column.type()) : sense;
-        sense = mySql() ? sense.replaceAll("^true$", "1").replaceAll("^false$", "0") : sense;
-        sense = mySql() && sense.equals("0") ? zeroMoment(column.type()).map(CanonicalForm::of).orElse(sense) : sense;
-        Matcher next = (mySql() ? NEXT_ANYWHERE : NEXT).matcher(neutral);
+        sense = catalog.defaultMeaning(neutral.strip(), sense, column.type());
+        Matcher next = (catalog.qualifiesSequences() ? NEXT_ANYWHERE : NEXT).matcher(neutral);
         return sense.equals("null") ? "" : next.matches() ? "nextval " + folded(next.group(1)) : sense;
-    }
-
-    /** MySQL manual, “Date and Time Data Types”: what 0 stands for. */
-    private static Optional<String> zeroMoment(SqlType type) {
-        return switch (type) {
-            case SqlType.DateType day -> Optional.of("'0000-00-00'");
-            case SqlType.TimestampType moment -> Optional.of("'0000-00-00 00:00:00'");
-            default -> Optional.empty();
-        };
-    }
-
-    /** PostgreSQL manual, 8.6 and 4.1.2.5: texts that stand for a truth value; a row of bits is kept as a text. */
-    private static String postgreSql(String neutral, String sense, SqlType type) {
-        if (type instanceof SqlType.BooleanType && TRUTH.matcher(neutral).matches()) {
-            return TRUE.matcher(neutral).matches() ? "true" : "false";
-        }
-        Matcher bits = BITS.matcher(neutral);
-        return bits.matches() ? CanonicalForm.of(bits.group(1)) : sense;
     }
 
     /** A type as it is spelled. */
@@ -187,7 +131,7 @@ public final class EngineWordingRules {
         if (column.identity() == Identity.NONE) {
             return "";
         }
-        String numbers = NUMBERING_KNOWN.contains(dialect.target())
+        String numbers = catalog.tellsNumbering()
                 ? column.numbering().map(own -> " from " + own.start() + " by " + own.step()).orElse("") : "";
         return (column.identity() == Identity.ALWAYS ? "always numbered" : "numbered by default") + numbers;
     }
@@ -203,14 +147,11 @@ public final class EngineWordingRules {
         return column.generated().map(text -> sense(uncast(column, text)) + column.details().virtual()).orElse("");
     }
 
-    /**
-     * SQL Server documentation, CREATE TABLE: a computed column has no type beside its expression, so what says nothing
-     * but the type is a cast around it.
-     */
+    /** A computed column that is defined without its type says it by a cast around its expression. */
     private String uncast(Column column, String text) {
         String end = " as " + type(column.type()) + ")";
         String lower = text.toLowerCase(Locale.ROOT);
-        return dialect.target() == Target.SQLSERVER && lower.startsWith("cast(") && lower.endsWith(end)
+        return !dialect.typesComputedColumns() && lower.startsWith("cast(") && lower.endsWith(end)
                 && text.length() > "cast(".length() + end.length()
                 ? text.substring("cast(".length(), text.length() - end.length()) : text;
     }
@@ -278,12 +219,9 @@ public final class EngineWordingRules {
         return actions(key);
     }
 
-    /**
-     * The unique keys of a table as the engine tells them apart: SQLite has one index for several on the same columns,
-     * and none beside that of the primary key.
-     */
+    /** The unique keys of a table as the engine tells them apart. */
     public List<UniqueKey> uniques(Table table) {
-        if (dialect.target() != Target.SQLITE || table.uniqueKeys().isEmpty()) {
+        if (!catalog.mergesEqualKeys() || table.uniqueKeys().isEmpty()) {
             return table.uniqueKeys();
         }
         Set<List<String>> seen = new HashSet<>(List.of(folded(table.keyColumns())));

@@ -320,7 +320,7 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
                     || table.indexes().stream()
                             .anyMatch(index -> index.unique() && asked.equals(new HashSet<>(
                                     words.folded(index.columns().stream().map(TableIndex.IndexColumn::name).toList()))))
-                    || words.mySql();
+                    || words.dialect().referencesAnyIndex();
         }
 
         /** Gives back the old names that were not taken. */

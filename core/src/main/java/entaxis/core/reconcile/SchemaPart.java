@@ -1,7 +1,5 @@
 package entaxis.core.reconcile;
 
-
-
 /** The parts of a schema that can differ. */
 public enum SchemaPart {
     TYPE("type"), SEQUENCE("sequence"), TABLE("table"), COLUMN("column"), PRIMARY_KEY("primary key"),

@@ -1,6 +1,5 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
@@ -22,13 +21,13 @@ public final class TypeChange {
     private TypeChange() { }
 
     /**
-     * Whether the engine changes a type where it is: the rules of a domain, and on PostgreSQL the values of an
-     * enumeration that keep their order (PostgreSQL manual, ALTER TYPE).
+     * Whether the engine changes a type where it is: the rules of a domain, and on some the values of an
+     * enumeration that keep their order.
      */
     public static boolean inPlace(TypeDefinition from, TypeDefinition to, EngineWordingRules words) {
         boolean rules = from instanceof DomainDefinition one && to instanceof DomainDefinition other
                 && words.type(one.base()).equals(words.type(other.base()));
-        return rules || words.dialect().target() == Target.POSTGRESQL && from instanceof EnumDefinition one
+        return rules || words.dialect().extendsEnumerations() && from instanceof EnumDefinition one
                 && to instanceof EnumDefinition other
                 && other.values().stream().filter(one.values()::contains).toList().equals(one.values());
     }

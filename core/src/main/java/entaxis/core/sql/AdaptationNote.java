@@ -1,7 +1,5 @@
 package entaxis.core.sql;
 
-
-
 /**
  * What an engine does not take as it is.
  *

@@ -1,80 +1,54 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.ReferentialAction;
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.type.SqlType.ArrayType;
-import entaxis.core.type.SqlType.CharacterType;
-import entaxis.core.type.SqlType.DecimalType;
-import entaxis.core.type.SqlType.EnumType;
-import entaxis.core.type.SqlType.Form;
-import entaxis.core.type.SqlType.IntegerSize;
-import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.nio.charset.StandardCharsets;
-import java.util.EnumMap;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
+import java.util.ServiceLoader;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * How an engine writes names, types and expressions, and what it can hold: ISO/IEC 9075-2 unless a subclass says
- * otherwise. Immutable.
+ * How an engine writes names, types, expressions and definitions: ISO/IEC 9075-2 unless an engine says otherwise.
+ * Immutable.
  */
-public abstract sealed class Dialect
-        permits IsoDialect, PostgreSqlDialect, MySqlDialect, SqliteDialect, SqlServerDialect, OracleDialect, H2Dialect {
-    private static final Map<Target, Dialect> ALL = new EnumMap<>(Target.class);
-
-    /** Where a type's definition can live. */
-    enum Home {
-        /** In the schema, under its name. */
-        SCHEMA,
-        /** In the column that uses it. */
-        COLUMN,
-        /** Nowhere: something else has to do. */
-        NONE
+public abstract class Dialect extends TableFeatures {
+    /** The engines that {@code META-INF/services} registers, so that one more needs no word here. */
+    private static final class Registered {
+        static final Map<Target, Dialect> DIALECTS = ServiceLoader.load(Dialect.class, Dialect.class.getClassLoader())
+                .stream().map(ServiceLoader.Provider::get)
+                .collect(Collectors.toUnmodifiableMap(Dialect::target, Function.identity()));
     }
 
-    /** How comments on tables and columns are written. */
-    enum Comments {
-        /** As statements of their own. */
-        STATEMENT,
-        /** Inside the table definition. */
-        INSIDE,
-        /** By a procedure of the engine. */
-        PROCEDURE,
-        /** The engine has none: they stay in the script as comments of it. */
-        NONE
-    }
-
-    /** The dialect of an engine. */
-    public static synchronized Dialect of(Target target) {
-        return ALL.computeIfAbsent(target, Dialect::made);
-    }
-
-    private static Dialect made(Target target) {
-        return switch (target) {
-            case POSTGRESQL -> new PostgreSqlDialect();
-            case MYSQL -> new MySqlDialect();
-            case MARIADB -> new MariaDbDialect();
-            case SQLITE -> new SqliteDialect();
-            case SQLSERVER -> new SqlServerDialect();
-            case ORACLE -> new OracleDialect();
-            case H2 -> new H2Dialect();
-            case ISO -> new IsoDialect();
-        };
+    /**
+     * The dialect of an engine.
+     *
+     * @throws IllegalArgumentException if no dialect is registered for it
+     */
+    public static Dialect of(Target target) {
+        Dialect dialect = Registered.DIALECTS.get(target);
+        if (dialect == null) {
+            throw new IllegalArgumentException("no dialect is registered for " + target.title());
+        }
+        return dialect;
     }
 
     /** The engine. */
@@ -83,15 +57,15 @@ public abstract sealed class Dialect
     // names
 
     /** The longest name, in the unit of {@link #length}. */
-    abstract int maxName();
+    public abstract int maxName();
 
     /** How long a name is for the engine: in characters, or in bytes of UTF-8. */
-    int length(String name) {
+    public int length(String name) {
         return name.codePointCount(0, name.length());
     }
 
     /** Bytes of UTF-8 that a name takes. */
-    static int bytes(String name) {
+    public static int bytes(String name) {
         return name.getBytes(StandardCharsets.UTF_8).length;
     }
 
@@ -126,7 +100,7 @@ public abstract sealed class Dialect
     }
 
     /** Whether a name is made of the signs that need no quotes, in the case that the engine leaves alone. */
-    boolean regular(String name) {
+    public boolean regular(String name) {
         for (int i = 0; i < name.length(); i++) {
             char sign = name.charAt(i);
             if (!(sign >= 'a' && sign <= 'z' || sign == '_' || i > 0 && sign >= '0' && sign <= '9')) {
@@ -144,6 +118,15 @@ public abstract sealed class Dialect
     /** Whether names without quotes are held in capitals, so that one case of letters stands for all. */
     public boolean foldsUp() {
         return false;
+    }
+
+    /**
+     * A name as the engine compares it with others: as it is held, in one case of letters where the engine tells none
+     * apart.
+     */
+    public String compared(String name) {
+        String stored = stored(name);
+        return foldsUp() ? plain(stored) ? stored.toUpperCase(Locale.ROOT) : stored : stored.toLowerCase(Locale.ROOT);
     }
 
     // types
@@ -169,145 +152,85 @@ public abstract sealed class Dialect
         return held instanceof NativeType(String spelling) ? ForeignTypes.nearest(spelling) : held;
     }
 
-    /**
-     * What the engine does about defined types that spell out to something else: the domain's base, a text for an
-     * enumeration.
-     */
-    Home domains() {
-        return Home.NONE;
-    }
-
-    Home enumerations() {
-        return Home.NONE;
-    }
-
-    Home structures() {
-        return Home.NONE;
-    }
-
     /** The type that holds a structured value or an array where the engine has neither. */
-    SqlType document() {
+    public SqlType document() {
         return new SqlType.JsonType();
     }
 
-    // what tables can have
+    // definitions
 
-    /** The actions that the engine takes when a referenced row is deleted. */
-    Set<ReferentialAction> deleteActions() {
-        return Set.of(ReferentialAction.values());
+    /** A collation as it stands behind COLLATE. */
+    public String collation(String name) {
+        return name;
     }
 
-    /** The actions that the engine takes when a referenced key is changed. */
-    Set<ReferentialAction> updateActions() {
-        return deleteActions();
+    /** What makes a column number its rows. */
+    public String identityClause(Identity identity, Optional<Numbering> numbering) {
+        return "GENERATED " + (identity == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT") + " AS IDENTITY"
+                + numbering.map(own -> " (START WITH " + own.start() + " INCREMENT BY " + own.step() + ")").orElse("");
     }
 
-    /** Whether refusing at once and refusing at the end of the statement are told apart. */
-    boolean tellsRestrict() {
-        return true;
-    }
-
-    /** Whether a reference may be checked at the end of the transaction. */
-    boolean deferrable() {
-        return true;
-    }
-
-    /** Whether foreign keys can be added to a table that is there. */
-    boolean addsForeignKeys() {
-        return true;
-    }
-
-    /** Whether computed columns may be stored. */
-    boolean computedStored() {
-        return true;
-    }
-
-    /** Whether computed columns may be computed at each reading. */
-    boolean computedVirtual() {
-        return false;
-    }
-
-    /** Whether an index may cover only some rows. */
-    boolean partialIndexes() {
-        return false;
-    }
-
-    /** Whether an index may be ordered by an expression. */
-    boolean expressionIndexes() {
-        return false;
-    }
-
-    /** Whether an index column may fall. */
-    boolean fallingIndexes() {
-        return true;
-    }
-
-    /** Whether it makes an index for each foreign key by itself. */
-    public boolean indexesReferences() {
-        return false;
-    }
-
-    /** Whether it refuses an action that would reach a table by a second way. */
-    public boolean refusesSecondCascade() {
-        return false;
+    /** What stands behind a computed column, its expression being spelled. */
+    public String computedClause(String expression, boolean virtual) {
+        return "GENERATED ALWAYS AS (" + expression + ")" + (virtual ? " VIRTUAL" : " STORED");
     }
 
     /**
-     * A name as the engine compares it with others: as it is held, in one case of letters where the engine tells none
-     * apart.
+     * What stands behind the brackets of CREATE TABLE.
+     *
+     * @param numbering where its rows begin to be numbered
+     * @param comment   empty if there is none or none is wanted
      */
-    public String compared(String name) {
-        String stored = stored(name);
-        return foldsUp() ? plain(stored) ? stored.toUpperCase(Locale.ROOT) : stored : stored.toLowerCase(Locale.ROOT);
+    public String tableOptions(Optional<Numbering> numbering, String comment) {
+        return "";
     }
 
-    /** Whether it refuses values that do not fit a column's type. */
-    public boolean holdsTypes() {
-        return true;
+    /** The statement that makes a schema, if it is not there. */
+    public String createSchema(String name, Spelling spelling) {
+        return "CREATE SCHEMA IF NOT EXISTS " + spelling.name(name);
     }
 
-    /** Whether a required column of an enumeration takes the first value where none is given. */
-    public boolean enumerationsBeginWithFirst() {
-        return false;
+    /** A table definition that is passed where the table is there, if CREATE TABLE has no words for that. */
+    public String onlyIfAbsent(String definition, String qualifiedName) {
+        return definition;
     }
 
-    /** Whether {@code DATE '2026-01-31'} and the like are understood. */
-    boolean typedLiterals() {
-        return true;
+    /** The statement that gives a table, or one of its columns, a comment. */
+    public String commentOn(Table table, Optional<String> column, String comment, Spelling spelling) {
+        String name = spelling.qualified(table.namespace(), table.name());
+        return "COMMENT ON " + column.map(own -> "COLUMN " + name + "." + spelling.name(own)).orElse("TABLE " + name)
+                + " IS " + literal(comment);
     }
 
-    /** Whether a value of an enumeration may be written in other letters, upper for lower case. */
-    public boolean enumerationsIgnoreCase() {
-        return false;
+    /** The statements that drop what a script creates, where it is there: references, tables, sequences, types. */
+    public List<String> drops(Schema schema, List<Table> tables, Spelling spelling) {
+        List<String> drops = new ArrayList<>();
+        tables.forEach(table -> table.foreignKeys().forEach(key -> drops.add("ALTER TABLE IF EXISTS "
+                + spelling.name(table) + " DROP CONSTRAINT IF EXISTS " + spelling.name(key.name()))));
+        tables.reversed().forEach(table -> drops.add("DROP TABLE IF EXISTS " + spelling.name(table)));
+        schema.sequences().forEach(sequence -> drops.add("DROP SEQUENCE IF EXISTS " + spelling.name(sequence)));
+        schema.types().reversed()
+                .forEach(type -> drops.add("DROP " + kind(type) + " IF EXISTS " + spelling.qualified("", type.name())));
+        return drops;
     }
 
-    /** Whether the engine has sequences. */
-    boolean sequences() {
-        return true;
+    /** A statement with what ends it in a script, so that the engine's client sends it whole. Linear in its length. */
+    public String ended(String statement) {
+        return Ending.semicolon(statement.strip());
     }
 
-    /** Whether there are schemas to put tables into. */
-    boolean schemas() {
-        return true;
-    }
-
-    /** How comments are written. */
-    Comments comments() {
-        return Comments.NONE;
-    }
-
-    /** Whether an index is named with its schema. */
-    boolean qualifiesIndexes() {
-        return false;
+    /** The version from which on the engine reserves a word that it did not reserve before, by word. */
+    public Map<String, String> reservedSince() {
+        return Map.of();
     }
 
     /** What a type definition is called in CREATE, DROP and COMMENT ON. */
-    String kind(TypeDefinition type) {
+    public String kind(TypeDefinition type) {
         return type instanceof DomainDefinition ? "DOMAIN" : "TYPE";
     }
 
     /** The statement that creates a type of a schema. */
-    String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled) {
+    public String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled) {
         return switch (type) {
             case DomainDefinition domain -> createDomain(domain, qualifiedName, spelled);
             case StructureDefinition structure -> "CREATE TYPE " + qualifiedName + " AS " + fields(structure, spelled);
@@ -317,26 +240,26 @@ public abstract sealed class Dialect
     }
 
     /** A domain definition (ISO/IEC 9075-2, 11.34). */
-    String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {
+    public String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {
         return "CREATE DOMAIN " + qualifiedName + " AS " + spelled.apply(domain.base())
                 + domain.defaultValue().map(expression -> " DEFAULT " + written(expression)).orElse("")
                 + domain.check().map(this::domainRule).orElse("");
     }
 
     /** A rule behind a domain definition. */
-    final String domainRule(CheckRule rule) {
+    public final String domainRule(CheckRule rule) {
         return (rule.name().isEmpty() ? "" : " CONSTRAINT " + name(rule.name())) + " CHECK ("
                 + written(rule.condition()) + ")";
     }
 
     /** Fields of a structured type, in brackets. */
-    String fields(StructureDefinition structure, Function<SqlType, String> spelled) {
+    public String fields(StructureDefinition structure, Function<SqlType, String> spelled) {
         return structure.fields().stream().map(field -> name(field.name()) + " " + spelled.apply(field.type()))
                 .collect(Collectors.joining(", ", "(", ")"));
     }
 
     /** Values of an enumeration, in brackets. */
-    final String values(java.util.List<String> values) {
+    public final String values(List<String> values) {
         return values.stream().map(this::literal).collect(Collectors.joining(", ", "(", ")"));
     }
 
@@ -349,13 +272,40 @@ public abstract sealed class Dialect
         };
     }
 
+    /** Words of an expression that are spelled otherwise here, in small letters, each with its spelling. */
+    public Map<String, String> exchangedWords() {
+        return Map.of();
+    }
+
+    /**
+     * An expression in this engine's words as ISO SQL writes it: names in double quotes, no casts of constants. Linear.
+     */
+    public String standard(String expression) {
+        return expression;
+    }
+
+    /** The text of a view, routine or trigger, with its texts as ISO SQL writes them. Linear. */
+    public String withStandardTexts(String program) {
+        return program;
+    }
+
+    /**
+     * An expression as it stands behind DEFAULT.
+     *
+     * @param spelled the expression in this engine's words
+     * @param type    the type of the column, as the engine holds it
+     */
+    public String columnDefault(String spelled, SqlType type) {
+        return spelled;
+    }
+
     /** What gives a new random identifier. */
-    String randomUuid() {
+    public String randomUuid() {
         return "gen_random_uuid()";
     }
 
     /** What gives the present moment; as it was written, if left out. */
-    Optional<String> now() {
+    public Optional<String> now() {
         return Optional.empty();
     }
 
@@ -381,58 +331,13 @@ public abstract sealed class Dialect
     }
 
     /** A text in quotes, a quote inside it doubled. */
-    static String quotedText(String text) {
+    public static String quotedText(String text) {
         return "'" + text.replace("'", "''") + "'";
     }
 
-    // shared by the engines' types
-
-    /** The signed type that holds all values of an unsigned one. */
-    static SqlType signedFor(IntegerType type) {
-        return switch (type.size()) {
-            case TINYINT -> new IntegerType(IntegerSize.SMALLINT, false);
-            case SMALLINT -> new IntegerType(IntegerSize.INTEGER, false);
-            case INTEGER -> new IntegerType(IntegerSize.BIGINT, false);
-            case BIGINT -> decimal(20, 0);
-        };
-    }
-
-    static DecimalType decimal(int precision, int scale) {
-        return new DecimalType(OptionalInt.of(precision), OptionalInt.of(scale));
-    }
-
-    /** A decimal type with both numbers given and within the engine's bounds. */
-    static DecimalType bounded(DecimalType type, int maxPrecision, int maxScale, LossReport loss) {
-        if (type.precision().isEmpty()) {
-            loss.say("any number of digits becomes " + maxPrecision + " digits, " + Math.min(10, maxScale)
-                    + " of them decimals");
-            return decimal(maxPrecision, Math.min(10, maxScale));
-        }
-        int precision = type.precision().getAsInt();
-        int scale = type.scale().orElse(0);
-        if (precision > maxPrecision || scale > maxScale) {
-            loss.say("numbers have at most " + maxPrecision + " digits and " + maxScale + " decimals");
-        }
-        return decimal(Math.min(precision, maxPrecision), Math.min(scale, Math.min(maxScale, maxPrecision)));
-    }
-
-    static CharacterType text(int length) {
-        return new CharacterType(Form.VARYING, OptionalInt.of(length));
-    }
-
-    static CharacterType fixed(int length) {
-        return new CharacterType(Form.FIXED, OptionalInt.of(length));
-    }
-
     /** An array as an engine without arrays holds it. */
-    SqlType asDocument(ArrayType array, boolean keyed, LossReport loss) {
+    public SqlType asDocument(ArrayType array, boolean keyed, LossReport loss) {
         loss.say("a list of " + array.element().text() + " is held as one JSON document; nothing checks its elements");
         return held(document(), keyed, loss);
-    }
-
-    /** A listed value as a text that is long enough for every value. */
-    static SqlType longEnough(EnumType listed) {
-        return text(Math.max(1,
-                listed.values().stream().mapToInt(value -> value.codePointCount(0, value.length())).max().orElse(1)));
     }
 }

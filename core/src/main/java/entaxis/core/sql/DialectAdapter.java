@@ -3,7 +3,6 @@ package entaxis.core.sql;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
@@ -22,12 +21,11 @@ import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.AdaptationNote.Kind;
-import entaxis.core.sql.Dialect.Home;
+import entaxis.core.sql.TableFeatures.Home;
 import entaxis.core.token.Identifiers;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType.IntegerType;
-import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
@@ -39,7 +37,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -48,10 +45,6 @@ import java.util.stream.Stream;
  * it takes. What has to change is said. Doing it again changes nothing. Linear in the size of the schema.
  */
 public final class DialectAdapter {
-    private static final Pattern CONSTANT =
-            Pattern.compile("[+-]?[0-9.]+(e[+-]?[0-9]+)?|'([^']|'')*'|true|false|null|x'[0-9a-f]*'|b'[01]*'");
-    private static final Pattern MOMENT = Pattern.compile("current_timestamp(\\(\\d\\))?");
-
     private final Dialect dialect;
     private final Map<String, TypeDefinition> types = new HashMap<>();
     private final List<AdaptationNote> findings = new ArrayList<>();
@@ -114,10 +107,10 @@ public final class DialectAdapter {
         };
     }
 
-    /** H2 manual, Data Types: the fields of a row type name no domains, so what they stand for is spelled out. */
+    /** The type of a field; what a defined type stands for is spelled out where fields do not take it. */
     private SqlType inField(SqlType type) {
-        boolean spelledOut =
-                dialect.target() == Target.H2 && type instanceof UserType(String name) && types.containsKey(name);
+        boolean spelledOut = !dialect.fieldsTakeDefinedTypes() && type instanceof UserType(String name)
+                && types.containsKey(name);
         return !spelledOut ? type : switch (types.get(((UserType) type).name())) {
             case DomainDefinition domain -> inField(domain.base());
             case EnumDefinition enumeration -> new EnumType(enumeration.values());
@@ -144,7 +137,7 @@ public final class DialectAdapter {
 
     // tables
 
-    /** MySQL manual, CREATE TABLE: a unique index is a unique key; they are not told apart. */
+    /** The table with its unique indexes as keys, which some engines do not tell apart. */
     private static Table withKeys(Table table) {
         List<UniqueKey> keys = new ArrayList<>(table.uniqueKeys());
         List<TableIndex> indexes = new ArrayList<>();
@@ -162,7 +155,7 @@ public final class DialectAdapter {
     }
 
     private Table table(Table given) {
-        Table table = mySql() ? withKeys(given) : given;
+        Table table = dialect.uniqueIndexesAreKeys() ? withKeys(given) : given;
         Set<String> keyed = new HashSet<>(table.keyColumns());
         table.uniqueKeys().forEach(key -> keyed.addAll(key.columns()));
         table.foreignKeys().forEach(key -> keyed.addAll(key.columns()));
@@ -187,7 +180,7 @@ public final class DialectAdapter {
             indexes.addFirst(helping);
         });
         Set<String> required = columns.stream().filter(Column::required).map(Column::name).collect(Collectors.toSet());
-        Set<String> checked = mySql() ? named(ordered, columns) : Set.of();
+        Set<String> checked = dialect.changesCheckedColumns() ? Set.of() : named(ordered, columns);
         List<ForeignKey> foreignKeys = table.foreignKeys().stream()
                 .map(key -> unchecked(table, foreignKey(table, key, required), checked)).toList();
         return new Table(table.origin(), dialect.schemas() ? table.namespace() : "", table.name(), columns,
@@ -197,16 +190,16 @@ public final class DialectAdapter {
 
     private Column column(Table table, Column column, boolean keyed, Numbered numbered, List<CheckRule> checks) {
         LossReport loss = words -> say(Kind.LOST, table.name(), column.name(), words);
-        SqlType type = dialect.target() == Target.SQLSERVER && unsaid(column) ? column.type()
+        SqlType type = !dialect.typesComputedColumns() && withoutType(column) ? column.type()
                 : held(column.type(), keyed, loss);
         Column fitted = numbered.number(column.withType(type));
         fitted = computed(table, fitted);
         Optional<String> standing = column.defaultValue().or(() -> domainDefault(column.type()));
         SqlType plain = fitted.type();
         Optional<String> defaultValue = fitted.identity() != Identity.NONE ? Optional.empty()
-                : standing.map(expression -> defaultValue(expression, plain));
+                : standing.map(expression -> dialect.columnDefault(dialect.expression(expression), plain));
         ColumnDetails details = fitted.details();
-        if (details.onUpdate().isPresent() && !mySql()) {
+        if (details.onUpdate().isPresent() && !dialect.setsOnUpdate()) {
             loss.say("nothing sets it when a row is changed; a trigger would have to");
             details = new ColumnDetails(details.virtual(), Optional.empty(), details.collation());
         }
@@ -214,28 +207,14 @@ public final class DialectAdapter {
         boolean required = fitted.required() || table.keyColumns().contains(column.name());
         Column said = inheritsComment(column) ? fitted.withComment("") : fitted;
         return said.withDefault(defaultValue).with(details)
-                .withRequired(required && (fitted.generated().isEmpty() || computedRequired(fitted)));
+                .withRequired(required
+                        && (fitted.generated().isEmpty() || dialect.requiresComputed(fitted.details().virtual())));
     }
 
-    /**
-     * H2 gives a column the comment of its domain or enumeration when ALTER TABLE copies the table, so there it says
-     * nothing of its own.
-     */
+    /** Whether a column has its comment from its type, so that it says nothing of its own. */
     private boolean inheritsComment(Column column) {
-        return dialect.target() == Target.H2 && column.type() instanceof UserType(String name)
+        return dialect.columnsShowTypeComments() && column.type() instanceof UserType(String name)
                 && types.containsKey(name) && types.get(name).comment().equals(column.comment());
-    }
-
-    private boolean computedRequired(Column column) {
-        return switch (dialect.target()) {
-            case MARIADB -> false;
-            case SQLSERVER -> !column.details().virtual();
-            default -> true;
-        };
-    }
-
-    private boolean mySql() {
-        return dialect.target() == Target.MYSQL || dialect.target() == Target.MARIADB;
     }
 
     private Optional<String> domainDefault(SqlType type) {
@@ -243,33 +222,8 @@ public final class DialectAdapter {
                 && dialect.domains() == Home.NONE ? domain.defaultValue() : Optional.empty();
     }
 
-    private String defaultValue(String expression, SqlType type) {
-        String spelled = dialect.expression(expression);
-        if (mySql() && type instanceof TimestampType(OptionalInt precision, boolean zone)
-                && Functions.kind(spelled) == Functions.Kind.NOW && precision.orElse(0) > 0) {
-            return "current_timestamp(" + precision.getAsInt() + ")";
-        }
-        boolean needsBrackets = mySql() || dialect.target() == Target.SQLITE;
-        return needsBrackets && !constant(spelled, type) ? "(" + spelled + ")" : spelled;
-    }
-
-    /**
-     * Whether an expression is a constant that may stand as a default without brackets (MySQL manual, “Data Type
-     * Default Values”; SQLite documentation, CREATE TABLE, 3.2).
-     */
-    private boolean constant(String expression, SqlType type) {
-        boolean large = dialect.target() == Target.MYSQL && (dialect.type(type).contains("text")
-                || dialect.type(type).contains("blob") || dialect.type(type).equals("json"));
-        String plain = expression.strip().toLowerCase(Locale.ROOT);
-        return !large && (plain.startsWith("(") || CONSTANT.matcher(plain).matches()
-                || MOMENT.matcher(plain).matches()
-                        && (type instanceof TimestampType || dialect.target() == Target.SQLITE)
-                || dialect.target() == Target.SQLITE && (plain.equals("current_date") || plain.equals("current_time")))
-                || plain.startsWith("(") && plain.endsWith(")");
-    }
-
     /** Whether a computed column was given no type, so that the engine takes that of its expression. */
-    private static boolean unsaid(Column column) {
+    private static boolean withoutType(Column column) {
         return column.generated().isPresent() && column.type() instanceof SqlType.NativeType(String spelled)
                 && spelled.isEmpty();
     }
@@ -282,7 +236,7 @@ public final class DialectAdapter {
         }
         boolean virtual = column.details().virtual() ? dialect.computedVirtual() : !dialect.computedStored();
         String expression = dialect.expression(column.generated().get());
-        if (dialect.target() == Target.SQLSERVER && !unsaid(column)
+        if (!dialect.typesComputedColumns() && !withoutType(column)
                 && !expression.toLowerCase(Locale.ROOT).startsWith("cast(")) {
             expression = "cast(" + expression + " as " + dialect.type(column.type()) + ")";
         }
@@ -354,7 +308,8 @@ public final class DialectAdapter {
                     index.unique() ? "an index over some rows only is not possible; it no longer refuses equal rows"
                     : "an index over some rows only is not possible; it covers all rows");
         }
-        boolean prefixes = mySql() || index.columns().stream().allMatch(part -> part.prefix().isEmpty());
+        boolean prefixes =
+                dialect.prefixIndexes() || index.columns().stream().allMatch(part -> part.prefix().isEmpty());
         List<IndexColumn> columns = index.columns().stream()
                 .map(part -> new IndexColumn(part.expression() ? dialect.expression(part.name()) : part.name(),
                         part.descending() && dialect.fallingIndexes(), part.expression(),
@@ -384,7 +339,7 @@ public final class DialectAdapter {
         return expressions.flatMap(text -> IsoNormalizer.names(text, dialect).stream()).collect(Collectors.toSet());
     }
 
-    /** MySQL manual, “CHECK Constraints”: a column that a condition speaks of is not changed by a reference. */
+    /** A reference without the actions that would change columns of conditions. */
     private ForeignKey unchecked(Table table, ForeignKey key, Set<String> checked) {
         boolean changes = key.onDelete() == ReferentialAction.SET_NULL || key.onUpdate() != ReferentialAction.NO_ACTION;
         if (!changes || key.columns().stream().noneMatch(column -> checked.contains(column.toLowerCase(Locale.ROOT)))) {
@@ -403,7 +358,8 @@ public final class DialectAdapter {
         if (asked == ReferentialAction.RESTRICT && !dialect.tellsRestrict()) {
             return ReferentialAction.NO_ACTION;
         }
-        boolean nullsRefused = asked == ReferentialAction.SET_NULL && mySql() && required.containsAll(key.columns());
+        boolean nullsRefused = asked == ReferentialAction.SET_NULL && !dialect.takesSetNullOfRequired()
+                && required.containsAll(key.columns());
         if (possible.contains(asked) && !nullsRefused) {
             return asked;
         }
@@ -433,17 +389,17 @@ public final class DialectAdapter {
                 return column;
             }
             Optional<Numbering> numbers = column.numbering().filter(numbering -> !numbering.equals(Numbering.DEFAULT));
-            Column numbered = switch (dialect.target()) {
-                case POSTGRESQL, H2 -> column.withIdentity(column.identity(), numbers);
-                case ORACLE, ISO -> taken ? without(column, "a table numbers one column only")
-                        : column.withIdentity(column.identity(), numbers);
-                case SQLSERVER -> taken ? without(column, "a table numbers one column only")
-                        : column.withIdentity(Identity.ALWAYS, numbers);
-                case MYSQL, MARIADB ->
-                        taken ? without(column, "a table numbers one column only") : autoIncrement(column, numbers);
-                case SQLITE -> table.keyColumns().equals(List.of(column.name())) ? rowNumber(column, numbers)
-                        : without(column, "only a primary key of one column is numbered");
-            };
+            Identity identity = dialect.identity(column.identity());
+            boolean several = taken && (dialect.numbered() == TableFeatures.Numbered.ONE_COLUMN
+                    || dialect.numbered() == TableFeatures.Numbered.ONE_INDEXED_COLUMN);
+            Column numbered = several ? without(column, "a table numbers one column only")
+                    : switch (dialect.numbered()) {
+                        case ANY_COLUMN, ONE_COLUMN -> column.withIdentity(identity, numbers);
+                        case ONE_INDEXED_COLUMN -> autoIncrement(column, numbers);
+                        case PRIMARY_KEY ->
+                                table.keyColumns().equals(List.of(column.name())) ? rowNumber(column, numbers)
+                                : without(column, "only a primary key of one column is numbered");
+                    };
             taken |= numbered.identity() != Identity.NONE;
             return numbered.identity() == Identity.NONE ? numbered : numbered.withRequired(true);
         }

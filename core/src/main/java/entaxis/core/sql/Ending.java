@@ -9,17 +9,14 @@ import java.util.regex.Pattern;
 
 /**
  * How a statement is ended in a script, so that the engine's client sends it whole: behind a routine that has
- * semicolons of its own a semicolon alone would cut it. MySQL manual, “Defining Stored Programs”: DELIMITER; SQL Server
- * documentation, “GO” and the rule that CREATE VIEW and its like stand alone in their batch; Oracle SQL*Plus, “/”.
+ * semicolons of its own a semicolon alone would cut it.
  */
 public final class Ending {
     private static final int MAX_WORDS = 8;
     private static final Pattern WORD =
             Pattern.compile("(?:\\s+|--[^\\n]*+|/\\*(?:[^*]|\\*(?!/))*+\\*/)*+([A-Za-z_]+)");
-    private static final String BATCH = "GO\n";
-    private static final Set<String> ALONE =
-            Set.of("view", "function", "procedure", "proc", "trigger", "default", "rule");
-    private static final Set<String> BLOCKS = Set.of("function", "procedure", "package", "trigger", "type");
+    /** Ends a batch, on a line of its own. */
+    public static final String BATCH = "GO\n";
     private static final Set<String> BETWEEN =
             Set.of("or", "replace", "alter", "editionable", "noneditionable", "and", "resolve", "compile");
 
@@ -27,14 +24,7 @@ public final class Ending {
 
     /** A statement with what ends it, in lines that can follow any other. Linear in its length. */
     public static String of(String statement, Target engine) {
-        String text = statement.strip();
-        return switch (engine) {
-            case SQLSERVER -> ALONE.contains(made(text)) ? BATCH + text + "\nGO" : semicolon(text);
-            case ORACLE ->
-                    BLOCKS.contains(made(text)) || text.endsWith(";") ? semicolon(text) + "\n/" : semicolon(text);
-            case MYSQL, MARIADB -> inner(text) ? delimited(text) : semicolon(text);
-            case POSTGRESQL, SQLITE, H2, ISO -> semicolon(text);
-        };
+        return Dialect.of(engine).ended(statement);
     }
 
     /** Puts a statement with what ends it behind a script; a batch that has just begun is not begun again. */
@@ -54,7 +44,8 @@ public final class Ending {
                 && (end == 2 || script.charAt(end - 3) == '\n');
     }
 
-    private static String semicolon(String text) {
+    /** A statement with a semicolon at its end. */
+    public static String semicolon(String text) {
         return text.endsWith(";") ? text : text + ";";
     }
 
@@ -62,7 +53,7 @@ public final class Ending {
      * What kind of thing a statement creates or alters, in small letters; empty if it does neither. Looks at its first
      * words only.
      */
-    private static String made(String text) {
+    public static String created(String text) {
         Matcher word = WORD.matcher(text);
         boolean begun = false;
         for (int seen = 0; seen < MAX_WORDS && word.lookingAt(); seen++) {
@@ -79,16 +70,9 @@ public final class Ending {
         return "";
     }
 
-    private static boolean inner(String text) {
+    /** Whether a statement has semicolons of its own before its end. */
+    public static boolean hasInner(String text) {
         String body = text.endsWith(";") ? text.substring(0, text.length() - 1) : text;
         return body.indexOf(';') >= 0 && Lexer.tokens(body).stream().anyMatch(token -> token.is(";"));
-    }
-
-    private static String delimited(String text) {
-        String sign = "//";
-        while (text.contains(sign)) {
-            sign += "/";
-        }
-        return "DELIMITER " + sign + "\n" + text + "\n" + sign + "\nDELIMITER ;";
     }
 }

@@ -1,9 +1,8 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Target;
 import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
+import entaxis.core.token.Token;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -11,13 +10,6 @@ import java.util.Set;
 
 /** Turns the words of an expression that differ from engine to engine. */
 final class Expressions {
-    private static final Map<Target, Map<String, String>> WORDS = Map.of(
-            Target.SQLSERVER,
-            Map.of("true", "1", "false", "0", "char_length", "len", "character_length", "len", "length", "len",
-                    "current_date", "cast(getdate() as date)"),
-            Target.ORACLE, Map.of("true", "1", "false", "0", "char_length", "length", "character_length", "length"),
-            Target.SQLITE, Map.of("char_length", "length", "character_length", "length"));
-
     private static final Set<String> TYPED = Set.of("date", "time", "timestamp");
 
     private Expressions() { }
@@ -27,7 +19,7 @@ final class Expressions {
      * in those already stay. Linear.
      */
     static String spelled(String sql, Dialect dialect) {
-        if (dialect.quoted("").charAt(0) == '"' && dialect.typedLiterals() && !WORDS.containsKey(dialect.target())) {
+        if (dialect.quoted("").charAt(0) == '"' && dialect.typedLiterals() && dialect.exchangedWords().isEmpty()) {
             return sql;
         }
         char open = dialect.quoted("").charAt(0);
@@ -54,7 +46,7 @@ final class Expressions {
     }
 
     private static String pieces(String sql, Dialect dialect) {
-        Map<String, String> words = WORDS.getOrDefault(dialect.target(), Map.of());
+        Map<String, String> words = dialect.exchangedWords();
         StringBuilder text = new StringBuilder(sql.length());
         List<Token> tokens = Lexer.tokens(sql);
         for (int i = 0; i < tokens.size(); i++) {

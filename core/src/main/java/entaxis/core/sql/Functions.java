@@ -3,11 +3,11 @@ package entaxis.core.sql;
 import java.util.Locale;
 
 /** Expressions that every engine has, each in its own words. */
-final class Functions {
+public final class Functions {
     private Functions() { }
 
     /** What an expression gives. */
-    enum Kind {
+    public enum Kind {
         /** The time at which the statement or transaction began. */
         NOW,
         /** A new random identifier. */
@@ -15,7 +15,7 @@ final class Functions {
     }
 
     /** What an expression is, if it is one of those. */
-    static Kind kind(String expression) {
+    public static Kind kind(String expression) {
         String plain = expression.strip().toLowerCase(Locale.ROOT).replace(" ", "");
         while (plain.startsWith("(") && plain.endsWith(")") && plain.length() > 2) {
             plain = plain.substring(1, plain.length() - 1);

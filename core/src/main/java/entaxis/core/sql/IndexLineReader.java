@@ -1,11 +1,11 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.ColumnPath;
-import entaxis.core.design.Index;
 import entaxis.core.design.Index.IndexPart;
-import entaxis.core.design.KeyPart;
+import entaxis.core.design.Index;
 import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
 import entaxis.core.design.SqlName;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;

@@ -1,7 +1,5 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.SqlName;
-import entaxis.core.design.Target;
 import entaxis.core.expression.CanonicalForm;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
@@ -26,31 +24,18 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Turns a schema in an engine's own words into one in ISO words, so that any other engine can take it. Linear in the
  * size of the schema.
  */
 public final class IsoNormalizer {
-    private static final Pattern CAST = Pattern.compile(
-            "('[^']*+(?:''[^']*+)*+'|[+-]?[0-9.]+|null|true|false)\\s*::\\s*(?:\"[^\"]+\"|[a-z_][a-z0-9_]*)"
-                    + "(?:\\.(?:\"[^\"]+\"|[a-z_][a-z0-9_]*))?(?: varying| precision)?"
-                    + "(\\([0-9, ]+\\))?(?: (?:with|without) time zone)?(\\[\\])*",
-            Pattern.CASE_INSENSITIVE);
-    private static final Pattern NUMBER = Pattern
-            .compile("'([+-]?[0-9]+(?:\\.[0-9]+)?)'::(?:smallint|integer|bigint|numeric|real|double precision)\\b");
-    private static final Pattern NEXT =
-            Pattern.compile("(?:pg_catalog\\.)?nextval\\('([^']+)'(?:::regclass)?\\)", Pattern.CASE_INSENSITIVE);
     private static final Set<String> DEFAULT = Set.of("public", "dbo", "main");
     private static final int MAX_BRACKETS = 3;
     private final Dialect dialect;
-    private final Target source;
 
     private IsoNormalizer(Dialect dialect) {
         this.dialect = dialect;
-        this.source = dialect.target();
     }
 
     /** The schema of an engine in ISO words; names that the engine folds are in small letters. */
@@ -60,18 +45,17 @@ public final class IsoNormalizer {
 
     /** A condition or expression of an engine in ISO words. */
     public static String condition(String text, Dialect dialect) {
-        return new IsoNormalizer(dialect).condition(text);
+        return dialect.standard(text);
     }
 
     /** The names that the text of a view, routine or trigger speaks of, in small letters. */
     public static Set<String> namesOfProgram(String text, Dialect dialect) {
-        boolean mySql = dialect.target() == Target.MYSQL || dialect.target() == Target.MARIADB;
-        return names(mySql ? TextLiterals.ofMySql(text) : text, dialect);
+        return names(dialect.withStandardTexts(text), dialect);
     }
 
     /** The columns and other names that an expression of an engine speaks of, in small letters. */
     public static Set<String> names(String text, Dialect dialect) {
-        return CanonicalForm.names(new IsoNormalizer(dialect).condition(text));
+        return CanonicalForm.names(dialect.standard(text));
     }
 
     /** A default of an engine in ISO words; the type is that of its column, as the engine holds it. */
@@ -116,7 +100,7 @@ public final class IsoNormalizer {
             case UserType(String name) -> new UserType(name(name));
             case SqlType.ArrayType(SqlType element) -> new SqlType.ArrayType(type(element));
             case NativeType(String spelled) when spelled.isEmpty() ->
-                    source == Target.SQLITE ? dialect.neutral(type) : SqlType.largeText();
+                    dialect.columnsWithoutType() ? dialect.neutral(type) : SqlType.largeText();
             default -> dialect.neutral(type);
         };
     }
@@ -153,7 +137,7 @@ public final class IsoNormalizer {
 
     private Column column(Table table, Column column) {
         SqlType type = column.generated().isPresent() && column.type() instanceof NativeType(String spelled)
-                && spelled.isEmpty() && source != Target.SQLITE
+                && spelled.isEmpty() && !dialect.columnsWithoutType()
                 ? ComputedType.of(column.generated().get(), table, this::type) : type(column.type());
         ColumnDetails details =
                 new ColumnDetails(column.details().virtual(), column.details().onUpdate(), Optional.empty());
@@ -176,7 +160,7 @@ public final class IsoNormalizer {
         if (kind == Functions.Kind.RANDOM_UUID) {
             return "gen_random_uuid()";
         }
-        if (type instanceof BooleanType && source != Target.POSTGRESQL) {
+        if (type instanceof BooleanType && dialect.truthAsNumbers()) {
             String digit = bare.replaceAll("(?i)^b?'?([01])'?$", "$1");
             bare = digit.equals("1") ? "true" : digit.equals("0") ? "false" : bare;
         }
@@ -194,53 +178,7 @@ public final class IsoNormalizer {
         return depth == 0;
     }
 
-    /**
-     * A condition or expression in ISO words: casts of constants taken off, names in double quotes, texts in single
-     * ones.
-     */
     private String condition(String text) {
-        String plain = switch (source) {
-            case POSTGRESQL -> NEXT.matcher(CAST.matcher(NUMBER.matcher(text).replaceAll("$1")).replaceAll("$1"))
-                    .replaceAll(found -> Matcher.quoteReplacement("next value for " + found.group(1)));
-            case MYSQL, MARIADB -> requoted(text, '`', '`');
-            case SQLSERVER -> requoted(text, '[', ']');
-            case SQLITE -> requoted(requoted(text, '[', ']'), '`', '`');
-            case ORACLE, H2, ISO -> text;
-        };
-        return plain;
-    }
-
-    /** Names in an engine's own quotes put into those of ISO, and marks before texts left out. Linear. */
-    private static String requoted(String text, char open, char close) {
-        StringBuilder plain = new StringBuilder(text.length());
-        for (int i = 0; i < text.length();) {
-            char c = text.charAt(i);
-            boolean string = c == '\'';
-            if (!string && c != open) {
-                boolean mark = (c == 'N' || c == 'n') && i + 1 < text.length() && text.charAt(i + 1) == '\''
-                        && (i == 0 || !Character.isLetterOrDigit(text.charAt(i - 1)));
-                if (!mark) {
-                    plain.append(c);
-                }
-                i++;
-                continue;
-            }
-            char end = string ? c : close;
-            StringBuilder inside = new StringBuilder();
-            i++;
-            while (i < text.length()) {
-                char next = text.charAt(i++);
-                if (next != end) {
-                    inside.append(next);
-                } else if (i < text.length() && text.charAt(i) == end) {
-                    inside.append(next);
-                    i++;
-                } else {
-                    break;
-                }
-            }
-            plain.append(string ? Dialect.quotedText(inside.toString()) : SqlName.quoted(inside.toString()));
-        }
-        return plain.toString();
+        return dialect.standard(text);
     }
 }

@@ -1,7 +1,5 @@
 package entaxis.core.sql;
 
-
-
 /** Is told what an engine cannot keep of what it is given. */
 @FunctionalInterface
 public interface LossReport {

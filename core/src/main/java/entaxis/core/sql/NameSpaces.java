@@ -1,66 +1,70 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.Table;
 import java.util.List;
 
 /**
- * Within what the name of a constraint or index has to be the only one. ISO/IEC 9075-2, 5.4: constraints within their
- * schema. PostgreSQL manual, CREATE TABLE and CREATE INDEX: constraints within their table, keys and indexes also among
- * the relations of the schema. MySQL manual, CREATE TABLE and “FOREIGN KEY Constraints”: indexes within their table,
- * references and checks within the database; MariaDB manual, CONSTRAINT: checks within their table. SQL Server
- * documentation, “Database identifiers”: constraints among all objects of the schema, indexes within their table.
- * Oracle Database SQL Language Reference, “Database Object Naming Rules”: constraints and indexes have a space each; a
- * key has an index of its name. SQLite, “CREATE INDEX”: indexes among tables. H2 manual, CREATE INDEX: constraints and
- * indexes have a space each within the schema.
+ * Within what the name of a constraint or index has to be the only one.
+ *
+ * @param tables      what the names of tables belong to, as far as constraints and indexes share it
+ * @param primaryKeys what the names of primary keys belong to
+ * @param uniqueKeys  what those of other keys belong to
+ * @param checks      what those of checks belong to
+ * @param references  what those of foreign keys belong to
+ * @param indexes     what those of indexes belong to
  */
-final class NameSpaces {
-    private final Target engine;
+public record NameSpaces(List<Space> tables, List<Space> primaryKeys, List<Space> uniqueKeys, List<Space> checks,
+        List<Space> references, List<Space> indexes) {
+    /** Tables, and what else there is of the schema in one space. */
+    public static final Space OBJECTS = inSchema("objects");
 
-    NameSpaces(Target engine) {
-        this.engine = engine;
-    }
+    /** ISO/IEC 9075-2, 5.4: constraints within their schema. */
+    static final NameSpaces ISO = of(List.of(OBJECTS), List.of(OBJECTS), List.of(OBJECTS), List.of(OBJECTS));
 
     /** What has a name beside tables and columns. */
     enum Named { PRIMARY_KEY, UNIQUE_KEY, CHECK, FOREIGN_KEY, INDEX }
 
-    /** The spaces that the name of a table belongs to, as far as constraints and indexes share them. */
+    /**
+     * One space of names.
+     *
+     * @param name    tells it from others of the same schema or table
+     * @param inTable whether each table has one, rather than the schema
+     */
+    public record Space(String name, boolean inTable) { }
+
+    /** A space that a schema has once. */
+    public static Space inSchema(String name) {
+        return new Space(name, false);
+    }
+
+    /** A space that each table has. */
+    public static Space inTable(String name) {
+        return new Space(name, true);
+    }
+
+    /** Spaces where all kinds of keys share theirs, and checks share theirs with references. */
+    public static NameSpaces of(List<Space> tables, List<Space> keys, List<Space> constraints, List<Space> indexes) {
+        return new NameSpaces(tables, keys, keys, constraints, constraints, indexes);
+    }
+
+    /** What identifies the spaces that the name of a table belongs to. */
     List<String> ofTable(Table table) {
-        return switch (engine) {
-            case POSTGRESQL, SQLITE, SQLSERVER, ISO -> List.of(schema("objects", table));
-            case MYSQL, MARIADB, ORACLE, H2 -> List.of();
-        };
+        return tables.stream().map(space -> identity(space, table)).toList();
     }
 
-    /** The spaces that a name has to be the only one in. */
+    /** What identifies the spaces that a name of something of a table has to be the only one in. */
     List<String> of(Named kind, Table table) {
-        boolean key = kind == Named.PRIMARY_KEY || kind == Named.UNIQUE_KEY;
-        boolean index = kind == Named.INDEX;
-        return switch (engine) {
-            case POSTGRESQL -> index ? List.of(schema("objects", table))
-                    : key ? List.of(schema("objects", table), within("constraints", table))
-                    : List.of(within("constraints", table));
-            case MYSQL,
-                    MARIADB -> index || key ? List.of(within("indexes", table))
-                            : kind == Named.CHECK && engine == Target.MARIADB ? List.of(within("checks", table))
-                            : List.of(schema(kind.name(), table));
-            case SQLSERVER -> index ? List.of(within("indexes", table))
-                    : key ? List.of(schema("objects", table), within("indexes", table))
-                    : List.of(schema("objects", table));
-            case ORACLE -> index ? List.of(schema("indexes", table))
-                    : key ? List.of(schema("constraints", table), schema("indexes", table))
-                    : List.of(schema("constraints", table));
-            case SQLITE -> index ? List.of(schema("objects", table)) : List.of(within("constraints", table));
-            case H2 -> index ? List.of(schema("indexes", table)) : List.of(schema("constraints", table));
-            case ISO -> List.of(schema("objects", table));
+        List<Space> spaces = switch (kind) {
+            case PRIMARY_KEY -> primaryKeys;
+            case UNIQUE_KEY -> uniqueKeys;
+            case CHECK -> checks;
+            case FOREIGN_KEY -> references;
+            case INDEX -> indexes;
         };
+        return spaces.stream().map(space -> identity(space, table)).toList();
     }
 
-    private static String schema(String space, Table table) {
-        return table.namespace() + "\u0000" + space;
-    }
-
-    private static String within(String space, Table table) {
-        return table.namespace() + "\u0000" + table.name() + "\u0000" + space;
+    private static String identity(Space space, Table table) {
+        return table.namespace() + "\u0000" + (space.inTable() ? table.name() + "\u0000" : "") + space.name();
     }
 }

@@ -1,12 +1,11 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition;
-import entaxis.core.sql.Dialect.Comments;
+import entaxis.core.sql.TableFeatures.Comments;
 import entaxis.core.sql.Script.Kind;
 import entaxis.core.sql.Script.Statement;
 import java.util.ArrayList;
@@ -52,10 +51,12 @@ public final class ScriptWriter {
                         .toList();
         List<Statement> statements = new ArrayList<>();
         if (options.dropFirst()) {
-            new Drops(dialect, spelling).write(fitted.schema(), tables, statements);
+            dialect.drops(fitted.schema(), tables, spelling)
+                    .forEach(text -> statements.add(new Statement(Kind.DROP, Optional.empty(), text)));
         }
         namespaces(tables)
-                .forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(), createSchema(name))));
+                .forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(),
+                        dialect.createSchema(name, spelling))));
         fitted.schema().types().forEach(
                 type -> statements.add(new Statement(Kind.TYPE, Optional.empty(), createType(type, fitted.schema()))));
         fitted.schema().sequences().forEach(
@@ -111,19 +112,6 @@ public final class ScriptWriter {
         return List.copyOf(names);
     }
 
-    private String createSchema(String name) {
-        return switch (dialect.target()) {
-            case MYSQL, MARIADB -> "CREATE DATABASE IF NOT EXISTS " + spelling.name(name);
-            case SQLSERVER -> "IF SCHEMA_ID(" + dialect.literal(name) + ") IS NULL EXEC("
-                    + dialect.literal("CREATE SCHEMA " + spelling.name(name)) + ")";
-            case ORACLE -> "-- the user " + spelling.name(name)
-                    + " has to be there: in Oracle a schema is a user\nALTER SESSION SET CURRENT_SCHEMA = "
-                    + spelling.name(name);
-            case ISO -> "CREATE SCHEMA " + spelling.name(name);
-            default -> "CREATE SCHEMA IF NOT EXISTS " + spelling.name(name);
-        };
-    }
-
     /** The statement that creates a sequence. */
     public String createSequence(Sequence sequence) {
         return "CREATE SEQUENCE " + spelling.qualified(sequence.namespace(), sequence.name()) + " START WITH "
@@ -137,13 +125,7 @@ public final class ScriptWriter {
         if (!options.onlyIfAbsent()) {
             return definition;
         }
-        return switch (dialect.target()) {
-            case SQLSERVER -> "IF OBJECT_ID(" + dialect.literal(spelling.qualified(table.namespace(), table.name()))
-                    + ", N'U') IS NULL\n" + definition;
-            case ORACLE -> "BEGIN\n  EXECUTE IMMEDIATE " + dialect.literal(definition)
-                    + ";\nEXCEPTION\n  WHEN OTHERS THEN\n    IF SQLCODE <> -955 THEN RAISE; END IF;\nEND;";
-            default -> definition;
-        };
+        return dialect.onlyIfAbsent(definition, spelling.qualified(table.namespace(), table.name()));
     }
 
     /**
@@ -170,45 +152,28 @@ public final class ScriptWriter {
     }
 
     private void comments(Schema schema, List<Table> tables, List<Statement> statements) {
-        if (dialect.comments() == Comments.PROCEDURE) {
-            tables.forEach(table -> properties(table, statements));
-        }
         if (dialect.comments() != Comments.STATEMENT) {
             return;
         }
-        if (dialect.target() != Target.ORACLE) {
+        if (dialect.commentsOnTypes()) {
             schema.types().stream().filter(type -> !type.comment().isEmpty())
                     .forEach(type -> statements.add(new Statement(Kind.COMMENT, Optional.empty(), comment(type))));
         }
         for (Table table : tables) {
-            String name = spelling.qualified(table.namespace(), table.name());
             if (!table.comment().isEmpty()) {
-                statements.add(new Statement(Kind.COMMENT, table.origin(),
-                        "COMMENT ON TABLE " + name + " IS " + dialect.literal(table.comment())));
+                statements.add(comment(table, Optional.empty(), table.comment()));
             }
             table.columns().stream().filter(column -> !column.comment().isEmpty())
-                    .forEach(column -> statements.add(new Statement(Kind.COMMENT, table.origin(),
-                            "COMMENT ON COLUMN " + name + "." + spelling.name(column.name()) + " IS "
-                                    + dialect.literal(column.comment()))));
+                    .forEach(column -> statements.add(comment(table, Optional.of(column.name()), column.comment())));
         }
+    }
+
+    private Statement comment(Table table, Optional<String> column, String comment) {
+        return new Statement(Kind.COMMENT, table.origin(), dialect.commentOn(table, column, comment, spelling));
     }
 
     private String comment(TypeDefinition type) {
         return "COMMENT ON " + dialect.kind(type) + " " + spelling.qualified("", type.name()) + " IS "
                 + dialect.literal(type.comment());
-    }
-
-    /** SQL Server documentation, sp_addextendedproperty: the property that its tools show as a description. */
-    private void properties(Table table, List<Statement> statements) {
-        String home = table.namespace().isEmpty() ? options.schema().orElse("dbo") : table.namespace();
-        String place = ", N'SCHEMA', " + dialect.literal(home) + ", N'TABLE', " + dialect.literal(table.name());
-        if (!table.comment().isEmpty()) {
-            statements.add(new Statement(Kind.COMMENT, table.origin(),
-                    "EXEC sp_addextendedproperty N'MS_Description', " + dialect.literal(table.comment()) + place));
-        }
-        table.columns().stream().filter(column -> !column.comment().isEmpty())
-                .forEach(column -> statements.add(new Statement(Kind.COMMENT, table.origin(),
-                        "EXEC sp_addextendedproperty N'MS_Description', " + dialect.literal(column.comment()) + place
-                                + ", N'COLUMN', " + dialect.literal(column.name()))));
     }
 }

@@ -1,6 +1,5 @@
 package entaxis.core.sql;
 
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
@@ -19,6 +18,7 @@ import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType.UuidType;
+import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,7 +32,7 @@ public final class SpelledTypes {
     private SpelledTypes() { }
 
     /** The ISO type of a spelling; anything else stays as it is spelled. */
-    static SqlType iso(TypeSpelling type) {
+    public static SqlType iso(TypeSpelling type) {
         OptionalInt first = type.number(0);
         return switch (type.name()) {
             case "char", "character", "nchar", "national char", "national character" ->
@@ -82,7 +82,7 @@ public final class SpelledTypes {
     }
 
     /** A spelling in small letters, unless names or texts in quotes are part of it. */
-    static String plain(String spelled) {
+    public static String plain(String spelled) {
         return spelled.indexOf('"') >= 0 || spelled.indexOf('\'') >= 0 ? spelled : spelled.toLowerCase(Locale.ROOT);
     }
 

@@ -1,14 +1,17 @@
 package entaxis.core.sql;
 
+import entaxis.core.schema.Sequence;
+import entaxis.core.schema.Table;
 import entaxis.core.sql.ScriptOptions.Letters;
-import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** How names are written in one script: the engine's rules with the options of the script on top. */
-final class Spelling {
+public final class Spelling {
     private final Dialect dialect;
     private final ScriptOptions options;
 
@@ -17,7 +20,8 @@ final class Spelling {
         this.options = options;
     }
 
-    String name(String name) {
+    /** A name as it is written. */
+    public String name(String name) {
         if (!options.quoteAlways() && options.letters() == Letters.AS_NAMED) {
             return dialect.name(name);
         }
@@ -35,8 +39,23 @@ final class Spelling {
         return plain ? cased : dialect.name(stored);
     }
 
+    /** A table's name with its schema. */
+    public String name(Table table) {
+        return qualified(table.namespace(), table.name());
+    }
+
+    /** A sequence's name with its schema. */
+    public String name(Sequence sequence) {
+        return qualified(sequence.namespace(), sequence.name());
+    }
+
+    /** The schema that the script puts everything into. */
+    public Optional<String> schema() {
+        return options.schema();
+    }
+
     /** A name with its schema: the one that it was put into, else the one that the script puts everything into. */
-    String qualified(String namespace, String name) {
+    public String qualified(String namespace, String name) {
         String home = dialect.schemas() ? namespace.isEmpty() ? options.schema().orElse("") : namespace : "";
         return home.isEmpty() ? name(name) : name(home) + "." + name(name);
     }

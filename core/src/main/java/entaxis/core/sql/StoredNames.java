@@ -1,6 +1,5 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -32,7 +31,7 @@ final class StoredNames {
     StoredNames(Dialect dialect, List<AdaptationNote> findings) {
         this.dialect = dialect;
         this.findings = findings;
-        this.spaces = new NameSpaces(dialect.target());
+        this.spaces = dialect.nameSpaces();
     }
 
     List<Table> named(List<Table> tables) {
@@ -65,9 +64,9 @@ final class StoredNames {
         }
         UnaryOperator<String> stored = dialect::stored;
         UnaryOperator<String> expression = sql -> Identifiers.exchanged(sql, cut);
-        boolean mySql = dialect.target() == Target.MYSQL || dialect.target() == Target.MARIADB;
         Optional<PrimaryKey> key = table.primaryKey()
-                .map(own -> new PrimaryKey(mySql ? "PRIMARY" : free(table, Named.PRIMARY_KEY, own.name()),
+                .map(own -> new PrimaryKey(
+                        dialect.primaryKeyName().orElseGet(() -> free(table, Named.PRIMARY_KEY, own.name())),
                         own.columns().stream().map(stored).toList()));
         List<UniqueKey> uniques =
                 table.uniqueKeys().stream().map(own -> new UniqueKey(free(table, Named.UNIQUE_KEY, own.name()),

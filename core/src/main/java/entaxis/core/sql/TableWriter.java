@@ -1,9 +1,7 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
-import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -12,9 +10,9 @@ import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
-import entaxis.core.sql.Dialect.Comments;
+import entaxis.core.sql.TableFeatures.Comments;
+import entaxis.core.sql.TableFeatures.Numbered;
 import entaxis.core.type.SqlType.NativeType;
-import entaxis.core.type.SqlType.TimestampType;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,18 +38,14 @@ public final class TableWriter {
         this.spelling = new Spelling(dialect, options);
     }
 
-    private boolean is(Target target) {
-        return dialect.target() == target;
-    }
-
-    private boolean mySql() {
-        return is(Target.MYSQL) || is(Target.MARIADB);
+    /** Whether a column is the primary key, which it says of itself because it numbers the rows. */
+    private boolean numbersKey(Column column) {
+        return dialect.numbered() == Numbered.PRIMARY_KEY && column.identity() != Identity.NONE;
     }
 
     /** CREATE TABLE, with those foreign keys that stand inside. */
     public String create(Table table, List<ForeignKey> inside) {
-        boolean rowNumbered =
-                is(Target.SQLITE) && table.columns().stream().anyMatch(column -> column.identity() != Identity.NONE);
+        boolean rowNumbered = table.columns().stream().anyMatch(this::numbersKey);
         List<String> names = table.columns().stream().map(column -> spelling.name(column.name())).toList();
         List<String> types = table.columns().stream().map(this::type).toList();
         List<String> suffixes = table.columns().stream().map(column -> suffix(table, column)).toList();
@@ -80,7 +74,8 @@ public final class TableWriter {
         if (dialect.comments() == Comments.NONE && options.comments() && !table.comment().isEmpty()) {
             text.append(noted(table.comment())).append('\n');
         }
-        text.append("CREATE TABLE ").append(options.onlyIfAbsent() && ifNotExists() ? "IF NOT EXISTS " : "")
+        text.append("CREATE TABLE ")
+                .append(options.onlyIfAbsent() && dialect.createsTableIfAbsent() ? "IF NOT EXISTS " : "")
                 .append(spelling.qualified(table.namespace(), table.name())).append(" (\n");
         for (int i = 0; i < lines.size(); i++) {
             text.append("    ").append(lines.get(i)).append(i + 1 < lines.size() ? "," : "");
@@ -97,7 +92,8 @@ public final class TableWriter {
 
     /** The clause of a primary key. */
     public String primaryKey(PrimaryKey key) {
-        return (mySql() ? "" : spelling.constraint(key.name())) + "PRIMARY KEY " + spelling.names(key.columns());
+        return (dialect.primaryKeyName().isPresent() ? "" : spelling.constraint(key.name())) + "PRIMARY KEY "
+                + spelling.names(key.columns());
     }
 
     /** The clause of a unique key. */
@@ -155,7 +151,7 @@ public final class TableWriter {
                 table.columns().stream().filter(own -> own.identity() != Identity.NONE).map(Column::name).findFirst();
         boolean keyed = column.isEmpty() || table.keyColumns().stream().findFirst().equals(column)
                 || table.uniqueKeys().stream().anyMatch(key -> key.columns().getFirst().equals(column.get()));
-        return !mySql() || keyed ? Optional.empty() : table.indexes().stream()
+        return dialect.numbered() != Numbered.ONE_INDEXED_COLUMN || keyed ? Optional.empty() : table.indexes().stream()
                 .filter(index -> index.columns().getFirst().name().equals(column.get())).findFirst();
     }
 
@@ -163,23 +159,14 @@ public final class TableWriter {
         return "-- " + comment.replaceAll("\\s+", " ");
     }
 
-    private boolean ifNotExists() {
-        return !is(Target.ORACLE) && !is(Target.SQLSERVER) && !is(Target.ISO);
-    }
-
     private String tableOptions(Table table) {
-        if (!mySql()) {
-            return "";
-        }
-        String first = table.columns().stream().flatMap(column -> column.numbering().stream()).findFirst()
-                .map(numbering -> " AUTO_INCREMENT = " + numbering.start()).orElse("");
-        String comment = options.comments() && !table.comment().isEmpty()
-                ? " COMMENT = " + dialect.literal(table.comment()) : "";
-        return first + comment;
+        return dialect.tableOptions(
+                table.columns().stream().flatMap(column -> column.numbering().stream()).findFirst(),
+                options.comments() ? table.comment() : "");
     }
 
     private String type(Column column) {
-        if (is(Target.SQLSERVER) && column.generated().isPresent()) {
+        if (!dialect.typesComputedColumns() && column.generated().isPresent()) {
             return "AS (" + dialect.written(column.generated().get()) + ")";
         }
         return column.type() instanceof NativeType(String spelled) && spelled.isEmpty() ? ""
@@ -188,19 +175,19 @@ public final class TableWriter {
 
     private String suffix(Table table, Column column) {
         List<String> parts = new ArrayList<>();
-        column.details().collation().ifPresent(
-                collation -> parts.add("COLLATE " + (is(Target.POSTGRESQL) ? dialect.quoted(collation) : collation)));
-        boolean whole = is(Target.SQLITE) && column.identity() != Identity.NONE;
+        column.details().collation()
+                .ifPresent(collation -> parts.add("COLLATE " + dialect.collation(collation)));
+        boolean whole = numbersKey(column);
         column.defaultValue().ifPresent(expression -> parts.add("DEFAULT " + dialect.written(expression)));
         if (column.identity() != Identity.NONE && !whole) {
-            parts.add(identity(column));
+            parts.add(dialect.identityClause(column.identity(), column.numbering()));
         }
-        column.generated().ifPresent(expression -> parts.add(computed(column, dialect.written(expression))));
+        column.generated().ifPresent(expression -> parts.add(
+                dialect.computedClause(dialect.written(expression), column.details().virtual())));
         column.details().onUpdate().ifPresent(expression -> parts.add("ON UPDATE " + expression));
         if (column.required()) {
             parts.add("NOT NULL");
-        } else if (mySql() && column.type() instanceof TimestampType moment && moment.withTimeZone()
-                && column.generated().isEmpty()) {
+        } else if (dialect.saysNullable(column.type()) && column.generated().isEmpty()) {
             parts.add("NULL");
         }
         if (whole) {
@@ -213,30 +200,9 @@ public final class TableWriter {
         return parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining(" "));
     }
 
-    private String identity(Column column) {
-        Numbering numbers = column.numbering().orElse(Numbering.DEFAULT);
-        return switch (dialect.target()) {
-            case MYSQL, MARIADB -> "AUTO_INCREMENT";
-            case SQLSERVER -> "IDENTITY(" + numbers.start() + ", " + numbers.step() + ")";
-            default -> "GENERATED " + (column.identity() == Identity.ALWAYS ? "ALWAYS" : "BY DEFAULT") + " AS IDENTITY"
-                    + column.numbering().map(own -> " (START WITH " + own.start() + " INCREMENT BY " + own.step() + ")")
-                            .orElse("");
-        };
-    }
-
     /** What stands behind a column that is an identity. */
     public String numbers(Column column) {
-        return identity(column);
-    }
-
-    private String computed(Column column, String expression) {
-        boolean virtual = column.details().virtual();
-        return switch (dialect.target()) {
-            case SQLSERVER -> virtual ? "" : "PERSISTED";
-            case H2, ISO -> "GENERATED ALWAYS AS (" + expression + ")";
-            case ORACLE -> "GENERATED ALWAYS AS (" + expression + ") VIRTUAL";
-            default -> "GENERATED ALWAYS AS (" + expression + ")" + (virtual ? " VIRTUAL" : " STORED");
-        };
+        return dialect.identityClause(column.identity(), column.numbering());
     }
 
     /** ALTER TABLE that adds a foreign key. */
@@ -276,9 +242,8 @@ public final class TableWriter {
                 LEADING.contains(index.method()) ? index.method().toUpperCase(java.util.Locale.ROOT) + " " : "";
         String using = index.method().isEmpty() || !leading.isEmpty() || index.method().equals("bitmap") ? ""
                 : "USING " + index.method() + " ";
-        boolean usingInFront = mySql();
-        boolean ifAbsent = options.onlyIfAbsent()
-                && (is(Target.POSTGRESQL) || is(Target.SQLITE) || is(Target.MARIADB) || is(Target.H2));
+        boolean usingInFront = dialect.indexMethodFirst();
+        boolean ifAbsent = options.onlyIfAbsent() && dialect.createsIndexIfAbsent();
         return "CREATE " + (index.unique() ? "UNIQUE " : "") + leading + "INDEX " + (ifAbsent ? "IF NOT EXISTS " : "")
                 + (dialect.qualifiesIndexes() ? spelling.qualified(table.namespace(), index.name())
                         : spelling.name(index.name()))

@@ -17,7 +17,7 @@ public final class TextLiterals {
      * The expression with each of its texts written anew; names in double quotes, brackets after them and all else
      * stay. Linear.
      */
-    static String respelled(String expression, UnaryOperator<String> literal) {
+    public static String respelled(String expression, UnaryOperator<String> literal) {
         StringBuilder whole = new StringBuilder(expression.length() + 8);
         for (int i = 0; i < expression.length();) {
             char c = expression.charAt(i);

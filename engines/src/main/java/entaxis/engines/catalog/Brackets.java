@@ -1,14 +1,14 @@
 package entaxis.engines.catalog;
 
 /** Round brackets of an expression. */
-final class Brackets {
+public final class Brackets {
     private Brackets() { }
 
     /**
      * Whether the bracket that opens a text is closed by its last sign; brackets inside texts and quoted names do not
      * count. Linear.
      */
-    static boolean around(String text) {
+    public static boolean around(String text) {
         int depth = 0;
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);

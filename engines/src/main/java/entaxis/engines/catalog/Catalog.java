@@ -6,29 +6,31 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 
 /** A catalog that queries are put to, and who hears how many rows came back. */
-final class Catalog {
+public final class Catalog {
     private static final int PROGRESS_INTERVAL = 256;
     private final Connection connection;
     private final CatalogProgress progress;
     private long rows;
 
-    Catalog(Connection connection, CatalogProgress progress) {
+    /** A catalog that a connection leads to. */
+    public Catalog(Connection connection, CatalogProgress progress) {
         this.connection = connection;
         this.progress = progress;
     }
 
     /** One whose reading nobody follows. */
-    static Catalog of(Connection connection) {
+    public static Catalog of(Connection connection) {
         return new Catalog(connection, CatalogProgress.NONE);
     }
 
     /** What is done with a row. */
-    interface RowUse {
+    public interface RowUse {
+        /** Takes what a row says. */
         void use(ResultSet row) throws SQLException;
     }
 
     /** Puts a query and hands over each row of the answer. */
-    void each(String query, RowUse use, String... parameters) throws SQLException {
+    public void each(String query, RowUse use, String... parameters) throws SQLException {
         try (PreparedStatement statement = connection.prepareStatement(query)) {
             for (int i = 0; i < parameters.length; i++) {
                 statement.setString(i + 1, parameters[i]);
@@ -45,17 +47,17 @@ final class Catalog {
     }
 
     /** The database that is connected to, as the driver names it; empty if it does not. */
-    String database() throws SQLException {
+    public String database() throws SQLException {
         return orEmpty(connection.getCatalog());
     }
 
     /** A text that a driver may give as none, as an empty one. */
-    static String orEmpty(String text) {
+    public static String orEmpty(String text) {
         return text == null ? "" : text;
     }
 
     /** A text that may be absent, as an empty one. */
-    static String text(ResultSet row, int column) throws SQLException {
+    public static String text(ResultSet row, int column) throws SQLException {
         return orEmpty(row.getString(column));
     }
 }

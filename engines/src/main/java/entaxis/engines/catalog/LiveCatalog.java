@@ -5,11 +5,19 @@ import entaxis.core.schema.Schema;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.SQLFeatureNotSupportedException;
-import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.ServiceLoader;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** Reads the catalog of whichever engine is at the other end. */
 public final class LiveCatalog {
+    private static final Map<Target, CatalogReader> READERS =
+            ServiceLoader.load(CatalogReader.class, CatalogReader.class.getClassLoader()).stream()
+                    .map(ServiceLoader.Provider::get)
+                    .collect(Collectors.toUnmodifiableMap(CatalogReader::engine, Function.identity()));
+
     private LiveCatalog() { }
 
     /**
@@ -29,31 +37,15 @@ public final class LiveCatalog {
      */
     public static Schema read(Connection connection, Target engine, Optional<String> schema, CatalogProgress progress)
             throws SQLException {
+        CatalogReader reader = READERS.get(engine);
+        if (reader == null) {
+            throw new SQLFeatureNotSupportedException(
+                    engine.title() + " is no database; say which engine answers at this address");
+        }
         Catalog catalog = new Catalog(connection, progress);
-        String given = schema.orElse(usual(connection, engine));
-        String name = engine == Target.ORACLE && given.equals(given.toLowerCase(Locale.ROOT))
-                ? given.toUpperCase(Locale.ROOT) : given;
-        Schema tables = switch (engine) {
-            case POSTGRESQL -> PostgreSqlCatalog.read(catalog, name);
-            case MYSQL, MARIADB -> MariaDbCatalog.read(catalog, name, engine);
-            case SQLITE -> SqliteCatalog.read(catalog);
-            case H2 -> H2Catalog.read(catalog, name);
-            case SQLSERVER -> SqlServerCatalog.read(catalog, name);
-            case ORACLE -> OracleCatalog.read(catalog, name);
-            case ISO -> throw new SQLFeatureNotSupportedException(
-                    "ISO SQL is no database; say which engine answers at this address");
-        };
-        return new Schema(tables.types(), tables.sequences(), tables.tables(),
-                LivePrograms.read(catalog, engine, name));
-    }
-
-    private static String usual(Connection connection, Target engine) throws SQLException {
-        return switch (engine) {
-            case POSTGRESQL -> "public";
-            case H2 -> "PUBLIC";
-            case MYSQL, MARIADB -> connection.getCatalog();
-            case SQLSERVER, ORACLE -> Catalog.orEmpty(connection.getSchema());
-            case SQLITE, ISO -> "";
-        };
+        String name = schema.isPresent() ? reader.schemaName(schema.get())
+                : reader.schemaName(reader.usualSchema(connection));
+        Schema tables = reader.tables(catalog, name);
+        return new Schema(tables.types(), tables.sequences(), tables.tables(), reader.programs(catalog, name));
     }
 }

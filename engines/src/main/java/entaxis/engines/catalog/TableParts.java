@@ -13,29 +13,30 @@ import java.util.Map;
 import java.util.Optional;
 
 /** A table while the catalog's answers come in. */
-final class TableParts {
+public final class TableParts {
     private final String name;
     private final String comment;
-    final List<Column> columns = new ArrayList<>();
-    Optional<PrimaryKey> primaryKey = Optional.empty();
-    final List<UniqueKey> uniqueKeys = new ArrayList<>();
-    final List<CheckRule> checks = new ArrayList<>();
-    final List<ForeignKey> foreignKeys = new ArrayList<>();
-    final List<TableIndex> indexes = new ArrayList<>();
+    private final List<Column> columns = new ArrayList<>();
+    private Optional<PrimaryKey> primaryKey = Optional.empty();
+    private final List<UniqueKey> uniqueKeys = new ArrayList<>();
+    private final List<CheckRule> checks = new ArrayList<>();
+    private final List<ForeignKey> foreignKeys = new ArrayList<>();
+    private final List<TableIndex> indexes = new ArrayList<>();
 
-    TableParts(String name, String comment) {
+    /** A table without parts. */
+    public TableParts(String name, String comment) {
         this.name = name;
         this.comment = comment;
     }
 
     /** The parts of a table; of one that is not read, parts that go nowhere. */
-    static TableParts of(Map<String, TableParts> tables, String name) {
+    public static TableParts of(Map<String, TableParts> tables, String name) {
         TableParts known = tables.get(name);
         return known == null ? new TableParts(name, "") : known;
     }
 
     /** Takes a key, the primary one or one more. */
-    void key(UniqueKey key, boolean primary) {
+    public void key(UniqueKey key, boolean primary) {
         if (primary) {
             primaryKey = Optional.of(new PrimaryKey(key.name(), key.columns()));
         } else {
@@ -43,8 +44,44 @@ final class TableParts {
         }
     }
 
-    Table table() {
+    /** The table that the parts make. */
+    public Table table() {
         return new Table(Optional.empty(), name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
                 comment);
+    }
+
+    /** Its columns so far; more are added here. */
+    public List<Column> columns() {
+        return columns;
+    }
+
+    /** Its unique keys so far; more are added here. */
+    public List<UniqueKey> uniqueKeys() {
+        return uniqueKeys;
+    }
+
+    /** Its checks so far; more are added here. */
+    public List<CheckRule> checks() {
+        return checks;
+    }
+
+    /** Its foreign keys so far; more are added here. */
+    public List<ForeignKey> foreignKeys() {
+        return foreignKeys;
+    }
+
+    /** Its indexes so far; more are added here. */
+    public List<TableIndex> indexes() {
+        return indexes;
+    }
+
+    /** Its primary key, if it has been read. */
+    public Optional<PrimaryKey> primaryKey() {
+        return primaryKey;
+    }
+
+    /** Takes the primary key. */
+    public void setPrimaryKey(Optional<PrimaryKey> key) {
+        primaryKey = key;
     }
 }

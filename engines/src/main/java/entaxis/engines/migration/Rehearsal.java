@@ -54,7 +54,7 @@ public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, Li
      */
     public static Rehearsal of(Sandbox sandbox, Schema from, Schema to, Target engine, RenameMap pairing, Fills fills,
             List<String> rows) throws SQLException {
-        Dialect dialect = Dialect.of(Target.H2);
+        Dialect dialect = Dialect.of(Target.BUILT_IN);
         Schema start = EngineSchema.of(from, engine, dialect).withoutPrograms();
         Schema goal = EngineSchema.of(to, engine, dialect).withoutPrograms();
         try (Connection connection = sandbox.connection(); Statement statement = connection.createStatement()) {
@@ -68,17 +68,17 @@ public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, Li
                     Execution.of(connection, Migration.of(tables(connection), goal, dialect, pairing, fills));
             Schema reached = tables(connection);
             return new Rehearsal(execution, before, rows(statement, reached),
-                    Comparison.of(reached, goal, dialect, RenameMap.NONE).differences(), engine != Target.H2);
+                    Comparison.of(reached, goal, dialect, RenameMap.NONE).differences(), engine != Target.BUILT_IN);
         }
     }
 
     private static Schema tables(Connection connection) throws SQLException {
-        return LiveCatalog.read(connection, Target.H2, Optional.of("PUBLIC")).withoutPrograms();
+        return LiveCatalog.read(connection, Target.BUILT_IN, Optional.of("PUBLIC")).withoutPrograms();
     }
 
     private static long rows(Statement statement, Schema schema) throws SQLException {
         long count = 0;
-        Dialect dialect = Dialect.of(Target.H2);
+        Dialect dialect = Dialect.of(Target.BUILT_IN);
         for (Table table : schema.tables()) {
             String home = Optional.of(table.namespace()).filter(name -> !name.isEmpty())
                     .map(name -> dialect.name(name) + ".").orElse("");

@@ -1,5 +1,9 @@
 package entaxis.engines.catalog;
 
+import entaxis.engines.h2.H2Catalog;
+import entaxis.engines.sqlite.SqliteCatalog;
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Attribute.Identity;
@@ -113,7 +117,7 @@ class ConditionsOnEnginesTest {
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-conditions"); Connection connection = server.fresh("c")) {
             noDifference(Target.MARIADB, connection, "drop table if exists t",
-                    own -> MariaDbCatalog.read(Catalog.of(own), "c", Target.MARIADB), 44);
+                    own -> MariaDbCatalog.read(Catalog.of(own), "c"), 44);
         }
     }
 

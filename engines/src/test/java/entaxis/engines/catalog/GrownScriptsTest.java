@@ -1,5 +1,7 @@
 package entaxis.engines.catalog;
 
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Target;
@@ -75,7 +77,7 @@ class GrownScriptsTest {
             run(connection, script, Target.MARIADB);
             Reading reading = ScriptReader.read(script, Target.MARIADB);
             assertThat(reading.notUnderstood()).isEmpty();
-            assertThat(SameSchema.all(byName(MariaDbCatalog.read(Catalog.of(connection), "grown", Target.MARIADB)),
+            assertThat(SameSchema.all(byName(MariaDbCatalog.read(Catalog.of(connection), "grown")),
                     byName(reading.schema()), Target.MARIADB)).isEmpty();
         }
     }

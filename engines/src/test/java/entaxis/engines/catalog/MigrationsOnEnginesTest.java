@@ -1,5 +1,9 @@
 package entaxis.engines.catalog;
 
+import entaxis.engines.h2.H2Catalog;
+import entaxis.engines.sqlite.SqliteCatalog;
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
@@ -263,7 +267,7 @@ class MigrationsOnEnginesTest {
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-migrations")) {
             run(Target.MARIADB, seed -> server.fresh("m"),
-                    connection -> MariaDbCatalog.read(Catalog.of(connection), "m", Target.MARIADB));
+                    connection -> MariaDbCatalog.read(Catalog.of(connection), "m"));
         }
     }
 

@@ -1,5 +1,9 @@
 package entaxis.engines.catalog;
 
+import entaxis.engines.h2.H2Catalog;
+import entaxis.engines.sqlite.SqliteCatalog;
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Target;
@@ -190,7 +194,7 @@ class MovesOnEnginesTest {
     @Test
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-moves"); Connection one = server.fresh("m")) {
-            moves(Target.MARIADB, one, own -> MariaDbCatalog.read(Catalog.of(own), "m", Target.MARIADB));
+            moves(Target.MARIADB, one, own -> MariaDbCatalog.read(Catalog.of(own), "m"));
         }
     }
 

@@ -1,5 +1,6 @@
 package entaxis.engines.catalog;
 
+import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;

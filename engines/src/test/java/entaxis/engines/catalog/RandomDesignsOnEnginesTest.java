@@ -1,5 +1,9 @@
 package entaxis.engines.catalog;
 
+import entaxis.engines.h2.H2Catalog;
+import entaxis.engines.sqlite.SqliteCatalog;
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
@@ -76,7 +80,7 @@ class RandomDesignsOnEnginesTest {
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-random")) {
             arrive(Target.MARIADB, seed -> server.fresh("s"),
-                    connection -> MariaDbCatalog.read(Catalog.of(connection), "s", Target.MARIADB));
+                    connection -> MariaDbCatalog.read(Catalog.of(connection), "s"));
         }
     }
 

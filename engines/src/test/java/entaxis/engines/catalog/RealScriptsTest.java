@@ -1,5 +1,8 @@
 package entaxis.engines.catalog;
 
+import entaxis.engines.sqlite.SqliteCatalog;
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.ProgramKind;
@@ -238,7 +241,7 @@ class RealScriptsTest {
                 try (Connection connection = server.fresh("app"); Statement statement = connection.createStatement()) {
                     run(statement, application);
                     same(application, ScriptReader.read(application.text(), Target.MARIADB),
-                            MariaDbCatalog.read(Catalog.of(connection), connection.getCatalog(), Target.MARIADB), all);
+                            MariaDbCatalog.read(Catalog.of(connection), connection.getCatalog()), all);
                     dumpIsAlike(application, server.dump(connection.getCatalog()), all);
                 }
             }

@@ -1,5 +1,6 @@
 package entaxis.engines.catalog;
 
+import entaxis.engines.mariadb.MariaDbCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Target;
@@ -78,12 +79,12 @@ class RealVersionsTest {
             for (var one : new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(from, name).statements()) {
                 statement.execute(one.text());
             }
-            Schema found = MariaDbCatalog.read(Catalog.of(connection), "v", Target.MARIADB);
+            Schema found = MariaDbCatalog.read(Catalog.of(connection), "v");
             for (String sql : Migration.of(found, to, dialect, RenameMap.NONE, Fills.NONE).statements()) {
                 statement.execute(sql);
             }
             assertThat(
-                    differences(MariaDbCatalog.read(Catalog.of(connection), "v", Target.MARIADB), to, Target.MARIADB))
+                    differences(MariaDbCatalog.read(Catalog.of(connection), "v"), to, Target.MARIADB))
                     .isEmpty();
         }
     }

@@ -26,7 +26,7 @@ public final class SeedVault {
     /** The design, with sample rows. */
     public static Design design() {
         DesignBuilder vault = new DesignBuilder(Design.empty(
-                DesignProperties.begun("Fenmoor seed vault", Target.POSTGRESQL, "Fenmoor seed vault",
+                DesignProperties.begun("Fenmoor seed vault", Target.DEFAULT, "Fenmoor seed vault",
                         "Fenmoor vault office"),
                 new Sheet(new SheetId("p1"), "Sheet 1", new Paper(Paper.Size.A3, true), Map.of())));
         vault.type("type taxon_rank as enum ('family', 'genus', 'species') -- how general a taxon is")

@@ -55,7 +55,7 @@ public final class SowingSheet {
         }
         int[] next = {0};
         EntityId sheet = new EntityId("e1");
-        Design design = Design.empty(DesignProperties.begun("Glasshouse sheet", Target.POSTGRESQL, "", ""),
+        Design design = Design.empty(DesignProperties.begun("Glasshouse sheet", Target.DEFAULT, "", ""),
                 new Sheet(new SheetId("p1"), "Sheet 1", Paper.DEFAULT, Map.of()));
         design = applied(design, FlatSheet.change("Sowing sheet", Rows.of(COLUMNS, rows), new SheetId("p1"),
                 new Place(700, 120), sheet, kind -> kind + String.valueOf(++next[0])));

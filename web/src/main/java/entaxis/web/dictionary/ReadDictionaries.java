@@ -23,7 +23,7 @@ public final class ReadDictionaries {
     public static DictionaryDesign.Made design(ReadDictionary read, String name) {
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.DEFAULT, Map.of());
         DictionaryDesign.Made made = DictionaryDesign.of(read,
-                Design.empty(DesignProperties.begun(name, Target.POSTGRESQL, name, ""), sheet), NewId::of);
+                Design.empty(DesignProperties.begun(name, Target.DEFAULT, name, ""), sheet), NewId::of);
         return new DictionaryDesign.Made(FirstSheet.arranged(made.design(), MEASURE), made.problems());
     }
 }

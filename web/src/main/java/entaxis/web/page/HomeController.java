@@ -39,7 +39,7 @@ class HomeController {
 
     @GetMapping("/")
     String home(Model model) {
-        model.addAttribute("form", new NewDesign("", Target.POSTGRESQL, "", Paper.Size.A4, true));
+        model.addAttribute("form", new NewDesign("", Target.DEFAULT, "", Paper.Size.A4, true));
         return page(model);
     }
 

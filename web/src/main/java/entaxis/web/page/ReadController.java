@@ -51,7 +51,7 @@ class ReadController {
 
     @GetMapping("/read")
     String form(Model model) {
-        return asked(model, Target.POSTGRESQL, "", Optional.empty());
+        return asked(model, Target.DEFAULT, "", Optional.empty());
     }
 
     String asked(Model model, Target engine, String script, Optional<String> fault) {
@@ -130,7 +130,7 @@ class ReadController {
             waiting.keep(token, new Waiting.Read(connection, reading));
             return "/read/" + token;
         });
-        return job.fault().isPresent() ? asked(model, Target.POSTGRESQL, "", job.fault()) : WorkController.next(job);
+        return job.fault().isPresent() ? asked(model, Target.DEFAULT, "", job.fault()) : WorkController.next(job);
     }
 
     /** Tries what is needed of a database that the operator configured. */
@@ -147,7 +147,7 @@ class ReadController {
     }
 
     private String gone(Model model) {
-        return asked(model, Target.POSTGRESQL, "",
+        return asked(model, Target.DEFAULT, "",
                 Optional.of("What was read is no longer kept here; read the script once more."));
     }
 

@@ -6,6 +6,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.word.Words;
 import entaxis.engines.catalog.CatalogProgress;
 import entaxis.engines.catalog.LiveCatalog;
+import entaxis.engines.connection.EngineDriver;
 import entaxis.engines.sandbox.SandboxFailure;
 import entaxis.web.reading.Attempt.Step;
 import entaxis.web.work.Job;
@@ -82,7 +83,7 @@ public class Connections {
     /** The databases, by name; the demo's own first. */
     public List<Configured> list() {
         List<Configured> all = new ArrayList<>();
-        site.ifPresent(database -> all.add(new Configured(SiteDatabase.NAME, Target.H2)));
+        site.ifPresent(database -> all.add(new Configured(SiteDatabase.NAME, Target.BUILT_IN)));
         file().connections().forEach(connection -> all.add(new Configured(connection.name(), connection.engine())));
         return all;
     }
@@ -121,8 +122,8 @@ public class Connections {
     private Reading read(String name, CatalogProgress progress, BooleanSupplier stopped) throws Unreachable {
         if (isSite(name)) {
             Schema read = use(name, stopped, "read", FOR_READING,
-                    connection -> LiveCatalog.read(connection, Target.H2, Optional.empty(), progress));
-            return new Reading(Target.H2, read, List.of(), List.of(), List.of(), 0);
+                    connection -> LiveCatalog.read(connection, Target.BUILT_IN, Optional.empty(), progress));
+            return new Reading(Target.BUILT_IN, read, List.of(), List.of(), List.of(), 0);
         }
         ConnectionSettings settings = settings(name);
         Schema read = use(name, stopped, "read", FOR_READING,
@@ -191,7 +192,7 @@ public class Connections {
         List<Step> steps = new ArrayList<>();
         if (isSite(name)) {
             steps.add(new Step("Settings", true, "the database of the demo; it needs none"));
-            tried(name, Target.H2, Optional.empty(), steps);
+            tried(name, Target.BUILT_IN, Optional.empty(), steps);
             return new Attempt(name, steps);
         }
         try {
@@ -253,11 +254,7 @@ public class Connections {
         }
         String product = data.get().getDatabaseProductName();
         String words = product + " " + data.get().getDatabaseProductVersion();
-        boolean same = product.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", "").contains(switch (engine) {
-            case SQLSERVER -> "sqlserver";
-            case MYSQL, MARIADB -> product.toLowerCase(Locale.ROOT).contains("mysql") ? "mysql" : "mariadb";
-            default -> engine.name().toLowerCase(Locale.ROOT);
-        });
+        boolean same = EngineDriver.of(engine).filter(driver -> driver.isProduct(product)).isPresent();
         return new Step("Version", same, same ? words : words + " answers, and " + engine.title()
                 + " is configured. Change the engine in connections.properties.");
     }

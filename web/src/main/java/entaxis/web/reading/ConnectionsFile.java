@@ -1,6 +1,7 @@
 package entaxis.web.reading;
 
 import entaxis.core.design.Target;
+import entaxis.engines.connection.EngineDriver;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.charset.CharacterCodingException;
@@ -17,6 +18,7 @@ import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * What the file of connections says. Each line that is wrong is told, and hides no other.
@@ -124,10 +126,11 @@ record ConnectionsFile(List<ConnectionSettings> connections, List<String> proble
             return Optional.empty();
         }
         Optional<Target> engine = parts.containsKey("engine") ? Target.of(parts.get("engine")) : spoken;
-        if (engine.isEmpty() || engine.get() == Target.ISO) {
+        if (engine.flatMap(EngineDriver::of).isEmpty()) {
             problems.add(place + " names no engine that is known here: “" + parts.get("engine") + "”. Leave " + name
                     + ".engine out, or give one of "
-                    + "postgresql, mysql, mariadb, sqlite, sqlserver, oracle, h2.");
+                    + EngineDriver.all().stream().map(driver -> driver.engine().word())
+                            .collect(Collectors.joining(", ")) + ".");
             return Optional.empty();
         }
         Duration time = STATEMENT_TIME;

@@ -1,10 +1,12 @@
 package entaxis.web.reading;
 
+import entaxis.engines.connection.EngineDriver;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.SQLTimeoutException;
 import java.time.Duration;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.concurrent.CompletableFuture;
@@ -104,8 +106,8 @@ final class LimitedUse {
         Properties properties = new Properties();
         settings.user().ifPresent(user -> properties.setProperty("user", user));
         settings.password().ifPresent(password -> properties.setProperty("password", password));
-        DriverLimits.of(settings.engine(), connecting, answering)
-                .forEach((name, value) -> properties.setProperty(name, value));
+        EngineDriver.of(settings.engine()).map(driver -> driver.limits(connecting, answering)).orElse(Map.of())
+                .forEach(properties::setProperty);
         return DriverManager.getConnection(settings.address().url(), properties);
     }
 }

@@ -59,7 +59,8 @@ public class SiteDatabase {
     synchronized Connection open() throws SQLException {
         if (sandbox.filter(Sandbox::alive).isEmpty()) {
             Sandbox fresh = Sandbox.start(SandboxLimits.REHEARSAL, folder);
-            Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT).write(handedOver(), "site");
+            Script script =
+                    new ScriptWriter(Dialect.of(Target.BUILT_IN), ScriptOptions.DEFAULT).write(handedOver(), "site");
             List<String> statements =
                     Stream.concat(script.statements().stream().map(Script.Statement::text), DRIFT.stream()).toList();
             Optional<StatementOutcome> refused =

@@ -353,7 +353,8 @@ public class Reconciling {
     public Rehearsal rehearse(OpenDesign open, String key) throws Connections.Unreachable, SQLException {
         Work work = work(open, key, false);
         Merge merge = view(open, work).merge();
-        List<String> rows = InsertStatements.of(open.derivation().tables(), open.design().rows(), Dialect.of(Target.H2))
+        List<String> rows =
+                InsertStatements.of(open.derivation().tables(), open.design().rows(), Dialect.of(Target.BUILT_IN))
                 .stream().map(Script.Statement::text).toList();
         Sandbox sandbox = sandboxes.take().orElseThrow(() -> new Connections.Unreachable(
                 "All trial databases are at work at the moment. Rehearse again in a few seconds."));

@@ -1,0 +1,16 @@
+package entaxis.core.engine.iso;
+
+import entaxis.core.design.Target;
+import entaxis.core.reconcile.CatalogWording;
+
+/** ISO/IEC 9075-11, which has no words of its own for what was written. */
+public final class IsoWording extends CatalogWording {
+    @Override
+    public boolean ignoresCase() {
+        return false;
+    }
+    @Override
+    public Target engine() {
+        return Target.ISO;
+    }
+}

@@ -1,0 +1,2 @@
+/** The standard, for engines that keep to it. */
+package entaxis.core.engine.iso;

@@ -1,0 +1,3 @@
+/** MariaDB, where it differs from MySQL. */
+package entaxis.core.engine.mariadb;
+

@@ -1,0 +1,3 @@
+/** MySQL, and what MariaDB shares with it. */
+package entaxis.core.engine.mysql;
+

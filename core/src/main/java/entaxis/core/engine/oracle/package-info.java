@@ -1,0 +1,2 @@
+/** Oracle Database. */
+package entaxis.core.engine.oracle;

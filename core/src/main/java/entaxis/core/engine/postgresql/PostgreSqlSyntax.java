@@ -1,0 +1,93 @@
+package entaxis.core.engine.postgresql;
+
+import entaxis.core.design.Target;
+import entaxis.core.reading.ImpliedName.Named;
+import entaxis.core.reading.ImpliedName;
+import entaxis.core.reading.LexicalRule;
+import entaxis.core.reading.LexicalRules;
+import entaxis.core.reading.ScriptSyntax;
+import entaxis.core.reading.SyntaxRule;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.Set;
+
+/** Scripts of PostgreSQL and dumps of it (PostgreSQL manual, part VI; psql; pg_dump). */
+public final class PostgreSqlSyntax extends ScriptSyntax {
+    private static final LexicalRules LEXICAL = LexicalRules.of("$", LexicalRule.NESTED_COMMENTS,
+            LexicalRule.DOLLAR_TEXTS, LexicalRule.ESCAPE_TEXTS, LexicalRule.NAMES_FOLD_DOWN);
+    private static final Set<SyntaxRule> RULES = Collections.unmodifiableSet(EnumSet.of(SyntaxRule.EXACT_NAMES,
+            SyntaxRule.ALTERS_DEFERRAL, SyntaxRule.KNOWN_OPTIONS_ONLY, SyntaxRule.COUNTING_DEFAULTS,
+            SyntaxRule.KEYS_FROM_INDEXES, SyntaxRule.MERGES_EQUAL_KEYS, SyntaxRule.OPERATOR_CLASSES,
+            SyntaxRule.CLIENT_VARIABLES, SyntaxRule.BLOCKS_IN_TEXTS, SyntaxRule.RULE_STATEMENTS,
+            SyntaxRule.ARRAYS_OF_ANY_DIMENSION, SyntaxRule.QUALIFIED_SYSTEM_TYPES, SyntaxRule.SERIAL_TYPES,
+            SyntaxRule.DROPPED_TYPE_TAKES_COLUMNS, SyntaxRule.LIKE_AMONG_ELEMENTS, SyntaxRule.SELECT_INTO));
+    /** PostgreSQL manual, 4.1.1: identifiers are cut at 63 bytes. */
+    private static final int MAX_NAME = 63;
+
+    @Override
+    public Target engine() {
+        return Target.POSTGRESQL;
+    }
+
+    @Override
+    public LexicalRules lexicalRules() {
+        return LEXICAL;
+    }
+
+    @Override
+    public Set<SyntaxRule> rules() {
+        return RULES;
+    }
+
+    @Override
+    public String defaultSchema() {
+        return "public";
+    }
+
+    /** PostgreSQL manual, CREATE TABLE and CREATE INDEX; source, makeObjectName and ChooseRelationName. */
+    @Override
+    public ImpliedName impliedName(Named what) {
+        return new ImpliedName.Joined(switch (what) {
+            case PRIMARY_KEY -> "pkey";
+            case UNIQUE_KEY -> "key";
+            case INDEX -> "idx";
+            case EXCLUSION -> "excl";
+            case FOREIGN_KEY -> "fkey";
+            case CHECK, DOMAIN_CHECK -> "check";
+            case SEQUENCE -> "seq";
+        }, MAX_NAME);
+    }
+
+    @Override
+    public String routineSignature(String arguments) {
+        return RoutineSignature.of(arguments);
+    }
+
+    @Override
+    public String unescaped(String inside) {
+        return PostgreSqlEscapes.undone(inside);
+    }
+
+    @Override
+    public boolean isMarked(String script, int from, int to, boolean escapes) {
+        char first = script.charAt(from);
+        return first == '$' || first == 'E' || first == 'e';
+    }
+
+    @Override
+    public String separatorSigns() {
+        return "\\";
+    }
+
+    /** PostgreSQL manual, psql, “Meta-Commands”. */
+    @Override
+    public boolean separates(String script, int at) {
+        return script.charAt(at) == '\\' && at + 1 < script.length() && script.charAt(at + 1) < 128
+                && (Character.isLetter(script.charAt(at + 1)) || script.charAt(at + 1) == '_');
+    }
+
+    @Override
+    public boolean isClientLine(String script, int at) {
+        return script.charAt(at) == '\\';
+    }
+}

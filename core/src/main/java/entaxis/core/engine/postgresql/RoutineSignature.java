@@ -1,0 +1,67 @@
+package entaxis.core.engine.postgresql;
+
+import entaxis.core.design.Target;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.SpelledTypes;
+import entaxis.core.token.Lexer;
+import entaxis.core.token.Token;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/**
+ * What PostgreSQL tells routines of one name apart by: the types of what they take, without lengths, names and defaults
+ * (PostgreSQL manual, CREATE FUNCTION, “Overloading”). Linear.
+ */
+final class RoutineSignature {
+    private static final Set<String> MODES = Set.of("in", "inout", "variadic");
+    /** Words that may stand second in the name of a type. */
+    private static final Set<String> SECOND = Set.of("precision", "varying", "with", "without", "[", "array", ".");
+    private static final Dialect DIALECT = Dialect.of(Target.POSTGRESQL);
+
+    private RoutineSignature() { }
+
+    /** The signature of what stands in the brackets behind the name of a routine. */
+    static String of(String arguments) {
+        List<String> types = new ArrayList<>();
+        List<String> words = new ArrayList<>();
+        boolean byDefault = false;
+        int depth = 0;
+        for (Token token : Lexer.tokens(arguments + ",")) {
+            boolean blank = token.kind() == Token.Kind.SPACE || token.kind() == Token.Kind.COMMENT;
+            depth += token.is("(") ? 1 : 0;
+            if (depth == 0 && token.is(",")) {
+                add(words, types);
+                words.clear();
+                byDefault = false;
+            } else if (depth == 0 && !blank) {
+                byDefault |= token.is("default") || token.is("=") || token.is(":");
+                if (!byDefault) {
+                    words.add(token.kind() == Token.Kind.WORD ? token.text().toLowerCase(Locale.ROOT) : token.text());
+                }
+            }
+            depth -= token.is(")") ? 1 : 0;
+        }
+        return String.join(",", types);
+    }
+
+    private static void add(List<String> argument, List<String> types) {
+        List<String> words = new ArrayList<>(argument);
+        if (words.isEmpty() || words.getFirst().equals("out")) {
+            return;
+        }
+        if (MODES.contains(words.getFirst()) && words.size() > 1) {
+            words.removeFirst();
+        }
+        if (words.size() > 1 && !SECOND.contains(words.get(1))) {
+            words.removeFirst();
+        }
+        if (words.size() > 2 && words.get(1).equals(".")) {
+            words.subList(0, 2).clear();
+        }
+        boolean array = words.contains("[");
+        words.removeIf(word -> word.equals("[") || word.equals("]"));
+        types.add(DIALECT.read(SpelledTypes.cut(String.join(" ", words))).text() + (array ? "[]" : ""));
+    }
+}

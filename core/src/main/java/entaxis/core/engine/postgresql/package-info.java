@@ -1,0 +1,2 @@
+/** PostgreSQL. */
+package entaxis.core.engine.postgresql;

@@ -1,0 +1,2 @@
+/** SQLite. */
+package entaxis.core.engine.sqlite;

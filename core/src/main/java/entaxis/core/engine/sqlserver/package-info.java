@@ -1,0 +1,2 @@
+/** SQL Server. */
+package entaxis.core.engine.sqlserver;

@@ -1,0 +1,129 @@
+package entaxis.core.reconcile;
+
+import entaxis.core.design.Target;
+import entaxis.core.schema.Program;
+import entaxis.core.type.SqlType;
+import java.util.Map;
+import java.util.ServiceLoader;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * What an engine rewrites when it keeps a definition in its catalog, and what it does not keep. What is not said here
+ * is kept as it was written. Immutable.
+ */
+public abstract class CatalogWording {
+    /** The engines that {@code META-INF/services} registers, so that one more needs no word here. */
+    private static final class Registered {
+        static final Map<Target, CatalogWording> WORDINGS =
+                ServiceLoader.load(CatalogWording.class, CatalogWording.class.getClassLoader()).stream()
+                        .map(ServiceLoader.Provider::get)
+                        .collect(Collectors.toUnmodifiableMap(CatalogWording::engine, Function.identity()));
+    }
+
+    /**
+     * The wording of an engine.
+     *
+     * @throws IllegalArgumentException if none is registered for it
+     */
+    public static CatalogWording of(Target engine) {
+        CatalogWording wording = Registered.WORDINGS.get(engine);
+        if (wording == null) {
+            throw new IllegalArgumentException("no wording is registered for " + engine.title());
+        }
+        return wording;
+    }
+
+    /** The engine. */
+    public abstract Target engine();
+
+    // names
+
+    /** Whether names that differ in the case of letters are one. */
+    public boolean ignoresCase() {
+        return true;
+    }
+
+    /** Whether the engine thought of a name itself. */
+    public boolean isMadeUp(String name) {
+        return false;
+    }
+
+    // expressions
+
+    /** A condition in ISO words, without what the engine puts in for words that mean the same here. */
+    public String neutral(String condition) {
+        return condition;
+    }
+
+    /** Whether a number stands for a truth value. */
+    public boolean numericTruth() {
+        return false;
+    }
+
+    /**
+     * What a default means.
+     *
+     * @param neutral   the default in ISO words
+     * @param canonical its canonical form
+     * @param type      the type of its column
+     */
+    public String defaultMeaning(String neutral, String canonical, SqlType type) {
+        return canonical;
+    }
+
+    /** Whether the catalog names the database in front of a sequence. */
+    public boolean qualifiesSequences() {
+        return false;
+    }
+
+    // tables
+
+    /** Whether the catalog tells where an identity begins and by what it counts. */
+    public boolean tellsNumbering() {
+        return true;
+    }
+
+    /** Whether several unique keys over the same columns are one, and none beside the primary key. */
+    public boolean mergesEqualKeys() {
+        return false;
+    }
+
+    /** Whether the index that a reference makes for itself shows in the catalog. */
+    public boolean showsSupportingIndexes() {
+        return false;
+    }
+
+    /** Whether the catalog tells where a sequence began. */
+    public boolean tellsSequenceStart() {
+        return true;
+    }
+
+    // views, routines and triggers
+
+    /** Whether the very statements are kept, so that their texts count. */
+    public boolean keepsStatements() {
+        return false;
+    }
+
+    /** Whether the query of a view is kept as it was written. */
+    public boolean keepsViews() {
+        return false;
+    }
+
+    /** Whether routines and triggers are read at all. */
+    public boolean readsRoutines() {
+        return true;
+    }
+
+    /** Whether a trigger only calls a routine, so that all of it is worded anew. */
+    public boolean triggersOnlyCall() {
+        return false;
+    }
+
+    /** What is kept of a view, routine or trigger, and what is worded anew. */
+    public ProgramParts parts(Program program) {
+        return ProgramParts.head(program.text(), Set.of());
+    }
+}

@@ -1,0 +1,3 @@
+/** How the drivers that come along are spoken to. */
+package entaxis.engines.connection;
+

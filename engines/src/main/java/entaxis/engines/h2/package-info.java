@@ -1,0 +1,2 @@
+/** The catalog and the driver of H2. */
+package entaxis.engines.h2;

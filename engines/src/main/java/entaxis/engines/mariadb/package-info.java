@@ -1,0 +1,2 @@
+/** The catalog and the driver of MariaDB. */
+package entaxis.engines.mariadb;

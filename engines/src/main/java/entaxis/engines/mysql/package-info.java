@@ -1,0 +1,2 @@
+/** The catalog and the driver of MySQL. */
+package entaxis.engines.mysql;

@@ -1,0 +1,2 @@
+/** The catalog and the driver of Oracle Database. */
+package entaxis.engines.oracle;

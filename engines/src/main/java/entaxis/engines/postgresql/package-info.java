@@ -1,0 +1,2 @@
+/** The catalog and the driver of PostgreSQL. */
+package entaxis.engines.postgresql;

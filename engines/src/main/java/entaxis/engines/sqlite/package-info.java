@@ -1,0 +1,2 @@
+/** The catalog and the driver of SQLite. */
+package entaxis.engines.sqlite;

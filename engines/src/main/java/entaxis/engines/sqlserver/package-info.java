@@ -1,0 +1,2 @@
+/** The catalog and the driver of SQL Server. */
+package entaxis.engines.sqlserver;
