@@ -69,7 +69,8 @@ final class TableChange {
                 check -> words.folded(check.name()));
         this.indexes =
                 Matching.of(before.indexes(), after.indexes(), words::indexSense, index -> words.folded(index.name()));
-        this.keyChanges = !words.folded(before.keyColumns()).equals(words.folded(after.keyColumns()));
+        this.keyChanges = !words.folded(before.keyColumns()).equals(words.folded(after.keyColumns()))
+                || !before.primaryKey().map(words::prefixes).equals(after.primaryKey().map(words::prefixes));
         this.reordered = words.dialect().ordersColumns() && !order(before, after).equals(order(after, before));
         this.rebuilt = !engine.altersColumns() && changesBeyondAdditions()
                 || !engine.altersNumbering() && numberingChanges()

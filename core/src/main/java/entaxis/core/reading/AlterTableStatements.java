@@ -3,7 +3,6 @@ package entaxis.core.reading;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
-import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import java.util.Optional;
@@ -405,7 +404,7 @@ final class AlterTableStatements {
             throw StatementException.conflict(at, "the table " + table.name + " has no constraint " + before);
         }
         implied.given(table, now);
-        table.primaryKey = table.primaryKey.map(key -> primary ? new PrimaryKey(now, key.columns()) : key);
+        table.primaryKey = table.primaryKey.map(key -> primary ? key.named(now) : key);
         table.uniqueKeys.replaceAll(key -> table.same(key.name(), before) ? new UniqueKey(now, key.columns()) : key);
         table.foreignKeys.replaceAll(key -> table.same(key.name(), before) ? key.named(now) : key);
         table.checks

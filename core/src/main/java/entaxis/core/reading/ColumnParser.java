@@ -2,6 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.reading.SchemaBuilder.QName;
+import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType;
 import java.util.List;
 
@@ -347,7 +348,10 @@ final class ColumnParser {
             column.onUpdate = expressions.expression();
             return;
         }
-        defaults.setDefault(column, expressions.expression());
+        int from = tokens.at;
+        String expression = expressions.expression();
+        boolean text = tokens.at == from + 1 && tokens.quoted(from) && drafts.takes(SyntaxRule.QUOTED_DEFAULTS);
+        defaults.setDefault(column, text ? Dialect.quotedText(tokens.nameAt(from)) : expression);
     }
 
     private void generated(ColumnBuilder column) {

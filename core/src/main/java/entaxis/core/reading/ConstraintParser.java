@@ -8,8 +8,10 @@ import entaxis.core.schema.UniqueKey;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 
@@ -159,8 +161,13 @@ final class ConstraintParser {
             tokens.name();
             clauseEnds.indexMethod();
         }
+        int at = tokens.at;
         List<String> columns = keyColumns();
         setPrimaryKey(table, name, columns);
+        if (drafts.dialect.prefixIndexes()) {
+            table.primaryKey =
+                    table.primaryKey.map(key -> new PrimaryKey(key.name(), key.columns(), prefixes(table, at)));
+        }
         clauseEnds.constraintEnd();
     }
 
@@ -242,6 +249,20 @@ final class ConstraintParser {
         } while (tokens.acceptSign(','));
         tokens.expectSign(')');
         return names;
+    }
+
+    /** The lengths behind columns in the brackets that open at a token, without those that are the whole column. */
+    private Map<String, Integer> prefixes(TableBuilder table, int open) {
+        Map<String, Integer> prefixes = new HashMap<>();
+        int behind = tokens.at;
+        tokens.at = open;
+        for (IndexColumn column : indexes.indexColumns()) {
+            IndexColumn part = indexes.whole(table, column);
+            part.prefix().ifPresent(length -> prefixes
+                    .put(table.column(part.name()).map(own -> own.name).orElse(part.name()), length));
+        }
+        tokens.at = behind;
+        return prefixes;
     }
 
     /** MariaDB manual, “Application-Time Periods”: both ends need a value, and the first comes before the second. */
@@ -327,7 +348,7 @@ final class ConstraintParser {
             }
             if (primary) {
                 table.primaryKey = table.primaryKey
-                        .map(own -> new PrimaryKey(oneName(table, own.name(), key.name()), own.columns()));
+                        .map(own -> own.named(oneName(table, own.name(), key.name())));
             } else if (before < kept.size()) {
                 kept.set(before, new UniqueKey(oneName(table, kept.get(before).name(), key.name()), key.columns()));
             } else {

@@ -110,7 +110,7 @@ final class IndexParser {
     }
 
     /** A prefix as long as the column is no prefix. */
-    private static IndexColumn whole(TableBuilder table, IndexColumn column) {
+    static IndexColumn whole(TableBuilder table, IndexColumn column) {
         boolean all = table.column(column.name()).filter(own -> own.type instanceof SqlType.CharacterType text
                 && text.length().isPresent() && text.length().equals(column.prefix())).isPresent();
         return all ? new IndexColumn(column.name(), column.descending()) : column;

@@ -1,7 +1,6 @@
 package entaxis.core.reading;
 
 import entaxis.core.reading.SchemaBuilder.QName;
-import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
@@ -202,7 +201,7 @@ final class IndexStatements {
             owner.uniqueKeys
                     .replaceAll(key -> key.name().equals(name.name()) ? new UniqueKey(now, key.columns()) : key);
             owner.primaryKey = owner.primaryKey
-                    .map(key -> key.name().equals(name.name()) ? new PrimaryKey(now, key.columns()) : key);
+                    .map(key -> key.name().equals(name.name()) ? key.named(now) : key);
             drafts.forgetIndex(name.name());
             drafts.index(implied.given(owner, now), owner);
         });

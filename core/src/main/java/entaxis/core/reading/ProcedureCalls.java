@@ -2,7 +2,6 @@ package entaxis.core.reading;
 
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.CheckRule;
-import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
@@ -122,7 +121,7 @@ final class ProcedureCalls {
             found |= own;
             if (own) {
                 table.primaryKey = table.primaryKey
-                        .map(key -> table.same(key.name(), before) ? new PrimaryKey(now, key.columns()) : key);
+                        .map(key -> table.same(key.name(), before) ? key.named(now) : key);
                 table.uniqueKeys
                         .replaceAll(key -> table.same(key.name(), before) ? new UniqueKey(now, key.columns()) : key);
                 table.foreignKeys.replaceAll(key -> table.same(key.name(), before) ? key.named(now) : key);

@@ -3,6 +3,8 @@ package entaxis.core.reading;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.Program;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /** Reads statements on views, routines and triggers, which are kept as texts. */
@@ -31,10 +33,33 @@ final class ProgramStatements {
         String overload = kind == ProgramKind.FUNCTION && tokens.sign('(') ? "\u0000" + kind
                 : "\u0000" + (kind == ProgramKind.VIEW ? "" : kind);
         String key = kind == ProgramKind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body
-                + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "");
+                + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "") + table(kind);
         drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), drafts.syntax.engine(),
                 tokens.verbatim(from, tokens.limit)));
         tokens.at = tokens.limit;
+    }
+
+    /** What tells a trigger or rule from those of other tables, where names differ within the table only. */
+    private String table(ProgramKind kind) {
+        boolean within = drafts.takes(SyntaxRule.TRIGGERS_WITHIN_TABLE)
+                && (kind == ProgramKind.TRIGGER || kind == ProgramKind.RULE);
+        Keyword before = kind == ProgramKind.TRIGGER ? Keyword.ON : Keyword.TO;
+        int behind = tokens.at;
+        while (within && behind < tokens.limit && tokens.word(behind) != before) {
+            behind++;
+        }
+        if (!within || !tokens.isName(behind + 1)) {
+            return "";
+        }
+        int begin = tokens.at;
+        tokens.at = behind + 1;
+        String table = ofTable(definitions.names().qualified());
+        tokens.at = begin;
+        return table;
+    }
+
+    private String ofTable(QName table) {
+        return "\u0000on " + drafts.key(table);
     }
 
     private String signature() {
@@ -84,19 +109,21 @@ final class ProgramStatements {
             return;
         }
         tokens.accept(Keyword.IF, Keyword.EXISTS);
-        boolean any = false;
+        List<String> keys = new ArrayList<>();
         do {
-            QName name = definitions.names().qualified();
-            String key = drafts.key(name);
-            any |= drafts.programs.remove(key) != null;
-            any |= drafts.programs.keySet().removeIf(other -> other.startsWith(key + "\u0000"));
+            keys.add(drafts.key(definitions.names().qualified()));
             if (tokens.sign('(')) {
                 tokens.skipRound();
             }
         } while (tokens.acceptSign(','));
+        String place = "";
         if (tokens.accept(Keyword.ON)) {
-            definitions.names().qualified();
+            QName table = definitions.names().qualified();
+            place = drafts.takes(SyntaxRule.TRIGGERS_WITHIN_TABLE) ? ofTable(table) : "";
         }
+        String end = place;
+        boolean any = drafts.programs.keySet().removeIf(other -> keys.stream().anyMatch(
+                key -> other.equals(key) || other.startsWith(key + "\u0000") && other.endsWith(end)));
         if (tokens.accept(Keyword.CASCADE)) {
             tokens.acceptReading("CONSTRAINTS");
         } else {

@@ -38,6 +38,8 @@ public enum SyntaxRule {
     SELECT_INTO,
     /** A view, routine or trigger goes on to the end of its batch. */
     BODY_TO_BATCH_END,
+    /** Names of triggers and rules differ within their table. */
+    TRIGGERS_WITHIN_TABLE,
     /** The name of a built-in type may stand in quotes. */
     QUOTED_TYPES,
     /** The actions of ALTER TABLE follow one another without commas. */
@@ -128,6 +130,8 @@ public enum SyntaxRule {
     IDENTITY_TYPE,
     /** Columns of a primary key may be empty. */
     KEYS_TAKE_NULL,
+    /** A default in the quotes of names is a text. */
+    QUOTED_DEFAULTS,
     /** Any words make a type. */
     TYPES_OF_ANY_WORDS,
     /** Constraints of a table may follow one another without commas. */

@@ -170,7 +170,7 @@ final class TableBuilder {
         column.name = now;
         touched();
         UnaryOperator<String> renamed = name -> same(name, before) ? now : name;
-        primaryKey = primaryKey.map(key -> new PrimaryKey(key.name(), key.columns().stream().map(renamed).toList()));
+        primaryKey = primaryKey.map(key -> key.renamed(renamed));
         uniqueKeys.replaceAll(key -> new UniqueKey(key.name(), key.columns().stream().map(renamed).toList()));
         foreignKeys.replaceAll(key -> new ForeignKey(key.origin(), key.name(),
                 key.columns().stream().map(renamed).toList(), key.referencedNamespace(), key.referencedTable(),
@@ -197,7 +197,8 @@ final class TableBuilder {
         touched();
         primaryKey = primaryKey.flatMap(key -> !among(key.columns(), column.name) ? Optional.of(key) : shrink
                 && key.columns().size() > 1
-                ? Optional.of(new PrimaryKey(key.name(), without(key.columns(), column.name))) : Optional.empty());
+                ? Optional.of(new PrimaryKey(key.name(), without(key.columns(), column.name), key.prefixes()))
+                : Optional.empty());
         foreignKeys.removeIf(key -> among(key.columns(), column.name));
         if (shrink) {
             uniqueKeys.replaceAll(key -> new UniqueKey(key.name(), without(key.columns(), column.name)));

@@ -50,9 +50,8 @@ record ConstraintKind<T>(SchemaPart part, EngineWordingRules words, Function<Tab
 
     static ConstraintKind<PrimaryKey> primaryKey(EngineWordingRules words) {
         return new ConstraintKind<>(SchemaPart.PRIMARY_KEY, words, table -> table.primaryKey().stream().toList(),
-                key -> words.folded(key.columns()).toString(), PrimaryKey::name,
-                key -> words.columns("primary key", key.columns()),
-                (key, other) -> new PrimaryKey(other.name(), key.columns()), Risk.MAY_FAIL);
+                key -> words.folded(key.columns()).toString() + words.prefixes(key), PrimaryKey::name,
+                words::primaryKey, (key, other) -> key.named(other.name()), Risk.MAY_FAIL);
     }
 
     static ConstraintKind<UniqueKey> unique(EngineWordingRules words) {

@@ -26,7 +26,7 @@ public final class EngineSchema {
         Schema named = new Schema(schema.types(), schema.sequences(),
                 schema.tables().stream().filter(table -> !table.columns().isEmpty()).toList(), schema.programs());
         if (spoken == dialect.target()) {
-            return DialectAdapter.fit(named, dialect).schema();
+            return DialectAdapter.ofOwn(named, dialect).schema();
         }
         Schema neutral = IsoNormalizer.of(named, Dialect.of(spoken));
         return DialectAdapter.fit(neutral, dialect).schema();

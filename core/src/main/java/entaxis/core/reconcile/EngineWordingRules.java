@@ -5,6 +5,7 @@ import entaxis.core.expression.CanonicalForm;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
@@ -164,6 +165,17 @@ public final class EngineWordingRules {
     /** A word and columns in brackets. */
     public String columns(String word, List<String> columns) {
         return word + " " + writer.names(columns);
+    }
+
+    /** The wording of a primary key. */
+    public String primaryKey(PrimaryKey key) {
+        return "primary key " + writer.columns(key);
+    }
+
+    /** How many signs of each column of a key count, in the order of its columns; nothing if all do. */
+    public String prefixes(PrimaryKey key) {
+        return key.prefixes().isEmpty() ? "" : key.columns().stream()
+                .map(column -> String.valueOf(key.prefixes().getOrDefault(column, 0))).toList().toString();
     }
 
     /** The wording of an index. */

@@ -3,7 +3,6 @@ package entaxis.core.reconcile;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
-import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -62,7 +61,7 @@ public final class SchemaRenaming {
                 index.method(),
                 index.predicate().map(text -> Identifiers.exchanged(text, words)))).toList();
         return new Table(table.origin(), table.namespace(), name, renamed,
-                table.primaryKey().map(key -> new PrimaryKey(key.name(), names(key.columns(), columns))),
+                table.primaryKey().map(key -> key.renamed(column -> names(List.of(column), columns).getFirst())),
                 table.uniqueKeys().stream().map(key -> new UniqueKey(key.name(), names(key.columns(), columns)))
                         .toList(),
                 table.checks().stream()

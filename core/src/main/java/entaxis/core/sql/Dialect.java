@@ -139,6 +139,11 @@ public abstract class Dialect extends TableFeatures {
      */
     public abstract SqlType held(SqlType type, boolean keyed, LossReport loss);
 
+    /** A type that scripts or the catalog of this engine say, in the one form that they share. */
+    public SqlType own(SqlType type) {
+        return held(type, false, LossReport.IGNORED);
+    }
+
     /** A type that this engine holds, as it spells it. */
     public String type(SqlType held) {
         return held.text();
@@ -322,6 +327,11 @@ public abstract class Dialect extends TableFeatures {
      * if none is needed.
      */
     public Optional<String> preparation(Stream<String> statements) {
+        return Optional.empty();
+    }
+
+    /** The statement that lets functions speak of what is made behind them, where one is needed. */
+    public Optional<String> lateBodies() {
         return Optional.empty();
     }
 

@@ -8,6 +8,7 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
@@ -49,21 +50,35 @@ public final class DialectAdapter {
     private final Map<String, TypeDefinition> types = new HashMap<>();
     private final List<AdaptationNote> findings = new ArrayList<>();
 
-    private DialectAdapter(Dialect dialect, Schema schema) {
+    /** Sequences that number rows where a column cannot do so by itself. */
+    private final List<Sequence> counting = new ArrayList<>();
+    private final boolean own;
+
+    private DialectAdapter(Dialect dialect, Schema schema, boolean own) {
         this.dialect = dialect;
+        this.own = own;
         schema.types().forEach(type -> types.put(type.name(), type));
     }
 
     /** A schema as an engine can hold it. */
     public static AdaptedSchema fit(Schema schema, Dialect dialect) {
-        return new DialectAdapter(dialect, schema).fitted(schema);
+        return new DialectAdapter(dialect, schema, false).fitted(schema);
+    }
+
+    /**
+     * A schema that scripts or the catalog of an engine say, as that engine holds it: its types need no others beside
+     * them, and what it does not require stays so.
+     */
+    public static AdaptedSchema ofOwn(Schema schema, Dialect dialect) {
+        return new DialectAdapter(dialect, schema, true).fitted(schema);
     }
 
     private AdaptedSchema fitted(Schema schema) {
         List<TypeDefinition> kept =
                 schema.types().stream().filter(type -> home(type) == Home.SCHEMA).map(this::type).toList();
         List<Table> tables = schema.tables().stream().map(this::table).toList();
-        List<Sequence> sequences = dialect.sequences() ? schema.sequences() : List.of();
+        List<Sequence> sequences = dialect.sequences()
+                ? Stream.concat(schema.sequences().stream(), counting.stream()).toList() : List.of();
         if (!dialect.sequences()) {
             schema.sequences().forEach(sequence -> say(Kind.LOST, "", sequence.name(),
                     dialect.target().title() + " has no sequences; this one is left out"));
@@ -121,7 +136,7 @@ public final class DialectAdapter {
     /** A type as the engine holds it, where it does not need a check beside it. */
     private SqlType held(SqlType type, boolean keyed, LossReport loss) {
         if (!(type instanceof UserType(String name))) {
-            return dialect.held(type, keyed, loss);
+            return own ? dialect.own(type) : dialect.held(type, keyed, loss);
         }
         TypeDefinition definition = types.get(name);
         return definition == null ? dialect.held(new SqlType.NativeType(name), keyed, loss)
@@ -184,8 +199,8 @@ public final class DialectAdapter {
         List<ForeignKey> foreignKeys = table.foreignKeys().stream()
                 .map(key -> unchecked(table, foreignKey(table, key, required), checked)).toList();
         return new Table(table.origin(), dialect.schemas() ? table.namespace() : "", table.name(), columns,
-                table.primaryKey(), table.uniqueKeys(), ordered, foreignKeys, indexes,
-                table.comment());
+                dialect.prefixIndexes() ? table.primaryKey() : table.primaryKey().map(PrimaryKey::withoutPrefixes),
+                table.uniqueKeys(), ordered, foreignKeys, indexes, table.comment());
     }
 
     private Column column(Table table, Column column, boolean keyed, Numbered numbered, List<CheckRule> checks) {
@@ -194,7 +209,7 @@ public final class DialectAdapter {
                 : held(column.type(), keyed, loss);
         Column fitted = numbered.number(column.withType(type));
         fitted = computed(table, fitted);
-        Optional<String> standing = column.defaultValue().or(() -> domainDefault(column.type()));
+        Optional<String> standing = fitted.defaultValue().or(() -> domainDefault(column.type()));
         SqlType plain = fitted.type();
         Optional<String> defaultValue = fitted.identity() != Identity.NONE ? Optional.empty()
                 : standing.map(expression -> dialect.columnDefault(dialect.expression(expression), plain));
@@ -204,7 +219,7 @@ public final class DialectAdapter {
             details = new ColumnDetails(details.virtual(), Optional.empty(), details.collation());
         }
         checks.addAll(standIns(table, column, fitted));
-        boolean required = fitted.required() || table.keyColumns().contains(column.name());
+        boolean required = fitted.required() || !own && table.keyColumns().contains(column.name());
         Column said = inheritsComment(column) ? fitted.withComment("") : fitted;
         return said.withDefault(defaultValue).with(details)
                 .withRequired(required
@@ -253,6 +268,9 @@ public final class DialectAdapter {
     private List<CheckRule> standIns(Table table, Column asked, Column fitted) {
         String name = dialect.name(asked.name());
         List<CheckRule> checks = new ArrayList<>();
+        if (own) {
+            return checks;
+        }
         if (asked.type() instanceof IntegerType integer && integer.unsigned()
                 && !(fitted.type() instanceof IntegerType now && now.unsigned())) {
             checks.add(new CheckRule(checkName(table, asked, "unsigned"), name + " >= 0"));
@@ -388,6 +406,9 @@ public final class DialectAdapter {
             if (column.identity() == Identity.NONE) {
                 return column;
             }
+            if (!dialect.numbers(column.type())) {
+                return bySequence(column);
+            }
             Optional<Numbering> numbers = column.numbering().filter(numbering -> !numbering.equals(Numbering.DEFAULT));
             Identity identity = dialect.identity(column.identity());
             boolean several = taken && (dialect.numbered() == TableFeatures.Numbered.ONE_COLUMN
@@ -401,7 +422,16 @@ public final class DialectAdapter {
                                 : without(column, "only a primary key of one column is numbered");
                     };
             taken |= numbered.identity() != Identity.NONE;
-            return numbered.identity() == Identity.NONE ? numbered : numbered.withRequired(true);
+            return numbered.identity() == Identity.NONE || own ? numbered : numbered.withRequired(true);
+        }
+
+        /** A column that counts by asking a sequence, because its type cannot do so by itself. */
+        private Column bySequence(Column column) {
+            Numbering numbers = column.numbering().orElse(Numbering.DEFAULT);
+            String name = dialect.stored(table.name() + "_" + column.name() + "_seq");
+            counting.add(new Sequence(table.namespace(), name, numbers.start(), numbers.step()));
+            return column.withIdentity(Identity.NONE, Optional.empty())
+                    .withDefault(Optional.of("nextval(" + Dialect.quotedText(dialect.name(name)) + ")"));
         }
 
         private Column without(Column column, String why) {

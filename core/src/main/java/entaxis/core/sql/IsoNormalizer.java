@@ -107,7 +107,7 @@ public final class IsoNormalizer {
 
     private Table table(Table table) {
         Optional<PrimaryKey> key = table.primaryKey()
-                .map(own -> new PrimaryKey(own.name().equals("PRIMARY") ? "" : name(own.name()), names(own.columns())));
+                .map(own -> own.named(own.name().equals("PRIMARY") ? "" : name(own.name())).renamed(this::name));
         List<Column> columns = table.columns().stream().map(column -> column(table, column)).toList();
         List<UniqueKey> uniques =
                 table.uniqueKeys().stream().map(own -> new UniqueKey(name(own.name()), names(own.columns()))).toList();

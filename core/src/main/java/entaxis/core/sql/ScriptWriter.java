@@ -1,13 +1,14 @@
 package entaxis.core.sql;
 
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition;
-import entaxis.core.sql.TableFeatures.Comments;
 import entaxis.core.sql.Script.Kind;
 import entaxis.core.sql.Script.Statement;
+import entaxis.core.sql.TableFeatures.Comments;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -40,7 +41,15 @@ public final class ScriptWriter {
 
     /** The script for a schema; tables without columns are left out and named in the head. */
     public Script write(Schema schema, String title) {
-        AdaptedSchema fitted = DialectAdapter.fit(schema, dialect);
+        return write(schema, title, DialectAdapter.fit(schema, dialect));
+    }
+
+    /** The script for a schema that scripts or the catalog of the same engine say: nothing of it is lost. */
+    public Script writeAgain(Schema schema, String title) {
+        return write(schema, title, DialectAdapter.ofOwn(schema, dialect)).ofOwnEngine();
+    }
+
+    private Script write(Schema schema, String title, AdaptedSchema fitted) {
         List<Table> tables = fitted.schema().tables().stream().filter(table -> !table.columns().isEmpty())
                 .filter(table -> options.chosen().map(chosen -> chosen.contains(table.name())).orElse(true)).toList();
         Set<String> written = tables.stream().map(Table::name).collect(Collectors.toSet());
@@ -61,6 +70,12 @@ public final class ScriptWriter {
                 type -> statements.add(new Statement(Kind.TYPE, Optional.empty(), createType(type, fitted.schema()))));
         fitted.schema().sequences().forEach(
                 sequence -> statements.add(new Statement(Kind.SEQUENCE, Optional.empty(), createSequence(sequence))));
+        Set<Program> early = new CalledFunctions(fitted.schema()).programs();
+        if (!early.isEmpty()) {
+            dialect.lateBodies().ifPresent(
+                    words -> statements.add(new Statement(Kind.SETTING, Optional.empty(), words)));
+        }
+        early.forEach(program -> statements.add(new Statement(Kind.PROGRAM, Optional.empty(), program.text())));
         List<Table> ordered =
                 options.foreignKeysInside() && dialect.addsForeignKeys() ? new CreationOrder(tables).tables() : tables;
         Map<Table, List<ForeignKey>> inside = inside(ordered);
@@ -75,7 +90,7 @@ public final class ScriptWriter {
         tables.forEach(table -> table.indexes().stream()
                 .filter(index -> writer.numbering(table).filter(index::equals).isEmpty()).forEach(index -> statements
                         .add(new Statement(Kind.INDEX, table.origin(), writer.createIndex(table, index)))));
-        fitted.schema().programs()
+        fitted.schema().programs().stream().filter(program -> !early.contains(program))
                 .forEach(program -> statements.add(new Statement(Kind.PROGRAM, Optional.empty(), program.text())));
         if (options.comments()) {
             comments(fitted.schema(), tables, statements);

@@ -65,9 +65,9 @@ final class StoredNames {
         UnaryOperator<String> stored = dialect::stored;
         UnaryOperator<String> expression = sql -> Identifiers.exchanged(sql, cut);
         Optional<PrimaryKey> key = table.primaryKey()
-                .map(own -> new PrimaryKey(
-                        dialect.primaryKeyName().orElseGet(() -> free(table, Named.PRIMARY_KEY, own.name())),
-                        own.columns().stream().map(stored).toList()));
+                .map(own -> own.named(
+                        dialect.primaryKeyName().orElseGet(() -> free(table, Named.PRIMARY_KEY, own.name())))
+                        .renamed(stored));
         List<UniqueKey> uniques =
                 table.uniqueKeys().stream().map(own -> new UniqueKey(free(table, Named.UNIQUE_KEY, own.name()),
                         own.columns().stream().map(stored).toList())).toList();

@@ -112,6 +112,11 @@ public abstract class TableFeatures {
         return Numbered.ANY_COLUMN;
     }
 
+    /** Whether a column of a type can number its rows by itself. */
+    public boolean numbers(SqlType type) {
+        return true;
+    }
+
     /** How a column that numbers its rows treats numbers that are given. */
     public Identity identity(Identity asked) {
         return asked;

@@ -93,7 +93,15 @@ public final class TableWriter {
     /** The clause of a primary key. */
     public String primaryKey(PrimaryKey key) {
         return (dialect.primaryKeyName().isPresent() ? "" : spelling.constraint(key.name())) + "PRIMARY KEY "
-                + spelling.names(key.columns());
+                + columns(key);
+    }
+
+    /** The columns of a primary key in brackets, with how much of each counts. */
+    public String columns(PrimaryKey key) {
+        return key.columns().stream()
+                .map(column -> spelling.name(column)
+                        + (key.prefixes().containsKey(column) ? "(" + key.prefixes().get(column) + ")" : ""))
+                .collect(Collectors.joining(", ", "(", ")"));
     }
 
     /** The clause of a unique key. */

@@ -35,6 +35,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * Reads the tables of a MariaDB or MySQL database. MariaDB manual, “Information Schema Tables”: TABLES, COLUMNS,
@@ -259,7 +260,7 @@ public class MySqlCatalog {
                 return;
             }
             if (index.name().equals("PRIMARY")) {
-                table.setPrimaryKey(Optional.of(new PrimaryKey("PRIMARY", columns)));
+                table.setPrimaryKey(Optional.of(new PrimaryKey("PRIMARY", columns, prefixes(index))));
             } else if (index.unique() && plain) {
                 table.uniqueKeys().add(new UniqueKey(index.name(), columns));
             } else if (table.foreignKeys().stream()
@@ -267,5 +268,10 @@ public class MySqlCatalog {
                 table.indexes().add(index);
             }
         });
+    }
+
+    private static Map<String, Integer> prefixes(TableIndex index) {
+        return index.columns().stream().filter(column -> column.prefix().isPresent())
+                .collect(Collectors.toMap(IndexColumn::name, column -> column.prefix().getAsInt()));
     }
 }

@@ -38,6 +38,9 @@ public final class SqliteCatalog {
     private static final String TABLES =
             "select name, sql from sqlite_schema where type = 'table' and name not like 'sqlite\\_%' escape '\\' order "
                     + "by rowid";
+    /** SQLite documentation, PRAGMA table_list: tables that the engine keeps for a virtual table. */
+    private static final String SHADOWS =
+            "select name from pragma_table_list where schema = 'main' and type = 'shadow'";
     private static final String INDEXES =
             "select sql from sqlite_schema where type = 'index' and sql is not null order by rowid";
 
@@ -51,6 +54,7 @@ public final class SqliteCatalog {
     public static Schema read(Catalog catalog) throws SQLException {
         Map<String, String> kept = new LinkedHashMap<>();
         catalog.each(TABLES, row -> kept.put(row.getString(1), Catalog.text(row, 2)));
+        catalog.each(SHADOWS, row -> kept.remove(row.getString(1)));
         StringBuilder script = new StringBuilder();
         kept.values().stream().filter(sql -> sql.regionMatches(true, 0, "create table", 0, 12))
                 .forEach(sql -> script.append(sql).append(";\n"));
@@ -96,7 +100,8 @@ public final class SqliteCatalog {
                 table -> table.columns().stream().filter(column -> column.name().equalsIgnoreCase(name)).findFirst());
         String spelled = Catalog.text(row, 2).replaceFirst("(?i)\\s*generated always$", "");
         return new Column(Optional.empty(), name, DIALECT.read(SpelledTypes.cut(spelled)), row.getBoolean(3),
-                Optional.ofNullable(row.getString(4)).filter(text -> !text.equalsIgnoreCase("null")),
+                spoken.map(Column::defaultValue).orElse(
+                        Optional.ofNullable(row.getString(4)).filter(text -> !text.equalsIgnoreCase("null"))),
                 spoken.map(Column::identity).orElse(Identity.NONE), Optional.empty(),
                 spoken.flatMap(Column::generated),
                 spoken.map(Column::details).orElse(entaxis.core.schema.ColumnDetails.NONE), "");

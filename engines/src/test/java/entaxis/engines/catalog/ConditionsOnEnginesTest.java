@@ -1,9 +1,5 @@
 package entaxis.engines.catalog;
 
-import entaxis.engines.h2.H2Catalog;
-import entaxis.engines.sqlite.SqliteCatalog;
-import entaxis.engines.mariadb.MariaDbCatalog;
-import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Attribute.Identity;
@@ -22,6 +18,10 @@ import entaxis.core.sql.ScriptWriter;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
+import entaxis.engines.h2.H2Catalog;
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
+import entaxis.engines.sqlite.SqliteCatalog;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.sql.Connection;

@@ -1,7 +1,5 @@
 package entaxis.engines.catalog;
 
-import entaxis.engines.mariadb.MariaDbCatalog;
-import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Target;
@@ -10,6 +8,8 @@ import entaxis.core.reading.SameSchema;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.io.IOException;

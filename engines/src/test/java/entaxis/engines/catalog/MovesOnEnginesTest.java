@@ -1,9 +1,5 @@
 package entaxis.engines.catalog;
 
-import entaxis.engines.h2.H2Catalog;
-import entaxis.engines.sqlite.SqliteCatalog;
-import entaxis.engines.mariadb.MariaDbCatalog;
-import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Target;
@@ -21,6 +17,10 @@ import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
+import entaxis.engines.h2.H2Catalog;
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
+import entaxis.engines.sqlite.SqliteCatalog;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.sql.Connection;

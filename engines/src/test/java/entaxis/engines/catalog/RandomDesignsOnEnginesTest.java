@@ -1,9 +1,5 @@
 package entaxis.engines.catalog;
 
-import entaxis.engines.h2.H2Catalog;
-import entaxis.engines.sqlite.SqliteCatalog;
-import entaxis.engines.mariadb.MariaDbCatalog;
-import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
@@ -16,6 +12,10 @@ import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.engines.h2.H2Catalog;
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
+import entaxis.engines.sqlite.SqliteCatalog;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.sql.Connection;

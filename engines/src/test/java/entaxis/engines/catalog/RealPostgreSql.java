@@ -1,6 +1,5 @@
 package entaxis.engines.catalog;
 
-import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.derive.Derivation;
@@ -13,6 +12,7 @@ import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;

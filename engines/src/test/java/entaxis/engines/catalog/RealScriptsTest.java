@@ -1,8 +1,5 @@
 package entaxis.engines.catalog;
 
-import entaxis.engines.sqlite.SqliteCatalog;
-import entaxis.engines.mariadb.MariaDbCatalog;
-import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.ProgramKind;
@@ -19,6 +16,12 @@ import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.DialectAdapter;
+import entaxis.core.sql.Script;
+import entaxis.core.sql.ScriptOptions;
+import entaxis.core.sql.ScriptWriter;
+import entaxis.engines.mariadb.MariaDbCatalog;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
+import entaxis.engines.sqlite.SqliteCatalog;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.io.IOException;
@@ -34,6 +37,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
@@ -186,6 +190,12 @@ class RealScriptsTest {
                     run(statement, application);
                     same(application, ScriptReader.read(application.text(), Target.POSTGRESQL),
                             PostgreSqlCatalog.read(Catalog.of(connection), "public"), all);
+                    try (Statement again = server.getPostgresDatabase().getConnection().createStatement()) {
+                        again.execute("create database " + database + "_again");
+                    }
+                    try (Connection second = server.getDatabase("postgres", database + "_again").getConnection()) {
+                        writtenAgain(application, connection, second, all);
+                    }
                 }
             }
         }
@@ -225,6 +235,39 @@ class RealScriptsTest {
         all.assertThat(apart).as("%s on %s and its dump", application.name(), application.engine()).isEmpty();
     }
 
+    /**
+     * What was read is written again and run in a database of its own; the engine refuses nothing, and its catalog says
+     * the same as that of the first.
+     */
+    private static void writtenAgain(Application application, Connection first, Connection second, SoftAssertions all)
+            throws IOException, SQLException {
+        Dialect dialect = Dialect.of(application.engine());
+        Schema read = ScriptReader.read(application.text(), application.engine()).schema();
+        List<String> apart = new ArrayList<>();
+        try (Statement statement = second.createStatement()) {
+            for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.DEFAULT).writeAgain(read, "again")
+                    .statements()) {
+                try {
+                    statement.execute(one.text());
+                } catch (SQLException refused) {
+                    apart.add("refused: " + one.text().strip().lines().findFirst().orElse("") + ": "
+                            + refused.getMessage().lines().findFirst().orElse(""));
+                }
+            }
+        }
+        Schema there = live(first, dialect);
+        Schema here = live(second, dialect);
+        Comparison.of(EngineSchema.aligned(there, here, dialect), here, dialect, RenameMap.NONE)
+                .differences().stream().map(new DifferenceWords("the script", "the one written again")::sentence)
+                .forEach(apart::add);
+        all.assertThat(apart).as("%s on %s written again", application.name(), application.engine()).isEmpty();
+    }
+
+    private static Schema live(Connection connection, Dialect dialect) throws SQLException {
+        return EngineSchema.of(LiveCatalog.read(connection, dialect.target(), Optional.empty()), dialect.target(),
+                dialect);
+    }
+
     private static Schema held(String text, Dialect dialect) {
         Schema schema = EngineSchema.of(ScriptReader.read(text, dialect.target()).schema(), dialect.target(), dialect);
         return new Schema(schema.types(), schema.sequences(), schema.tables(), schema.programs().stream()
@@ -243,6 +286,9 @@ class RealScriptsTest {
                     same(application, ScriptReader.read(application.text(), Target.MARIADB),
                             MariaDbCatalog.read(Catalog.of(connection), connection.getCatalog()), all);
                     dumpIsAlike(application, server.dump(connection.getCatalog()), all);
+                    try (Connection second = server.fresh("again")) {
+                        writtenAgain(application, connection, second, all);
+                    }
                 }
             }
         }
@@ -260,6 +306,9 @@ class RealScriptsTest {
                 run(statement, application);
                 same(application, ScriptReader.read(application.text(), Target.SQLITE),
                         SqliteCatalog.read(Catalog.of(connection)), all);
+                try (Connection second = DriverManager.getConnection("jdbc:sqlite::memory:")) {
+                    writtenAgain(application, connection, second, all);
+                }
             }
         }
         all.assertAll();
@@ -276,8 +325,8 @@ class RealScriptsTest {
             int created = application.text().toLowerCase(Locale.ROOT).split("create\\s+table\\s").length - 1;
             assertThat(reading.schema().tables()).hasSize(created);
             Reading again = ScriptReader.read(
-                    new entaxis.core.sql.ScriptWriter(Dialect.of(application.engine()),
-                            entaxis.core.sql.ScriptOptions.DEFAULT).write(reading.schema(), "again").text(),
+                    new ScriptWriter(Dialect.of(application.engine()),
+                            ScriptOptions.DEFAULT).write(reading.schema(), "again").text(),
                     application.engine());
             assertThat(again.notUnderstood()).isEmpty();
             assertThat(facts(again.schema(), application.engine()))

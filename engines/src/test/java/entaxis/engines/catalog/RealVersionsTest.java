@@ -1,6 +1,5 @@
 package entaxis.engines.catalog;
 
-import entaxis.engines.mariadb.MariaDbCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Target;
@@ -15,6 +14,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.engines.mariadb.MariaDbCatalog;
 import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

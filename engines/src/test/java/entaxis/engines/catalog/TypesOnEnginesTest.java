@@ -1,6 +1,5 @@
 package entaxis.engines.catalog;
 
-import entaxis.engines.postgresql.PostgreSqlCatalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Target;
@@ -8,6 +7,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
+import entaxis.engines.postgresql.PostgreSqlCatalog;
 import entaxis.engines.sandbox.Sandbox;
 import entaxis.engines.sandbox.SandboxLimits;
 import entaxis.engines.trial.StatementOutcome;

@@ -5,7 +5,6 @@ import entaxis.core.reading.NotUnderstood;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Schema;
-import entaxis.core.sql.AdaptationNote;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.Script;
@@ -87,12 +86,14 @@ final class SqlCommands {
                 arguments.has("--quote"), letters.get(), arguments.value("--schema"),
                 arguments.value("--tables").map(names -> Arrays.stream(names.split(",")).map(String::strip)
                         .collect(Collectors.toSet())));
-        Script script = new ScriptWriter(dialect, options).write(source.get().schema(), String.join(", ",
-                arguments.files().stream().map(file -> Path.of(file).getFileName().toString()).toList()));
+        boolean again = engine(arguments, "--from").equals(to);
+        ScriptWriter writer = new ScriptWriter(dialect, options);
+        String title = String.join(", ",
+                arguments.files().stream().map(file -> Path.of(file).getFileName().toString()).toList());
+        Script script = again ? writer.writeAgain(source.get().schema(), title)
+                : writer.write(source.get().schema(), title);
         out.print(script.text());
-        List<AdaptationNote> notes =
-                (engine(arguments, "--from").equals(to) ? script.ofOwnEngine() : script).findings();
-        notes.forEach(note -> err.println(note.kind().title() + ": " + note.sentence()));
+        script.findings().forEach(note -> err.println(note.kind().title() + ": " + note.sentence()));
         source.get().missed().forEach(missed -> err.println(place(missed)));
         return source.get().missed().isEmpty() ? 0 : INCOMPLETE;
     }

@@ -426,7 +426,7 @@ public class Reconciling {
         Side side = work.side();
         List<Note> notes = new ArrayList<>();
         notes.add(new Note(Note.Kind.AGREED, "", new ScriptWriter(Dialect.of(side.engine()), ScriptOptions.DEFAULT)
-                .write(side.schema(), "agreed with " + side.title()).text()));
+                .writeAgain(side.schema(), "agreed with " + side.title()).text()));
         if (side.live()) {
             AgreedPrograms
                     .remembered(EngineSchema.ofDesign(open.derivation().schema(), work.dialect()), side.schema(),

@@ -22,6 +22,7 @@ import entaxis.drawing.paint.PictureSource;
 import entaxis.drawing.pdf.TitleBlock;
 import entaxis.drawing.scene.Lens;
 import entaxis.drawing.text.TextMeasure;
+import entaxis.drawing.text.TextStyle;
 import entaxis.web.demo.SeedVault;
 import java.awt.Graphics2D;
 import java.awt.Image;
@@ -69,11 +70,23 @@ class SamePictureIT extends BrowserTest {
 
     @Test
     void randomDesigns() throws Exception {
-        for (int seed = 0; seed < RANDOM; seed++) {
+        int compared = 0;
+        for (int seed = 0; compared < RANDOM; seed++) {
             Design design = FirstSheet.arranged(RandomDesigns.design(seed, 2 + seed % 7), MEASURE);
+            if (!hasGlyphs(design)) {
+                continue;
+            }
+            compared++;
             same(design, design.sheet(), seed % 2 == 0 ? Lens.TABLES : Lens.CONCEPT,
                     Notation.values()[seed % Notation.values().length], "seed " + seed);
         }
+    }
+
+    /** Whether the fonts that come along have all its letters: what the system puts in for others differs. */
+    private static boolean hasGlyphs(Design design) {
+        String letters = design.toString().codePoints().filter(Character::isLetter)
+                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
+        return MEASURE.covers(letters, TextStyle.values()[0]);
     }
 
     /** The comparison itself: another name in one row, or one line dashed instead of solid, is seen. */

@@ -30,6 +30,7 @@ import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
+import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.List;
@@ -63,7 +64,7 @@ public final class PostgreSqlDialect extends Dialect {
             "int4multirange", "int8multirange", "nummultirange",
             "datemultirange", "tsmultirange", "tstzmultirange", "money", "bit", "bit varying", "varbit", "oid", "name",
             "regclass", "citext", "hstore", "ltree", "pg_lsn",
-            "jsonpath", "\"char\"");
+            "jsonpath", "\"char\"", "interval");
     /** Most digits of a number that is declared with digits. PostgreSQL manual, 8.1.2. */
     private static final int MAX_DIGITS = 1000;
 
@@ -275,5 +276,17 @@ public final class PostgreSqlDialect extends Dialect {
     @Override
     public boolean castsTextToAnyType() {
         return true;
+    }
+
+    /** PostgreSQL manual, CREATE TABLE, GENERATED AS IDENTITY: not a column of a domain. */
+    @Override
+    public boolean numbers(SqlType type) {
+        return !(type instanceof UserType);
+    }
+
+    /** PostgreSQL manual, check_function_bodies. */
+    @Override
+    public Optional<String> lateBodies() {
+        return Optional.of("SET check_function_bodies = false");
     }
 }

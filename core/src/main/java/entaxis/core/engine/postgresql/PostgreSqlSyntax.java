@@ -20,7 +20,8 @@ public final class PostgreSqlSyntax extends ScriptSyntax {
             SyntaxRule.KEYS_FROM_INDEXES, SyntaxRule.MERGES_EQUAL_KEYS, SyntaxRule.OPERATOR_CLASSES,
             SyntaxRule.CLIENT_VARIABLES, SyntaxRule.BLOCKS_IN_TEXTS, SyntaxRule.RULE_STATEMENTS,
             SyntaxRule.ARRAYS_OF_ANY_DIMENSION, SyntaxRule.QUALIFIED_SYSTEM_TYPES, SyntaxRule.SERIAL_TYPES,
-            SyntaxRule.DROPPED_TYPE_TAKES_COLUMNS, SyntaxRule.LIKE_AMONG_ELEMENTS, SyntaxRule.SELECT_INTO));
+            SyntaxRule.DROPPED_TYPE_TAKES_COLUMNS, SyntaxRule.LIKE_AMONG_ELEMENTS, SyntaxRule.SELECT_INTO,
+            SyntaxRule.TRIGGERS_WITHIN_TABLE));
     /** PostgreSQL manual, 4.1.1: identifiers are cut at 63 bytes. */
     private static final int MAX_NAME = 63;
 

@@ -285,4 +285,10 @@ public final class SqliteDialect extends Dialect {
     public boolean ordersColumns() {
         return true;
     }
+
+    /** SQLite documentation, “Datatypes In SQLite”: the words of a declared type are kept. */
+    @Override
+    public SqlType own(SqlType type) {
+        return type;
+    }
 }

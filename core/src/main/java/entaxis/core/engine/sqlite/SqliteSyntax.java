@@ -13,7 +13,8 @@ import java.util.Set;
 public final class SqliteSyntax extends ScriptSyntax {
     private static final LexicalRules LEXICAL = LexicalRules.of("$", LexicalRule.BACKTICKED_NAMES,
             LexicalRule.BRACKETED_NAMES, LexicalRule.TEXTS_AS_NAMES);
-    private static final Set<SyntaxRule> RULES = Collections.unmodifiableSet(EnumSet.of(SyntaxRule.KEYS_TAKE_NULL,
+    private static final Set<SyntaxRule> RULES = Collections.unmodifiableSet(EnumSet.of(SyntaxRule.QUOTED_DEFAULTS,
+            SyntaxRule.KEYS_TAKE_NULL,
             SyntaxRule.TYPES_OF_ANY_WORDS, SyntaxRule.CONSTRAINTS_WITHOUT_COMMA, SyntaxRule.KNOWN_OPTIONS_ONLY));
 
     @Override
