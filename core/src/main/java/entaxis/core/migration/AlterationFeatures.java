@@ -126,4 +126,9 @@ public abstract class AlterationFeatures {
     public boolean namesSpanTables() {
         return true;
     }
+
+    /** Whether a routine that something else calls can get another body in its place. */
+    public boolean replacesRoutines() {
+        return false;
+    }
 }

@@ -1,7 +1,7 @@
 package entaxis.core.migration;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.ProgramKind;
+import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Matching;
@@ -15,7 +15,6 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
-import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
@@ -82,7 +81,7 @@ final class Planner {
     List<Step> steps() {
         pairTables();
         types.steps(steps);
-        programs();
+        new ProgramPlan(renamed, to, dialect, engine).steps(touchedTables(), steps);
         keysDropped();
         changes.values().forEach(this::takeOff);
         goneTables();
@@ -120,66 +119,16 @@ final class Planner {
         fresh.addAll(pairs.fresh());
     }
 
-    // views and routines
-
-    private void programs() {
+    /** Tables that get another form or name, or go, in small letters: views and triggers may stand in the way. */
+    private Set<String> touchedTables() {
         Set<String> touched = new HashSet<>();
         changes.values().stream().filter(TableChange::touchesColumns)
                 .forEach(change -> touched.add(change.original.name().toLowerCase(Locale.ROOT)));
-        pairing.tables().keySet()
+        boolean follow = CatalogWording.of(dialect.target()).programsFollowRenames();
+        pairing.tables().keySet().stream().filter(name -> !follow)
                 .forEach(name -> touched.add(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT)));
         gone.forEach(table -> touched.add(table.name().toLowerCase(Locale.ROOT)));
-        Matching<Program> pairs = Matching.of(from.programs(), to.programs(),
-                program -> key(program) + program.text().replaceAll("\\s+", " "), program -> "");
-        Set<Program> out = new java.util.LinkedHashSet<>(pairs.gone());
-        Set<Program> in = new HashSet<>(pairs.fresh());
-        boolean more = true;
-        while (more) {
-            more = false;
-            for (Pair<Program> pair : pairs.pairs()) {
-                boolean bound = binds(pair.from(), touched);
-                if (bound && out.add(pair.from())) {
-                    in.add(pair.to());
-                    touched.add(pair.from().name().toLowerCase(Locale.ROOT));
-                    more = true;
-                }
-            }
-        }
-        out.forEach(program -> touched.add(program.name().toLowerCase(Locale.ROOT)));
-        from.programs().reversed().stream().filter(out::contains)
-                .forEach(program -> add(Step.safe(Stage.PROGRAMS_OUT, "",
-                        "Take the " + program.kind().word() + " " + program.name() + " away",
-                List.of(dropProgram(program)))));
-        to.programs().stream().filter(in::contains).forEach(program -> add(Step.safe(Stage.PROGRAMS, "",
-                "Create the " + program.kind().word() + " " + program.name(), List.of(program.text()))));
-    }
-
-    private static String key(Program program) {
-        return program.kind() + TableNames.of(program.namespace(), program.name());
-    }
-
-    private boolean binds(Program program, Set<String> touched) {
-        boolean trigger = program.kind() == ProgramKind.TRIGGER && engine.triggersBind();
-        return (trigger
-                || engine.viewsBind() && (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.RULE))
-                && TableChange.speaksOf(program.text(), touched, dialect);
-    }
-
-    private String dropProgram(Program program) {
-        String name = engine.writer.qualified(program.namespace(), program.name());
-        boolean materialized = program.text().toLowerCase(Locale.ROOT).contains("materialized view");
-        boolean onTable =
-                engine.dropsTriggerOnTable()
-                        && (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE);
-        String place = "";
-        if (onTable) {
-            java.util.regex.Matcher on = java.util.regex.Pattern
-                    .compile("\\s(?:on|to)\\s+([\\w.\"]+)", java.util.regex.Pattern.CASE_INSENSITIVE)
-                    .matcher(program.text());
-            place = on.find() ? " ON " + on.group(1) : "";
-        }
-        return "DROP " + (materialized ? "MATERIALIZED " : "") + program.kind().word().toUpperCase(Locale.ROOT) + " "
-                + name + place;
+        return touched;
     }
 
     private void sequences() {

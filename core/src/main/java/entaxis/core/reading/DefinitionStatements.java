@@ -204,8 +204,21 @@ final class DefinitionStatements {
             case TYPE -> typeStatements.createType(from);
             case SCHEMA -> schema(from);
             case FOREIGN -> reader.pass(from, "foreign data");
+            case EXTENSION -> extension(from);
             default -> passObject(from);
         }
+    }
+
+    /** PostgreSQL manual, CREATE EXTENSION: what it brings is not known here, but that it is needed. */
+    private void extension(int from) {
+        if (!drafts.takes(SyntaxRule.EXTENSIONS)) {
+            passObject(from);
+            return;
+        }
+        tokens.at++;
+        tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
+        drafts.extensions.add(tokens.name());
+        reader.pass(from, "extension");
     }
 
     private void definer() {

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -60,6 +61,8 @@ final class SchemaBuilder {
     final DomainRules domainRules;
     final Map<String, SequenceDraft> sequences = new LinkedHashMap<>();
     final Map<String, Program> programs = new LinkedHashMap<>();
+    /** Names of extensions, in the order in which they are added. */
+    final Set<String> extensions = new LinkedHashSet<>();
     /**
      * Names of temporary tables, and of tables that are known not to be known: what is said of them later is stepped
      * over.
@@ -224,7 +227,8 @@ final class SchemaBuilder {
                 .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(),
                         sequence.step()))
                 .toList();
-        return new Schema(List.copyOf(types.values()), free, done, List.copyOf(programs.values()));
+        return new Schema(List.copyOf(types.values()), free, done, List.copyOf(programs.values()),
+                List.copyOf(extensions));
     }
 
     /** Takes note of a virtual table, whose rows stand in tables that the engine keeps for it. */

@@ -76,6 +76,8 @@ public enum SyntaxRule {
     OPERATOR_CLASSES,
     /** A name may be a variable of the client, behind a colon. */
     CLIENT_VARIABLES,
+    /** Extensions are added to the engine by name. */
+    EXTENSIONS,
     /** Names that differ in the case of letters are two. */
     EXACT_NAMES,
     /** A text may be a block of statements. */

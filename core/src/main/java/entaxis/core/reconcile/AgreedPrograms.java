@@ -121,6 +121,6 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
             programs.add(both && !changed(other.get(), dialect) ? other.get()
                     : both && !moved(own.get(), dialect) ? own.get() : program);
         }
-        return new Schema(agreed.types(), agreed.sequences(), agreed.tables(), programs);
+        return new Schema(agreed.types(), agreed.sequences(), agreed.tables(), programs, agreed.extensions());
     }
 }

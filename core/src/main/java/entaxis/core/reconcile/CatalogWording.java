@@ -122,6 +122,11 @@ public abstract class CatalogWording {
         return false;
     }
 
+    /** Whether views and triggers follow a table that gets another name, so that their texts name it so. */
+    public boolean programsFollowRenames() {
+        return false;
+    }
+
     /** What is kept of a view, routine or trigger, and what is worded anew. */
     public ProgramParts parts(Program program) {
         return ProgramParts.head(program.text(), Set.of());

@@ -24,7 +24,8 @@ public final class EngineSchema {
      */
     public static Schema of(Schema schema, Target spoken, Dialect dialect) {
         Schema named = new Schema(schema.types(), schema.sequences(),
-                schema.tables().stream().filter(table -> !table.columns().isEmpty()).toList(), schema.programs());
+                schema.tables().stream().filter(table -> !table.columns().isEmpty()).toList(), schema.programs(),
+                schema.extensions());
         if (spoken == dialect.target()) {
             return DialectAdapter.ofOwn(named, dialect).schema();
         }
@@ -70,7 +71,7 @@ public final class EngineSchema {
                 programs.add(same.filter(own -> !agreed.apart(program, own, dialect)).orElse(program));
             }
         }
-        return new Schema(wanted.types(), sequences, wanted.tables(), programs);
+        return new Schema(wanted.types(), sequences, wanted.tables(), programs, wanted.extensions());
     }
 
     /**
@@ -88,7 +89,7 @@ public final class EngineSchema {
             same.ifPresent(there::remove);
             programs.add(same.map(own -> program.worded(own.text())).orElse(program));
         }
-        return new Schema(schema.types(), schema.sequences(), schema.tables(), programs);
+        return new Schema(schema.types(), schema.sequences(), schema.tables(), programs, schema.extensions());
     }
 
     /** Where a sequence began is not told, so it counts as where it is said to have begun. */

@@ -1,8 +1,10 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -36,7 +38,21 @@ public final class SchemaRenaming {
         }
         SchemaRenaming renaming = new SchemaRenaming(pairing, dialect);
         return new Schema(schema.types(), schema.sequences(), schema.tables().stream().map(renaming::table).toList(),
-                schema.programs());
+                renaming.programs(schema.programs()), schema.extensions());
+    }
+
+    /** Views and triggers as they are worded once their tables have the new names, where they follow them. */
+    private List<Program> programs(List<Program> programs) {
+        if (bare.isEmpty() || !CatalogWording.of(dialect.target()).programsFollowRenames()) {
+            return programs;
+        }
+        Map<String, String> words = new HashMap<>();
+        bare.forEach((from, to) -> words.put(from.substring(from.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT),
+                dialect.name(to)));
+        return programs.stream()
+                .map(program -> program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.TRIGGER
+                        ? program.worded(Identifiers.exchanged(program.text(), words)) : program)
+                .toList();
     }
 
     private Table table(Table table) {

@@ -195,6 +195,11 @@ public abstract class Dialect extends TableFeatures {
         return "CREATE SCHEMA IF NOT EXISTS " + spelling.name(name);
     }
 
+    /** The statement that adds an extension, if it is not there; nothing for engines without any. */
+    public Optional<String> createExtension(String name) {
+        return Optional.empty();
+    }
+
     /** A table definition that is passed where the table is there, if CREATE TABLE has no words for that. */
     public String onlyIfAbsent(String definition, String qualifiedName) {
         return definition;

@@ -90,7 +90,8 @@ public final class DialectAdapter {
                 .forEach(program -> say(Kind.LOST, "", program.name(), "the " + program.kind().word()
                         + " is written for " + program.target().title() + " and left out of the script for "
                         + dialect.target().title()));
-        return new AdaptedSchema(new Schema(kept, sequences, named, programs), findings);
+        return new AdaptedSchema(
+                new Schema(kept, sequences, named, programs, own ? schema.extensions() : List.of()), findings);
     }
 
     private void say(Kind kind, String table, String element, String words) {

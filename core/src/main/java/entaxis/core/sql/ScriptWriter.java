@@ -66,6 +66,8 @@ public final class ScriptWriter {
         namespaces(tables)
                 .forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(),
                         dialect.createSchema(name, spelling))));
+        fitted.schema().extensions().stream().flatMap(name -> dialect.createExtension(name).stream())
+                .forEach(text -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(), text)));
         fitted.schema().types().forEach(
                 type -> statements.add(new Statement(Kind.TYPE, Optional.empty(), createType(type, fitted.schema()))));
         fitted.schema().sequences().forEach(

@@ -46,6 +46,7 @@ public final class LiveCatalog {
         String name = schema.isPresent() ? reader.schemaName(schema.get())
                 : reader.schemaName(reader.usualSchema(connection));
         Schema tables = reader.tables(catalog, name);
-        return new Schema(tables.types(), tables.sequences(), tables.tables(), reader.programs(catalog, name));
+        return new Schema(tables.types(), tables.sequences(), tables.tables(), reader.programs(catalog, name),
+                tables.extensions());
     }
 }

@@ -7,10 +7,15 @@ import entaxis.engines.catalog.Catalog;
 import entaxis.engines.catalog.CatalogReader;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.List;
 
 /** The catalog of PostgreSQL. */
 public class PostgreSqlCatalogReader implements CatalogReader {
+    /** PostgreSQL manual, pg_extension; the one that every database has says nothing. */
+    private static final String EXTENSIONS =
+            "select extname from pg_extension where extname <> 'plpgsql' order by oid";
+
     @Override
     public Target engine() {
         return Target.POSTGRESQL;
@@ -23,7 +28,9 @@ public class PostgreSqlCatalogReader implements CatalogReader {
 
     @Override
     public Schema tables(Catalog catalog, String schema) throws SQLException {
-        return PostgreSqlCatalog.read(catalog, schema);
+        List<String> extensions = new ArrayList<>();
+        catalog.each(EXTENSIONS, row -> extensions.add(row.getString(1)));
+        return PostgreSqlCatalog.read(catalog, schema).with(extensions);
     }
 
     @Override

@@ -9,6 +9,7 @@ import entaxis.core.reading.Reading;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.ComparedCounts;
 import entaxis.core.reconcile.Comparison;
+import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.MatchSuggestion;
@@ -28,7 +29,10 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -42,8 +46,8 @@ import java.util.stream.Collectors;
 final class ReconcileCommand {
     private static final String USAGE =
             "./entaxis reconcile FROM TO --engine E [--json] [--check] [--renames ask|none|likely] [--allow-loss] "
-                    + "[--fill TABLE.COLUMN=EXPRESSION] [--reverse]"
-            + " [--from-engine E1] [--to-engine E2] [--data FOLDER]";
+                    + "[--fill TABLE.COLUMN=EXPRESSION] [--reverse] [--out FILE.sql] [--undo FILE.sql]"
+                    + " [--from-engine E1] [--to-engine E2] [--data FOLDER]";
     private final PrintStream out;
     private final PrintStream err;
 
@@ -60,7 +64,8 @@ final class ReconcileCommand {
      */
     int run(List<String> words) {
         Arguments arguments =
-                Arguments.of(words, Set.of("--engine", "--renames", "--fill", "--from-engine", "--to-engine", "--data"),
+                Arguments.of(words, Set.of("--engine", "--renames", "--fill", "--from-engine", "--to-engine", "--data",
+                        "--out", "--undo"),
                         Set.of("--json", "--allow-loss", "--check", "--reverse"));
         Optional<Target> engine = arguments.value("--engine").flatMap(Target::of);
         String renames = arguments.value("--renames").orElse("ask");
@@ -90,15 +95,11 @@ final class ReconcileCommand {
         }
         RenameMap pairing = pairing(from, to, dialect, renames);
         Comparison comparison = Comparison.of(from, to, dialect, pairing);
-        if (arguments.has("--json")) {
-            out.println(ReconcileJson.of(comparison.differences()));
-        } else if (arguments.has("--check")) {
-            DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
-            comparison.differences().forEach(difference -> out.println(sentences.sentence(difference)
-                    + (difference.risk() == Risk.SAFE ? "" : " [" + difference.risk().word() + "]")));
-        } else {
-            script(arguments, from, to, dialect, pairing, comparison,
-                    joined(from, to, dialect, pairing, renames, fills.get()));
+        try {
+            answer(arguments, from, to, dialect, pairing, comparison, fills.get());
+        } catch (Unwritten fault) {
+            err.println(fault.getMessage());
+            return SqlCommands.WRONG;
         }
         err.println("Compared: " + ComparedCounts.of(from, to) + ": " + (comparison.alike() ? "all alike."
                 : Words.counted(comparison.differences().size(), "difference") + "."));
@@ -115,6 +116,57 @@ final class ReconcileCommand {
         return comparison.alike() ? 0 : 1;
     }
 
+    /** Prints what is asked for: the differences, as sentences or JSON, or the script. */
+    private void answer(Arguments arguments, Schema from, Schema to, Dialect dialect, RenameMap pairing,
+            Comparison comparison, Fills fills) {
+        if (arguments.has("--json")) {
+            out.println(ReconcileJson.of(comparison.differences(),
+                    difference -> alone(difference, from, to, dialect, pairing, comparison)));
+        } else if (arguments.has("--check")) {
+            DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
+            comparison.differences().forEach(difference -> out.println(sentences.sentence(difference)
+                    + (difference.risk() == Risk.SAFE ? "" : " [" + difference.risk().word() + "]")));
+        } else {
+            String renames = arguments.value("--renames").orElse("ask");
+            script(arguments, from, to, dialect, pairing, comparison,
+                    joined(from, to, dialect, pairing, renames, fills));
+        }
+    }
+
+    /** What takes one difference over by itself; nothing if it cannot stand without another. */
+    private static List<String> alone(Difference difference, Schema from, Schema to, Dialect dialect,
+            RenameMap pairing, Comparison comparison) {
+        Merge merge = Merge.of(from, to, dialect, pairing, comparison, difference::equals);
+        return Migration.of(from, merge.schema(), dialect, merge.pairing(), Fills.NONE).steps().stream()
+                .flatMap(step -> step.statements().stream()).toList();
+    }
+
+    /** Writes a script where it is asked for; the file is there whole or as it was before. */
+    private void write(Optional<String> file, String script) {
+        if (file.isEmpty()) {
+            out.print(script);
+            return;
+        }
+        Path target = Path.of(file.get()).toAbsolutePath();
+        try {
+            Path draft = Files.createTempFile(target.getParent(), "entaxis", ".sql");
+            Files.writeString(draft, script);
+            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+            err.println("Wrote " + file.get() + ".");
+        } catch (IOException | InvalidPathException e) {
+            throw new Unwritten(file.get() + " could not be written: " + e.getMessage());
+        }
+    }
+
+    /** A file that was asked for could not be written. */
+    private static final class Unwritten extends RuntimeException {
+        private static final long serialVersionUID = 1;
+
+        Unwritten(String message) {
+            super(message);
+        }
+    }
+
     private void script(Arguments arguments, Schema from, Schema to, Dialect dialect, RenameMap pairing,
             Comparison comparison, Fills fills) {
         boolean loss = arguments.has("--allow-loss");
@@ -125,15 +177,20 @@ final class ReconcileCommand {
                 .forEach(difference -> err.println("Left out, because it loses data (--allow-loss takes it in): "
                 + sentences.sentence(difference)));
         Migration forth = Migration.of(from, merge.schema(), dialect, merge.pairing(), fills);
-        if (arguments.has("--reverse")) {
-            Migration back = Migration.of(merge.schema(), from, dialect, merge.pairing().reversed(), Fills.NONE);
+        Migration back = Migration.of(merge.schema(), from, dialect, merge.pairing().reversed(), Fills.NONE);
+        String undo = back.text("Back from " + arguments.files().get(1) + " to " + arguments.files().get(0));
+        if (arguments.has("--reverse") || arguments.value("--undo").isPresent()) {
             forth.withoutWayBack().forEach(step -> err.println("No way back: " + step.what()));
-            out.print(back.text("Back from " + arguments.files().get(1) + " to " + arguments.files().get(0)));
+        }
+        if (arguments.has("--reverse")) {
+            write(arguments.value("--out"), undo);
             return;
         }
+        arguments.value("--undo").ifPresent(file -> write(Optional.of(file), undo));
         forth.steps().stream().filter(step -> step.risk() == Risk.MAY_FAIL).map(Step::what).distinct()
                 .forEach(what -> err.println("May fail: " + what));
-        out.print(forth.text("From " + arguments.files().get(0) + " to " + arguments.files().get(1)));
+        write(arguments.value("--out"),
+                forth.text("From " + arguments.files().get(0) + " to " + arguments.files().get(1)));
     }
 
     private Optional<Fills> fills(Arguments arguments) {

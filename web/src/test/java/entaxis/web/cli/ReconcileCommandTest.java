@@ -148,6 +148,24 @@ class ReconcileCommandTest {
         assertThat(first.get("from").asString()).isEqualTo("integer");
         assertThat(first.get("to").asString()).isEqualTo("bigint");
         assertThat(first.get("risk").asString()).isEqualTo("slow");
+        assertThat(first.get("id").asString()).isEqualTo("COLUMN|taxon|id|TYPE");
+        assertThat(first.get("statements").get(0).asString())
+                .isEqualTo("ALTER TABLE taxon ALTER COLUMN id TYPE bigint");
+    }
+
+    @Test
+    void scriptsAreWrittenToFiles() throws IOException {
+        String script = file("V7__there.sql", "as before");
+        String undo = script.replace("V7", "U7");
+        assertThat(run("reconcile", from, to, "--engine", "postgresql", "--renames", "none", "--out", script, "--undo",
+                undo)).isEqualTo(1);
+        assertThat(out).isEmpty();
+        assertThat(err).contains("Wrote " + script, "Wrote " + undo);
+        assertThat(Files.readString(Path.of(script))).contains("ALTER TABLE taxon ALTER COLUMN id TYPE bigint;");
+        assertThat(Files.readString(Path.of(undo))).contains("ALTER TABLE taxon ALTER COLUMN id TYPE integer");
+        assertThat(run("reconcile", from, to, "--engine", "postgresql", "--renames", "none", "--out",
+                script + "/no/such.sql")).isEqualTo(2);
+        assertThat(err).contains("could not be written");
     }
 
     @Test

@@ -73,4 +73,10 @@ public final class PostgreSqlAlterations extends Alterations {
     public String indexAdvice() {
         return "On a large table that is written to: CREATE INDEX CONCURRENTLY, outside of a transaction.";
     }
+
+    /** PostgreSQL manual, CREATE FUNCTION: what it takes and gives has to stay. */
+    @Override
+    public boolean replacesRoutines() {
+        return true;
+    }
 }

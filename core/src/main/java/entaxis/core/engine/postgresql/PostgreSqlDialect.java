@@ -289,4 +289,10 @@ public final class PostgreSqlDialect extends Dialect {
     public Optional<String> lateBodies() {
         return Optional.of("SET check_function_bodies = false");
     }
+
+    /** PostgreSQL manual, CREATE EXTENSION. */
+    @Override
+    public Optional<String> createExtension(String name) {
+        return Optional.of("CREATE EXTENSION IF NOT EXISTS " + name(name));
+    }
 }

@@ -15,7 +15,8 @@ import java.util.Set;
 public final class PostgreSqlSyntax extends ScriptSyntax {
     private static final LexicalRules LEXICAL = LexicalRules.of("$", LexicalRule.NESTED_COMMENTS,
             LexicalRule.DOLLAR_TEXTS, LexicalRule.ESCAPE_TEXTS, LexicalRule.NAMES_FOLD_DOWN);
-    private static final Set<SyntaxRule> RULES = Collections.unmodifiableSet(EnumSet.of(SyntaxRule.EXACT_NAMES,
+    private static final Set<SyntaxRule> RULES =
+            Collections.unmodifiableSet(EnumSet.of(SyntaxRule.EXTENSIONS, SyntaxRule.EXACT_NAMES,
             SyntaxRule.ALTERS_DEFERRAL, SyntaxRule.KNOWN_OPTIONS_ONLY, SyntaxRule.COUNTING_DEFAULTS,
             SyntaxRule.KEYS_FROM_INDEXES, SyntaxRule.MERGES_EQUAL_KEYS, SyntaxRule.OPERATOR_CLASSES,
             SyntaxRule.CLIENT_VARIABLES, SyntaxRule.BLOCKS_IN_TEXTS, SyntaxRule.RULE_STATEMENTS,

@@ -101,4 +101,9 @@ public final class PostgreSqlWording extends CatalogWording {
     public Target engine() {
         return Target.POSTGRESQL;
     }
+
+    @Override
+    public boolean programsFollowRenames() {
+        return true;
+    }
 }

@@ -32,4 +32,10 @@ public final class SqliteWording extends CatalogWording {
     public Target engine() {
         return Target.SQLITE;
     }
+
+    /** SQLite documentation, ALTER TABLE RENAME: also within triggers and views. */
+    @Override
+    public boolean programsFollowRenames() {
+        return true;
+    }
 }
