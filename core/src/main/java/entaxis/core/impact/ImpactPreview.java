@@ -9,7 +9,9 @@ import entaxis.core.design.Design;
 import entaxis.core.design.OwnerId;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
+import entaxis.core.migration.TwoWays;
 import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
 import entaxis.core.reconcile.TableNames;
@@ -43,7 +45,8 @@ public record ImpactPreview(String words, String refusal, Risk risk, List<String
                     new ImpactPreview(words, refused.problems().getFirst().message(), Risk.SAFE, List.of());
             case Outcome.Applied applied -> {
                 Schema wanted = EngineSchema.ofDesign(Derivation.after(derivation, applied.design()).schema(), dialect);
-                Migration migration = Migration.of(held, wanted, dialect, pairing(held, wanted), Fills.NONE);
+                Migration migration = TwoWays.of(Reconciliation.of(held, wanted, dialect, pairing(held, wanted)),
+                        difference -> true, Fills.NONE).forth();
                 yield new ImpactPreview(words, "", migration.risk(), migration.statements());
             }
         };

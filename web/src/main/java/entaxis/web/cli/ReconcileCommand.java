@@ -5,6 +5,7 @@ import entaxis.core.expression.SingleExpression;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.migration.Step;
+import entaxis.core.migration.TwoWays;
 import entaxis.core.reading.Reading;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.ComparedCounts;
@@ -13,12 +14,9 @@ import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.MatchSuggestion;
-import entaxis.core.reconcile.Merge;
-import entaxis.core.reconcile.RenameFinder;
-import entaxis.core.reconcile.RenameMap;
+import entaxis.core.reconcile.MergedTable;
+import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.reconcile.Risk;
-import entaxis.core.reconcile.SchemaRenaming;
-import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.word.Words;
@@ -57,7 +55,11 @@ final class ReconcileCommand {
     }
 
     /** One side of the comparison; a live database words views and routines in its own way. */
-    private record Side(Schema schema, boolean live, boolean whole) { }
+    private record Side(Schema schema, boolean live, boolean whole) {
+        Reconciliation.Side reconciled() {
+            return new Reconciliation.Side(schema, live);
+        }
+    }
 
     /**
      * Exit 0 if nothing is apart, 1 if something is, 2 for wrong input, and where part of a script was not understood.
@@ -84,31 +86,20 @@ final class ReconcileCommand {
         if (second.isEmpty()) {
             return SqlCommands.WRONG;
         }
-        Schema from = second.get().live() && !first.get().live()
-                ? EngineSchema.against(first.get().schema(), second.get().schema(), dialect, AgreedPrograms.NONE)
-                : first.get().schema();
-        Schema to = first.get().live() && !second.get().live()
-                ? EngineSchema.against(second.get().schema(), first.get().schema(), dialect, AgreedPrograms.NONE)
-                : second.get().schema();
-        if (first.get().live() == second.get().live()) {
-            from = EngineSchema.aligned(from, to, dialect);
-        }
-        RenameMap pairing = pairing(from, to, dialect, renames);
-        Comparison comparison = Comparison.of(from, to, dialect, pairing);
+        boolean asks = renames.equals("ask") && Boolean.getBoolean("entaxis.terminal");
+        Reconciliation sides = Reconciliation.of(first.get().reconciled(), second.get().reconciled(), dialect,
+                AgreedPrograms.NONE, offered -> !renames.equals("none") && taken(offered, renames, asks));
+        Comparison comparison = sides.comparison();
         try {
-            answer(arguments, from, to, dialect, pairing, comparison, fills.get());
+            answer(arguments, sides, fills.get());
         } catch (Unwritten fault) {
             err.println(fault.getMessage());
             return SqlCommands.WRONG;
         }
-        err.println("Compared: " + ComparedCounts.of(from, to) + ": " + (comparison.alike() ? "all alike."
+        err.println(
+                "Compared: " + ComparedCounts.of(sides.have(), sides.want()) + ": " + (comparison.alike() ? "all alike."
                 : Words.counted(comparison.differences().size(), "difference") + "."));
         comparison.remarks().forEach(err::println);
-        if (first.get().live() != second.get().live()) {
-            Side live = first.get().live() ? first.get() : second.get();
-            AgreedPrograms.NONE.vague((live == first.get() ? second : first).get().schema(), live.schema(), dialect)
-                    .ifPresent(err::println);
-        }
         if (!first.get().whole() || !second.get().whole()) {
             err.println("What was not understood could not be compared.");
             return SqlCommands.WRONG;
@@ -117,27 +108,24 @@ final class ReconcileCommand {
     }
 
     /** Prints what is asked for: the differences, as sentences or JSON, or the script. */
-    private void answer(Arguments arguments, Schema from, Schema to, Dialect dialect, RenameMap pairing,
-            Comparison comparison, Fills fills) {
+    private void answer(Arguments arguments, Reconciliation sides, Fills fills) {
+        Comparison comparison = sides.comparison();
         if (arguments.has("--json")) {
             out.println(ReconcileJson.of(comparison.differences(),
-                    difference -> alone(difference, from, to, dialect, pairing, comparison)));
+                    difference -> alone(difference, sides)));
         } else if (arguments.has("--check")) {
             DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
             comparison.differences().forEach(difference -> out.println(sentences.sentence(difference)
                     + (difference.risk() == Risk.SAFE ? "" : " [" + difference.risk().word() + "]")));
         } else {
             String renames = arguments.value("--renames").orElse("ask");
-            script(arguments, from, to, dialect, pairing, comparison,
-                    joined(from, to, dialect, pairing, renames, fills));
+            script(arguments, sides, joined(sides, renames, fills));
         }
     }
 
     /** What takes one difference over by itself; nothing if it cannot stand without another. */
-    private static List<String> alone(Difference difference, Schema from, Schema to, Dialect dialect,
-            RenameMap pairing, Comparison comparison) {
-        Merge merge = Merge.of(from, to, dialect, pairing, comparison, difference::equals);
-        return Migration.of(from, merge.schema(), dialect, merge.pairing(), Fills.NONE).steps().stream()
+    private static List<String> alone(Difference difference, Reconciliation sides) {
+        return TwoWays.of(sides, difference::equals, Fills.NONE).forth().steps().stream()
                 .flatMap(step -> step.statements().stream()).toList();
     }
 
@@ -167,18 +155,18 @@ final class ReconcileCommand {
         }
     }
 
-    private void script(Arguments arguments, Schema from, Schema to, Dialect dialect, RenameMap pairing,
-            Comparison comparison, Fills fills) {
+    private void script(Arguments arguments, Reconciliation sides, Fills fills) {
         boolean loss = arguments.has("--allow-loss");
         DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
-        Merge merge = Merge.of(from, to, dialect, pairing, difference -> loss || difference.risk() != Risk.LOSES_DATA);
-        merge.left().forEach(err::println);
-        comparison.differences().stream().filter(difference -> !loss && difference.risk() == Risk.LOSES_DATA)
+        TwoWays ways = TwoWays.of(sides, difference -> loss || difference.risk() != Risk.LOSES_DATA, fills);
+        ways.merge().left().forEach(err::println);
+        sides.comparison().differences().stream()
+                .filter(difference -> !loss && difference.risk() == Risk.LOSES_DATA)
                 .forEach(difference -> err.println("Left out, because it loses data (--allow-loss takes it in): "
-                + sentences.sentence(difference)));
-        Migration forth = Migration.of(from, merge.schema(), dialect, merge.pairing(), fills);
-        Migration back = Migration.of(merge.schema(), from, dialect, merge.pairing().reversed(), Fills.NONE);
-        String undo = back.text("Back from " + arguments.files().get(1) + " to " + arguments.files().get(0));
+                        + sentences.sentence(difference)));
+        Migration forth = ways.forth();
+        String undo = ways.back().get()
+                .text("Back from " + arguments.files().get(1) + " to " + arguments.files().get(0));
         if (arguments.has("--reverse") || arguments.value("--undo").isPresent()) {
             forth.withoutWayBack().forEach(step -> err.println("No way back: " + step.what()));
         }
@@ -252,30 +240,16 @@ final class ReconcileCommand {
         }
     }
 
-    private RenameMap pairing(Schema from, Schema to, Dialect dialect, String how) {
-        RenameMap pairing = RenameMap.NONE;
-        if (how.equals("none")) {
-            return pairing;
-        }
-        boolean asks = how.equals("ask") && Boolean.getBoolean("entaxis.terminal");
-        for (MatchSuggestion renamed : RenameFinder.find(from, to, dialect)) {
-            pairing = taken(renamed, how, asks) ? renamed.into(pairing) : pairing;
-        }
-        for (MatchSuggestion moved : SplitFinder.find(SchemaRenaming.apply(from, pairing, dialect), to, dialect)) {
-            pairing = taken(moved, how, asks) ? moved.into(pairing) : pairing;
-        }
-        return pairing;
-    }
-
     /** The values that rows get, those of columns that come back from another table among them. */
-    private Fills joined(Schema from, Schema to, Dialect dialect, RenameMap pairing, String how, Fills said) {
+    private Fills joined(Reconciliation sides, String how, Fills said) {
         if (how.equals("none")) {
             return said;
         }
         boolean asks = how.equals("ask") && Boolean.getBoolean("entaxis.terminal");
         Map<String, String> fills = new HashMap<>();
-        SplitFinder.joined(SchemaRenaming.apply(from, pairing, dialect), to, dialect).stream()
-                .filter(joined -> taken(joined, how, asks)).forEach(joined -> fills.putAll(joined.fills(dialect)));
+        sides.offers().stream().filter(offered -> offered instanceof MergedTable).map(MergedTable.class::cast)
+                .filter(joined -> taken(joined, how, asks))
+                .forEach(joined -> fills.putAll(joined.fills(sides.dialect())));
         fills.putAll(said.expressions());
         return new Fills(fills);
     }

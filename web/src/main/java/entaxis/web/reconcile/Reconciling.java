@@ -6,7 +6,7 @@ import entaxis.core.design.Design;
 import entaxis.core.design.Target;
 import entaxis.core.expression.SingleExpression;
 import entaxis.core.migration.Fills;
-import entaxis.core.migration.Migration;
+import entaxis.core.migration.TwoWays;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Answer;
@@ -20,11 +20,10 @@ import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.MatchSuggestion;
 import entaxis.core.reconcile.Merge;
 import entaxis.core.reconcile.MergedTable;
-import entaxis.core.reconcile.RenameFinder;
+import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.SchemaPart;
 import entaxis.core.reconcile.SchemaRenaming;
-import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.reconcile.ThreeWay;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -60,10 +59,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -94,9 +91,32 @@ public class Reconciling {
     }
 
     /** Both sides, with what was noted about them. */
-    private record Work(Side side, Dialect dialect, Schema have, Schema want, Map<Note.Kind, Map<String, String>> notes,
-            List<MatchSuggestion> offers, RenameMap pairing, Comparison comparison,
+    private record Work(Side side, Reconciliation sides, Map<Note.Kind, Map<String, String>> notes,
             Optional<Schema> agreed, AgreedPrograms programs) {
+        Dialect dialect() {
+            return sides.dialect();
+        }
+
+        Schema have() {
+            return sides.have();
+        }
+
+        Schema want() {
+            return sides.want();
+        }
+
+        List<MatchSuggestion> offers() {
+            return sides.offers();
+        }
+
+        RenameMap pairing() {
+            return sides.pairing();
+        }
+
+        Comparison comparison() {
+            return sides.comparison();
+        }
+
         String note(Note.Kind kind, String about) {
             return notes.getOrDefault(kind, Map.of()).getOrDefault(about, "");
         }
@@ -107,8 +127,8 @@ public class Reconciling {
             List<Difference> taken, Updated updated) { }
 
     /** What two schemas have apart; it holds as long as neither is another one and the same is taken for renamed. */
-    private record Compared(Schema have, Schema derived, Map<String, String> worded, Optional<Agreed> agreed,
-            Schema want, List<MatchSuggestion> offers, RenameMap pairing, Comparison comparison) { }
+    private record Compared(Schema derived, Map<String, String> worded, Optional<Agreed> agreed,
+            Reconciliation sides) { }
 
     /** What both sides last agreed on, as it was written down and as it was read. */
     private record Agreed(String script, Schema schema) { }
@@ -125,13 +145,13 @@ public class Reconciling {
                 .filter(script -> !script.isEmpty()).map(script -> agreed(name, script, side, dialect));
         Compared compared = recent
                 .get(name,
-                        before -> before.have() == side.schema() && before.derived() == open.derivation().schema()
+                        before -> before.sides().have() == side.schema()
+                                && before.derived() == open.derivation().schema()
                                 && before.agreed().equals(agreed) && before.worded().equals(worded)
-                                && before.pairing().equals(pairing(before.offers(), same)))
+                                && before.sides().pairing().equals(pairing(before.sides().offers(), same)))
                 .orElseGet(() -> recent.keep(name,
                         compared(side, open.derivation().schema(), dialect, same, agreed, worded)));
-        return new Work(side, dialect, side.schema(), compared.want(), notes, compared.offers(), compared.pairing(),
-                compared.comparison(), agreed.map(Agreed::schema), programs(agreed, worded));
+        return new Work(side, compared.sides(), notes, agreed.map(Agreed::schema), programs(agreed, worded));
     }
 
     private Agreed agreed(String name, String script, Side side, Dialect dialect) {
@@ -146,31 +166,25 @@ public class Reconciling {
 
     private static Compared compared(Side side, Schema derived, Dialect dialect, Map<String, String> same,
             Optional<Agreed> agreed, Map<String, String> worded) {
-        Schema have = side.schema();
-        Schema want = wanted(side, derived, dialect, programs(agreed, worded));
-        List<MatchSuggestion> offers = new ArrayList<>(RenameFinder.find(have, want, dialect));
-        Schema renamed = SchemaRenaming.apply(have, pairing(offers, same), dialect);
-        offers.addAll(SplitFinder.find(renamed, want, dialect));
-        offers.addAll(SplitFinder.joined(renamed, want, dialect));
-        RenameMap pairing = pairing(offers, same);
-        Comparison comparison = Comparison.of(have, want, dialect, pairing);
-        Optional<String> vague =
-                side.live() ? programs(agreed, worded).vague(EngineSchema.ofDesign(derived, dialect), have, dialect)
-                        : Optional.empty();
-        return new Compared(have, derived, worded, agreed, want, offers, pairing, new Comparison(
-                comparison.differences(), Stream.concat(comparison.remarks().stream(), vague.stream()).toList()));
+        Reconciliation sides = Reconciliation.of(new Reconciliation.Side(side.schema(), side.live()),
+                new Reconciliation.Side(EngineSchema.ofDesign(derived, dialect), false), dialect,
+                programs(agreed, worded), offered -> isSame(offered, same));
+        return new Compared(derived, worded, agreed, sides);
+    }
+
+    private static boolean isSame(MatchSuggestion offered, Map<String, String> same) {
+        return same.getOrDefault(offered.key(), "").equals("same");
     }
 
     private static Schema wanted(Side side, Schema derived, Dialect dialect, AgreedPrograms agreed) {
-        Schema held = EngineSchema.ofDesign(derived, dialect);
-        return side.live() ? EngineSchema.against(held, side.schema(), dialect, agreed)
-                : EngineSchema.aligned(held, side.schema(), dialect);
+        return Reconciliation.worded(new Reconciliation.Side(EngineSchema.ofDesign(derived, dialect), false),
+                new Reconciliation.Side(side.schema(), side.live()), dialect, agreed);
     }
 
     private static RenameMap pairing(List<MatchSuggestion> offers, Map<String, String> same) {
         RenameMap pairing = RenameMap.NONE;
         for (MatchSuggestion offered : offers) {
-            pairing = same.getOrDefault(offered.key(), "").equals("same") ? offered.into(pairing) : pairing;
+            pairing = isSame(offered, same) ? offered.into(pairing) : pairing;
         }
         return pairing;
     }
@@ -212,17 +226,13 @@ public class Reconciling {
                 .map(group -> new Group(group.getKey(), group.getValue().stream().sorted(worst).toList()))
                 .sorted(Comparator.comparing((Group group) -> group.rows().getFirst().difference().risk()).reversed())
                 .toList();
-        Merge merge = Merge.of(work.have(), work.want(), work.dialect(), work.pairing(), work.comparison(),
-                decisions::takesWanted);
-        Migration forth = Migration.of(work.have(), merge.schema(), work.dialect(), merge.pairing(), fills(work));
-        Supplier<Migration> back =
-                () -> Migration.of(merge.schema(), work.have(), work.dialect(), merge.pairing().reversed(), Fills.NONE);
+        TwoWays ways = TwoWays.of(work.sides(), decisions::takesWanted, fills(work));
         List<Difference> toDesign = work.comparison().differences().stream().filter(decisions::takesHave).toList();
         Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of())
                 : update(open, work, renamed, toDesign, words);
         List<Offer> offers = work.offers().stream()
                 .map(offered -> new Offer(offered, work.note(Note.Kind.RENAME, offered.key()).equals("same"))).toList();
-        return new ReconcileView(work.side(), groups, offers, merge, forth, back, update,
+        return new ReconcileView(work.side(), groups, offers, ways.merge(), ways.forth(), ways.back(), update,
                 toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent(),
                 ComparedCounts.of(work.have(), work.want()));
     }

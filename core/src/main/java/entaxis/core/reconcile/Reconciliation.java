@@ -1,0 +1,87 @@
+package entaxis.core.reconcile;
+
+import entaxis.core.schema.Schema;
+import entaxis.core.sql.Dialect;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * Two sides held against each other: worded alike, with what may be one thing under two names, and what they have
+ * apart. The script from one to the other is the affair of {@code migration.TwoWays}.
+ *
+ * @param have       the side that would be changed
+ * @param want       the side that is wanted, in the words of the other where both say the same
+ * @param offers     what may have a new name, moved into another table, or come back from one
+ * @param pairing    what of it was taken so
+ * @param comparison what is apart, with remarks on what could not be compared
+ */
+public record Reconciliation(Schema have, Schema want, Dialect dialect, List<MatchSuggestion> offers, RenameMap pairing,
+        Comparison comparison) {
+    /**
+     * One of the sides, as the engine holds it.
+     *
+     * @param live whether it is a live database, which words views and routines in its own way
+     */
+    public record Side(Schema schema, boolean live) { }
+
+    /** Copies the offers. */
+    public Reconciliation {
+        offers = List.copyOf(offers);
+    }
+
+    /**
+     * Compares two sides. Linear in the size of both, but for what may have a new name.
+     *
+     * @param agreed how both worded their views and routines when they last agreed
+     * @param same   whether what is offered is one thing; asked in an order in which later offers follow from earlier
+     *               ones
+     */
+    public static Reconciliation of(Side have, Side want, Dialect dialect, AgreedPrograms agreed,
+            Predicate<MatchSuggestion> same) {
+        boolean onlyHave = have.live() && !want.live();
+        boolean onlyWant = want.live() && !have.live();
+        Schema from = onlyWant ? worded(have, want, dialect, agreed) : have.schema();
+        Schema to = onlyWant ? want.schema() : worded(want, have, dialect, agreed);
+        List<MatchSuggestion> offers = new ArrayList<>(RenameFinder.find(from, to, dialect));
+        RenameMap pairing = taken(RenameMap.NONE, offers, same);
+        Schema renamed = SchemaRenaming.apply(from, pairing, dialect);
+        List<Split> moved = SplitFinder.find(renamed, to, dialect);
+        pairing = taken(pairing, moved, same);
+        offers.addAll(moved);
+        offers.addAll(SplitFinder.joined(renamed, to, dialect));
+        Comparison comparison = Comparison.of(from, to, dialect, pairing);
+        Optional<String> vague = onlyHave ? agreed.vague(want.schema(), have.schema(), dialect)
+                : onlyWant ? agreed.vague(have.schema(), want.schema(), dialect) : Optional.empty();
+        return new Reconciliation(from, to, dialect, offers, pairing, new Comparison(comparison.differences(),
+                Stream.concat(comparison.remarks().stream(), vague.stream()).toList()));
+    }
+
+    /** A side that is no live database, in the words of another one where both say the same. */
+    public static Schema worded(Side side, Side like, Dialect dialect, AgreedPrograms agreed) {
+        return like.live() && !side.live() ? EngineSchema.against(side.schema(), like.schema(), dialect, agreed)
+                : EngineSchema.aligned(side.schema(), like.schema(), dialect);
+    }
+
+    /** Two sides of which it is known what has a new name. */
+    public static Reconciliation of(Schema have, Schema want, Dialect dialect, RenameMap pairing) {
+        return new Reconciliation(have, want, dialect, List.of(), pairing,
+                Comparison.of(have, want, dialect, pairing));
+    }
+
+    /** What follows if some of the differences are taken over. */
+    public Merge merge(Predicate<Difference> taken) {
+        return Merge.of(have, want, dialect, pairing, comparison, taken);
+    }
+
+    private static RenameMap taken(RenameMap before, List<? extends MatchSuggestion> offers,
+            Predicate<MatchSuggestion> same) {
+        RenameMap pairing = before;
+        for (MatchSuggestion offered : offers) {
+            pairing = same.test(offered) ? offered.into(pairing) : pairing;
+        }
+        return pairing;
+    }
+}
