@@ -1,11 +1,11 @@
 package entaxis.web.review;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import entaxis.core.review.Policy;
 import entaxis.core.review.Review;
 import entaxis.core.review.Reviewed;
 import entaxis.web.store.OpenDesign;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -16,29 +16,18 @@ public class Reviews {
 
     private record Made(long revision, Review review) { }
 
-    private final Map<String, Made> made = new LinkedHashMap<>(KEPT, 0.75f, true);
+    private final Cache<String, Made> made = Caffeine.newBuilder().maximumSize(KEPT).executor(Runnable::run).build();
 
     /** The review of a design as it is now. */
     public Review of(OpenDesign open) {
-        Optional<Made> before = before(open.id());
+        Optional<Made> before = Optional.ofNullable(made.getIfPresent(open.id()));
         if (before.filter(old -> old.revision() == open.revision()).isPresent()) {
             return before.get().review();
         }
         Reviewed design = Reviewed.of(open.design(), open.derivation());
         Review review = before.map(old -> Review.after(old.review(), design, Policy.DEFAULT))
                 .orElseGet(() -> Review.of(design, Policy.DEFAULT));
-        keep(open.id(), new Made(open.revision(), review));
+        made.put(open.id(), new Made(open.revision(), review));
         return review;
-    }
-
-    private synchronized Optional<Made> before(String design) {
-        return Optional.ofNullable(made.get(design));
-    }
-
-    private synchronized void keep(String design, Made now) {
-        made.put(design, now);
-        if (made.size() > KEPT) {
-            made.remove(made.keySet().iterator().next());
-        }
     }
 }

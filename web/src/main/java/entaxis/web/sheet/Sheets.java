@@ -1,5 +1,7 @@
 package entaxis.web.sheet;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.design.Notation;
@@ -7,14 +9,14 @@ import entaxis.core.design.OwnerId;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.sql.Dialect;
-import entaxis.drawing.scene.Lens;
-import entaxis.drawing.scene.Line;
-import entaxis.drawing.scene.Scene;
-import entaxis.drawing.scene.SceneMaker;
 import entaxis.drawing.file.SheetFiles;
 import entaxis.drawing.file.SheetPicture;
 import entaxis.drawing.file.SheetPictures;
 import entaxis.drawing.paint.Mark;
+import entaxis.drawing.scene.Lens;
+import entaxis.drawing.scene.Line;
+import entaxis.drawing.scene.Scene;
+import entaxis.drawing.scene.SceneMaker;
 import entaxis.drawing.svg.SvgWriter;
 import entaxis.drawing.text.TextMeasure;
 import entaxis.web.store.OpenDesign;
@@ -57,7 +59,8 @@ public class Sheets {
 
     private final TextMeasure measure = new TextMeasure();
     private final SvgWriter writer = new SvgWriter(measure);
-    private final Map<Key, Track> tracks = new LinkedHashMap<>(16, 0.75f, true);
+    private final Cache<Key, Track> tracks =
+            Caffeine.newBuilder().maximumSize(MAX_TRACKS).executor(Runnable::run).build();
     private final PictureStore pictures;
 
     Sheets(PictureStore pictures) {
@@ -162,12 +165,6 @@ public class Sheets {
     }
 
     private Track track(Key key) {
-        synchronized (tracks) {
-            Track track = tracks.computeIfAbsent(key, any -> new Track(new SceneMaker(key.lens(), measure)));
-            if (tracks.size() > MAX_TRACKS) {
-                tracks.remove(tracks.keySet().iterator().next());
-            }
-            return track;
-        }
+        return tracks.get(key, any -> new Track(new SceneMaker(key.lens(), measure)));
     }
 }

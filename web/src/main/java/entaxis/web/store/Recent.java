@@ -1,7 +1,7 @@
 package entaxis.web.store;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Optional;
 import java.util.function.Predicate;
 
@@ -9,22 +9,17 @@ import java.util.function.Predicate;
 public final class Recent<V> {
     private static final int MAX_COUNT = 8;
 
-    private final Map<String, V> values = new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, V> eldest) {
-            return size() > MAX_COUNT;
-        }
-    };
+    /** Evicts at once rather than later on another thread, so that what is kept has a bound at every moment. */
+    private final Cache<String, V> values =
+            Caffeine.newBuilder().maximumSize(MAX_COUNT).executor(Runnable::run).build();
 
     /** The value of a name, if one is kept that still holds. */
-    public synchronized Optional<V> get(String name, Predicate<V> holds) {
-        return Optional.ofNullable(values.get(name)).filter(holds);
+    public Optional<V> get(String name, Predicate<V> holds) {
+        return Optional.ofNullable(values.getIfPresent(name)).filter(holds);
     }
 
     /** Keeps a value under a name, in the place of an older one, and gives it back. */
-    public synchronized V keep(String name, V value) {
+    public V keep(String name, V value) {
         values.put(name, value);
         return value;
     }
