@@ -42,7 +42,7 @@ final class CalledFunctions {
         while (!open.isEmpty()) {
             String name = open.removeLast();
             functions.stream().filter(function -> small(function.name()).equals(name))
-                    .forEach(function -> calls(function.text(), names).filter(called::add).forEach(open::add));
+                    .forEach(function -> calls(bare(function.text()), names).filter(called::add).forEach(open::add));
         }
         return functions.stream().filter(function -> called.contains(small(function.name())))
                 .collect(Collectors.toCollection(LinkedHashSet::new));
@@ -58,7 +58,7 @@ final class CalledFunctions {
     }
 
     /** Those of some names behind which a bracket opens. */
-    private static Stream<String> calls(String text, Set<String> names) {
+    static Stream<String> calls(String text, Set<String> names) {
         List<Token> tokens = Lexer.tokens(text).stream().filter(
                 token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
         Stream.Builder<String> calls = Stream.builder();
@@ -68,6 +68,11 @@ final class CalledFunctions {
             }
         }
         return calls.build();
+    }
+
+    /** A body that stands in quotes or dollars, without them. */
+    private static String bare(String program) {
+        return program.replace('\'', ' ').replace('$', ' ');
     }
 
     private static String small(String name) {

@@ -314,6 +314,11 @@ public abstract class Dialect extends TableFeatures {
         return "gen_random_uuid()";
     }
 
+    /** Whether an expression of this engine gives the present moment. */
+    public boolean isNow(String expression) {
+        return Functions.kind(expression) == Functions.Kind.NOW;
+    }
+
     /** What gives the present moment; as it was written, if left out. */
     public Optional<String> now() {
         return Optional.empty();

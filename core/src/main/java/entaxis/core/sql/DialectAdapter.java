@@ -2,6 +2,7 @@ package entaxis.core.sql;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
@@ -20,7 +21,6 @@ import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.FieldDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
-import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.AdaptationNote.Kind;
 import entaxis.core.sql.TableFeatures.Home;
 import entaxis.core.token.Identifiers;
@@ -52,12 +52,25 @@ public final class DialectAdapter {
 
     /** Sequences that number rows where a column cannot do so by itself. */
     private final List<Sequence> counting = new ArrayList<>();
+    /** Defined types of columns in keys and indexes. */
+    private final Set<String> keyedTypes = new HashSet<>();
+    /** Functions that are written for another engine, in small letters: nothing can call them here. */
+    private final Set<String> leftBehind = new HashSet<>();
     private final boolean own;
 
     private DialectAdapter(Dialect dialect, Schema schema, boolean own) {
         this.dialect = dialect;
         this.own = own;
         schema.types().forEach(type -> types.put(type.name(), type));
+        schema.tables().forEach(table -> keyed(table).stream().flatMap(name -> table.column(name).stream())
+                .forEach(column -> {
+                    if (column.type() instanceof UserType(String name)) {
+                        keyedTypes.add(name);
+                    }
+                }));
+        schema.programs().stream()
+                .filter(program -> program.kind() == ProgramKind.FUNCTION && program.target() != dialect.target())
+                .forEach(program -> leftBehind.add(program.name().toLowerCase(Locale.ROOT)));
     }
 
     /** A schema as an engine can hold it. */
@@ -109,7 +122,8 @@ public final class DialectAdapter {
     private TypeDefinition type(TypeDefinition type) {
         LossReport loss = words -> say(Kind.LOST, "", type.name(), words);
         return switch (type) {
-            case DomainDefinition domain -> new DomainDefinition(domain.name(), held(domain.base(), false, loss),
+            case DomainDefinition domain -> new DomainDefinition(domain.name(),
+                    held(domain.base(), keyedTypes.contains(domain.name()), loss),
                     domain.defaultValue().map(dialect::expression),
                     domain.check().map(check -> new CheckRule(dialect.stored(check.name()),
                             dialect.expression(check.condition()))),
@@ -153,32 +167,22 @@ public final class DialectAdapter {
 
     // tables
 
-    /** The table with its unique indexes as keys, which some engines do not tell apart. */
-    private static Table withKeys(Table table) {
-        List<UniqueKey> keys = new ArrayList<>(table.uniqueKeys());
-        List<TableIndex> indexes = new ArrayList<>();
-        for (TableIndex index : table.indexes()) {
-            boolean key = index.unique() && index.predicate().isEmpty() && index.columns().stream()
-                    .noneMatch(part -> part.expression() || part.descending() || part.prefix().isPresent());
-            if (key) {
-                keys.add(new UniqueKey(index.name(), index.columns().stream().map(IndexColumn::name).toList()));
-            } else {
-                indexes.add(index);
-            }
-        }
-        return new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), keys,
-                table.checks(), table.foreignKeys(), indexes, table.comment());
-    }
-
-    private Table table(Table given) {
-        Table table = dialect.uniqueIndexesAreKeys() ? withKeys(given) : given;
+    /** Columns of keys, references and indexes, as far as all of their values count. */
+    private Set<String> keyed(Table table) {
         Set<String> keyed = new HashSet<>(table.keyColumns());
         table.uniqueKeys().forEach(key -> keyed.addAll(key.columns()));
         table.foreignKeys().forEach(key -> keyed.addAll(key.columns()));
         table.indexes()
                 .forEach(index -> index.columns().stream()
-                        .filter(part -> part.prefix().isEmpty() && index.method().isEmpty())
+                        .filter(part -> (part.prefix().isEmpty() || !dialect.prefixIndexes())
+                                && index.method().isEmpty())
                         .forEach(part -> keyed.add(part.name())));
+        return keyed;
+    }
+
+    private Table table(Table given) {
+        Table table = dialect.uniqueIndexesAreKeys() ? UniqueIndexes.asKeys(given) : given;
+        Set<String> keyed = keyed(table);
         List<CheckRule> checks = new ArrayList<>();
         Numbered numbered = new Numbered(table);
         List<Column> columns = new ArrayList<>();
@@ -186,6 +190,7 @@ public final class DialectAdapter {
             columns.add(column(table, column, keyed.contains(column.name()), numbered, checks));
         }
         List<CheckRule> ordered = new ArrayList<>(table.checks().stream()
+                .filter(check -> callable(table, check.name(), check.condition()))
                 .map(check -> new CheckRule(check.name(), dialect.expression(check.condition()))).toList());
         checks.stream().filter(extra -> ordered.stream().noneMatch(own -> own.name().equals(extra.name())))
                 .forEach(ordered::add);
@@ -213,7 +218,8 @@ public final class DialectAdapter {
         Optional<String> standing = fitted.defaultValue().or(() -> domainDefault(column.type()));
         SqlType plain = fitted.type();
         Optional<String> defaultValue = fitted.identity() != Identity.NONE ? Optional.empty()
-                : standing.map(expression -> dialect.columnDefault(dialect.expression(expression), plain));
+                : standing.filter(expression -> callable(table, column.name(), expression))
+                        .map(expression -> dialect.columnDefault(dialect.expression(expression), plain));
         ColumnDetails details = fitted.details();
         if (details.onUpdate().isPresent() && !dialect.setsOnUpdate()) {
             loss.say("nothing sets it when a row is changed; a trigger would have to");
@@ -225,6 +231,15 @@ public final class DialectAdapter {
         return said.withDefault(defaultValue).with(details)
                 .withRequired(required
                         && (fitted.generated().isEmpty() || dialect.requiresComputed(fitted.details().virtual())));
+    }
+
+    /** Whether an expression calls no function that stays behind; says so otherwise. */
+    private boolean callable(Table table, String element, String expression) {
+        Optional<String> called = leftBehind.isEmpty() ? Optional.empty()
+                : CalledFunctions.calls(expression, leftBehind).findFirst();
+        called.ifPresent(name -> say(Kind.LOST, table.name(), element,
+                "it calls " + name + ", which is written for another engine; the expression is left out"));
+        return called.isEmpty();
     }
 
     /** Whether a column has its comment from its type, so that it says nothing of its own. */

@@ -1,5 +1,6 @@
 package entaxis.core.sql;
 
+import entaxis.core.design.SqlName;
 import entaxis.core.expression.CanonicalForm;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
@@ -16,14 +17,18 @@ import entaxis.core.schema.TypeDefinition.FieldDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
+import entaxis.core.token.Identifiers;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 
 /**
  * Turns a schema in an engine's own words into one in ISO words, so that any other engine can take it. Linear in the
@@ -67,7 +72,32 @@ public final class IsoNormalizer {
         List<TypeDefinition> types = schema.types().stream().map(this::type).toList();
         List<Sequence> sequences = schema.sequences().stream()
                 .map(own -> new Sequence(own.namespace(), name(own.name()), own.start(), own.step())).toList();
-        return new Schema(types, sequences, schema.tables().stream().map(this::table).toList(), schema.programs());
+        List<Table> tables = schema.tables().stream().map(this::table).toList();
+        Map<String, Table> named = new HashMap<>();
+        tables.forEach(table -> named.putIfAbsent(table.name().toLowerCase(Locale.ROOT), table));
+        return new Schema(types, sequences, tables.stream().map(table -> withNumbers(table, named)).toList(),
+                schema.programs());
+    }
+
+    /** Truth values that refer to numbers are numbers too: MySQL has one type for both. */
+    private static Table withNumbers(Table table, Map<String, Table> named) {
+        Map<String, SqlType> numbers = new HashMap<>();
+        for (ForeignKey key : table.foreignKeys()) {
+            Optional<Table> other = Optional.ofNullable(named.get(key.referencedTable().toLowerCase(Locale.ROOT)));
+            for (int i = 0; i < Math.min(key.columns().size(), key.referencedColumns().size()); i++) {
+                String own = key.columns().get(i);
+                other.flatMap(parent -> parent.column(key.referencedColumns().get(key.columns().indexOf(own))))
+                        .filter(column -> column.type() instanceof SqlType.IntegerType)
+                        .ifPresent(column -> numbers.put(own, column.type()));
+            }
+        }
+        boolean differs = table.columns().stream()
+                .anyMatch(column -> column.type() instanceof BooleanType && numbers.containsKey(column.name()));
+        return !differs ? table : new Table(table.origin(), table.namespace(), table.name(),
+                table.columns().stream().map(column -> column.type() instanceof BooleanType
+                        ? column.withType(numbers.getOrDefault(column.name(), column.type())) : column).toList(),
+                table.primaryKey(), table.uniqueKeys(), table.checks(), table.foreignKeys(), table.indexes(),
+                table.comment());
     }
 
     /** A name in small letters where the engine folds it; one of mixed letters was quoted and stays. */
@@ -108,26 +138,44 @@ public final class IsoNormalizer {
     private Table table(Table table) {
         Optional<PrimaryKey> key = table.primaryKey()
                 .map(own -> own.named(own.name().equals("PRIMARY") ? "" : name(own.name())).renamed(this::name));
-        List<Column> columns = table.columns().stream().map(column -> column(table, column)).toList();
+        Map<String, String> spelled = spelled(table);
+        UnaryOperator<String> condition = text -> Identifiers.exchanged(condition(text), spelled);
+        List<Column> columns = table.columns().stream().map(column -> column(table, column))
+                .map(column -> column.withGenerated(
+                        column.generated().map(text -> Identifiers.exchanged(text, spelled)))).toList();
         List<UniqueKey> uniques =
                 table.uniqueKeys().stream().map(own -> new UniqueKey(name(own.name()), names(own.columns()))).toList();
         List<CheckRule> checks = table.checks().stream()
-                .map(own -> new CheckRule(name(own.name()), condition(own.condition()))).toList();
+                .map(own -> new CheckRule(name(own.name()), condition.apply(own.condition()))).toList();
         List<ForeignKey> keys = table.foreignKeys().stream()
                 .map(own -> new ForeignKey(own.origin(), name(own.name()), names(own.columns()),
-                        name(own.referencedNamespace()),
+                        usual(own.referencedNamespace()) ? "" : name(own.referencedNamespace()),
                         name(own.referencedTable()), names(own.referencedColumns()), own.onDelete(), own.onUpdate(),
                         own.deferral()))
                 .toList();
         List<TableIndex> indexes = table.indexes().stream().filter(index -> !index.method().equals("exclude"))
                 .map(own -> new TableIndex(name(own.name()), own.unique(),
                         own.columns().stream()
-                                .map(part -> part.named(part.expression() ? condition(part.name()) : name(part.name())))
+                                .map(part -> part
+                                        .named(part.expression() ? condition.apply(part.name()) : name(part.name())))
                                 .toList(),
-                        "", own.predicate().map(this::condition)))
+                        "", own.predicate().map(condition)))
                 .toList();
         return new Table(table.origin(), usual(table.namespace()) ? "" : name(table.namespace()), name(table.name()),
                 columns, key, uniques, checks, keys, indexes, table.comment());
+    }
+
+    /**
+     * Columns with capitals in quotes, by their names in small letters, where the engine takes any case: conditions may
+     * spell them otherwise.
+     */
+    private Map<String, String> spelled(Table table) {
+        boolean ignoresCase = dialect.compared("A").equals(dialect.compared("a")) && !dialect.foldsUp();
+        Map<String, String> spelled = new HashMap<>();
+        table.columns().stream().map(Column::name)
+                .filter(name -> ignoresCase && !name.equals(name.toLowerCase(Locale.ROOT)))
+                .forEach(name -> spelled.put(name.toLowerCase(Locale.ROOT), SqlName.quoted(name)));
+        return spelled;
     }
 
     /** Whether a schema is the one that an engine puts things into where none is named. */
@@ -154,7 +202,7 @@ public final class IsoNormalizer {
             bare = bare.substring(1, bare.length() - 1).strip();
         }
         Functions.Kind kind = Functions.kind(bare);
-        if (kind == Functions.Kind.NOW) {
+        if (dialect.isNow(bare)) {
             return "current_timestamp";
         }
         if (kind == Functions.Kind.RANDOM_UUID) {

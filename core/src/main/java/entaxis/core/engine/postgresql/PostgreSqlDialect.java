@@ -6,6 +6,7 @@ import static entaxis.core.sql.HeldTypes.longEnough;
 import static entaxis.core.sql.HeldTypes.signedFor;
 import static entaxis.core.sql.NameSpaces.OBJECTS;
 
+import entaxis.core.design.SqlName;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
@@ -253,7 +254,12 @@ public final class PostgreSqlDialect extends Dialect {
     @Override
     public String standard(String expression) {
         return NEXT.matcher(CAST.matcher(NUMBER.matcher(expression).replaceAll("$1")).replaceAll("$1"))
-                .replaceAll(found -> Matcher.quoteReplacement("next value for " + found.group(1)));
+                .replaceAll(found -> Matcher.quoteReplacement("next value for " + sequence(found.group(1))));
+    }
+
+    /** A sequence as it is named in a text, as SQL names it. */
+    private static String sequence(String text) {
+        return text.matches("[\\w$.]+|.*\".*") ? text : SqlName.quoted(text);
     }
 
     @Override

@@ -64,6 +64,8 @@ public final class SqliteDialect extends Dialect {
     /** SQLite release notes. */
     private static final Map<String, String> RESERVED_SINCE = ReservedSince.of("3.24 nothing", "3.35 returning");
     private static final Map<String, String> EXCHANGED = Map.of("char_length", "length", "character_length", "length");
+    private static final Pattern NOW =
+            Pattern.compile("datetime\\s*\\(\\s*'now'\\s*(,\\s*'localtime'\\s*)?\\)", Pattern.CASE_INSENSITIVE);
     private static final Pattern CONSTANT =
             Pattern.compile("[+-]?[0-9.]+(e[+-]?[0-9]+)?|'([^']|'')*'|true|false|null|x'[0-9a-f]*'"
                     + "|current_timestamp|current_date|current_time");
@@ -290,5 +292,11 @@ public final class SqliteDialect extends Dialect {
     @Override
     public SqlType own(SqlType type) {
         return type;
+    }
+
+    /** SQLite documentation, “Date And Time Functions”. */
+    @Override
+    public boolean isNow(String expression) {
+        return super.isNow(expression) || NOW.matcher(expression).matches();
     }
 }
