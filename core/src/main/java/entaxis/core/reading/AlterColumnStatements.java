@@ -9,15 +9,15 @@ import java.util.Optional;
 /** Reads ALTER COLUMN and ALTER CONSTRAINT of ALTER TABLE. */
 final class AlterColumnStatements {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final TypeParser types;
     private final StepOver pass;
 
-    AlterColumnStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types,
+    AlterColumnStatements(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, TypeParser types,
             StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.types = types;
         this.pass = pass;
@@ -40,12 +40,12 @@ final class AlterColumnStatements {
     // ALTER COLUMN
 
     boolean alterColumn(TableBuilder table, int from) {
-        if (drafts.takes(SyntaxRule.ALTERS_DEFERRAL) && tokens.accept(Keyword.CONSTRAINT)) {
+        if (builder.takes(SyntaxRule.ALTERS_DEFERRAL) && tokens.accept(Keyword.CONSTRAINT)) {
             alterConstraint(table);
             return false;
         }
         if (tokens.is(Keyword.CONSTRAINT) || (tokens.is(Keyword.INDEX) || tokens.is(Keyword.CHECK))
-                && drafts.takes(SyntaxRule.SWITCHES_PARTS)) {
+                && builder.takes(SyntaxRule.SWITCHES_PARTS)) {
             boolean moreBehind = storageSetting();
             if (!moreBehind) {
                 pass.over(from, "switching on and off");
@@ -76,7 +76,7 @@ final class AlterColumnStatements {
             }
             case ADD -> {
                 tokens.at++;
-                if (drafts.takes(SyntaxRule.COLUMN_PROPERTIES)) {
+                if (builder.takes(SyntaxRule.COLUMN_PROPERTIES)) {
                     property(column);
                 } else {
                     definitions.columns().clauses(table, column);
@@ -85,7 +85,7 @@ final class AlterColumnStatements {
             case RENAME -> {
                 tokens.at++;
                 tokens.expect(Keyword.TO);
-                drafts.rename(table, column, tokens.name());
+                builder.rename(table, column, tokens.name());
             }
             case RESTART -> tokens.at = tokens.limit;
             case DEFAULT -> definitions.columns().clauses(table, column);
@@ -97,7 +97,7 @@ final class AlterColumnStatements {
     private void redefine(TableBuilder table, ColumnBuilder column) {
         column.type = types.read().type();
         column.required = false;
-        if (drafts.takes(SyntaxRule.ALTERED_COLUMN_SAYS_NULL)) {
+        if (builder.takes(SyntaxRule.ALTERED_COLUMN_SAYS_NULL)) {
             boolean inKey = table.primaryKey.filter(key -> key.columns().contains(column.name)).isPresent();
             clausesOfAltered(table, column);
             column.required |= inKey;
@@ -175,7 +175,7 @@ final class AlterColumnStatements {
                     expression(table, column, tokens.inRound());
                     return false;
                 }
-                if (drafts.takes(SyntaxRule.KNOWN_OPTIONS_ONLY) && !tokens.sign('(') && !tokens.is(Keyword.STATISTICS)
+                if (builder.takes(SyntaxRule.KNOWN_OPTIONS_ONLY) && !tokens.sign('(') && !tokens.is(Keyword.STATISTICS)
                         && !tokens.is(Keyword.STORAGE) && !tokens.is(Keyword.COMPRESSION)) {
                     throw tokens.unreadable("this change of a column is not known here");
                 }
@@ -250,7 +250,7 @@ final class AlterColumnStatements {
     private void unset(TableBuilder table, ColumnBuilder column) {
         if (tokens.accept(Keyword.DEFAULT)) {
             column.defaultValue = "";
-            if (column.identity == Identity.BY_DEFAULT && drafts.takes(SyntaxRule.COUNTING_DEFAULTS)) {
+            if (column.identity == Identity.BY_DEFAULT && builder.takes(SyntaxRule.COUNTING_DEFAULTS)) {
                 column.identity = Identity.NONE;
             }
             table.heirs.forEach(heir -> heir.column(column.name).ifPresent(inherited -> inherited.defaultValue = ""));
@@ -263,7 +263,7 @@ final class AlterColumnStatements {
         } else if (tokens.acceptReading("EXPRESSION")) {
             tokens.accept(Keyword.IF, Keyword.EXISTS);
             column.generated = "";
-        } else if (drafts.takes(SyntaxRule.COLUMN_PROPERTIES)) {
+        } else if (builder.takes(SyntaxRule.COLUMN_PROPERTIES)) {
             property(column);
         } else {
             throw tokens.unreadable("DEFAULT, NOT NULL, IDENTITY or EXPRESSION is expected here");

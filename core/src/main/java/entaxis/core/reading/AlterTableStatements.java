@@ -12,7 +12,7 @@ final class AlterTableStatements {
     /** Whether the statement leaves heirs alone. */
     private boolean only;
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final AlterColumnStatements columns;
     private final DropClauses drops;
@@ -20,14 +20,14 @@ final class AlterTableStatements {
     private final ImpliedNames implied;
     private final StepOver pass;
 
-    AlterTableStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types,
+    AlterTableStatements(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, TypeParser types,
             ImpliedNames implied, StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
-        this.redefinitions = new ColumnRedefinitions(tokens, drafts, definitions, types);
-        this.columns = new AlterColumnStatements(tokens, drafts, definitions, types, pass);
-        this.drops = new DropClauses(tokens, drafts, pass);
+        this.redefinitions = new ColumnRedefinitions(tokens, builder, definitions, types);
+        this.columns = new AlterColumnStatements(tokens, builder, definitions, types, pass);
+        this.drops = new DropClauses(tokens, builder, pass);
         this.implied = implied;
         this.pass = pass;
     }
@@ -43,9 +43,9 @@ final class AlterTableStatements {
         int at = tokens.at;
         QName name = definitions.names().qualified();
         tokens.acceptSign('*');
-        Optional<TableBuilder> found = drafts.table(name);
+        Optional<TableBuilder> found = builder.table(name);
         if (found.isEmpty()) {
-            if (ifThere || name.name().startsWith("#") || drafts.passing.contains(drafts.key(name))) {
+            if (ifThere || name.name().startsWith("#") || builder.passing.contains(builder.key(name))) {
                 pass.over(from, "change of a table that is not kept");
                 return;
             }
@@ -62,7 +62,7 @@ final class AlterTableStatements {
         Keyword verb = Keyword.NONE;
         boolean more = true;
         while (more) {
-            boolean repeated = drafts.takes(SyntaxRule.ALTER_LISTS)
+            boolean repeated = builder.takes(SyntaxRule.ALTER_LISTS)
                     && (verb == Keyword.ADD && !isVerb(tokens.word()) || verb == Keyword.DROP
                             && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.COLUMN)));
             if (!repeated) {
@@ -73,7 +73,7 @@ final class AlterTableStatements {
                 return;
             }
             verb = verb == Keyword.WITH ? Keyword.ADD : verb;
-            more = tokens.acceptSign(',') || drafts.takes(SyntaxRule.ACTIONS_WITHOUT_COMMA) && !tokens.atEnd()
+            more = tokens.acceptSign(',') || builder.takes(SyntaxRule.ACTIONS_WITHOUT_COMMA) && !tokens.atEnd()
                     && isVerb(tokens.word());
         }
     }
@@ -130,7 +130,7 @@ final class AlterTableStatements {
     }
 
     private boolean drop(TableBuilder table, int from) {
-        if (drafts.takes(SyntaxRule.UNUSED_COLUMNS) && tokens.reads(tokens.at, "UNUSED")) {
+        if (builder.takes(SyntaxRule.UNUSED_COLUMNS) && tokens.reads(tokens.at, "UNUSED")) {
             pass.over(from, "storage options");
             return true;
         }
@@ -156,16 +156,16 @@ final class AlterTableStatements {
         switch (verb) {
             case INHERIT -> {
                 tokens.at++;
-                drafts.table(definitions.names().qualified()).ifPresent(parent -> parent.heirs.add(table));
+                builder.table(definitions.names().qualified()).ifPresent(parent -> parent.heirs.add(table));
             }
             case NO -> {
                 tokens.at += 2;
-                drafts.table(definitions.names().qualified()).ifPresent(parent -> parent.heirs.remove(table));
+                builder.table(definitions.names().qualified()).ifPresent(parent -> parent.heirs.remove(table));
             }
             case ATTACH -> attach(table);
             default -> {
                 tokens.at += 2;
-                drafts.table(definitions.names().qualified()).ifPresent(part -> {
+                builder.table(definitions.names().qualified()).ifPresent(part -> {
                     table.heirs.remove(part);
                     part.partition = false;
                 });
@@ -206,7 +206,7 @@ final class AlterTableStatements {
             }
             default -> {
                 boolean word = tokens.kind(start) == TokenizedStatement.WORD;
-                if (tokens.sign(start + 1, '=') || word && drafts.takes(SyntaxRule.STORAGE_WORDS)
+                if (tokens.sign(start + 1, '=') || word && builder.takes(SyntaxRule.STORAGE_WORDS)
                         || tokens.reads(start, "REBUILD") || tokens.reads(start, "RESET")) {
                     pass.over(from, "storage options");
                     return true;
@@ -219,12 +219,12 @@ final class AlterTableStatements {
 
     private boolean set(TableBuilder table, QName name, int from) {
         tokens.at++;
-        if (drafts.takes(SyntaxRule.UNUSED_COLUMNS) && tokens.acceptReading("UNUSED")) {
+        if (builder.takes(SyntaxRule.UNUSED_COLUMNS) && tokens.acceptReading("UNUSED")) {
             drops.dropColumns(table);
             return false;
         }
         if (tokens.accept(Keyword.SCHEMA)) {
-            drafts.rename(table, name, new QName(tokens.name(), table.name));
+            builder.rename(table, name, new QName(tokens.name(), table.name));
             return false;
         }
         pass.over(from, "storage options");
@@ -236,7 +236,7 @@ final class AlterTableStatements {
             pass.over(from, tokens.word(tokens.at + 1) == Keyword.ROW ? "row security" : "switching on and off");
             return true;
         }
-        if (drafts.takes(SyntaxRule.ACTIONS_PASSED_SINGLY)) {
+        if (builder.takes(SyntaxRule.ACTIONS_PASSED_SINGLY)) {
             boolean moreBehind = false;
             int depth = 0;
             for (int i = tokens.at; i < tokens.limit && !moreBehind; i++) {
@@ -266,7 +266,7 @@ final class AlterTableStatements {
             return false;
         }
         if (tokens.is(Keyword.PARTITION) || tokens.reads(tokens.at, "SUPPLEMENTAL")
-                || tokens.is(Keyword.PERIOD) && drafts.takes(SyntaxRule.SYSTEM_PERIODS)
+                || tokens.is(Keyword.PERIOD) && builder.takes(SyntaxRule.SYSTEM_PERIODS)
                 || tokens.reads(tokens.at, "SYSTEM")) {
             pass.over(from, tokens.is(Keyword.PARTITION) ? "partitioning" : "storage options");
             return true;
@@ -280,7 +280,7 @@ final class AlterTableStatements {
             inRound(table);
             return false;
         }
-        if (tokens.is(Keyword.DEFAULT) && drafts.takes(SyntaxRule.DEFAULT_CONSTRAINTS)) {
+        if (tokens.is(Keyword.DEFAULT) && builder.takes(SyntaxRule.DEFAULT_CONSTRAINTS)) {
             definitions.constraints().constraint(table);
             return false;
         }
@@ -339,7 +339,7 @@ final class AlterTableStatements {
 
     private void addColumn(TableBuilder table, boolean ifAbsent) {
         if (ifAbsent && tokens.isName(tokens.at) && table.has(tokens.nameAt(tokens.at))) {
-            TableBuilder scratch = new TableBuilder("", table.name, drafts.exact);
+            TableBuilder scratch = new TableBuilder("", table.name, builder.exact);
             definitions.columns().column(scratch);
             redefinitions.place(scratch, scratch.columns.getFirst());
             return;
@@ -366,7 +366,7 @@ final class AlterTableStatements {
             renameConstraint(table, before, tokens.name(), at);
             return;
         }
-        if (drafts.takes(SyntaxRule.INDEXES_ALTERED_WITH_TABLE)
+        if (builder.takes(SyntaxRule.INDEXES_ALTERED_WITH_TABLE)
                 && (tokens.accept(Keyword.INDEX) || tokens.accept(Keyword.KEY))) {
             String before = tokens.name();
             tokens.expect(Keyword.TO);
@@ -376,7 +376,7 @@ final class AlterTableStatements {
             table.uniqueKeys
                     .replaceAll(key -> key.name().equalsIgnoreCase(before) ? new UniqueKey(now, key.columns()) : key);
             table.indexRenames++;
-            drafts.index(now, table);
+            builder.index(now, table);
             return;
         }
         boolean column = tokens.accept(Keyword.COLUMN) || !tokens.is(Keyword.TO) && !tokens.is(Keyword.AS)
@@ -386,13 +386,13 @@ final class AlterTableStatements {
             ColumnBuilder renamed = definitions.lookup().existing(table, tokens.at);
             tokens.at++;
             tokens.expect(Keyword.TO);
-            drafts.rename(table, renamed, tokens.name());
+            builder.rename(table, renamed, tokens.name());
             return;
         }
         if (!tokens.accept(Keyword.TO)) {
             tokens.accept(Keyword.AS);
         }
-        drafts.rename(table, name, definitions.names().qualified());
+        builder.rename(table, name, definitions.names().qualified());
     }
 
     void renameConstraint(TableBuilder table, String before, String now, int at) {
@@ -420,7 +420,7 @@ final class AlterTableStatements {
         tokens.expect(Keyword.PARTITION);
         int at = tokens.at;
         QName name = definitions.names().qualified();
-        TableBuilder part = drafts.table(name)
+        TableBuilder part = builder.table(name)
                 .orElseThrow(() -> StatementException.conflict(at, "no table " + name.name() + " is known here"));
         whole.heirs.add(part);
         part.partition = true;

@@ -12,12 +12,12 @@ final class ClauseEnds {
     /** Whether a column's clauses are being read: a comment among them is the column's. */
     private boolean inColumn;
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final NameParser names;
 
-    ClauseEnds(TokenCursor tokens, SchemaBuilder drafts, NameParser names) {
+    ClauseEnds(TokenCursor tokens, SchemaBuilder builder, NameParser names) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.names = names;
     }
 
@@ -106,7 +106,7 @@ final class ClauseEnds {
         if (tokens.is(Keyword.ON, Keyword.CONFLICT)) {
             return onConflict();
         }
-        if (drafts.takes(SyntaxRule.STORAGE_PLACES) && tokens.is(Keyword.ON)
+        if (builder.takes(SyntaxRule.STORAGE_PLACES) && tokens.is(Keyword.ON)
                 && tokens.word(tokens.at + 1) != Keyword.DELETE
                 && tokens.word(tokens.at + 1) != Keyword.UPDATE && tokens.isName(tokens.at + 1)) {
             return storagePlace();
@@ -124,7 +124,7 @@ final class ClauseEnds {
             tokens.skipRound();
             return true;
         }
-        if (drafts.takes(SyntaxRule.INDEX_COMMENTS) && !inColumn && tokens.is(Keyword.COMMENT)) {
+        if (builder.takes(SyntaxRule.INDEX_COMMENTS) && !inColumn && tokens.is(Keyword.COMMENT)) {
             tokens.at += tokens.sign(tokens.at + 1, '=') ? 3 : 2;
             return true;
         }
@@ -145,7 +145,7 @@ final class ClauseEnds {
             tokens.skipRound();
             return true;
         }
-        if (drafts.takes(SyntaxRule.NAMED_INDEX_BEHIND_USING) && tokens.kind(tokens.at) == TokenizedStatement.WORD
+        if (builder.takes(SyntaxRule.NAMED_INDEX_BEHIND_USING) && tokens.kind(tokens.at) == TokenizedStatement.WORD
                 && tokens.word() == Keyword.NONE && !indexProperty()) {
             names.qualified();
         }
@@ -181,7 +181,7 @@ final class ClauseEnds {
         if (!tokens.accept(Keyword.CLUSTERED)) {
             tokens.accept(Keyword.NONCLUSTERED);
         }
-        if (tokens.is(Keyword.HASH) && drafts.takes(SyntaxRule.HASH_KEYS)) {
+        if (tokens.is(Keyword.HASH) && builder.takes(SyntaxRule.HASH_KEYS)) {
             tokens.at++;
         }
     }
@@ -200,7 +200,7 @@ final class ClauseEnds {
     }
 
     void indexMethod() {
-        if (drafts.takes(SyntaxRule.METHODS_BEHIND_KEYS) && tokens.accept(Keyword.USING)) {
+        if (builder.takes(SyntaxRule.METHODS_BEHIND_KEYS) && tokens.accept(Keyword.USING)) {
             tokens.at++;
         }
     }

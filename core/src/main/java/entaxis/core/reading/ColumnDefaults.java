@@ -7,10 +7,10 @@ import java.util.Optional;
 
 /** Takes defaults of columns; one that draws from a sequence of the column's own is an identity. */
 final class ColumnDefaults {
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
 
-    ColumnDefaults(SchemaBuilder drafts) {
-        this.drafts = drafts;
+    ColumnDefaults(SchemaBuilder builder) {
+        this.builder = builder;
     }
 
     /** Takes a default; one that draws from a sequence of the column's own is an identity. */
@@ -32,15 +32,15 @@ final class ColumnDefaults {
     }
 
     /** The sequence that a text names, with or without its schema. */
-    Optional<SchemaBuilder.SequenceDraft> sequenceNamed(String text) {
+    Optional<SchemaBuilder.ReadSequence> sequenceNamed(String text) {
         int point = text.lastIndexOf('.');
         QName name = new QName(point < 0 ? "" : text.substring(0, point).replace("\"", ""),
                 text.substring(point + 1).replace("\"", ""));
-        return drafts.sequence(name);
+        return builder.sequence(name);
     }
 
     /** Makes a column count by itself with a sequence that it owns. */
-    void counts(ColumnBuilder column, SchemaBuilder.SequenceDraft sequence) {
+    void counts(ColumnBuilder column, SchemaBuilder.ReadSequence sequence) {
         column.counted = column.defaultValue;
         column.defaultValue = "";
         column.identity = Identity.BY_DEFAULT;

@@ -9,7 +9,7 @@ import java.util.List;
 /** Reads columns with their types and clauses (ISO/IEC 9075-2, 11.4; the engines' manuals). */
 final class ColumnParser {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final TypeParser types;
     private final ImpliedNames implied;
     private final NameParser names;
@@ -21,11 +21,11 @@ final class ColumnParser {
     private final ReferenceParser references;
     private final ConstraintParser constraints;
 
-    ColumnParser(TokenCursor tokens, SchemaBuilder drafts, TypeParser types, ImpliedNames implied, NameParser names,
+    ColumnParser(TokenCursor tokens, SchemaBuilder builder, TypeParser types, ImpliedNames implied, NameParser names,
             NumberParser numbers, ExpressionParser expressions, ClauseEnds clauseEnds, ColumnDefaults defaults,
             IndexParser indexes, ReferenceParser references, ConstraintParser constraints) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.types = types;
         this.implied = implied;
         this.names = names;
@@ -41,14 +41,14 @@ final class ColumnParser {
     /** Reads a column with its clauses into a table. */
     ColumnBuilder column(TableBuilder table) {
         int start = tokens.at;
-        boolean serial = drafts.takes(SyntaxRule.UNIQUE_SERIAL) && tokens.word(start + 1) == Keyword.SERIAL;
+        boolean serial = builder.takes(SyntaxRule.UNIQUE_SERIAL) && tokens.word(start + 1) == Keyword.SERIAL;
         ColumnBuilder column = nameAndType();
         refuseTwice(table, column, start);
-        if (column.identity != Identity.NONE && drafts.takes(SyntaxRule.COUNTING_DEFAULTS)) {
+        if (column.identity != Identity.NONE && builder.takes(SyntaxRule.COUNTING_DEFAULTS)) {
             column.counted = "nextval('" + implied.sequence(table, column.name) + "'::regclass)";
         }
         column.required |= column.type instanceof SqlType.UserType(String type)
-                && drafts.requiredTypes.contains(drafts.key(new QName("", type)));
+                && builder.requiredTypes.contains(builder.key(new QName("", type)));
         table.add(column);
         clauses(table, column);
         if (serial) {
@@ -69,12 +69,12 @@ final class ColumnParser {
         String name = tokens.name();
         if (!types.begins()) {
             boolean computed = tokens.is(Keyword.AS) || tokens.is(Keyword.GENERATED);
-            if (!drafts.dialect.columnsWithoutType() && !computed) {
+            if (!builder.dialect.columnsWithoutType() && !computed) {
                 throw tokens.unreadable("the column " + name + " has no type");
             }
             return new ColumnBuilder(name, new SqlType.NativeType(""));
         }
-        boolean serial = drafts.takes(SyntaxRule.UNIQUE_SERIAL) && tokens.is(Keyword.SERIAL);
+        boolean serial = builder.takes(SyntaxRule.UNIQUE_SERIAL) && tokens.is(Keyword.SERIAL);
         TypeParser.Read type = types.read();
         ColumnBuilder column = new ColumnBuilder(name, type.type());
         if (type.counting() || serial) {
@@ -157,7 +157,7 @@ final class ColumnParser {
                 }
             }
             case IDENTITY ->
-                    identity(column, drafts.dialect.identity(Identity.BY_DEFAULT));
+                    identity(column, builder.dialect.identity(Identity.BY_DEFAULT));
             default -> {
                 return detail(table, column, word);
             }
@@ -183,14 +183,14 @@ final class ColumnParser {
                     tokens.expect(Keyword.SET);
                 }
                 tokens.acceptSign('=');
-                column.type = drafts.takes(SyntaxRule.BINARY_CHARACTER_SET) && tokens.is(Keyword.BINARY)
+                column.type = builder.takes(SyntaxRule.BINARY_CHARACTER_SET) && tokens.is(Keyword.BINARY)
                         ? inBytes(column.type) : column.type;
                 tokens.at++;
             }
             case ON -> {
                 if (!tokens.accept(Keyword.ON, Keyword.UPDATE)) {
                     return clauseEnds.onConflict()
-                            || drafts.takes(SyntaxRule.STORAGE_PLACES) && clauseEnds.storagePlace();
+                            || builder.takes(SyntaxRule.STORAGE_PLACES) && clauseEnds.storagePlace();
                 }
                 column.onUpdate = expressions.expression();
             }
@@ -208,7 +208,7 @@ final class ColumnParser {
                 tokens.skipRound();
             }
             case INDEX -> {
-                if (!drafts.takes(SyntaxRule.INLINE_INDEXES)) {
+                if (!builder.takes(SyntaxRule.INLINE_INDEXES)) {
                     return false;
                 }
                 tokens.at++;
@@ -252,13 +252,13 @@ final class ColumnParser {
 
     /** MariaDB manual, “JSON Data Type”: a document is a long text with a check, and is dumped so. */
     private boolean isDocument(ColumnBuilder column, String condition) {
-        return drafts.takes(SyntaxRule.CHECKED_DOCUMENTS) && column.type.equals(SqlType.largeText())
+        return builder.takes(SyntaxRule.CHECKED_DOCUMENTS) && column.type.equals(SqlType.largeText())
                 && condition.replace("`", "").equalsIgnoreCase("json_valid(" + column.name + ")");
     }
 
     /** SQL Server takes a constraint of the table behind a column without the comma between them. */
     private boolean commaLeftOut() {
-        return drafts.takes(SyntaxRule.COMMA_LEFT_OUT) && tokens.sign('(');
+        return builder.takes(SyntaxRule.COMMA_LEFT_OUT) && tokens.sign('(');
     }
 
     /**
@@ -275,7 +275,7 @@ final class ColumnParser {
     }
 
     private boolean rareClause(ColumnBuilder column) {
-        if (drafts.takes(SyntaxRule.BINARY_CHARACTER_SET) && tokens.acceptReading("BYTE")) {
+        if (builder.takes(SyntaxRule.BINARY_CHARACTER_SET) && tokens.acceptReading("BYTE")) {
             column.type = inBytes(column.type);
             return true;
         }
@@ -350,7 +350,7 @@ final class ColumnParser {
         }
         int from = tokens.at;
         String expression = expressions.expression();
-        boolean text = tokens.at == from + 1 && tokens.quoted(from) && drafts.takes(SyntaxRule.QUOTED_DEFAULTS);
+        boolean text = tokens.at == from + 1 && tokens.quoted(from) && builder.takes(SyntaxRule.QUOTED_DEFAULTS);
         defaults.setDefault(column, text ? Dialect.quotedText(tokens.nameAt(from)) : expression);
     }
 
@@ -378,12 +378,12 @@ final class ColumnParser {
 
     private void computed(ColumnBuilder column) {
         int open = tokens.at;
-        column.generated = drafts.dialect.typesComputedColumns() ? tokens.inRound() : expressions.unbracketed();
+        column.generated = builder.dialect.typesComputedColumns() ? tokens.inRound() : expressions.unbracketed();
         int inner = tokens.sign(open, '(') && expressions.closes(open) == tokens.at ? 1 : 0;
-        if (!drafts.dialect.typesComputedColumns() && tokens.reads(open + inner, "CAST")) {
+        if (!builder.dialect.typesComputedColumns() && tokens.reads(open + inner, "CAST")) {
             column.type = castTo(open + inner + 1, tokens.at - 1 - inner);
         }
-        column.virtual = drafts.dialect.computedVirtual();
+        column.virtual = builder.dialect.computedVirtual();
         if (tokens.accept(Keyword.STORED) || tokens.accept(Keyword.PERSISTED) || tokens.accept(Keyword.PERSISTENT)) {
             column.virtual = false;
         } else if (tokens.accept(Keyword.VIRTUAL)) {
@@ -418,7 +418,7 @@ final class ColumnParser {
         column.defaultValue = "";
         if (tokens.sign('(')) {
             numbers.numbers(column);
-        } else if (drafts.takes(SyntaxRule.BARE_NUMBERING)) {
+        } else if (builder.takes(SyntaxRule.BARE_NUMBERING)) {
             numbers.bareNumbers(column);
         }
     }

@@ -6,13 +6,13 @@ import java.util.Optional;
 /** Reads MODIFY and CHANGE of ALTER TABLE, which define a column anew. */
 final class ColumnRedefinitions {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final TypeParser types;
 
-    ColumnRedefinitions(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types) {
+    ColumnRedefinitions(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, TypeParser types) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.types = types;
     }
@@ -38,7 +38,7 @@ final class ColumnRedefinitions {
     void modify(TableBuilder table) {
         tokens.accept(Keyword.COLUMN);
         tokens.accept(Keyword.IF, Keyword.EXISTS);
-        if (drafts.takes(SyntaxRule.MODIFY_KEEPS_THE_REST)
+        if (builder.takes(SyntaxRule.MODIFY_KEEPS_THE_REST)
                 && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.PRIMARY, Keyword.KEY)
                 || tokens.is(Keyword.UNIQUE) && tokens.sign(tokens.at + 1, '('))) {
             tokens.at += tokens.is(Keyword.UNIQUE) ? 1 : 2;
@@ -51,7 +51,7 @@ final class ColumnRedefinitions {
         boolean round = tokens.acceptSign('(');
         do {
             ColumnBuilder column = definitions.lookup().existing(table, tokens.at);
-            if (drafts.takes(SyntaxRule.MODIFY_KEEPS_THE_REST)) {
+            if (builder.takes(SyntaxRule.MODIFY_KEEPS_THE_REST)) {
                 tokens.at++;
                 if (types.begins() && !tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd()
                         && !tokens.is(Keyword.ENABLE) && !tokens.is(Keyword.DISABLE)) {
@@ -79,7 +79,7 @@ final class ColumnRedefinitions {
             throw tokens.conflict("the table " + table.name + " already has a column " + now.name);
         }
         if (!column.name.equals(now.name)) {
-            drafts.rename(table, column, now.name);
+            builder.rename(table, column, now.name);
         }
         Optional<PrimaryKey> before = table.primaryKey;
         table.columns.set(table.columns.indexOf(column), now);

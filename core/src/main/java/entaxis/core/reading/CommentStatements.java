@@ -11,13 +11,13 @@ import java.util.Optional;
 /** Reads COMMENT ON. */
 final class CommentStatements {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final StepOver pass;
 
-    CommentStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, StepOver pass) {
+    CommentStatements(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.pass = pass;
     }
@@ -38,7 +38,7 @@ final class CommentStatements {
                 int at = tokens.at;
                 QName name = definitions.names().qualified();
                 String text = commentText();
-                drafts.table(name).ifPresentOrElse(table -> table.comment = text, () -> absent(name, at));
+                builder.table(name).ifPresentOrElse(table -> table.comment = text, () -> absent(name, at));
             }
             case COLUMN -> {
                 int at = tokens.at;
@@ -52,7 +52,7 @@ final class CommentStatements {
                 }
                 QName name =
                         new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
-                Optional<TableBuilder> table = drafts.table(name);
+                Optional<TableBuilder> table = builder.table(name);
                 if (table.isEmpty()) {
                     absent(name, at);
                 } else {
@@ -63,7 +63,7 @@ final class CommentStatements {
             case DOMAIN, TYPE -> {
                 QName name = definitions.names().qualified();
                 String text = commentText();
-                drafts.types.computeIfPresent(drafts.key(name), (key, type) -> switch (type) {
+                builder.types.computeIfPresent(builder.key(name), (key, type) -> switch (type) {
                     case DomainDefinition domain -> new DomainDefinition(domain.name(), domain.base(),
                             domain.defaultValue(), domain.check(), text);
                     case EnumDefinition enumeration ->
@@ -77,8 +77,8 @@ final class CommentStatements {
     }
 
     private void absent(QName name, int at) {
-        boolean carried = drafts.programs.containsKey(drafts.key(name)) || drafts.passing.contains(drafts.key(name))
-                || drafts.types.containsKey(drafts.key(name));
+        boolean carried = builder.programs.containsKey(builder.key(name)) || builder.passing.contains(builder.key(name))
+                || builder.types.containsKey(builder.key(name));
         if (!carried) {
             throw StatementException.conflict(at, "no table " + name.name() + " is known here");
         }

@@ -18,7 +18,7 @@ import java.util.OptionalInt;
 /** Reads constraints of a table (ISO/IEC 9075-2, 11.6 to 11.9; the engines’ manuals). */
 final class ConstraintParser {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final ImpliedNames implied;
     private final NameParser names;
     private final ExpressionParser expressions;
@@ -28,11 +28,11 @@ final class ConstraintParser {
     private final IndexParser indexes;
     private final ReferenceParser references;
 
-    ConstraintParser(TokenCursor tokens, SchemaBuilder drafts, ImpliedNames implied, NameParser names,
+    ConstraintParser(TokenCursor tokens, SchemaBuilder builder, ImpliedNames implied, NameParser names,
             ExpressionParser expressions, ClauseEnds clauseEnds, ColumnDefaults defaults, ColumnLookup lookup,
             IndexParser indexes, ReferenceParser references) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.implied = implied;
         this.names = names;
         this.expressions = expressions;
@@ -49,9 +49,9 @@ final class ConstraintParser {
         return switch (tokens.word()) {
             case CONSTRAINT, PRIMARY, UNIQUE, FOREIGN, CHECK -> true;
             case EXCLUDE -> next == Keyword.USING || tokens.sign(tokens.at + 1, '(');
-            case KEY, INDEX -> drafts.takes(SyntaxRule.INLINE_KEYS)
-                    || drafts.takes(SyntaxRule.INLINE_INDEXES) && tokens.is(Keyword.INDEX);
-            case FULLTEXT, SPATIAL -> drafts.takes(SyntaxRule.INLINE_KEYS)
+            case KEY, INDEX -> builder.takes(SyntaxRule.INLINE_KEYS)
+                    || builder.takes(SyntaxRule.INLINE_INDEXES) && tokens.is(Keyword.INDEX);
+            case FULLTEXT, SPATIAL -> builder.takes(SyntaxRule.INLINE_KEYS)
                     && (next == Keyword.KEY || next == Keyword.INDEX || next == Keyword.NONE);
             case PERIOD -> next == Keyword.FOR;
             default -> supplementalLog();
@@ -144,7 +144,7 @@ final class ConstraintParser {
         tokens.expect(Keyword.REFERENCES);
         // MySQL manual, “FOREIGN KEY Constraints”: the name of the index is none of the reference; MariaDB
         // takes it for both
-        references.addForeignKey(table, !name.isEmpty() || drafts.takes(SyntaxRule.REFERENCE_NAMED_APART) ? name : own,
+        references.addForeignKey(table, !name.isEmpty() || builder.takes(SyntaxRule.REFERENCE_NAMED_APART) ? name : own,
                 columns);
     }
 
@@ -157,14 +157,14 @@ final class ConstraintParser {
             return;
         }
         clauseEnds.indexMethod();
-        if (!tokens.sign('(') && drafts.takes(SyntaxRule.INLINE_KEYS)) {
+        if (!tokens.sign('(') && builder.takes(SyntaxRule.INLINE_KEYS)) {
             tokens.name();
             clauseEnds.indexMethod();
         }
         int at = tokens.at;
         List<String> columns = keyColumns();
         setPrimaryKey(table, name, columns);
-        if (drafts.dialect.prefixIndexes()) {
+        if (builder.dialect.prefixIndexes()) {
             table.primaryKey =
                     table.primaryKey.map(key -> new PrimaryKey(key.name(), key.columns(), prefixes(table, at)));
         }
@@ -186,10 +186,10 @@ final class ConstraintParser {
         String name = given;
         if (!tokens.sign('(') && !tokens.is(Keyword.USING)) {
             String own = tokens.name();
-            name = drafts.takes(SyntaxRule.INLINE_KEYS) || given.isEmpty() ? own : given;
+            name = builder.takes(SyntaxRule.INLINE_KEYS) || given.isEmpty() ? own : given;
         }
         clauseEnds.indexMethod();
-        if (drafts.takes(SyntaxRule.INLINE_KEYS) && tokens.sign('(')) {
+        if (builder.takes(SyntaxRule.INLINE_KEYS) && tokens.sign('(')) {
             List<IndexColumn> columns = indexes.indexColumns();
             clauseEnds.constraintEnd();
             if (columns.stream()
@@ -210,7 +210,7 @@ final class ConstraintParser {
     private void useIndex(TableBuilder table, String given, boolean primary) {
         tokens.at += 2;
         int at = tokens.at;
-        if (!drafts.takes(SyntaxRule.KEYS_FROM_INDEXES)) {
+        if (!builder.takes(SyntaxRule.KEYS_FROM_INDEXES)) {
             tokens.at = at - 2;
             clauseEnds.constraintEnd();
             throw tokens.unreadable("the columns of the key are expected here");
@@ -269,7 +269,7 @@ final class ConstraintParser {
     private void period(TableBuilder table) {
         tokens.at += 2;
         String name = tokens.name();
-        if (!drafts.takes(SyntaxRule.APPLICATION_PERIODS) || name.equalsIgnoreCase("system_time")) {
+        if (!builder.takes(SyntaxRule.APPLICATION_PERIODS) || name.equalsIgnoreCase("system_time")) {
             tokens.skipRound();
             return;
         }
@@ -324,9 +324,10 @@ final class ConstraintParser {
                     "the table " + table.name + " already has a primary key");
         }
         List<String> held = lookup.heldColumns(table, columns);
-        String named = name.isEmpty() || drafts.dialect.primaryKeyName().isPresent() ? implied.primaryKey(table) : name;
+        String named =
+                name.isEmpty() || builder.dialect.primaryKeyName().isPresent() ? implied.primaryKey(table) : name;
         table.primaryKey = Optional.of(new PrimaryKey(named, held));
-        if (!drafts.takes(SyntaxRule.KEYS_TAKE_NULL)) {
+        if (!builder.takes(SyntaxRule.KEYS_TAKE_NULL)) {
             held.forEach(table::require);
         }
     }
@@ -336,7 +337,7 @@ final class ConstraintParser {
      * that was given goes to the one that stays (PostgreSQL source, transformIndexConstraints).
      */
     void mergeEqualKeys(TableBuilder table) {
-        if (!drafts.takes(SyntaxRule.MERGES_EQUAL_KEYS) || table.uniqueKeys.isEmpty()) {
+        if (!builder.takes(SyntaxRule.MERGES_EQUAL_KEYS) || table.uniqueKeys.isEmpty()) {
             return;
         }
         List<UniqueKey> kept = new ArrayList<>();

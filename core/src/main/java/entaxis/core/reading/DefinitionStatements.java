@@ -50,7 +50,7 @@ final class DefinitionStatements {
             """);
     private final StatementReader reader;
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final ReadingLog notes;
     private final TableStatements tables;
@@ -60,13 +60,13 @@ final class DefinitionStatements {
     private final TypeStatements typeStatements;
     private final ProgramStatements programs;
 
-    DefinitionStatements(StatementReader reader, TokenCursor tokens, SchemaBuilder drafts,
+    DefinitionStatements(StatementReader reader, TokenCursor tokens, SchemaBuilder builder,
             DefinitionParsers definitions, ReadingLog notes, TableStatements tables, AlterTableStatements alter,
             IndexStatements indexes, SequenceStatements sequences, TypeStatements typeStatements,
             ProgramStatements programs) {
         this.reader = reader;
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.notes = notes;
         this.tables = tables;
@@ -89,8 +89,8 @@ final class DefinitionStatements {
             tokens.at += 3;
         }
         SchemaBuilder.QName name = definitions.names().qualified();
-        drafts.table(name).ifPresentOrElse(
-                table -> drafts.rename(table, name, new SchemaBuilder.QName(into, table.name)),
+        builder.table(name).ifPresentOrElse(
+                table -> builder.rename(table, name, new SchemaBuilder.QName(into, table.name)),
                 () -> reader.pass(from, "change of what is not kept"));
     }
 
@@ -155,7 +155,7 @@ final class DefinitionStatements {
     }
 
     private boolean otherModifier() {
-        if (!drafts.takes(SyntaxRule.CREATE_MODIFIERS)) {
+        if (!builder.takes(SyntaxRule.CREATE_MODIFIERS)) {
             return false;
         }
         if (tokens.reads(tokens.at, "BITMAP")) {
@@ -171,7 +171,7 @@ final class DefinitionStatements {
             case TABLE -> {
                 boolean shared = tokens.word(tokens.at - 1) == Keyword.TEMPORARY
                         && tokens.word(tokens.at - 2) == Keyword.GLOBAL
-                        && drafts.takes(SyntaxRule.GLOBAL_TEMPORARY_STAYS);
+                        && builder.takes(SyntaxRule.GLOBAL_TEMPORARY_STAYS);
                 tokens.at++;
                 tables.create(from, modifiers.temporary && !shared);
             }
@@ -211,13 +211,13 @@ final class DefinitionStatements {
 
     /** PostgreSQL manual, CREATE EXTENSION: what it brings is not known here, but that it is needed. */
     private void extension(int from) {
-        if (!drafts.takes(SyntaxRule.EXTENSIONS)) {
+        if (!builder.takes(SyntaxRule.EXTENSIONS)) {
             passObject(from);
             return;
         }
         tokens.at++;
         tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
-        drafts.extensions.add(tokens.name());
+        builder.extensions.add(tokens.name());
         reader.pass(from, "extension");
     }
 
@@ -240,7 +240,7 @@ final class DefinitionStatements {
 
     /** A schema may be created with its tables in it (ISO/IEC 9075-2, 11.1). */
     private void schema(int from) {
-        if (drafts.takes(SyntaxRule.SCHEMA_IS_DATABASE)) {
+        if (builder.takes(SyntaxRule.SCHEMA_IS_DATABASE)) {
             reader.pass(from, "database");
             return;
         }
@@ -249,7 +249,7 @@ final class DefinitionStatements {
         while (at < tokens.limit && tokens.word(at) != Keyword.CREATE) {
             at++;
         }
-        if (at >= tokens.limit || drafts.takes(SyntaxRule.RUN_ON_STATEMENTS)) {
+        if (at >= tokens.limit || builder.takes(SyntaxRule.RUN_ON_STATEMENTS)) {
             reader.toNext(from);
             return;
         }
@@ -258,7 +258,7 @@ final class DefinitionStatements {
         boolean named = tokens.word() != Keyword.AUTHORIZATION && tokens.isName(tokens.at);
         int limit = tokens.limit;
         if (named) {
-            drafts.use(tokens.nameAt(tokens.at));
+            builder.use(tokens.nameAt(tokens.at));
         }
         while (at < limit) {
             int next = at + 1;
@@ -272,7 +272,7 @@ final class DefinitionStatements {
             tokens.limit = limit;
         }
         if (named) {
-            drafts.use("");
+            builder.use("");
         }
         tokens.at = limit;
     }
@@ -300,8 +300,8 @@ final class DefinitionStatements {
             tokens.at += 2;
             tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
             QName name = definitions.names().qualified();
-            drafts.passing.add(drafts.key(name));
-            drafts.virtual(name.name());
+            builder.passing.add(builder.key(name));
+            builder.virtual(name.name());
         }
         reader.pass(from, kind);
     }
@@ -350,7 +350,7 @@ final class DefinitionStatements {
             case SCHEMA -> reader.pass(from, "schema");
             default -> passObject(from);
         }
-        if (!tokens.atEnd() && !drafts.takes(SyntaxRule.RUN_ON_STATEMENTS)) {
+        if (!tokens.atEnd() && !builder.takes(SyntaxRule.RUN_ON_STATEMENTS)) {
             boolean tail = tokens.accept(Keyword.CASCADE) || tokens.accept(Keyword.RESTRICT);
             if (tail) {
                 tokens.accept(Keyword.CONSTRAINT);
@@ -370,8 +370,8 @@ final class DefinitionStatements {
             QName before = definitions.names().qualified();
             tokens.expect(Keyword.TO);
             QName now = definitions.names().qualified();
-            drafts.table(before).ifPresentOrElse(table -> drafts.rename(table, before, now), () -> {
-                if (!drafts.passing.contains(drafts.key(before))) {
+            builder.table(before).ifPresentOrElse(table -> builder.rename(table, before, now), () -> {
+                if (!builder.passing.contains(builder.key(before))) {
                     throw StatementException.conflict(at, "no table " + before.name() + " is known here");
                 }
             });

@@ -6,12 +6,12 @@ import java.util.Optional;
 /** Reads DROP of ALTER TABLE. */
 final class DropClauses {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final StepOver pass;
 
-    DropClauses(TokenCursor tokens, SchemaBuilder drafts, StepOver pass) {
+    DropClauses(TokenCursor tokens, SchemaBuilder builder, StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.pass = pass;
     }
 
@@ -39,7 +39,7 @@ final class DropClauses {
                 tail();
             }
             case INDEX, KEY -> {
-                if (!drafts.takes(SyntaxRule.INDEXES_ALTERED_WITH_TABLE)) {
+                if (!builder.takes(SyntaxRule.INDEXES_ALTERED_WITH_TABLE)) {
                     dropColumns(table);
                     return false;
                 }
@@ -74,11 +74,11 @@ final class DropClauses {
         do {
             int at = tokens.at;
             dropConstraint(table, tokens.name(), ifThere, at);
-            if (drafts.takes(SyntaxRule.ALTER_LISTS) && tokens.sign(',')
+            if (builder.takes(SyntaxRule.ALTER_LISTS) && tokens.sign(',')
                     && tokens.word(tokens.at + 1) == Keyword.COLUMN) {
                 return;
             }
-        } while (drafts.takes(SyntaxRule.ALTER_LISTS) && tokens.acceptSign(','));
+        } while (builder.takes(SyntaxRule.ALTER_LISTS) && tokens.acceptSign(','));
         tail();
     }
 
@@ -101,7 +101,7 @@ final class DropClauses {
         } else {
             tokens.accept(Keyword.RESTRICT);
         }
-        if (drafts.takes(SyntaxRule.INDEX_BEHIND_DROPPED_CONSTRAINT)
+        if (builder.takes(SyntaxRule.INDEX_BEHIND_DROPPED_CONSTRAINT)
                 && (tokens.accept(Keyword.KEEP) || tokens.accept(Keyword.DROP))) {
             tokens.accept(Keyword.INDEX);
         }
@@ -117,20 +117,20 @@ final class DropClauses {
         boolean round = tokens.acceptSign('(');
         do {
             int at = tokens.at;
-            if (drafts.takes(SyntaxRule.ALTER_LISTS) && at > 0 && tokens.sign(at - 1, ',')
+            if (builder.takes(SyntaxRule.ALTER_LISTS) && at > 0 && tokens.sign(at - 1, ',')
                     && (tokens.is(Keyword.CONSTRAINT) || tokens.is(Keyword.COLUMN))) {
                 tokens.at--;
                 break;
             }
             String name = tokens.name();
             Optional<ColumnBuilder> column = table.column(name);
-            if (column.isEmpty() && drafts.takes(SyntaxRule.ALTER_LISTS)) {
+            if (column.isEmpty() && builder.takes(SyntaxRule.ALTER_LISTS)) {
                 dropConstraint(table, name, ifThere, at);
             } else if (column.isEmpty() && !ifThere) {
                 throw StatementException.conflict(at, "the table " + table.name + " has no column " + name);
             }
             column.ifPresent(own -> dropColumn(table, own));
-        } while ((round || drafts.takes(SyntaxRule.ALTER_LISTS)) && tokens.acceptSign(','));
+        } while ((round || builder.takes(SyntaxRule.ALTER_LISTS)) && tokens.acceptSign(','));
         if (round) {
             tokens.expectSign(')');
         }
@@ -138,8 +138,8 @@ final class DropClauses {
     }
 
     private void dropColumn(TableBuilder table, ColumnBuilder column) {
-        drafts.dropReferences(table, List.of(column.name));
-        table.drop(column, drafts.takes(SyntaxRule.DROPPED_COLUMN_LEAVES_INDEX));
+        builder.dropReferences(table, List.of(column.name));
+        table.drop(column, builder.takes(SyntaxRule.DROPPED_COLUMN_LEAVES_INDEX));
         table.heirs.forEach(heir -> heir.column(column.name).ifPresent(inherited -> dropColumn(heir, inherited)));
     }
 
@@ -147,14 +147,14 @@ final class DropClauses {
         boolean cascade = tokens.is(Keyword.CASCADE);
         if (table.primaryKey.filter(key -> table.same(key.name(), name)).isPresent()) {
             if (cascade) {
-                drafts.dropReferencesTo(table, table.primaryKey.get().columns());
+                builder.dropReferencesTo(table, table.primaryKey.get().columns());
             }
             table.primaryKey = Optional.empty();
             return;
         }
         if (cascade) {
             table.uniqueKeys.stream().filter(key -> table.same(key.name(), name))
-                    .forEach(key -> drafts.dropReferencesTo(table, key.columns()));
+                    .forEach(key -> builder.dropReferencesTo(table, key.columns()));
         }
         boolean gone = table.uniqueKeys.removeIf(key -> table.same(key.name(), name))
                 | table.foreignKeys.removeIf(key -> table.same(key.name(), name))
@@ -164,7 +164,7 @@ final class DropClauses {
             table.heirs.forEach(heir -> heir.checks.removeIf(check -> heir.same(check.name(), name)));
             return;
         }
-        boolean namesDefault = drafts.takes(SyntaxRule.NAMED_DEFAULTS) || name.endsWith("_not_null");
+        boolean namesDefault = builder.takes(SyntaxRule.NAMED_DEFAULTS) || name.endsWith("_not_null");
         if (!ifThere && !namesDefault) {
             throw StatementException.conflict(at, "the table " + table.name + " has no constraint " + name);
         }

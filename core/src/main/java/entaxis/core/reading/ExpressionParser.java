@@ -4,11 +4,11 @@ package entaxis.core.reading;
 final class ExpressionParser {
     private static final int MAX_BRACKETS = 3;
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
 
-    ExpressionParser(TokenCursor tokens, SchemaBuilder drafts) {
+    ExpressionParser(TokenCursor tokens, SchemaBuilder builder) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
     }
 
     /**

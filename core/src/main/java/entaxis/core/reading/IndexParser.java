@@ -12,16 +12,16 @@ import java.util.OptionalInt;
 /** Reads indexes: their columns and expressions, and the rows that they cover. */
 final class IndexParser {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final ImpliedNames implied;
     private final NumberParser numbers;
     private final ExpressionParser expressions;
     private final ClauseEnds clauseEnds;
 
-    IndexParser(TokenCursor tokens, SchemaBuilder drafts, ImpliedNames implied, NumberParser numbers,
+    IndexParser(TokenCursor tokens, SchemaBuilder builder, ImpliedNames implied, NumberParser numbers,
             ExpressionParser expressions, ClauseEnds clauseEnds) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.implied = implied;
         this.numbers = numbers;
         this.expressions = expressions;
@@ -50,16 +50,16 @@ final class IndexParser {
             tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
             name = tokens.name();
         }
-        boolean isUnique = unique || drafts.takes(SyntaxRule.INLINE_INDEXES) && tokens.accept(Keyword.UNIQUE);
+        boolean isUnique = unique || builder.takes(SyntaxRule.INLINE_INDEXES) && tokens.accept(Keyword.UNIQUE);
         clauseEnds.clustering();
-        if (drafts.takes(SyntaxRule.INLINE_INDEXES) && tokens.acceptReading("COLUMNSTORE")) {
+        if (builder.takes(SyntaxRule.INLINE_INDEXES) && tokens.acceptReading("COLUMNSTORE")) {
             columnStore();
             return;
         }
         clauseEnds.indexMethod();
         List<IndexColumn> columns = indexColumns();
         Optional<String> predicate = Optional.empty();
-        if (drafts.takes(SyntaxRule.INLINE_INDEXES)) {
+        if (builder.takes(SyntaxRule.INLINE_INDEXES)) {
             if (tokens.accept(Keyword.INCLUDE)) {
                 tokens.skipRound();
             }
@@ -100,13 +100,13 @@ final class IndexParser {
     }
 
     void addIndex(TableBuilder table, TableIndex given) {
-        boolean prefixes = drafts.dialect.prefixIndexes()
+        boolean prefixes = builder.dialect.prefixIndexes()
                 && given.columns().stream().anyMatch(column -> column.prefix().isPresent());
         TableIndex index = prefixes ? new TableIndex(given.name(), given.unique(),
                 given.columns().stream().map(column -> whole(table, column)).toList(), given.method(),
                 given.predicate()) : given;
         table.indexes.add(index);
-        drafts.index(index.name(), table);
+        builder.index(index.name(), table);
     }
 
     /** A prefix as long as the column is no prefix. */
@@ -144,7 +144,7 @@ final class IndexParser {
             boolean called = false;
             while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !called
                     && !(tokens.at > from && orderWord(tokens.at))) {
-                called = drafts.takes(SyntaxRule.OPERATOR_CLASSES) && tokens.sign('(');
+                called = builder.takes(SyntaxRule.OPERATOR_CLASSES) && tokens.sign('(');
                 if (tokens.sign('(')) {
                     tokens.skipRound();
                 } else {
@@ -170,7 +170,7 @@ final class IndexParser {
     }
 
     private boolean prefixAt(int token) {
-        return drafts.dialect.prefixIndexes() && tokens.sign(token, '(')
+        return builder.dialect.prefixIndexes() && tokens.sign(token, '(')
                 && tokens.kind(token + 1) == TokenizedStatement.NUMBER
                 && tokens.sign(token + 2, ')');
     }

@@ -12,15 +12,15 @@ import java.util.Optional;
 /** Reads CREATE, ALTER and DROP INDEX. */
 final class IndexStatements {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final ImpliedNames implied;
     private final StepOver pass;
 
-    IndexStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, ImpliedNames implied,
+    IndexStatements(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, ImpliedNames implied,
             StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.implied = implied;
         this.pass = pass;
@@ -47,9 +47,10 @@ final class IndexStatements {
             return;
         }
         QName tableName = definitions.names().qualified();
-        Optional<TableBuilder> found = drafts.table(tableName);
+        Optional<TableBuilder> found = builder.table(tableName);
         if (found.isEmpty()) {
-            if (drafts.passing.contains(drafts.key(tableName)) || drafts.programs.containsKey(drafts.key(tableName))) {
+            if (builder.passing.contains(builder.key(tableName))
+                    || builder.programs.containsKey(builder.key(tableName))) {
                 pass.over(from, "index of what is not kept");
                 return;
             }
@@ -90,7 +91,7 @@ final class IndexStatements {
     private Options options(String given) {
         String method = given;
         Optional<String> predicate = Optional.empty();
-        boolean batch = drafts.takes(SyntaxRule.RUN_ON_STATEMENTS);
+        boolean batch = builder.takes(SyntaxRule.RUN_ON_STATEMENTS);
         while (!tokens.atEnd() && !(batch && tokens.startsStatement())) {
             if (tokens.accept(Keyword.WHERE)) {
                 int begin = tokens.at;
@@ -113,10 +114,10 @@ final class IndexStatements {
     }
 
     private boolean isThere(TableBuilder table, String name) {
-        return drafts.takes(SyntaxRule.INDEXES_WITHIN_TABLE)
+        return builder.takes(SyntaxRule.INDEXES_WITHIN_TABLE)
                 ? table.indexes.stream().anyMatch(index -> index.name().equalsIgnoreCase(name))
                         || table.uniqueKeys.stream().anyMatch(key -> key.name().equalsIgnoreCase(name))
-                : drafts.tableOfIndex(name).isPresent();
+                : builder.tableOfIndex(name).isPresent();
     }
 
     /** PostgreSQL manual, CREATE INDEX: each partition gets one like it. */
@@ -149,22 +150,22 @@ final class IndexStatements {
         do {
             int at = tokens.at;
             QName name = definitions.names().qualified();
-            Optional<TableBuilder> table = tokens.accept(Keyword.ON) ? drafts.table(definitions.names().qualified())
-                    : drafts.takes(SyntaxRule.INDEX_QUALIFIED_BY_TABLE) && !name.namespace().isEmpty()
-                            ? drafts.table(new QName("", name.namespace()))
-                    : drafts.tableOfIndex(name.name());
+            Optional<TableBuilder> table = tokens.accept(Keyword.ON) ? builder.table(definitions.names().qualified())
+                    : builder.takes(SyntaxRule.INDEX_QUALIFIED_BY_TABLE) && !name.namespace().isEmpty()
+                            ? builder.table(new QName("", name.namespace()))
+                    : builder.tableOfIndex(name.name());
             boolean gone = table
                     .map(owner -> owner.indexes.removeIf(index -> index.name().equalsIgnoreCase(name.name()))
-                            | (drafts.dialect.uniqueIndexesAreKeys()
+                            | (builder.dialect.uniqueIndexesAreKeys()
                                     && owner.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name.name()))))
                     .orElse(false);
-            drafts.forgetIndex(name.name());
+            builder.forgetIndex(name.name());
             if (!gone && !ifThere) {
                 throw StatementException.conflict(at, "no index " + name.name() + " is known here");
             }
         } while (tokens.acceptSign(','));
-        if (drafts.takes(SyntaxRule.OPTIONS_BEHIND_DROPPED_INDEX)) {
-            while (!tokens.atEnd() && !(drafts.takes(SyntaxRule.RUN_ON_STATEMENTS) && tokens.startsStatement())) {
+        if (builder.takes(SyntaxRule.OPTIONS_BEHIND_DROPPED_INDEX)) {
+            while (!tokens.atEnd() && !(builder.takes(SyntaxRule.RUN_ON_STATEMENTS) && tokens.startsStatement())) {
                 tokens.at++;
             }
         } else if (!tokens.accept(Keyword.CASCADE)) {
@@ -183,8 +184,8 @@ final class IndexStatements {
         }
         tokens.expect(Keyword.TO);
         String now = tokens.name();
-        Optional<TableBuilder> table = drafts.tableOfIndex(name.name());
-        for (TableBuilder owner : drafts.tables()) {
+        Optional<TableBuilder> table = builder.tableOfIndex(name.name());
+        for (TableBuilder owner : builder.tables()) {
             if (table.isPresent()) {
                 break;
             }
@@ -202,8 +203,8 @@ final class IndexStatements {
                     .replaceAll(key -> key.name().equals(name.name()) ? new UniqueKey(now, key.columns()) : key);
             owner.primaryKey = owner.primaryKey
                     .map(key -> key.name().equals(name.name()) ? key.named(now) : key);
-            drafts.forgetIndex(name.name());
-            drafts.index(implied.given(owner, now), owner);
+            builder.forgetIndex(name.name());
+            builder.index(implied.given(owner, now), owner);
         });
     }
 }

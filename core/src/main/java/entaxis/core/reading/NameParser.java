@@ -5,18 +5,18 @@ import entaxis.core.reading.SchemaBuilder.QName;
 /** Reads names, with the schema before them where one is said. */
 final class NameParser {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
 
-    NameParser(TokenCursor tokens, SchemaBuilder drafts) {
+    NameParser(TokenCursor tokens, SchemaBuilder builder) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
     }
 
     /**
      * A name with the schema before it; a variable of psql (PostgreSQL manual, “SQL Interpolation”) stands for itself.
      */
     QName qualified() {
-        if (drafts.takes(SyntaxRule.CLIENT_VARIABLES) && tokens.sign(':') && tokens.isName(tokens.at + 1)) {
+        if (builder.takes(SyntaxRule.CLIENT_VARIABLES) && tokens.sign(':') && tokens.isName(tokens.at + 1)) {
             tokens.at++;
         }
         String name = tokens.name();

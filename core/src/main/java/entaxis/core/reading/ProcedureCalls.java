@@ -13,15 +13,15 @@ import java.util.Optional;
 /** Reads calls of procedures of the engine that rename or describe something. */
 final class ProcedureCalls {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final TypeStatements typeStatements;
     private final StepOver pass;
 
-    ProcedureCalls(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions,
+    ProcedureCalls(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions,
             TypeStatements typeStatements, StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.typeStatements = typeStatements;
         this.pass = pass;
@@ -42,7 +42,7 @@ final class ProcedureCalls {
             pass.over(from, "statement in a text");
             return;
         }
-        if (!drafts.takes(SyntaxRule.SYSTEM_PROCEDURES) || !tokens.isName(tokens.at)) {
+        if (!builder.takes(SyntaxRule.SYSTEM_PROCEDURES) || !tokens.isName(tokens.at)) {
             pass.over(from, "call of a procedure");
             return;
         }
@@ -84,36 +84,37 @@ final class ProcedureCalls {
         boolean column = given.size() > 2 && given.get(2).equalsIgnoreCase("column");
         String now = given.get(1);
         if (column && path.size() >= 2) {
-            Optional<TableBuilder> table = drafts
+            Optional<TableBuilder> table = builder
                     .table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
-            table.flatMap(owner -> owner.column(path.getLast())).ifPresent(own -> drafts.rename(table.get(), own, now));
+            table.flatMap(owner -> owner.column(path.getLast()))
+                    .ifPresent(own -> builder.rename(table.get(), own, now));
             return table.isPresent();
         }
         if (given.size() > 2 && given.get(2).equalsIgnoreCase("index") && path.size() >= 2) {
-            Optional<TableBuilder> table = drafts
+            Optional<TableBuilder> table = builder
                     .table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
             table.ifPresent(owner -> owner.indexes.replaceAll(index -> owner.same(index.name(), path.getLast())
                     ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index));
-            table.ifPresent(owner -> drafts.index(now, owner));
+            table.ifPresent(owner -> builder.index(now, owner));
             return table.isPresent();
         }
         QName name = new QName(path.size() > 1 ? path.get(path.size() - 2) : "", path.getLast());
         if (given.size() > 2 && given.get(2).equalsIgnoreCase("userdatatype")) {
-            Optional<TypeDefinition> type = Optional.ofNullable(drafts.types.get(drafts.key(name)));
-            type.ifPresent(known -> typeStatements.rename(drafts.key(name), known, new QName(name.namespace(), now)));
+            Optional<TypeDefinition> type = Optional.ofNullable(builder.types.get(builder.key(name)));
+            type.ifPresent(known -> typeStatements.rename(builder.key(name), known, new QName(name.namespace(), now)));
             return type.isPresent();
         }
-        Optional<TableBuilder> table = drafts.table(name);
+        Optional<TableBuilder> table = builder.table(name);
         if (table.isEmpty() && given.size() > 2 && given.get(2).equalsIgnoreCase("object")) {
             return renamedConstraint(path.getLast(), now);
         }
-        table.ifPresent(owner -> drafts.rename(owner, name, new QName("", now)));
+        table.ifPresent(owner -> builder.rename(owner, name, new QName("", now)));
         return table.isPresent();
     }
 
     private boolean renamedConstraint(String before, String now) {
         boolean found = false;
-        for (TableBuilder table : drafts.tables()) {
+        for (TableBuilder table : builder.tables()) {
             boolean own = table.primaryKey.filter(key -> table.same(key.name(), before)).isPresent()
                     || table.uniqueKeys.stream().anyMatch(key -> table.same(key.name(), before))
                     || table.foreignKeys.stream().anyMatch(key -> table.same(key.name(), before))
@@ -142,7 +143,7 @@ final class ProcedureCalls {
         if (!property.equalsIgnoreCase("MS_Description") || !ofTable) {
             return false;
         }
-        Optional<TableBuilder> found = drafts.table(new QName(schema, table));
+        Optional<TableBuilder> found = builder.table(new QName(schema, table));
         found.ifPresent(owner -> {
             if (column.isEmpty()) {
                 owner.comment = value;

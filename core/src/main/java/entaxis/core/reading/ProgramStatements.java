@@ -10,13 +10,13 @@ import java.util.Optional;
 /** Reads statements on views, routines and triggers, which are kept as texts. */
 final class ProgramStatements {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final StepOver pass;
 
-    ProgramStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, StepOver pass) {
+    ProgramStatements(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.pass = pass;
     }
@@ -32,16 +32,16 @@ final class ProgramStatements {
         QName name = definitions.names().qualified();
         String overload = kind == ProgramKind.FUNCTION && tokens.sign('(') ? "\u0000" + kind
                 : "\u0000" + (kind == ProgramKind.VIEW ? "" : kind);
-        String key = kind == ProgramKind.VIEW ? drafts.key(name) : drafts.key(name) + overload + body
+        String key = kind == ProgramKind.VIEW ? builder.key(name) : builder.key(name) + overload + body
                 + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "") + table(kind);
-        drafts.programs.put(key, new Program(kind, drafts.placed(name), name.name(), drafts.syntax.engine(),
+        builder.programs.put(key, new Program(kind, builder.placed(name), name.name(), builder.syntax.engine(),
                 tokens.verbatim(from, tokens.limit)));
         tokens.at = tokens.limit;
     }
 
     /** What tells a trigger or rule from those of other tables, where names differ within the table only. */
     private String table(ProgramKind kind) {
-        boolean within = drafts.takes(SyntaxRule.TRIGGERS_WITHIN_TABLE)
+        boolean within = builder.takes(SyntaxRule.TRIGGERS_WITHIN_TABLE)
                 && (kind == ProgramKind.TRIGGER || kind == ProgramKind.RULE);
         Keyword before = kind == ProgramKind.TRIGGER ? Keyword.ON : Keyword.TO;
         int behind = tokens.at;
@@ -59,14 +59,14 @@ final class ProgramStatements {
     }
 
     private String ofTable(QName table) {
-        return "\u0000on " + drafts.key(table);
+        return "\u0000on " + builder.key(table);
     }
 
     private String signature() {
         int at = tokens.at;
         String text = tokens.inRound();
         tokens.at = at;
-        return drafts.syntax.routineSignature(text);
+        return builder.syntax.routineSignature(text);
     }
 
     /**
@@ -78,7 +78,7 @@ final class ProgramStatements {
 
     void alterProgram(int from) {
         boolean view = tokens.is(Keyword.VIEW);
-        if (drafts.takes(SyntaxRule.ALTER_REDEFINES_PROGRAM)) {
+        if (builder.takes(SyntaxRule.ALTER_REDEFINES_PROGRAM)) {
             ProgramKind kind = view ? ProgramKind.VIEW : tokens.is(Keyword.TRIGGER) ? ProgramKind.TRIGGER
                     : tokens.is(Keyword.FUNCTION) ? ProgramKind.FUNCTION : ProgramKind.PROCEDURE;
             program(from, kind, false);
@@ -90,8 +90,9 @@ final class ProgramStatements {
             QName name = definitions.names().qualified();
             if (tokens.accept(Keyword.RENAME, Keyword.TO)) {
                 String now = tokens.name();
-                Optional.ofNullable(drafts.programs.remove(drafts.key(name))).ifPresent(program -> drafts.programs.put(
-                        drafts.key(new QName(name.namespace(), now)),
+                Optional.ofNullable(builder.programs.remove(builder.key(name)))
+                        .ifPresent(program -> builder.programs.put(
+                        builder.key(new QName(name.namespace(), now)),
                         new Program(program.kind(), program.namespace(), now, program.target(), program.text())));
                 return;
             }
@@ -111,7 +112,7 @@ final class ProgramStatements {
         tokens.accept(Keyword.IF, Keyword.EXISTS);
         List<String> keys = new ArrayList<>();
         do {
-            keys.add(drafts.key(definitions.names().qualified()));
+            keys.add(builder.key(definitions.names().qualified()));
             if (tokens.sign('(')) {
                 tokens.skipRound();
             }
@@ -119,10 +120,10 @@ final class ProgramStatements {
         String place = "";
         if (tokens.accept(Keyword.ON)) {
             QName table = definitions.names().qualified();
-            place = drafts.takes(SyntaxRule.TRIGGERS_WITHIN_TABLE) ? ofTable(table) : "";
+            place = builder.takes(SyntaxRule.TRIGGERS_WITHIN_TABLE) ? ofTable(table) : "";
         }
         String end = place;
-        boolean any = drafts.programs.keySet().removeIf(other -> keys.stream().anyMatch(
+        boolean any = builder.programs.keySet().removeIf(other -> keys.stream().anyMatch(
                 key -> other.equals(key) || other.startsWith(key + "\u0000") && other.endsWith(end)));
         if (tokens.accept(Keyword.CASCADE)) {
             tokens.acceptReading("CONSTRAINTS");

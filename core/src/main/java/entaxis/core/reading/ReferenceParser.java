@@ -12,17 +12,17 @@ import java.util.Optional;
 /** Reads foreign keys (ISO/IEC 9075-2, 11.8). */
 final class ReferenceParser {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final ImpliedNames implied;
     private final NameParser names;
     private final ClauseEnds clauseEnds;
     private final ColumnLookup lookup;
     private final IndexParser indexes;
 
-    ReferenceParser(TokenCursor tokens, SchemaBuilder drafts, ImpliedNames implied, NameParser names,
+    ReferenceParser(TokenCursor tokens, SchemaBuilder builder, ImpliedNames implied, NameParser names,
             ClauseEnds clauseEnds, ColumnLookup lookup, IndexParser indexes) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.implied = implied;
         this.names = names;
         this.clauseEnds = clauseEnds;
@@ -69,7 +69,7 @@ final class ReferenceParser {
             return;
         }
         ForeignKey named = said.name().isEmpty() ? said.named(implied.foreignKey(table, said.columns())) : said;
-        table.foreignKeys.add(drafts.table(new QName(said.referencedNamespace(), said.referencedTable()))
+        table.foreignKeys.add(builder.table(new QName(said.referencedNamespace(), said.referencedTable()))
                 .map(other -> spelled(named, other)).orElse(named));
     }
 

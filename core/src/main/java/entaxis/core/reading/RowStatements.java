@@ -16,19 +16,19 @@ final class RowStatements {
     static final int KEPT = 20;
     private static final int MAX_VALUE_LENGTH = 2000;
 
-    private final ScriptLexer scanner;
+    private final ScriptLexer lexer;
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final List<ReadRow> rows;
     private final StepOver pass;
     private final Map<String, Integer> kept = new HashMap<>();
 
-    RowStatements(ScriptLexer scanner, TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions,
+    RowStatements(ScriptLexer lexer, TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions,
             List<ReadRow> rows, StepOver pass) {
-        this.scanner = scanner;
+        this.lexer = lexer;
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.rows = rows;
         this.pass = pass;
@@ -47,7 +47,7 @@ final class RowStatements {
             return;
         }
         QName name = definitions.names().qualified();
-        Optional<TableBuilder> table = drafts.table(name);
+        Optional<TableBuilder> table = builder.table(name);
         List<String> columns = List.of();
         if (tokens.sign('(') && tokens.isName(tokens.at + 1) && tokens.word(tokens.at + 1) != Keyword.SELECT) {
             columns = tokens.names();
@@ -74,13 +74,13 @@ final class RowStatements {
         }
         String made = "CREATE VIRTUAL TABLE";
         if (texts.size() > 2 && texts.getLast().regionMatches(true, 0, made, 0, made.length())) {
-            drafts.virtual(texts.get(1));
+            builder.virtual(texts.get(1));
         }
     }
 
     private void values(QName name, TableBuilder table, List<String> named) {
         List<String> columns = named.isEmpty() ? table.columns.stream().map(column -> column.name).toList() : named;
-        String key = drafts.key(name);
+        String key = builder.key(name);
         int count = kept.getOrDefault(key, 0);
         while (count < KEPT && tokens.sign('(')) {
             tokens.at++;
@@ -123,29 +123,29 @@ final class RowStatements {
         }
         tokens.at = from + 1;
         QName name = definitions.names().qualified();
-        Optional<TableBuilder> table = drafts.table(name);
+        Optional<TableBuilder> table = builder.table(name);
         List<String> columns = tokens.sign('(') ? tokens.names()
-                : table.map(draft -> draft.columns.stream().map(column -> column.name).toList()).orElse(List.of());
-        int begin = scanner.position();
-        int end = scanner.data();
-        table.ifPresent(draft -> data(draft, name, columns, begin, end));
+                : table.map(owner -> owner.columns.stream().map(column -> column.name).toList()).orElse(List.of());
+        int begin = lexer.position();
+        int end = lexer.data();
+        table.ifPresent(owner -> data(owner, name, columns, begin, end));
         pass.over(from, "rows");
     }
 
     private void data(TableBuilder table, QName name, List<String> columns, int begin, int end) {
-        int count = kept.getOrDefault(drafts.key(name), 0);
+        int count = kept.getOrDefault(builder.key(name), 0);
         int at = begin;
-        while (at < end && scanner.signAt(at) != '\n') {
+        while (at < end && lexer.signAt(at) != '\n') {
             at++;
         }
         at++;
         while (count < KEPT && at < end) {
             int line = at;
-            while (at < end && scanner.signAt(at) != '\n') {
+            while (at < end && lexer.signAt(at) != '\n') {
                 at++;
             }
             String[] fields =
-                    at - line > MAX_VALUE_LENGTH * 10 ? new String[0] : scanner.between(line, at).split("\t", -1);
+                    at - line > MAX_VALUE_LENGTH * 10 ? new String[0] : lexer.between(line, at).split("\t", -1);
             if (fields.length == columns.size()) {
                 List<String> values = new ArrayList<>(fields.length);
                 for (String field : fields) {
@@ -156,7 +156,7 @@ final class RowStatements {
             }
             at++;
         }
-        kept.put(drafts.key(name), count);
+        kept.put(builder.key(name), count);
     }
 
     private static String unescaped(String field) {

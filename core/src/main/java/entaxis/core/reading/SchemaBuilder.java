@@ -32,14 +32,14 @@ final class SchemaBuilder {
     private record NewIndex(String name, TableBuilder table) { }
 
     /** A sequence, and the column that it counts for. */
-    record SequenceDraft(QName name, long start, long step, Optional<TableBuilder> table,
+    record ReadSequence(QName name, long start, long step, Optional<TableBuilder> table,
             Optional<ColumnBuilder> column) {
-        SequenceDraft ownedBy(TableBuilder newTable, ColumnBuilder newColumn) {
-            return new SequenceDraft(name, start, step, Optional.of(newTable), Optional.of(newColumn));
+        ReadSequence ownedBy(TableBuilder newTable, ColumnBuilder newColumn) {
+            return new ReadSequence(name, start, step, Optional.of(newTable), Optional.of(newColumn));
         }
 
-        SequenceDraft named(QName newName) {
-            return new SequenceDraft(newName, start, step, table, column);
+        ReadSequence named(QName newName) {
+            return new ReadSequence(newName, start, step, table, column);
         }
     }
 
@@ -59,7 +59,7 @@ final class SchemaBuilder {
     /** Types whose columns refuse null where nothing else is said (Transact-SQL Reference, CREATE TYPE). */
     final Set<String> requiredTypes = new HashSet<>();
     final DomainRules domainRules;
-    final Map<String, SequenceDraft> sequences = new LinkedHashMap<>();
+    final Map<String, ReadSequence> sequences = new LinkedHashMap<>();
     final Map<String, Program> programs = new LinkedHashMap<>();
     /** Names of extensions, in the order in which they are added. */
     final Set<String> extensions = new LinkedHashSet<>();
@@ -109,13 +109,13 @@ final class SchemaBuilder {
     }
 
     TableBuilder create(QName name) {
-        TableBuilder draft = new TableBuilder(placed(name), name.name(), exact);
+        TableBuilder table = new TableBuilder(placed(name), name.name(), exact);
         String key = key(name);
-        tables.put(key, draft);
+        tables.put(key, table);
         if (!passing.isEmpty()) {
             passing.remove(key);
         }
-        return draft;
+        return table;
     }
 
     void remove(QName name, boolean cascade) {
@@ -212,7 +212,7 @@ final class SchemaBuilder {
         indexed().remove(name.toLowerCase(Locale.ROOT));
     }
 
-    Optional<SequenceDraft> sequence(QName name) {
+    Optional<ReadSequence> sequence(QName name) {
         return Optional.ofNullable(sequences.get(key(name)));
     }
 
@@ -255,7 +255,7 @@ final class SchemaBuilder {
         String namespace = key.referencedNamespace().isEmpty() ? table.namespace : key.referencedNamespace();
         Optional<TableBuilder> parent = table(new QName(namespace, key.referencedTable()))
                 .or(() -> table(new QName("", key.referencedTable())));
-        List<String> columns = parent.flatMap(draft -> draft.primaryKey).map(PrimaryKey::columns).orElse(List.of());
+        List<String> columns = parent.flatMap(other -> other.primaryKey).map(PrimaryKey::columns).orElse(List.of());
         return columns.size() != key.columns().size() ? key
                 : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(),
                         key.referencedTable(), columns,

@@ -15,7 +15,7 @@ final class ScriptLexer {
 
     private final String text;
     private final ScriptSyntax syntax;
-    private final LexicalRules lexis;
+    private final LexicalRules lexical;
     private final boolean dollarTexts;
     private final byte[] classes = new byte[128];
     private int at;
@@ -36,12 +36,12 @@ final class ScriptLexer {
     ScriptLexer(String text, ScriptSyntax syntax) {
         this.text = text;
         this.syntax = syntax;
-        this.lexis = syntax.lexicalRules();
+        this.lexical = syntax.lexicalRules();
         this.body = new StatementBody(text, syntax);
-        this.names = new NamePool(text.length(), lexis.has(LexicalRule.NAMES_FOLD_DOWN));
-        this.backslash = lexis.has(LexicalRule.BACKSLASH_ESCAPES);
-        this.doubleIsText = lexis.has(LexicalRule.DOUBLE_QUOTED_TEXTS);
-        this.dollarTexts = lexis.has(LexicalRule.DOLLAR_TEXTS);
+        this.names = new NamePool(text.length(), lexical.has(LexicalRule.NAMES_FOLD_DOWN));
+        this.backslash = lexical.has(LexicalRule.BACKSLASH_ESCAPES);
+        this.doubleIsText = lexical.has(LexicalRule.DOUBLE_QUOTED_TEXTS);
+        this.dollarTexts = lexical.has(LexicalRule.DOLLAR_TEXTS);
         for (char c = 0; c < 128; c++) {
             classes[c] = c <= ' ' ? SPACE : c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c == '_' ? LETTER
                     : c >= '0' && c <= '9' ? DIGIT : 0;
@@ -49,7 +49,7 @@ final class ScriptLexer {
         for (char c = 'A'; c <= 'Z'; c++) {
             classes[c] |= CAPITAL;
         }
-        lexis.signs().chars().forEach(c -> classes[c] = LETTER);
+        lexical.signs().chars().forEach(c -> classes[c] = LETTER);
         if (dollarTexts) {
             classes['$'] = 0;
         }
@@ -204,13 +204,13 @@ final class ScriptLexer {
     private boolean comment(char c) {
         char second = at + 1 < text.length() ? text.charAt(at + 1) : 0;
         if (c == '-' && second == '-') {
-            if (lexis.has(LexicalRule.STRICT_DASHES) && at + 2 < text.length() && text.charAt(at + 2) > ' ') {
+            if (lexical.has(LexicalRule.STRICT_DASHES) && at + 2 < text.length() && text.charAt(at + 2) > ' ') {
                 return false;
             }
             toLineEnd();
             return true;
         }
-        if (c == '#' && lexis.has(LexicalRule.HASH_COMMENTS)) {
+        if (c == '#' && lexical.has(LexicalRule.HASH_COMMENTS)) {
             toLineEnd();
             return true;
         }
@@ -222,7 +222,7 @@ final class ScriptLexer {
         if (c != '/' || second != '*') {
             return false;
         }
-        if (lexis.has(LexicalRule.VERSION_COMMENTS) && entersExecuted()) {
+        if (lexical.has(LexicalRule.VERSION_COMMENTS) && entersExecuted()) {
             return true;
         }
         int open = at;
@@ -233,7 +233,7 @@ final class ScriptLexer {
             if (inside == '*' && at < text.length() && text.charAt(at) == '/') {
                 depth--;
                 at++;
-            } else if (lexis.has(LexicalRule.NESTED_COMMENTS) && inside == '/' && at < text.length()
+            } else if (lexical.has(LexicalRule.NESTED_COMMENTS) && inside == '/' && at < text.length()
                     && text.charAt(at) == '*') {
                 depth++;
                 at++;
@@ -249,7 +249,7 @@ final class ScriptLexer {
         int from = at + 2;
         if (from < text.length() && text.charAt(from) == 'M' && from + 1 < text.length()
                 && text.charAt(from + 1) == '!') {
-            if (!lexis.has(LexicalRule.FAMILY_VERSION_COMMENTS)) {
+            if (!lexical.has(LexicalRule.FAMILY_VERSION_COMMENTS)) {
                 return false;
             }
             from++;
@@ -264,7 +264,7 @@ final class ScriptLexer {
             version = version * 10 + text.charAt(digits) - '0';
             digits++;
         }
-        boolean onlyMySql = lexis.has(LexicalRule.FAMILY_VERSION_COMMENTS) && version >= 50700 && version <= 50999;
+        boolean onlyMySql = lexical.has(LexicalRule.FAMILY_VERSION_COMMENTS) && version >= 50700 && version <= 50999;
         if (onlyMySql) {
             return false;
         }
@@ -313,7 +313,7 @@ final class ScriptLexer {
 
     /** MySQL manual, “mysql Client Commands”: DELIMITER. */
     private boolean delimiterCommand() {
-        if (!lexis.has(LexicalRule.DELIMITER_COMMAND) || !ScriptSyntax.begins(text, at, "delimiter ")) {
+        if (!lexical.has(LexicalRule.DELIMITER_COMMAND) || !ScriptSyntax.begins(text, at, "delimiter ")) {
             return false;
         }
         int from = at + "delimiter".length();
@@ -357,9 +357,9 @@ final class ScriptLexer {
         } else if (c == '"') {
             quoted(from, from, '"', doubleIsText ? TokenizedStatement.STRING : TokenizedStatement.NAME,
                     doubleIsText && backslash);
-        } else if (c == '`' && lexis.has(LexicalRule.BACKTICKED_NAMES)) {
+        } else if (c == '`' && lexical.has(LexicalRule.BACKTICKED_NAMES)) {
             quoted(from, from, '`', TokenizedStatement.NAME, false);
-        } else if (c == '[' && lexis.has(LexicalRule.BRACKETED_NAMES)) {
+        } else if (c == '[' && lexical.has(LexicalRule.BRACKETED_NAMES)) {
             quoted(from, from, ']', TokenizedStatement.NAME, false);
         } else if (c == '$' && dollarTexts && dollar(from)
                 || c == '@' && dollarTexts && placeholder(from)) {
@@ -431,7 +431,7 @@ final class ScriptLexer {
         if (quote - from == 2 && !(first == 'n' && mark == 'q')) {
             return false;
         }
-        if (mark == 'q' && lexis.has(LexicalRule.CHOSEN_QUOTES)) {
+        if (mark == 'q' && lexical.has(LexicalRule.CHOSEN_QUOTES)) {
             oracleQuoted(from, quote);
             return true;
         }
@@ -439,7 +439,7 @@ final class ScriptLexer {
             return false;
         }
         quoted(from, quote, '\'', TokenizedStatement.STRING,
-                backslash || mark == 'e' && lexis.has(LexicalRule.ESCAPE_TEXTS));
+                backslash || mark == 'e' && lexical.has(LexicalRule.ESCAPE_TEXTS));
         return true;
     }
 

@@ -12,7 +12,7 @@ import java.util.concurrent.CancellationException;
 public final class ScriptReader {
     private static final int PROGRESS_INTERVAL = 64;
     private final ReadingLog notes = new ReadingLog();
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final ImpliedNames implied;
     private final List<ReadRow> rows = new ArrayList<>();
     private final ScriptSyntax syntax;
@@ -29,7 +29,7 @@ public final class ScriptReader {
     public ScriptReader(Target engine, ReadingProgress progress) {
         this.progress = progress;
         this.syntax = ScriptSyntax.of(engine);
-        this.drafts = new SchemaBuilder(syntax);
+        this.builder = new SchemaBuilder(syntax);
         this.implied = new ImpliedNames(syntax);
     }
 
@@ -47,13 +47,13 @@ public final class ScriptReader {
      * @throws java.util.concurrent.CancellationException if who hears of the progress wants no more
      */
     public void add(String file, String script) {
-        ScriptLexer scanner = new ScriptLexer(script, syntax);
+        ScriptLexer lexer = new ScriptLexer(script, syntax);
         notes.begin(file, script);
-        StatementReader reader = new StatementReader(scanner, new TokenCursor(scanner, script, syntax), syntax, drafts,
+        StatementReader reader = new StatementReader(lexer, new TokenCursor(lexer, script, syntax), syntax, builder,
                 implied, notes, rows);
         TokenizedStatement statement = new TokenizedStatement(new TokenArray());
-        while (scanner.next(statement)) {
-            if (statements++ % PROGRESS_INTERVAL == 0 && !progress.at(before + scanner.position(), statements)) {
+        while (lexer.next(statement)) {
+            if (statements++ % PROGRESS_INTERVAL == 0 && !progress.at(before + lexer.position(), statements)) {
                 throw new CancellationException("reading was stopped");
             }
             reader.read(statement);
@@ -63,7 +63,7 @@ public final class ScriptReader {
 
     /** What has been read. */
     public Reading done() {
-        return new Reading(syntax.engine(), drafts.done(), rows, notes.steppedOver(), notes.notUnderstood(),
+        return new Reading(syntax.engine(), builder.done(), rows, notes.steppedOver(), notes.notUnderstood(),
                 statements);
     }
 }

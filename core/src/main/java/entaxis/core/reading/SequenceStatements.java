@@ -3,7 +3,7 @@ package entaxis.core.reading;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.reading.SchemaBuilder.QName;
-import entaxis.core.reading.SchemaBuilder.SequenceDraft;
+import entaxis.core.reading.SchemaBuilder.ReadSequence;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -12,15 +12,15 @@ import java.util.Optional;
 /** Reads CREATE, ALTER and DROP SEQUENCE (ISO/IEC 9075-2, 11.72 to 11.74). */
 final class SequenceStatements {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final TypeParser types;
     private final StepOver pass;
 
-    SequenceStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types,
+    SequenceStatements(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, TypeParser types,
             StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.types = types;
         this.pass = pass;
@@ -37,19 +37,19 @@ final class SequenceStatements {
         }
         int begin = tokens.at;
         int end = begin;
-        while (end < tokens.limit && !(drafts.takes(SyntaxRule.RUN_ON_STATEMENTS) && starts(end))) {
+        while (end < tokens.limit && !(builder.takes(SyntaxRule.RUN_ON_STATEMENTS) && starts(end))) {
             end++;
         }
         Numbering numbers = definitions.numbers().sequenceOptions(end);
-        if (temporary || ifAbsent && drafts.sequence(name).isPresent()) {
+        if (temporary || ifAbsent && builder.sequence(name).isPresent()) {
             return;
         }
-        if (drafts.sequence(name).isPresent()) {
+        if (builder.sequence(name).isPresent()) {
             throw StatementException.conflict(at, "a sequence " + name.name() + " is there already");
         }
-        QName placed = new QName(drafts.placed(name), name.name());
-        drafts.sequences.put(drafts.key(name),
-                new SequenceDraft(placed, numbers.start(), numbers.step(), Optional.empty(), Optional.empty()));
+        QName placed = new QName(builder.placed(name), name.name());
+        builder.sequences.put(builder.key(name),
+                new ReadSequence(placed, numbers.start(), numbers.step(), Optional.empty(), Optional.empty()));
         owned(name, begin, end);
         tokens.at = end;
     }
@@ -79,7 +79,7 @@ final class SequenceStatements {
                 }
                 QName tableName =
                         new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
-                drafts.table(tableName).ifPresent(
+                builder.table(tableName).ifPresent(
                         table -> table.column(parts.getLast()).ifPresent(column -> own(name, table, column)));
                 return;
             }
@@ -87,9 +87,9 @@ final class SequenceStatements {
     }
 
     private void own(QName name, TableBuilder table, ColumnBuilder column) {
-        SequenceDraft sequence = drafts.sequence(name).map(found -> found.ownedBy(table, column))
-                .orElse(new SequenceDraft(name, 1, 1, Optional.of(table), Optional.of(column)));
-        drafts.sequences.put(drafts.key(name), sequence);
+        ReadSequence sequence = builder.sequence(name).map(found -> found.ownedBy(table, column))
+                .orElse(new ReadSequence(name, 1, 1, Optional.of(table), Optional.of(column)));
+        builder.sequences.put(builder.key(name), sequence);
         if (column.defaultValue.toLowerCase(Locale.ROOT).startsWith("nextval")
                 || column.defaultValue.toLowerCase(Locale.ROOT).startsWith("pg_catalog.nextval")) {
             definitions.defaults().setDefault(column, column.defaultValue);
@@ -104,10 +104,10 @@ final class SequenceStatements {
         for (int i = from; i + 1 < tokens.limit; i++) {
             if (tokens.word(i) == Keyword.RENAME && tokens.word(i + 1) == Keyword.TO && tokens.isName(i + 2)) {
                 String now = tokens.nameAt(i + 2);
-                drafts.sequence(name).ifPresent(sequence -> {
-                    drafts.sequences.remove(drafts.key(name));
+                builder.sequence(name).ifPresent(sequence -> {
+                    builder.sequences.remove(builder.key(name));
                     QName renamed = new QName(name.namespace(), now);
-                    drafts.sequences.put(drafts.key(renamed), sequence.named(renamed));
+                    builder.sequences.put(builder.key(renamed), sequence.named(renamed));
                 });
                 tokens.at = tokens.limit;
                 return;
@@ -121,8 +121,8 @@ final class SequenceStatements {
         tokens.accept(Keyword.IF, Keyword.EXISTS);
         do {
             QName name = definitions.names().qualified();
-            drafts.sequence(name).flatMap(SequenceDraft::column).ifPresent(column -> column.identity = Identity.NONE);
-            drafts.sequences.remove(drafts.key(name));
+            builder.sequence(name).flatMap(ReadSequence::column).ifPresent(column -> column.identity = Identity.NONE);
+            builder.sequences.remove(builder.key(name));
         } while (tokens.acceptSign(','));
         if (!tokens.accept(Keyword.CASCADE)) {
             tokens.accept(Keyword.RESTRICT);

@@ -7,11 +7,11 @@ import java.util.Locale;
  * Tells statements apart and gives each to who reads its kind. What says nothing about tables is stepped over by name.
  */
 final class StatementReader {
-    private final ScriptLexer scanner;
+    private final ScriptLexer lexer;
     private TokenizedStatement cut = new TokenizedStatement(new TokenArray());
     private final TokenCursor tokens;
     private final ScriptSyntax syntax;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final ReadingLog notes;
     private final DefinitionParsers definitions;
     private final TableStatements tables;
@@ -27,28 +27,28 @@ final class StatementReader {
     private int conditions;
     private boolean lenient;
 
-    StatementReader(ScriptLexer scanner, TokenCursor tokens, ScriptSyntax syntax, SchemaBuilder drafts,
+    StatementReader(ScriptLexer lexer, TokenCursor tokens, ScriptSyntax syntax, SchemaBuilder builder,
             ImpliedNames implied, ReadingLog notes, List<ReadRow> rows) {
-        this.scanner = scanner;
+        this.lexer = lexer;
         this.tokens = tokens;
         this.syntax = syntax;
-        this.drafts = drafts;
+        this.builder = builder;
         this.notes = notes;
         this.implied = implied;
         this.rowsRead = rows;
-        TypeParser types = new TypeParser(tokens, drafts);
-        this.definitions = DefinitionParsers.of(tokens, drafts, types, implied);
-        this.tables = new TableStatements(tokens, drafts, definitions, notes, this::pass);
+        TypeParser types = new TypeParser(tokens, builder);
+        this.definitions = DefinitionParsers.of(tokens, builder, types, implied);
+        this.tables = new TableStatements(tokens, builder, definitions, notes, this::pass);
         AlterTableStatements alter =
-                new AlterTableStatements(tokens, drafts, definitions, types, implied, this::pass);
-        TypeStatements ofTypes = new TypeStatements(tokens, drafts, definitions, types, implied, this::pass);
-        this.comments = new CommentStatements(tokens, drafts, definitions, this::pass);
-        this.calls = new ProcedureCalls(tokens, drafts, definitions, ofTypes, this::pass);
-        this.definitionStatements = new DefinitionStatements(this, tokens, drafts, definitions, notes, tables,
-                alter, new IndexStatements(tokens, drafts, definitions, implied, this::pass),
-                new SequenceStatements(tokens, drafts, definitions, types, this::pass), ofTypes,
-                new ProgramStatements(tokens, drafts, definitions, this::pass));
-        this.rows = new RowStatements(scanner, tokens, drafts, definitions, rows, this::pass);
+                new AlterTableStatements(tokens, builder, definitions, types, implied, this::pass);
+        TypeStatements ofTypes = new TypeStatements(tokens, builder, definitions, types, implied, this::pass);
+        this.comments = new CommentStatements(tokens, builder, definitions, this::pass);
+        this.calls = new ProcedureCalls(tokens, builder, definitions, ofTypes, this::pass);
+        this.definitionStatements = new DefinitionStatements(this, tokens, builder, definitions, notes, tables,
+                alter, new IndexStatements(tokens, builder, definitions, implied, this::pass),
+                new SequenceStatements(tokens, builder, definitions, types, this::pass), ofTypes,
+                new ProgramStatements(tokens, builder, definitions, this::pass));
+        this.rows = new RowStatements(lexer, tokens, builder, definitions, rows, this::pass);
         this.blocks = new ConditionalBlocks(tokens, this, syntax, this::pass);
     }
 
@@ -91,7 +91,7 @@ final class StatementReader {
         }
         ScriptLexer inner = new ScriptLexer(text, syntax);
         StatementReader reader =
-                new StatementReader(inner, new TokenCursor(inner, text, syntax), syntax, drafts, implied,
+                new StatementReader(inner, new TokenCursor(inner, text, syntax), syntax, builder, implied,
                 notes, rowsRead);
         reader.depth = depth + 1;
         reader.lenient = true;
@@ -114,7 +114,7 @@ final class StatementReader {
         }
         ScriptLexer inner = new ScriptLexer(text, syntax);
         StatementReader reader =
-                new StatementReader(inner, new TokenCursor(inner, text, syntax), syntax, drafts, implied,
+                new StatementReader(inner, new TokenCursor(inner, text, syntax), syntax, builder, implied,
                 notes, rowsRead);
         reader.depth = depth + 1;
         boolean guarded = text.toUpperCase(Locale.ROOT).contains("EXCEPTION");
@@ -273,7 +273,7 @@ final class StatementReader {
             case SET -> set(from);
             case USE -> {
                 tokens.at++;
-                drafts.use(tokens.name());
+                builder.use(tokens.name());
                 pass(from, "change of database");
             }
             case CALL -> pass(from, "call of a procedure");
@@ -340,7 +340,7 @@ final class StatementReader {
             path = tokens.reads(i, "SET_CONFIG") && tokens.kind(i + 2) == TokenizedStatement.STRING
                     && tokens.stringAt(i + 2).equals("search_path");
             if (path && tokens.kind(i + 4) == TokenizedStatement.STRING) {
-                drafts.use(firstOf(tokens.stringAt(i + 4)));
+                builder.use(firstOf(tokens.stringAt(i + 4)));
             }
         }
         boolean into = syntax.takes(SyntaxRule.SELECT_INTO);
@@ -356,7 +356,7 @@ final class StatementReader {
                     && !tokens.nameAt(i + 1).startsWith("#") && !tokens.nameAt(i + 1).startsWith("@")
                     && tokens.word(i + 1) != Keyword.UNLOGGED) {
                 tokens.at = i + 1;
-                drafts.passing.add(drafts.key(definitions.names().qualified()));
+                builder.passing.add(builder.key(definitions.names().qualified()));
                 throw new StatementException(from, "the columns of the table come from a query");
             }
         }
@@ -372,7 +372,7 @@ final class StatementReader {
         if (tokens.word(from + 1) == Keyword.SCHEMA) {
             tokens.at = from + 2;
             if (tokens.isName(tokens.at) || tokens.kind(tokens.at) == TokenizedStatement.STRING) {
-                drafts.use(tokens.kind(tokens.at) == TokenizedStatement.STRING ? tokens.stringAt(tokens.at)
+                builder.use(tokens.kind(tokens.at) == TokenizedStatement.STRING ? tokens.stringAt(tokens.at)
                         : tokens.nameAt(tokens.at));
             }
         }
@@ -381,21 +381,22 @@ final class StatementReader {
             int value = at + 2;
             String first = tokens.isName(value) ? tokens.nameAt(value)
                     : tokens.kind(value) == TokenizedStatement.STRING ? firstOf(tokens.stringAt(value)) : "";
-            drafts.use(tokens.word(value) == Keyword.DEFAULT || first.equals("$user") || first.equals("pg_catalog") ? ""
+            builder.use(
+                    tokens.word(value) == Keyword.DEFAULT || first.equals("$user") || first.equals("pg_catalog") ? ""
                     : first);
         } else if (tokens.reads(at, "STANDARD_CONFORMING_STRINGS")) {
-            scanner.backslashEscapes(tokens.reads(at + 2, "OFF") || tokens.word(at + 2) == Keyword.FALSE
+            lexer.backslashEscapes(tokens.reads(at + 2, "OFF") || tokens.word(at + 2) == Keyword.FALSE
                     || tokens.text(at + 2, at + 3).equals("'off'"));
         } else if (syntax.takes(SyntaxRule.SQL_MODES)) {
             for (int i = from; i < tokens.limit; i++) {
                 if (tokens.kind(i) == TokenizedStatement.STRING
                         && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("ANSI")) {
-                    scanner.doubleQuotesName();
+                    lexer.doubleQuotesName();
                 }
                 if (tokens.kind(i) == TokenizedStatement.STRING
                         && tokens.stringAt(i).toUpperCase(Locale.ROOT).contains("NO_BACKSLASH_ESCAPES")) {
                     // a mode that takes the word out of those that are set: MySQL manual, “Server SQL Modes”
-                    scanner.backslashEscapes(tokens.text(from, i).toUpperCase(Locale.ROOT).contains("REPLACE"));
+                    lexer.backslashEscapes(tokens.text(from, i).toUpperCase(Locale.ROOT).contains("REPLACE"));
                 }
             }
         }

@@ -5,15 +5,15 @@ import java.util.List;
 /** Reads what stands behind the bracket of CREATE TABLE: where and how rows are stored, and the comment. */
 final class TableOptions {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final ReadingLog notes;
     private final StepOver pass;
 
-    TableOptions(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, ReadingLog notes,
+    TableOptions(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, ReadingLog notes,
             StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.notes = notes;
         this.pass = pass;
@@ -24,7 +24,7 @@ final class TableOptions {
         boolean storage = false;
         while (!tokens.atEnd()) {
             Keyword word = tokens.word();
-            if (drafts.takes(SyntaxRule.RUN_ON_STATEMENTS) && beginsNext()) {
+            if (builder.takes(SyntaxRule.RUN_ON_STATEMENTS) && beginsNext()) {
                 return;
             }
             // Oracle Database SQL Language Reference, LOB_storage_clause: LOB (c) STORE AS SECUREFILE (...)
@@ -92,7 +92,7 @@ final class TableOptions {
     }
 
     private boolean strict() {
-        return drafts.takes(SyntaxRule.KNOWN_OPTIONS_ONLY);
+        return builder.takes(SyntaxRule.KNOWN_OPTIONS_ONLY);
     }
 
     private boolean known(Keyword word) {

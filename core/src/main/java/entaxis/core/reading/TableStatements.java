@@ -16,20 +16,20 @@ final class TableStatements {
     private static final Set<String> LIKENESS =
             Set.of("COMMENTS", "CONSTRAINTS", "DEFAULTS", "GENERATED", "IDENTITY", "INDEXES");
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final ReadingLog notes;
     private final StepOver pass;
     private final TableOptions tableOptions;
 
-    TableStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, ReadingLog notes,
+    TableStatements(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, ReadingLog notes,
             StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.notes = notes;
         this.pass = pass;
-        this.tableOptions = new TableOptions(tokens, drafts, definitions, notes, pass);
+        this.tableOptions = new TableOptions(tokens, builder, definitions, notes, pass);
     }
 
     /** Reads CREATE TABLE from behind that word. */
@@ -39,11 +39,11 @@ final class TableStatements {
         QName name = definitions.names().qualified();
         if (temporary || name.name().startsWith("#") || name.namespace().equalsIgnoreCase("temp")
                 || name.namespace().equalsIgnoreCase("tempdb")) {
-            drafts.passing.add(drafts.key(name));
+            builder.passing.add(builder.key(name));
             pass.over(from, "temporary table");
             return;
         }
-        if (drafts.table(name).isPresent()) {
+        if (builder.table(name).isPresent()) {
             if (onlyIfAbsent) {
                 pass.over(from, "table that is there already");
                 return;
@@ -51,13 +51,13 @@ final class TableStatements {
             throw StatementException.conflict(at, "a table " + name.name() + " is there already");
         }
         if (tokens.is(Keyword.LIKE) || tokens.sign('(') && tokens.word(tokens.at + 1) == Keyword.LIKE
-                && !drafts.takes(SyntaxRule.LIKE_AMONG_ELEMENTS)) {
+                && !builder.takes(SyntaxRule.LIKE_AMONG_ELEMENTS)) {
             likeMySql(name);
             return;
         }
         if (tokens.is(Keyword.AS) || tokens.is(Keyword.SELECT) || tokens.sign('(')
                 && (tokens.word(tokens.at + 1) == Keyword.SELECT || tokens.word(tokens.at + 1) == Keyword.WITH)) {
-            drafts.passing.add(drafts.key(name));
+            builder.passing.add(builder.key(name));
             throw new StatementException(from, "the columns of the table come from a query");
         }
         if (tokens.accept(Keyword.PARTITION)) {
@@ -68,7 +68,7 @@ final class TableStatements {
             ofType(name);
             return;
         }
-        TableBuilder table = drafts.create(name);
+        TableBuilder table = builder.create(name);
         if (tokens.accept(Keyword.COMMENT)) {
             table.comment = tokens.string();
         }
@@ -77,8 +77,8 @@ final class TableStatements {
             elements(table, constraints);
         } catch (StatementException reason) {
             if (table.columns.isEmpty()) {
-                drafts.remove(name, false);
-                drafts.passing.add(drafts.key(name));
+                builder.remove(name, false);
+                builder.passing.add(builder.key(name));
             }
             throw reason;
         }
@@ -101,7 +101,7 @@ final class TableStatements {
             try {
                 definitions.constraints().constraint(table);
                 if (!tokens.sign(',') && !tokens.sign(')')
-                        && !(drafts.takes(SyntaxRule.CONSTRAINTS_WITHOUT_COMMA)
+                        && !(builder.takes(SyntaxRule.CONSTRAINTS_WITHOUT_COMMA)
                                 && definitions.constraints().atConstraint())) {
                     throw tokens.unreadable(tokens.atEnd() ? "the bracket of the table is not closed"
                             : "this clause is not understood here");
@@ -145,7 +145,7 @@ final class TableStatements {
 
     /** SQL Server takes a comma behind the last element; scripts in use have it, the reference says nothing of it. */
     private boolean commaMayTrail() {
-        return drafts.takes(SyntaxRule.TRAILING_COMMA);
+        return builder.takes(SyntaxRule.TRAILING_COMMA);
     }
 
     /** Goes to the comma or bracket that ends the element which began at a token. */
@@ -166,7 +166,7 @@ final class TableStatements {
             tokens.at++;
             int at = tokens.at;
             QName model = definitions.names().qualified();
-            TableBuilder source = drafts.table(model)
+            TableBuilder source = builder.table(model)
                     .orElseThrow(() -> StatementException.conflict(at, "no table " + model.name() + " is known here"));
             Set<String> taken = new HashSet<>();
             while (!tokens.sign(',') && !tokens.sign(')') && !tokens.atEnd()) {
@@ -226,12 +226,12 @@ final class TableStatements {
         tokens.expect(Keyword.LIKE);
         int at = tokens.at;
         QName model = definitions.names().qualified();
-        TableBuilder source = drafts.table(model)
+        TableBuilder source = builder.table(model)
                 .orElseThrow(() -> StatementException.conflict(at, "no table " + model.name() + " is known here"));
         if (round) {
             tokens.expectSign(')');
         }
-        TableBuilder table = drafts.create(name);
+        TableBuilder table = builder.create(name);
         copyColumns(source, table, LIKENESS);
         table.primaryKey = source.primaryKey;
         table.uniqueKeys.addAll(source.uniqueKeys);
@@ -245,9 +245,9 @@ final class TableStatements {
         tokens.expect(Keyword.OF);
         int at = tokens.at;
         QName whole = definitions.names().qualified();
-        TableBuilder parent = drafts.table(whole)
+        TableBuilder parent = builder.table(whole)
                 .orElseThrow(() -> StatementException.conflict(at, "no table " + whole.name() + " is known here"));
-        TableBuilder table = drafts.create(name);
+        TableBuilder table = builder.create(name);
         copyColumns(parent, table, Set.of("DEFAULTS", "GENERATED", "IDENTITY"));
         if (tokens.sign('(')) {
             partitionElements(table);
@@ -265,11 +265,11 @@ final class TableStatements {
     private void ofType(QName name) {
         int at = tokens.at;
         QName type = definitions.names().qualified();
-        if (!(drafts.types.get(drafts.key(type)) instanceof StructureDefinition structure)) {
-            drafts.passing.add(drafts.key(name));
+        if (!(builder.types.get(builder.key(type)) instanceof StructureDefinition structure)) {
+            builder.passing.add(builder.key(name));
             throw StatementException.conflict(at, "no type " + type.name() + " with fields is known here");
         }
-        TableBuilder table = drafts.create(name);
+        TableBuilder table = builder.create(name);
         structure.fields().forEach(field -> table.add(new ColumnBuilder(field.name(), field.type())));
         if (tokens.sign('(')) {
             partitionElements(table);
@@ -349,7 +349,7 @@ final class TableStatements {
         do {
             int at = tokens.at;
             QName name = definitions.names().qualified();
-            parents.add(drafts.table(name)
+            parents.add(builder.table(name)
                     .orElseThrow(() -> StatementException.conflict(at, "no table " + name.name() + " is known here")));
         } while (tokens.acceptSign(','));
         tokens.expectSign(')');
@@ -374,9 +374,9 @@ final class TableStatements {
         }
         tokens.acceptReading("PURGE");
         for (QName name : names) {
-            any |= drafts.table(name).isPresent();
-            drafts.remove(name, cascade);
-            drafts.passing.remove(drafts.key(name));
+            any |= builder.table(name).isPresent();
+            builder.remove(name, cascade);
+            builder.passing.remove(builder.key(name));
         }
         if (!any || temporary) {
             notes.steppedOver(tokens.offset(from), "drop of what is not there");

@@ -6,23 +6,23 @@ import java.util.List;
 /** The tokens of the statement that a {@link ScriptLexer} stands at, read one after the other. */
 final class TokenCursor {
     private static final int MAX_SHOWN = 80;
-    private final ScriptLexer scanner;
+    private final ScriptLexer lexer;
     private TokenizedStatement cut = new TokenizedStatement(new TokenArray());
     private final String text;
     private final ScriptSyntax syntax;
-    private final LexicalRules lexis;
+    private final LexicalRules lexical;
     private final boolean lower;
     private final NamePool names;
     int at;
     int limit;
 
-    TokenCursor(ScriptLexer scanner, String text, ScriptSyntax syntax) {
-        this.scanner = scanner;
+    TokenCursor(ScriptLexer lexer, String text, ScriptSyntax syntax) {
+        this.lexer = lexer;
         this.text = text;
         this.syntax = syntax;
-        this.lexis = syntax.lexicalRules();
-        this.lower = lexis.has(LexicalRule.NAMES_FOLD_DOWN);
-        this.names = scanner.names();
+        this.lexical = syntax.lexicalRules();
+        this.lower = lexical.has(LexicalRule.NAMES_FOLD_DOWN);
+        this.names = lexer.names();
     }
 
     /** Goes to the first token of a statement. */
@@ -144,8 +144,8 @@ final class TokenCursor {
         byte kind = kind(token);
         return kind == TokenizedStatement.WORD || kind == TokenizedStatement.NAME
                 || kind == TokenizedStatement.STRING
-                        && (text.charAt(cut.from(token)) == '"' || lexis.has(LexicalRule.TEXTS_AS_NAMES))
-                || kind == TokenizedStatement.NUMBER && lexis.has(LexicalRule.DIGITS_BEGIN_NAMES)
+                        && (text.charAt(cut.from(token)) == '"' || lexical.has(LexicalRule.TEXTS_AS_NAMES))
+                || kind == TokenizedStatement.NUMBER && lexical.has(LexicalRule.DIGITS_BEGIN_NAMES)
                         && !sign(token - 1, '-')
                         && Character.isLetter(text.charAt(cut.to(token) - 1));
     }
@@ -221,12 +221,12 @@ final class TokenCursor {
         while (text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
             quote++;
         }
-        if (lexis.has(LexicalRule.CHOSEN_QUOTES) && quote > from && (text.charAt(quote - 1) & ~0x20) == 'Q'
+        if (lexical.has(LexicalRule.CHOSEN_QUOTES) && quote > from && (text.charAt(quote - 1) & ~0x20) == 'Q'
                 && to - quote >= 4) {
             return text.substring(quote + 2, to - 2);
         }
         char close = text.charAt(quote);
-        boolean escapes = scanner.escapes() || quote > from && (text.charAt(quote - 1) & ~0x20) == 'E';
+        boolean escapes = lexer.escapes() || quote > from && (text.charAt(quote - 1) & ~0x20) == 'E';
         String inside = text.substring(quote + 1, Math.max(quote + 1, to - 1));
         if (inside.indexOf(close) >= 0) {
             inside = inside.replace("" + close + close, "" + close);
@@ -296,7 +296,7 @@ final class TokenCursor {
     /** What stands before the quote of a text of MySQL and says which characters it is made of. */
     private String introducer(int token) {
         int quote = cut.from(token);
-        while (lexis.has(LexicalRule.TEXT_INTRODUCERS) && text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
+        while (lexical.has(LexicalRule.TEXT_INTRODUCERS) && text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
             quote++;
         }
         return text.substring(cut.from(token), quote);
@@ -316,7 +316,7 @@ final class TokenCursor {
      */
     private boolean markedText(int token) {
         return cut.kind(token) == TokenizedStatement.STRING
-                && syntax.isMarked(text, cut.from(token), cut.to(token), scanner.escapes());
+                && syntax.isMarked(text, cut.from(token), cut.to(token), lexer.escapes());
     }
 
     /** The text from one token to another just as it stands, comments and lines included. */
@@ -325,7 +325,7 @@ final class TokenCursor {
             return "";
         }
         String whole = text.substring(cut.from(from), cut.to(to - 1));
-        return lexis.has(LexicalRule.VERSION_COMMENTS) && whole.contains("*/") ? withoutVersions(from, to) : whole;
+        return lexical.has(LexicalRule.VERSION_COMMENTS) && whole.contains("*/") ? withoutVersions(from, to) : whole;
     }
 
     /**

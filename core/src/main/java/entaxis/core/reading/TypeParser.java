@@ -23,14 +23,14 @@ final class TypeParser {
     record Read(SqlType type, boolean counting) { }
 
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final Dialect dialect;
     private final Map<String, Read> known = new HashMap<>();
 
-    TypeParser(TokenCursor tokens, SchemaBuilder drafts) {
+    TypeParser(TokenCursor tokens, SchemaBuilder builder) {
         this.tokens = tokens;
-        this.drafts = drafts;
-        this.dialect = drafts.dialect;
+        this.builder = builder;
+        this.dialect = builder.dialect;
     }
 
     /** Whether a type can begin where the cursor stands. */
@@ -41,7 +41,7 @@ final class TypeParser {
         return switch (tokens.word()) {
             case CONSTRAINT, PRIMARY, NOT, NULL, UNIQUE, CHECK, DEFAULT, REFERENCES, COLLATE, AS, GENERATED, COMMENT,
                     AUTO_INCREMENT, AUTOINCREMENT -> false;
-            case IDENTITY -> drafts.takes(SyntaxRule.IDENTITY_TYPE);
+            case IDENTITY -> builder.takes(SyntaxRule.IDENTITY_TYPE);
             default -> true;
         };
     }
@@ -60,7 +60,7 @@ final class TypeParser {
         } else {
             words();
         }
-        if (drafts.takes(SyntaxRule.TYPES_OF_ANY_WORDS)) {
+        if (builder.takes(SyntaxRule.TYPES_OF_ANY_WORDS)) {
             while (tokens.kind(tokens.at) == TokenizedStatement.WORD && !endsSqlite(tokens.word())) {
                 tokens.at++;
             }
@@ -176,7 +176,7 @@ final class TypeParser {
         }
         // PostgreSQL manual, 8.15.1: how many dimensions are declared says nothing
         while (tokens.sign('[')) {
-            dimensions = drafts.takes(SyntaxRule.ARRAYS_OF_ANY_DIMENSION) ? 1 : dimensions + 1;
+            dimensions = builder.takes(SyntaxRule.ARRAYS_OF_ANY_DIMENSION) ? 1 : dimensions + 1;
             tokens.at++;
             if (!tokens.acceptSign(']')) {
                 tokens.at++;
@@ -190,18 +190,18 @@ final class TypeParser {
         boolean qualified = tokens.sign(from + 1, '.');
         String name = tokens.nameAt(qualified ? from + 2 : from);
         SchemaBuilder.QName asked = new SchemaBuilder.QName(qualified ? tokens.nameAt(from) : "", name);
-        if (!drafts.types.isEmpty() && drafts.types.containsKey(drafts.key(asked))) {
-            return new Read(new UserType(drafts.types.get(drafts.key(asked)).name()), false);
+        if (!builder.types.isEmpty() && builder.types.containsKey(builder.key(asked))) {
+            return new Read(new UserType(builder.types.get(builder.key(asked)).name()), false);
         }
         boolean square = tokens.quoted(from);
-        boolean system = drafts.takes(SyntaxRule.QUALIFIED_SYSTEM_TYPES) && qualified && square
+        boolean system = builder.takes(SyntaxRule.QUALIFIED_SYSTEM_TYPES) && qualified && square
                 && asked.namespace().equals("pg_catalog") && !name.equals("char");
         // the schema that extensions are put into unless another one is named (PostgreSQL manual, CREATE EXTENSION)
-        boolean usual = drafts.takes(SyntaxRule.QUALIFIED_SYSTEM_TYPES) && qualified
-                && asked.namespace().equals(drafts.syntax.defaultSchema());
+        boolean usual = builder.takes(SyntaxRule.QUALIFIED_SYSTEM_TYPES) && qualified
+                && asked.namespace().equals(builder.syntax.defaultSchema());
         TypeSpelling spelling = SpelledTypes.cut(usual ? tokens.text(from + 2, end)
-                : system || square && drafts.takes(SyntaxRule.QUOTED_TYPES) ? unquoted(from, end) : spelled);
-        boolean counts = drafts.takes(SyntaxRule.SERIAL_TYPES);
+                : system || square && builder.takes(SyntaxRule.QUOTED_TYPES) ? unquoted(from, end) : spelled);
+        boolean counts = builder.takes(SyntaxRule.SERIAL_TYPES);
         return new Read(dialect.read(spelling), counts && COUNTING.contains(spelling.name()));
     }
 

@@ -16,16 +16,16 @@ import java.util.stream.IntStream;
 /** Reads CREATE, ALTER and DROP of types and domains (ISO/IEC 9075-2, 11.34 to 11.51). */
 final class TypeStatements {
     private final TokenCursor tokens;
-    private final SchemaBuilder drafts;
+    private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
     private final TypeParser types;
     private final ImpliedNames implied;
     private final StepOver pass;
 
-    TypeStatements(TokenCursor tokens, SchemaBuilder drafts, DefinitionParsers definitions, TypeParser types,
+    TypeStatements(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, TypeParser types,
             ImpliedNames implied, StepOver pass) {
         this.tokens = tokens;
-        this.drafts = drafts;
+        this.builder = builder;
         this.definitions = definitions;
         this.types = types;
         this.implied = implied;
@@ -38,7 +38,7 @@ final class TypeStatements {
         boolean ifAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         int at = tokens.at;
         QName name = definitions.names().qualified();
-        if (drafts.types.containsKey(drafts.key(name))) {
+        if (builder.types.containsKey(builder.key(name))) {
             if (ifAbsent) {
                 pass.over(at, "type that is there already");
                 return;
@@ -60,8 +60,8 @@ final class TypeStatements {
             return;
         }
         Optional<String> defaultValue = Optional.empty();
-        String key = drafts.key(name);
-        drafts.domainRules.begin(key);
+        String key = builder.key(name);
+        builder.domainRules.begin(key);
         String constraint = "";
         boolean required = false;
         boolean more = true;
@@ -74,7 +74,7 @@ final class TypeStatements {
                 String condition = tokens.inRound();
                 String checkName =
                         constraint.isEmpty() ? implied.domainCheck(name.name()) : constraint;
-                drafts.domainRules.add(key, new CheckRule(checkName, condition));
+                builder.domainRules.add(key, new CheckRule(checkName, condition));
                 constraint = "";
                 definitions.clauseEnds().constraintEnd();
             } else if (tokens.accept(Keyword.COLLATE)) {
@@ -85,12 +85,12 @@ final class TypeStatements {
                 more = tokens.accept(Keyword.NULL);
             }
         }
-        define(name, new DomainDefinition(name.name(), base, defaultValue, drafts.domainRules.all(key), "")
+        define(name, new DomainDefinition(name.name(), base, defaultValue, builder.domainRules.all(key), "")
                 .withRequired(required));
     }
 
     private void define(QName name, TypeDefinition type) {
-        drafts.types.put(drafts.key(name), type);
+        builder.types.put(builder.key(name), type);
     }
 
     void createType(int from) {
@@ -102,14 +102,14 @@ final class TypeStatements {
         tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         int at = tokens.at;
         QName name = definitions.names().qualified();
-        if (drafts.types.containsKey(drafts.key(name))) {
+        if (builder.types.containsKey(builder.key(name))) {
             throw StatementException.conflict(at, "a type " + name.name() + " is there already");
         }
         if (tokens.accept(Keyword.FROM)) {
             SqlType base = types.read().type();
             define(name, new DomainDefinition(name.name(), base, Optional.empty(), Optional.empty(), ""));
             if (tokens.accept(Keyword.NOT, Keyword.NULL)) {
-                drafts.requiredTypes.add(drafts.key(name));
+                builder.requiredTypes.add(builder.key(name));
             } else {
                 tokens.accept(Keyword.NULL);
             }
@@ -188,8 +188,8 @@ final class TypeStatements {
         tokens.at++;
         int at = tokens.at;
         QName name = definitions.names().qualified();
-        String key = drafts.key(name);
-        TypeDefinition type = drafts.types.get(key);
+        String key = builder.key(name);
+        TypeDefinition type = builder.types.get(key);
         if (tokens.is(Keyword.OWNER) || tokens.is(Keyword.SET)) {
             pass.over(from, "owner");
             return;
@@ -203,14 +203,14 @@ final class TypeStatements {
             String before = tokens.string();
             tokens.expect(Keyword.TO);
             String now = tokens.string();
-            drafts.types.put(key,
+            builder.types.put(key,
                     new EnumDefinition(enumeration.name(),
                             enumeration.values().stream().map(value -> value.equals(before) ? now : value).toList(),
                             enumeration.comment()));
         } else if (tokens.accept(Keyword.RENAME, Keyword.TO)) {
             rename(key, type, new QName(name.namespace(), tokens.name()));
         } else if (type instanceof StructureDefinition structure && tokens.reads(tokens.at + 1, "ATTRIBUTE")) {
-            drafts.types.put(key, new StructureDefinition(structure.name(), fields(structure), structure.comment()));
+            builder.types.put(key, new StructureDefinition(structure.name(), fields(structure), structure.comment()));
         } else {
             pass.over(from, "change of a type");
         }
@@ -265,14 +265,14 @@ final class TypeStatements {
         if (!(ifAbsent && values.contains(value))) {
             values.add(place, value);
         }
-        drafts.types.put(key, new EnumDefinition(enumeration.name(), values, enumeration.comment()));
+        builder.types.put(key, new EnumDefinition(enumeration.name(), values, enumeration.comment()));
     }
 
     void rename(String key, TypeDefinition type, QName now) {
-        drafts.types.remove(key);
-        drafts.domainRules.move(key, drafts.key(now));
-        if (drafts.requiredTypes.remove(key)) {
-            drafts.requiredTypes.add(drafts.key(now));
+        builder.types.remove(key);
+        builder.domainRules.move(key, builder.key(now));
+        if (builder.requiredTypes.remove(key)) {
+            builder.requiredTypes.add(builder.key(now));
         }
         define(now, switch (type) {
             case DomainDefinition domain -> new DomainDefinition(now.name(), domain.base(), domain.defaultValue(),
@@ -282,7 +282,7 @@ final class TypeStatements {
             case StructureDefinition structure ->
                     new StructureDefinition(now.name(), structure.fields(), structure.comment());
         });
-        drafts.tables()
+        builder.tables()
                 .forEach(table -> table.columns.stream()
                         .filter(column -> column.type.equals(new SqlType.UserType(type.name())))
                 .forEach(column -> column.type = new SqlType.UserType(now.name())));
@@ -291,30 +291,30 @@ final class TypeStatements {
     void alterDomain(int from) {
         tokens.at++;
         QName name = definitions.names().qualified();
-        String key = drafts.key(name);
-        Optional<TypeDefinition> type = Optional.ofNullable(drafts.types.get(key));
+        String key = builder.key(name);
+        Optional<TypeDefinition> type = Optional.ofNullable(builder.types.get(key));
         if (type.isPresent() && tokens.accept(Keyword.RENAME, Keyword.TO)) {
             rename(key, type.get(), new QName(name.namespace(), tokens.name()));
             return;
         }
-        if (!(drafts.types.get(key) instanceof DomainDefinition domain)) {
+        if (!(builder.types.get(key) instanceof DomainDefinition domain)) {
             pass.over(from, "change of a type");
             return;
         }
         if (tokens.accept(Keyword.RENAME, Keyword.CONSTRAINT)) {
             String before = tokens.name();
             tokens.expect(Keyword.TO);
-            drafts.domainRules.rename(key, before, tokens.name());
-            drafts.types.put(key, domain.withRule(drafts.domainRules.all(key)));
+            builder.domainRules.rename(key, before, tokens.name());
+            builder.types.put(key, domain.withRule(builder.domainRules.all(key)));
         } else if (tokens.accept(Keyword.SET, Keyword.DEFAULT)) {
-            drafts.types.put(key, domain.withDefault(Optional.of(definitions.expressions().expression())));
+            builder.types.put(key, domain.withDefault(Optional.of(definitions.expressions().expression())));
         } else if (tokens.accept(Keyword.DROP, Keyword.DEFAULT)) {
-            drafts.types.put(key, domain.withDefault(Optional.empty()));
+            builder.types.put(key, domain.withDefault(Optional.empty()));
         } else if (tokens.accept(Keyword.SET, Keyword.NOT, Keyword.NULL)
                 || tokens.accept(Keyword.ADD, Keyword.NOT, Keyword.NULL)) {
-            drafts.types.put(key, domain.withRequired(true));
+            builder.types.put(key, domain.withRequired(true));
         } else if (tokens.accept(Keyword.DROP, Keyword.NOT, Keyword.NULL)) {
-            drafts.types.put(key, domain.withRequired(false));
+            builder.types.put(key, domain.withRequired(false));
         } else if (tokens.accept(Keyword.ADD)) {
             String named =
                     tokens.accept(Keyword.CONSTRAINT) ? definitions.names().qualified().name()
@@ -322,15 +322,15 @@ final class TypeStatements {
             tokens.expect(Keyword.CHECK);
             CheckRule check = new CheckRule(named, tokens.inRound());
             definitions.clauseEnds().constraintEnd();
-            drafts.domainRules.add(key, check);
-            drafts.types.put(key, domain.withRule(drafts.domainRules.all(key)));
+            builder.domainRules.add(key, check);
+            builder.types.put(key, domain.withRule(builder.domainRules.all(key)));
         } else if (tokens.accept(Keyword.DROP, Keyword.CONSTRAINT)) {
             tokens.accept(Keyword.IF, Keyword.EXISTS);
-            drafts.domainRules.drop(key, tokens.name());
+            builder.domainRules.drop(key, tokens.name());
             if (!tokens.accept(Keyword.CASCADE)) {
                 tokens.accept(Keyword.RESTRICT);
             }
-            drafts.types.put(key, domain.withRule(drafts.domainRules.all(key)));
+            builder.types.put(key, domain.withRule(builder.domainRules.all(key)));
         } else {
             pass.over(from, "change of a type");
         }
@@ -341,7 +341,7 @@ final class TypeStatements {
         tokens.accept(Keyword.IF, Keyword.EXISTS);
         List<String> gone = new ArrayList<>();
         do {
-            Optional.ofNullable(drafts.types.remove(drafts.key(definitions.names().qualified())))
+            Optional.ofNullable(builder.types.remove(builder.key(definitions.names().qualified())))
                     .ifPresent(type -> gone.add(type.name()));
         } while (tokens.acceptSign(','));
         tokens.accept(Keyword.IF, Keyword.EXISTS);
@@ -355,10 +355,10 @@ final class TypeStatements {
 
     /** PostgreSQL manual, DROP TYPE: columns of the type go with it. */
     private void withoutColumnsOf(String type) {
-        if (drafts.takes(SyntaxRule.DROPPED_TYPE_TAKES_COLUMNS)) {
-            drafts.tables().forEach(table -> table.columns.stream()
+        if (builder.takes(SyntaxRule.DROPPED_TYPE_TAKES_COLUMNS)) {
+            builder.tables().forEach(table -> table.columns.stream()
                     .filter(column -> column.type.equals(new SqlType.UserType(type))).toList().forEach(column -> {
-                drafts.dropReferences(table, List.of(column.name));
+                builder.dropReferences(table, List.of(column.name));
                 table.drop(column, false);
             }));
         }
