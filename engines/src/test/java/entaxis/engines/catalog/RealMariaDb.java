@@ -20,6 +20,21 @@ public final class RealMariaDb implements AutoCloseable {
     /** Starts one below {@code target}. */
     public RealMariaDb(String folder) throws ManagedProcessException {
         home = new File("target/" + folder).getAbsoluteFile();
+        server = installed();
+        server.start();
+        port = server.getConfiguration().getPort();
+    }
+
+    /** The installer works in the folder for temporary files of all: another one that begins may clear it away. */
+    private DB installed() throws ManagedProcessException {
+        try {
+            return DB.newEmbeddedDB(settings().build());
+        } catch (ManagedProcessException disturbed) {
+            return DB.newEmbeddedDB(settings().build());
+        }
+    }
+
+    private DBConfigurationBuilder settings() {
         DBConfigurationBuilder settings = DBConfigurationBuilder.newBuilder();
         settings.setPort(0);
         settings.setBaseDir(new File(home, "base"));
@@ -31,9 +46,7 @@ public final class RealMariaDb implements AutoCloseable {
         settings.addArg("--innodb-flush-method=nosync");
         settings.addArg("--innodb-flush-log-at-trx-commit=0");
         settings.addArg("--skip-log-bin");
-        server = DB.newEmbeddedDB(settings.build());
-        server.start();
-        port = server.getConfiguration().getPort();
+        return settings;
     }
 
     /** A connection to a new, empty database. */
