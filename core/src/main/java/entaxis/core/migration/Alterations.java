@@ -2,6 +2,7 @@ package entaxis.core.migration;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.design.ByEngine;
 import entaxis.core.design.Target;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.schema.CheckRule;
@@ -18,11 +19,7 @@ import entaxis.core.sql.ScriptWriter;
 import entaxis.core.sql.TableWriter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.ServiceLoader;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /** How an engine changes what is there: ISO/IEC 9075-2, 11.10 to 11.30 unless an engine says otherwise. Immutable. */
 public abstract class Alterations extends AlterationFeatures {
@@ -33,12 +30,9 @@ public abstract class Alterations extends AlterationFeatures {
     /** Writes definitions of all else. */
     protected final ScriptWriter scripts;
 
-    /** The engines that {@code META-INF/services} registers, so that one more needs no word here. */
+    /** Loaded when it is first asked for: the services are subclasses of this class. */
     private static final class Registered {
-        static final Map<Target, Alterations> ALTERATIONS =
-                ServiceLoader.load(Alterations.class, Alterations.class.getClassLoader()).stream()
-                        .map(ServiceLoader.Provider::get)
-                        .collect(Collectors.toUnmodifiableMap(own -> own.dialect.target(), Function.identity()));
+        static final ByEngine<Alterations> BY_ENGINE = ByEngine.load(Alterations.class, own -> own.dialect.target());
     }
 
     /** For an engine whose dialect is registered. */
@@ -54,11 +48,7 @@ public abstract class Alterations extends AlterationFeatures {
      * @throws IllegalArgumentException if none are registered for it
      */
     public static Alterations of(Target engine) {
-        Alterations alterations = Registered.ALTERATIONS.get(engine);
-        if (alterations == null) {
-            throw new IllegalArgumentException("no alterations are registered for " + engine.title());
-        }
-        return alterations;
+        return Registered.BY_ENGINE.get(engine);
     }
 
     // statements

@@ -1,21 +1,15 @@
 package entaxis.core.reading;
 
+import entaxis.core.design.ByEngine;
 import entaxis.core.design.Target;
 import entaxis.core.reading.ImpliedName.Named;
-import java.util.Map;
-import java.util.ServiceLoader;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /** How scripts of an engine are written: ISO/IEC 9075-2 unless an engine says otherwise. Immutable. */
 public abstract class ScriptSyntax {
-    /** The engines that {@code META-INF/services} registers, so that one more needs no word here. */
+    /** Loaded when it is first asked for: the services are subclasses of this class. */
     private static final class Registered {
-        static final Map<Target, ScriptSyntax> SYNTAXES =
-                ServiceLoader.load(ScriptSyntax.class, ScriptSyntax.class.getClassLoader()).stream()
-                        .map(ServiceLoader.Provider::get)
-                        .collect(Collectors.toUnmodifiableMap(ScriptSyntax::engine, Function.identity()));
+        static final ByEngine<ScriptSyntax> BY_ENGINE = ByEngine.load(ScriptSyntax.class, ScriptSyntax::engine);
     }
 
     /**
@@ -24,11 +18,7 @@ public abstract class ScriptSyntax {
      * @throws IllegalArgumentException if none is registered for it
      */
     public static ScriptSyntax of(Target engine) {
-        ScriptSyntax syntax = Registered.SYNTAXES.get(engine);
-        if (syntax == null) {
-            throw new IllegalArgumentException("no syntax is registered for " + engine.title());
-        }
-        return syntax;
+        return Registered.BY_ENGINE.get(engine);
     }
 
     /** The engine. */

@@ -1,25 +1,19 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.design.ByEngine;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Program;
 import entaxis.core.type.SqlType;
-import java.util.Map;
-import java.util.ServiceLoader;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /**
  * What an engine rewrites when it keeps a definition in its catalog, and what it does not keep. What is not said here
  * is kept as it was written. Immutable.
  */
 public abstract class CatalogWording {
-    /** The engines that {@code META-INF/services} registers, so that one more needs no word here. */
+    /** Loaded when it is first asked for: the services are subclasses of this class. */
     private static final class Registered {
-        static final Map<Target, CatalogWording> WORDINGS =
-                ServiceLoader.load(CatalogWording.class, CatalogWording.class.getClassLoader()).stream()
-                        .map(ServiceLoader.Provider::get)
-                        .collect(Collectors.toUnmodifiableMap(CatalogWording::engine, Function.identity()));
+        static final ByEngine<CatalogWording> BY_ENGINE = ByEngine.load(CatalogWording.class, CatalogWording::engine);
     }
 
     /**
@@ -28,11 +22,7 @@ public abstract class CatalogWording {
      * @throws IllegalArgumentException if none is registered for it
      */
     public static CatalogWording of(Target engine) {
-        CatalogWording wording = Registered.WORDINGS.get(engine);
-        if (wording == null) {
-            throw new IllegalArgumentException("no wording is registered for " + engine.title());
-        }
-        return wording;
+        return Registered.BY_ENGINE.get(engine);
     }
 
     /** The engine. */

@@ -2,6 +2,7 @@ package entaxis.core.sql;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.design.ByEngine;
 import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Schema;
@@ -20,7 +21,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.ServiceLoader;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -31,11 +31,9 @@ import java.util.stream.Stream;
  * Immutable.
  */
 public abstract class Dialect extends TableFeatures {
-    /** The engines that {@code META-INF/services} registers, so that one more needs no word here. */
+    /** Loaded when it is first asked for: the services are subclasses of this class. */
     private static final class Registered {
-        static final Map<Target, Dialect> DIALECTS = ServiceLoader.load(Dialect.class, Dialect.class.getClassLoader())
-                .stream().map(ServiceLoader.Provider::get)
-                .collect(Collectors.toUnmodifiableMap(Dialect::target, Function.identity()));
+        static final ByEngine<Dialect> BY_ENGINE = ByEngine.load(Dialect.class, Dialect::target);
     }
 
     /**
@@ -44,11 +42,7 @@ public abstract class Dialect extends TableFeatures {
      * @throws IllegalArgumentException if no dialect is registered for it
      */
     public static Dialect of(Target target) {
-        Dialect dialect = Registered.DIALECTS.get(target);
-        if (dialect == null) {
-            throw new IllegalArgumentException("no dialect is registered for " + target.title());
-        }
-        return dialect;
+        return Registered.BY_ENGINE.get(target);
     }
 
     /** The engine. */

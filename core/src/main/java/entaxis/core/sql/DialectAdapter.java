@@ -446,8 +446,9 @@ public final class DialectAdapter {
             Numbering numbers = column.numbering().orElse(Numbering.DEFAULT);
             String name = dialect.stored(table.name() + "_" + column.name() + "_seq");
             counting.add(new Sequence(table.namespace(), name, numbers.start(), numbers.step()));
+            String home = table.namespace().isEmpty() ? "" : dialect.name(table.namespace()) + ".";
             return column.withIdentity(Identity.NONE, Optional.empty())
-                    .withDefault(Optional.of("nextval(" + Dialect.quotedText(dialect.name(name)) + ")"));
+                    .withDefault(Optional.of("nextval(" + Dialect.quotedText(home + dialect.name(name)) + ")"));
         }
 
         private Column without(Column column, String why) {

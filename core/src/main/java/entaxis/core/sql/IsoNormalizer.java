@@ -73,22 +73,28 @@ public final class IsoNormalizer {
         List<Sequence> sequences = schema.sequences().stream()
                 .map(own -> new Sequence(own.namespace(), name(own.name()), own.start(), own.step())).toList();
         List<Table> tables = schema.tables().stream().map(this::table).toList();
-        Map<String, Table> named = new HashMap<>();
-        tables.forEach(table -> named.putIfAbsent(table.name().toLowerCase(Locale.ROOT), table));
+        Map<List<String>, Table> named = new HashMap<>();
+        tables.forEach(table -> named.putIfAbsent(identity(table.namespace(), table.name()), table));
         return new Schema(types, sequences, tables.stream().map(table -> withNumbers(table, named)).toList(),
                 schema.programs());
     }
 
+    private static List<String> identity(String namespace, String name) {
+        return List.of(namespace, name.toLowerCase(Locale.ROOT));
+    }
+
     /** Truth values that refer to numbers are numbers too: MySQL has one type for both. */
-    private static Table withNumbers(Table table, Map<String, Table> named) {
+    private static Table withNumbers(Table table, Map<List<String>, Table> named) {
         Map<String, SqlType> numbers = new HashMap<>();
         for (ForeignKey key : table.foreignKeys()) {
-            Optional<Table> other = Optional.ofNullable(named.get(key.referencedTable().toLowerCase(Locale.ROOT)));
+            Optional<Table> other =
+                    Optional.ofNullable(named.get(identity(key.referencedNamespace(), key.referencedTable())));
             for (int i = 0; i < Math.min(key.columns().size(), key.referencedColumns().size()); i++) {
-                String own = key.columns().get(i);
-                other.flatMap(parent -> parent.column(key.referencedColumns().get(key.columns().indexOf(own))))
-                        .filter(column -> column.type() instanceof SqlType.IntegerType)
-                        .ifPresent(column -> numbers.put(own, column.type()));
+                String column = key.columns().get(i);
+                String referenced = key.referencedColumns().get(i);
+                other.flatMap(parent -> parent.column(referenced)).map(Column::type)
+                        .filter(type -> type instanceof SqlType.IntegerType)
+                        .ifPresent(type -> numbers.put(column, type));
             }
         }
         boolean differs = table.columns().stream()

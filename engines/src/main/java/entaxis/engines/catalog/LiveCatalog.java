@@ -1,22 +1,16 @@
 package entaxis.engines.catalog;
 
+import entaxis.core.design.ByEngine;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.SQLFeatureNotSupportedException;
-import java.util.Map;
 import java.util.Optional;
-import java.util.ServiceLoader;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /** Reads the catalog of whichever engine is at the other end. */
 public final class LiveCatalog {
-    private static final Map<Target, CatalogReader> READERS =
-            ServiceLoader.load(CatalogReader.class, CatalogReader.class.getClassLoader()).stream()
-                    .map(ServiceLoader.Provider::get)
-                    .collect(Collectors.toUnmodifiableMap(CatalogReader::engine, Function.identity()));
+    private static final ByEngine<CatalogReader> READERS = ByEngine.load(CatalogReader.class, CatalogReader::engine);
 
     private LiveCatalog() { }
 
@@ -37,11 +31,8 @@ public final class LiveCatalog {
      */
     public static Schema read(Connection connection, Target engine, Optional<String> schema, CatalogProgress progress)
             throws SQLException {
-        CatalogReader reader = READERS.get(engine);
-        if (reader == null) {
-            throw new SQLFeatureNotSupportedException(
-                    engine.title() + " is no database; say which engine answers at this address");
-        }
+        CatalogReader reader = READERS.find(engine).orElseThrow(() -> new SQLFeatureNotSupportedException(
+                engine.title() + " is no database; say which engine answers at this address"));
         Catalog catalog = new Catalog(connection, progress);
         String name = schema.isPresent() ? reader.schemaName(schema.get())
                 : reader.schemaName(reader.usualSchema(connection));

@@ -1,15 +1,13 @@
 package entaxis.engines.connection;
 
+import entaxis.core.design.ByEngine;
 import entaxis.core.design.Target;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.ServiceLoader;
 
 /** How the JDBC driver that comes along for an engine is spoken to. Registered in {@code META-INF/services}. */
 public interface EngineDriver {
@@ -41,28 +39,25 @@ public interface EngineDriver {
 
     /** The drivers of all engines that a database can be read from, in the order of the engines. */
     static List<EngineDriver> all() {
-        return Drivers.ALL;
+        return Registered.BY_ENGINE.all();
     }
 
     /** The driver of an engine; none for one that is no database. */
     static Optional<EngineDriver> of(Target engine) {
-        return Drivers.ALL.stream().filter(driver -> driver.engine() == engine).findFirst();
+        return Registered.BY_ENGINE.find(engine);
     }
 
     /** The driver that takes an address. */
     static Optional<EngineDriver> ofAddress(String address) {
-        return Drivers.ALL.stream().filter(driver -> address.regionMatches(true, 0, driver.addressBeginning(), 0,
+        return all().stream().filter(driver -> address.regionMatches(true, 0, driver.addressBeginning(), 0,
                 driver.addressBeginning().length())).findFirst();
     }
 
-    /** The registered drivers. */
-    final class Drivers {
-        private static final List<EngineDriver> ALL =
-                ServiceLoader.load(EngineDriver.class, EngineDriver.class.getClassLoader()).stream()
-                        .map(ServiceLoader.Provider::get)
-                        .sorted(Comparator.comparing(driver -> Arrays.asList(Target.values()).indexOf(driver.engine())))
-                        .toList();
+    /** Loaded when a driver is first asked for. */
+    final class Registered {
+        private static final ByEngine<EngineDriver> BY_ENGINE =
+                ByEngine.load(EngineDriver.class, EngineDriver::engine);
 
-        private Drivers() { }
+        private Registered() { }
     }
 }

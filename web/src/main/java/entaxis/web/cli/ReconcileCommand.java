@@ -30,7 +30,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -46,6 +45,8 @@ final class ReconcileCommand {
             "./entaxis reconcile FROM TO --engine E [--json] [--check] [--renames ask|none|likely] [--allow-loss] "
                     + "[--fill TABLE.COLUMN=EXPRESSION] [--reverse] [--out FILE.sql] [--undo FILE.sql]"
                     + " [--from-engine E1] [--to-engine E2] [--data FOLDER]";
+    /** Each is planned by itself over both schemas, so that many take long. */
+    private static final int MAX_TOLD_ALONE = 300;
     private final PrintStream out;
     private final PrintStream err;
 
@@ -92,8 +93,8 @@ final class ReconcileCommand {
         Comparison comparison = sides.comparison();
         try {
             answer(arguments, sides, fills.get());
-        } catch (Unwritten fault) {
-            err.println(fault.getMessage());
+        } catch (IOException | InvalidPathException e) {
+            err.println("The file cannot be written: " + e.getMessage());
             return SqlCommands.WRONG;
         }
         err.println(
@@ -108,11 +109,16 @@ final class ReconcileCommand {
     }
 
     /** Prints what is asked for: the differences, as sentences or JSON, or the script. */
-    private void answer(Arguments arguments, Reconciliation sides, Fills fills) {
+    private void answer(Arguments arguments, Reconciliation sides, Fills fills) throws IOException {
         Comparison comparison = sides.comparison();
         if (arguments.has("--json")) {
+            boolean each = comparison.differences().size() <= MAX_TOLD_ALONE;
+            if (!each) {
+                err.println("More than " + MAX_TOLD_ALONE + " differences: the statements of each are left out; the "
+                        + "script without --json has them all.");
+            }
             out.println(ReconcileJson.of(comparison.differences(),
-                    difference -> alone(difference, sides)));
+                    difference -> each ? alone(difference, sides) : List.of()));
         } else if (arguments.has("--check")) {
             DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
             comparison.differences().forEach(difference -> out.println(sentences.sentence(difference)
@@ -129,33 +135,17 @@ final class ReconcileCommand {
                 .flatMap(step -> step.statements().stream()).toList();
     }
 
-    /** Writes a script where it is asked for; the file is there whole or as it was before. */
-    private void write(Optional<String> file, String script) {
+    /** Writes a script where it is asked for: into a file, or out. */
+    private void write(Optional<String> file, String script) throws IOException {
         if (file.isEmpty()) {
             out.print(script);
-            return;
-        }
-        Path target = Path.of(file.get()).toAbsolutePath();
-        try {
-            Path draft = Files.createTempFile(target.getParent(), "entaxis", ".sql");
-            Files.writeString(draft, script);
-            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+        } else {
+            Files.writeString(Path.of(file.get()), script);
             err.println("Wrote " + file.get() + ".");
-        } catch (IOException | InvalidPathException e) {
-            throw new Unwritten(file.get() + " could not be written: " + e.getMessage());
         }
     }
 
-    /** A file that was asked for could not be written. */
-    private static final class Unwritten extends RuntimeException {
-        private static final long serialVersionUID = 1;
-
-        Unwritten(String message) {
-            super(message);
-        }
-    }
-
-    private void script(Arguments arguments, Reconciliation sides, Fills fills) {
+    private void script(Arguments arguments, Reconciliation sides, Fills fills) throws IOException {
         boolean loss = arguments.has("--allow-loss");
         DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
         TwoWays ways = TwoWays.of(sides, difference -> loss || difference.risk() != Risk.LOSES_DATA, fills);
@@ -165,16 +155,15 @@ final class ReconcileCommand {
                 .forEach(difference -> err.println("Left out, because it loses data (--allow-loss takes it in): "
                         + sentences.sentence(difference)));
         Migration forth = ways.forth();
-        String undo = ways.back().get()
-                .text("Back from " + arguments.files().get(1) + " to " + arguments.files().get(0));
-        if (arguments.has("--reverse") || arguments.value("--undo").isPresent()) {
+        Optional<String> undo = arguments.value("--undo");
+        if (arguments.has("--reverse") || undo.isPresent()) {
             forth.withoutWayBack().forEach(step -> err.println("No way back: " + step.what()));
+            write(arguments.has("--reverse") ? arguments.value("--out") : undo, ways.back().get()
+                    .text("Back from " + arguments.files().get(1) + " to " + arguments.files().get(0)));
         }
         if (arguments.has("--reverse")) {
-            write(arguments.value("--out"), undo);
             return;
         }
-        arguments.value("--undo").ifPresent(file -> write(Optional.of(file), undo));
         forth.steps().stream().filter(step -> step.risk() == Risk.MAY_FAIL).map(Step::what).distinct()
                 .forEach(what -> err.println("May fail: " + what));
         write(arguments.value("--out"),

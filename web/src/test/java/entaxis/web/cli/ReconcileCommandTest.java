@@ -165,7 +165,9 @@ class ReconcileCommandTest {
         assertThat(Files.readString(Path.of(undo))).contains("ALTER TABLE taxon ALTER COLUMN id TYPE integer");
         assertThat(run("reconcile", from, to, "--engine", "postgresql", "--renames", "none", "--out",
                 script + "/no/such.sql")).isEqualTo(2);
-        assertThat(err).contains("could not be written");
+        assertThat(err).contains("The file cannot be written: ");
+        assertThat(run("reconcile", from, to, "--engine", "postgresql", "--renames", "none", "--undo", "\0.sql"))
+                .isEqualTo(2);
     }
 
     @Test

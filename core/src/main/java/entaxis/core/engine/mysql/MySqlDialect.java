@@ -422,7 +422,7 @@ public class MySqlDialect extends Dialect {
         return "CREATE DATABASE IF NOT EXISTS " + spelling.name(name);
     }
 
-    /** MySQL manual, “Data Type Default Values”: an expression that is no constant stands in brackets. */
+    /** MySQL manual, “Data Type Default Values”: brackets enclose every default that is not a constant. */
     @Override
     public String columnDefault(String spelled, SqlType type) {
         if (type instanceof TimestampType(OptionalInt precision, boolean zone)

@@ -41,7 +41,7 @@ public class MySqlWording extends CatalogWording {
         return true;
     }
 
-    /** MySQL manual, “Boolean Literals” and “Date and Time Data Types”: what 0 stands for. */
+    /** MySQL manual, “Boolean Literals” and “Date and Time Data Types”: 0 means false, or the zero date. */
     @Override
     public String defaultMeaning(String neutral, String canonical, SqlType type) {
         return switch (canonical) {
@@ -106,7 +106,7 @@ public class MySqlWording extends CatalogWording {
         return plain.toString();
     }
 
-    /** What stands in the first brackets of a head, blanks aside. */
+    /** The parameter list of a head, without its blanks. */
     private static String parameters(String head) {
         int open = head.indexOf('(');
         int depth = 0;

@@ -36,7 +36,7 @@ public final class PostgreSqlWording extends CatalogWording {
         return MADE_UP.matcher(name).matches();
     }
 
-    /** PostgreSQL manual, 8.6 and 4.1.2.5: texts that stand for a truth value; a row of bits is kept as a text. */
+    /** PostgreSQL manual, 8.6 and 4.1.2.5: some texts mean true or false; the catalog keeps bit strings as texts. */
     @Override
     public String defaultMeaning(String neutral, String canonical, SqlType type) {
         if (type instanceof SqlType.BooleanType && TRUTH.matcher(neutral).matches()) {

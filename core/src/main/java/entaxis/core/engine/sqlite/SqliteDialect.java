@@ -254,7 +254,7 @@ public final class SqliteDialect extends Dialect {
         return EXCHANGED;
     }
 
-    /** SQLite documentation, CREATE TABLE, 3.2: an expression that is no constant stands in brackets. */
+    /** SQLite documentation, CREATE TABLE, 3.2: brackets enclose every default that is not a constant. */
     @Override
     public String columnDefault(String spelled, SqlType type) {
         String plain = spelled.strip().toLowerCase(Locale.ROOT);
