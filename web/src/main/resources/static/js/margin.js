@@ -69,29 +69,46 @@ window.entaxisMargin = (function () {
   margin.addEventListener("focusin", event => join(event.target.closest(".note")));
   margin.addEventListener("focusout", () => join(null));
 
-  // The ledger tells what is found about what it shows; its rows carry the sign, and a sentence leads to its note.
+  // The ledger tells what is found about what it shows; its rows carry the sign, and a sentence leads to its note. After an edit the notes stay until newer ones are there.
+  let noted = "", later = 0;
+  const clear = () => {
+    document.getElementById("ledger-notes")?.remove();
+    document.querySelectorAll("#ledger tr[data-mark]").forEach(row => { delete row.dataset.mark; row.removeAttribute("title"); });
+  };
   async function ledger() {
     const head = document.querySelector("#about-entity .ledger-head, #about-relationship .ledger-head"), selected = desk.dataset.selected;
-    document.getElementById("ledger-notes")?.remove();
-    document.querySelectorAll("#ledger tr[data-mark]").forEach(row => delete row.dataset.mark);
-    if (!head || !/^[er]\w+$/.test(selected || "")) return;
+    if (!head || !/^[er]\w+$/.test(selected || "")) { noted = ""; clear(); return; }
+    noted = selected;
     const answer = await fetch(`/designs/${desk.dataset.design}/findings/about?sel=${selected}`);
     if (!answer.ok || !head.isConnected || desk.dataset.selected !== selected) return;
     const found = new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("ledger-notes");
-    if (!found || !found.children.length || document.getElementById("ledger-notes")) return;
+    clear();
+    if (!found || !found.children.length) return;
     head.after(document.adoptNode(found));
     document.querySelectorAll("#ledger-notes li[data-attribute]").forEach(note => {
       const row = note.dataset.attribute && document.getElementById(`row-${note.dataset.attribute}`);
       if (row && !row.dataset.mark) { row.dataset.mark = note.dataset.level; row.title = note.textContent.trim(); }
     });
   }
+  // At once when something else is selected; after an edit when nobody edits for a moment, as the next edit must not wait for a review.
+  function ledgerSoon() {
+    clearTimeout(later);
+    if (desk.dataset.selected === noted) { later = setTimeout(ledger, 250); return; }
+    clear();
+    ledger();
+  }
+  document.addEventListener("DOMContentLoaded", () => {
+    const callbacks = Idiomorph.defaults.callbacks, update = callbacks.beforeAttributeUpdated, remains = () => desk.dataset.selected === noted;
+    callbacks.beforeNodeRemoved = node => !(node.id === "ledger-notes" && remains());
+    callbacks.beforeAttributeUpdated = (name, node, kind) => !(node.tagName === "TR" && (name === "data-mark" || name === "title") && remains()) && update(name, node, kind);
+  });
   document.addEventListener("click", event => {
     const button = event.target.closest("#ledger-notes [data-note]");
     if (!button) return;
     show(true);
     ask().then(() => document.getElementById(`note-${button.dataset.note}`)?.focus());
   });
-  document.addEventListener("htmx:afterSettle", event => { if (event.detail.target.id === "ledger") ledger(); });
+  document.addEventListener("htmx:afterSettle", event => { if (event.detail.target.id === "ledger") ledgerSoon(); });
   document.addEventListener("DOMContentLoaded", ledger);
 
   margin.addEventListener("change", event => { if (event.target.id === "margin-level") { level = event.target.value; ask(); } });

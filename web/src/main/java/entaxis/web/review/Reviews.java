@@ -18,16 +18,17 @@ public class Reviews {
 
     private final Cache<String, Made> made = Caffeine.newBuilder().maximumSize(KEPT).executor(Runnable::run).build();
 
-    /** The review of a design as it is now. */
+    /** The review of a design as it is now. Requests for one design that come at once wait for the same review. */
     public Review of(OpenDesign open) {
-        Optional<Made> before = Optional.ofNullable(made.getIfPresent(open.id()));
-        if (before.filter(old -> old.revision() == open.revision()).isPresent()) {
-            return before.get().review();
-        }
-        Reviewed design = Reviewed.of(open.design(), open.derivation());
-        Review review = before.map(old -> Review.after(old.review(), design, Policy.DEFAULT))
-                .orElseGet(() -> Review.of(design, Policy.DEFAULT));
-        made.put(open.id(), new Made(open.revision(), review));
-        return review;
+        return made.asMap().compute(open.id(), (id, before) -> now(open, Optional.ofNullable(before))).review();
+    }
+
+    private static Made now(OpenDesign open, Optional<Made> before) {
+        return before.filter(made -> made.revision() == open.revision()).orElseGet(() -> {
+            Reviewed design = Reviewed.of(open.design(), open.derivation());
+            Review review = before.map(old -> Review.after(old.review(), design, Policy.DEFAULT))
+                    .orElseGet(() -> Review.of(design, Policy.DEFAULT));
+            return new Made(open.revision(), review);
+        });
     }
 }

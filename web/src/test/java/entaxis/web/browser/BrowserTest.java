@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import entaxis.web.demo.SeedVault;
 import entaxis.web.store.DesignStore;
@@ -14,6 +15,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterAll;
@@ -71,7 +73,7 @@ abstract class BrowserTest {
                         .setArgs(List.of("--no-sandbox",
                                 "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
                                 "--disable-component-update", "--disable-sync")));
-        PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(40_000);
     }
 
     @AfterAll
@@ -82,8 +84,8 @@ abstract class BrowserTest {
     @BeforeEach
     void open() {
         context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
-        context.setDefaultTimeout(20_000);
-        context.setDefaultNavigationTimeout(30_000);
+        context.setDefaultTimeout(40_000);
+        context.setDefaultNavigationTimeout(60_000);
         page = context.newPage();
         page.onPageError(troubles::add);
         page.onConsoleMessage(message -> {
@@ -123,8 +125,29 @@ abstract class BrowserTest {
     protected void go(String path) {
         page.navigate(address(path));
         if (page.locator("#sheet").count() > 0) {
-            page.locator("body[data-ready]").waitFor();
+            ready(page);
         }
+    }
+
+    /**
+     * Waits until the sheet of a window can be used: a minute, as the first page of a server and a browser that have
+     * just started takes long on a busy machine. A failure tells where the page and the server stand.
+     */
+    protected void ready(Page window) {
+        try {
+            window.locator("body[data-ready]").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+        } catch (TimeoutError e) {
+            throw new AssertionError("No sheet at " + window.url() + ", " + troubles + "\n" + threads(), e);
+        }
+    }
+
+    /** What the threads of the server are doing, idle ones left out. */
+    private static String threads() {
+        return Thread.getAllStackTraces().entrySet().stream()
+                .filter(thread -> Stream.of(thread.getValue()).anyMatch(at -> at.getClassName().contains("entaxis")))
+                .map(thread -> thread.getKey() + "\n    "
+                        + Stream.of(thread.getValue()).map(Object::toString).collect(Collectors.joining("\n    ")))
+                .collect(Collectors.joining("\n"));
     }
 
     /** Goes to another desk by its link in the strip, and waits until that desk's scripts have taken hold of it. */
@@ -146,7 +169,7 @@ abstract class BrowserTest {
         go("/");
         page.locator("#new-name").fill(name);
         page.locator("#create-design").click();
-        page.locator("body[data-ready]").waitFor();
+        ready(page);
     }
 
     /** The card with this name on the sheet. */

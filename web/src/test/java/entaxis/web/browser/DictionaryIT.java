@@ -157,7 +157,7 @@ class DictionaryIT extends BrowserTest {
         page.locator("#import-again").click();
         assertThat(page.locator("select[name=role-0-6]")).hasValue("EXAMPLE");
         page.locator("#import-go").click();
-        page.locator("body[data-ready]").waitFor();
+        ready(page);
         assertThat(card("Jar")).isVisible();
     }
 
@@ -168,7 +168,7 @@ class DictionaryIT extends BrowserTest {
         byte[] file = Files.readAllBytes(page.waitForDownload(() -> page.locator("#save-design").click()).path());
         go("/");
         page.locator("#open-file").setInputFiles(new FilePayload("mine.json", "application/json", file));
-        page.locator("body[data-ready]").waitFor();
+        ready(page);
         assertThat(card("Accession")).isVisible();
         byte[] again = Files.readAllBytes(page.waitForDownload(() -> page.locator("#save-design").click()).path());
         Assertions.assertThat(again).isEqualTo(file);

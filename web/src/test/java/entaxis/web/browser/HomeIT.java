@@ -39,7 +39,7 @@ class HomeIT extends BrowserTest {
         page.locator("#undo-delete").click();
         assertThat(cardOf(id)).isVisible();
         cardOf(id).locator(".picture").click();
-        page.locator("body[data-ready]").waitFor();
+        ready(page);
         assertThat(page.locator("#design-name")).hasValue("Heath seed vault");
         kept(1);
     }
@@ -53,7 +53,7 @@ class HomeIT extends BrowserTest {
         page.locator("#new-design select[name=size]").selectOption("A2");
         page.locator("#new-design select[name=landscape]").selectOption("false");
         page.locator("#create-design").click();
-        page.locator("body[data-ready]").waitFor();
+        ready(page);
         assertThat(page.locator("#design-target")).hasValue("H2");
         assertThat(page.locator("#title-block")).hasText("Orchard of the mill · Sheet 1 · upright A2");
         page.locator(".leaves [data-leaf=facts]").click();
@@ -105,7 +105,7 @@ class HomeIT extends BrowserTest {
         go(design);
         Page other = page.context().newPage();
         other.navigate(address(design));
-        other.locator("body[data-ready]").waitFor();
+        ready(other);
         page.locator("#contents .entry", new Page.LocatorOptions().setHasText("Shipment")).click();
         page.locator("#entity-name").fill("Parcel");
         page.locator("#entity-name").press("Tab");

@@ -12,7 +12,7 @@ class KeyboardRoadIT extends BrowserTest {
         go("/");
         page.locator("#new-name").focus();
         type("Herbarium", "Enter");
-        page.locator("body[data-ready]").waitFor();
+        ready(page);
 
         press("e");
         type("Sheet", "Enter");
@@ -74,7 +74,7 @@ class KeyboardRoadIT extends BrowserTest {
         press("Control+z", "Control+z", "Control+z", "Control+z");
         assertThat(card("sheet")).not().containsText("(FK)");
         page.reload();
-        page.locator("body[data-ready]").waitFor();
+        ready(page);
         for (int i = 0; i < 5; i++) {
             press("Control+Shift+z");
         }

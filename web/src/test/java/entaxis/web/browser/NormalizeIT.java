@@ -123,7 +123,7 @@ class NormalizeIT extends BrowserTest {
         page.locator("#carry-out").focus();
         page.keyboard().press("Enter");
         page.waitForURL("**sel=**");
-        page.locator("body[data-ready]").waitFor();
+        ready(page);
         assertThat(page.locator("#contents")).containsText("Plant");
         Design now = kept();
         Assertions.assertThat(Derivation.of(now).schema().tables())

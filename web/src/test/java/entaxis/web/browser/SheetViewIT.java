@@ -152,7 +152,7 @@ class SheetViewIT extends BrowserTest {
                 browser.newContext(new Browser.NewContextOptions().setViewportSize(768, 1024).setHasTouch(true))) {
             Page touched = tablet.newPage();
             touched.navigate(address(demo()));
-            touched.locator("body[data-ready]").waitFor();
+            ready(touched);
             CDPSession fingers = tablet.newCDPSession(touched);
             Locator edge = touched.locator("#cards .card").filter(new Locator.FilterOptions().setHasText("Taxon"))
                     .locator("> .edge").first();

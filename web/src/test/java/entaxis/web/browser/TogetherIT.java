@@ -26,7 +26,7 @@ class TogetherIT extends BrowserTest {
         go(design);
         Page other = page.context().newPage();
         other.navigate(address(design));
-        other.locator("body[data-ready]").waitFor();
+        ready(other);
         other.waitForTimeout(400);
         page.locator("#contents .entry:text-is(\"Vault\")").click();
         page.locator("#entity-name").waitFor();
