@@ -140,6 +140,7 @@ final class SingleTableMapping {
      */
     private Design redirected(Design from, Set<EntityId> folded) {
         Design next = from;
+        List<Relationship> all = new ArrayList<>(from.relationships().size());
         for (Relationship relationship : from.relationships()) {
             Relationship now = relationship;
             for (Side side : Side.values()) {
@@ -152,8 +153,9 @@ final class SingleTableMapping {
                     }
                 }
             }
-            next = now.equals(relationship) ? next : next.with(now);
+            all.add(now);
         }
+        next = next.withRelationships(Elements.of(all));
         Elements<ExclusionId, Exclusion> exclusions = next.exclusions();
         for (Exclusion exclusion : next.exclusions()) {
             if (folded.contains(exclusion.child())) {

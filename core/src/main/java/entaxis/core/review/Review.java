@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -26,14 +27,31 @@ public final class Review {
      * @param gathered     what each {@link GatheringRule} needs to know, in the order of the rules
      * @param names        the names of the entity, its table and its columns
      */
-    private record Judged(List<Finding> findings, List<Optional<?>> gathered, List<Object> names) { }
+    private record Judged(EntityId entity, List<Finding> findings, List<Optional<?>> gathered, List<Object> names) { }
+
+    /**
+     * What became of the entities since an earlier review.
+     *
+     * @param aligned  whether they are the same ones in the same order, for the same engine and with the same types
+     * @param before   the entities that were judged again, as they were; empty unless they are aligned
+     * @param now      the same as they are
+     */
+    private record Progress(boolean aligned, List<Judged> before, List<Judged> now) {
+        /** Whether something about the entities is as it was: then it need not be looked at in those left alone. */
+        boolean same(Function<Judged, ?> fact) {
+            for (int i = 0; i < now.size(); i++) {
+                if (!fact.apply(before.get(i)).equals(fact.apply(now.get(i)))) {
+                    return false;
+                }
+            }
+            return aligned;
+        }
+    }
 
     /** A finding that the designers live with, and why. */
     public record Accepted(Finding finding, String reason) { }
 
-    private record NamesJudged(List<Object> names, List<Finding> findings) { }
-
-    private record Concluded(List<Object> gathered, List<Finding> findings) { }
+    private record NamesJudged(List<Object> others, List<Finding> findings) { }
 
     private static final List<EntityRule> ABOUT_ONE =
             Rules.ALL.stream().filter(EntityRule.class::isInstance).map(EntityRule.class::cast).toList();
@@ -49,61 +67,80 @@ public final class Review {
     private static final int SMALL_SIZE = 64;
 
     private final Optional<Reviewed> reviewed;
-    private final Map<EntityId, Judged> byEntity;
+    private final List<Judged> judged;
     private final NamesJudged byNames;
-    private final List<Concluded> concluded;
+    private final List<List<Finding>> concluded;
     private final List<Finding> findings;
     private final List<Accepted> accepted;
 
-    private Review(Optional<Reviewed> reviewed, Map<EntityId, Judged> byEntity, NamesJudged byNames,
-            List<Concluded> concluded, List<Finding> findings, List<Accepted> accepted) {
+    private Review(Optional<Reviewed> reviewed, List<Judged> judged, NamesJudged byNames,
+            List<List<Finding>> concluded, List<Finding> findings, List<Accepted> accepted) {
         this.reviewed = reviewed;
         this.concluded = concluded;
         this.accepted = List.copyOf(accepted);
-        this.byEntity = byEntity;
+        this.judged = judged;
         this.byNames = byNames;
         this.findings = List.copyOf(findings);
     }
 
     /** Reviews a design by all rules. */
     public static Review of(Reviewed design, Policy policy) {
-        return after(new Review(Optional.empty(), Map.of(), new NamesJudged(List.of(), List.of()), List.of(), List.of(),
-                List.of()), design, policy);
+        return after(new Review(Optional.empty(), List.of(), new NamesJudged(List.of(), List.of()), List.of(),
+                List.of(), List.of()), design, policy);
     }
 
     /** Reviews a design of which an earlier state was reviewed. The policy is to be the same. */
     public static Review after(Review before, Reviewed design, Policy policy) {
-        List<Entity> entities = design.design().entities().list();
-        Set<EntityId> touched = before.reviewed.map(old -> Touched.between(old, design))
-                .orElseGet(() -> entities.stream().map(Entity::id).collect(Collectors.toSet()));
-        Map<EntityId,
-                Judged> anew = judged(entities.stream()
-                        .filter(entity -> touched.contains(entity.id()) || !before.byEntity.containsKey(entity.id()))
-                        .toList(), design);
-        Map<EntityId, Judged> judged = HashMap.newHashMap(entities.size());
-        List<Judged> inOrder = new ArrayList<>(entities.size());
-        List<List<Finding>> all = new ArrayList<>(entities.size());
-        for (Entity entity : entities) {
-            Judged now = anew.getOrDefault(entity.id(), before.byEntity.get(entity.id()));
-            judged.put(entity.id(), now);
-            inOrder.add(now);
-            all.add(now.findings());
-        }
-        NamesJudged byNames = byNames(before.byNames, inOrder, design);
+        List<Judged> judged = judged(before, design);
+        Progress progress = progress(before, judged, design);
+        List<List<Finding>> all = new ArrayList<>(judged.size());
+        judged.forEach(one -> all.add(one.findings()));
+        NamesJudged byNames = byNames(before.byNames, progress, design);
         all.add(byNames.findings());
-        List<Concluded> concluded = new ArrayList<>();
+        List<List<Finding>> concluded = new ArrayList<>();
         for (int rule = 0; rule < GATHERING.size(); rule++) {
-            Optional<Concluded> old =
-                    before.concluded.isEmpty() ? Optional.empty() : Optional.of(before.concluded.get(rule));
-            concluded.add(conclude(GATHERING.get(rule), rule, inOrder, design, old));
-            all.add(concluded.getLast().findings());
+            int at = rule;
+            boolean stays = GATHERING.get(rule).fromGatheredAlone() && progress.same(one -> one.gathered().get(at));
+            concluded.add(stays ? before.concluded.get(rule) : conclude(GATHERING.get(rule), rule, judged, design));
         }
+        all.addAll(concluded);
         List<Finding> aboutAll = new ArrayList<>();
         ABOUT_ALL.forEach(rule -> rule.judge(design, aboutAll::add));
         all.add(aboutAll);
         List<Accepted> accepted = new ArrayList<>();
         List<Finding> open = weighed(all, design.design(), policy.in(design.design()), accepted::add);
         return new Review(Optional.of(design), judged, byNames, concluded, open, accepted);
+    }
+
+    /** The entities in their order, those that an edit left alone as they were judged before. */
+    private static List<Judged> judged(Review before, Reviewed design) {
+        List<Entity> entities = design.design().entities().list();
+        Map<EntityId, Judged> stay = HashMap.newHashMap(before.judged.size());
+        before.reviewed.ifPresent(old -> {
+            Set<EntityId> touched = Touched.between(old, design);
+            before.judged.stream().filter(one -> !touched.contains(one.entity()))
+                    .forEach(one -> stay.put(one.entity(), one));
+        });
+        Map<EntityId, Judged> now =
+                judged(entities.stream().filter(entity -> !stay.containsKey(entity.id())).toList(), design);
+        return entities.stream().map(entity -> now.getOrDefault(entity.id(), stay.get(entity.id()))).toList();
+    }
+
+    private static Progress progress(Review before, List<Judged> judged, Reviewed design) {
+        boolean aligned = before.judged.size() == judged.size() && before.reviewed
+                .filter(old -> old.dialect().target() == design.dialect().target()
+                        && old.design().types().equals(design.design().types()))
+                .isPresent();
+        List<Judged> old = new ArrayList<>();
+        List<Judged> now = new ArrayList<>();
+        for (int i = 0; aligned && i < judged.size(); i++) {
+            if (judged.get(i) != before.judged.get(i)) {
+                old.add(before.judged.get(i));
+                now.add(judged.get(i));
+                aligned = old.getLast().entity().equals(now.getLast().entity());
+            }
+        }
+        return new Progress(aligned, old, now);
     }
 
     private static Map<EntityId, Judged> judged(List<Entity> entities, Reviewed design) {
@@ -147,19 +184,11 @@ public final class Review {
     }
 
     @SuppressWarnings("unchecked") // what a rule is given is what it gathered
-    private static <F> Concluded conclude(GatheringRule<F> rule, int at, List<Judged> judged, Reviewed design,
-            Optional<Concluded> before) {
-        List<Object> gathered = new ArrayList<>(judged.size() + 2);
-        judged.forEach(one -> gathered.add(one.gathered().get(at)));
-        gathered.add(design.dialect().target());
-        gathered.add(design.design().types());
-        if (before.filter(old -> rule.fromGatheredAlone() && old.gathered().equals(gathered)).isPresent()) {
-            return new Concluded(gathered, before.get().findings());
-        }
+    private static <F> List<Finding> conclude(GatheringRule<F> rule, int at, List<Judged> judged, Reviewed design) {
         List<Finding> found = new ArrayList<>();
         rule.conclude(judged.stream().flatMap(one -> ((Optional<F>) one.gathered().get(at)).stream()), design,
                 found::add);
-        return new Concluded(gathered, List.copyOf(found));
+        return List.copyOf(found);
     }
 
     private static Judged judge(Entity entity, Reviewed design) {
@@ -167,18 +196,17 @@ public final class Review {
         ABOUT_ONE.forEach(rule -> rule.judge(entity, design, found::add));
         List<Optional<?>> gathered = new ArrayList<>();
         GATHERING.forEach(rule -> gathered.add(rule.gather(entity, design)));
-        return new Judged(List.copyOf(found), gathered, design.names(entity));
+        return new Judged(entity.id(), List.copyOf(found), gathered, design.names(entity));
     }
 
-    private static NamesJudged byNames(NamesJudged before, List<Judged> judged, Reviewed design) {
-        List<Object> names = design.names();
-        judged.forEach(one -> names.add(one.names()));
-        if (before.names().equals(names)) {
-            return new NamesJudged(names, before.findings());
+    private static NamesJudged byNames(NamesJudged before, Progress progress, Reviewed design) {
+        List<Object> others = design.names();
+        if (before.others().equals(others) && progress.same(Judged::names)) {
+            return new NamesJudged(others, before.findings());
         }
         List<Finding> found = new ArrayList<>();
         ABOUT_NAMES.forEach(rule -> rule.judge(design, found::add));
-        return new NamesJudged(names, List.copyOf(found));
+        return new NamesJudged(others, List.copyOf(found));
     }
 
     /** The findings, gravest first. */

@@ -33,6 +33,8 @@ public final class Reviewed {
     private final Derivation derivation;
     private final Dialect dialect;
     private final Map<EntityId, List<Relationship>> touching = new HashMap<>();
+    private final Map<EntityId, List<Relationship>> referring = new HashMap<>();
+    private final Map<EntityId, Map<AttributeId, Column>> columns = new ConcurrentHashMap<>();
     private final Map<OwnerId, List<SampleRow>> rows = new HashMap<>();
     private volatile Map<AttributeId, Attribute> attributes = Map.of();
     private final Map<String, Optional<Condition>> conditions = new ConcurrentHashMap<>();
@@ -44,6 +46,8 @@ public final class Reviewed {
         this.dialect = dialect;
         for (Relationship relationship : design.relationships()) {
             touching.computeIfAbsent(relationship.first().entity(), any -> new ArrayList<>()).add(relationship);
+            relationship.childEntity()
+                    .ifPresent(child -> referring.computeIfAbsent(child, any -> new ArrayList<>()).add(relationship));
             if (!relationship.recursive()) {
                 touching.computeIfAbsent(relationship.second().entity(), any -> new ArrayList<>()).add(relationship);
             }
@@ -94,8 +98,7 @@ public final class Reviewed {
 
     /** The relationships in which an entity's table refers to others. */
     public List<Relationship> references(EntityId child) {
-        return relationships(child).stream()
-                .filter(relationship -> relationship.childEntity().equals(Optional.of(child))).toList();
+        return referring.getOrDefault(child, List.of());
     }
 
     /** The sample rows of an entity or many-to-many. */
@@ -105,13 +108,19 @@ public final class Reviewed {
 
     /** The column of an own attribute. */
     public Column column(EntityId entity, Attribute attribute) {
-        for (Column column : table(entity).columns()) {
-            if (column.origin().isPresent() && column.origin().get().attribute().equals(attribute.id())
-                    && !column.origin().get().migrated()) {
-                return column;
-            }
+        Column column = columns.computeIfAbsent(entity, this::ownColumns).get(attribute.id());
+        if (column == null) {
+            throw new NoSuchElementException("no column of " + attribute.id());
         }
-        throw new NoSuchElementException("no column of " + attribute.id());
+        return column;
+    }
+
+    private Map<AttributeId, Column> ownColumns(EntityId entity) {
+        Map<AttributeId, Column> own = new HashMap<>();
+        for (Column column : table(entity).columns()) {
+            column.origin().filter(path -> !path.migrated()).ifPresent(path -> own.put(path.attribute(), column));
+        }
+        return own;
     }
 
     /** The columns that a relationship brings into its child's table. */

@@ -36,6 +36,9 @@ public final class CommandTraining {
         commands.run("sql", script, "--from", "postgresql", "--to", "mysql");
         commands.run("draw", script, "--engine", "postgresql", folder.resolve("tray.svg").toString());
         commands.run("reconcile", script, script, "--engine", "postgresql");
+        commands.run("check", script, "--engine", "postgresql");
+        commands.run("check", script, "--engine", "mysql", "--sarif");
+        commands.run("dictionary", script, "--engine", "postgresql", folder.resolve("tray.html").toString());
         commands.run("normalize", relation, "--json");
         commands.run("discover", rows, "--json");
         FileSystemUtils.deleteRecursively(folder);

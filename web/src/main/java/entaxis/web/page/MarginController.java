@@ -6,9 +6,11 @@ import entaxis.core.review.Review;
 import entaxis.web.review.FindingList;
 import entaxis.web.review.Margin;
 import entaxis.web.review.MarginNote;
+import entaxis.web.review.NoteRows;
 import entaxis.web.review.Reviews;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.OpenDesign;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -38,8 +40,10 @@ class MarginController {
         OpenDesign open = store.open(id);
         DeskModel.strip(model, open, "diagram", "");
         Review review = reviews.of(open);
-        model.addAttribute("margin",
-                Margin.of(review, open.design(), DiagramController.shown(open, sheet), Level.of(level)));
+        Margin margin = Margin.of(review, open.design(), DiagramController.shown(open, sheet), Level.of(level));
+        model.addAttribute("margin", margin);
+        model.addAttribute("noteRows", brief ? Map.of()
+                : NoteRows.of(margin.notes(), review, open.design(), open.derivation()));
         model.addAttribute("levels", Level.values());
         model.addAttribute("level", level);
         return brief ? "fragments/margin :: count" : "fragments/margin :: margin";

@@ -3,6 +3,10 @@ package entaxis.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import entaxis.core.change.Change;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Entity;
+import entaxis.core.design.SampleRow;
 import entaxis.web.demo.SowingSheet;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -112,6 +116,39 @@ class FindingsIT extends BrowserTest {
         assertThat(page.locator(".row-notes")).containsText("row 1 has the same key 1");
         page.locator("#undo").click();
         kept(2);
+    }
+
+    /** The note about a row holds its values; with the right one the note is gone. */
+    @Test
+    void aRowIsCorrectedInItsNote() {
+        String design = demo();
+        String id = design.substring("/designs/".length());
+        Entity collector = store.open(id).design().entities().stream().filter(one -> one.name().equals("Collector"))
+                .findFirst().orElseThrow();
+        SampleRow second = store.open(id).design().rows().stream().filter(row -> row.table().equals(collector.id()))
+                .skip(1).findFirst().orElseThrow();
+        ColumnPath number = ColumnPath.own(collector.attributes().getFirst().id());
+        store.edit(id, new Change.PutRow(second.with(number, "1")));
+        go(design);
+        page.keyboard().press("f");
+        Locator note = note("has the same key 1");
+        note.locator(".note-rows summary").focus();
+        page.keyboard().press("Enter");
+        Locator cell = note.locator(".note-rows input").first();
+        cell.focus();
+        page.keyboard().press("Control+A");
+        page.keyboard().type("two");
+        page.keyboard().press("Enter");
+        assertThat(note.locator(".note-rows .fault:not(:empty)")).containsText("“two” is no whole number that fits");
+        assertThat(cell).hasValue("two");
+        page.keyboard().press("Control+A");
+        page.keyboard().type(second.values().get(number));
+        page.keyboard().press("Enter");
+        kept(2);
+        assertThat(note).hasCount(0);
+        page.locator("#undo").click();
+        kept(3);
+        assertThat(note).hasCount(1);
     }
 
     @Test

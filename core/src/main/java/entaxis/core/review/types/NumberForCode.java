@@ -21,7 +21,7 @@ import java.util.function.Consumer;
 /** A phone, postal or serial number that is stored as a number. */
 public final class NumberForCode implements EntityRule {
     private static final RuleInfo INFO =
-            new RuleInfo("number-for-code", Family.TYPES, Level.CAUTION, Basis.PRACTICE, "number for a code",
+            new RuleInfo("number-for-code", Family.TYPES, Level.HINT, Basis.PRACTICE, "number for a code",
             "A number loses leading zeros, plus signs and hyphens, and nobody adds codes up.",
             "common practice: codes with leading zeros and phone numbers are character strings");
     private static final Set<String> CODES = Set.of("phone", "telephone", "tel", "fax", "mobile", "zip", "postcode",

@@ -24,7 +24,7 @@ import java.util.function.Consumer;
 
 /** A long text or document in a key or an index that the engine does not take there. */
 public final class TextInIndex implements EntityRule {
-    private static final RuleInfo INFO = new RuleInfo("text-in-index", Family.TYPES, Level.CAUTION, Basis.MANUAL,
+    private static final RuleInfo INFO = new RuleInfo("text-in-index", Family.TYPES, Level.HINT, Basis.MANUAL,
             "text in an index that the engine refuses",
             "Where the engine does not index such a column it is made shorter, and longer values are refused.",
             "each engine’s manual on keys and indexes; MySQL manual, 15.1.15: columns of type TEXT need a prefix "
