@@ -10,7 +10,6 @@ import entaxis.core.derive.Derivation;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Category;
-import entaxis.core.design.CategoryId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.End;
@@ -223,8 +222,14 @@ class RulesTest {
                         () -> stating(shelves("1", "1", "2"), "Jar", "shelf", "room")),
                 of("dependencies-unstated", () -> shelves("1", "1", "1", "2", "2"),
                         () -> stating(shelves("1", "1", "1", "2", "2"), "Jar", "shelf", "room")),
-                of("lens-differs", () -> kinds(Category.Mapping.ONE_PER_KIND),
-                        () -> kinds(Category.Mapping.ONE_FOR_ALL)));
+                of("lens-differs", () -> CategoryDesigns.kinds(two(), Category.Mapping.ONE_PER_KIND),
+                        () -> CategoryDesigns.kinds(two(), Category.Mapping.ONE_FOR_ALL)),
+                of("lens-differs", () -> CategoryDesigns.boats(two(), ONE),
+                        () -> CategoryDesigns.boats(two(), Cardinality.ZERO_OR_ONE)),
+                of("lens-differs",
+                        () -> two().relate("Collector", "leads", ONE, "Trip", "is led by", new Cardinality(0, 5),
+                                false),
+                        () -> two().relate("Collector", "leads", ONE, "Trip", "is led by", MANY, false)));
     }
 
     /** A trip whose key is made of both its parents, or of one of them. */
@@ -286,13 +291,6 @@ class RulesTest {
                     "room", rooms[i]);
         }
         return small;
-    }
-
-    private static Small kinds(Category.Mapping mapping) {
-        return two().entity("Leader", "rank integer")
-                .relate("Collector", "may be", ONE, "Leader", "is", Cardinality.ZERO_OR_ONE, true)
-                .done(new Change.PutCategory(new Category(new CategoryId("c1"), new EntityId("e1"),
-                        List.of(new RelationshipId("r1")), true, true, mapping, "")));
     }
 
     private static Stream<Case> keys() {
