@@ -3,6 +3,9 @@ package entaxis.web.store;
 import java.sql.SQLException;
 import java.sql.Statement;
 import javax.sql.DataSource;
+import org.h2.engine.SessionLocal;
+import org.h2.jdbc.JdbcConnection;
+import org.h2.mvstore.db.Store;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Primary;
 import org.springframework.jdbc.datasource.ConnectionHolder;
@@ -53,6 +56,40 @@ class StoreTransactions extends JdbcTransactionManager {
             health.afterWrite();
             upkeep.wrote();
         }
+    }
+
+    @Override
+    protected void doRollback(DefaultTransactionStatus status) {
+        if (!endedByEngine()) {
+            super.doRollback(status);
+        }
+    }
+
+    @Override
+    protected void doCleanupAfterCompletion(Object transaction) {
+        endedByEngine();
+        super.doCleanupAfterCompletion(transaction);
+    }
+
+    /**
+     * Whether the engine has closed its file because it could not write it. Its sessions are ended then: H2 2.4 spins
+     * for ever in the next statement of one that stays, be it a ROLLBACK (MVStore.registerVersionUsage).
+     */
+    private boolean endedByEngine() {
+        if (TransactionSynchronizationManager.getResource(obtainDataSource()) instanceof ConnectionHolder holder) {
+            try {
+                if (holder.getConnection().unwrap(JdbcConnection.class).getSession() instanceof SessionLocal session) {
+                    Store file = session.getDatabase().getStore();
+                    if (file == null || file.getMvStore().isClosed()) {
+                        session.getDatabase().shutdownImmediately();
+                        return true;
+                    }
+                }
+            } catch (SQLException closed) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static void synced(ConnectionHolder holder) {
