@@ -44,7 +44,7 @@ final class DictionaryEditReader {
     private static Change change(String cell, String text) {
         Matcher matcher = CELL.matcher(cell);
         if (!matcher.matches()) {
-            throw new IllegalArgumentException("no such cell");
+            throw new WrongRequest("no such cell");
         }
         if (matcher.group(1) != null) {
             return new Change.DescribeEntity(new EntityId(matcher.group(2)), text);

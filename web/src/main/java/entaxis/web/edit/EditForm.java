@@ -15,7 +15,7 @@ import java.util.Map;
 
 /**
  * The fields of a form that a page sent. Fields that only a script fills are refused as {@link
- * IllegalArgumentException} when they are not what it writes.
+ * IllegalArgumentException} when they are not what it writes; {@link EditReader} makes a {@link WrongRequest} of it.
  */
 public record EditForm(Map<String, String> fields) {
     /** A field's text as typed; empty if it was not sent. */
@@ -23,9 +23,18 @@ public record EditForm(Map<String, String> fields) {
         return fields.getOrDefault(field, "");
     }
 
-    /** What is to be done. */
-    public String kind() {
-        return text("kind");
+    /**
+     * What is to be done.
+     *
+     * @throws WrongRequest if it is no edit
+     */
+    public EditKind kind() {
+        return EditKind.of(text("kind")).orElseThrow(this::unknown);
+    }
+
+    /** The answer to an edit that nobody reads. */
+    WrongRequest unknown() {
+        return new WrongRequest("“" + text("kind") + "” is no edit");
     }
 
     /** The value typed or chosen. */

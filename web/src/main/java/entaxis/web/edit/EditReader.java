@@ -67,59 +67,58 @@ public final class EditReader {
     /**
      * Reads a form.
      *
-     * @throws IllegalArgumentException if the form is not one that a page of this application sends
+     * @throws WrongRequest if the form is not one that a page of this application sends
      */
     public static EditReading read(Design design, EditForm form) {
-        return new EditReader(design, form).read();
+        return WrongRequest.unlessRead("edit", () -> new EditReader(design, form).read());
     }
 
     private EditReading read() {
         return switch (form.kind()) {
-            case "facts.name" -> facts(design.facts().named(form.value().strip()));
-            case "facts.target" -> facts(design.facts().on(Target.valueOf(form.value())));
-            case "facts.title" -> facts(design.facts().titled(form.value().strip()));
-            case "facts.author" -> facts(design.facts().by(form.value().strip()));
-            case "entity.add" -> addEntity();
-            case "entity.name" -> plain(new Change.RenameEntity(form.entity(), form.value()));
-            case "entity.meaning" -> plain(new Change.DescribeEntity(form.entity(), form.value()));
-            case "entity.area" -> area();
-            case "entity.remove" -> new Read(new Change.RemoveEntity(form.entity()), Optional.of(""));
-            case "attribute.add" -> addAttributes();
-            case "attribute.name" -> aspect(new AttributeAspect.Name(form.value()));
-            case "attribute.type" -> type();
-            case "attribute.required" -> aspect(new AttributeAspect.Required(form.yes()));
-            case "attribute.default" -> defaultValue();
-            case "attribute.check" -> check();
-            case "attribute.meaning" -> aspect(new AttributeAspect.Meaning(form.value()));
-            case "attribute.key" -> keys();
-            case "attribute.move" -> plain(new Change.MoveMember(form.owner(), form.part(), form.number("by")));
-            case "attribute.remove" -> plain(new Change.RemoveAttribute(form.owner(), form.attribute()));
-            case "relationship.add" -> addRelationship();
-            case "relationship.verb" -> aspect(new RelationshipAspect.Verb(form.side(), form.value()));
-            case "relationship.many" -> Counts.read(form.value())
+            case FACTS_NAME -> facts(design.facts().named(form.value().strip()));
+            case FACTS_TARGET -> facts(design.facts().on(Target.valueOf(form.value())));
+            case FACTS_TITLE -> facts(design.facts().titled(form.value().strip()));
+            case FACTS_AUTHOR -> facts(design.facts().by(form.value().strip()));
+            case ENTITY_ADD -> addEntity();
+            case ENTITY_NAME -> plain(new Change.RenameEntity(form.entity(), form.value()));
+            case ENTITY_MEANING -> plain(new Change.DescribeEntity(form.entity(), form.value()));
+            case ENTITY_AREA -> area();
+            case ENTITY_REMOVE -> new Read(new Change.RemoveEntity(form.entity()), Optional.of(""));
+            case ATTRIBUTE_ADD -> addAttributes();
+            case ATTRIBUTE_NAME -> aspect(new AttributeAspect.Name(form.value()));
+            case ATTRIBUTE_TYPE -> type();
+            case ATTRIBUTE_REQUIRED -> aspect(new AttributeAspect.Required(form.yes()));
+            case ATTRIBUTE_DEFAULT -> defaultValue();
+            case ATTRIBUTE_CHECK -> check();
+            case ATTRIBUTE_MEANING -> aspect(new AttributeAspect.Meaning(form.value()));
+            case ATTRIBUTE_KEY -> keys();
+            case ATTRIBUTE_MOVE -> plain(new Change.MoveMember(form.owner(), form.part(), form.number("by")));
+            case ATTRIBUTE_REMOVE -> plain(new Change.RemoveAttribute(form.owner(), form.attribute()));
+            case RELATIONSHIP_ADD -> addRelationship();
+            case RELATIONSHIP_VERB -> aspect(new RelationshipAspect.Verb(form.side(), form.value()));
+            case RELATIONSHIP_MANY -> Counts.read(form.value())
                     .<EditReading>map(count -> aspect(new RelationshipAspect.HowMany(form.side(), count)))
                     .orElseGet(() -> Faulty.of("many", "“" + form.value().strip()
                             + "” is no number. Say exactly one, zero or one, one or more, zero or more, or numbers "
                             + "such as 2 to 5."));
-            case "relationship.identifying" -> aspect(new RelationshipAspect.Identifying(form.yes()));
-            case "relationship.role" -> aspect(new RelationshipAspect.Role(form.side(), form.value()));
-            case "relationship.column" -> column();
-            case "relationship.delete" ->
+            case RELATIONSHIP_IDENTIFYING -> aspect(new RelationshipAspect.Identifying(form.yes()));
+            case RELATIONSHIP_ROLE -> aspect(new RelationshipAspect.Role(form.side(), form.value()));
+            case RELATIONSHIP_COLUMN -> column();
+            case RELATIONSHIP_DELETE ->
                     aspect(new RelationshipAspect.OnDelete(ReferentialAction.valueOf(form.value())));
-            case "relationship.update" ->
+            case RELATIONSHIP_UPDATE ->
                     aspect(new RelationshipAspect.OnUpdate(ReferentialAction.valueOf(form.value())));
-            case "relationship.name" -> aspect(new RelationshipAspect.Name(form.value()));
-            case "relationship.child" -> aspect(new RelationshipAspect.Child(Side.valueOf(form.value())));
-            case "relationship.turn" -> plain(new Change.SwapEnds(form.relationship()));
-            case "relationship.remove" -> new Read(new Change.RemoveRelationship(form.relationship()), Optional.of(""));
-            case "cards.place" -> place();
+            case RELATIONSHIP_NAME -> aspect(new RelationshipAspect.Name(form.value()));
+            case RELATIONSHIP_CHILD -> aspect(new RelationshipAspect.Child(Side.valueOf(form.value())));
+            case RELATIONSHIP_TURN -> plain(new Change.SwapEnds(form.relationship()));
+            case RELATIONSHIP_REMOVE -> new Read(new Change.RemoveRelationship(form.relationship()), Optional.of(""));
+            case CARDS_PLACE -> place();
             default -> elsewhere();
         };
     }
 
     private EditReading elsewhere() {
-        String subject = form.kind().replaceFirst("\\..*", "");
-        return switch (subject) {
+        return switch (form.kind().subject()) {
             case "sheet", "cards", "line", "note", "picture" -> new SheetEditReader(design, form).read();
             case "table", "key" -> new TableEditReader(design, form).read();
             case "type", "naming" -> new TypeEditReader(design, form).read();
@@ -298,7 +297,7 @@ public final class EditReader {
         for (String card : form.value().split(";")) {
             Matcher matcher = CARD.matcher(card);
             if (!matcher.matches()) {
-                throw new IllegalArgumentException("no such place");
+                throw new WrongRequest("no such place");
             }
             Place place = new Place(Integer.parseInt(matcher.group(2)), Integer.parseInt(matcher.group(3)));
             String id = matcher.group(1);

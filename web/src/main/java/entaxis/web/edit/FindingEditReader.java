@@ -35,18 +35,18 @@ final class FindingEditReader {
 
     EditReading read() {
         return switch (form.kind()) {
-            case "finding.remedy" -> MarginNote.remedy(review(), form.text("finding"), form.number("remedy"))
+            case FINDING_REMEDY -> MarginNote.remedy(review(), form.text("finding"), form.number("remedy"))
                     .<EditReading>map(remedy -> EditReader.plain(remedy.change()))
                     .orElseGet(() -> Faulty.of("finding", GONE));
-            case "finding.group" -> GroupRemedy.of(design, rule(), Policy.DEFAULT)
+            case FINDING_GROUP -> GroupRemedy.of(design, rule(), Policy.DEFAULT)
                     .<EditReading>map(group -> EditReader.plain(group.change()))
                     .orElseGet(() -> Faulty.of("finding",
                             "None of these can be set right together. Look at them one by one."));
-            case "finding.accept" -> MarginNote.finding(review(), form.text("finding")).<EditReading>map(this::accepted)
+            case FINDING_ACCEPT -> MarginNote.finding(review(), form.text("finding")).<EditReading>map(this::accepted)
                     .orElseGet(() -> Faulty.of("finding", GONE));
-            case "finding.reopen" -> EditReader.plain(new Change.Withdraw(new DecisionId(form.text("decision"))));
-            case "finding.level" -> level();
-            default -> throw new IllegalArgumentException("“" + form.kind() + "” is no edit");
+            case FINDING_REOPEN -> EditReader.plain(new Change.Withdraw(new DecisionId(form.text("decision"))));
+            case FINDING_LEVEL -> level();
+            default -> throw form.unknown();
         };
     }
 
@@ -57,7 +57,7 @@ final class FindingEditReader {
     private String rule() {
         String rule = form.text("rule");
         if (Rules.info(rule).isEmpty()) {
-            throw new IllegalArgumentException("there is no rule “" + rule + "”");
+            throw new WrongRequest("there is no rule “" + rule + "”");
         }
         return rule;
     }
@@ -77,7 +77,7 @@ final class FindingEditReader {
                     .plain(design.decisions().contains(id) ? new Change.Withdraw(id) : new Change.Several(List.of()));
         }
         if (!wanted.equals(OFF) && Level.of(wanted).isEmpty()) {
-            throw new IllegalArgumentException("“" + wanted + "” is no level");
+            throw new WrongRequest("“" + wanted + "” is no level");
         }
         return EditReader.plain(new Change.Decide(new RuleLevel(id, wanted.equals(OFF) ? "" : wanted)));
     }

@@ -36,30 +36,30 @@ final class KindEditReader {
 
     EditReading read() {
         return switch (form.kind()) {
-            case "category.kind" -> kind();
-            case "category.complete" -> category(now -> new Category(now.id(), now.general(), now.kinds(), form.yes(),
+            case CATEGORY_KIND -> kind();
+            case CATEGORY_COMPLETE -> category(now -> new Category(now.id(), now.general(), now.kinds(), form.yes(),
                     now.disjoint(), now.mapping(), now.discriminator()));
-            case "category.disjoint" -> category(now -> new Category(now.id(), now.general(), now.kinds(),
+            case CATEGORY_DISJOINT -> category(now -> new Category(now.id(), now.general(), now.kinds(),
                     now.complete(), form.yes(), now.mapping(), now.discriminator()));
-            case "category.mapping" -> category(now -> new Category(now.id(), now.general(), now.kinds(),
+            case CATEGORY_MAPPING -> category(now -> new Category(now.id(), now.general(), now.kinds(),
                     now.complete(), now.disjoint(), Mapping.valueOf(form.value()),
                     now.discriminator()));
-            case "category.discriminator" -> category(now -> new Category(now.id(), now.general(), now.kinds(),
+            case CATEGORY_DISCRIMINATOR -> category(now -> new Category(now.id(), now.general(), now.kinds(),
                     now.complete(), now.disjoint(), now.mapping(),
                     form.value().strip()));
-            case "category.remove" ->
+            case CATEGORY_REMOVE ->
                     EditReader.plain(new Change.RemoveCategory(new CategoryId(form.text("category"))));
-            case "exclusion.add" -> exclusion();
-            case "exclusion.mandatory" ->
+            case EXCLUSION_ADD -> exclusion();
+            case EXCLUSION_MANDATORY ->
                     exclusion(now -> new Exclusion(now.id(), now.name(), now.child(), now.alternatives(), form.yes()));
-            case "exclusion.remove" ->
+            case EXCLUSION_REMOVE ->
                     EditReader.plain(new Change.RemoveExclusion(new ExclusionId(form.text("exclusion"))));
-            case "assumption.add" ->
+            case ASSUMPTION_ADD ->
                     EditReader.plain(new Change.PutAssumption(new Assumption(new AssumptionId(NewId.of('u')),
                             design.assumptions().stream().mapToInt(Assumption::number).max().orElse(0) + 1,
                             form.relationship(), form.side(), form.value().strip())));
-            case "assumption.text" -> assumption();
-            default -> throw new IllegalArgumentException("no such edit");
+            case ASSUMPTION_TEXT -> assumption();
+            default -> throw form.unknown();
         };
     }
 

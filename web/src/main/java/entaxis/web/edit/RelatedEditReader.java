@@ -39,13 +39,13 @@ final class RelatedEditReader {
 
     EditReading read() {
         return switch (form.kind()) {
-            case "relationship.agree" -> agree();
-            case "relationship.resolve" -> resolve();
-            case "entity.dissolve" -> {
+            case RELATIONSHIP_AGREE -> agree();
+            case RELATIONSHIP_RESOLVE -> resolve();
+            case ENTITY_DISSOLVE -> {
                 RelationshipId id = new RelationshipId(NewId.of('r'));
                 yield new EditReading.Read(new Change.Dissolve(form.entity(), id), Optional.of(id.value()));
             }
-            case "entity.duplicate" -> {
+            case ENTITY_DUPLICATE -> {
                 List<String> made = new ArrayList<>();
                 Change copy = Copying.duplicate(design, form.entity(), form.value().equals("with"),
                         form.sheet(design).id(), kind -> {
@@ -54,12 +54,12 @@ final class RelatedEditReader {
                 });
                 yield new EditReading.Read(copy, Optional.of(made.getFirst()));
             }
-            case "attributes.move" -> attributes();
-            case "sentences.add" -> sentences();
-            case "area.hue" -> area(now -> new Area(now.id(), now.name(), form.number("value")));
-            case "area.name" -> area(now -> new Area(now.id(), form.value().strip(), now.hue()));
-            case "area.remove" -> EditReader.plain(new Change.RemoveArea(new AreaId(form.text("area"))));
-            default -> throw new IllegalArgumentException("no such edit");
+            case ATTRIBUTES_MOVE -> attributes();
+            case SENTENCES_ADD -> sentences();
+            case AREA_HUE -> area(now -> new Area(now.id(), now.name(), form.number("value")));
+            case AREA_NAME -> area(now -> new Area(now.id(), form.value().strip(), now.hue()));
+            case AREA_REMOVE -> EditReader.plain(new Change.RemoveArea(new AreaId(form.text("area"))));
+            default -> throw form.unknown();
         };
     }
 

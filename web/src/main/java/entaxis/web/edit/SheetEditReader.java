@@ -47,46 +47,45 @@ final class SheetEditReader {
     EditReading read() {
         SheetView view = sheet.shows();
         return switch (form.kind()) {
-            case "sheet.add" -> added();
-            case "sheet.name" -> aspect(new SheetAspect.Name(form.value()));
-            case "sheet.remove" -> EditReader.plain(new Change.RemoveSheet(sheet.id()));
-            case "sheet.paper" -> paper();
-            case "sheet.notation" -> shows(view.with(Notation.valueOf(form.value())));
-            case "sheet.detail" -> shows(view.with(SheetView.Detail.valueOf(form.value())));
-            case "sheet.types" -> shows(view.with(SheetView.Types.valueOf(form.value())));
-            case "sheet.comments" -> shows(view.withComments(form.yes()));
-            case "sheet.indexes" -> shows(view.withIndexes(form.yes()));
-            case "sheet.frame" -> shows(view.withFrame(form.yes()));
-            case "sheet.title" -> shows(view.withTitleBlock(form.yes()));
-            case "cards.hide" -> aspect(new SheetAspect.Hidden(cards(), true));
-            case "cards.show" ->
+            case SHEET_ADD -> added();
+            case SHEET_NAME -> aspect(new SheetAspect.Name(form.value()));
+            case SHEET_REMOVE -> EditReader.plain(new Change.RemoveSheet(sheet.id()));
+            case SHEET_PAPER -> paper();
+            case SHEET_NOTATION -> shows(view.with(Notation.valueOf(form.value())));
+            case SHEET_DETAIL -> shows(view.with(SheetView.Detail.valueOf(form.value())));
+            case SHEET_TYPES -> shows(view.with(SheetView.Types.valueOf(form.value())));
+            case SHEET_COMMENTS -> shows(view.withComments(form.yes()));
+            case SHEET_INDEXES -> shows(view.withIndexes(form.yes()));
+            case SHEET_FRAME -> shows(view.withFrame(form.yes()));
+            case SHEET_TITLE -> shows(view.withTitleBlock(form.yes()));
+            case CARDS_HIDE -> aspect(new SheetAspect.Hidden(cards(), true));
+            case CARDS_SHOW ->
                     aspect(new SheetAspect.Hidden(form.text("cards").isEmpty() ? sheet.hidden() : cards(), false));
-            case "cards.off" -> new EditReading.Read(
+            case CARDS_OFF -> new EditReading.Read(
                     new Change.AlterSheet(sheet.id(), new SheetAspect.TakenOff(cards())), Optional.of(""));
-            case "cards.pin" -> aspect(new SheetAspect.Pinned(cards(), form.yes()));
-            case "cards.area" -> area();
-            case "cards.remove" -> new EditReading.Read(
+            case CARDS_PIN -> aspect(new SheetAspect.Pinned(cards(), form.yes()));
+            case CARDS_AREA -> area();
+            case CARDS_REMOVE -> new EditReading.Read(
                     new Change.Several(form.cards("cards").stream().filter(EntityId.class::isInstance)
                     .<Change>map(id -> new Change.RemoveEntity((EntityId) id)).toList()), Optional.of(""));
-            case "line.side" ->
+            case LINE_SIDE ->
                     aspect(new SheetAspect.Way(form.text("line"), sheet.line(form.text("line")).leaving(form.side(),
                     form.value().isEmpty() ? Optional.empty() : Optional.of(CardSide.valueOf(form.value())))));
-            case "line.way" -> way();
-            case "line.corners" -> corners();
-            case "line.free" -> aspect(new SheetAspect.Way(form.text("line"), LineShape.FREE));
-            case "note.add" ->
+            case LINE_WAY -> way();
+            case LINE_CORNERS -> corners();
+            case NOTE_ADD ->
                     note(new NoteId(NewId.of('n')), new Place(form.number("x"), form.number("y")), NOTE_WIDTH, true);
-            case "note.text" -> note(noteNow().id(), noteNow().place(), noteNow().width(), false);
-            case "note.width" -> aspect(new SheetAspect.PutNote(
+            case NOTE_TEXT -> note(noteNow().id(), noteNow().place(), noteNow().width(), false);
+            case NOTE_WIDTH -> aspect(new SheetAspect.PutNote(
                     new Note(noteNow().id(), noteNow().text(), noteNow().place(), form.number("value"))));
-            case "note.remove" -> new EditReading.Read(
+            case NOTE_REMOVE -> new EditReading.Read(
                     new Change.AlterSheet(sheet.id(), new SheetAspect.RemoveNote(new NoteId(form.text("note")))),
                     Optional.of(""));
-            case "picture.title" -> picture(form.value().strip(), pictureNow().width());
-            case "picture.width" -> picture(pictureNow().title(), form.number("value"));
-            case "picture.remove" -> new EditReading.Read(new Change.AlterSheet(sheet.id(),
+            case PICTURE_TITLE -> picture(form.value().strip(), pictureNow().width());
+            case PICTURE_WIDTH -> picture(pictureNow().title(), form.number("value"));
+            case PICTURE_REMOVE -> new EditReading.Read(new Change.AlterSheet(sheet.id(),
                     new SheetAspect.RemovePicture(new PictureId(form.text("picture")))), Optional.of(""));
-            default -> throw new IllegalArgumentException("no such edit");
+            default -> throw form.unknown();
         };
     }
 
@@ -144,7 +143,7 @@ final class SheetEditReader {
         for (String corner : form.value().split(";")) {
             Matcher matcher = CORNER.matcher(corner);
             if (!matcher.matches()) {
-                throw new IllegalArgumentException("no such corner");
+                throw new WrongRequest("no such corner");
             }
             bends.add(new Place(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2))));
         }

@@ -29,12 +29,12 @@ final class TableEditReader {
 
     EditReading read() {
         return switch (form.kind()) {
-            case "key.surrogate" -> EditReader.plain(new Change.AddSurrogateKey(form.entity(),
+            case KEY_SURROGATE -> EditReader.plain(new Change.AddSurrogateKey(form.entity(),
                     new AttributeId(NewId.of('a')), form.value().isBlank() ? "id" : form.value()));
-            case "key.take" -> EditReader.plain(new Change.TakeAlternateKey(form.entity(), form.number("value")));
-            case "table.index" -> index();
-            case "table.rule" -> rule();
-            default -> throw new IllegalArgumentException("no such edit");
+            case KEY_TAKE -> EditReader.plain(new Change.TakeAlternateKey(form.entity(), form.number("value")));
+            case TABLE_INDEX -> index();
+            case TABLE_RULE -> rule();
+            default -> throw form.unknown();
         };
     }
 

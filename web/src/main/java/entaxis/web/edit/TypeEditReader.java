@@ -27,12 +27,12 @@ final class TypeEditReader {
 
     EditReading read() {
         return switch (form.kind()) {
-            case "type.add" -> defined(new TypeId(NewId.of('t')));
-            case "type.define" ->
+            case TYPE_ADD -> defined(new TypeId(NewId.of('t')));
+            case TYPE_DEFINE ->
                     form.value().isBlank() ? EditReader.plain(new Change.RemoveType(id())) : defined(id());
-            case "type.meaning" -> meaning();
-            case "type.remove" -> EditReader.plain(new Change.RemoveType(id()));
-            case "naming.apply" -> EditReader.plain(
+            case TYPE_MEANING -> meaning();
+            case TYPE_REMOVE -> EditReader.plain(new Change.RemoveType(id()));
+            case NAMING_APPLY -> EditReader.plain(
                     new Change.Several(Renaming.proposals(design).stream().map(Renaming.Proposal::change).toList()));
             default -> naming(design.facts().names());
         };
@@ -69,13 +69,13 @@ final class TypeEditReader {
     private EditReading naming(Naming now) {
         String value = form.value().strip();
         Naming next = switch (form.kind()) {
-            case "naming.entities" -> now.with(Grammar.valueOf(value), now.tables(), now.letters());
-            case "naming.tables" -> now.with(now.entities(), Grammar.valueOf(value), now.letters());
-            case "naming.letters" -> now.with(now.entities(), now.tables(), Letters.valueOf(value));
-            case "naming.separator" -> now.with(value, now.tablePrefix());
-            case "naming.prefix" -> now.with(now.separator(), value);
-            case "naming.template" -> now.with(Template.valueOf(form.text("template")), value);
-            default -> throw new IllegalArgumentException("no such edit");
+            case NAMING_ENTITIES -> now.with(Grammar.valueOf(value), now.tables(), now.letters());
+            case NAMING_TABLES -> now.with(now.entities(), Grammar.valueOf(value), now.letters());
+            case NAMING_LETTERS -> now.with(now.entities(), now.tables(), Letters.valueOf(value));
+            case NAMING_SEPARATOR -> now.with(value, now.tablePrefix());
+            case NAMING_PREFIX -> now.with(now.separator(), value);
+            case NAMING_TEMPLATE -> now.with(Template.valueOf(form.text("template")), value);
+            default -> throw form.unknown();
         };
         return EditReader.plain(new Change.SetFacts(design.facts().naming(next)));
     }

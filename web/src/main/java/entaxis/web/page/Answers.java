@@ -4,6 +4,8 @@ import entaxis.core.change.Problem;
 import entaxis.core.design.Sheet;
 import entaxis.core.dictionary.MeaningCount;
 import entaxis.web.edit.EditForm;
+import entaxis.web.edit.EditKind;
+import entaxis.web.edit.WrongRequest;
 import entaxis.web.ledger.Contents;
 import entaxis.web.ledger.ReadAloud;
 import entaxis.web.sheet.Sheets;
@@ -38,7 +40,7 @@ class Answers {
                             ReadAloud.of(after.design(), after.derivation(), form.text("leaf").equals("open")));
                     yield "fragments/sentences-response";
                 }
-                if (form.kind().startsWith("dictionary.")) {
+                if (form.text("kind").equals(EditKind.DICTIONARY_CELLS.word())) {
                     DeskModel.strip(model, after, "dictionary", form.text("sel"));
                     model.addAttribute("meanings", MeaningCount.of(after.design()));
                     yield "fragments/dictionary :: response";
@@ -74,7 +76,7 @@ class Answers {
 
     static void checkSeen(EditForm form, OpenDesign now) {
         if (!form.text("seen").matches(NUMBER) || seen(form) > now.revision()) {
-            throw new IllegalArgumentException("the edit names no revision that this design has had");
+            throw new WrongRequest("the edit names no revision that this design has had");
         }
     }
 

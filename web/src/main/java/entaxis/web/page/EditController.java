@@ -7,6 +7,7 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.Place;
 import entaxis.core.design.Sheet;
 import entaxis.web.edit.EditForm;
+import entaxis.web.edit.EditKind;
 import entaxis.web.edit.EditReader;
 import entaxis.web.edit.EditReading;
 import entaxis.web.edit.EditReading.Faulty;
@@ -51,7 +52,7 @@ class EditController {
         OpenDesign now = store.open(id);
         Answers.checkSeen(form, now);
         EditReading reading =
-                form.kind().equals("entities.paste") ? paste(now, form) : EditReader.read(now.design(), form);
+                form.kind() == EditKind.ENTITIES_PASTE ? paste(now, form) : EditReader.read(now.design(), form);
         return switch (reading) {
             case Faulty(List<Problem> problems) -> answers.refused(problems, trigger, form, now, model, response);
             case Read(Change change, Optional<String> select) ->

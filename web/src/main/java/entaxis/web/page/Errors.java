@@ -1,10 +1,12 @@
 package entaxis.web.page;
 
+import entaxis.web.edit.WrongRequest;
 import entaxis.web.store.DamagedDesign;
 import entaxis.web.store.NoSuchDesign;
 import entaxis.web.store.StoreHealth;
 import entaxis.web.store.StoreUnavailable;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.NoSuchElementException;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -57,8 +59,7 @@ class Errors {
                 "It may have been deleted. The list of designs shows what there is.");
     }
 
-    @ExceptionHandler({IllegalArgumentException.class, java.util.NoSuchElementException.class,
-            MethodArgumentTypeMismatchException.class,
+    @ExceptionHandler({WrongRequest.class, MethodArgumentTypeMismatchException.class,
             MissingServletRequestParameterException.class})
     @ResponseStatus(HttpStatus.BAD_REQUEST)
     String notUnderstood(HttpServletRequest request, Model model) {
@@ -112,6 +113,18 @@ class Errors {
     String unsupported(HttpServletRequest request, Model model) {
         return page(request, model, "This kind of content is not taken here",
                 "Nothing was changed. Reload the page and try again.");
+    }
+
+    /** A fault of the application: the log has it with its trace. */
+    @ExceptionHandler({IllegalArgumentException.class, IllegalStateException.class, NoSuchElementException.class,
+            ClassCastException.class, IndexOutOfBoundsException.class, NullPointerException.class,
+            UnsupportedOperationException.class, ArithmeticException.class})
+    @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)
+    String fault(HttpServletRequest request, Model model, RuntimeException e) {
+        LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), e);
+        return page(request, model, "Something went wrong in Entaxis",
+                "Nothing was changed by this request. The log of the server says what happened. Reload the page and go "
+                        + "on.");
     }
 
     private static String page(HttpServletRequest request, Model model, String title, String advice) {

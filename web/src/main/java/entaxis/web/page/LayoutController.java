@@ -20,6 +20,7 @@ import entaxis.drawing.scene.Lens;
 import entaxis.drawing.scene.Line;
 import entaxis.drawing.scene.Scene;
 import entaxis.web.edit.EditForm;
+import entaxis.web.edit.WrongRequest;
 import entaxis.web.sheet.Sheets;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.OpenDesign;
@@ -98,7 +99,10 @@ class LayoutController {
         Scene scene = sheets.render(now, DeskModel.lens(form.text("lens")), sheet).scene();
         List<Card> cards = wanted.stream()
                 .flatMap(owner -> scene.cards().stream().filter(card -> card.owner().equals(owner))).toList();
-        return done(now, new Change.PlaceCards(sheet.id(), Alignment.valueOf(form.value()).of(cards)), form, model,
+        return done(now,
+                new Change.PlaceCards(sheet.id(),
+                        WrongRequest.unlessRead("value", form.value(), Alignment::valueOf).of(cards)),
+                form, model,
                 response);
     }
 
@@ -109,7 +113,7 @@ class LayoutController {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
         Sheet sheet = form.sheet(now.design());
-        OwnerId card = OwnerId.of(form.text("card"));
+        OwnerId card = WrongRequest.unlessRead("card", form.text("card"), OwnerId::of);
         Place wanted =
                 new Place(Math.round(Float.parseFloat(form.text("x"))), Math.round(Float.parseFloat(form.text("y"))));
         Place place =

@@ -13,12 +13,12 @@ import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import entaxis.core.design.Place;
+import entaxis.core.design.StatedDependencies;
 import entaxis.core.design.StatedDependencies.Accepted;
 import entaxis.core.design.StatedDependencies.Stated;
-import entaxis.core.design.StatedDependencies;
 import entaxis.core.normalize.ApplyDecomposition;
-import entaxis.core.normalize.DependencyLines.Weight;
 import entaxis.core.normalize.DependencyLines;
+import entaxis.core.normalize.DependencyLines.Weight;
 import entaxis.core.normalize.EntityRelation;
 import entaxis.core.normalize.FirstForm;
 import entaxis.core.normalize.FlatSheet;
@@ -28,6 +28,7 @@ import entaxis.core.normalize.Remedy;
 import entaxis.exchange.CsvRows;
 import entaxis.exchange.SpreadsheetRows;
 import entaxis.web.edit.EditForm;
+import entaxis.web.edit.WrongRequest;
 import entaxis.web.normalize.DependencyPicture;
 import entaxis.web.normalize.Judged;
 import entaxis.web.normalize.NormalizeDesk;
@@ -132,7 +133,7 @@ class NormalizeController {
         Map<Integer, String> names = new HashMap<>();
         form.fields().forEach((field, value) -> {
             if (field.matches("name-\\d{1,3}") && !value.isBlank()) {
-                names.put(Integer.parseInt(field.substring(5)), value.strip());
+                names.put(WrongRequest.unlessRead("field", field.substring(5), Integer::parseInt), value.strip());
             }
         });
         return names;
@@ -140,7 +141,9 @@ class NormalizeController {
 
     private static Optional<EntityId> entity(OpenDesign open, EditForm form) {
         return form.text("sel").matches("e[0-9a-z]{1,24}")
-                ? open.design().entities().find(new EntityId(form.text("sel"))).map(Entity::id) : Optional.empty();
+                ? open.design().entities().find(WrongRequest.unlessRead("sel", form.text("sel"), EntityId::new))
+                        .map(Entity::id)
+                : Optional.empty();
     }
 
     private String gone(String trigger, EditForm form, OpenDesign open, Model model, HttpServletResponse response) {

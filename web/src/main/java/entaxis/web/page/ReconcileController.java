@@ -13,9 +13,10 @@ import entaxis.drawing.paint.Mark;
 import entaxis.drawing.scene.Lens;
 import entaxis.engines.migration.Rehearsal;
 import entaxis.exchange.ScriptText;
+import entaxis.web.edit.WrongRequest;
 import entaxis.web.reading.Connections;
-import entaxis.web.reconcile.ReconcileView.Group;
 import entaxis.web.reconcile.ReconcileView;
+import entaxis.web.reconcile.ReconcileView.Group;
 import entaxis.web.reconcile.Reconciling;
 import entaxis.web.reconcile.Sides;
 import entaxis.web.sheet.Sheets;
@@ -221,7 +222,8 @@ class ReconcileController {
                         .flatMap(shown -> shown.rows().stream())
                         .filter(row -> kind.isEmpty() || row.difference().part().name().equals(kind))
                         .map(row -> row.difference().key()).collect(Collectors.toSet()) : Set.of(key);
-                reconciling.decide(open, side, keys, Answer.valueOf(choice), reason);
+                reconciling.decide(open, side, keys, WrongRequest.unlessRead("choice", choice, Answer::valueOf),
+                        reason);
             }
         } catch (Connections.Unreachable e) {
             model.addAttribute("fault", e.getMessage());

@@ -10,6 +10,7 @@ import entaxis.core.review.Reviewed;
 import entaxis.core.review.Values;
 import entaxis.core.schema.Table;
 import entaxis.web.edit.EditForm;
+import entaxis.web.edit.WrongRequest;
 import entaxis.web.review.Reviews;
 import entaxis.web.rows.RowGrid;
 import entaxis.web.store.DesignStore;
@@ -42,7 +43,7 @@ class RowsController {
 
     @GetMapping("/designs/{id}/rows")
     String rows(@PathVariable String id, @RequestParam String table, Model model) {
-        grid(store.open(id), OwnerId.of(table), model);
+        grid(store.open(id), WrongRequest.unlessRead("table", table, OwnerId::of), model);
         return "fragments/rows :: grid";
     }
 
@@ -53,12 +54,13 @@ class RowsController {
             Model model, HttpServletResponse response) {
         EditForm form = new EditForm(fields);
         OpenDesign open = store.open(id);
-        Optional<SampleRow> row = open.design().rows().find(new RowId(form.text("row")));
+        Optional<SampleRow> row =
+                open.design().rows().find(WrongRequest.unlessRead("row", form.text("row"), RowId::new));
         if (row.isEmpty()) {
             return answers.refused(List.of(new Problem("", "This row is no longer there: it was deleted meanwhile.")),
                     trigger, form, open, model, response);
         }
-        ColumnPath path = ColumnPath.of(form.text("path"));
+        ColumnPath path = WrongRequest.unlessRead("path", form.text("path"), ColumnPath::of);
         String value = form.value().strip();
         Optional<String> unfit = unfit(open, row.get(), path, value);
         if (unfit.isPresent()) {
@@ -83,7 +85,7 @@ class RowsController {
 
     private void grid(OpenDesign open, OwnerId owner, Model model) {
         Table table = open.derivation().stated().table(owner)
-                .orElseThrow(() -> new IllegalArgumentException("there is no table of " + owner));
+                .orElseThrow(() -> new WrongRequest("there is no table of " + owner));
         model.addAttribute("open", open);
         model.addAttribute("grid", RowGrid.of(open.design(), table, owner, reviews.of(open)));
     }

@@ -13,6 +13,7 @@ import entaxis.core.sql.ScriptLines;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.core.update.TypedScript;
+import entaxis.web.edit.WrongRequest;
 import entaxis.web.review.Reviews;
 import entaxis.web.review.ScriptPlaces;
 import entaxis.web.store.DesignStore;
@@ -101,7 +102,8 @@ class SqlController {
         model.addAttribute("summary", script.summary());
         model.addAttribute("findings", script.findings());
         model.addAttribute("empty", script.statements().isEmpty());
-        Optional<Target> beside = Optional.of(asked.beside()).filter(name -> !name.isEmpty()).map(Target::valueOf)
+        Optional<Target> beside = Optional.of(asked.beside()).filter(name -> !name.isEmpty())
+                .map(name -> WrongRequest.unlessRead("beside", name, Target::valueOf))
                 .filter(other -> other != engine);
         Optional<Script> other = beside.map(target -> script(open, target, asked));
         model.addAttribute("sides",
@@ -237,7 +239,8 @@ class SqlController {
     }
 
     private static Target target(OpenDesign open, String asked) {
-        return asked.isEmpty() ? open.design().facts().target() : Target.valueOf(asked);
+        return asked.isEmpty() ? open.design().facts().target()
+                : WrongRequest.unlessRead("target", asked, Target::valueOf);
     }
 
     private static Script script(OpenDesign open, Target target, Asked asked) {

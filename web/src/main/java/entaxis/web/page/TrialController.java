@@ -8,6 +8,7 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.engines.trial.QueryOutcome;
 import entaxis.engines.trial.StatementOutcome;
+import entaxis.web.edit.WrongRequest;
 import entaxis.web.review.Reviews;
 import entaxis.web.rows.RowGrid;
 import entaxis.web.store.DesignStore;
@@ -81,12 +82,13 @@ class TrialController {
         Map<ColumnPath, String> values = new HashMap<>();
         fields.forEach((field, value) -> {
             if (field.startsWith(VALUE) && !value.isBlank()) {
-                values.put(ColumnPath.of(field.substring(VALUE.length())), value.strip());
+                values.put(WrongRequest.unlessRead("field", field.substring(VALUE.length()), ColumnPath::of),
+                        value.strip());
             }
         });
         Trials.RowOutcome outcome;
         try {
-            outcome = trials.insert(open, OwnerId.of(table), values);
+            outcome = trials.insert(open, WrongRequest.unlessRead("table", table, OwnerId::of), values);
         } catch (TrialBusy e) {
             model.addAttribute("trouble", e.getMessage());
             page(model, open, table, values);
@@ -106,7 +108,7 @@ class TrialController {
     String remove(@PathVariable String id, @PathVariable String row, @RequestParam(defaultValue = "") String table,
             Model model) {
         try {
-            trials.remove(store.open(id), new RowId(row));
+            trials.remove(store.open(id), WrongRequest.unlessRead("row", row, RowId::new));
         } catch (TrialBusy e) {
             model.addAttribute("trouble", e.getMessage());
         }

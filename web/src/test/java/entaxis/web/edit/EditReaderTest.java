@@ -144,7 +144,7 @@ class EditReaderTest {
             "sheet.paper,B5", "line.way,1;2", "entity.unknown,x", "relationship.delete,EXPLODE"})
     void whatNoPageSendsIsAnErrorOfTheRequest(String kind, String value) {
         assertThatThrownBy(() -> read("kind", kind, "relationship", "r1", "side", "FIRST", "value", value))
-                .isInstanceOf(IllegalArgumentException.class);
+                .isInstanceOf(WrongRequest.class);
     }
 
     @Test
