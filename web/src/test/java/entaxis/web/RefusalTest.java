@@ -13,15 +13,22 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /** Bad input over HTTP is refused with a plain word and changes nothing. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
@@ -29,10 +36,20 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 class RefusalTest {
     private static final Pattern TOKEN = Pattern.compile("X-XSRF-TOKEN&quot;:&quot;([^&]+)&quot;");
 
+    private static final List<String> FIELDS = List.of("area", "beside", "by", "card", "cards", "chosen", "choice",
+            "dots", "engine", "finding", "format", "from", "group", "ids", "key", "kind", "leaf", "lens", "level",
+            "line",
+            "lines", "name", "path", "paper", "q", "question", "remedy", "row", "script", "seen", "sel", "sheet",
+            "show",
+            "shown", "side", "size", "steps", "table", "target", "text", "to", "value", "version", "what", "words", "x",
+            "y");
+
     @LocalServerPort
     private int port;
     @Autowired
     private DesignStore store;
+    @Autowired
+    private RequestMappingHandlerMapping mappings;
 
     private final HttpClient client = HttpClient.newHttpClient();
     private String id;
@@ -74,6 +91,33 @@ class RefusalTest {
         assertThat(response.statusCode()).isEqualTo(status);
         assertThat(response.body()).doesNotContain("Exception").doesNotContain("at entaxis");
         assertThat(store.open(id).revision()).isZero();
+    }
+
+    /** Whatever a parameter holds, wherever it is sent: no request makes a fault of the application. */
+    @ParameterizedTest
+    @ValueSource(strings = {"", "e99", "NaN"})
+    void noRequestIsAFault(String value) throws Exception {
+        List<String> faults = new ArrayList<>();
+        for (RequestMappingInfo mapping : mappings.getHandlerMethods().keySet()) {
+            for (String pattern : mapping.getPatternValues()) {
+                boolean post = mapping.getMethodsCondition().getMethods().contains(RequestMethod.POST);
+                if (pattern.endsWith("/events") || pattern.equals("/error")) {
+                    continue;
+                }
+                String path = pattern.replace("{id}", id).replaceAll("\\{[^}]*}", "x1");
+                String fields = form(FIELDS.stream().flatMap(name -> Stream.of(name, value)).toArray(String[]::new));
+                HttpResponse<String> answer = post ? post(path, fields)
+                        : client.send(HttpRequest.newBuilder(uri(path + "?" + fields)).build(),
+                                BodyHandlers.ofString());
+                if (answer.statusCode() == 500) {
+                    faults.add((post ? "POST " : "GET ") + path);
+                }
+                if (post) {
+                    openPage();
+                }
+            }
+        }
+        assertThat(faults).isEmpty();
     }
 
     @Test

@@ -12,15 +12,26 @@ import entaxis.core.design.Side;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
 /**
- * The fields of a form that a page sent. Fields that only a script fills are refused as {@link
- * IllegalArgumentException} when they are not what it writes; {@link EditReader} makes a {@link WrongRequest} of it.
+ * The fields of a form that a page sent. Fields that only a script fills are refused as {@link WrongRequest} when they
+ * are not what it writes.
  */
 public record EditForm(Map<String, String> fields) {
     /** A field's text as typed; empty if it was not sent. */
     public String text(String field) {
         return fields.getOrDefault(field, "");
+    }
+
+    /**
+     * What a field says.
+     *
+     * @param reader refuses what it does not know by an {@link IllegalArgumentException}
+     * @throws WrongRequest if it says nothing that is known
+     */
+    public <T> T read(String field, Function<String, T> reader) {
+        return WrongRequest.unlessRead(field, text(field), reader);
     }
 
     /**
@@ -43,29 +54,28 @@ public record EditForm(Map<String, String> fields) {
     }
 
     EntityId entity() {
-        return new EntityId(text("entity"));
+        return read("entity", EntityId::new);
     }
 
     OwnerId owner() {
-        return OwnerId.of(text("owner"));
+        return read("owner", OwnerId::of);
     }
 
     AttributeId attribute() {
-        return new AttributeId(text("attribute"));
+        return read("attribute", AttributeId::new);
     }
 
     RelationshipId relationship() {
-        return new RelationshipId(text("relationship"));
+        return read("relationship", RelationshipId::new);
     }
 
     Side side() {
-        return Side.valueOf(text("side"));
+        return read("side", Side::valueOf);
     }
 
     KeyPart part() {
-        String id = text("part");
-        return id.startsWith("a") ? new KeyPart.OwnPart(new AttributeId(id))
-                : new KeyPart.InheritedPart(new RelationshipId(id));
+        return read("part", id -> id.startsWith("a") ? new KeyPart.OwnPart(new AttributeId(id))
+                : new KeyPart.InheritedPart(new RelationshipId(id)));
     }
 
     /** The sheet that the page shows; the first one if it names none that is there. */
@@ -81,8 +91,9 @@ public record EditForm(Map<String, String> fields) {
                 .toList();
     }
 
-    int number(String field) {
-        return Math.round(Float.parseFloat(text(field)));
+    /** The whole number nearest to the one in a field. */
+    public int number(String field) {
+        return read(field, text -> Math.round(Float.parseFloat(text)));
     }
 
     boolean yes() {

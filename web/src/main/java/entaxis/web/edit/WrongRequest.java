@@ -6,7 +6,7 @@ import java.util.function.Supplier;
 
 /**
  * A request that no page of this application sends: an unknown word, an identity that is none, an element that is not
- * there. Whoever sent it is told so; every other exception is a fault of the application.
+ * there. The sender reads that; every other exception is a fault of the application.
  */
 public final class WrongRequest extends RuntimeException {
     private static final long serialVersionUID = 1;

@@ -88,7 +88,7 @@ class EditController {
         }
         List<String> made = new ArrayList<>();
         Change change = Copying.into(now.design(), source.design(), entities, form.sheet(now.design()).id(),
-                new Place((int) Float.parseFloat(form.text("x")), (int) Float.parseFloat(form.text("y"))), kind -> {
+                new Place(form.number("x"), form.number("y")), kind -> {
                     String fresh = NewId.of(kind);
                     if (kind == 'e') {
                         made.add(fresh);

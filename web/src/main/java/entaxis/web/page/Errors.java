@@ -1,6 +1,7 @@
 package entaxis.web.page;
 
 import entaxis.web.edit.WrongRequest;
+import entaxis.web.reading.Connections;
 import entaxis.web.store.DamagedDesign;
 import entaxis.web.store.NoSuchDesign;
 import entaxis.web.store.StoreHealth;
@@ -57,6 +58,13 @@ class Errors {
     String noSuchDesign(HttpServletRequest request, Model model) {
         return page(request, model, "This design is not here",
                 "It may have been deleted. The list of designs shows what there is.");
+    }
+
+    /** A side of a comparison that is gone, or a database that does not answer. */
+    @ExceptionHandler(Connections.Unreachable.class)
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String unreachable(HttpServletRequest request, Model model, Connections.Unreachable e) {
+        return page(request, model, "This side cannot be read", e.getMessage());
     }
 
     @ExceptionHandler({WrongRequest.class, MethodArgumentTypeMismatchException.class,

@@ -20,7 +20,6 @@ import entaxis.drawing.scene.Lens;
 import entaxis.drawing.scene.Line;
 import entaxis.drawing.scene.Scene;
 import entaxis.web.edit.EditForm;
-import entaxis.web.edit.WrongRequest;
 import entaxis.web.sheet.Sheets;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.OpenDesign;
@@ -99,11 +98,8 @@ class LayoutController {
         Scene scene = sheets.render(now, DeskModel.lens(form.text("lens")), sheet).scene();
         List<Card> cards = wanted.stream()
                 .flatMap(owner -> scene.cards().stream().filter(card -> card.owner().equals(owner))).toList();
-        return done(now,
-                new Change.PlaceCards(sheet.id(),
-                        WrongRequest.unlessRead("value", form.value(), Alignment::valueOf).of(cards)),
-                form, model,
-                response);
+        return done(now, new Change.PlaceCards(sheet.id(), form.read("value", Alignment::valueOf).of(cards)), form,
+                model, response);
     }
 
     /** Lays one card down in line with its neighbours. */
@@ -113,9 +109,8 @@ class LayoutController {
         EditForm form = new EditForm(fields);
         OpenDesign now = store.open(id);
         Sheet sheet = form.sheet(now.design());
-        OwnerId card = WrongRequest.unlessRead("card", form.text("card"), OwnerId::of);
-        Place wanted =
-                new Place(Math.round(Float.parseFloat(form.text("x"))), Math.round(Float.parseFloat(form.text("y"))));
+        OwnerId card = form.read("card", OwnerId::of);
+        Place wanted = new Place(form.number("x"), form.number("y"));
         Place place =
                 Snapping.snapped(sheets.render(now, DeskModel.lens(form.text("lens")), sheet).scene(), card, wanted);
         return done(now, new Change.PlaceCards(sheet.id(), Map.of(card, place)), form, model, response);

@@ -141,7 +141,7 @@ class NormalizeController {
 
     private static Optional<EntityId> entity(OpenDesign open, EditForm form) {
         return form.text("sel").matches("e[0-9a-z]{1,24}")
-                ? open.design().entities().find(WrongRequest.unlessRead("sel", form.text("sel"), EntityId::new))
+                ? open.design().entities().find(form.read("sel", EntityId::new))
                         .map(Entity::id)
                 : Optional.empty();
     }

@@ -55,12 +55,12 @@ class RowsController {
         EditForm form = new EditForm(fields);
         OpenDesign open = store.open(id);
         Optional<SampleRow> row =
-                open.design().rows().find(WrongRequest.unlessRead("row", form.text("row"), RowId::new));
+                open.design().rows().find(form.read("row", RowId::new));
         if (row.isEmpty()) {
             return answers.refused(List.of(new Problem("", "This row is no longer there: it was deleted meanwhile.")),
                     trigger, form, open, model, response);
         }
-        ColumnPath path = WrongRequest.unlessRead("path", form.text("path"), ColumnPath::of);
+        ColumnPath path = form.read("path", ColumnPath::of);
         String value = form.value().strip();
         Optional<String> unfit = unfit(open, row.get(), path, value);
         if (unfit.isPresent()) {

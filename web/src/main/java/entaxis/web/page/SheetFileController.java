@@ -10,6 +10,7 @@ import entaxis.drawing.file.SheetPicture;
 import entaxis.drawing.pdf.PdfWriter;
 import entaxis.drawing.pdf.TitleBlock;
 import entaxis.drawing.scene.Lens;
+import entaxis.web.edit.WrongRequest;
 import entaxis.web.sheet.Sheets;
 import entaxis.web.store.DesignStore;
 import entaxis.web.store.OpenDesign;
@@ -68,6 +69,9 @@ class SheetFileController {
     @PostMapping("/designs/{id}/sheet-files")
     String save(@PathVariable String id, @ModelAttribute Asked asked, Model model) {
         OpenDesign open = store.open(id);
+        if (asked.part() == null || asked.format() == null) {
+            throw new WrongRequest("the form names no part of the design or no format");
+        }
         Job job = jobs.start("Saving the picture", token -> own -> {
             FileOptions options = asked.options();
             List<Sheet> chosen = asked.part() == Part.ALL ? open.design().sheets().list()

@@ -86,9 +86,13 @@ class TrialController {
                         value.strip());
             }
         });
+        OwnerId owner = WrongRequest.unlessRead("table", table, OwnerId::of);
+        if (open.derivation().table(owner).isEmpty()) {
+            throw new WrongRequest("there is no table of " + owner);
+        }
         Trials.RowOutcome outcome;
         try {
-            outcome = trials.insert(open, WrongRequest.unlessRead("table", table, OwnerId::of), values);
+            outcome = trials.insert(open, owner, values);
         } catch (TrialBusy e) {
             model.addAttribute("trouble", e.getMessage());
             page(model, open, table, values);

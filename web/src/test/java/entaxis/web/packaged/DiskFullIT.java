@@ -20,6 +20,20 @@ class DiskFullIT {
                 .start().waitFor() == 0;
     }
 
+    /** A folder with 8 MB of room. */
+    private static Path small() throws Exception {
+        Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "small").toAbsolutePath();
+        Assumptions.assumeTrue(ran("mount", "-t", "tmpfs", "-o", "size=8m", "tmpfs", data.toString()),
+                "no file system can be mounted here");
+        return data;
+    }
+
+    private static String meaning(Random random) {
+        StringBuilder meaning = new StringBuilder();
+        random.ints(1500, 'a', 'z').forEach(meaning::appendCodePoint);
+        return meaning.toString();
+    }
+
     private static String first(String page, String pattern) {
         Matcher matcher = Pattern.compile(pattern).matcher(page);
         assertThat(matcher.find()).as(pattern).isTrue();
@@ -30,9 +44,7 @@ class DiskFullIT {
     @Test
     @Timeout(180)
     void editsAreRefusedReadingGoesOnAndItRecovers() throws Exception {
-        Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "small").toAbsolutePath();
-        Assumptions.assumeTrue(ran("mount", "-t", "tmpfs", "-o", "size=8m", "tmpfs", data.toString()),
-                "no file system can be mounted here");
+        Path data = small();
         try (PackagedServer server = PackagedServer.start(data)) {
             String design = first(server.page("/"), "/designs/(d[0-9a-z]+)\"");
             String page = server.page("/designs/" + design);
@@ -46,9 +58,7 @@ class DiskFullIT {
             // there may be room inside of the store's own file for some more
             HttpResponse<String> refused = server.get("/");
             for (int i = 0; i < 400 && refused.statusCode() == 200; i++) {
-                StringBuilder meaning = new StringBuilder();
-                random.ints(1500, 'a', 'z').forEach(meaning::appendCodePoint);
-                refused = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", meaning.toString(),
+                refused = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", meaning(random),
                         "seen", "1", "lens", "concept");
             }
             long revision = Long.parseLong(first(server.page("/designs/" + design), "data-revision=\"(\\d+)"));
@@ -88,9 +98,7 @@ class DiskFullIT {
     @Test
     @Timeout(180)
     void theEngineMeetsTheEndOfTheDisk() throws Exception {
-        Path data = Files.createTempDirectory(Files.createDirectories(Path.of("target/it")), "small").toAbsolutePath();
-        Assumptions.assumeTrue(ran("mount", "-t", "tmpfs", "-o", "size=8m", "tmpfs", data.toString()),
-                "no file system can be mounted here");
+        Path data = small();
         try (PackagedServer server = PackagedServer.start(data, "--entaxis.store.least-free-kilobytes=0")) {
             String design = first(server.page("/"), "/designs/(d[0-9a-z]+)\"");
             String entity = first(server.page("/designs/" + design), "data-select=\"(e[0-9a-z]+)");
@@ -101,9 +109,7 @@ class DiskFullIT {
             long acknowledged = 0;
             int status = 200;
             while (status == 200) {
-                StringBuilder meaning = new StringBuilder();
-                random.ints(1500, 'a', 'z').forEach(meaning::appendCodePoint);
-                status = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", meaning.toString(),
+                status = server.post(edits, "kind", "entity.meaning", "entity", entity, "value", meaning(random),
                         "seen", "" + acknowledged, "lens", "concept").statusCode();
                 acknowledged += status == 200 ? 1 : 0;
             }

@@ -89,7 +89,7 @@ public final class LensDiffers implements Rule {
             Consumer<Finding> found) {
         if (!lines.isEmpty()) {
             found.accept(INFO.found(List.of(of.about(of.design().entities().get(category.general()))),
-                    "What is stated of the kinds of “" + of.name(category.general()) + "” is not held by its tables.",
+                    "The tables of “" + of.name(category.general()) + "” do not hold what is stated of its kinds.",
                     lines, remedies));
         }
     }
