@@ -19,7 +19,7 @@ public final class SpatialIndex {
 
     /** Adds a box. */
     public void add(Box box) {
-        visit(box, key -> cells.computeIfAbsent(key, any -> new ArrayList<>()).add(box));
+        visit(box, key -> cells.computeIfAbsent(key, any -> new ArrayList<>(4)).add(box));
     }
 
     /** All boxes that overlap a window. */

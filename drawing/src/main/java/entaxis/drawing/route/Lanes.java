@@ -25,15 +25,42 @@ final class Lanes {
      * Where a stretch ends: at which coordinate along it, and which way the line goes on from there, across the lane:
      * -1, 0 or 1.
      */
-    private record Turn(double along, int towards) { }
+    private record Turn(double along, int towards) {
+        static Turn at(Point end, Point next, boolean vertical) {
+            return new Turn(vertical ? end.y() : end.x(),
+                    (int) Math.signum(vertical ? next.x() - end.x() : next.y() - end.y()));
+        }
+
+        /** Whether a line that turns upwards of the lane here crosses one that turns downwards of it there. */
+        boolean crosses(Turn other) {
+            return towards > 0 && other.towards < 0 && Math.abs(other.along - along) < 1;
+        }
+    }
 
     private record Stretch(String link, int index, double low, double high, double leaning, boolean fixed,
-            List<Turn> turns) {
+            List<Point> points, boolean vertical) {
         /** Whether this one, on the lower side of the other, would lie on the other's way where both turn. */
         boolean mustNotBeBelow(Stretch other) {
-            return turns.stream().anyMatch(turn -> turn.towards() > 0
-                    && other.turns().stream()
-                            .anyMatch(its -> its.towards() < 0 && Math.abs(its.along() - turn.along()) < 1));
+            for (Turn turn : turns()) {
+                for (Turn its : other.turns()) {
+                    if (turn.crosses(its)) {
+                        return true;
+                    }
+                }
+            }
+            return false;
+        }
+
+        /** Where it turns; none where the line begins or ends. Most stretches are alone and never asked. */
+        private List<Turn> turns() {
+            List<Turn> turns = new ArrayList<>(2);
+            if (index > 0) {
+                turns.add(Turn.at(points.get(index), points.get(index - 1), vertical));
+            }
+            if (index + 2 < points.size()) {
+                turns.add(Turn.at(points.get(index + 1), points.get(index + 2), vertical));
+            }
+            return turns;
         }
     }
 
@@ -71,25 +98,9 @@ final class Lanes {
                 double leaning = vertical ? before.x() + after.x() : before.y() + after.y();
                 byLane.computeIfAbsent(vertical ? a.x() : a.y(), any -> new ArrayList<>())
                         .add(new Stretch(link, i, Math.min(from, to), Math.max(from, to), leaning, fixed,
-                                turns(points, i, vertical)));
+                                points, vertical));
             }
         }
-    }
-
-    private static List<Turn> turns(List<Point> points, int i, boolean vertical) {
-        List<Turn> turns = new ArrayList<>();
-        if (i > 0) {
-            turns.add(turn(points.get(i), points.get(i - 1), vertical));
-        }
-        if (i + 2 < points.size()) {
-            turns.add(turn(points.get(i + 1), points.get(i + 2), vertical));
-        }
-        return turns;
-    }
-
-    private static Turn turn(Point end, Point next, boolean vertical) {
-        return new Turn(vertical ? end.y() : end.x(),
-                (int) Math.signum(vertical ? next.x() - end.x() : next.y() - end.y()));
     }
 
     /** Groups of stretches on one lane that overlap, directly or by way of others. */

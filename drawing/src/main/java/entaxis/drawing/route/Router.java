@@ -31,6 +31,9 @@ public final class Router {
     private static final double ADRIFT = 48;
     private static final int[] ASIDE = {11, -11, 22, -22, 33, -33};
 
+    /** A level or upright line of the sheet, to the sheet unit. */
+    private record Lane(boolean level, long at) { }
+
     /** The stretch by which a line leaves a card. */
     private record End(Link link, boolean first, boolean level, double at, double low, double high) {
         static Optional<End> of(Link link, boolean first, List<Point> points) {
@@ -46,8 +49,8 @@ public final class Router {
                     Math.max(one, other)));
         }
 
-        String lane() {
-            return level + " " + Math.round(at);
+        Lane lane() {
+            return new Lane(level, Math.round(at));
         }
 
         boolean liesOn(End other) {
@@ -119,7 +122,7 @@ public final class Router {
     private static void part(List<Link> all, Ports ports, SpatialIndex obstacles, Map<String, Known> next,
             Map<String, List<Point>> ways) {
         for (int pass = 0; pass < PARTINGS; pass++) {
-            Map<String, List<End>> byLane = new HashMap<>();
+            Map<Lane, List<End>> byLane = new LinkedHashMap<>();
             for (Link link : all) {
                 List<Point> points = ways.get(link.id());
                 End.of(link, true, points)
@@ -132,7 +135,7 @@ public final class Router {
                 for (int i = 1; i < lane.size(); i++) {
                     End end = lane.get(i);
                     if (end.link().shape().bends().isEmpty() && !next.get(end.link().id()).parted()
-                            && lane.subList(0, i).stream().anyMatch(end::liesOn)) {
+                            && liesOnOneBefore(lane, i)) {
                         none &= !aside(end, ports, obstacles, next, ways);
                     }
                 }
@@ -141,6 +144,15 @@ public final class Router {
                 return;
             }
         }
+    }
+
+    private static boolean liesOnOneBefore(List<End> lane, int i) {
+        for (int j = 0; j < i; j++) {
+            if (lane.get(i).liesOn(lane.get(j))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean aside(End end, Ports ports, SpatialIndex obstacles, Map<String, Known> next,
