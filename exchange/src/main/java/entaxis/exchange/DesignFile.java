@@ -28,8 +28,9 @@ public final class DesignFile {
     private static final String FORMAT = "entaxis design";
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
     /** Properties that are maps or sets, which have no order of their own. */
-    private static final Set<String> MAPS = Set.of("places", "lines", "values", "columnNames");
-    private static final Set<String> SETS = Set.of("hidden", "pinned");
+    /** Properties whose own properties, or elements, have no order in a design: in a file they are sorted. */
+    static final Set<String> MAPS = Set.of("places", "lines", "values", "columnNames", "templates");
+    static final Set<String> SETS = Set.of("hidden", "pinned");
 
     /** A picture on one of its sheets. */
     public record PictureBytes(String type, byte[] bytes) { }

@@ -10,10 +10,17 @@ import com.networknt.schema.SpecificationVersion;
 import entaxis.core.design.Design;
 import entaxis.core.random.RandomDesigns;
 import java.io.IOException;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class DesignFileTest {
@@ -29,6 +36,35 @@ class DesignFileTest {
             String text = saved(RandomDesigns.design(seed, 1 + seed % 20));
             DesignFile.Opened opened = DesignFile.read(text);
             assertThat(saved(opened.design())).as("seed %d", seed).isEqualTo(text);
+        }
+    }
+
+    /** What has no order in the model has one in the file, whichever process writes it. */
+    @Test
+    void whatHasNoOrderIsSorted() {
+        Map<Class<?>, Set<String>> unordered = Map.of(Map.class, new HashSet<>(), Set.class, new HashSet<>());
+        collect(Design.class, unordered, new HashSet<>());
+        assertThat(DesignFile.MAPS).isEqualTo(unordered.get(Map.class));
+        assertThat(DesignFile.SETS).isEqualTo(unordered.get(Set.class));
+    }
+
+    /** Names of components of the model that are maps or sets. */
+    private static void collect(Type type, Map<Class<?>, Set<String>> found, Set<Type> seen) {
+        if (type instanceof ParameterizedType generic) {
+            Stream.of(generic.getActualTypeArguments()).forEach(argument -> collect(argument, found, seen));
+        }
+        if (!(type instanceof Class<?> model) || !model.getName().startsWith("entaxis.") || !seen.add(type)) {
+            return;
+        }
+        if (model.isSealed()) {
+            Stream.of(model.getPermittedSubclasses()).forEach(kind -> collect(kind, found, seen));
+        }
+        for (RecordComponent component : model.isRecord() ? model.getRecordComponents() : new RecordComponent[0]) {
+            if (found.containsKey(component.getType())) {
+                found.get(component.getType()).add(component.getName());
+            }
+            collect(component.getType(), found, seen);
+            collect(component.getGenericType(), found, seen);
         }
     }
 

@@ -81,9 +81,10 @@ final class Deriver {
         for (OpaqueObject carried : design.carried()) {
             switch (carried) {
                 case OpaqueSequence sequence -> sequences
-                        .add(new Sequence(sequence.namespace(), sequence.name(), sequence.start(), sequence.step()));
+                        .add(new Sequence(sequence.namespace(), sequence.name(), sequence.start(), sequence.step(),
+                                sequence.comment()));
                 case OpaqueProgram program -> programs.add(new Program(program.kind(), program.namespace(),
-                        program.name(), program.target(), program.text()));
+                        program.name(), program.target(), program.text()).withComments(program.comments()));
             }
         }
         return new Schema(new TypeDefinitions(design, constraints).all(), sequences, tables, programs);

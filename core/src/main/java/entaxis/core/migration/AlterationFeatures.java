@@ -37,11 +37,6 @@ public abstract class AlterationFeatures {
         return false;
     }
 
-    /** Whether DROP of a trigger or rule names its table. */
-    public boolean dropsTriggerOnTable() {
-        return false;
-    }
-
     /** Whether a sequence can begin elsewhere and count otherwise; else it is made again. */
     public boolean altersSequences() {
         return false;

@@ -248,6 +248,11 @@ public abstract class Alterations extends AlterationFeatures {
 
     // the whole script
 
+    /** What makes the statements of a session wait for a lock so many seconds at most; empty where nothing does. */
+    public Optional<String> lockLimit(long seconds) {
+        return Optional.empty();
+    }
+
     /** The word that begins a transaction. */
     public String begin() {
         return "BEGIN";

@@ -22,6 +22,8 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.CreationOrder;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.ProgramWriter;
+import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.TableFeatures.Comments;
 import entaxis.core.sql.TableFeatures.Numbered;
 import entaxis.core.type.SqlType;
@@ -36,6 +38,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Works out the steps: what depends on a change is taken off before it and put on again behind it. */
 final class Planner {
@@ -49,6 +52,7 @@ final class Planner {
     private final Alterations engine;
     private final TypePlan types;
     private final Questions questions;
+    private final ProgramWriter programs;
     private final Map<String, TableChange> changes = new LinkedHashMap<>();
     private final List<Table> gone = new ArrayList<>();
     private final List<Table> fresh = new ArrayList<>();
@@ -65,6 +69,7 @@ final class Planner {
         this.engine = Alterations.of(dialect.target());
         this.renamed = SchemaRenaming.apply(from, pairing, dialect);
         this.types = new TypePlan(from, to, dialect, words, engine);
+        this.programs = new ProgramWriter(dialect, ScriptOptions.DEFAULT);
         this.questions = new Questions(changes, to, words, engine);
     }
 
@@ -80,6 +85,7 @@ final class Planner {
 
     List<Step> steps() {
         pairTables();
+        extensions();
         types.steps(steps);
         new ProgramPlan(renamed, to, dialect, engine).steps(touchedTables(), steps);
         keysDropped();
@@ -131,6 +137,12 @@ final class Planner {
         return touched;
     }
 
+    private void extensions() {
+        to.extensions().stream().filter(name -> !from.extensions().contains(name))
+                .forEach(name -> add(Step.safe(Stage.TYPES, "", "Add the extension " + name,
+                        dialect.createExtension(name).stream().toList())));
+    }
+
     private void sequences() {
         Matching<Sequence> pairs = Matching.of(from.sequences(), to.sequences(),
                 sequence -> words.folded(TableNames.of(sequence.namespace(), sequence.name())), sequence -> "");
@@ -143,9 +155,14 @@ final class Planner {
                         : List.of("DROP SEQUENCE " + name, engine.scripts.createSequence(pair.to()));
                 add(Step.safe(Stage.TYPES, "", "Change the sequence " + pair.to().name(), statements));
             }
+            if (!pair.from().comment().equals(pair.to().comment())) {
+                add(Step.safe(Stage.COMMENTS, "", "Say what the sequence " + pair.to().name() + " is",
+                        programs.comment(pair.to()).stream().toList()));
+            }
         }
         pairs.fresh().forEach(sequence -> add(Step.safe(Stage.TYPES, "", "Create the sequence " + sequence.name(),
-                List.of(engine.scripts.createSequence(sequence)))));
+                Stream.concat(Stream.of(engine.scripts.createSequence(sequence)),
+                        programs.comment(sequence).filter(words -> !sequence.comment().isEmpty()).stream()).toList())));
         pairs.gone().forEach(sequence -> add(Step.safe(Stage.TYPES_OUT, "", "Drop the sequence " + sequence.name(),
                 List.of("DROP SEQUENCE " + engine.writer.qualified(sequence.namespace(), sequence.name())))));
     }

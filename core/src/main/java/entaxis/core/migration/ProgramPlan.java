@@ -4,18 +4,21 @@ import entaxis.core.design.ProgramKind;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Matching;
-import entaxis.core.reconcile.TableNames;
+import entaxis.core.reconcile.ProgramKeys;
+import entaxis.core.schema.Grant;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
+import entaxis.core.sql.CalledFunctions;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.ProgramWriter;
+import entaxis.core.sql.ScriptOptions;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** The steps on views, routines and triggers, which are taken away and made again where tables change under them. */
 final class ProgramPlan {
@@ -23,6 +26,8 @@ final class ProgramPlan {
     private final Schema to;
     private final Dialect dialect;
     private final Alterations engine;
+    private final ProgramKeys keys;
+    private final ProgramWriter writer;
 
     /** A plan; the first schema has the new names already. */
     ProgramPlan(Schema from, Schema to, Dialect dialect, Alterations engine) {
@@ -30,17 +35,19 @@ final class ProgramPlan {
         this.to = to;
         this.dialect = dialect;
         this.engine = engine;
+        this.keys = new ProgramKeys(from, to, dialect);
+        this.writer = new ProgramWriter(dialect, ScriptOptions.DEFAULT);
     }
 
     /**
-     * The steps: what changes or stands in the way goes first, and comes back when all else is done.
+     * The steps: what changes or stands in the way goes first, and comes back when all else is done. A function that
+     * tables call is made before them, and goes behind them.
      *
      * @param tables names in small letters of tables that change
      */
     void steps(Set<String> tables, List<Step> steps) {
         Set<String> touched = new HashSet<>(tables);
-        Matching<Program> pairs = Matching.of(from.programs(), to.programs(),
-                program -> key(program) + program.text().replaceAll("\\s+", " "), program -> "");
+        Matching<Program> pairs = Matching.of(from.programs(), to.programs(), keys::textKey, program -> "");
         Set<Program> out = new LinkedHashSet<>(pairs.gone());
         Set<Program> in = new HashSet<>(pairs.fresh());
         boolean more = true;
@@ -57,12 +64,44 @@ final class ProgramPlan {
         }
         out.forEach(program -> touched.add(program.name().toLowerCase(Locale.ROOT)));
         replaceRoutines(out, in, steps);
+        Set<Program> calledBefore = new CalledFunctions(from).programs();
+        Set<Program> calledNow = new CalledFunctions(to).programs();
         from.programs().reversed().stream().filter(out::contains)
-                .forEach(program -> steps.add(Step.safe(Stage.PROGRAMS_OUT, "",
-                        "Take the " + program.kind().word() + " " + program.name() + " away",
-                List.of(dropProgram(program)))));
-        to.programs().stream().filter(in::contains).forEach(program -> steps.add(Step.safe(Stage.PROGRAMS, "",
-                "Create the " + program.kind().word() + " " + program.name(), List.of(program.text()))));
+                .forEach(program -> steps.add(Step.safe(
+                        calledBefore.contains(program) && keys.find(to.programs(), program).isEmpty() ? Stage.TYPES_OUT
+                                : Stage.PROGRAMS_OUT,
+                        "", "Take the " + program.kind().word() + " " + program.name() + " away",
+                        List.of(writer.drop(program)))));
+        to.programs().stream().filter(in::contains)
+                .forEach(program -> steps.add(Step.safe(
+                        calledNow.contains(program) ? Stage.TYPES : Stage.PROGRAMS, "",
+                        "Create the " + program.kind().word() + " " + program.name(),
+                        created(program, calledNow.contains(program)))));
+        pairs.pairs().stream().filter(pair -> !out.contains(pair.from()))
+                .forEach(pair -> said(pair.from(), pair.to(), steps));
+    }
+
+    /** A program with its comments and with those who may use it, who stay the same where nothing else is wanted. */
+    private List<String> created(Program program, boolean early) {
+        Optional<List<Grant>> before = keys.find(from.programs(), program).flatMap(Program::grants);
+        List<String> statements = new ArrayList<>();
+        if (early) {
+            dialect.lateBodies().ifPresent(statements::add);
+        }
+        statements.add(program.text());
+        statements.addAll(writer.comments(program, List.of()));
+        statements.addAll(writer.grants(program.withGrants(program.grants().or(() -> before))));
+        return statements;
+    }
+
+    /** What is said about a program that stays. */
+    private void said(Program before, Program now, List<Step> steps) {
+        List<String> statements = new ArrayList<>(writer.comments(now, before.comments()));
+        before.grants().ifPresent(grants -> statements.addAll(writer.grants(now, grants)));
+        if (!statements.isEmpty()) {
+            steps.add(Step.safe(Stage.COMMENTS, "",
+                    "Say what the " + now.kind().word() + " " + now.name() + " is, and who may use it", statements));
+        }
     }
 
     /** Gives routines of which only the body changes another one in their place, since triggers may hang on them. */
@@ -70,7 +109,7 @@ final class ProgramPlan {
         for (Program program : List.copyOf(in)) {
             Optional<Program> before = out.stream()
                     .filter(own -> engine.replacesRoutines() && program.kind() == ProgramKind.FUNCTION
-                            && key(own).equals(key(program)) && head(own).equals(head(program)))
+                            && keys.key(own).equals(keys.key(program)) && head(own).equals(head(program)))
                     .findFirst();
             before.ifPresent(own -> {
                 out.remove(own);
@@ -79,6 +118,7 @@ final class ProgramPlan {
                         "Change the " + program.kind().word() + " " + program.name(),
                         List.of(program.text().replaceFirst("(?i)^\\s*create\\s+(or\\s+replace\\s+)?",
                                 "CREATE OR REPLACE "))));
+                said(own, program, steps);
             });
         }
     }
@@ -88,31 +128,10 @@ final class ProgramPlan {
                 .toLowerCase(Locale.ROOT).replace("create or replace", "create").strip();
     }
 
-    private static String key(Program program) {
-        return program.kind() + TableNames.of(program.namespace(), program.name());
-    }
-
     private boolean binds(Program program, Set<String> touched) {
         boolean trigger = program.kind() == ProgramKind.TRIGGER && engine.triggersBind();
         return (trigger
                 || engine.viewsBind() && (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.RULE))
                 && TableChange.speaksOf(program.text(), touched, dialect);
-    }
-
-    private String dropProgram(Program program) {
-        String name = engine.writer.qualified(program.namespace(), program.name());
-        boolean materialized = program.text().toLowerCase(Locale.ROOT).contains("materialized view");
-        boolean onTable =
-                engine.dropsTriggerOnTable()
-                        && (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE);
-        String place = "";
-        if (onTable) {
-            Matcher on = Pattern
-                    .compile("\\s(?:on|to)\\s+([\\w.\"]+)", Pattern.CASE_INSENSITIVE)
-                    .matcher(program.text());
-            place = on.find() ? " ON " + on.group(1) : "";
-        }
-        return "DROP " + (materialized ? "MATERIALIZED " : "") + program.kind().word().toUpperCase(Locale.ROOT) + " "
-                + name + place;
     }
 }

@@ -3,7 +3,6 @@ package entaxis.core.reading;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
-import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import java.util.Optional;
 
@@ -372,7 +371,7 @@ final class AlterTableStatements {
             tokens.expect(Keyword.TO);
             String now = tokens.name();
             table.indexes.replaceAll(index -> index.name().equalsIgnoreCase(before)
-                    ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index);
+                    ? index.named(now) : index);
             table.uniqueKeys
                     .replaceAll(key -> key.name().equalsIgnoreCase(before) ? new UniqueKey(now, key.columns()) : key);
             table.indexRenames++;

@@ -13,12 +13,16 @@ final class CommentStatements {
     private final TokenCursor tokens;
     private final SchemaBuilder builder;
     private final DefinitionParsers definitions;
+    private final ProgramStatements programs;
     private final StepOver pass;
 
-    CommentStatements(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions, StepOver pass) {
+    CommentStatements(TokenCursor tokens, SchemaBuilder builder, DefinitionParsers definitions,
+            ProgramStatements programs,
+            StepOver pass) {
         this.tokens = tokens;
         this.builder = builder;
         this.definitions = definitions;
+        this.programs = programs;
         this.pass = pass;
     }
 
@@ -38,7 +42,8 @@ final class CommentStatements {
                 int at = tokens.at;
                 QName name = definitions.names().qualified();
                 String text = commentText();
-                builder.table(name).ifPresentOrElse(table -> table.comment = text, () -> absent(name, at));
+                builder.table(name).ifPresentOrElse(table -> table.comment = text,
+                        () -> carried(name, "", text, at));
             }
             case COLUMN -> {
                 int at = tokens.at;
@@ -54,7 +59,7 @@ final class CommentStatements {
                         new QName(parts.size() > 2 ? parts.get(parts.size() - 3) : "", parts.get(parts.size() - 2));
                 Optional<TableBuilder> table = builder.table(name);
                 if (table.isEmpty()) {
-                    absent(name, at);
+                    carried(name, parts.getLast(), text, at);
                 } else {
                     table.get().column(parts.getLast()).orElseThrow(() -> StatementException.conflict(at,
                             "the table " + name.name() + " has no column " + parts.getLast())).comment = text;
@@ -72,16 +77,38 @@ final class CommentStatements {
                             new StructureDefinition(structure.name(), structure.fields(), text);
                 });
             }
+            case VIEW, FUNCTION, PROCEDURE, TRIGGER, RULE, MATERIALIZED -> program(from, kind);
+            case SEQUENCE -> {
+                QName name = definitions.names().qualified();
+                String text = commentText();
+                builder.sequences.computeIfPresent(builder.key(name), (key, own) -> own.commented(text));
+            }
             default -> pass.over(from, "comment on something else");
         }
     }
 
-    private void absent(QName name, int at) {
-        boolean carried = builder.programs.containsKey(builder.key(name)) || builder.passing.contains(builder.key(name))
-                || builder.types.containsKey(builder.key(name));
-        if (!carried) {
+    /** What has no table of this name may be said of a view. */
+    private void carried(QName name, String column, String text, int at) {
+        String key = builder.key(name);
+        boolean known = builder.programs.containsKey(key) || builder.passing.contains(key)
+                || builder.types.containsKey(key);
+        if (!known) {
             throw StatementException.conflict(at, "no table " + name.name() + " is known here");
         }
+        builder.comment(key, column, text);
+    }
+
+    private void program(int from, Keyword kind) {
+        if (kind == Keyword.MATERIALIZED) {
+            tokens.accept(Keyword.VIEW);
+        }
+        List<String> keys = programs.named(ProgramStatements.kind(kind));
+        if (!tokens.is(Keyword.IS)) {
+            pass.over(from, "comment on something else");
+            return;
+        }
+        String text = commentText();
+        keys.forEach(key -> builder.comment(key, "", text));
     }
 
     private String commentText() {

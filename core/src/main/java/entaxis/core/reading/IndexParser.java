@@ -2,6 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.sql.IndexOrdering;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.List;
@@ -95,16 +96,14 @@ final class IndexParser {
 
     /** Gives a table an index like one of another. */
     void copyIndex(TableBuilder table, TableIndex index) {
-        addIndex(table, new TableIndex(implied.index(table, nameParts(index.columns())), index.unique(),
-                index.columns(), index.method(), index.predicate()));
+        addIndex(table, index.named(implied.index(table, nameParts(index.columns()))));
     }
 
     void addIndex(TableBuilder table, TableIndex given) {
         boolean prefixes = builder.dialect.prefixIndexes()
                 && given.columns().stream().anyMatch(column -> column.prefix().isPresent());
-        TableIndex index = prefixes ? new TableIndex(given.name(), given.unique(),
-                given.columns().stream().map(column -> whole(table, column)).toList(), given.method(),
-                given.predicate()) : given;
+        TableIndex index = prefixes
+                ? given.over(given.columns().stream().map(column -> whole(table, column)).toList()) : given;
         table.indexes.add(index);
         builder.index(index.name(), table);
     }
@@ -157,6 +156,7 @@ final class IndexParser {
             }
         }
         boolean falling = false;
+        int behind = tokens.at;
         while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
             if (tokens.accept(Keyword.DESC)) {
                 falling = true;
@@ -166,7 +166,9 @@ final class IndexParser {
                 tokens.at++;
             }
         }
-        return new IndexColumn(name, falling, !plain, prefix);
+        String ordering = builder.takes(SyntaxRule.OPERATOR_CLASSES)
+                ? IndexOrdering.canonical(tokens.text(behind, tokens.at), falling) : "";
+        return new IndexColumn(name, falling, !plain, prefix, ordering);
     }
 
     private boolean prefixAt(int token) {

@@ -79,18 +79,19 @@ final class IndexStatements {
                             "the table " + table.name + " has no column " + column.name()))));
         }
         definitions.indexes().addIndex(table,
-                new TableIndex(named, unique, held, options.method(), options.predicate()));
+                new TableIndex(named, unique, held, options.method(), options.predicate(), options.included()));
         if (!only && !table.heirs.isEmpty()) {
             partitionsGet(table, table.indexes.getLast());
         }
     }
 
     /** What stands behind the columns of an index. */
-    private record Options(String method, Optional<String> predicate) { }
+    private record Options(String method, Optional<String> predicate, List<String> included) { }
 
     private Options options(String given) {
         String method = given;
         Optional<String> predicate = Optional.empty();
+        List<String> included = List.of();
         boolean batch = builder.takes(SyntaxRule.RUN_ON_STATEMENTS);
         while (!tokens.atEnd() && !(batch && tokens.startsStatement())) {
             if (tokens.accept(Keyword.WHERE)) {
@@ -102,6 +103,8 @@ final class IndexStatements {
                 predicate = Optional.of(definitions.expressions().withoutBrackets(begin, tokens.at));
             } else if (tokens.accept(Keyword.USING)) {
                 method = method(tokens.name());
+            } else if (builder.dialect.includesColumns() && tokens.accept(Keyword.INCLUDE)) {
+                included = tokens.names();
             } else if (tokens.sign('(')) {
                 tokens.skipRound();
             } else if (option()) {
@@ -110,7 +113,7 @@ final class IndexStatements {
                 throw tokens.unreadable("this is not understood behind an index");
             }
         }
-        return new Options(method, predicate);
+        return new Options(method, predicate, included);
     }
 
     private boolean isThere(TableBuilder table, String name) {
@@ -198,7 +201,7 @@ final class IndexStatements {
         }
         table.ifPresent(owner -> {
             owner.indexes.replaceAll(index -> index.name().equalsIgnoreCase(name.name())
-                    ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index);
+                    ? index.named(now) : index);
             owner.uniqueKeys
                     .replaceAll(key -> key.name().equals(name.name()) ? new UniqueKey(now, key.columns()) : key);
             owner.primaryKey = owner.primaryKey

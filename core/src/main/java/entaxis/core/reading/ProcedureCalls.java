@@ -2,7 +2,6 @@ package entaxis.core.reading;
 
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.CheckRule;
-import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import java.util.ArrayList;
@@ -94,7 +93,7 @@ final class ProcedureCalls {
             Optional<TableBuilder> table = builder
                     .table(new QName(path.size() > 2 ? path.get(path.size() - 3) : "", path.get(path.size() - 2)));
             table.ifPresent(owner -> owner.indexes.replaceAll(index -> owner.same(index.name(), path.getLast())
-                    ? new TableIndex(now, index.unique(), index.columns(), index.method(), index.predicate()) : index));
+                    ? index.named(now) : index));
             table.ifPresent(owner -> builder.index(now, owner));
             return table.isPresent();
         }

@@ -30,18 +30,30 @@ final class ProgramStatements {
         tokens.accept(Keyword.CONCURRENTLY);
         tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         QName name = definitions.names().qualified();
-        String overload = kind == ProgramKind.FUNCTION && tokens.sign('(') ? "\u0000" + kind
-                : "\u0000" + (kind == ProgramKind.VIEW ? "" : kind);
-        String key = kind == ProgramKind.VIEW ? builder.key(name) : builder.key(name) + overload + body
-                + (kind == ProgramKind.FUNCTION && tokens.sign('(') ? signature() : "") + table(kind);
-        builder.programs.put(key, new Program(kind, builder.placed(name), name.name(), builder.syntax.engine(),
-                tokens.verbatim(from, tokens.limit)));
+        String key = kind == ProgramKind.VIEW ? builder.key(name)
+                : builder.key(name) + "\u0000" + kind + body + signature(kind).orElse("") + table(kind);
+        Program known = builder.programs.get(key);
+        Program program = new Program(kind, builder.placed(name), name.name(), builder.syntax.engine(),
+                tokens.verbatim(from, tokens.limit), List.of(), builder.dialect.usualGrants(kind));
+        builder.programs.put(key, known == null ? program : known.worded(program.text()));
         tokens.at = tokens.limit;
+    }
+
+    /** What tells a routine from others of its name, if that stands here. */
+    private Optional<String> signature(ProgramKind kind) {
+        boolean routine = kind == ProgramKind.FUNCTION || kind == ProgramKind.PROCEDURE;
+        if (!routine || !tokens.sign('(')) {
+            return Optional.empty();
+        }
+        int at = tokens.at;
+        String text = tokens.inRound();
+        tokens.at = at;
+        return builder.dialect.routineSignature(text).map(types -> "\u0000(" + types);
     }
 
     /** What tells a trigger or rule from those of other tables, where names differ within the table only. */
     private String table(ProgramKind kind) {
-        boolean within = builder.takes(SyntaxRule.TRIGGERS_WITHIN_TABLE)
+        boolean within = builder.dialect.triggersWithinTable()
                 && (kind == ProgramKind.TRIGGER || kind == ProgramKind.RULE);
         Keyword before = kind == ProgramKind.TRIGGER ? Keyword.ON : Keyword.TO;
         int behind = tokens.at;
@@ -62,11 +74,25 @@ final class ProgramStatements {
         return "\u0000on " + builder.key(table);
     }
 
-    private String signature() {
-        int at = tokens.at;
-        String text = tokens.inRound();
-        tokens.at = at;
-        return builder.syntax.routineSignature(text);
+    /**
+     * Reads what names a program behind the word for its kind, as COMMENT ON and GRANT do; gives the keys of those that
+     * are meant.
+     */
+    List<String> named(ProgramKind kind) {
+        QName name = definitions.names().qualified();
+        String end = signature(kind).orElse("");
+        if (tokens.sign('(')) {
+            tokens.skipRound();
+        }
+        if (tokens.accept(Keyword.ON)) {
+            QName table = definitions.names().qualified();
+            end = builder.dialect.triggersWithinTable() ? ofTable(table) : "";
+        }
+        String begin = builder.key(name);
+        String last = end;
+        return builder.programs.entrySet().stream().filter(entry -> entry.getValue().kind() == kind)
+                .map(java.util.Map.Entry::getKey)
+                .filter(key -> key.equals(begin) || key.startsWith(begin + "\u0000") && key.endsWith(last)).toList();
     }
 
     /**
@@ -91,9 +117,8 @@ final class ProgramStatements {
             if (tokens.accept(Keyword.RENAME, Keyword.TO)) {
                 String now = tokens.name();
                 Optional.ofNullable(builder.programs.remove(builder.key(name)))
-                        .ifPresent(program -> builder.programs.put(
-                        builder.key(new QName(name.namespace(), now)),
-                        new Program(program.kind(), program.namespace(), now, program.target(), program.text())));
+                        .ifPresent(program -> builder.programs
+                                .put(builder.key(new QName(name.namespace(), now)), program.named(now)));
                 return;
             }
         }
@@ -110,28 +135,32 @@ final class ProgramStatements {
             return;
         }
         tokens.accept(Keyword.IF, Keyword.EXISTS);
-        List<String> keys = new ArrayList<>();
+        ProgramKind dropped = kind(kind);
+        List<String> gone = new ArrayList<>();
         do {
-            keys.add(builder.key(definitions.names().qualified()));
-            if (tokens.sign('(')) {
-                tokens.skipRound();
-            }
+            gone.addAll(named(dropped));
         } while (tokens.acceptSign(','));
-        String place = "";
-        if (tokens.accept(Keyword.ON)) {
-            QName table = definitions.names().qualified();
-            place = builder.takes(SyntaxRule.TRIGGERS_WITHIN_TABLE) ? ofTable(table) : "";
-        }
-        String end = place;
-        boolean any = builder.programs.keySet().removeIf(other -> keys.stream().anyMatch(
-                key -> other.equals(key) || other.startsWith(key + "\u0000") && other.endsWith(end)));
+        List<Program> programs = gone.stream().map(builder.programs::remove).toList();
         if (tokens.accept(Keyword.CASCADE)) {
             tokens.acceptReading("CONSTRAINTS");
+            programs.forEach(builder::removeDependents);
         } else {
             tokens.accept(Keyword.RESTRICT);
         }
-        if (!any) {
+        if (gone.isEmpty()) {
             pass.over(from, "drop of what is not there");
         }
+    }
+
+    /** The kind of program that a word of DROP or COMMENT means. */
+    static ProgramKind kind(Keyword word) {
+        return switch (word) {
+            case FUNCTION -> ProgramKind.FUNCTION;
+            case PROCEDURE, PROC -> ProgramKind.PROCEDURE;
+            case TRIGGER -> ProgramKind.TRIGGER;
+            case RULE -> ProgramKind.RULE;
+            case PACKAGE -> ProgramKind.PACKAGE;
+            default -> ProgramKind.VIEW;
+        };
     }
 }

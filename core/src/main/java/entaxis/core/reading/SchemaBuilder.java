@@ -2,6 +2,8 @@ package entaxis.core.reading;
 
 import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Grant;
+import entaxis.core.design.ObjectComment;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
@@ -9,6 +11,7 @@ import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.ProgramHead;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -19,6 +22,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /** What the statements read so far have made. */
 final class SchemaBuilder {
@@ -33,13 +37,21 @@ final class SchemaBuilder {
 
     /** A sequence, and the column that it counts for. */
     record ReadSequence(QName name, long start, long step, Optional<TableBuilder> table,
-            Optional<ColumnBuilder> column) {
+            Optional<ColumnBuilder> column, String comment) {
+        ReadSequence(QName name, long start, long step, Optional<TableBuilder> table, Optional<ColumnBuilder> column) {
+            this(name, start, step, table, column, "");
+        }
+
         ReadSequence ownedBy(TableBuilder newTable, ColumnBuilder newColumn) {
-            return new ReadSequence(name, start, step, Optional.of(newTable), Optional.of(newColumn));
+            return new ReadSequence(name, start, step, Optional.of(newTable), Optional.of(newColumn), comment);
         }
 
         ReadSequence named(QName newName) {
-            return new ReadSequence(newName, start, step, table, column);
+            return new ReadSequence(newName, start, step, table, column, comment);
+        }
+
+        ReadSequence commented(String newComment) {
+            return new ReadSequence(name, start, step, table, column, newComment);
         }
     }
 
@@ -61,6 +73,8 @@ final class SchemaBuilder {
     final DomainRules domainRules;
     final Map<String, ReadSequence> sequences = new LinkedHashMap<>();
     final Map<String, Program> programs = new LinkedHashMap<>();
+    /** Whether the script says who may use what. */
+    private boolean grantsTold;
     /** Names of extensions, in the order in which they are added. */
     final Set<String> extensions = new LinkedHashSet<>();
     /**
@@ -126,12 +140,64 @@ final class SchemaBuilder {
         indexed().values().removeIf(owner -> owner == gone);
         tables.values().forEach(other -> other.heirs.remove(gone));
         sequences.values().removeIf(sequence -> sequence.table().filter(owner -> owner == gone).isPresent());
-        programs.values().removeIf(program -> program.kind() == ProgramKind.TRIGGER
-                && program.text().toLowerCase(Locale.ROOT).contains(" on " + gone.name.toLowerCase(Locale.ROOT)));
+        String lower = gone.name.toLowerCase(Locale.ROOT);
+        programs.values().removeIf(program -> isOn(program, lower));
         if (cascade) {
+            removeReaders(lower);
             tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, name)));
             gone.heirs.forEach(heir -> remove(new QName(heir.namespace, heir.name), true));
         }
+    }
+
+    /** Whether a trigger or rule belongs to the table or view of a name in small letters. */
+    private static boolean isOn(Program program, String name) {
+        boolean may = (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE)
+                && program.text().toLowerCase(Locale.ROOT).contains(name);
+        String table = may ? ProgramHead.of(program).table().replace("\"", "").toLowerCase(Locale.ROOT) : "";
+        return may && table.substring(table.lastIndexOf('.') + 1).equals(name);
+    }
+
+    /** Takes away what stands on a view or routine that was dropped with all that depends on it. */
+    void removeDependents(Program gone) {
+        String name = gone.name().toLowerCase(Locale.ROOT);
+        if (gone.kind() == ProgramKind.VIEW) {
+            removeReaders(name);
+        } else if (gone.kind() == ProgramKind.FUNCTION) {
+            removeWhere(program -> (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.TRIGGER)
+                    && new QueriedNames(program.text()).functions().contains(name));
+        }
+    }
+
+    /** Takes away the views that read a table or view, and what reads these. */
+    private void removeReaders(String name) {
+        removeWhere(program -> isOn(program, name) || program.kind() == ProgramKind.VIEW
+                && new QueriedNames(program.text()).relations().contains(name));
+    }
+
+    private void removeWhere(Predicate<Program> goes) {
+        if (takes(SyntaxRule.DROP_TAKES_VIEWS)) {
+            List<Program> gone = programs.values().stream().filter(goes).toList();
+            programs.values().removeAll(gone);
+            gone.forEach(this::removeDependents);
+        }
+    }
+
+    /** Gives a view, routine or trigger a comment, or takes it; of a column, if one is named. */
+    void comment(String key, String column, String text) {
+        programs.computeIfPresent(key, (any, program) -> {
+            List<ObjectComment> comments = new ArrayList<>(program.comments());
+            comments.removeIf(comment -> comment.column().equals(column));
+            if (!text.isEmpty()) {
+                comments.add(new ObjectComment(column, text));
+            }
+            return program.withComments(comments);
+        });
+    }
+
+    /** Says who may use a view or routine. */
+    void grant(String key, List<Grant> grants) {
+        grantsTold = true;
+        programs.computeIfPresent(key, (any, program) -> program.withGrants(Optional.of(grants)));
     }
 
     /** Whether a reference of a table leads to the table of a name. */
@@ -225,10 +291,11 @@ final class SchemaBuilder {
         List<Table> done = tables.values().stream().filter(table -> !isShadow(table.name)).map(this::done).toList();
         List<Sequence> free = sequences.values().stream().filter(sequence -> sequence.column().isEmpty())
                 .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(),
-                        sequence.step()))
+                        sequence.step(), sequence.comment()))
                 .toList();
-        return new Schema(List.copyOf(types.values()), free, done, List.copyOf(programs.values()),
-                List.copyOf(extensions));
+        List<Program> kept = grantsTold ? List.copyOf(programs.values())
+                : programs.values().stream().map(program -> program.withGrants(Optional.empty())).toList();
+        return new Schema(List.copyOf(types.values()), free, done, kept, List.copyOf(extensions));
     }
 
     /** Takes note of a virtual table, whose rows stand in tables that the engine keeps for it. */

@@ -49,11 +49,6 @@ public abstract class ScriptSyntax {
         return new ImpliedName.None();
     }
 
-    /** What tells routines of one name apart, made of what stands in the brackets behind the name. */
-    public String routineSignature(String arguments) {
-        return arguments;
-    }
-
     /** A text with its escapes undone. */
     public String unescaped(String inside) {
         return inside;

@@ -16,6 +16,7 @@ final class StatementReader {
     private final DefinitionParsers definitions;
     private final TableStatements tables;
     private final CommentStatements comments;
+    private final GrantStatements grants;
     private final ProcedureCalls calls;
     private final DefinitionStatements definitionStatements;
     private final RowStatements rows;
@@ -42,12 +43,14 @@ final class StatementReader {
         AlterTableStatements alter =
                 new AlterTableStatements(tokens, builder, definitions, types, implied, this::pass);
         TypeStatements ofTypes = new TypeStatements(tokens, builder, definitions, types, implied, this::pass);
-        this.comments = new CommentStatements(tokens, builder, definitions, this::pass);
+        ProgramStatements programs = new ProgramStatements(tokens, builder, definitions, this::pass);
+        this.comments = new CommentStatements(tokens, builder, definitions, programs, this::pass);
+        this.grants = new GrantStatements(tokens, builder, programs, this::pass);
         this.calls = new ProcedureCalls(tokens, builder, definitions, ofTypes, this::pass);
         this.definitionStatements = new DefinitionStatements(this, tokens, builder, definitions, notes, tables,
                 alter, new IndexStatements(tokens, builder, definitions, implied, this::pass),
                 new SequenceStatements(tokens, builder, definitions, types, this::pass), ofTypes,
-                new ProgramStatements(tokens, builder, definitions, this::pass));
+                programs);
         this.rows = new RowStatements(lexer, tokens, builder, definitions, rows, this::pass);
         this.blocks = new ConditionalBlocks(tokens, this, syntax, this::pass);
     }
@@ -278,7 +281,7 @@ final class StatementReader {
             }
             case CALL -> pass(from, "call of a procedure");
             case COMMIT, ROLLBACK, START, SAVEPOINT, RELEASE, TRANSACTION -> pass(from, "transaction");
-            case GRANT, REVOKE -> pass(from, "permission");
+            case GRANT, REVOKE -> grants.permission(from);
             case SELECT, VALUES, WITH -> select(from);
             case UPDATE, DELETE, TRUNCATE ->
                     pass(from, tokens.is(Keyword.UPDATE, Keyword.STATISTICS) ? "maintenance" : "change of rows");

@@ -38,8 +38,8 @@ public enum SyntaxRule {
     SELECT_INTO,
     /** A view, routine or trigger goes on to the end of its batch. */
     BODY_TO_BATCH_END,
-    /** Names of triggers and rules differ within their table. */
-    TRIGGERS_WITHIN_TABLE,
+    /** CASCADE of a drop takes the views along that read what goes, and the triggers that call it. */
+    DROP_TAKES_VIEWS,
     /** The name of a built-in type may stand in quotes. */
     QUOTED_TYPES,
     /** The actions of ALTER TABLE follow one another without commas. */

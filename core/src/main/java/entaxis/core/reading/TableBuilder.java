@@ -178,10 +178,8 @@ final class TableBuilder {
         Map<String, String> names = Map.of(before.toLowerCase(Locale.ROOT),
                 now.matches("[A-Za-z_][A-Za-z0-9_]*") ? now : "\"" + now + "\"");
         checks.replaceAll(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), names)));
-        indexes.replaceAll(index -> new TableIndex(index.name(), index.unique(),
-                index.columns().stream().map(part -> part.named(part.expression()
-                        ? Identifiers.exchanged(part.name(), names) : renamed.apply(part.name()))).toList(),
-                index.method(), index.predicate().map(rows -> Identifiers.exchanged(rows, names))));
+        indexes.replaceAll(
+                index -> index.worded(renamed, expression -> Identifiers.exchanged(expression, names)));
         columns.stream().filter(other -> !other.generated.isEmpty())
                 .forEach(other -> other.generated = Identifiers.exchanged(other.generated, names));
     }
@@ -203,9 +201,8 @@ final class TableBuilder {
         if (shrink) {
             uniqueKeys.replaceAll(key -> new UniqueKey(key.name(), without(key.columns(), column.name)));
             uniqueKeys.removeIf(key -> key.columns().isEmpty());
-            indexes.replaceAll(index -> new TableIndex(index.name(), index.unique(),
-                    index.columns().stream().filter(part -> part.expression()
-                    || !same(part.name(), column.name)).toList(), index.method(), index.predicate()));
+            indexes.replaceAll(index -> index.over(index.columns().stream()
+                    .filter(part -> part.expression() || !same(part.name(), column.name)).toList()));
             indexes.removeIf(index -> index.columns().isEmpty());
         } else {
             uniqueKeys.removeIf(key -> among(key.columns(), column.name));

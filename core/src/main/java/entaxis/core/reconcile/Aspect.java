@@ -6,6 +6,8 @@ public enum Aspect {
     PRESENCE("is there"), NAME("name"), TYPE("type"), REQUIRED("required"), DEFAULT("default"), IDENTITY("numbering"),
     COMPUTED("computed"), ON_CHANGE("set at each change"),
     COLLATION("collation"), ORDER("order of columns"), COMMENT("comment"),
+    /** Who may use it. */
+    PRIVILEGES("privileges"),
     /**
      * What it consists of: the columns of a key, the condition of a check, the values of an enumeration, the text of a
      * view.

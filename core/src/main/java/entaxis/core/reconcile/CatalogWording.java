@@ -90,6 +90,11 @@ public abstract class CatalogWording {
         return true;
     }
 
+    /** What is in a database and not read from its catalog, in words; empty if all is. */
+    public String notRead() {
+        return "";
+    }
+
     // views, routines and triggers
 
     /** Whether the very statements are kept, so that their texts count. */
@@ -105,6 +110,11 @@ public abstract class CatalogWording {
     /** Whether routines and triggers are read at all. */
     public boolean readsRoutines() {
         return true;
+    }
+
+    /** Whether the catalog gives the comments of views, routines and triggers. */
+    public boolean tellsProgramComments() {
+        return false;
     }
 
     /** Whether a trigger only calls a routine, so that all of it is worded anew. */

@@ -15,9 +15,11 @@ import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -103,7 +105,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                             words.writer().create(table, table.foreignKeys()), "", Risk.LOSES_DATA);
                 }
             }
-            programs(from.programs(), to.programs());
+            programs(from, to);
             return new Comparison(differences, remarks);
         }
 
@@ -150,28 +152,53 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         private void sequences(List<Sequence> from, List<Sequence> to) {
             Function<Sequence, String> wording = sequence -> "from " + sequence.start() + " by " + sequence.step();
             each(from, to, sequence -> TableNames.of(sequence.namespace(), sequence.name()),
-                    (one, other) -> unlessSame(SchemaPart.SEQUENCE, "", TableNames.of(other.namespace(), other.name()),
-                            Aspect.DEFINITION, wording.apply(one), wording.apply(other), Risk.SAFE),
+                    (one, other) -> {
+                        String name = TableNames.of(other.namespace(), other.name());
+                        unlessSame(SchemaPart.SEQUENCE, "", name, Aspect.DEFINITION, wording.apply(one),
+                                wording.apply(other), Risk.SAFE);
+                        if (dialect.commentsOnSequences()) {
+                            unlessSame(SchemaPart.SEQUENCE, "", name, Aspect.COMMENT, one.comment(), other.comment(),
+                                    Risk.SAFE);
+                        }
+                    },
                     gone -> say(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE,
                             wording.apply(gone), "", Risk.SAFE),
                     fresh -> say(SchemaPart.SEQUENCE, "", TableNames.of(fresh.namespace(), fresh.name()),
                             Aspect.PRESENCE, "", wording.apply(fresh), Risk.SAFE));
         }
 
-        /** Routines of one name, told apart by what they take, are paired by their texts first. */
-        private void programs(List<Program> from, List<Program> to) {
-            Function<Program, String> name = program -> words
-                    .folded(TableNames.of(program.namespace(), program.name()) + " " + program.kind());
-            Matching<Program> pairs =
-                    Matching.of(from, to, program -> name.apply(program) + "\n" + text(program), name);
-            pairs.pairs().stream().filter(pair -> !text(pair.from()).equals(text(pair.to())))
-                    .forEach(pair -> say(SchemaPart.PROGRAM, "",
-                            TableNames.of(pair.to().namespace(), pair.to().name()), Aspect.DEFINITION,
-                            pair.from().text(), pair.to().text(), Risk.SAFE));
-            pairs.fresh().forEach(fresh -> say(SchemaPart.PROGRAM, "", TableNames.of(fresh.namespace(), fresh.name()),
-                    Aspect.PRESENCE, "", fresh.text(), Risk.SAFE));
-            pairs.gone().forEach(gone -> say(SchemaPart.PROGRAM, "", TableNames.of(gone.namespace(), gone.name()),
-                    Aspect.PRESENCE, gone.text(), "", Risk.SAFE));
+        private void programs(Schema from, Schema to) {
+            ProgramKeys keys = new ProgramKeys(from, to, dialect);
+            Matching<Program> pairs = keys.pairs(from, to);
+            pairs.pairs().forEach(pair -> program(keys.label(pair.to()), pair.from(), pair.to()));
+            pairs.fresh().forEach(fresh -> say(SchemaPart.PROGRAM, "", keys.label(fresh), Aspect.PRESENCE, "",
+                    fresh.text(), Risk.SAFE));
+            pairs.gone().forEach(gone -> say(SchemaPart.PROGRAM, "", keys.label(gone), Aspect.PRESENCE, gone.text(),
+                    "", Risk.SAFE));
+        }
+
+        private void program(String label, Program from, Program to) {
+            if (!text(from).equals(text(to))) {
+                say(SchemaPart.PROGRAM, "", label, Aspect.DEFINITION, from.text(), to.text(), Risk.SAFE);
+            }
+            if (CatalogWording.of(dialect.target()).tellsProgramComments()) {
+                unlessSame(SchemaPart.PROGRAM, "", label, Aspect.COMMENT, comments(from), comments(to), Risk.SAFE);
+            }
+            if (from.grants().isPresent() && to.grants().isPresent()) {
+                unlessSame(SchemaPart.PROGRAM, "", label, Aspect.PRIVILEGES, granted(from), granted(to), Risk.SAFE);
+            }
+        }
+
+        private static String comments(Program program) {
+            return program.comments().stream()
+                    .map(comment -> (comment.column().isEmpty() ? "" : comment.column() + ": ") + comment.text())
+                    .sorted().collect(Collectors.joining("\n"));
+        }
+
+        private static String granted(Program program) {
+            return program.grants().orElse(List.of()).stream().map(grant -> grant.privilege().toLowerCase(Locale.ROOT)
+                    + " to " + grant.grantee() + (grant.grantable() ? ", who may hand it on" : ""))
+                    .collect(Collectors.joining("; "));
         }
 
         // tables

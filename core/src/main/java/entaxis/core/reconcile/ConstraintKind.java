@@ -70,8 +70,7 @@ record ConstraintKind<T>(SchemaPart part, EngineWordingRules words, Function<Tab
     static ConstraintKind<TableIndex> index(EngineWordingRules words) {
         return new ConstraintKind<>(SchemaPart.INDEX, words, Table::indexes, words::indexSense, TableIndex::name,
                 words::index,
-                (index, other) -> new TableIndex(other.name(), index.unique(), index.columns(), index.method(),
-                        index.predicate()),
+                (index, other) -> index.named(other.name()),
                 Risk.SLOW);
     }
 

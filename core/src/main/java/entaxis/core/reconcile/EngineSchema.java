@@ -99,7 +99,7 @@ public final class EngineSchema {
                 .filter(own -> words.folded(own.name()).equals(words.folded(sequence.name()))
                         && own.step() == sequence.step())
                 .findFirst()
-                .map(own -> new Sequence(sequence.namespace(), sequence.name(), own.start(), own.step()))
+                .map(own -> sequence.startingAt(own.start()))
                 .orElse(sequence);
     }
 

@@ -184,20 +184,24 @@ public final class EngineWordingRules {
                 + index.columns().stream()
                         .map(part -> (part.expression() ? "(" + part.name() + ")" : dialect.name(part.name()))
                                 + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "")
-                                + (part.descending() ? " desc" : ""))
+                                + (part.descending() ? " desc" : "")
+                                + (part.ordering().isEmpty() ? "" : " " + part.ordering()))
                         .collect(Collectors.joining(", ", "(", ")"))
                 + (index.method().isEmpty() ? "" : " using " + index.method())
+                + (index.included().isEmpty() ? "" : " including " + String.join(", ", index.included()))
                 + index.predicate().map(text -> " where " + text).orElse("");
     }
 
     /** What an index is, its name aside. */
     public String indexSense(TableIndex index) {
         return index.unique() + index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"))
-                + index.method() + index.predicate().map(this::sense).orElse("");
+                + index.method() + index.predicate().map(this::sense).orElse("")
+                + (index.included().isEmpty() ? "" : "include " + folded(index.included()));
     }
 
     private String indexed(IndexColumn part) {
-        return (part.expression() ? sense(part.name()) : folded(part.name())) + part.prefix() + part.descending();
+        return (part.expression() ? sense(part.name()) : folded(part.name())) + part.prefix() + part.descending()
+                + part.ordering();
     }
 
     /** The wording of a reference. */

@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -89,35 +90,59 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
                     fresh -> takes(SchemaPart.TYPE, "", fresh.name(), Aspect.PRESENCE));
             List<Sequence> sequences = each(from.sequences(), to.sequences(),
                     sequence -> TableNames.of(sequence.namespace(), sequence.name()),
-                    (one, other) -> takes(SchemaPart.SEQUENCE, "", TableNames.of(other.namespace(), other.name()),
-                            Aspect.DEFINITION) ? other : one,
+                    this::sequence,
                     gone -> takes(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()),
                             Aspect.PRESENCE),
                     fresh -> takes(SchemaPart.SEQUENCE, "", TableNames.of(fresh.namespace(), fresh.name()),
                             Aspect.PRESENCE));
-            List<Program> programs = each(from.programs(), to.programs(),
-                    program -> TableNames.of(program.namespace(), program.name()) + " " + program.kind(),
-                    (one, other) -> takes(SchemaPart.PROGRAM, "", TableNames.of(other.namespace(), other.name()),
-                            Aspect.DEFINITION) ? other : one,
-                    gone -> takes(SchemaPart.PROGRAM, "", TableNames.of(gone.namespace(), gone.name()),
-                            Aspect.PRESENCE),
-                    fresh -> takes(SchemaPart.PROGRAM, "", TableNames.of(fresh.namespace(), fresh.name()),
-                            Aspect.PRESENCE));
+            List<Program> programs = programs(from, to);
             Map<String, Table> known = words.byName(from.tables());
             Map<String, Table> wanted = words.byName(to.tables());
             List<Table> tables =
                     each(from.tables(), to.tables(), TableNames::of, (one, other) -> table(one, other, known, wanted),
                             gone -> takes(SchemaPart.TABLE, TableNames.of(gone), "", Aspect.PRESENCE),
                     fresh -> takes(SchemaPart.TABLE, TableNames.of(fresh), "", Aspect.PRESENCE));
-            Schema whole = standing(
-                    new Schema(withUsed(types, tables, from.types(), to.types()), sequences, tables, programs));
+            Set<String> extensions = new LinkedHashSet<>(from.extensions());
+            if (!taken.isEmpty()) {
+                extensions.addAll(to.extensions());
+            }
+            Schema whole = standing(new Schema(withUsed(types, tables, from.types(), to.types()), sequences, tables,
+                    programs, List.copyOf(extensions)));
             return named(whole);
+        }
+
+        private Sequence sequence(Sequence from, Sequence to) {
+            String name = TableNames.of(to.namespace(), to.name());
+            Sequence shape = takes(SchemaPart.SEQUENCE, "", name, Aspect.DEFINITION) ? to : from;
+            return shape.withComment(takes(SchemaPart.SEQUENCE, "", name, Aspect.COMMENT) ? to.comment()
+                    : from.comment());
+        }
+
+        private List<Program> programs(Schema from, Schema to) {
+            ProgramKeys keys = new ProgramKeys(from, to, dialect);
+            Predicate<Program> presence =
+                    program -> takes(SchemaPart.PROGRAM, "", keys.label(program), Aspect.PRESENCE);
+            return each(from.programs(), keys.pairs(from, to),
+                    (one, other) -> program(keys.label(other), one, other), presence, presence);
+        }
+
+        private Program program(String label, Program from, Program to) {
+            boolean other = takes(SchemaPart.PROGRAM, "", label, Aspect.DEFINITION);
+            boolean told = CatalogWording.of(dialect.target()).tellsProgramComments();
+            boolean commented = told ? takes(SchemaPart.PROGRAM, "", label, Aspect.COMMENT) : other;
+            return (other ? to : from).withComments((commented ? to : from).comments())
+                    .withGrants((takes(SchemaPart.PROGRAM, "", label, Aspect.PRIVILEGES) ? to : from).grants());
         }
 
         /** Those of the first list in their order, changed or dropped as was decided, then the new ones. */
         private <T> List<T> each(List<T> from, List<T> to, Function<T, String> name,
                 java.util.function.BinaryOperator<T> both, Predicate<T> drops, Predicate<T> adds) {
-            Matching<T> pairs = Matching.of(from, to, item -> words.folded(name.apply(item)), item -> "");
+            return each(from, Matching.of(from, to, item -> words.folded(name.apply(item)), item -> ""), both, drops,
+                    adds);
+        }
+
+        private <T> List<T> each(List<T> from, Matching<T> pairs, java.util.function.BinaryOperator<T> both,
+                Predicate<T> drops, Predicate<T> adds) {
             Map<T, T> partner = new IdentityHashMap<>();
             pairs.pairs().forEach(pair -> partner.put(pair.from(), pair.to()));
             List<T> result = new ArrayList<>();
@@ -266,7 +291,8 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
             List<Table> kept = schema.tables().stream().map(this::within).toList();
             Map<String, Table> tables = words.byName(kept);
             return new Schema(schema.types(), schema.sequences(),
-                    kept.stream().map(table -> withStandingReferences(table, tables)).toList(), schema.programs());
+                    kept.stream().map(table -> withStandingReferences(table, tables)).toList(), schema.programs(),
+                    schema.extensions());
         }
 
         private Table within(Table table) {

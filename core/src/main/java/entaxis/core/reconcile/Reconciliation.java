@@ -1,5 +1,6 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.reading.Reading;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import java.util.ArrayList;
@@ -16,20 +17,42 @@ import java.util.stream.Stream;
  * @param want       the side that is wanted, in the words of the other where both say the same
  * @param offers     what may have a new name, moved into another table, or come back from one
  * @param pairing    what of it was taken so
- * @param comparison what is apart, with remarks on what could not be compared
+ * @param comparison what is apart, with remarks on what could not be told or put right
+ * @param unread     what was not compared, with the reason, as sentences
  */
 public record Reconciliation(Schema have, Schema want, Dialect dialect, List<MatchSuggestion> offers, RenameMap pairing,
-        Comparison comparison) {
+        Comparison comparison, List<String> unread) {
     /**
      * One of the sides, as the engine holds it.
      *
-     * @param live whether it is a live database, which words views and routines in its own way
+     * @param live   whether it is a live database, which words views and routines in its own way
+     * @param unread what a script has that is not read, by kind
      */
-    public record Side(Schema schema, boolean live) { }
+    public record Side(Schema schema, boolean live, List<String> unread) {
+        /** Copies the kinds. */
+        public Side {
+            unread = List.copyOf(unread);
+        }
 
-    /** Copies the offers. */
+        Side with(Schema newSchema) {
+            return newSchema == schema ? this : new Side(newSchema, live, unread);
+        }
+
+        /** A side that was read as a whole. */
+        public Side(Schema schema, boolean live) {
+            this(schema, live, List.of());
+        }
+
+        /** What a script has that is not read, by kind, with how often. */
+        public static List<String> unread(Reading reading) {
+            return NotCompared.unread(reading);
+        }
+    }
+
+    /** Copies the lists. */
     public Reconciliation {
         offers = List.copyOf(offers);
+        unread = List.copyOf(unread);
     }
 
     /**
@@ -43,8 +66,10 @@ public record Reconciliation(Schema have, Schema want, Dialect dialect, List<Mat
             Predicate<MatchSuggestion> same) {
         boolean onlyHave = have.live() && !want.live();
         boolean onlyWant = want.live() && !have.live();
-        Schema from = onlyWant ? worded(have, want, dialect, agreed) : have.schema();
-        Schema to = onlyWant ? want.schema() : worded(want, have, dialect, agreed);
+        Side having = have.with(Namespaces.unqualified(have.schema()));
+        Side wanting = want.with(Namespaces.like(Namespaces.unqualified(want.schema()), having.schema()));
+        Schema from = onlyWant ? worded(having, wanting, dialect, agreed) : having.schema();
+        Schema to = onlyWant ? wanting.schema() : worded(wanting, having, dialect, agreed);
         List<MatchSuggestion> offers = new ArrayList<>(RenameFinder.find(from, to, dialect));
         RenameMap pairing = taken(RenameMap.NONE, offers, same);
         Schema renamed = SchemaRenaming.apply(from, pairing, dialect);
@@ -56,7 +81,8 @@ public record Reconciliation(Schema have, Schema want, Dialect dialect, List<Mat
         Optional<String> vague = onlyHave ? agreed.vague(want.schema(), have.schema(), dialect)
                 : onlyWant ? agreed.vague(have.schema(), want.schema(), dialect) : Optional.empty();
         return new Reconciliation(from, to, dialect, offers, pairing, new Comparison(comparison.differences(),
-                Stream.concat(comparison.remarks().stream(), vague.stream()).toList()));
+                Stream.concat(comparison.remarks().stream(), vague.stream()).toList()),
+                NotCompared.of(have, want, dialect));
     }
 
     /** A side that is no live database, in the words of another one where both say the same. */
@@ -68,7 +94,7 @@ public record Reconciliation(Schema have, Schema want, Dialect dialect, List<Mat
     /** Two sides of which it is known what has a new name. */
     public static Reconciliation of(Schema have, Schema want, Dialect dialect, RenameMap pairing) {
         return new Reconciliation(have, want, dialect, List.of(), pairing,
-                Comparison.of(have, want, dialect, pairing));
+                Comparison.of(have, want, dialect, pairing), List.of());
     }
 
     /** What follows if some of the differences are taken over. */

@@ -69,13 +69,9 @@ public final class SchemaRenaming {
         List<Column> renamed =
                 table.columns().stream().map(column -> column.named(columns.getOrDefault(column.name(), column.name()))
                 .withGenerated(column.generated().map(text -> Identifiers.exchanged(text, words)))).toList();
-        List<TableIndex> indexes = table.indexes().stream().map(index -> new TableIndex(
-                index.name(), index.unique(), index.columns().stream()
-                        .map(part -> part.named(part.expression() ? Identifiers.exchanged(part.name(), words)
-                                : columns.getOrDefault(part.name(), part.name())))
-                        .toList(),
-                index.method(),
-                index.predicate().map(text -> Identifiers.exchanged(text, words)))).toList();
+        List<TableIndex> indexes = table.indexes().stream()
+                .map(index -> index.worded(own -> columns.getOrDefault(own, own),
+                        text -> Identifiers.exchanged(text, words))).toList();
         return new Table(table.origin(), table.namespace(), name, renamed,
                 table.primaryKey().map(key -> key.renamed(column -> names(List.of(column), columns).getFirst())),
                 table.uniqueKeys().stream().map(key -> new UniqueKey(key.name(), names(key.columns(), columns)))

@@ -132,9 +132,9 @@ public final class ReverseEngineering {
     private List<OpaqueObject> carried(Schema schema) {
         List<OpaqueObject> carried = new ArrayList<>();
         schema.sequences().forEach(sequence -> carried.add(new OpaqueSequence(new OpaqueId(fresh.id('v')),
-                sequence.namespace(), sequence.name(), sequence.start(), sequence.step())));
+                sequence.namespace(), sequence.name(), sequence.start(), sequence.step(), sequence.comment())));
         schema.programs().forEach(program -> carried.add(new OpaqueProgram(new OpaqueId(fresh.id('v')), program.kind(),
-                program.namespace(), program.name(), program.target(), program.text())));
+                program.namespace(), program.name(), program.target(), program.text(), program.comments())));
         return carried;
     }
 
@@ -286,10 +286,18 @@ public final class ReverseEngineering {
     }
 
     private Optional<Index> index(Table table, TableIndex index, Map<String, KeyPart> parts) {
-        if (index.columns().stream().anyMatch(IndexColumn::expression) || index.predicate().isPresent()) {
-            remarks.add(table.name() + ": the index " + index.name()
-                    + " is on an expression or on some rows only; designs keep no such indexes, so it is left out.");
+        boolean onBeginnings = index.columns().stream().anyMatch(column -> column.prefix().isPresent());
+        if (index.columns().stream().anyMatch(IndexColumn::expression) || index.predicate().isPresent()
+                || onBeginnings) {
+            remarks.add(table.name() + ": the index " + index.name() + " is on "
+                    + (onBeginnings ? "the beginnings of values" : "an expression or on some rows only")
+                    + "; designs keep no such indexes, so it is left out.");
             return Optional.empty();
+        }
+        if (!index.included().isEmpty() || !index.method().isEmpty() || index.columns().stream()
+                .anyMatch(column -> !column.ordering().isEmpty())) {
+            remarks.add(table.name() + ": of the index " + index.name() + " only the columns and their order are kept, "
+                    + "not what else it says.");
         }
         List<String> columns = index.columns().stream().map(IndexColumn::name).toList();
         Map<KeyPart, Boolean> falling = new HashMap<>();

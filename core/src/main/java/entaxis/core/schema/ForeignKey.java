@@ -48,4 +48,10 @@ public record ForeignKey(Optional<RelationshipId> origin, String name, List<Stri
         return new ForeignKey(origin, newName, columns, referencedNamespace, referencedTable, referencedColumns,
                 onDelete, onUpdate, deferral);
     }
+
+    /** The same, leading into a table of another schema. */
+    public ForeignKey into(String newNamespace) {
+        return new ForeignKey(origin, name, columns, newNamespace, referencedTable, referencedColumns, onDelete,
+                onUpdate, deferral);
+    }
 }

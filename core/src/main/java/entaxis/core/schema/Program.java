@@ -1,7 +1,10 @@
 package entaxis.core.schema;
 
+import entaxis.core.design.ObjectComment;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
+import java.util.List;
+import java.util.Optional;
 
 /**
  * Something that is carried as the text it was written in: it is kept and given back, but not looked into.
@@ -9,10 +12,39 @@ import entaxis.core.design.Target;
  * @param namespace the schema that it was put into; empty for the usual one
  * @param target    the engine in whose words it is written
  * @param text      the statement that creates it, without the sign that ends it
+ * @param comments  what is said about it
+ * @param grants    who may use it, without its owner, in order; empty where that is not told
  */
-public record Program(ProgramKind kind, String namespace, String name, Target target, String text) {
+public record Program(ProgramKind kind, String namespace, String name, Target target, String text,
+        List<ObjectComment> comments, Optional<List<Grant>> grants) {
+    /** Copies the lists. */
+    public Program {
+        comments = List.copyOf(comments);
+        grants = grants.map(List::copyOf);
+    }
+
+    /** A program about which nothing is said. */
+    public Program(ProgramKind kind, String namespace, String name, Target target, String text) {
+        this(kind, namespace, name, target, text, List.of(), Optional.empty());
+    }
+
     /** The same in other words. */
     public Program worded(String newText) {
-        return new Program(kind, namespace, name, target, newText);
+        return new Program(kind, namespace, name, target, newText, comments, grants);
+    }
+
+    /** The same under another name. */
+    public Program named(String newName) {
+        return new Program(kind, namespace, newName, target, text, comments, grants);
+    }
+
+    /** The same with other comments. */
+    public Program withComments(List<ObjectComment> newComments) {
+        return new Program(kind, namespace, name, target, text, newComments, grants);
+    }
+
+    /** The same for others to use. */
+    public Program withGrants(Optional<List<Grant>> newGrants) {
+        return new Program(kind, namespace, name, target, text, comments, newGrants);
     }
 }

@@ -40,6 +40,11 @@ public record Schema(List<TypeDefinition> types, List<Sequence> sequences, List<
         return tables.stream().filter(table -> table.name().equals(name)).findFirst();
     }
 
+    /** The same with other tables. */
+    public Schema over(List<Table> newTables) {
+        return new Schema(types, sequences, newTables, programs, extensions);
+    }
+
     /** The same without views and routines. */
     public Schema withoutPrograms() {
         return programs.isEmpty() ? this : new Schema(types, sequences, tables, List.of(), extensions);

@@ -38,6 +38,17 @@ public record Table(Optional<OwnerId> origin, String namespace, String name, Lis
         this(origin, "", name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment);
     }
 
+    /** The same in another schema. */
+    public Table in(String newNamespace) {
+        return new Table(origin, newNamespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+                comment);
+    }
+
+    /** The same with other foreign keys. */
+    public Table referring(List<ForeignKey> newKeys) {
+        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, newKeys, indexes, comment);
+    }
+
     /** The column of a name. */
     public Optional<Column> column(String column) {
         for (Column own : columns) {

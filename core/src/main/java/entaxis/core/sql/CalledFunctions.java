@@ -19,18 +19,19 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** The functions that definitions of tables call, in defaults, conditions and computed columns, or that these call. */
-final class CalledFunctions {
+public final class CalledFunctions {
     private final Schema schema;
     private final List<Program> functions;
 
-    CalledFunctions(Schema schema) {
+    /** The functions that the tables of a schema call. */
+    public CalledFunctions(Schema schema) {
         this.schema = schema;
         this.functions =
                 schema.programs().stream().filter(program -> program.kind() == ProgramKind.FUNCTION).toList();
     }
 
     /** In the order in which the schema has them. Linear in the expressions, and in the texts of functions. */
-    Set<Program> programs() {
+    public Set<Program> programs() {
         if (functions.isEmpty()) {
             return Set.of();
         }

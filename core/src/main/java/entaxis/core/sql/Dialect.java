@@ -30,7 +30,7 @@ import java.util.stream.Stream;
  * How an engine writes names, types, expressions and definitions: ISO/IEC 9075-2 unless an engine says otherwise.
  * Immutable.
  */
-public abstract class Dialect extends TableFeatures {
+public abstract class Dialect extends ProgramFeatures {
     /** Loaded when it is first asked for: the services are subclasses of this class. */
     private static final class Registered {
         static final ByEngine<Dialect> BY_ENGINE = ByEngine.load(Dialect.class, Dialect::target);
@@ -272,8 +272,14 @@ public abstract class Dialect extends TableFeatures {
         return switch (Functions.kind(sql)) {
             case RANDOM_UUID -> randomUuid();
             case NOW -> now().orElse(sql);
+            case NEXT_VALUE -> nextValue(Expressions.spelled(Functions.sequence(sql), this));
             case OTHER -> Expressions.spelled(sql, this);
         };
+    }
+
+    /** The next number of a sequence (ISO/IEC 9075-2, 6.14). */
+    public String nextValue(String sequence) {
+        return "next value for " + sequence;
     }
 
     /** Words of an expression that are spelled otherwise here, in small letters, each with its spelling. */

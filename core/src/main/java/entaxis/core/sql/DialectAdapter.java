@@ -233,8 +233,12 @@ public final class DialectAdapter {
                         && (fitted.generated().isEmpty() || dialect.requiresComputed(fitted.details().virtual())));
     }
 
-    /** Whether an expression calls no function that stays behind; says so otherwise. */
+    /** Whether an expression calls no function that stays behind, and no sequence where none are; says so otherwise. */
     private boolean callable(Table table, String element, String expression) {
+        if (Functions.kind(expression) == Functions.Kind.NEXT_VALUE && !dialect.sequences()) {
+            say(Kind.LOST, table.name(), element, "there are no sequences to take its number from; it is left out");
+            return false;
+        }
         Optional<String> called = leftBehind.isEmpty() ? Optional.empty()
                 : CalledFunctions.calls(expression, leftBehind).findFirst();
         called.ifPresent(name -> say(Kind.LOST, table.name(), element,
@@ -347,10 +351,16 @@ public final class DialectAdapter {
         List<IndexColumn> columns = index.columns().stream()
                 .map(part -> new IndexColumn(part.expression() ? dialect.expression(part.name()) : part.name(),
                         part.descending() && dialect.fallingIndexes(), part.expression(),
-                        prefixes ? part.prefix() : OptionalInt.empty()))
+                        prefixes ? part.prefix() : OptionalInt.empty(), own ? part.ordering() : ""))
                 .toList();
+        boolean includes = index.included().isEmpty() || dialect.includesColumns();
+        if (!includes) {
+            say(Kind.LOST, table.name(), index.name(), "an index cannot hold columns that it is not ordered by; "
+                    + String.join(", ", index.included()) + " is left out of it");
+        }
         return Optional.of(new TableIndex(index.name(), index.unique() && !partial, columns, index.method(),
-                partial ? Optional.empty() : index.predicate().map(dialect::expression)));
+                partial ? Optional.empty() : index.predicate().map(dialect::expression),
+                includes ? index.included() : List.of()));
     }
 
     private ForeignKey foreignKey(Table table, ForeignKey key, Set<String> required) {

@@ -1,9 +1,14 @@
 package entaxis.core.sql;
 
 import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Expressions that every engine has, each in its own words. */
 public final class Functions {
+    private static final Pattern NEXT =
+            Pattern.compile("(?is)next\\s+value\\s+for\\s+((?:\"[^\"]+\"|[\\w$]+)(?:\\.(?:\"[^\"]+\"|[\\w$]+))?)");
+
     private Functions() { }
 
     /** What an expression gives. */
@@ -11,7 +16,9 @@ public final class Functions {
         /** The time at which the statement or transaction began. */
         NOW,
         /** A new random identifier. */
-        RANDOM_UUID, OTHER
+        RANDOM_UUID,
+        /** The next number of a sequence (ISO/IEC 9075-2, 6.14). */
+        NEXT_VALUE, OTHER
     }
 
     /** What an expression is, if it is one of those. */
@@ -27,7 +34,13 @@ public final class Functions {
                     "statement_timestamp()" -> Kind.NOW;
             case "gen_random_uuid()", "random_uuid()", "uuid()", "newid()", "newsequentialid()", "sys_guid()",
                     "uuid_generate_v4()" -> Kind.RANDOM_UUID;
-            default -> Kind.OTHER;
+            default -> NEXT.matcher(expression.strip()).matches() ? Kind.NEXT_VALUE : Kind.OTHER;
         };
+    }
+
+    /** The sequence that gives the next number, as SQL names it. */
+    static String sequence(String nextValue) {
+        Matcher next = NEXT.matcher(nextValue.strip());
+        return next.matches() ? next.group(1) : nextValue;
     }
 }

@@ -18,6 +18,7 @@ import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.token.Identifiers;
+import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.UserType;
@@ -71,7 +72,8 @@ public final class IsoNormalizer {
     private Schema schema(Schema schema) {
         List<TypeDefinition> types = schema.types().stream().map(this::type).toList();
         List<Sequence> sequences = schema.sequences().stream()
-                .map(own -> new Sequence(own.namespace(), name(own.name()), own.start(), own.step())).toList();
+                .map(own -> new Sequence(own.namespace(), name(own.name()), own.start(), own.step(), own.comment()))
+                .toList();
         List<Table> tables = schema.tables().stream().map(this::table).toList();
         Map<List<String>, Table> named = new HashMap<>();
         tables.forEach(table -> named.putIfAbsent(identity(table.namespace(), table.name()), table));
@@ -165,7 +167,7 @@ public final class IsoNormalizer {
                                 .map(part -> part
                                         .named(part.expression() ? condition.apply(part.name()) : name(part.name())))
                                 .toList(),
-                        "", own.predicate().map(condition)))
+                        "", own.predicate().map(condition), names(own.included())))
                 .toList();
         return new Table(table.origin(), usual(table.namespace()) ? "" : name(table.namespace()), name(table.name()),
                 columns, key, uniques, checks, keys, indexes, table.comment());
@@ -196,8 +198,16 @@ public final class IsoNormalizer {
         ColumnDetails details =
                 new ColumnDetails(column.details().virtual(), column.details().onUpdate(), Optional.empty());
         return new Column(column.origin(), name(column.name()), type, column.required(),
-                column.defaultValue().map(text -> expression(text, type)), column.identity(),
+                column.defaultValue().filter(text -> !bitsAsBytes(column.type(), type))
+                        .map(text -> expression(text, type)),
+                column.identity(),
                 column.numbering(), column.generated().map(this::condition), details, column.comment());
+    }
+
+    /** Whether a column of bits becomes one of bytes, which is nearest: its default does not fit then. */
+    private static boolean bitsAsBytes(SqlType before, SqlType now) {
+        return now instanceof BinaryType && before instanceof NativeType(String spelled)
+                && ForeignTypes.among(List.of("bit", "bit varying", "varbit"), spelled);
     }
 
     /** A default in ISO words. */

@@ -21,7 +21,9 @@ import java.util.stream.Collectors;
 public record Script(Target engine, String head, List<Statement> statements, List<AdaptationNote> findings) {
 
     /** What a statement does. */
-    public enum Kind { DROP, SCHEMA, TYPE, SEQUENCE, TABLE, FOREIGN_KEY, INDEX, PROGRAM, COMMENT, ROWS, SETTING }
+    public enum Kind {
+        DROP, SCHEMA, TYPE, SEQUENCE, TABLE, FOREIGN_KEY, INDEX, PROGRAM, COMMENT, PRIVILEGE, ROWS, SETTING
+    }
 
     /**
      * One statement.
@@ -92,6 +94,7 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
             case FOREIGN_KEY -> "foreign key";
             case INDEX -> "index";
             case COMMENT -> "comment";
+            case PRIVILEGE -> "privilege";
             case ROWS -> "row";
             case SETTING -> "setting";
         };

@@ -78,6 +78,7 @@ public final class ScriptWriter {
                     words -> statements.add(new Statement(Kind.SETTING, Optional.empty(), words)));
         }
         early.forEach(program -> statements.add(new Statement(Kind.PROGRAM, Optional.empty(), program.text())));
+        ProgramWriter ofPrograms = new ProgramWriter(dialect, options);
         List<Table> ordered =
                 options.foreignKeysInside() && dialect.addsForeignKeys() ? new CreationOrder(tables).tables() : tables;
         Map<Table, List<ForeignKey>> inside = inside(ordered);
@@ -95,8 +96,10 @@ public final class ScriptWriter {
         fitted.schema().programs().stream().filter(program -> !early.contains(program))
                 .forEach(program -> statements.add(new Statement(Kind.PROGRAM, Optional.empty(), program.text())));
         if (options.comments()) {
-            comments(fitted.schema(), tables, statements);
+            comments(fitted.schema(), tables, ofPrograms, statements);
         }
+        fitted.schema().programs().stream().flatMap(program -> ofPrograms.grants(program).stream())
+                .forEach(text -> statements.add(new Statement(Kind.PRIVILEGE, Optional.empty(), text)));
         dialect.preparation(statements.stream().map(Statement::text))
                 .ifPresent(words -> statements.addFirst(new Statement(Kind.SETTING, Optional.empty(), words)));
         return new Script(dialect.target(), head(schema, title), statements, findings);
@@ -168,10 +171,15 @@ public final class ScriptWriter {
         return inside;
     }
 
-    private void comments(Schema schema, List<Table> tables, List<Statement> statements) {
+    private void comments(Schema schema, List<Table> tables, ProgramWriter ofPrograms, List<Statement> statements) {
         if (dialect.comments() != Comments.STATEMENT) {
             return;
         }
+        schema.sequences().stream().filter(sequence -> !sequence.comment().isEmpty())
+                .flatMap(sequence -> ofPrograms.comment(sequence).stream())
+                .forEach(text -> statements.add(new Statement(Kind.COMMENT, Optional.empty(), text)));
+        schema.programs().stream().flatMap(program -> ofPrograms.comments(program, List.of()).stream())
+                .forEach(text -> statements.add(new Statement(Kind.COMMENT, Optional.empty(), text)));
         if (dialect.commentsOnTypes()) {
             schema.types().stream().filter(type -> !type.comment().isEmpty())
                     .forEach(type -> statements.add(new Statement(Kind.COMMENT, Optional.empty(), comment(type))));

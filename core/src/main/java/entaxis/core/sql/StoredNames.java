@@ -82,13 +82,8 @@ final class StoredNames {
                 own.onUpdate(), own.deferral())).toList();
         List<TableIndex> indexes =
                 table.indexes().stream()
-                        .map(own -> new TableIndex(
-                                free(table, Named.INDEX, own.name()), own.unique(), own.columns().stream()
-                                        .map(part -> part.named(part.expression() ? expression.apply(part.name())
-                                                : dialect.stored(part.name())))
-                                        .toList(),
-                                own.method(),
-                own.predicate().map(expression))).toList();
+                        .map(own -> own.named(free(table, Named.INDEX, own.name()))
+                                .worded(dialect::stored, expression::apply)).toList();
         List<Column> columns = cut.isEmpty() ? table.columns() : table.columns().stream().map(
                 column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression)))
                 .toList();

@@ -90,6 +90,11 @@ public abstract class TableFeatures {
         return true;
     }
 
+    /** Whether an index can hold columns that it is not ordered by. */
+    public boolean includesColumns() {
+        return false;
+    }
+
     // columns
 
     /** Whether a column may be defined without a type. */

@@ -257,13 +257,18 @@ public final class TableWriter {
                         : spelling.name(index.name()))
                 + " " + (usingInFront ? using : "")
                 + "ON " + spelling.qualified(table.namespace(), table.name()) + " " + (usingInFront ? "" : using)
-                + columns + index.predicate().map(rows -> " WHERE " + dialect.written(rows)).orElse("");
+                + columns + (index.included().isEmpty() ? "" : " INCLUDE " + names(index.included()))
+                + index.predicate().map(rows -> " WHERE " + dialect.written(rows)).orElse("");
     }
 
     private String indexed(IndexColumn part) {
         String what = part.expression() ? "(" + dialect.written(part.name()) + ")" : spelling.name(part.name());
+        int nulls = Math.max(part.ordering().indexOf("NULLS "), part.ordering().isEmpty() ? 0 : -1);
+        String before = nulls < 0 ? part.ordering() : part.ordering().substring(0, nulls).strip();
+        String behind = nulls < 0 ? "" : part.ordering().substring(nulls);
         return what + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "")
-                + (part.descending() ? " DESC" : "");
+                + (before.isEmpty() ? "" : " " + before) + (part.descending() ? " DESC" : "")
+                + (behind.isEmpty() ? "" : " " + behind);
     }
 
     static String padded(String text, int width) {

@@ -13,7 +13,7 @@ public final class Identifiers {
 
     /**
      * An expression with some of its names exchanged: words and quoted names that stand for columns, not for functions
-     * and not behind a dot. Everything else stays as it was typed. Linear.
+     * or types of casts, and not behind a dot. Everything else stays as it was typed. Linear.
      *
      * @param names the new name as SQL, by the old one in lower case
      */
@@ -46,6 +46,7 @@ public final class Identifiers {
 
     private static boolean column(List<Token> tokens, int i) {
         return tokens.get(i).isName() && !(i > 0 && tokens.get(i - 1).is("."))
+                && !(i > 1 && tokens.get(i - 1).is(":") && tokens.get(i - 2).is(":"))
                 && !(i + 1 < tokens.size() && tokens.get(i + 1).is("("));
     }
 }

@@ -28,12 +28,14 @@ import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.NamedCheck;
 import entaxis.core.design.NamedType;
+import entaxis.core.design.ObjectComment;
 import entaxis.core.design.OpaqueId;
 import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.OpaqueProgram;
 import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.Place;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
@@ -43,18 +45,22 @@ import entaxis.core.design.Structure;
 import entaxis.core.design.TypeId;
 import entaxis.core.expression.CanonicalForm;
 import entaxis.core.reconcile.Aspect;
+import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.MergedTable;
+import entaxis.core.reconcile.ProgramKeys;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.SchemaPart;
 import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
@@ -64,6 +70,7 @@ import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
+import entaxis.core.token.Identifiers;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType.UserType;
@@ -88,6 +95,7 @@ import java.util.stream.Stream;
 public final class DesignUpdate {
     private static final int BELOW = 240;
     private final Schema database;
+    private final Dialect dialect;
     private final Fresh fresh;
     private final Map<String, String> meanings = new HashMap<>();
     private final List<String> left = new ArrayList<>();
@@ -95,7 +103,8 @@ public final class DesignUpdate {
     private Design design;
     private Derivation derivation;
 
-    private DesignUpdate(Design design, Derivation derivation, Schema database, Fresh fresh) {
+    private DesignUpdate(Design design, Derivation derivation, Schema database, Dialect dialect, Fresh fresh) {
+        this.dialect = dialect;
         this.design = design;
         this.derivation = derivation;
         this.database = database;
@@ -120,7 +129,8 @@ public final class DesignUpdate {
     /** The same; columns that came out of a table of the design keep their meanings. */
     public static Updated of(Design design, Derivation derivation, Schema have, Dialect dialect, List<Difference> taken,
             DifferenceWords words, Fresh fresh, List<MergedTable> split) {
-        DesignUpdate update = new DesignUpdate(design, derivation, IsoNormalizer.of(have, dialect), fresh);
+        DesignUpdate update = new DesignUpdate(design, derivation, IsoNormalizer.of(have, dialect), dialect,
+                fresh);
         split.forEach(joined -> derivation.schema().table(joined.table())
                 .ifPresent(table -> joined.columns().forEach((column, source) ->
                 table.column(column)
@@ -272,34 +282,48 @@ public final class DesignUpdate {
             known.ifPresent(own -> apply(new Change.RemoveOpaque(own.id()), "The sequence " + own.name()));
             return;
         }
-        database.sequences().stream()
+        Optional<Sequence> there = database.sequences().stream()
                 .filter(sequence -> TableNames.of(sequence.namespace(), sequence.name()).equals(difference.name()))
-                .findFirst()
-                .ifPresent(sequence -> apply(new Change.PutOpaque(new OpaqueSequence(
-                        known.map(OpaqueSequence::id).orElseGet(() -> new OpaqueId(fresh.id('v'))),
-                        sequence.namespace(),
-                        sequence.name(), sequence.start(), sequence.step())), "The sequence " + sequence.name()));
+                .findFirst();
+        there.ifPresent(sequence -> {
+            boolean whole = known.isEmpty() || difference.aspect() != Aspect.COMMENT;
+            String comment = known.filter(own -> difference.aspect() == Aspect.DEFINITION)
+                    .map(OpaqueSequence::comment).orElse(sequence.comment());
+            apply(new Change.PutOpaque(new OpaqueSequence(
+                    known.map(OpaqueSequence::id).orElseGet(() -> new OpaqueId(fresh.id('v'))), sequence.namespace(),
+                    sequence.name(), whole ? sequence.start() : known.get().start(),
+                    whole ? sequence.step() : known.get().step(), comment)), "The sequence " + sequence.name());
+        });
     }
 
-    /** Programs are told apart by their text, since routines may share a name. */
     private void program(Difference difference) {
-        Optional<OpaqueProgram> known =
-                carried(OpaqueProgram.class).filter(own -> own.text().equals(difference.to())).findFirst();
-        if (difference.added()) {
+        ProgramKeys keys = new ProgramKeys(database, derivation.schema(), dialect);
+        Optional<OpaqueProgram> known = carried(OpaqueProgram.class)
+                .filter(own -> own.target() == dialect.target()
+                        && keys.label(held(own)).equals(difference.name())).findFirst();
+        if (difference.aspect() == Aspect.PRIVILEGES) {
+            left.add("A design does not hold who may use " + difference.name() + ".");
+        } else if (difference.added()) {
             known.ifPresent(
                     own -> apply(new Change.RemoveOpaque(own.id()), "The " + own.kind().word() + " " + own.name()));
-            return;
+        } else {
+            database.programs().stream().filter(program -> keys.label(program).equals(difference.name())).findFirst()
+                    .ifPresent(program -> apply(new Change.PutOpaque(put(program, known, difference.aspect())),
+                            "The " + program.kind().word() + " " + program.name()));
         }
-        database.programs().stream().filter(program -> program.text().equals(difference.from())).findFirst()
-                .ifPresent(
-                        program -> apply(
-                                new Change.PutOpaque(
-                                        new OpaqueProgram(
-                                                known.map(OpaqueProgram::id)
-                                                        .orElseGet(() -> new OpaqueId(fresh.id('v'))),
-                                                program.kind(),
-                                                program.namespace(), program.name(), program.target(), program.text())),
-                                "The " + program.kind().word() + " " + program.name()));
+    }
+
+    /** What the design has of a program, with what the database says of it instead. */
+    private OpaqueProgram put(Program there, Optional<OpaqueProgram> known, Aspect aspect) {
+        OpaqueId id = known.map(OpaqueProgram::id).orElseGet(() -> new OpaqueId(fresh.id('v')));
+        String text = known.filter(own -> aspect == Aspect.COMMENT).map(OpaqueProgram::text).orElse(there.text());
+        List<ObjectComment> comments = known.filter(own -> aspect == Aspect.DEFINITION).map(OpaqueProgram::comments)
+                .orElse(there.comments());
+        return new OpaqueProgram(id, there.kind(), there.namespace(), there.name(), there.target(), text, comments);
+    }
+
+    private static Program held(OpaqueProgram own) {
+        return new Program(own.kind(), own.namespace(), own.name(), own.target(), own.text());
     }
 
     private <T extends OpaqueObject> Stream<T> carried(Class<T> kind) {
@@ -493,16 +517,37 @@ public final class DesignUpdate {
 
     private void name(Difference difference) {
         switch (difference.part()) {
-            case TABLE -> entityOf(difference.table()).ifPresentOrElse(
-                    entity -> apply(new Change.RenameEntity(entity.id(), entityName(difference.from())),
-                            difference.table()),
-                    () -> owner(difference.table()).ifPresent(owner -> apply(
-                            new Change.AlterRelationship(derivation.stated((RelationshipId) owner.getKey()),
-                            new RelationshipAspect.Name(difference.from())), difference.table())));
+            case TABLE -> {
+                programsFollow(difference.table(), difference.from());
+                entityOf(difference.table()).ifPresentOrElse(
+                        entity -> apply(new Change.RenameEntity(entity.id(), entityName(difference.from())),
+                                difference.table()),
+                        () -> owner(difference.table()).ifPresent(owner -> apply(
+                                new Change.AlterRelationship(derivation.stated((RelationshipId) owner.getKey()),
+                                new RelationshipAspect.Name(difference.from())), difference.table())));
+            }
             case COLUMN -> columnName(difference);
             default -> left.add("The name of the " + difference.part().word() + " " + difference.name()
                     + " follows from the design's rules for names.");
         }
+    }
+
+    /** Views and triggers speak of a table by its new name, where the engine rewrites them so. */
+    private void programsFollow(String before, String now) {
+        if (!CatalogWording.of(dialect.target()).programsFollowRenames()) {
+            return;
+        }
+        Map<String, String> names = Map.of(before.substring(before.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT),
+                dialect.name(now.substring(now.lastIndexOf('.') + 1)));
+        carried(OpaqueProgram.class)
+                .filter(own -> own.kind() == ProgramKind.VIEW || own.kind() == ProgramKind.TRIGGER).toList()
+                .forEach(own -> {
+                    String text = Identifiers.exchanged(own.text(), names);
+                    if (own.target() == dialect.target() && !text.equals(own.text())) {
+                        apply(new Change.PutOpaque(new OpaqueProgram(own.id(), own.kind(), own.namespace(),
+                                own.name(), own.target(), text, own.comments())), own.name());
+                    }
+                });
     }
 
     /** What is named after an entity or a key keeps its name in the database when those get another. */
@@ -724,7 +769,8 @@ public final class DesignUpdate {
             Optional<TableIndex> wanted = there(difference.table()).flatMap(table -> table.indexes().stream()
                     .filter(index -> index.name().equals(name) || index.name().equals(difference.from())).findFirst());
             boolean plain = wanted.isPresent() && wanted.get().predicate().isEmpty()
-                    && wanted.get().columns().stream().noneMatch(TableIndex.IndexColumn::expression);
+                    && wanted.get().columns().stream()
+                            .noneMatch(part -> part.expression() || part.prefix().isPresent());
             Optional<List<KeyPart>> parts = plain
                     ? parts(difference.table(),
                             wanted.get().columns().stream().map(TableIndex.IndexColumn::name).toList())

@@ -103,8 +103,8 @@ public final class H2Catalog {
             + TYPE.replace("c.declared_data_type", "''").replace("c.", "e.")
             + " from information_schema.element_types e where e.object_schema = ? and e.object_type = 'TABLE'";
     private static final String SEQUENCES =
-            "select sequence_name, start_value, increment from information_schema.sequences where sequence_schema = ? "
-                    + "order by sequence_name";
+            "select sequence_name, start_value, increment, coalesce(remarks, '') from information_schema.sequences "
+                    + "where sequence_schema = ? order by sequence_name";
 
     private final String schema;
     private final Map<String, List<String>> values = new HashMap<>();
@@ -143,7 +143,8 @@ public final class H2Catalog {
         indexes(catalog, tables);
         List<Sequence> sequences = new ArrayList<>();
         catalog.each(SEQUENCES,
-                row -> sequences.add(new Sequence("", FoldedName.of(row.getString(1)), row.getLong(2), row.getLong(3))),
+                row -> sequences.add(new Sequence("", FoldedName.of(row.getString(1)), row.getLong(2), row.getLong(3),
+                        row.getString(4))),
                 schema);
         sequences.removeIf(sequence -> sequence.name().startsWith("system_sequence"));
         return new Schema(types(catalog), sequences, tables.values().stream().map(TableParts::table).toList(),

@@ -1,5 +1,6 @@
 package entaxis.engines.h2;
 
+import entaxis.core.design.ObjectComment;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
@@ -8,13 +9,20 @@ import entaxis.engines.catalog.CatalogReader;
 import entaxis.engines.catalog.FoldedName;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /** Views; routines and triggers are Java and are left where they are (H2 manual, “Information Schema”). */
 final class H2Programs {
     private static final String VIEWS =
-            "select table_name, view_definition from information_schema.views where table_schema = ? order by "
-                    + "table_name";
+            "select v.table_name, v.view_definition, t.remarks from information_schema.views v join "
+                    + "information_schema.tables t on t.table_schema = v.table_schema and t.table_name = v.table_name "
+                    + "where v.table_schema = ? order by v.table_name";
+    private static final String COLUMNS =
+            "select c.table_name, c.column_name, c.remarks from information_schema.columns c join "
+                    + "information_schema.views v on v.table_schema = c.table_schema and v.table_name = c.table_name "
+                    + "where c.table_schema = ? and c.remarks is not null order by c.table_name, c.ordinal_position";
 
     private final CatalogReader reader;
     private final Dialect dialect;
@@ -25,15 +33,20 @@ final class H2Programs {
         this.dialect = Dialect.of(reader.engine());
     }
 
-    private void add(ProgramKind kind, String name, String text) {
-        programs.add(reader.program(kind, name, text));
-    }
-
     List<Program> read(Catalog catalog, String schema) throws SQLException {
-        catalog.each(VIEWS, row -> add(ProgramKind.VIEW, FoldedName.of(row.getString(1)),
-                "CREATE VIEW " + dialect.name(FoldedName.of(row.getString(1))) + " AS "
-                        + row.getString(2).replace("\"" + schema + "\".", "")),
-                schema);
+        Map<String, List<ObjectComment>> ofColumns = new HashMap<>();
+        catalog.each(COLUMNS, row -> ofColumns.computeIfAbsent(row.getString(1), any -> new ArrayList<>())
+                .add(new ObjectComment(FoldedName.of(row.getString(2)), row.getString(3))), schema);
+        catalog.each(VIEWS, row -> {
+            String name = FoldedName.of(row.getString(1));
+            List<ObjectComment> comments = new ArrayList<>();
+            if (row.getString(3) != null) {
+                comments.add(new ObjectComment("", row.getString(3)));
+            }
+            comments.addAll(ofColumns.getOrDefault(row.getString(1), List.of()));
+            programs.add(reader.program(ProgramKind.VIEW, name, "CREATE VIEW " + dialect.name(name) + " AS "
+                    + row.getString(2).replace("\"" + schema + "\".", "")).withComments(comments));
+        }, schema);
         return programs;
     }
 }

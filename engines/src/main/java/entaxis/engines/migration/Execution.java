@@ -1,5 +1,6 @@
 package entaxis.engines.migration;
 
+import entaxis.core.migration.Alterations;
 import entaxis.core.migration.Migration;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -47,8 +48,12 @@ public record Execution(List<String> done, Optional<String> failed, String messa
         }
     }
 
+    /** How many seconds a statement of a migration waits for a lock that somebody else holds, at most. */
+    public static final int LOCK_SECONDS = 10;
+
     /**
-     * The same, telling how it goes on.
+     * The same, telling how it goes on. No statement waits for a lock longer than {@link #LOCK_SECONDS}, so that those
+     * who use the database do not queue up behind it.
      *
      * @param statementTime the longest that one statement may run; zero for no limit
      */
@@ -57,6 +62,10 @@ public record Execution(List<String> done, Optional<String> failed, String messa
         List<String> done = new ArrayList<>();
         try (Statement statement = connection.createStatement()) {
             statement.setQueryTimeout((int) statementTime.toSeconds());
+            Optional<String> locks = Alterations.of(migration.engine()).lockLimit(LOCK_SECONDS);
+            if (locks.isPresent()) {
+                statement.execute(locks.get());
+            }
             for (int i = 0; i < statements.size(); i++) {
                 try {
                     if (course.stopped()) {

@@ -64,7 +64,7 @@ final class MySqlPrograms {
      * Without the account that made it, which need not exist elsewhere; the text is empty for those who may not see it.
      */
     private void routine(ProgramKind kind, String name, ResultSet row) throws SQLException {
-        String text = Catalog.text(row, 3).replaceFirst("(?i)^CREATE DEFINER=`[^`]*`@`[^`]*` ", "CREATE ");
+        String text = Catalog.text(row, 3).replaceFirst("(?i)^CREATE DEFINER=`[^`]*`(@`[^`]*`)? ", "CREATE ");
         if (!text.isEmpty()) {
             add(kind, name, text);
         }

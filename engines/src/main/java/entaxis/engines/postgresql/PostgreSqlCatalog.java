@@ -21,6 +21,7 @@ import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.IndexOrdering;
 import entaxis.core.sql.SpelledTypes;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
@@ -86,7 +87,9 @@ public final class PostgreSqlCatalog {
                    array(select coalesce(a.attname::text, '') from unnest(x.indkey) with ordinality u(num, ord) left \
                    join pg_attribute a on a.attrelid = c.oid and a.attnum = u.num
                          where u.ord <= x.indnkeyatts order by u.ord),
-                   pg_get_expr(x.indpred, x.indrelid), m.amname
+                   pg_get_expr(x.indpred, x.indrelid), m.amname, pg_get_indexdef(x.indexrelid),
+                   array(select a.attname::text from unnest(x.indkey) with ordinality u(num, ord) join \
+                   pg_attribute a on a.attrelid = c.oid and a.attnum = u.num where u.ord > x.indnkeyatts order by u.ord)
             from pg_index x join pg_class c on c.oid = x.indrelid join pg_class i on i.oid = x.indexrelid join \
             pg_namespace n on n.oid = c.relnamespace join pg_am m on m.oid = i.relam
             where n.nspname = ? and c.relkind in ('r', 'p') and c.relpersistence <> 't'
@@ -115,8 +118,10 @@ public final class PostgreSqlCatalog {
             left join lateral (select * from pg_constraint k where k.contypid = t.oid and k.contype = 'c' order by \
             k.oid limit 1) k on true
             where n.nspname = ? and (t.typtype in ('d', 'e') or t.typtype = 'c' and c.relkind = 'c') order by t.oid""";
+    private static final String EXTENSIONS = "select extname from pg_extension where extname <> 'plpgsql' order by oid";
     private static final String SEQUENCES = """
-            select c.relname, s.seqstart, s.seqincrement from pg_sequence s join pg_class c on c.oid = s.seqrelid \
+            select c.relname, s.seqstart, s.seqincrement, coalesce(obj_description(c.oid, 'pg_class'), '') from \
+            pg_sequence s join pg_class c on c.oid = s.seqrelid \
             join pg_namespace n on n.oid = c.relnamespace
             where n.nspname = ? and c.relpersistence <> 't'
                   and not exists (select 1 from pg_depend d where d.objid = c.oid and d.classid = \
@@ -140,8 +145,12 @@ public final class PostgreSqlCatalog {
         catalog.each(TYPES, row -> types.add(definition(row)), schema);
         List<Sequence> sequences = new ArrayList<>();
         catalog.each(SEQUENCES,
-                row -> sequences.add(new Sequence("", row.getString(1), row.getLong(2), row.getLong(3))), schema);
-        return new Schema(types, sequences, tables.values().stream().map(TableParts::table).toList(), List.of());
+                row -> sequences.add(new Sequence("", row.getString(1), row.getLong(2), row.getLong(3),
+                        row.getString(4))), schema);
+        List<String> extensions = new ArrayList<>();
+        catalog.each(EXTENSIONS, row -> extensions.add(row.getString(1)));
+        return new Schema(types, sequences, tables.values().stream().map(TableParts::table).toList(), List.of(),
+                extensions);
     }
 
     private static Column column(ResultSet row) throws SQLException {
@@ -172,12 +181,14 @@ public final class PostgreSqlCatalog {
         Integer[] falling = (Integer[]) row.getArray(5).getArray();
         List<String> columns = names(row.getArray(6));
         String method = row.getString(8);
+        List<String> orderings = IndexOrdering.ofDefinition(row.getString(9));
         List<IndexColumn> parts = IntStream.range(0, columns.size())
                 .mapToObj(i -> new IndexColumn(columns.get(i).isEmpty() ? spelled.get(i) : columns.get(i),
                         falling[i] == 1,
-                columns.get(i).isEmpty(), OptionalInt.empty())).toList();
+                columns.get(i).isEmpty(), OptionalInt.empty(),
+                        IndexOrdering.canonical(orderings.get(i), falling[i] == 1))).toList();
         return new TableIndex(row.getString(2), row.getBoolean(3), parts, method.equals("btree") ? "" : method,
-                Optional.ofNullable(row.getString(7)));
+                Optional.ofNullable(row.getString(7)), names(row.getArray(10)));
     }
 
     private static TypeDefinition definition(ResultSet row) throws SQLException {

@@ -1,35 +1,53 @@
 package entaxis.engines.postgresql;
 
+import entaxis.core.design.ObjectComment;
 import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.Grant;
+import entaxis.core.schema.Privileges;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
 import entaxis.engines.catalog.Catalog;
 import entaxis.engines.catalog.CatalogReader;
+import java.sql.Array;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 /** Views, routines, triggers and rules, not of extensions (PostgreSQL manual, “System Information Functions”). */
 final class PostgreSqlPrograms {
     private static final String OF_EXTENSION =
             " and not exists (select 1 from pg_depend e where e.objid = %s and e.deptype = 'e')";
+    /** The privileges of others than the owner: each as its word, with a star if it may be handed on, and the role. */
+    private static final String GRANTS =
+            "array(select x.privilege_type || case when x.is_grantable then '* ' else ' ' end || case when "
+                    + "x.grantee = 0 then 'PUBLIC' else pg_get_userbyid(x.grantee)::text end from aclexplode("
+                    + "coalesce(%1$sacl, acldefault('%2$s', %1$sowner))) x where x.grantee <> %1$sowner)";
+    private static final String NO_GRANTS = "array[]::text[]";
     private static final String VIEWS =
-            "select c.relkind::text, c.relname, pg_get_viewdef(c.oid, true) from pg_class c join pg_namespace n on "
-                    + "n.oid = c.relnamespace"
+            "select c.relkind::text, c.relname, pg_get_viewdef(c.oid, true), obj_description(c.oid, 'pg_class'), "
+                    + GRANTS.formatted("c.rel", "r") + ", array(select a.attname::text || E'\\n' || col_description("
+                    + "c.oid, a.attnum) from pg_attribute a where a.attrelid = c.oid and a.attnum > 0 and "
+                    + "col_description(c.oid, a.attnum) is not null order by a.attnum) from pg_class c join "
+                    + "pg_namespace n on n.oid = c.relnamespace"
                     + " where n.nspname = ? and c.relkind in ('v', 'm') and c.relpersistence <> 't'"
                     + OF_EXTENSION.formatted("c.oid") + " order by c.oid";
     private static final String ROUTINES =
-            "select p.prokind::text, p.proname, pg_get_functiondef(p.oid) from pg_proc p join pg_namespace n on n.oid "
+            "select p.prokind::text, p.proname, pg_get_functiondef(p.oid), obj_description(p.oid, 'pg_proc'), "
+                    + GRANTS.formatted("p.pro", "f") + ", array[]::text[] from pg_proc p join pg_namespace n on n.oid "
                     + "= p.pronamespace"
                     + " where n.nspname = ? and p.prokind in ('f', 'p', 'w')" + OF_EXTENSION.formatted("p.oid")
                     + " order by p.oid";
     private static final String TRIGGERS =
-            "select 't', t.tgname, pg_get_triggerdef(t.oid, true) from pg_trigger t join pg_class c on c.oid = "
+            "select 't', t.tgname, pg_get_triggerdef(t.oid, true), obj_description(t.oid, 'pg_trigger'), " + NO_GRANTS
+                    + ", array[]::text[] from pg_trigger t join pg_class c on c.oid = "
                     + "t.tgrelid join pg_namespace n on n.oid = c.relnamespace"
             + " where n.nspname = ? and not t.tgisinternal order by t.oid";
     private static final String RULES =
-            "select 'r', r.rulename, pg_get_ruledef(r.oid, true) from pg_rewrite r join pg_class c on c.oid = "
+            "select 'r', r.rulename, pg_get_ruledef(r.oid, true), obj_description(r.oid, 'pg_rewrite'), " + NO_GRANTS
+                    + ", array[]::text[] from pg_rewrite r join pg_class c on c.oid = "
                     + "r.ev_class join pg_namespace n on n.oid = c.relnamespace"
             + " where n.nspname = ? and r.rulename <> '_RETURN' order by r.oid";
 
@@ -42,27 +60,48 @@ final class PostgreSqlPrograms {
         this.dialect = Dialect.of(reader.engine());
     }
 
-    private void add(ProgramKind kind, String name, String text) {
-        programs.add(reader.program(kind, name, text));
-    }
-
     List<Program> read(Catalog catalog, String schema) throws SQLException {
         for (String query : List.of(ROUTINES, VIEWS, RULES, TRIGGERS)) {
-            catalog.each(query, row -> {
-                String name = row.getString(2);
-                String text = row.getString(3);
-                switch (row.getString(1)) {
-                    case "v" -> add(ProgramKind.VIEW, name, "CREATE VIEW " + dialect.name(name) + " AS\n" + text);
-                    case "m" -> add(ProgramKind.VIEW, name,
-                            "CREATE MATERIALIZED VIEW " + dialect.name(name) + " AS\n" + text);
-                    case "p" -> add(ProgramKind.PROCEDURE, name, unqualified(text, schema));
-                    case "t" -> add(ProgramKind.TRIGGER, name, text);
-                    case "r" -> add(ProgramKind.RULE, name, text);
-                    default -> add(ProgramKind.FUNCTION, name, unqualified(text, schema));
-                }
-            }, schema);
+            catalog.each(query, row -> add(row, schema), schema);
         }
         return programs;
+    }
+
+    private void add(ResultSet row, String schema) throws SQLException {
+        String name = row.getString(2);
+        String text = row.getString(3);
+        Program program = switch (row.getString(1)) {
+            case "v" -> reader.program(ProgramKind.VIEW, name, "CREATE VIEW " + dialect.name(name) + " AS\n" + text);
+            case "m" -> reader.program(ProgramKind.VIEW, name,
+                    "CREATE MATERIALIZED VIEW " + dialect.name(name) + " AS\n" + text);
+            case "p" -> reader.program(ProgramKind.PROCEDURE, name, unqualified(text, schema));
+            case "t" -> reader.program(ProgramKind.TRIGGER, name, text);
+            case "r" -> reader.program(ProgramKind.RULE, name, text);
+            default -> reader.program(ProgramKind.FUNCTION, name, unqualified(text, schema));
+        };
+        List<ObjectComment> comments = new ArrayList<>();
+        if (row.getString(4) != null) {
+            comments.add(new ObjectComment("", row.getString(4)));
+        }
+        for (String column : (String[]) row.getArray(6).getArray()) {
+            int end = column.indexOf('\n');
+            comments.add(new ObjectComment(column.substring(0, end), column.substring(end + 1)));
+        }
+        programs.add(program.withComments(comments).withGrants(Optional.of(granted(program, row.getArray(5)))));
+    }
+
+    private List<Grant> granted(Program program, Array told) throws SQLException {
+        List<Grant> grants = new ArrayList<>();
+        List<String> known = dialect.privileges(program.kind());
+        for (String grant : (String[]) told.getArray()) {
+            int end = grant.indexOf(' ');
+            boolean option = grant.charAt(end - 1) == '*';
+            String privilege = grant.substring(0, option ? end - 1 : end);
+            if (known.contains(privilege)) {
+                grants.add(new Grant(privilege, grant.substring(end + 1), option));
+            }
+        }
+        return new Privileges(known, grants).grants();
     }
 
     /** The engine names the schema of a routine always; what is carried along can be made in another one. */

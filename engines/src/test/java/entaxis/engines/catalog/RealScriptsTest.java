@@ -6,9 +6,11 @@ import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
+import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.EngineSchema;
+import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
@@ -40,6 +42,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
@@ -176,28 +179,53 @@ class RealScriptsTest {
 
     @Test
     void postgreSql() throws Exception {
-        SoftAssertions all = new SoftAssertions();
         try (EmbeddedPostgres server = EmbeddedPostgres.builder()
                 .setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
-            List<Application> applications = applications("postgresql", Target.POSTGRESQL);
-            enough(applications, 12);
-            for (Application application : applications) {
-                String database = "app_" + application.name().replaceAll("[^a-z0-9]", "_");
-                try (Connection connection = server.getPostgresDatabase().getConnection();
-                        Statement statement = connection.createStatement()) {
-                    statement.execute("create database " + database);
+            postgreSql(server, false);
+        }
+    }
+
+    /** An older server, of which the client of this system makes dumps. */
+    @Test
+    void olderPostgreSql() throws Exception {
+        try (EmbeddedPostgres server = OlderPostgreSql.start()) {
+            postgreSql(server, true);
+        }
+    }
+
+    private static void postgreSql(EmbeddedPostgres server, boolean dumps) throws Exception {
+        SoftAssertions all = new SoftAssertions();
+        List<Application> applications = applications("postgresql", Target.POSTGRESQL);
+        enough(applications, 12);
+        for (Application application : applications) {
+            String database = "app_" + application.name().replaceAll("[^a-z0-9]", "_");
+            try (Connection connection = server.getPostgresDatabase().getConnection();
+                    Statement statement = connection.createStatement()) {
+                statement.execute("create database " + database);
+            }
+            for (Path file : application.files()) {
+                written(List.of("psql", "--quiet", "--no-psqlrc", "--host=127.0.0.1", "--port=" + server.getPort(),
+                        "--username=postgres", "--file=" + file, database));
+            }
+            try (Connection connection = server.getDatabase("postgres", database).getConnection()) {
+                same(application, ScriptReader.read(application.text(), Target.POSTGRESQL),
+                        PostgreSqlCatalog.read(Catalog.of(connection), "public"), all);
+                catalogIsAlike(application, live(connection, Dialect.of(Target.POSTGRESQL)), all);
+                if (dumps) {
+                    dumpIsAlike(application, OlderPostgreSql.dump(server, database), true, all);
+                    continue;
                 }
-                try (Connection connection = server.getDatabase("postgres", database).getConnection();
-                        Statement statement = connection.createStatement()) {
-                    run(statement, application);
-                    same(application, ScriptReader.read(application.text(), Target.POSTGRESQL),
-                            PostgreSqlCatalog.read(Catalog.of(connection), "public"), all);
-                    try (Statement again = server.getPostgresDatabase().getConnection().createStatement()) {
-                        again.execute("create database " + database + "_again");
-                    }
-                    try (Connection second = server.getDatabase("postgres", database + "_again").getConnection()) {
-                        writtenAgain(application, connection, second, all);
-                    }
+                try (Statement third = server.getPostgresDatabase().getConnection().createStatement()) {
+                    third.execute("create database " + database + "_design");
+                }
+                try (Connection third = server.getDatabase("postgres", database + "_design").getConnection()) {
+                    throughADesign(application, live(connection, Dialect.of(Target.POSTGRESQL)), third, all);
+                }
+                try (Statement again = server.getPostgresDatabase().getConnection().createStatement()) {
+                    again.execute("create database " + database + "_again");
+                }
+                try (Connection second = server.getDatabase("postgres", database + "_again").getConnection()) {
+                    writtenAgain(application, connection, second, all);
                 }
             }
         }
@@ -226,20 +254,48 @@ class RealScriptsTest {
         }
     }
 
-    /** The script that was run and what the engine's own client dumps of it have nothing apart; routines aside. */
-    private static void dumpIsAlike(Application application, String dump, SoftAssertions all) throws IOException {
+    /** Routines whose script has a backslash at the end of a line, which only the server's own client swallows. */
+    private static final Set<String> BROKEN_LINES = Set.of("createAuditEntryDHCP4", "createAuditEntryDHCP6",
+            "createOptionAuditDHCP4", "createOptionAuditDHCP6");
+
+    private static boolean isBroken(String told) {
+        return BROKEN_LINES.stream().anyMatch(told::contains);
+    }
+
+    /** The script that was run and the catalog of the engine that ran it have nothing apart. */
+    private static void catalogIsAlike(Application application, Schema live, SoftAssertions all) throws IOException {
         Dialect dialect = Dialect.of(application.engine());
-        Schema script = held(application.text(), dialect);
-        Schema dumped = held(dump, dialect);
+        Reconciliation sides = Reconciliation.of(new Reconciliation.Side(live, true),
+                new Reconciliation.Side(whole(application.text(), dialect), false), dialect, AgreedPrograms.NONE,
+                offered -> false);
+        all.assertThat(sides.comparison().differences().stream()
+                .map(new DifferenceWords("the catalog", "the script")::sentence).filter(told -> !isBroken(told)))
+                .as("%s on %s and its catalog", application.name(), application.engine()).isEmpty();
+    }
+
+    /** A design holds what the database has, or says what it cannot hold; what follows from it is accepted. */
+    private static void throughADesign(Application application, Schema live, Connection empty, SoftAssertions all)
+            throws SQLException {
+        ThroughDesign design = ThroughDesign.of(live, Dialect.of(application.engine()), empty);
+        all.assertThat(design.lost()).as("%s on %s through a design", application.name(), application.engine())
+                .isEmpty();
+        all.assertThat(design.untold()).as("%s on %s not told of a design", application.name(), application.engine())
+                .isEmpty();
+        all.assertThat(design.refused()).as("%s on %s refused of a design", application.name(), application.engine())
+                .isEmpty();
+    }
+
+    /** The script that was run and what the engine's own client dumps of it have nothing apart. */
+    private static void dumpIsAlike(Application application, String dump, boolean routines, SoftAssertions all)
+            throws IOException {
+        Dialect dialect = Dialect.of(application.engine());
+        Schema script = routines ? whole(application.text(), dialect) : held(application.text(), dialect);
+        Schema dumped = routines ? whole(dump, dialect) : held(dump, dialect);
         List<String> apart = Comparison
                 .of(EngineSchema.aligned(script, dumped, dialect), dumped, dialect, RenameMap.NONE).differences()
                 .stream().map(new DifferenceWords("the script", "the dump")::sentence).toList();
         all.assertThat(apart).as("%s on %s and its dump", application.name(), application.engine()).isEmpty();
     }
-
-    /** What is not written again as it was, and why. */
-    private static final Map<String, String> NOT_AGAIN =
-            Map.of("meta_emailsubjectbody", "operator classes of indexes are not kept");
 
     /**
      * What was read is written again and run in a database of its own; the engine refuses nothing, and its catalog says
@@ -256,9 +312,6 @@ class RealScriptsTest {
                 try {
                     statement.execute(one.text());
                 } catch (SQLException refused) {
-                    if (NOT_AGAIN.keySet().stream().anyMatch(one.text()::contains)) {
-                        continue;
-                    }
                     apart.add("refused: " + one.text().strip().lines().findFirst().orElse("") + ": "
                             + refused.getMessage().lines().findFirst().orElse(""));
                 }
@@ -268,8 +321,8 @@ class RealScriptsTest {
         Schema here = live(second, dialect);
         Comparison.of(EngineSchema.aligned(there, here, dialect), here, dialect, RenameMap.NONE)
                 .differences().stream().map(new DifferenceWords("the script", "the one written again")::sentence)
-                .filter(told -> NOT_AGAIN.keySet().stream().noneMatch(told::contains))
                 .forEach(apart::add);
+        apart.removeIf(RealScriptsTest::isBroken);
         all.assertThat(apart).as("%s on %s written again", application.name(), application.engine()).isEmpty();
     }
 
@@ -278,8 +331,12 @@ class RealScriptsTest {
                 dialect);
     }
 
+    private static Schema whole(String text, Dialect dialect) {
+        return EngineSchema.of(ScriptReader.read(text, dialect.target()).schema(), dialect.target(), dialect);
+    }
+
     private static Schema held(String text, Dialect dialect) {
-        Schema schema = EngineSchema.of(ScriptReader.read(text, dialect.target()).schema(), dialect.target(), dialect);
+        Schema schema = whole(text, dialect);
         return new Schema(schema.types(), schema.sequences(), schema.tables(), schema.programs().stream()
                 .filter(one -> one.kind() == ProgramKind.VIEW || one.kind() == ProgramKind.TRIGGER).toList());
     }
@@ -295,7 +352,11 @@ class RealScriptsTest {
                     run(statement, application);
                     same(application, ScriptReader.read(application.text(), Target.MARIADB),
                             MariaDbCatalog.read(Catalog.of(connection), connection.getCatalog()), all);
-                    dumpIsAlike(application, server.dump(connection.getCatalog()), all);
+                    catalogIsAlike(application, live(connection, Dialect.of(Target.MARIADB)), all);
+                    try (Connection third = server.fresh("design")) {
+                        throughADesign(application, live(connection, Dialect.of(Target.MARIADB)), third, all);
+                    }
+                    dumpIsAlike(application, server.dump(connection.getCatalog()), false, all);
                     try (Connection second = server.fresh("again")) {
                         writtenAgain(application, connection, second, all);
                     }
@@ -311,17 +372,32 @@ class RealScriptsTest {
         List<Application> applications = applications("sqlite", Target.SQLITE);
         enough(applications, 7);
         for (Application application : applications) {
-            try (Connection connection = DriverManager.getConnection("jdbc:sqlite::memory:");
-                    Statement statement = connection.createStatement()) {
-                run(statement, application);
+            Path file = Files.createTempFile("real", ".sqlite");
+            for (Path script : application.files()) {
+                written(List.of("sqlite3", file.toString(), ".read " + script));
+            }
+            try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file)) {
                 same(application, ScriptReader.read(application.text(), Target.SQLITE),
                         SqliteCatalog.read(Catalog.of(connection)), all);
+                catalogIsAlike(application, live(connection, Dialect.of(Target.SQLITE)), all);
+                try (Connection third = DriverManager.getConnection("jdbc:sqlite::memory:")) {
+                    throughADesign(application, live(connection, Dialect.of(Target.SQLITE)), third, all);
+                }
+                dumpIsAlike(application, written(List.of("sqlite3", file.toString(), ".dump")), true, all);
                 try (Connection second = DriverManager.getConnection("jdbc:sqlite::memory:")) {
                     writtenAgain(application, connection, second, all);
                 }
+            } finally {
+                Files.delete(file);
             }
         }
         all.assertAll();
+    }
+
+    /** What a program writes out. */
+    static String written(List<String> command) throws IOException {
+        Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        return new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     }
 
     /** What the built-in engine refuses, and why. */

@@ -56,9 +56,9 @@ final class ReconcileCommand {
     }
 
     /** One side of the comparison; a live database words views and routines in its own way. */
-    private record Side(Schema schema, boolean live, boolean whole) {
+    private record Side(Schema schema, boolean live, boolean whole, List<String> unread) {
         Reconciliation.Side reconciled() {
-            return new Reconciliation.Side(schema, live);
+            return new Reconciliation.Side(schema, live, unread);
         }
     }
 
@@ -101,6 +101,7 @@ final class ReconcileCommand {
                 "Compared: " + ComparedCounts.of(sides.have(), sides.want()) + ": " + (comparison.alike() ? "all alike."
                 : Words.counted(comparison.differences().size(), "difference") + "."));
         comparison.remarks().forEach(err::println);
+        sides.unread().forEach(sentence -> err.println("Not compared. " + sentence));
         if (!first.get().whole() || !second.get().whole()) {
             err.println("What was not understood could not be compared.");
             return SqlCommands.WRONG;
@@ -192,7 +193,7 @@ final class ReconcileCommand {
     private Optional<Side> side(String name, Arguments arguments, String option, Dialect dialect) {
         if (name.endsWith(".json")) {
             return new DesignFiles(err).schema(name)
-                    .map(schema -> new Side(EngineSchema.ofDesign(schema, dialect), false, true));
+                    .map(schema -> new Side(EngineSchema.ofDesign(schema, dialect), false, true, List.of()));
         }
         Optional<String> word = arguments.value(option);
         Optional<Target> spoken = word.isEmpty() ? Optional.of(dialect.target()) : word.flatMap(Target::of);
@@ -215,14 +216,16 @@ final class ReconcileCommand {
                 err.println(name + ": there is no statement in it");
             }
             return Optional
-                    .of(new Side(EngineSchema.of(reading.schema(), spoken.get(), dialect), false, reading.complete()));
+                    .of(new Side(EngineSchema.of(reading.schema(), spoken.get(), dialect), false, reading.complete(),
+                            Reconciliation.Side.unread(reading)));
         });
     }
 
     private Optional<Side> connected(String name, Connections connections, Dialect dialect) {
         try {
             Reading reading = connections.read(name);
-            return Optional.of(new Side(EngineSchema.of(reading.schema(), reading.engine(), dialect), true, true));
+            return Optional.of(new Side(EngineSchema.of(reading.schema(), reading.engine(), dialect), true, true,
+                    List.of()));
         } catch (Connections.Unreachable e) {
             err.println(e.getMessage());
             return Optional.empty();

@@ -6,6 +6,7 @@ import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SheetId;
 import entaxis.core.reading.Reading;
+import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reverse.Bridges;
 import entaxis.core.reverse.Proposal;
 import entaxis.core.reverse.References;
@@ -16,12 +17,16 @@ import entaxis.core.reverse.Subjects;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
+import entaxis.core.update.DesignLosses;
 import entaxis.drawing.layout.FirstSheet;
 import entaxis.drawing.text.TextMeasure;
 import entaxis.web.store.NewId;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** A reading on its way to a design. */
 public final class DesignFromReading {
@@ -58,6 +63,12 @@ public final class DesignFromReading {
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.DEFAULT, Map.of());
         ReversedDesign lifted = ReverseEngineering.lift(chosen, facts, sheet, bridges, NewId::of);
         Design arranged = FirstSheet.arranged(Subjects.assigned(lifted.design(), NewId::of), MEASURE);
-        return new ReversedDesign(ReversedRows.with(arranged, reading.rows(), NewId::of), lifted.remarks());
+        Dialect dialect = Dialect.of(reading.engine());
+        Set<String> taken = tables.stream().map(table -> table.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+        Schema there = reading.schema().over(reading.schema().tables().stream()
+                .filter(table -> taken.contains(table.name().toLowerCase(Locale.ROOT))).toList());
+        List<String> remarks = new ArrayList<>(lifted.remarks());
+        remarks.addAll(DesignLosses.of(lifted, EngineSchema.of(there, reading.engine(), dialect), dialect));
+        return new ReversedDesign(ReversedRows.with(arranged, reading.rows(), NewId::of), remarks);
     }
 }

@@ -28,10 +28,11 @@ import java.util.stream.Collectors;
  * @param changes   what that changes in the design, as sentences
  * @param agreed    whether there is a state that both sides once agreed on
  * @param compared  how much of each kind was compared
+ * @param unread    what was not compared, with the reason, as sentences
  */
 public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, Merge merge, Migration migration,
         Supplier<Migration> reverse, Updated update, List<String> changes, List<String> remarks, boolean agreed,
-        String compared) {
+        String compared, List<String> unread) {
 
     /** The differences of one table, or of what belongs to none. */
     public record Group(String name, List<Row> rows) { }

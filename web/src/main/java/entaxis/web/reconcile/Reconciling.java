@@ -166,7 +166,7 @@ public class Reconciling {
 
     private static Compared compared(Side side, Schema derived, Dialect dialect, Map<String, String> same,
             Optional<Agreed> agreed, Map<String, String> worded) {
-        Reconciliation sides = Reconciliation.of(new Reconciliation.Side(side.schema(), side.live()),
+        Reconciliation sides = Reconciliation.of(new Reconciliation.Side(side.schema(), side.live(), side.unread()),
                 new Reconciliation.Side(EngineSchema.ofDesign(derived, dialect), false), dialect,
                 programs(agreed, worded), offered -> isSame(offered, same));
         return new Compared(derived, worded, agreed, sides);
@@ -234,7 +234,7 @@ public class Reconciling {
                 .map(offered -> new Offer(offered, work.note(Note.Kind.RENAME, offered.key()).equals("same"))).toList();
         return new ReconcileView(work.side(), groups, offers, ways.merge(), ways.forth(), ways.back(), update,
                 toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent(),
-                ComparedCounts.of(work.have(), work.want()));
+                ComparedCounts.of(work.have(), work.want()), work.sides().unread());
     }
 
     /** The design with the other side's differences taken over; worked out anew only where others are taken. */
@@ -407,7 +407,8 @@ public class Reconciling {
         Work work = work(open, key, true);
         Set<String> written = view.groups().stream().flatMap(group -> group.rows().stream())
                 .filter(row -> row.difference().part() == SchemaPart.PROGRAM && row.chose(Answer.WANTED))
-                .map(row -> row.difference().name()).collect(Collectors.toSet());
+                .map(row -> row.difference().name().replaceFirst("^(view|function|procedure|trigger|rule|package) ", "")
+                        .replaceFirst("[( ].*", "")).collect(Collectors.toSet());
         AgreedPrograms programs = work.programs().without(written, work.dialect());
         Schema want = wanted(work.side(), open.derivation().schema(), work.dialect(), programs);
         if (execution.whole() && Comparison.of(work.have(), want, work.dialect(), work.pairing()).alike()) {

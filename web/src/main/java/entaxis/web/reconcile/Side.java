@@ -3,6 +3,7 @@ package entaxis.web.reconcile;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import java.time.Instant;
+import java.util.List;
 
 /**
  * The other side of a comparison, as it was read.
@@ -14,6 +15,13 @@ import java.time.Instant;
  * @param live   whether scripts can be run on it
  * @param design whether it is a design
  * @param readAt when it was read
+ * @param unread what a script has that is not read, by kind
  */
 public record Side(String key, String title, Target engine, Schema schema, boolean live, boolean design,
-        Instant readAt) { }
+        Instant readAt, List<String> unread) {
+    /** A side that was read as a whole. */
+    public Side(String key, String title, Target engine, Schema schema, boolean live, boolean design,
+            Instant readAt) {
+        this(key, title, engine, schema, live, design, readAt, List.of());
+    }
+}

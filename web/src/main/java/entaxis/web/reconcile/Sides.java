@@ -5,7 +5,7 @@ import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.EngineSchema;
-import entaxis.core.schema.Schema;
+import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.sql.Dialect;
 import entaxis.web.reading.Connections;
 import entaxis.web.reading.SiteDatabase;
@@ -145,9 +145,10 @@ public class Sides {
     private static Side script(String key, String text) {
         int line = text.indexOf('\n');
         Target engine = Target.valueOf(text.substring(0, line));
-        Schema schema = ScriptReader.read(text.substring(line + 1), engine).schema();
+        Reading reading = ScriptReader.read(text.substring(line + 1), engine);
         return new Side(key, key.substring(SCRIPT.length()), engine,
-                EngineSchema.of(schema, engine, Dialect.of(engine)), false, false, Instant.now());
+                EngineSchema.of(reading.schema(), engine, Dialect.of(engine)), false, false, Instant.now(),
+                Reconciliation.Side.unread(reading));
     }
 
     /** The key of a side that is a script of this name. */

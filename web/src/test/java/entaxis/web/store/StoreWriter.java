@@ -15,7 +15,6 @@ import java.util.Random;
 import org.mybatis.spring.annotation.MapperScan;
 import org.mybatis.spring.boot.autoconfigure.MybatisAutoConfiguration;
 import org.springframework.boot.SpringApplication;
-import org.springframework.boot.SpringBootConfiguration;
 import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.ImportAutoConfiguration;
 import org.springframework.boot.flyway.autoconfigure.FlywayAutoConfiguration;
@@ -31,8 +30,7 @@ import org.springframework.context.annotation.Import;
 final class StoreWriter {
     private static final long MAX_EDITS = 100_000;
 
-    /** What of the application it takes. */
-    @SpringBootConfiguration
+    /** What of the application it takes; no component, so that the application under test does not find it. */
     @ImportAutoConfiguration({DataSourceAutoConfiguration.class, FlywayAutoConfiguration.class,
         MybatisAutoConfiguration.class, TransactionAutoConfiguration.class})
     @MapperScan(basePackageClasses = DesignMapper.class,

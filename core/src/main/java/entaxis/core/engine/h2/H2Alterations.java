@@ -9,6 +9,7 @@ import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.type.SqlType.UserType;
 import java.util.List;
+import java.util.Optional;
 
 /** H2 manual, ALTER TABLE. */
 public final class H2Alterations extends Alterations {
@@ -70,5 +71,11 @@ public final class H2Alterations extends Alterations {
     @Override
     public boolean keepsConstantChecks() {
         return false;
+    }
+
+    /** H2 manual, SET LOCK_TIMEOUT. */
+    @Override
+    public Optional<String> lockLimit(long seconds) {
+        return Optional.of("SET LOCK_TIMEOUT " + seconds * 1000);
     }
 }

@@ -4,6 +4,7 @@ import static entaxis.core.sql.HeldTypes.decimal;
 import static entaxis.core.sql.HeldTypes.fixed;
 import static entaxis.core.sql.HeldTypes.signedFor;
 
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
@@ -202,6 +203,22 @@ public final class H2Dialect extends Dialect {
     @Override
     public Comments comments() {
         return Comments.STATEMENT;
+    }
+
+    /** H2 manual, COMMENT ON: a view is a table there. */
+    @Override
+    public Set<ProgramKind> commentedPrograms() {
+        return Set.of(ProgramKind.VIEW);
+    }
+
+    @Override
+    public String commentedAs(String object) {
+        return object.replaceFirst("^VIEW", "TABLE");
+    }
+
+    @Override
+    public boolean commentsOnSequences() {
+        return true;
     }
 
     /** H2 manual, Functions: RANDOM_UUID. */

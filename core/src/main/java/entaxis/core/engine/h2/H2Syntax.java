@@ -14,7 +14,8 @@ public final class H2Syntax extends ScriptSyntax {
     private static final LexicalRules LEXICAL = LexicalRules.of("$", LexicalRule.BACKTICKED_NAMES,
             LexicalRule.NESTED_COMMENTS, LexicalRule.DOLLAR_TEXTS);
     private static final Set<SyntaxRule> RULES = Collections.unmodifiableSet(EnumSet.of(SyntaxRule.SERIAL_TYPES,
-            SyntaxRule.LIKE_AMONG_ELEMENTS, SyntaxRule.IDENTITY_TYPE, SyntaxRule.HASH_KEYS));
+            SyntaxRule.LIKE_AMONG_ELEMENTS, SyntaxRule.IDENTITY_TYPE, SyntaxRule.HASH_KEYS,
+            SyntaxRule.DROP_TAKES_VIEWS));
 
     @Override
     public Target engine() {

@@ -30,4 +30,14 @@ public final class H2Wording extends CatalogWording {
     public Target engine() {
         return Target.H2;
     }
+
+    @Override
+    public boolean tellsProgramComments() {
+        return true;
+    }
+
+    @Override
+    public String notRead() {
+        return "privileges, constants, and routines and triggers, which are Java";
+    }
 }

@@ -125,4 +125,10 @@ public class MySqlAlterations extends Alterations {
     public boolean namesSpanTables() {
         return false;
     }
+
+    /** MySQL and MariaDB manuals, “Server System Variables”: for definitions, and for rows. */
+    @Override
+    public Optional<String> lockLimit(long seconds) {
+        return Optional.of("SET SESSION lock_wait_timeout = " + seconds + ", innodb_lock_wait_timeout = " + seconds);
+    }
 }

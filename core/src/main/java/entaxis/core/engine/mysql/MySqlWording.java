@@ -157,4 +157,9 @@ public class MySqlWording extends CatalogWording {
     public Target engine() {
         return Target.MYSQL;
     }
+
+    @Override
+    public String notRead() {
+        return "privileges, events, storage engines and character sets of tables, partitions";
+    }
 }

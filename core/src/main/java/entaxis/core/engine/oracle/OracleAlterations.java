@@ -105,4 +105,10 @@ public final class OracleAlterations extends Alterations {
     public List<String> dropTypeInUse(TypeDefinition type) {
         return List.of("DROP TYPE " + writer.qualified("", type.name()) + " FORCE");
     }
+
+    /** Oracle Database Reference, DDL_LOCK_TIMEOUT. */
+    @Override
+    public Optional<String> lockLimit(long seconds) {
+        return Optional.of("ALTER SESSION SET ddl_lock_timeout = " + seconds);
+    }
 }

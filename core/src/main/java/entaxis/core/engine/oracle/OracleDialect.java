@@ -6,6 +6,7 @@ import static entaxis.core.sql.HeldTypes.fixed;
 import static entaxis.core.sql.HeldTypes.longEnough;
 import static entaxis.core.sql.HeldTypes.text;
 
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
@@ -281,12 +282,35 @@ public final class OracleDialect extends Dialect {
         return Comments.STATEMENT;
     }
 
+    /** Oracle Database SQL Language Reference, COMMENT: a view is a table there. */
+    @Override
+    public Set<ProgramKind> commentedPrograms() {
+        return Set.of(ProgramKind.VIEW);
+    }
+
+    @Override
+    public String commentedAs(String object) {
+        return object.replaceFirst("^VIEW", "TABLE");
+    }
+
+    /** Oracle Database SQL Language Reference, COMMENT: an empty text takes a comment away. */
+    @Override
+    public String noComment() {
+        return "''";
+    }
+
     /** Oracle Database PL/SQL Language Reference, CREATE TYPE: object types. */
     @Override
     public String create(TypeDefinition type, String qualifiedName, Schema schema, Function<SqlType, String> spelled) {
         return type instanceof StructureDefinition structure
                 ? "CREATE TYPE " + qualifiedName + " AS OBJECT " + fields(structure, spelled)
                 : super.create(type, qualifiedName, schema, spelled);
+    }
+
+    /** Oracle Database SQL Language Reference, “Sequence Pseudocolumns”. */
+    @Override
+    public String nextValue(String sequence) {
+        return sequence + ".nextval";
     }
 
     /** Oracle Database SQL Language Reference, “Functions”: SYS_GUID. */

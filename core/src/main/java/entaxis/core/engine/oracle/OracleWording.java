@@ -45,4 +45,9 @@ public final class OracleWording extends CatalogWording {
     public Target engine() {
         return Target.ORACLE;
     }
+
+    @Override
+    public String notRead() {
+        return "privileges, synonyms, comments of views, storage, partitions";
+    }
 }

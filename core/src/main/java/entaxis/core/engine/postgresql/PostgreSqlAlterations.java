@@ -8,6 +8,7 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.type.SqlType.UserType;
 import java.util.List;
+import java.util.Optional;
 
 /** PostgreSQL manual, ALTER TABLE, ALTER TYPE, ALTER DOMAIN. */
 public final class PostgreSqlAlterations extends Alterations {
@@ -60,11 +61,6 @@ public final class PostgreSqlAlterations extends Alterations {
     }
 
     @Override
-    public boolean dropsTriggerOnTable() {
-        return true;
-    }
-
-    @Override
     public boolean altersSequences() {
         return true;
     }
@@ -78,5 +74,11 @@ public final class PostgreSqlAlterations extends Alterations {
     @Override
     public boolean replacesRoutines() {
         return true;
+    }
+
+    /** PostgreSQL manual, “Client Connection Defaults”: lock_timeout. */
+    @Override
+    public Optional<String> lockLimit(long seconds) {
+        return Optional.of("SET lock_timeout = '" + seconds + "s'");
     }
 }

@@ -6,8 +6,10 @@ import static entaxis.core.sql.HeldTypes.longEnough;
 import static entaxis.core.sql.HeldTypes.signedFor;
 import static entaxis.core.sql.NameSpaces.OBJECTS;
 
+import entaxis.core.design.ProgramKind;
 import entaxis.core.design.SqlName;
 import entaxis.core.design.Target;
+import entaxis.core.schema.Grant;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
@@ -202,6 +204,12 @@ public final class PostgreSqlDialect extends Dialect {
         return true;
     }
 
+    /** PostgreSQL manual, CREATE INDEX: INCLUDE. */
+    @Override
+    public boolean includesColumns() {
+        return true;
+    }
+
     @Override
     public boolean expressionIndexes() {
         return true;
@@ -210,6 +218,50 @@ public final class PostgreSqlDialect extends Dialect {
     @Override
     public Comments comments() {
         return Comments.STATEMENT;
+    }
+
+    /** PostgreSQL manual, COMMENT. */
+    @Override
+    public Set<ProgramKind> commentedPrograms() {
+        return Set.of(ProgramKind.VIEW, ProgramKind.FUNCTION, ProgramKind.PROCEDURE, ProgramKind.TRIGGER,
+                ProgramKind.RULE);
+    }
+
+    @Override
+    public boolean commentsOnSequences() {
+        return true;
+    }
+
+    @Override
+    public Optional<String> routineSignature(String arguments) {
+        return Optional.of(RoutineSignature.of(arguments));
+    }
+
+    @Override
+    public String withoutDefaults(String arguments) {
+        return RoutineSignature.withoutDefaults(arguments);
+    }
+
+    @Override
+    public boolean triggersWithinTable() {
+        return true;
+    }
+
+    /** PostgreSQL manual, “Privileges”: everybody may call a new routine. */
+    @Override
+    public Optional<List<Grant>> usualGrants(ProgramKind kind) {
+        return Optional.of(isRoutine(kind) ? List.of(new Grant("EXECUTE", Grant.PUBLIC, false)) : List.of());
+    }
+
+    /** PostgreSQL manual, “Privileges”. */
+    @Override
+    public List<String> privileges(ProgramKind kind) {
+        return isRoutine(kind) ? List.of("EXECUTE")
+                : List.of("SELECT", "INSERT", "UPDATE", "DELETE", "TRUNCATE", "REFERENCES", "TRIGGER");
+    }
+
+    private static boolean isRoutine(ProgramKind kind) {
+        return kind == ProgramKind.FUNCTION || kind == ProgramKind.PROCEDURE;
     }
 
     /** PostgreSQL manual, CREATE TYPE: enumerated and composite types. */
@@ -255,6 +307,12 @@ public final class PostgreSqlDialect extends Dialect {
     public String standard(String expression) {
         return NEXT.matcher(CAST.matcher(NUMBER.matcher(expression).replaceAll("$1")).replaceAll("$1"))
                 .replaceAll(found -> Matcher.quoteReplacement("next value for " + sequence(found.group(1))));
+    }
+
+    /** PostgreSQL manual, “Sequence Manipulation Functions”. */
+    @Override
+    public String nextValue(String sequence) {
+        return "nextval(" + literal(sequence) + ")";
     }
 
     /** A sequence as it is named in a text, as SQL names it. */

@@ -22,7 +22,7 @@ public final class PostgreSqlSyntax extends ScriptSyntax {
             SyntaxRule.CLIENT_VARIABLES, SyntaxRule.BLOCKS_IN_TEXTS, SyntaxRule.RULE_STATEMENTS,
             SyntaxRule.ARRAYS_OF_ANY_DIMENSION, SyntaxRule.QUALIFIED_SYSTEM_TYPES, SyntaxRule.SERIAL_TYPES,
             SyntaxRule.DROPPED_TYPE_TAKES_COLUMNS, SyntaxRule.LIKE_AMONG_ELEMENTS, SyntaxRule.SELECT_INTO,
-            SyntaxRule.TRIGGERS_WITHIN_TABLE));
+            SyntaxRule.DROP_TAKES_VIEWS));
     /** PostgreSQL manual, 4.1.1: identifiers are cut at 63 bytes. */
     private static final int MAX_NAME = 63;
 
@@ -58,11 +58,6 @@ public final class PostgreSqlSyntax extends ScriptSyntax {
             case CHECK, DOMAIN_CHECK -> "check";
             case SEQUENCE -> "seq";
         }, MAX_NAME);
-    }
-
-    @Override
-    public String routineSignature(String arguments) {
-        return RoutineSignature.of(arguments);
     }
 
     @Override

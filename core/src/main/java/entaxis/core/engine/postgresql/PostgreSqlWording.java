@@ -46,6 +46,11 @@ public final class PostgreSqlWording extends CatalogWording {
         return bits.matches() ? CanonicalForm.of(bits.group(1)) : canonical;
     }
 
+    @Override
+    public boolean tellsProgramComments() {
+        return true;
+    }
+
     /** PostgreSQL manual, CREATE TRIGGER. */
     @Override
     public boolean triggersOnlyCall() {
@@ -105,5 +110,11 @@ public final class PostgreSqlWording extends CatalogWording {
     @Override
     public boolean programsFollowRenames() {
         return true;
+    }
+
+    @Override
+    public String notRead() {
+        return "owners, privileges on tables and types, row security, storage, "
+                + "bounds of partitions, foreign tables, aggregates, operators, publications, event triggers";
     }
 }

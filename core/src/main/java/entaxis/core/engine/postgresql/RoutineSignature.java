@@ -46,6 +46,20 @@ final class RoutineSignature {
         return String.join(",", types);
     }
 
+    /** What stands in the brackets, without defaults: PostgreSQL manual, DROP FUNCTION. */
+    static String withoutDefaults(String arguments) {
+        StringBuilder text = new StringBuilder();
+        boolean byDefault = false;
+        int depth = 0;
+        for (Token token : Lexer.tokens(arguments)) {
+            depth += token.is("(") || token.is("[") ? 1 : token.is(")") || token.is("]") ? -1 : 0;
+            byDefault = !(depth == 0 && token.is(",")) && (byDefault || token.is("default") || token.is("=")
+                    || token.is(":"));
+            text.append(byDefault ? "" : token.text());
+        }
+        return text.toString().replaceAll("\\s+(?=,|$)", "");
+    }
+
     private static void add(List<String> argument, List<String> types) {
         List<String> words = new ArrayList<>(argument);
         if (words.isEmpty() || words.getFirst().equals("out")) {

@@ -62,4 +62,10 @@ public final class SqliteAlterations extends Alterations {
     public Optional<String> resumeReferences() {
         return Optional.of("PRAGMA foreign_keys = on");
     }
+
+    /** SQLite documentation, PRAGMA busy_timeout. */
+    @Override
+    public Optional<String> lockLimit(long seconds) {
+        return Optional.of("PRAGMA busy_timeout = " + seconds * 1000);
+    }
 }

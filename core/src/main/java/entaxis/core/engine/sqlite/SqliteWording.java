@@ -38,4 +38,9 @@ public final class SqliteWording extends CatalogWording {
     public boolean programsFollowRenames() {
         return true;
     }
+
+    @Override
+    public String notRead() {
+        return "virtual tables";
+    }
 }

@@ -192,4 +192,10 @@ public final class SqlServerAlterations extends Alterations {
     public boolean stepsInBatches() {
         return true;
     }
+
+    /** Transact-SQL Reference, SET LOCK_TIMEOUT. */
+    @Override
+    public Optional<String> lockLimit(long seconds) {
+        return Optional.of("SET LOCK_TIMEOUT " + seconds * 1000);
+    }
 }

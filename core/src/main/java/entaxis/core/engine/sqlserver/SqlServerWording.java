@@ -22,4 +22,10 @@ public final class SqlServerWording extends CatalogWording {
     public Target engine() {
         return Target.SQLSERVER;
     }
+
+    @Override
+    public String notRead() {
+        return "privileges, synonyms, comments of views and routines, column stores, "
+                + "full-text indexes, partitions";
+    }
 }

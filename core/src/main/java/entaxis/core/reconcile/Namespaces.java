@@ -1,0 +1,56 @@
+package entaxis.core.reconcile;
+
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Program;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
+import entaxis.core.schema.Table;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * The schemas that tables of two sides stand in. A script may leave out what a dump says, and a database that keeps all
+ * its tables in one schema is the same as one that keeps them in its usual one.
+ */
+final class Namespaces {
+    private Namespaces() { }
+
+    /** The one schema that all tables stand in; nothing if they stand in several, or there are none. */
+    static Optional<String> only(Schema schema) {
+        Set<String> all = schema.tables().stream().map(Table::namespace).collect(Collectors.toSet());
+        return all.size() == 1 ? all.stream().findFirst() : Optional.empty();
+    }
+
+    /** A side put into the schema of the other, where each of them has only one; linear. */
+    static Schema like(Schema schema, Schema other) {
+        Optional<String> own = only(schema);
+        Optional<String> wanted = only(other);
+        return own.isEmpty() || wanted.isEmpty() || own.equals(wanted) ? schema
+                : moved(schema, own.get(), wanted.get());
+    }
+
+    /** References without the schema where it is that of their own table. */
+    static Schema unqualified(Schema schema) {
+        boolean plain = schema.tables().stream().allMatch(table -> table.foreignKeys().stream()
+                .noneMatch(key -> repeats(key, table)));
+        return plain ? schema : schema.over(schema.tables().stream().map(table -> table.referring(table.foreignKeys()
+                .stream().map(key -> repeats(key, table) ? key.into("") : key).toList())).toList());
+    }
+
+    private static boolean repeats(ForeignKey key, Table table) {
+        return !key.referencedNamespace().isEmpty() && key.referencedNamespace().equals(table.namespace());
+    }
+
+    private static Schema moved(Schema schema, String from, String to) {
+        List<Table> tables = schema.tables().stream().map(table -> table.in(to).referring(table.foreignKeys().stream()
+                .map(key -> key.referencedNamespace().equals(from) ? key.into("") : key).toList())).toList();
+        List<Sequence> sequences = schema.sequences().stream().map(own -> !own.namespace().equals(from) ? own
+                : new Sequence(to, own.name(), own.start(), own.step(), own.comment())).toList();
+        List<Program> programs = schema.programs().stream().map(own -> !own.namespace().equals(from) ? own
+                : new Program(own.kind(), to, own.name(), own.target(), own.text(), own.comments(), own.grants()))
+                .toList();
+        return new Schema(schema.types(), sequences, tables, programs, schema.extensions());
+    }
+}

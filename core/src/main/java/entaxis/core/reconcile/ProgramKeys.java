@@ -1,0 +1,92 @@
+package entaxis.core.reconcile;
+
+import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.Program;
+import entaxis.core.schema.Schema;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.ProgramHead;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** What the views, routines and triggers of two schemas are known by: routines may share a name. */
+public final class ProgramKeys {
+    private final Dialect dialect;
+    private final EngineWordingRules words;
+    private final Map<String, Integer> shared = new HashMap<>();
+    /** The kinds that there are of a name. */
+    private final Map<String, Set<ProgramKind>> kinds = new HashMap<>();
+
+    /** The keys for two schemas that one engine holds; linear in their programs. */
+    public ProgramKeys(Schema from, Schema to, Dialect dialect) {
+        this.dialect = dialect;
+        this.words = new EngineWordingRules(dialect);
+        for (List<Program> programs : List.of(from.programs(), to.programs())) {
+            Map<String, Integer> here = new HashMap<>();
+            programs.forEach(program -> here.merge(named(program), 1, Integer::sum));
+            here.forEach((name, count) -> shared.merge(name, count, Math::max));
+            programs.forEach(program -> kinds
+                    .computeIfAbsent(placed(program), any -> EnumSet.noneOf(ProgramKind.class)).add(program.kind()));
+        }
+    }
+
+    private String named(Program program) {
+        return program.kind() + " " + placed(program);
+    }
+
+    private String placed(Program program) {
+        return words.folded(TableNames.of(program.namespace(), program.name()));
+    }
+
+    /** What tells a program from those of its kind and name; empty where nothing does. */
+    private String apart(Program program) {
+        return switch (program.kind()) {
+            case FUNCTION, PROCEDURE -> dialect.routineSignature(ProgramHead.of(program).arguments())
+                    .map(types -> "(" + types + ")").orElse("");
+            case TRIGGER, RULE -> dialect.triggersWithinTable() ? " on " + table(program) : "";
+            case VIEW, PACKAGE -> "";
+        };
+    }
+
+    private String table(Program program) {
+        String table = ProgramHead.of(program).table().replace("\"", "");
+        return words.folded(table.substring(table.lastIndexOf('.') + 1));
+    }
+
+    /** What a program is known by. */
+    public String key(Program program) {
+        return named(program) + apart(program);
+    }
+
+    /** The same with its text, blanks aside. */
+    public String textKey(Program program) {
+        return key(program) + "\n" + Comparison.text(program);
+    }
+
+    /** What it is called where it is spoken of: by its name, and by what tells it from others that have it too. */
+    public String label(Program program) {
+        boolean alone = kinds.getOrDefault(placed(program), Set.of()).size() < 2;
+        String name = (alone ? "" : program.kind().word() + " ")
+                + TableNames.of(program.namespace(), program.name());
+        return shared.getOrDefault(named(program), 1) > 1 ? name + apart(program) : name;
+    }
+
+    /**
+     * The pairs of both schemas: those of one text first, then those that are known by the same, then the only ones of
+     * a name.
+     */
+    Matching<Program> pairs(Schema from, Schema to) {
+        Matching<Program> known = Matching.of(from.programs(), to.programs(), this::textKey, this::key);
+        return known.with(Matching.of(known.gone(), known.fresh(), program -> "",
+                program -> shared.getOrDefault(named(program), 1) > 1 ? "" : named(program)));
+    }
+
+    /** The program of a schema that is known by the same as another one. */
+    public Optional<Program> find(List<Program> programs, Program wanted) {
+        String key = key(wanted);
+        return programs.stream().filter(own -> own.kind() == wanted.kind() && key(own).equals(key)).findFirst();
+    }
+}

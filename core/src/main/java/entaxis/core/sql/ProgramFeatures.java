@@ -1,0 +1,58 @@
+package entaxis.core.sql;
+
+import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.Grant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** What views, routines and triggers of an engine can have: little is the same in two engines. */
+public abstract class ProgramFeatures extends TableFeatures {
+    /**
+     * What tells routines of one name apart, made of what stands in the brackets behind the name; empty for engines
+     * that have only one routine of a name.
+     */
+    public Optional<String> routineSignature(String arguments) {
+        return Optional.empty();
+    }
+
+    /** What stands in the brackets behind the name of a routine, without defaults: as DROP and GRANT name it. */
+    public String withoutDefaults(String arguments) {
+        return arguments;
+    }
+
+    /** Whether names of triggers and rules differ within their table only, so that DROP names the table too. */
+    public boolean triggersWithinTable() {
+        return false;
+    }
+
+    /** Which views, routines and triggers have comments, given by COMMENT ON. */
+    public Set<ProgramKind> commentedPrograms() {
+        return Set.of();
+    }
+
+    /** What COMMENT ON calls a view, routine or trigger that DROP calls so. */
+    public String commentedAs(String object) {
+        return object;
+    }
+
+    /** Whether sequences have comments, given by COMMENT ON. */
+    public boolean commentsOnSequences() {
+        return false;
+    }
+
+    /** What is said of something that is to have no comment. */
+    public String noComment() {
+        return "NULL";
+    }
+
+    /** Who may use a new view, routine or trigger beside its owner; empty where that is not followed. */
+    public Optional<List<Grant>> usualGrants(ProgramKind kind) {
+        return Optional.empty();
+    }
+
+    /** The privileges that there are on a view, routine or trigger. */
+    public List<String> privileges(ProgramKind kind) {
+        return List.of();
+    }
+}
