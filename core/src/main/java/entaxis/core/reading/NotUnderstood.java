@@ -9,5 +9,7 @@ package entaxis.core.reading;
  * @param text   a few words from there on
  * @param reason why
  * @param offset the sign in the file, counted from 0
+ * @param conflict whether the statement is well formed, and speaks of what is not there or makes what is there
  */
-public record NotUnderstood(String file, int line, int column, String text, String reason, int offset) { }
+public record NotUnderstood(String file, int line, int column, String text, String reason, int offset,
+        boolean conflict) { }

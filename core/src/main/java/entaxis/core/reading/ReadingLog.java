@@ -30,9 +30,13 @@ final class ReadingLog {
     }
 
     void notUnderstood(int place, String text, String reason) {
+        notUnderstood(place, text, reason, false);
+    }
+
+    void notUnderstood(int place, String text, String reason, boolean conflict) {
         int offset = place + shift;
         int line = lines.line(offset);
-        notUnderstood.add(new NotUnderstood(file, line, lines.column(offset), text, reason, offset));
+        notUnderstood.add(new NotUnderstood(file, line, lines.column(offset), text, reason, offset, conflict));
     }
 
     List<SteppedOver> steppedOver() {

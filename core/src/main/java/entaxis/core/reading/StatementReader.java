@@ -210,7 +210,8 @@ final class StatementReader {
                 pass(from, "what its condition rules out");
                 return;
             }
-            notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
+            notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage(),
+                    reason.isConflict());
             toNext(reason.token());
         }
     }

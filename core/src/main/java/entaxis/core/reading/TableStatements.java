@@ -107,7 +107,8 @@ final class TableStatements {
                             : "this clause is not understood here");
                 }
             } catch (StatementException reason) {
-                notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
+                notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage(),
+                        reason.isConflict());
             }
         }
         if (table.passedReferences) {
@@ -132,7 +133,8 @@ final class TableStatements {
                             : "this clause is not understood here");
                 }
             } catch (StatementException reason) {
-                notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage());
+                notes.notUnderstood(tokens.offset(reason.token()), tokens.excerpt(reason.token()), reason.getMessage(),
+                        reason.isConflict());
                 toNextElement(start);
             }
             more = tokens.acceptSign(',') && !(commaMayTrail() && tokens.sign(')'));

@@ -5,6 +5,7 @@ import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
+import entaxis.core.sql.IsoNormalizer;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -19,8 +20,13 @@ final class Namespaces {
 
     /** The one schema that all tables stand in; nothing if they stand in several, or there are none. */
     static Optional<String> only(Schema schema) {
-        Set<String> all = schema.tables().stream().map(Table::namespace).collect(Collectors.toSet());
+        Set<String> all = schema.tables().stream().map(table -> said(table.namespace())).collect(Collectors.toSet());
         return all.size() == 1 ? all.stream().findFirst() : Optional.empty();
+    }
+
+    /** The usual schema of an engine goes without saying. */
+    private static String said(String namespace) {
+        return IsoNormalizer.usual(namespace) ? "" : namespace;
     }
 
     /** A side put into the schema of the other, where each of them has only one; linear. */
@@ -45,10 +51,10 @@ final class Namespaces {
 
     private static Schema moved(Schema schema, String from, String to) {
         List<Table> tables = schema.tables().stream().map(table -> table.in(to).referring(table.foreignKeys().stream()
-                .map(key -> key.referencedNamespace().equals(from) ? key.into("") : key).toList())).toList();
-        List<Sequence> sequences = schema.sequences().stream().map(own -> !own.namespace().equals(from) ? own
+                .map(key -> said(key.referencedNamespace()).equals(from) ? key.into("") : key).toList())).toList();
+        List<Sequence> sequences = schema.sequences().stream().map(own -> !said(own.namespace()).equals(from) ? own
                 : new Sequence(to, own.name(), own.start(), own.step(), own.comment())).toList();
-        List<Program> programs = schema.programs().stream().map(own -> !own.namespace().equals(from) ? own
+        List<Program> programs = schema.programs().stream().map(own -> !said(own.namespace()).equals(from) ? own
                 : new Program(own.kind(), to, own.name(), own.target(), own.text(), own.comments(), own.grants()))
                 .toList();
         return new Schema(schema.types(), sequences, tables, programs, schema.extensions());

@@ -12,6 +12,7 @@ import entaxis.core.design.SheetId;
 import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
+import entaxis.core.migration.ScriptModel;
 import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
@@ -187,6 +188,7 @@ class DriftOnEnginesTest {
         RenameMap pairing = pairing(from, to, dialect);
         Map<String, Long> rows = rows(before, from, dialect);
         Migration there = Migration.of(from, to, dialect, pairing, Fills.NONE);
+        all.assertThat(ScriptModel.stop(from, there)).as("%s: %s on paper", engine, what).isEmpty();
         Execution done = Execution.of(before, there);
         all.assertThat(done.failed().map(text -> text + ": " + done.message())).as("%s: %s", engine, what).isEmpty();
         Schema reached = live(before, dialect);

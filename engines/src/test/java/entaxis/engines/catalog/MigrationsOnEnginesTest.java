@@ -46,7 +46,7 @@ import org.junit.jupiter.api.Test;
  * tables are emptied first; where it finds none, the step must not fail.
  */
 class MigrationsOnEnginesTest {
-    private static final int PAIRS = Integer.getInteger("migration.pairs", 25);
+    private static final int PAIRS = Integer.getInteger("migration.pairs", 16);
     private static final int FIRST = Integer.getInteger("migration.first", 0);
 
     /**

@@ -51,7 +51,7 @@ import org.junit.jupiter.api.Test;
  * engines that run here.
  */
 class FaultsOnEnginesTest {
-    private static final int DESIGNS = Integer.getInteger("review.designs", 20);
+    private static final int DESIGNS = Integer.getInteger("review.designs", 14);
 
     private interface Opening {
         Connection open(String name) throws SQLException;

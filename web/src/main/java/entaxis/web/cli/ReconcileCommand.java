@@ -4,6 +4,7 @@ import entaxis.core.design.Target;
 import entaxis.core.expression.SingleExpression;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
+import entaxis.core.migration.ScriptModel;
 import entaxis.core.migration.Step;
 import entaxis.core.migration.TwoWays;
 import entaxis.core.reading.Reading;
@@ -92,7 +93,9 @@ final class ReconcileCommand {
                 AgreedPrograms.NONE, offered -> !renames.equals("none") && taken(offered, renames, asks));
         Comparison comparison = sides.comparison();
         try {
-            answer(arguments, sides, fills.get());
+            if (!answer(arguments, sides, fills.get())) {
+                return SqlCommands.WRONG;
+            }
         } catch (IOException | InvalidPathException e) {
             err.println("The file cannot be written: " + e.getMessage());
             return SqlCommands.WRONG;
@@ -109,8 +112,8 @@ final class ReconcileCommand {
         return comparison.alike() ? 0 : 1;
     }
 
-    /** Prints what is asked for: the differences, as sentences or JSON, or the script. */
-    private void answer(Arguments arguments, Reconciliation sides, Fills fills) throws IOException {
+    /** Prints what is asked for: the differences, as sentences or JSON, or the script; false if there can be none. */
+    private boolean answer(Arguments arguments, Reconciliation sides, Fills fills) throws IOException {
         Comparison comparison = sides.comparison();
         if (arguments.has("--json")) {
             boolean each = comparison.differences().size() <= MAX_TOLD_ALONE;
@@ -126,8 +129,9 @@ final class ReconcileCommand {
                     + (difference.risk() == Risk.SAFE ? "" : " [" + difference.risk().word() + "]")));
         } else {
             String renames = arguments.value("--renames").orElse("ask");
-            script(arguments, sides, joined(sides, renames, fills));
+            return script(arguments, sides, joined(sides, renames, fills));
         }
+        return true;
     }
 
     /** What takes one difference over by itself; nothing if it cannot stand without another. */
@@ -146,7 +150,7 @@ final class ReconcileCommand {
         }
     }
 
-    private void script(Arguments arguments, Reconciliation sides, Fills fills) throws IOException {
+    private boolean script(Arguments arguments, Reconciliation sides, Fills fills) throws IOException {
         boolean loss = arguments.has("--allow-loss");
         DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
         TwoWays ways = TwoWays.of(sides, difference -> loss || difference.risk() != Risk.LOSES_DATA, fills);
@@ -156,6 +160,11 @@ final class ReconcileCommand {
                 .forEach(difference -> err.println("Left out, because it loses data (--allow-loss takes it in): "
                         + sentences.sentence(difference)));
         Migration forth = ways.forth();
+        Optional<String> stop = ScriptModel.stop(sides.have(), forth);
+        if (stop.isPresent()) {
+            err.println("No script is written, because it would stop half-way at " + stop.get());
+            return false;
+        }
         Optional<String> undo = arguments.value("--undo");
         if (arguments.has("--reverse") || undo.isPresent()) {
             forth.withoutWayBack().forEach(step -> err.println("No way back: " + step.what()));
@@ -163,12 +172,13 @@ final class ReconcileCommand {
                     .text("Back from " + arguments.files().get(1) + " to " + arguments.files().get(0)));
         }
         if (arguments.has("--reverse")) {
-            return;
+            return true;
         }
         forth.steps().stream().filter(step -> step.risk() == Risk.MAY_FAIL).map(Step::what).distinct()
                 .forEach(what -> err.println("May fail: " + what));
         write(arguments.value("--out"),
                 forth.text("From " + arguments.files().get(0) + " to " + arguments.files().get(1)));
+        return true;
     }
 
     private Optional<Fills> fills(Arguments arguments) {

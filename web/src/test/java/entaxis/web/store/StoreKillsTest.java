@@ -82,7 +82,7 @@ class StoreKillsTest {
                             } catch (InterruptedException e) {
                                 Thread.currentThread().interrupt();
                             }
-                            process.destroyForcibly();
+                            process.toHandle().destroyForcibly();   // its output can be read to the end
                         });
                     }
                 }

@@ -1,0 +1,168 @@
+package entaxis.core.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import entaxis.core.design.ObjectComment;
+import entaxis.core.design.Target;
+import entaxis.core.schema.Grant;
+import entaxis.core.schema.Program;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.TableIndex;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.ScriptOptions;
+import entaxis.core.sql.ScriptWriter;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What scripts say about views, routines, triggers and sequences beside creating them. */
+class ObjectStatementsTest {
+    private static final String VAULT = """
+            create table lot (lot_no integer primary key, weight numeric(8,2));
+            create view heavy as select lot_no, weight from lot where weight > 100;
+            create view heaviest as select * from heavy where weight > 900;
+            create function twice(w numeric) returns numeric language sql as 'select w * 2';
+            create function twice(w integer, more text default 'a, b') returns integer language sql as 'select w * 2';
+            create function mark() returns trigger language plpgsql as $$ begin return new; end $$;
+            create trigger lot_mark before insert on lot for each row execute function mark();
+            create sequence lot_numbers;
+            """;
+
+    private static Schema read(String more) {
+        Reading reading = ScriptReader.read(VAULT + more, Target.POSTGRESQL);
+        assertThat(reading.notUnderstood()).isEmpty();
+        return reading.schema();
+    }
+
+    private static Program program(Schema schema, String name) {
+        return schema.programs().stream().filter(program -> program.name().equals(name)).findFirst().orElseThrow();
+    }
+
+    private static List<String> names(Schema schema) {
+        return schema.programs().stream().map(Program::name).toList();
+    }
+
+    @Test
+    void commentsBelongToWhatTheyAreAbout() {
+        Schema schema = read("""
+                comment on view heavy is 'Over 100 grams';
+                comment on column heavy.weight is 'In grams';
+                comment on column heavy.lot_no is 'One';
+                comment on column heavy.lot_no is null;
+                comment on function twice(integer, text) is 'Of whole grams';
+                comment on trigger lot_mark on lot is 'Marks';
+                comment on sequence lot_numbers is 'Numbers of lots';
+                """);
+        assertThat(program(schema, "heavy").comments()).containsExactly(new ObjectComment("", "Over 100 grams"),
+                new ObjectComment("weight", "In grams"));
+        assertThat(schema.programs().stream().filter(one -> one.name().equals("twice")).map(Program::comments))
+                .containsExactly(List.of(), List.of(new ObjectComment("", "Of whole grams")));
+        assertThat(program(schema, "lot_mark").comments()).containsExactly(new ObjectComment("", "Marks"));
+        assertThat(schema.sequences()).singleElement()
+                .satisfies(sequence -> assertThat(sequence.comment()).isEqualTo("Numbers of lots"));
+    }
+
+    /** PostgreSQL manual, GRANT and REVOKE; “Privileges”: everybody may call a new routine. */
+    @Test
+    void privilegesAreAddedUp() {
+        Schema schema = read("""
+                grant select, insert on heavy to reader, writer;
+                grant all privileges on table heaviest to reader;
+                revoke insert on heavy from reader;
+                grant update on heavy to writer with grant option;
+                revoke execute on function twice(numeric) from public;
+                grant select on lot to reader;
+                """);
+        assertThat(program(schema, "heavy").grants()).hasValue(List.of(new Grant("SELECT", "reader", false),
+                new Grant("INSERT", "writer", false), new Grant("SELECT", "writer", false),
+                new Grant("UPDATE", "writer", true)));
+        assertThat(program(schema, "heaviest").grants()).hasValue(List.of(new Grant("ALL", "reader", false)));
+        assertThat(program(schema, "twice").grants()).hasValue(List.of());
+        assertThat(program(schema, "mark").grants()).hasValue(List.of(new Grant("EXECUTE", "PUBLIC", false)));
+        assertThat(read("").programs()).allMatch(program -> program.grants().equals(Optional.empty()));
+    }
+
+    /** Revoking one of all privileges leaves the others. */
+    @Test
+    void oneOfAllPrivilegesIsTakenAway() {
+        Schema schema = read("grant all on heavy to reader; revoke delete, truncate on heavy from reader;");
+        assertThat(program(schema, "heavy").grants().orElseThrow()).extracting(Grant::privilege)
+                .containsExactly("INSERT", "REFERENCES", "SELECT", "TRIGGER", "UPDATE");
+    }
+
+    /** What is written again says the same. */
+    @Test
+    void theyAreWrittenAgain() {
+        Schema schema = read("""
+                comment on view heavy is 'It''s heavy';
+                comment on function twice(numeric) is 'Twice';
+                comment on trigger lot_mark on lot is 'Marks';
+                comment on sequence lot_numbers is 'Numbers';
+                grant select on heavy to reader with grant option;
+                revoke all on function twice(integer, text) from public;
+                grant execute on function twice(integer, text) to "Odd Role";
+                """);
+        String text = new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.DEFAULT)
+                .writeAgain(schema, "again").text();
+        Reading again = ScriptReader.read(text, Target.POSTGRESQL);
+        assertThat(again.notUnderstood()).as(text).isEmpty();
+        assertThat(again.schema().programs()).containsExactlyInAnyOrderElementsOf(schema.programs());
+        assertThat(again.schema().sequences()).isEqualTo(schema.sequences());
+        assertThat(text).contains("COMMENT ON FUNCTION twice(w numeric) IS 'Twice'")
+                .contains("GRANT EXECUTE ON FUNCTION twice(w integer, more text) TO \"Odd Role\"");
+    }
+
+    /** PostgreSQL manual, DROP TABLE, DROP VIEW and DROP FUNCTION, CASCADE. */
+    @Test
+    void dropsTakeAlongWhatStandsOnThem() {
+        assertThat(names(read("drop table lot cascade;"))).containsExactly("twice", "twice", "mark");
+        assertThat(names(read("drop view heavy cascade;"))).containsExactly("twice", "twice", "mark", "lot_mark");
+        assertThat(names(read("drop function mark() cascade;"))).containsExactly("heavy", "heaviest", "twice", "twice");
+        assertThat(names(read("drop table lot;"))).contains("heavy", "heaviest");
+    }
+
+    /** A column that is called like the dropped table is not that table. */
+    @Test
+    void onlyWhatReadsATableGoesWithIt() {
+        Schema schema = read("""
+                create table weight (grams integer);
+                create view light as select lot_no, weight, extract(year from weight) from lot, (select 1) as w;
+                create view scale as select l.lot_no from lot l, public.weight where l.lot_no = grams;
+                create view joined as select 1 from lot left join only weight on true;
+                create view nested as select (select count(*) from weight) as n;
+                drop table weight cascade;
+                """);
+        assertThat(names(schema)).contains("light").doesNotContain("scale", "joined", "nested");
+    }
+
+    @Test
+    void oneRoutineOfANameIsDropped() {
+        Schema schema = read("drop function twice(integer, text);");
+        assertThat(schema.programs().stream().filter(one -> one.name().equals("twice"))).singleElement()
+                .satisfies(one -> assertThat(one.text()).contains("numeric"));
+        assertThat(names(read("drop function twice;"))).doesNotContain("twice");
+    }
+
+    /** PostgreSQL manual, CREATE INDEX: what goes without saying is not kept. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "weight desc nulls first | ''", "weight nulls first | NULLS FIRST", "weight desc nulls last | NULLS LAST",
+        "note text_ops | ''", "note text_pattern_ops | text_pattern_ops",
+        "note collate \"C\" varchar_pattern_ops desc nulls last | COLLATE \"C\" varchar_pattern_ops NULLS LAST",
+        "note public.gin_trgm_ops | gin_trgm_ops", "lower(note) text_pattern_ops | text_pattern_ops",
+        "(lower(note)) collate pg_catalog.\"de_DE\" | COLLATE \"de_DE\""})
+    void anIndexSaysHowItIsOrdered(String part, String ordering) {
+        Reading reading = ScriptReader.read("create table lot (weight integer, note text); create index ix on lot ("
+                + part + ") include (weight);", Target.POSTGRESQL);
+        assertThat(reading.notUnderstood()).isEmpty();
+        TableIndex index = reading.schema().tables().getFirst().indexes().getFirst();
+        assertThat(index.columns().getFirst().ordering()).isEqualTo(ordering);
+        assertThat(index.included()).containsExactly("weight");
+        String text = new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.DEFAULT)
+                .writeAgain(reading.schema(), "again").text();
+        assertThat(ScriptReader.read(text, Target.POSTGRESQL).schema().tables().getFirst().indexes())
+                .as(text).containsExactly(index);
+    }
+}
