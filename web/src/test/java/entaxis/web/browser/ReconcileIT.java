@@ -93,6 +93,7 @@ class ReconcileIT extends BrowserTest {
         execute("CREATE TABLE freezer_log (log_id integer PRIMARY KEY, celsius numeric(4,1))");
         page.locator("#read-again").click();
         assertThat(page.locator("#counted")).containsText("5 differences");
+        assertThat(page.locator("#not-compared li")).containsText("Not read from the catalog of H2: privileges");
         page.locator(".offer input").click();
         assertThat(page.locator("#counted"))
                 .containsText("4 differences: 0 open, 0 by the design, 4 by the database, 0 kept");
@@ -112,6 +113,7 @@ class ReconcileIT extends BrowserTest {
         assertThat(page.locator("#said")).containsText("The design is brought up to date");
         assertThat(page.locator("#counted")).containsText("2 differences");
         page.locator(".running summary").click();
+        assertThat(page.locator("#locks")).containsText("longer than 10 seconds for a lock");
         page.locator("#run-script").click();
         assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
         assertThat(page.locator("#counted")).hasText("Nothing is apart");
