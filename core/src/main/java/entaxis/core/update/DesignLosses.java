@@ -28,7 +28,8 @@ public final class DesignLosses {
     private DesignLosses() { }
 
     /**
-     * Sentences about what is apart and was not told when the design was made; alike ones as one. Linear in both.
+     * Sentences about what is apart and was not told when the design was made; alike ones as one. That names follow the
+     * design's rules is said beside others only: it is no loss. Linear in both.
      *
      * @param there   the schema as its engine holds it
      * @param dialect that engine, which is also the design's target
@@ -39,8 +40,8 @@ public final class DesignLosses {
         int named = 0;
         for (Difference difference : Comparison
                 .of(EngineSchema.aligned(there, again, dialect), again, dialect, RenameMap.NONE).differences()) {
-            if (difference.added()) {
-                continue;   // what the design has beside it, such as references that were proposed
+            if (difference.added() || difference.from().isEmpty()) {
+                continue;   // what the design has beside it: proposed references, what a many-to-many is
             }
             if (followsRules(difference)) {
                 named++;
@@ -51,7 +52,7 @@ public final class DesignLosses {
         List<String> sentences = new ArrayList<>();
         places.forEach((what, where) -> sentences.add(where.size() == 1 && what.endsWith(".") ? what
                 : what + ": " + listed(where) + "."));
-        if (named > 0) {
+        if (named > 0 && !sentences.isEmpty()) {
             sentences.add(Words.counted(named, "name") + " of keys, references, checks and indexes "
                     + (named == 1 ? "follows" : "follow") + " the design's rules for names.");
         }
@@ -59,6 +60,9 @@ public final class DesignLosses {
     }
 
     private static String what(Difference difference) {
+        if (difference.part() != SchemaPart.COLUMN) {
+            return WORDS.sentence(difference);
+        }
         return switch (difference.aspect()) {
             case TYPE -> difference.from() + " becomes " + difference.to();
             case COMMENT -> "The comments of columns that come with a reference are not kept";

@@ -63,6 +63,10 @@ class DesignLossesTest {
     void whereNothingIsLostNothingIsTold() {
         assertThat(told("create table lot (lot_no integer not null, name varchar(20) default 'x', "
                 + "constraint pk_lot primary key (lot_no));", Target.H2)).isEmpty();
+        assertThat(told("create table taxon (taxon_id integer primary key, name varchar(120) not null unique);"
+                + "create table trip (trip_id integer primary key); create table sighting (taxon_id integer references "
+                + "taxon, trip_id integer references trip, primary key (taxon_id, trip_id));", Target.POSTGRESQL))
+                .isEmpty();
     }
 
     /** A number from a sequence is asked for in the words of the engine, or left out where there are none. */

@@ -73,7 +73,7 @@ record ThroughDesign(List<String> lost, List<String> untold, List<String> refuse
         List<String> lost = apart.stream()
                 .filter(difference -> !NOT_HELD.containsKey(difference.part() + " " + difference.aspect()))
                 .map(words::sentence).toList();
-        List<String> untold = apart.stream()
+        List<String> untold = apart.stream().filter(difference -> !difference.from().isEmpty())
                 .filter(difference -> told.stream().noneMatch(sentence -> sentence.contains(difference.table())
                         || sentence.contains(difference.aspect() == Aspect.TYPE ? difference.from() + " becomes "
                                 : "not kept")))

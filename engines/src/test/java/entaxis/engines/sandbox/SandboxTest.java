@@ -249,7 +249,7 @@ class SandboxTest {
     @Timeout(240)
     void killsAreToldAndLeaveNothingBehind() throws Exception {
         Random random = new Random(5);
-        int kills = Integer.getInteger("sandbox.kills", 20);
+        int kills = Integer.getInteger("sandbox.kills", 22);
         try (Sandboxes sandboxes = new Sandboxes(SandboxLimits.DEFAULT, FOLDER, 2)) {
             for (int kill = 0; kill < kills; kill++) {
                 Sandbox sandbox = sandboxes.take().orElseThrow();

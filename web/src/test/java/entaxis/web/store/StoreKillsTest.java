@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Timeout;
  * same to the letter.
  */
 class StoreKillsTest {
-    private static final int KILLS = Integer.getInteger("entaxis.store.kills", 4);
+    private static final int KILLS = Integer.getInteger("entaxis.store.kills", 2);
     private static final long MOST_MILLIS = 400;
 
     /**
