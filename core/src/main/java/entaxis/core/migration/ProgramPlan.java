@@ -40,8 +40,8 @@ final class ProgramPlan {
     }
 
     /**
-     * The steps: what changes or stands in the way goes first, and comes back when all else is done. A function that
-     * tables call is made before them, and goes behind them.
+     * Adds the steps. They drop programs that change or block a change first, and create them again at the end. They
+     * create a function that tables call before these tables, and drop it after them.
      *
      * @param tables names in small letters of tables that change
      */

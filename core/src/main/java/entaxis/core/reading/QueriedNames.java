@@ -47,7 +47,8 @@ final class QueriedNames {
             } else if (word.equals(")") && levels.size() > 1) {
                 levels.pop();
                 expected = false;
-            } else if (word.equals("from") && level.query || word.equals("join")) {
+            } else if (word.equals("from") && level.query && !(i > 0 && word(i - 1).equals("distinct"))
+                    || word.equals("join")) {
                 level.inList = true;
                 expected = true;
             } else if (word.equals(",")) {

@@ -32,6 +32,11 @@ public record Difference(SchemaPart part, String table, String name, Aspect aspe
         return aspect == Aspect.PRESENCE && to.isEmpty();
     }
 
+    /** Whether only a key, reference, check or index is called otherwise. */
+    public boolean renamesConstraint() {
+        return aspect == Aspect.NAME && part != SchemaPart.TABLE && part != SchemaPart.COLUMN;
+    }
+
     /** Whether rows that are there need a value when the wanted side is taken. */
     public boolean asksForValue() {
         return part == SchemaPart.COLUMN

@@ -290,9 +290,7 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         private Schema standing(Schema schema) {
             List<Table> kept = schema.tables().stream().map(this::within).toList();
             Map<String, Table> tables = words.byName(kept);
-            return new Schema(schema.types(), schema.sequences(),
-                    kept.stream().map(table -> withStandingReferences(table, tables)).toList(), schema.programs(),
-                    schema.extensions());
+            return schema.over(kept.stream().map(table -> withStandingReferences(table, tables)).toList());
         }
 
         private Table within(Table table) {
@@ -332,10 +330,7 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
                 }
                 return stands;
             }).toList();
-            return references.size() == table.foreignKeys().size() ? table
-                    : new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(),
-                            table.uniqueKeys(),
-                    table.checks(), references, table.indexes(), table.comment());
+            return references.size() == table.foreignKeys().size() ? table : table.referring(references);
         }
 
         private boolean isKey(Table table, List<String> columns) {

@@ -12,8 +12,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * The schemas that tables of two sides stand in. A script may leave out what a dump says, and a database that keeps all
- * its tables in one schema is the same as one that keeps them in its usual one.
+ * Decides which schemas two sides mean. Scripts often leave the schema out and dumps always name it, so a side that has
+ * all its tables in one schema is compared with a side that has them in the default schema.
  */
 final class Namespaces {
     private Namespaces() { }
@@ -31,10 +31,14 @@ final class Namespaces {
 
     /** A side put into the schema of the other, where each of them has only one; linear. */
     static Schema like(Schema schema, Schema other) {
-        Optional<String> own = only(schema);
+        return differ(schema, other) ? moved(schema, only(schema).orElseThrow(), only(other).orElseThrow()) : schema;
+    }
+
+    /** Whether each side has one schema only, and they are not called the same. */
+    static boolean differ(Schema one, Schema other) {
+        Optional<String> own = only(one);
         Optional<String> wanted = only(other);
-        return own.isEmpty() || wanted.isEmpty() || own.equals(wanted) ? schema
-                : moved(schema, own.get(), wanted.get());
+        return own.isPresent() && wanted.isPresent() && !own.equals(wanted);
     }
 
     /** References without the schema where it is that of their own table. */

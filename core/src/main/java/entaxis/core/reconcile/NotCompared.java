@@ -2,6 +2,7 @@ package entaxis.core.reconcile;
 
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.SteppedOver;
+import entaxis.core.schema.Grant;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -44,12 +45,12 @@ final class NotCompared {
                 sentences.add("Not read from the catalog of " + engine + ": " + unread + ".");
             }
         }
-        List<String> passed = new ArrayList<>(new java.util.LinkedHashSet<>(have.unread()));
+        List<String> passed = new ArrayList<>(have.unread());
         want.unread().stream().filter(kind -> !passed.contains(kind)).forEach(passed::add);
         if (!passed.isEmpty()) {
             sentences.add("Passed over in the script: " + String.join(", ", passed) + ".");
         }
-        if (Namespaces.like(want.schema(), have.schema()) != want.schema()) {
+        if (Namespaces.differ(have.schema(), want.schema())) {
             sentences.add("The tables of one side all stand in the schema "
                     + Namespaces.only(have.schema()).filter(name -> !name.isEmpty())
                             .or(() -> Namespaces.only(want.schema())).orElse("")
@@ -80,7 +81,7 @@ final class NotCompared {
                 .filter(grants -> !grants.equals(usual(program))).isPresent());
     }
 
-    private static Object usual(Program program) {
+    private static List<Grant> usual(Program program) {
         return Dialect.of(program.target()).usualGrants(program.kind()).orElse(List.of());
     }
 }

@@ -74,6 +74,16 @@ public final class ProgramKeys {
         return shared.getOrDefault(named(program), 1) > 1 ? name + apart(program) : name;
     }
 
+    /** The name in what {@link #label} gives. */
+    public static String nameIn(String label) {
+        String name = label;
+        for (ProgramKind kind : ProgramKind.values()) {
+            name = name.startsWith(kind.word() + " ") ? name.substring(kind.word().length() + 1) : name;
+        }
+        int end = name.indexOf('(') > 0 ? name.indexOf('(') : name.indexOf(" on ");
+        return end > 0 ? name.substring(0, end) : name;
+    }
+
     /**
      * The pairs of both schemas: those of one text first, then those that are known by the same, then the only ones of
      * a name.

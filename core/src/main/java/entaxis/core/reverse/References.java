@@ -94,11 +94,10 @@ public final class References {
                 .add(new ForeignKey(Optional.empty(), "", List.of(proposal.column()),
                         proposal.referencedTable(), List.of(proposal.referencedColumn()), ReferentialAction.NO_ACTION,
                         ReferentialAction.NO_ACTION)));
-        return new Schema(schema.types(), schema.sequences(), schema.tables().stream().map(table -> {
+        return schema.over(schema.tables().stream().map(table -> {
             List<ForeignKey> keys = new ArrayList<>(table.foreignKeys());
             keys.addAll(more.getOrDefault(table.name(), List.of()));
-            return new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(),
-                    table.uniqueKeys(), table.checks(), keys, table.indexes(), table.comment());
-        }).toList(), schema.programs());
+            return table.referring(keys);
+        }).toList());
     }
 }

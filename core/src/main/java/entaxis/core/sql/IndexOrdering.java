@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * How a part of an index is ordered, as PostgreSQL says it behind the column or expression: collation, operator class,
@@ -46,12 +47,23 @@ public final class IndexOrdering {
                 if (!USUAL.contains(name) || options) {
                     words.add(name);
                 }
-            } else {
-                boolean joined = token.is("(") || token.is(")") || token.is("=") || token.is(",");
-                words.add(joined ? "\b" + token.text() : token.text());
+            } else if (token.is("(") && !words.isEmpty()) {
+                int close = closing(tokens, i);
+                words.add(words.removeLast() + tokens.subList(i, close + 1).stream().map(Token::text)
+                        .collect(Collectors.joining()));
+                i = close;
             }
         }
-        return String.join(" ", words).replaceAll(" ?\b([(=,)])( (?![)A-Z]))?", "$1");
+        return String.join(" ", words);
+    }
+
+    /** Where the options of an operator class end, which stand in brackets. */
+    private static int closing(List<Token> tokens, int open) {
+        int at = open;
+        while (at + 1 < tokens.size() && !tokens.get(at).is(")")) {
+            at++;
+        }
+        return at;
     }
 
     private static int behindSchema(List<Token> tokens, int from) {

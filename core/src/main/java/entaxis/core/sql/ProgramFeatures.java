@@ -26,14 +26,14 @@ public abstract class ProgramFeatures extends TableFeatures {
         return false;
     }
 
-    /** Which views, routines and triggers have comments, given by COMMENT ON. */
-    public Set<ProgramKind> commentedPrograms() {
-        return Set.of();
+    /** Whether COMMENT ON takes views, and calls them tables. */
+    public boolean commentsOnViewsAsTables() {
+        return false;
     }
 
-    /** What COMMENT ON calls a view, routine or trigger that DROP calls so. */
-    public String commentedAs(String object) {
-        return object;
+    /** Which views, routines and triggers have comments, given by COMMENT ON. */
+    public Set<ProgramKind> commentedPrograms() {
+        return commentsOnViewsAsTables() ? Set.of(ProgramKind.VIEW) : Set.of();
     }
 
     /** Whether sequences have comments, given by COMMENT ON. */

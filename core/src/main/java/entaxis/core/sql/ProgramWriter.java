@@ -66,11 +66,16 @@ public final class ProgramWriter {
     }
 
     private String comment(Program program, ObjectComment comment) {
-        String object = comment.column().isEmpty() ? dialect.commentedAs(object(program))
+        String object = comment.column().isEmpty() ? commentedAs(program)
                 : "COLUMN " + spelling.qualified(program.namespace(), program.name()) + "."
                         + spelling.name(comment.column());
         return "COMMENT ON " + object + " IS " + (comment.text().isEmpty() ? dialect.noComment()
                 : dialect.literal(comment.text()));
+    }
+
+    private String commentedAs(Program program) {
+        return program.kind() == ProgramKind.VIEW && dialect.commentsOnViewsAsTables()
+                ? "TABLE " + spelling.qualified(program.namespace(), program.name()) : object(program);
     }
 
     /** The statement that gives a sequence its comment; none for engines that keep none. */

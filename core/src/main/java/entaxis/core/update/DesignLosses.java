@@ -1,7 +1,6 @@
 package entaxis.core.update;
 
 import entaxis.core.derive.Derivation;
-import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
@@ -43,7 +42,7 @@ public final class DesignLosses {
             if (difference.added() || difference.from().isEmpty()) {
                 continue;   // what the design has beside it: proposed references, what a many-to-many is
             }
-            if (followsRules(difference)) {
+            if (difference.renamesConstraint()) {
                 named++;
             } else if (reversed.remarks().stream().noneMatch(remark -> isAbout(remark, difference))) {
                 places.computeIfAbsent(what(difference), any -> new ArrayList<>()).add(difference.place());
@@ -76,11 +75,6 @@ public final class DesignLosses {
     private static String listed(List<String> places) {
         return String.join(", ", places.subList(0, Math.min(MAX_NAMED, places.size())))
                 + (places.size() > MAX_NAMED ? " and " + (places.size() - MAX_NAMED) + " more" : "");
-    }
-
-    private static boolean followsRules(Difference difference) {
-        return difference.aspect() == Aspect.NAME && difference.part() != SchemaPart.TABLE
-                && difference.part() != SchemaPart.COLUMN;
     }
 
     /** Whether a remark speaks of a part by its name, or of a reference of its table. */

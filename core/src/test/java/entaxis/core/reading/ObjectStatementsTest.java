@@ -129,12 +129,13 @@ class ObjectStatementsTest {
         Schema schema = read("""
                 create table weight (grams integer);
                 create view light as select lot_no, weight, extract(year from weight) from lot, (select 1) as w;
+                create view distinctly as select lot_no from lot where lot_no is distinct from weight;
                 create view scale as select l.lot_no from lot l, public.weight where l.lot_no = grams;
                 create view joined as select 1 from lot left join only weight on true;
                 create view nested as select (select count(*) from weight) as n;
                 drop table weight cascade;
                 """);
-        assertThat(names(schema)).contains("light").doesNotContain("scale", "joined", "nested");
+        assertThat(names(schema)).contains("light", "distinctly").doesNotContain("scale", "joined", "nested");
     }
 
     @Test
@@ -151,7 +152,8 @@ class ObjectStatementsTest {
         "weight desc nulls first | ''", "weight nulls first | NULLS FIRST", "weight desc nulls last | NULLS LAST",
         "note text_ops | ''", "note text_pattern_ops | text_pattern_ops",
         "note collate \"C\" varchar_pattern_ops desc nulls last | COLLATE \"C\" varchar_pattern_ops NULLS LAST",
-        "note public.gin_trgm_ops | gin_trgm_ops", "lower(note) text_pattern_ops | text_pattern_ops",
+            "note public.gin_trgm_ops | gin_trgm_ops", "note gist_trgm_ops (siglen = 32) | gist_trgm_ops(siglen=32)",
+            "lower(note) text_pattern_ops | text_pattern_ops",
         "(lower(note)) collate pg_catalog.\"de_DE\" | COLLATE \"de_DE\""})
     void anIndexSaysHowItIsOrdered(String part, String ordering) {
         Reading reading = ScriptReader.read("create table lot (weight integer, note text); create index ix on lot ("

@@ -80,6 +80,12 @@ class NamedAlikeTest {
         assertThat(statements(sides)).contains("DROP TRIGGER touch ON lot");
     }
 
+    @Test
+    void theNameIsFoundInWhatItIsCalled() {
+        assertThat(List.of("weigh", "weigh(integer, text)", "trigger touch", "trigger touch on lot"))
+                .extracting(ProgramKeys::nameIn).containsExactly("weigh", "weigh", "touch", "touch");
+    }
+
     /** PostgreSQL manual, CREATE RULE: the event is no table. */
     @Test
     void aRuleIsDroppedFromItsTable() {

@@ -13,7 +13,6 @@ import entaxis.core.design.Target;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
 import entaxis.core.migration.ScriptModel;
-import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
@@ -21,7 +20,6 @@ import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.Rename;
 import entaxis.core.reconcile.RenameFinder;
 import entaxis.core.reconcile.RenameMap;
-import entaxis.core.reconcile.SchemaPart;
 import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.reverse.ReverseEngineering;
 import entaxis.core.schema.Schema;
@@ -175,9 +173,8 @@ class DriftOnEnginesTest {
 
     /** What a design says otherwise however its tables are called: names of constraints follow its rules. */
     private static String place(Difference difference) {
-        boolean named = difference.aspect() == Aspect.NAME && difference.part() != SchemaPart.TABLE
-                && difference.part() != SchemaPart.COLUMN;
-        return difference.part() + " " + (named ? "" : difference.name()) + " " + difference.aspect();
+        return difference.part() + " " + (difference.renamesConstraint() ? "" : difference.name()) + " "
+                + difference.aspect();
     }
 
     private static void carriedOut(Target engine, String what, Connection before, Connection after, SoftAssertions all)

@@ -12,19 +12,16 @@ import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.RenameMap;
-import entaxis.core.reconcile.SchemaPart;
 import entaxis.core.reverse.ReverseEngineering;
 import entaxis.core.reverse.ReversedDesign;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
-import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.core.update.DesignLosses;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -69,7 +66,7 @@ record ThroughDesign(List<String> lost, List<String> untold, List<String> refuse
         DifferenceWords words = new DifferenceWords("the database", "the design");
         List<Difference> apart = Comparison
                 .of(EngineSchema.aligned(there, again, dialect), again, dialect, RenameMap.NONE).differences().stream()
-                .filter(difference -> !followsRules(difference) && !difference.added()).toList();
+                .filter(difference -> !difference.renamesConstraint() && !difference.added()).toList();
         List<String> lost = apart.stream()
                 .filter(difference -> !NOT_HELD.containsKey(difference.part() + " " + difference.aspect()))
                 .map(words::sentence).toList();
@@ -78,24 +75,8 @@ record ThroughDesign(List<String> lost, List<String> untold, List<String> refuse
                         || sentence.contains(difference.aspect() == Aspect.TYPE ? difference.from() + " becomes "
                                 : "not kept")))
                 .map(words::sentence).toList();
-        List<String> refused = new ArrayList<>();
-        try (Statement statement = empty.createStatement()) {
-            for (Script.Statement one : new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(derived, "again")
-                    .statements()) {
-                try {
-                    statement.execute(one.text());
-                } catch (SQLException reason) {
-                    refused.add(one.text().strip().lines().findFirst().orElse("") + ": "
-                            + reason.getMessage().lines().findFirst().orElse(""));
-                }
-            }
-        }
+        List<String> refused = RealScriptsTest.refused(empty,
+                new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(derived, "again"));
         return new ThroughDesign(lost, untold, refused);
-    }
-
-    /** Names of constraints and indexes follow a design's rules for names, which are told by themselves. */
-    private static boolean followsRules(Difference difference) {
-        return difference.aspect() == Aspect.NAME && difference.part() != SchemaPart.TABLE
-                && difference.part() != SchemaPart.COLUMN;
     }
 }

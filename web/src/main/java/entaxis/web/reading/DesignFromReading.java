@@ -56,9 +56,8 @@ public final class DesignFromReading {
         Schema schema = choices.schema();
         Schema accepted = References.accepted(schema, choices.proposals().stream()
                 .filter(proposal -> proposals.contains(proposal.id()) && tables.contains(proposal.table())).toList());
-        Schema chosen = new Schema(accepted.types(), accepted.sequences(),
-                accepted.tables().stream().filter(table -> tables.contains(table.name())).toList(),
-                accepted.programs());
+        Schema chosen = accepted
+                .over(accepted.tables().stream().filter(table -> tables.contains(table.name())).toList());
         DesignProperties facts = DesignProperties.begun(name, reading.engine(), name, "");
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.DEFAULT, Map.of());
         ReversedDesign lifted = ReverseEngineering.lift(chosen, facts, sheet, bridges, NewId::of);

@@ -20,6 +20,7 @@ import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.MatchSuggestion;
 import entaxis.core.reconcile.Merge;
 import entaxis.core.reconcile.MergedTable;
+import entaxis.core.reconcile.ProgramKeys;
 import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.SchemaPart;
@@ -407,8 +408,7 @@ public class Reconciling {
         Work work = work(open, key, true);
         Set<String> written = view.groups().stream().flatMap(group -> group.rows().stream())
                 .filter(row -> row.difference().part() == SchemaPart.PROGRAM && row.chose(Answer.WANTED))
-                .map(row -> row.difference().name().replaceFirst("^(view|function|procedure|trigger|rule|package) ", "")
-                        .replaceFirst("[( ].*", "")).collect(Collectors.toSet());
+                .map(row -> ProgramKeys.nameIn(row.difference().name())).collect(Collectors.toSet());
         AgreedPrograms programs = work.programs().without(written, work.dialect());
         Schema want = wanted(work.side(), open.derivation().schema(), work.dialect(), programs);
         if (execution.whole() && Comparison.of(work.have(), want, work.dialect(), work.pairing()).alike()) {

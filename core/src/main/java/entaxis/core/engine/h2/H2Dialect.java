@@ -4,7 +4,6 @@ import static entaxis.core.sql.HeldTypes.decimal;
 import static entaxis.core.sql.HeldTypes.fixed;
 import static entaxis.core.sql.HeldTypes.signedFor;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
@@ -207,13 +206,8 @@ public final class H2Dialect extends Dialect {
 
     /** H2 manual, COMMENT ON: a view is a table there. */
     @Override
-    public Set<ProgramKind> commentedPrograms() {
-        return Set.of(ProgramKind.VIEW);
-    }
-
-    @Override
-    public String commentedAs(String object) {
-        return object.replaceFirst("^VIEW", "TABLE");
+    public boolean commentsOnViewsAsTables() {
+        return true;
     }
 
     @Override

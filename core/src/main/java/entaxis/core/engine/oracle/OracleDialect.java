@@ -6,7 +6,6 @@ import static entaxis.core.sql.HeldTypes.fixed;
 import static entaxis.core.sql.HeldTypes.longEnough;
 import static entaxis.core.sql.HeldTypes.text;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Schema;
@@ -284,13 +283,8 @@ public final class OracleDialect extends Dialect {
 
     /** Oracle Database SQL Language Reference, COMMENT: a view is a table there. */
     @Override
-    public Set<ProgramKind> commentedPrograms() {
-        return Set.of(ProgramKind.VIEW);
-    }
-
-    @Override
-    public String commentedAs(String object) {
-        return object.replaceFirst("^VIEW", "TABLE");
+    public boolean commentsOnViewsAsTables() {
+        return true;
     }
 
     /** Oracle Database SQL Language Reference, COMMENT: an empty text takes a comment away. */

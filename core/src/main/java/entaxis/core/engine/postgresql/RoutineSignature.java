@@ -46,7 +46,7 @@ final class RoutineSignature {
         return String.join(",", types);
     }
 
-    /** What stands in the brackets, without defaults: PostgreSQL manual, DROP FUNCTION. */
+    /** The arguments of a routine without their defaults, as DROP FUNCTION takes them (PostgreSQL manual). */
     static String withoutDefaults(String arguments) {
         StringBuilder text = new StringBuilder();
         boolean byDefault = false;
