@@ -119,3 +119,11 @@ alter table site comment = 'Where it was taken'
 
 -- a sequence counts otherwise
 alter sequence parcel_no increment by 2
+
+-- a column moves to a new table, told twice
+create table taxon_rank (taxon_code varchar(12) primary key, `rank` enum('family', 'genus', 'species') not null,
+  constraint fk_taxon_rank_taxon foreign key (taxon_code) references taxon (taxon_code))
+
+insert into taxon_rank select taxon_code, `rank` from taxon
+
+alter table taxon drop column `rank`

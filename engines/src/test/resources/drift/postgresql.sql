@@ -40,6 +40,10 @@ do $$ begin create role reader; exception when duplicate_object then null; end $
 
 grant select on heavy to reader
 
+grant select on site to reader
+
+grant usage on sequence parcel_no to reader
+
 grant execute on function weigh(numeric) to reader
 
 comment on view heavy is 'What is over 100 grams'
@@ -254,3 +258,51 @@ create index ix_site_mark on site (mark text_pattern_ops, height desc nulls last
 drop index ix_site_mark
 
 create index ix_site_mark on site (mark collate "C" text_pattern_ops, height desc nulls last) include (opened)
+
+-- a table is opened to others
+grant insert, update on site to reader with grant option
+
+-- a table is closed
+revoke all on site from reader
+
+-- a sequence is opened to others
+grant select on sequence parcel_no to reader
+
+-- a type is closed
+revoke usage on type rank from public
+
+-- a domain is opened to others
+grant usage on domain grams to reader with grant option
+
+-- a table comes that others may use
+create table shelf (shelf_no integer primary key, name text)
+
+grant select, insert on shelf to reader
+
+-- a type comes that not all may use, and a table that uses it, told twice
+create type state as enum ('new', 'old')
+
+revoke usage on type state from public
+
+create table shelf (shelf_no integer primary key, now state not null)
+
+-- an enumeration that others may use loses a value that no row has
+alter table taxon alter column rank drop default
+
+alter type rank rename to rank_before
+
+create type rank as enum ('genus', 'species')
+
+alter table taxon alter column rank type rank using rank::text::rank
+
+alter table taxon alter column rank set default 'species'
+
+drop type rank_before
+
+-- a column moves to a new table, told twice
+create table taxon_rank (taxon_code varchar(12) primary key, rank rank not null,
+  constraint fk_taxon_rank_taxon foreign key (taxon_code) references taxon (taxon_code))
+
+insert into taxon_rank select taxon_code, rank from taxon
+
+alter table taxon drop column rank

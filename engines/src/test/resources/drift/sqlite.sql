@@ -300,3 +300,11 @@ create trigger site_stamp after insert on site begin update site set remark = 'o
 
 -- a column goes
 alter table taxon drop column rank
+
+-- a column moves to a new table, told twice
+create table taxon_rank (taxon_code varchar(12) primary key, rank text not null,
+  constraint fk_taxon_rank_taxon foreign key (taxon_code) references taxon (taxon_code))
+
+insert into taxon_rank select taxon_code, rank from taxon
+
+alter table taxon drop column rank

@@ -176,6 +176,11 @@ public abstract class Alterations extends AlterationFeatures {
         return alter(table, "ALTER COLUMN " + name(to.name()) + " SET DATA TYPE " + writer.type(to.type()));
     }
 
+    /** A value of a type that is made anew, turned into the new one, for a column that has it. */
+    public String ofNewType(String value, Column column) {
+        return "CAST(" + value + " AS " + writer.type(column.type()) + ")";
+    }
+
     /** Makes a column no longer number itself. */
     public List<String> dropIdentity(Table table, Column column) {
         return List.of(alter(table, "ALTER COLUMN " + name(column.name()) + " DROP IDENTITY"));

@@ -280,7 +280,7 @@ final class ColumnPlan {
 
     private List<String> copying(Copied copied, boolean whole) {
         String name = words.dialect().stored(table.name() + "_new");
-        Table made = whole ? renamed(table, name) : bare(name);
+        Table made = whole ? table.named(name) : bare(name);
         List<String> statements = new ArrayList<>();
         statements.add(engine.writer.create(made, whole ? made.foreignKeys() : List.of()));
         boolean numbered = table.columns().stream().anyMatch(
@@ -327,17 +327,12 @@ final class ColumnPlan {
         return queries;
     }
 
-    private static Table renamed(Table table, String name) {
-        return new Table(table.origin(), table.namespace(), name, table.columns(), table.primaryKey(),
-                table.uniqueKeys(), table.checks(), table.foreignKeys(), table.indexes(), table.comment());
-    }
-
     private Table bare(String name) {
         List<Column> columns =
                 table.columns().stream()
                         .map(column -> !engine.copiesIntoNumbered() && column.identity() == Identity.ALWAYS
                         ? column.withIdentity(Identity.BY_DEFAULT, column.numbering()) : column).toList();
         return new Table(table.origin(), table.namespace(), name, columns, Optional.empty(), List.of(), List.of(),
-                List.of(), List.of(), "");
+                List.of(), List.of(), "", Optional.empty());
     }
 }

@@ -5,22 +5,30 @@ import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
+import entaxis.core.type.SqlType.UserType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Values that are carried over into a new table before their columns go. */
 record Moves(Split split, TableChange change, Table into) {
 
-    Step step(Alterations engine) {
+    /**
+     * The step.
+     *
+     * @param replaced names of types that are made anew, so that a column that is there still has the old one
+     */
+    Step step(Alterations engine, Set<String> replaced) {
         List<String> targets = new ArrayList<>();
         List<String> sources = new ArrayList<>();
         for (Column column : into.columns()) {
             Optional.ofNullable(split.columns().get(column.name())).ifPresent(source -> {
                 targets.add(engine.name(column.name()));
-                sources.add(engine.name(source));
+                boolean old = column.type() instanceof UserType(String type) && replaced.contains(type);
+                sources.add(old ? engine.ofNewType(engine.name(source), column) : engine.name(source));
             });
         }
         boolean once = !split.once().isEmpty();

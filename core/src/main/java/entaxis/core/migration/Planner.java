@@ -16,7 +16,6 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
@@ -38,7 +37,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Works out the steps: what depends on a change is taken off before it and put on again behind it. */
 final class Planner {
@@ -92,10 +90,10 @@ final class Planner {
         changes.values().forEach(this::takeOff);
         goneTables();
         changes.values().forEach(this::rename);
-        sequences();
+        new SequencePlan(from, to, dialect, words, engine).steps(steps);
         freshTables();
         List<Moves> moves = moves();
-        moves.forEach(move -> add(move.step(engine)));
+        moves.forEach(move -> add(move.step(engine, types.replacedNames())));
         changes.values().forEach(change -> new ColumnPlan(change, words, engine, fills, questions,
                 moves.stream().filter(move -> move.change() == change).flatMap(move -> move.split().moved().stream())
                         .collect(Collectors.toSet()))
@@ -103,6 +101,7 @@ final class Planner {
         changes.values().forEach(this::putOn);
         references();
         comments();
+        new GrantPlan(to, dialect).steps(this::before, types::before, steps);
         steps.sort(Comparator.comparing(Step::stage));
         return engine.oneStatement() ? new OneStatement(steps).joined() : List.copyOf(steps);
     }
@@ -141,30 +140,6 @@ final class Planner {
         to.extensions().stream().filter(name -> !from.extensions().contains(name))
                 .forEach(name -> add(Step.safe(Stage.TYPES, "", "Add the extension " + name,
                         dialect.createExtension(name).stream().toList())));
-    }
-
-    private void sequences() {
-        Matching<Sequence> pairs = Matching.of(from.sequences(), to.sequences(),
-                sequence -> words.folded(TableNames.of(sequence.namespace(), sequence.name())), sequence -> "");
-        for (Pair<Sequence> pair : pairs.pairs()) {
-            if (pair.from().start() != pair.to().start() || pair.from().step() != pair.to().step()) {
-                String name = engine.writer.qualified(pair.to().namespace(), pair.to().name());
-                List<String> statements = engine.altersSequences()
-                        ? List.of("ALTER SEQUENCE " + name + " START WITH " + pair.to().start() + " INCREMENT BY "
-                                + pair.to().step())
-                        : List.of("DROP SEQUENCE " + name, engine.scripts.createSequence(pair.to()));
-                add(Step.safe(Stage.TYPES, "", "Change the sequence " + pair.to().name(), statements));
-            }
-            if (!pair.from().comment().equals(pair.to().comment())) {
-                add(Step.safe(Stage.COMMENTS, "", "Say what the sequence " + pair.to().name() + " is",
-                        programs.comment(pair.to()).stream().toList()));
-            }
-        }
-        pairs.fresh().forEach(sequence -> add(Step.safe(Stage.TYPES, "", "Create the sequence " + sequence.name(),
-                Stream.concat(Stream.of(engine.scripts.createSequence(sequence)),
-                        programs.comment(sequence).filter(words -> !sequence.comment().isEmpty()).stream()).toList())));
-        pairs.gone().forEach(sequence -> add(Step.safe(Stage.TYPES_OUT, "", "Drop the sequence " + sequence.name(),
-                List.of("DROP SEQUENCE " + engine.writer.qualified(sequence.namespace(), sequence.name())))));
     }
 
     // tables
@@ -571,6 +546,12 @@ final class Planner {
     private boolean handedDown(Column column) {
         return dialect.columnsShowTypeComments() && column.type() instanceof SqlType.UserType(String name)
                 && from.types().stream().anyMatch(type -> type.name().equals(name) && !type.comment().isEmpty());
+    }
+
+    /** A table before; empty where it is made now. */
+    private Optional<Table> before(Table table) {
+        TableChange change = changes.get(words.folded(TableNames.of(table)));
+        return Optional.ofNullable(change).filter(known -> !known.rebuilt).map(known -> known.before);
     }
 
     private void comments() {

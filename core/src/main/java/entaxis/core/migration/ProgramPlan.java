@@ -10,6 +10,7 @@ import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.CalledFunctions;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.GrantWriter;
 import entaxis.core.sql.ProgramWriter;
 import entaxis.core.sql.ScriptOptions;
 import java.util.ArrayList;
@@ -28,6 +29,7 @@ final class ProgramPlan {
     private final Alterations engine;
     private final ProgramKeys keys;
     private final ProgramWriter writer;
+    private final GrantWriter grants;
 
     /** A plan; the first schema has the new names already. */
     ProgramPlan(Schema from, Schema to, Dialect dialect, Alterations engine) {
@@ -37,6 +39,7 @@ final class ProgramPlan {
         this.engine = engine;
         this.keys = new ProgramKeys(from, to, dialect);
         this.writer = new ProgramWriter(dialect, ScriptOptions.DEFAULT);
+        this.grants = new GrantWriter(dialect, ScriptOptions.DEFAULT);
     }
 
     /**
@@ -90,14 +93,16 @@ final class ProgramPlan {
         }
         statements.add(program.text());
         statements.addAll(writer.comments(program, List.of()));
-        statements.addAll(writer.grants(program.withGrants(program.grants().or(() -> before))));
+        statements.addAll(grants.program(program.withGrants(program.grants().or(() -> before)), Optional.empty()));
         return statements;
     }
 
     /** What is said about a program that stays. */
     private void said(Program before, Program now, List<Step> steps) {
         List<String> statements = new ArrayList<>(writer.comments(now, before.comments()));
-        before.grants().ifPresent(grants -> statements.addAll(writer.grants(now, grants)));
+        if (before.grants().isPresent()) {
+            statements.addAll(grants.program(now, before.grants()));
+        }
         if (!statements.isEmpty()) {
             steps.add(Step.safe(Stage.COMMENTS, "",
                     "Say what the " + now.kind().word() + " " + now.name() + " is, and who may use it", statements));

@@ -144,14 +144,18 @@ final class TypePlan {
         }
     }
 
+    /** A type before; empty where it is made now. */
+    Optional<TypeDefinition> before(TypeDefinition type) {
+        boolean anew = replaced.contains(type.name()) || structures.contains(type.name());
+        return pairs.pairs().stream().filter(both -> both.to() == type && !anew).map(Pair::from).findFirst();
+    }
+
     void comments(List<Step> steps) {
         if (!dialect.commentsOnTypes() || dialect.comments() != Comments.STATEMENT) {
             return;
         }
         for (TypeDefinition type : to.types()) {
-            Optional<Pair<TypeDefinition>> pair = pairs.pairs().stream().filter(both -> both.to() == type).findFirst();
-            boolean anew = pair.isEmpty() || replaced.contains(type.name()) || structures.contains(type.name());
-            if (!type.comment().equals(anew ? "" : pair.get().from().comment())) {
+            if (!type.comment().equals(before(type).map(TypeDefinition::comment).orElse(""))) {
                 steps.add(Step.safe(Stage.COMMENTS, "", "Say what " + type.name() + " is",
                         List.of("COMMENT ON " + engine.scripts.kind(type) + " "
                                 + engine.writer.qualified("", type.name()) + " IS "

@@ -1,9 +1,6 @@
 package entaxis.core.reading;
 
 import entaxis.core.reading.SchemaBuilder.QName;
-import entaxis.core.schema.TypeDefinition.DomainDefinition;
-import entaxis.core.schema.TypeDefinition.EnumDefinition;
-import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -68,14 +65,7 @@ final class CommentStatements {
             case DOMAIN, TYPE -> {
                 QName name = definitions.names().qualified();
                 String text = commentText();
-                builder.types.computeIfPresent(builder.key(name), (key, type) -> switch (type) {
-                    case DomainDefinition domain -> new DomainDefinition(domain.name(), domain.base(),
-                            domain.defaultValue(), domain.check(), text);
-                    case EnumDefinition enumeration ->
-                            new EnumDefinition(enumeration.name(), enumeration.values(), text);
-                    case StructureDefinition structure ->
-                            new StructureDefinition(structure.name(), structure.fields(), text);
-                });
+                builder.types.computeIfPresent(builder.key(name), (key, type) -> type.withComment(text));
             }
             case VIEW, FUNCTION, PROCEDURE, TRIGGER, RULE, MATERIALIZED -> program(from, kind);
             case SEQUENCE -> {

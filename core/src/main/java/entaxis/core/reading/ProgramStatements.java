@@ -3,6 +3,7 @@ package entaxis.core.reading;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.SecuredObject;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -34,7 +35,7 @@ final class ProgramStatements {
                 : builder.key(name) + "\u0000" + kind + body + signature(kind).orElse("") + table(kind);
         Program known = builder.programs.get(key);
         Program program = new Program(kind, builder.placed(name), name.name(), builder.syntax.engine(),
-                tokens.verbatim(from, tokens.limit), List.of(), builder.dialect.usualGrants(kind));
+                tokens.verbatim(from, tokens.limit), List.of(), builder.grants.usual(SecuredObject.of(kind)));
         builder.programs.put(key, known == null ? program : known.worded(program.text()));
         tokens.at = tokens.limit;
     }

@@ -7,6 +7,7 @@ import entaxis.core.design.ObjectComment;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition;
@@ -23,6 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /** What the statements read so far have made. */
 final class SchemaBuilder {
@@ -37,21 +39,21 @@ final class SchemaBuilder {
 
     /** A sequence, and the column that it counts for. */
     record ReadSequence(QName name, long start, long step, Optional<TableBuilder> table,
-            Optional<ColumnBuilder> column, String comment) {
-        ReadSequence(QName name, long start, long step, Optional<TableBuilder> table, Optional<ColumnBuilder> column) {
-            this(name, start, step, table, column, "");
+            Optional<ColumnBuilder> column, String comment, Optional<List<Grant>> grants) {
+        ReadSequence granted(Optional<List<Grant>> newGrants) {
+            return new ReadSequence(name, start, step, table, column, comment, newGrants);
         }
 
         ReadSequence ownedBy(TableBuilder newTable, ColumnBuilder newColumn) {
-            return new ReadSequence(name, start, step, Optional.of(newTable), Optional.of(newColumn), comment);
+            return new ReadSequence(name, start, step, Optional.of(newTable), Optional.of(newColumn), comment, grants);
         }
 
         ReadSequence named(QName newName) {
-            return new ReadSequence(newName, start, step, table, column, comment);
+            return new ReadSequence(newName, start, step, table, column, comment, grants);
         }
 
         ReadSequence commented(String newComment) {
-            return new ReadSequence(name, start, step, table, column, newComment);
+            return new ReadSequence(name, start, step, table, column, newComment, grants);
         }
     }
 
@@ -73,8 +75,7 @@ final class SchemaBuilder {
     final DomainRules domainRules;
     final Map<String, ReadSequence> sequences = new LinkedHashMap<>();
     final Map<String, Program> programs = new LinkedHashMap<>();
-    /** Whether the script says who may use what. */
-    private boolean grantsTold;
+    final GrantBook grants = new GrantBook(this);
     /** Names of extensions, in the order in which they are added. */
     final Set<String> extensions = new LinkedHashSet<>();
     /**
@@ -122,8 +123,19 @@ final class SchemaBuilder {
         return Optional.ofNullable(tables.get(key(name)));
     }
 
+    Optional<TableBuilder> tableOf(String key) {
+        return Optional.ofNullable(tables.get(key));
+    }
+
+    /** The keys of the tables in a schema. */
+    Stream<String> tablesIn(String namespace) {
+        return tables.entrySet().stream().filter(entry -> home(entry.getValue().namespace).equals(namespace))
+                .map(Map.Entry::getKey);
+    }
+
     TableBuilder create(QName name) {
         TableBuilder table = new TableBuilder(placed(name), name.name(), exact);
+        table.grants = grants.usual(SecuredObject.TABLE);
         String key = key(name);
         tables.put(key, table);
         if (!passing.isEmpty()) {
@@ -192,12 +204,6 @@ final class SchemaBuilder {
             }
             return program.withComments(comments);
         });
-    }
-
-    /** Says who may use a view or routine. */
-    void grant(String key, List<Grant> grants) {
-        grantsTold = true;
-        programs.computeIfPresent(key, (any, program) -> program.withGrants(Optional.of(grants)));
     }
 
     /** Whether a reference of a table leads to the table of a name. */
@@ -290,12 +296,11 @@ final class SchemaBuilder {
     Schema done() {
         List<Table> done = tables.values().stream().filter(table -> !isShadow(table.name)).map(this::done).toList();
         List<Sequence> free = sequences.values().stream().filter(sequence -> sequence.column().isEmpty())
-                .map(sequence -> new Sequence(sequence.name().namespace(), sequence.name().name(), sequence.start(),
-                        sequence.step(), sequence.comment()))
+                .map(sequence -> grants.told(new Sequence(sequence.name().namespace(), sequence.name().name(),
+                        sequence.start(), sequence.step(), sequence.comment(), sequence.grants())))
                 .toList();
-        List<Program> kept = grantsTold ? List.copyOf(programs.values())
-                : programs.values().stream().map(program -> program.withGrants(Optional.empty())).toList();
-        return new Schema(List.copyOf(types.values()), free, done, kept, List.copyOf(extensions));
+        return new Schema(types.values().stream().map(grants::told).toList(), free, done,
+                programs.values().stream().map(grants::told).toList(), List.copyOf(extensions));
     }
 
     /** Takes note of a virtual table, whose rows stand in tables that the engine keeps for it. */
@@ -315,7 +320,7 @@ final class SchemaBuilder {
 
     private Table done(TableBuilder table) {
         table.foreignKeys.replaceAll(key -> key.referencedColumns().isEmpty() ? completed(table, key) : key);
-        return table.done();
+        return grants.told(table.done());
     }
 
     private ForeignKey completed(TableBuilder table, ForeignKey key) {

@@ -4,6 +4,7 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.reading.SchemaBuilder.QName;
 import entaxis.core.reading.SchemaBuilder.ReadSequence;
+import entaxis.core.schema.SecuredObject;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -49,7 +50,8 @@ final class SequenceStatements {
         }
         QName placed = new QName(builder.placed(name), name.name());
         builder.sequences.put(builder.key(name),
-                new ReadSequence(placed, numbers.start(), numbers.step(), Optional.empty(), Optional.empty()));
+                new ReadSequence(placed, numbers.start(), numbers.step(), Optional.empty(), Optional.empty(), "",
+                        builder.grants.usual(SecuredObject.SEQUENCE)));
         owned(name, begin, end);
         tokens.at = end;
     }
@@ -88,7 +90,7 @@ final class SequenceStatements {
 
     private void own(QName name, TableBuilder table, ColumnBuilder column) {
         ReadSequence sequence = builder.sequence(name).map(found -> found.ownedBy(table, column))
-                .orElse(new ReadSequence(name, 1, 1, Optional.of(table), Optional.of(column)));
+                .orElse(new ReadSequence(name, 1, 1, Optional.of(table), Optional.of(column), "", Optional.empty()));
         builder.sequences.put(builder.key(name), sequence);
         if (column.defaultValue.toLowerCase(Locale.ROOT).startsWith("nextval")
                 || column.defaultValue.toLowerCase(Locale.ROOT).startsWith("pg_catalog.nextval")) {

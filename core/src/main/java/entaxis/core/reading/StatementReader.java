@@ -45,7 +45,7 @@ final class StatementReader {
         TypeStatements ofTypes = new TypeStatements(tokens, builder, definitions, types, implied, this::pass);
         ProgramStatements programs = new ProgramStatements(tokens, builder, definitions, this::pass);
         this.comments = new CommentStatements(tokens, builder, definitions, programs, this::pass);
-        this.grants = new GrantStatements(tokens, builder, programs, this::pass);
+        this.grants = new GrantStatements(tokens, builder, definitions, programs, this::pass);
         this.calls = new ProcedureCalls(tokens, builder, definitions, ofTypes, this::pass);
         this.definitionStatements = new DefinitionStatements(this, tokens, builder, definitions, notes, tables,
                 alter, new IndexStatements(tokens, builder, definitions, implied, this::pass),
@@ -265,7 +265,7 @@ final class StatementReader {
         }
         switch (tokens.word()) {
             case CREATE -> definitionStatements.create(from);
-            case ALTER -> definitionStatements.alterStatement(from);
+            case ALTER -> alter(from);
             case DROP -> definitionStatements.drop(from);
             case RENAME -> definitionStatements.renameTables(from);
             case COMMENT -> comments.comment();
@@ -291,6 +291,15 @@ final class StatementReader {
             case ANALYZE, VACUUM, CLUSTER -> pass(from, "maintenance");
             case PRINT -> pass(from, "message");
             default -> other(from);
+        }
+    }
+
+    private void alter(int from) {
+        if (tokens.word(from + 1) == Keyword.DEFAULT && tokens.reads(from + 2, "PRIVILEGES")) {
+            grants.defaults(from);
+        } else {
+            grants.owner(from);
+            definitionStatements.alterStatement(from);
         }
     }
 

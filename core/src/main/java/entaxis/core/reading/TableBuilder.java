@@ -5,6 +5,7 @@ import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Grant;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -39,6 +40,8 @@ final class TableBuilder {
     int indexRenames;
     private Set<String> leftBehind = Set.of();
     String comment = "";
+    /** Who may use it; empty where that is not known. */
+    Optional<List<Grant>> grants = Optional.empty();
     /**
      * Whether the storage engine keeps references; MyISAM reads past them (MySQL manual, “FOREIGN KEY Constraint
      * Differences”).
@@ -226,6 +229,6 @@ final class TableBuilder {
         List<Column> finished = new ArrayList<>(columns.size());
         columns.forEach(column -> finished.add(column.done()));
         return new Table(Optional.empty(), namespace, name, finished, primaryKey, uniqueKeys, checks, foreignKeys,
-                indexes, comment);
+                indexes, comment, grants);
     }
 }

@@ -6,6 +6,7 @@ import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.FieldDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
@@ -90,7 +91,8 @@ final class TypeStatements {
     }
 
     private void define(QName name, TypeDefinition type) {
-        builder.types.put(builder.key(name), type);
+        builder.types.put(builder.key(name),
+                type.grants().isPresent() ? type : type.withGrants(builder.grants.usual(SecuredObject.TYPE)));
     }
 
     void createType(int from) {
@@ -203,14 +205,12 @@ final class TypeStatements {
             String before = tokens.string();
             tokens.expect(Keyword.TO);
             String now = tokens.string();
-            builder.types.put(key,
-                    new EnumDefinition(enumeration.name(),
-                            enumeration.values().stream().map(value -> value.equals(before) ? now : value).toList(),
-                            enumeration.comment()));
+            builder.types.put(key, enumeration.with(
+                    enumeration.values().stream().map(value -> value.equals(before) ? now : value).toList()));
         } else if (tokens.accept(Keyword.RENAME, Keyword.TO)) {
             rename(key, type, new QName(name.namespace(), tokens.name()));
         } else if (type instanceof StructureDefinition structure && tokens.reads(tokens.at + 1, "ATTRIBUTE")) {
-            builder.types.put(key, new StructureDefinition(structure.name(), fields(structure), structure.comment()));
+            builder.types.put(key, structure.with(fields(structure)));
         } else {
             pass.over(from, "change of a type");
         }
@@ -265,7 +265,7 @@ final class TypeStatements {
         if (!(ifAbsent && values.contains(value))) {
             values.add(place, value);
         }
-        builder.types.put(key, new EnumDefinition(enumeration.name(), values, enumeration.comment()));
+        builder.types.put(key, enumeration.with(values));
     }
 
     void rename(String key, TypeDefinition type, QName now) {
@@ -274,14 +274,7 @@ final class TypeStatements {
         if (builder.requiredTypes.remove(key)) {
             builder.requiredTypes.add(builder.key(now));
         }
-        define(now, switch (type) {
-            case DomainDefinition domain -> new DomainDefinition(now.name(), domain.base(), domain.defaultValue(),
-                    domain.check(), domain.comment());
-            case EnumDefinition enumeration ->
-                    new EnumDefinition(now.name(), enumeration.values(), enumeration.comment());
-            case StructureDefinition structure ->
-                    new StructureDefinition(now.name(), structure.fields(), structure.comment());
-        });
+        define(now, type.named(now.name()));
         builder.tables()
                 .forEach(table -> table.columns.stream()
                         .filter(column -> column.type.equals(new SqlType.UserType(type.name())))

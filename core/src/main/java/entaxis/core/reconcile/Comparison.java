@@ -2,6 +2,7 @@ package entaxis.core.reconcile;
 
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.Grant;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
@@ -19,6 +20,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -30,6 +33,8 @@ import java.util.stream.Stream;
  * @param remarks     what is apart but cannot be told or put right in this engine
  */
 public record Comparison(List<Difference> differences, List<String> remarks) {
+    private static final Pattern CREATE_OR = Pattern.compile("(?i)create\\s+or\\s+(?:replace|alter)\\s+");
+
     /** Copies the lists. */
     public Comparison {
         differences = List.copyOf(differences);
@@ -48,8 +53,23 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
 
     /** The text of a view or routine but for blanks and the semicolon behind it, which engines keep or not. */
     static String text(Program program) {
-        return program.text().replaceFirst("(?i)^create\\s+or\\s+(?:replace|alter)\\s+", "create ")
-                .replaceAll("\\s+", " ").replaceFirst("[;\\s]+$", "").strip();
+        Matcher beginning = CREATE_OR.matcher(program.text());
+        String text = beginning.lookingAt() ? "create " + program.text().substring(beginning.end()) : program.text();
+        StringBuilder drawn = new StringBuilder(text.length());
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            boolean blank = c == ' ' || c >= '\t' && c <= '\r';
+            if (!blank) {
+                drawn.append(c);
+            } else if (!drawn.isEmpty() && drawn.charAt(drawn.length() - 1) != ' ') {
+                drawn.append(' ');
+            }
+        }
+        int end = drawn.length();
+        while (end > 0 && (drawn.charAt(end - 1) == ' ' || drawn.charAt(end - 1) == ';')) {
+            end--;
+        }
+        return drawn.substring(0, end);
     }
 
     /** One comparison on its way. */
@@ -136,6 +156,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             if (words.commented() && dialect.commentsOnTypes()) {
                 unlessSame(SchemaPart.TYPE, "", name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
+            privileges(SchemaPart.TYPE, "", name, from.grants(), to.grants());
         }
 
         private Risk risk(TypeDefinition from, TypeDefinition to) {
@@ -160,6 +181,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                             unlessSame(SchemaPart.SEQUENCE, "", name, Aspect.COMMENT, one.comment(), other.comment(),
                                     Risk.SAFE);
                         }
+                        privileges(SchemaPart.SEQUENCE, "", name, one.grants(), other.grants());
                     },
                     gone -> say(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE,
                             wording.apply(gone), "", Risk.SAFE),
@@ -184,9 +206,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             if (CatalogWording.of(dialect.target()).tellsProgramComments()) {
                 unlessSame(SchemaPart.PROGRAM, "", label, Aspect.COMMENT, comments(from), comments(to), Risk.SAFE);
             }
-            if (from.grants().isPresent() && to.grants().isPresent()) {
-                unlessSame(SchemaPart.PROGRAM, "", label, Aspect.PRIVILEGES, granted(from), granted(to), Risk.SAFE);
-            }
+            privileges(SchemaPart.PROGRAM, "", label, from.grants(), to.grants());
         }
 
         private static String comments(Program program) {
@@ -195,8 +215,16 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                     .sorted().collect(Collectors.joining("\n"));
         }
 
-        private static String granted(Program program) {
-            return program.grants().orElse(List.of()).stream().map(grant -> grant.privilege().toLowerCase(Locale.ROOT)
+        /** Who may use something, where both sides tell it. */
+        private void privileges(SchemaPart part, String table, String name, Optional<List<Grant>> from,
+                Optional<List<Grant>> to) {
+            if (from.isPresent() && to.isPresent()) {
+                unlessSame(part, table, name, Aspect.PRIVILEGES, granted(from.get()), granted(to.get()), Risk.SAFE);
+            }
+        }
+
+        private static String granted(List<Grant> grants) {
+            return grants.stream().map(grant -> grant.privilege().toLowerCase(Locale.ROOT)
                     + " to " + grant.grantee() + (grant.grantable() ? ", who may hand it on" : ""))
                     .collect(Collectors.joining("; "));
         }
@@ -212,6 +240,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             if (words.commented()) {
                 unlessSame(SchemaPart.TABLE, name, "", Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
+            privileges(SchemaPart.TABLE, name, "", from.grants(), to.grants());
             columns(name, from, to);
             constraints(ConstraintKind.primaryKey(words), name, from.primaryKey().stream().toList(),
                     to.primaryKey().stream().toList());

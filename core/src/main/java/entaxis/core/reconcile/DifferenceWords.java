@@ -58,10 +58,10 @@ public final class DifferenceWords {
                             : difference.to().isEmpty()
                                     ? have + " has a comment on " + place + "; " + want + " has none."
                             : "the comment on " + place + " reads differently.";
-            case PRIVILEGES -> "the " + word + " " + place + ": in " + have + " "
-                    + (difference.from().isEmpty() ? "nobody but its owner may use it" : difference.from()) + ", in "
+            case PRIVILEGES -> "who may use the " + word + " " + difference.place() + ": in " + have + " "
+                    + (difference.from().isEmpty() ? "nobody but its owner" : difference.from()) + ", in "
                     + want + " "
-                    + (difference.to().isEmpty() ? "nobody but its owner may use it" : difference.to()) + ".";
+                    + (difference.to().isEmpty() ? "nobody but its owner" : difference.to()) + ".";
             case DEFINITION -> "the " + word
                     + (difference.part() == SchemaPart.PRIMARY_KEY ? " of " + difference.table() : " " + place)
                     + " is another in " + have + " than in " + want + ".";

@@ -115,7 +115,8 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
             String name = TableNames.of(to.namespace(), to.name());
             Sequence shape = takes(SchemaPart.SEQUENCE, "", name, Aspect.DEFINITION) ? to : from;
             return shape.withComment(takes(SchemaPart.SEQUENCE, "", name, Aspect.COMMENT) ? to.comment()
-                    : from.comment());
+                    : from.comment())
+                    .withGrants((takes(SchemaPart.SEQUENCE, "", name, Aspect.PRIVILEGES) ? to : from).grants());
         }
 
         private List<Program> programs(Schema from, Schema to) {
@@ -161,14 +162,8 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         private TypeDefinition type(TypeDefinition from, TypeDefinition to) {
             TypeDefinition shape = takes(SchemaPart.TYPE, "", to.name(), Aspect.DEFINITION) ? to : from;
             String comment = takes(SchemaPart.TYPE, "", to.name(), Aspect.COMMENT) ? to.comment() : from.comment();
-            return switch (shape) {
-                case TypeDefinition.DomainDefinition domain -> new TypeDefinition.DomainDefinition(domain.name(),
-                        domain.base(), domain.defaultValue(), domain.check(), comment);
-                case TypeDefinition.EnumDefinition enumeration ->
-                        new TypeDefinition.EnumDefinition(enumeration.name(), enumeration.values(), comment);
-                case TypeDefinition.StructureDefinition structure ->
-                        new TypeDefinition.StructureDefinition(structure.name(), structure.fields(), comment);
-            };
+            return shape.withComment(comment).withGrants(
+                    (takes(SchemaPart.TYPE, "", to.name(), Aspect.PRIVILEGES) ? to : from).grants());
         }
 
         /** A type stays, or comes along, while a column has it. */
@@ -205,7 +200,8 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
                     constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from, to);
             String comment = takes(SchemaPart.TABLE, name, "", Aspect.COMMENT) ? to.comment() : from.comment();
             return new Table(from.origin().or(to::origin), to.namespace(), to.name(), columns, key, uniques, checks,
-                    references, indexes, comment);
+                    references, indexes, comment,
+                    (takes(SchemaPart.TABLE, name, "", Aspect.PRIVILEGES) ? to : from).grants());
         }
 
         private List<Column> columns(String table, Table from, Table to) {
@@ -307,8 +303,7 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
                     table, "the index " + own.name())).toList();
             List<ForeignKey> references = table.foreignKeys().stream()
                     .filter(own -> kept(there.test(own.columns()), table, "the foreign key " + own.name())).toList();
-            return new Table(table.origin(), table.namespace(), table.name(), table.columns(), key, uniques,
-                    table.checks(), references, indexes, table.comment());
+            return table.withKeys(key, uniques).referring(references).withIndexes(indexes);
         }
 
         private boolean kept(boolean stands, Table table, String what) {

@@ -56,8 +56,8 @@ final class Namespaces {
     private static Schema moved(Schema schema, String from, String to) {
         List<Table> tables = schema.tables().stream().map(table -> table.in(to).referring(table.foreignKeys().stream()
                 .map(key -> said(key.referencedNamespace()).equals(from) ? key.into("") : key).toList())).toList();
-        List<Sequence> sequences = schema.sequences().stream().map(own -> !said(own.namespace()).equals(from) ? own
-                : new Sequence(to, own.name(), own.start(), own.step(), own.comment())).toList();
+        List<Sequence> sequences = schema.sequences().stream()
+                .map(own -> said(own.namespace()).equals(from) ? own.in(to) : own).toList();
         List<Program> programs = schema.programs().stream().map(own -> !said(own.namespace()).equals(from) ? own
                 : new Program(own.kind(), to, own.name(), own.target(), own.text(), own.comments(), own.grants()))
                 .toList();

@@ -2,8 +2,6 @@ package entaxis.core.reconcile;
 
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.SteppedOver;
-import entaxis.core.schema.Grant;
-import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import java.util.ArrayList;
@@ -56,8 +54,9 @@ final class NotCompared {
                             .or(() -> Namespaces.only(want.schema())).orElse("")
                     + ", those of the other in the usual one: the two are taken as the same.");
         }
-        if (tells(have.schema()) != tells(want.schema()) && (granted(have.schema()) || granted(want.schema()))) {
-            sentences.add("Who may use views and routines: only one side says it, so it stays as it is.");
+        if (tells(have.schema()) != tells(want.schema()) && (granted(have.schema(), dialect)
+                || granted(want.schema(), dialect))) {
+            sentences.add("Who may use tables and other objects: only one side says it, so it stays as it is.");
         }
         Set<String> extensions = new HashSet<>(have.schema().extensions());
         if (!extensions.equals(Set.copyOf(want.schema().extensions()))) {
@@ -72,16 +71,11 @@ final class NotCompared {
     }
 
     private static boolean tells(Schema schema) {
-        return schema.programs().stream().anyMatch(program -> program.grants().isPresent());
+        return Secured.of(schema).anyMatch(one -> one.grants().isPresent());
     }
 
     /** Whether somebody may do what not everybody may from the beginning. */
-    private static boolean granted(Schema schema) {
-        return schema.programs().stream().anyMatch(program -> program.grants()
-                .filter(grants -> !grants.equals(usual(program))).isPresent());
-    }
-
-    private static List<Grant> usual(Program program) {
-        return Dialect.of(program.target()).usualGrants(program.kind()).orElse(List.of());
+    private static boolean granted(Schema schema, Dialect dialect) {
+        return Secured.of(schema).anyMatch(one -> one.isUnusual(dialect));
     }
 }

@@ -7,6 +7,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ProgramHead;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +18,9 @@ public final class ProgramKeys {
     private final Dialect dialect;
     private final EngineWordingRules words;
     private final Map<String, Integer> shared = new HashMap<>();
+    /** What was worked out already: each program is asked for several times, and its text is long. */
+    private final Map<Program, String> known = new IdentityHashMap<>();
+    private final Map<Program, String> texts = new IdentityHashMap<>();
     /** The kinds that there are of a name. */
     private final Map<String, Set<ProgramKind>> kinds = new HashMap<>();
 
@@ -58,12 +62,12 @@ public final class ProgramKeys {
 
     /** What a program is known by. */
     public String key(Program program) {
-        return named(program) + apart(program);
+        return known.computeIfAbsent(program, own -> named(own) + apart(own));
     }
 
     /** The same with its text, blanks aside. */
     public String textKey(Program program) {
-        return key(program) + "\n" + Comparison.text(program);
+        return texts.computeIfAbsent(program, own -> key(own) + "\n" + Comparison.text(own));
     }
 
     /** What it is called where it is spoken of: by its name, and by what tells it from others that have it too. */

@@ -61,8 +61,7 @@ public final class SchemaRenaming {
         List<ForeignKey> keys = table.foreignKeys().stream().map(key -> reference(key, columns)).toList();
         String name = bare.getOrDefault(TableNames.of(table), table.name());
         if (columns.isEmpty()) {
-            return new Table(table.origin(), table.namespace(), name, table.columns(), table.primaryKey(),
-                    table.uniqueKeys(), table.checks(), keys, table.indexes(), table.comment());
+            return table.named(name).referring(keys);
         }
         Map<String, String> words = new HashMap<>();
         columns.forEach((from, to) -> words.put(from.toLowerCase(Locale.ROOT), dialect.name(to)));
@@ -79,7 +78,7 @@ public final class SchemaRenaming {
                 table.checks().stream()
                         .map(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), words)))
                         .toList(),
-                keys, indexes, table.comment());
+                keys, indexes, table.comment(), table.grants());
     }
 
     private ForeignKey reference(ForeignKey key, Map<String, String> own) {

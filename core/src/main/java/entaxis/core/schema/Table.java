@@ -10,10 +10,11 @@ import java.util.Optional;
  * @param origin    the entity or many-to-many that it was derived from
  * @param namespace the schema that it was put into, where one was named
  * @param comment   what one row is; may be empty
+ * @param grants    who may use it, without its owner, in order; empty where that is not told
  */
 public record Table(Optional<OwnerId> origin, String namespace, String name, List<Column> columns,
-        Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys,
-        List<CheckRule> checks, List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment) {
+        Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys, List<CheckRule> checks,
+        List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment, Optional<List<Grant>> grants) {
 
     /** Copies the lists. */
     public Table {
@@ -22,31 +23,82 @@ public record Table(Optional<OwnerId> origin, String namespace, String name, Lis
         checks = List.copyOf(checks);
         foreignKeys = List.copyOf(foreignKeys);
         indexes = List.copyOf(indexes);
+        grants = grants.map(List::copyOf);
     }
 
     /** A table without indexes beside those of its keys. */
     public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey,
             List<UniqueKey> uniqueKeys, List<CheckRule> checks,
             List<ForeignKey> foreignKeys, String comment) {
-        this(origin, "", name, columns, primaryKey, uniqueKeys, checks, foreignKeys, List.of(), comment);
+        this(origin, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, List.of(), comment);
     }
 
-    /** A table in the usual schema. */
+    /** A table in the usual schema, of which is not told who may use it. */
     public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey,
             List<UniqueKey> uniqueKeys, List<CheckRule> checks,
             List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment) {
-        this(origin, "", name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment);
+        this(origin, "", name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
+                Optional.empty());
+    }
+
+    /** The same under another name. */
+    public Table named(String newName) {
+        return new Table(origin, namespace, newName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+                comment, grants);
     }
 
     /** The same in another schema. */
     public Table in(String newNamespace) {
         return new Table(origin, newNamespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
-                comment);
+                comment, grants);
+    }
+
+    /** The same, derived from what another origin names. */
+    public Table from(Optional<OwnerId> newOrigin) {
+        return new Table(newOrigin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+                comment, grants);
+    }
+
+    /** The same with other columns. */
+    public Table withColumns(List<Column> newColumns) {
+        return new Table(origin, namespace, name, newColumns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+                comment, grants);
+    }
+
+    /** The same with other keys. */
+    public Table withKeys(Optional<PrimaryKey> newPrimary, List<UniqueKey> newUnique) {
+        return new Table(origin, namespace, name, columns, newPrimary, newUnique, checks, foreignKeys, indexes,
+                comment, grants);
+    }
+
+    /** The same with other rules. */
+    public Table withChecks(List<CheckRule> newChecks) {
+        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, newChecks, foreignKeys, indexes,
+                comment, grants);
     }
 
     /** The same with other foreign keys. */
     public Table referring(List<ForeignKey> newKeys) {
-        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, newKeys, indexes, comment);
+        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, newKeys, indexes, comment,
+                grants);
+    }
+
+    /** The same with other indexes. */
+    public Table withIndexes(List<TableIndex> newIndexes) {
+        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, newIndexes,
+                comment, grants);
+    }
+
+    /** The same with another comment. */
+    public Table withComment(String newComment) {
+        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+                newComment, grants);
+    }
+
+    /** The same for others to use. */
+    public Table withGrants(Optional<List<Grant>> newGrants) {
+        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+                comment, newGrants);
     }
 
     /** The column of a name. */

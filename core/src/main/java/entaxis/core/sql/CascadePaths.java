@@ -57,9 +57,7 @@ public final class CascadePaths {
                 keys.add(refused.contains(key)
                         ? key.withActions(ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION) : key);
             }
-            cut.add(new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(),
-                    table.uniqueKeys(), table.checks(), keys,
-                    table.indexes(), table.comment()));
+            cut.add(table.referring(keys));
         }
         return cut;
     }

@@ -127,13 +127,11 @@ public final class DialectAdapter {
                     domain.defaultValue().map(dialect::expression),
                     domain.check().map(check -> new CheckRule(dialect.stored(check.name()),
                             dialect.expression(check.condition()))),
-                    domain.comment());
+                    domain.comment(), domain.grants());
             case EnumDefinition enumeration -> enumeration;
-            case StructureDefinition structure -> new StructureDefinition(structure.name(),
-                    structure.fields().stream()
-                            .map(field -> new FieldDefinition(field.name(), held(inField(field.type()), false, loss)))
-                            .toList(),
-                    structure.comment());
+            case StructureDefinition structure -> structure.with(structure.fields().stream()
+                    .map(field -> new FieldDefinition(field.name(), held(inField(field.type()), false, loss)))
+                    .toList());
         };
     }
 
@@ -204,9 +202,10 @@ public final class DialectAdapter {
         Set<String> checked = dialect.changesCheckedColumns() ? Set.of() : named(ordered, columns);
         List<ForeignKey> foreignKeys = table.foreignKeys().stream()
                 .map(key -> unchecked(table, foreignKey(table, key, required), checked)).toList();
-        return new Table(table.origin(), dialect.schemas() ? table.namespace() : "", table.name(), columns,
-                dialect.prefixIndexes() ? table.primaryKey() : table.primaryKey().map(PrimaryKey::withoutPrefixes),
-                table.uniqueKeys(), ordered, foreignKeys, indexes, table.comment());
+        return table.in(dialect.schemas() ? table.namespace() : "").withColumns(columns)
+                .withKeys(dialect.prefixIndexes() ? table.primaryKey()
+                        : table.primaryKey().map(PrimaryKey::withoutPrefixes), table.uniqueKeys())
+                .withChecks(ordered).referring(foreignKeys).withIndexes(indexes);
     }
 
     private Column column(Table table, Column column, boolean keyed, Numbered numbered, List<CheckRule> checks) {

@@ -72,8 +72,7 @@ public final class IsoNormalizer {
     private Schema schema(Schema schema) {
         List<TypeDefinition> types = schema.types().stream().map(this::type).toList();
         List<Sequence> sequences = schema.sequences().stream()
-                .map(own -> new Sequence(own.namespace(), name(own.name()), own.start(), own.step(), own.comment()))
-                .toList();
+                .map(own -> own.named(name(own.name()))).toList();
         List<Table> tables = schema.tables().stream().map(this::table).toList();
         Map<List<String>, Table> named = new HashMap<>();
         tables.forEach(table -> named.putIfAbsent(identity(table.namespace(), table.name()), table));
@@ -101,11 +100,9 @@ public final class IsoNormalizer {
         }
         boolean differs = table.columns().stream()
                 .anyMatch(column -> column.type() instanceof BooleanType && numbers.containsKey(column.name()));
-        return !differs ? table : new Table(table.origin(), table.namespace(), table.name(),
-                table.columns().stream().map(column -> column.type() instanceof BooleanType
-                        ? column.withType(numbers.getOrDefault(column.name(), column.type())) : column).toList(),
-                table.primaryKey(), table.uniqueKeys(), table.checks(), table.foreignKeys(), table.indexes(),
-                table.comment());
+        return !differs ? table : table.withColumns(table.columns().stream()
+                .map(column -> column.type() instanceof BooleanType
+                        ? column.withType(numbers.getOrDefault(column.name(), column.type())) : column).toList());
     }
 
     /** A name in small letters where the engine folds it; one of mixed letters was quoted and stays. */
@@ -123,13 +120,10 @@ public final class IsoNormalizer {
             case DomainDefinition domain -> new DomainDefinition(name(domain.name()), type(domain.base()),
                     domain.defaultValue().map(text -> expression(text, domain.base())),
                     domain.check().map(check -> new CheckRule(name(check.name()), condition(check.condition()))),
-                    domain.comment());
-            case EnumDefinition enumeration ->
-                    new EnumDefinition(name(enumeration.name()), enumeration.values(), enumeration.comment());
-            case StructureDefinition structure -> new StructureDefinition(name(structure.name()),
-                    structure.fields().stream()
-                            .map(field -> new FieldDefinition(name(field.name()), type(field.type()))).toList(),
-                    structure.comment());
+                    domain.comment(), domain.grants());
+            case EnumDefinition enumeration -> enumeration.named(name(enumeration.name()));
+            case StructureDefinition structure -> structure.named(name(structure.name())).with(structure.fields()
+                    .stream().map(field -> new FieldDefinition(name(field.name()), type(field.type()))).toList());
         };
     }
 
@@ -170,7 +164,7 @@ public final class IsoNormalizer {
                         "", own.predicate().map(condition), names(own.included())))
                 .toList();
         return new Table(table.origin(), usual(table.namespace()) ? "" : name(table.namespace()), name(table.name()),
-                columns, key, uniques, checks, keys, indexes, table.comment());
+                columns, key, uniques, checks, keys, indexes, table.comment(), table.grants());
     }
 
     /**

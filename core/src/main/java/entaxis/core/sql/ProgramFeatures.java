@@ -2,6 +2,7 @@ package entaxis.core.sql;
 
 import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Grant;
+import entaxis.core.schema.SecuredObject;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -46,13 +47,13 @@ public abstract class ProgramFeatures extends TableFeatures {
         return "NULL";
     }
 
-    /** Who may use a new view, routine or trigger beside its owner; empty where that is not followed. */
-    public Optional<List<Grant>> usualGrants(ProgramKind kind) {
+    /** Who may use a new object beside its owner; empty where that is not followed. */
+    public Optional<List<Grant>> usualGrants(SecuredObject kind) {
         return Optional.empty();
     }
 
-    /** The privileges that there are on a view, routine or trigger. */
-    public List<String> privileges(ProgramKind kind) {
+    /** The privileges that there are on an object. */
+    public List<String> privileges(SecuredObject kind) {
         return List.of();
     }
 }

@@ -7,6 +7,7 @@ import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * What tells a routine, trigger or rule from others of its name.
@@ -22,14 +23,15 @@ public record ProgramHead(String arguments, String table) {
         if (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.PACKAGE) {
             return new ProgramHead("", "");
         }
-        List<Token> tokens =
-                Lexer.tokens(program.text()).stream().filter(token -> token.kind() != Kind.COMMENT).toList();
+        boolean routine = program.kind() == ProgramKind.FUNCTION || program.kind() == ProgramKind.PROCEDURE;
+        List<Token> tokens = (routine ? Lexer.tokens(program.text(), new ClosingBracket()) : Lexer.tokens(program
+                .text())).stream().filter(token -> token.kind() != Kind.COMMENT).toList();
         int at = 0;
         while (at < tokens.size() && !(tokens.get(at).kind() == Kind.WORD
                 && KINDS.contains(tokens.get(at).text().toLowerCase(java.util.Locale.ROOT)))) {
             at++;
         }
-        if (program.kind() == ProgramKind.FUNCTION || program.kind() == ProgramKind.PROCEDURE) {
+        if (routine) {
             return new ProgramHead(inBrackets(tokens, at), "");
         }
         String before = program.kind() == ProgramKind.TRIGGER ? "on" : "to";
@@ -37,6 +39,17 @@ public record ProgramHead(String arguments, String table) {
             at++;
         }
         return new ProgramHead("", name(tokens, at + 2));
+    }
+
+    /** Tells the sign that closes the first bracket: what tells routines apart stands before it. */
+    private static final class ClosingBracket implements Predicate<Token> {
+        private int depth;
+
+        @Override
+        public boolean test(Token token) {
+            depth += token.is("(") ? 1 : token.is(")") ? -1 : 0;
+            return depth == 0 && token.is(")");
+        }
     }
 
     /** What stands in the brackets behind the name; nothing if there are none right behind it. */

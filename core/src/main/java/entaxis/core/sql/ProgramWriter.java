@@ -1,18 +1,15 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.ProgramKind;
-import entaxis.core.schema.Grant;
 import entaxis.core.design.ObjectComment;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Sequence;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 
-/** Writes what is said about views, routines, triggers and sequences beside the statements that create them. */
+/** Writes the comments of views, routines, triggers and sequences, and what these are called in other statements. */
 public final class ProgramWriter {
     private final Dialect dialect;
     private final Spelling spelling;
@@ -85,37 +82,9 @@ public final class ProgramWriter {
                 : Optional.empty();
     }
 
-    /** The statements that let those use a program who are to, beside those who may now. */
-    public List<String> grants(Program program, List<Grant> before) {
-        List<String> statements = new ArrayList<>();
-        program.grants().ifPresent(now -> {
-            String object = program.kind() == ProgramKind.VIEW
-                    ? spelling.qualified(program.namespace(), program.name()) : object(program);
-            byGrantee(before.stream().filter(grant -> !now.contains(grant)).toList()).forEach((grantee, privileges) ->
-                    statements.add("REVOKE " + privileges + " ON " + object + " FROM " + spelled(grantee)));
-            byGrantee(now.stream().filter(grant -> !before.contains(grant) && !grant.grantable()).toList())
-                    .forEach((grantee, privileges) -> statements
-                            .add("GRANT " + privileges + " ON " + object + " TO " + spelled(grantee)));
-            byGrantee(now.stream().filter(grant -> !before.contains(grant) && grant.grantable()).toList())
-                    .forEach((grantee, privileges) -> statements.add("GRANT " + privileges + " ON " + object + " TO "
-                            + spelled(grantee) + " WITH GRANT OPTION"));
-        });
-        return statements;
-    }
-
-    /** The statements for a program that was just created. */
-    public List<String> grants(Program program) {
-        return grants(program, dialect.usualGrants(program.kind()).orElse(List.of()));
-    }
-
-    private String spelled(String grantee) {
-        return grantee.equals(Grant.PUBLIC) ? grantee : dialect.name(grantee);
-    }
-
-    private static Map<String, String> byGrantee(List<Grant> grants) {
-        Map<String, String> privileges = new LinkedHashMap<>();
-        grants.forEach(
-                grant -> privileges.merge(grant.grantee(), grant.privilege(), (one, other) -> one + ", " + other));
-        return privileges;
+    /** What a program is called in GRANT. */
+    String granted(Program program) {
+        return program.kind() == ProgramKind.VIEW ? spelling.qualified(program.namespace(), program.name())
+                : object(program);
     }
 }

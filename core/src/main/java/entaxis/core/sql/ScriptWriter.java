@@ -98,7 +98,7 @@ public final class ScriptWriter {
         if (options.comments()) {
             comments(fitted.schema(), tables, ofPrograms, statements);
         }
-        fitted.schema().programs().stream().flatMap(program -> ofPrograms.grants(program).stream())
+        new GrantWriter(dialect, options).ofNew(fitted.schema(), tables)
                 .forEach(text -> statements.add(new Statement(Kind.PRIVILEGE, Optional.empty(), text)));
         dialect.preparation(statements.stream().map(Statement::text))
                 .ifPresent(words -> statements.addFirst(new Statement(Kind.SETTING, Optional.empty(), words)));

@@ -88,7 +88,7 @@ final class StoredNames {
                 column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression)))
                 .toList();
         return new Table(table.origin(), table.namespace(), dialect.stored(table.name()), columns, key, uniques, checks,
-                references, indexes, table.comment());
+                references, indexes, table.comment(), table.grants());
     }
 
     /** A name that nothing else has in the spaces that it belongs to; what has no name is left so. */

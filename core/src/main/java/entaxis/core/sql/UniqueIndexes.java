@@ -24,7 +24,6 @@ final class UniqueIndexes {
                 indexes.add(index);
             }
         }
-        return new Table(table.origin(), table.namespace(), table.name(), table.columns(), table.primaryKey(), keys,
-                table.checks(), table.foreignKeys(), indexes, table.comment());
+        return table.withKeys(table.primaryKey(), keys).withIndexes(indexes);
     }
 }

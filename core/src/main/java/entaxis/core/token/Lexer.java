@@ -3,6 +3,7 @@ package entaxis.core.token;
 import entaxis.core.token.Token.Kind;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 
 /**
  * Cuts SQL text into tokens (ISO/IEC 9075-2, 5.2). Runs in linear time and never fails: what is not closed becomes
@@ -18,10 +19,18 @@ public final class Lexer {
 
     /** All tokens in order, white space and comments included; their texts joined are the input again. */
     public static List<Token> tokens(String text) {
+        return tokens(text, token -> false);
+    }
+
+    /** The tokens up to the first one that is the last to be asked for; what is behind it is not looked at. */
+    public static List<Token> tokens(String text, Predicate<Token> last) {
         Lexer lexer = new Lexer(text);
         List<Token> tokens = new ArrayList<>();
-        while (lexer.at < text.length()) {
-            tokens.add(lexer.next());
+        boolean more = true;
+        while (more && lexer.at < text.length()) {
+            Token token = lexer.next();
+            tokens.add(token);
+            more = !last.test(token);
         }
         return List.copyOf(tokens);
     }
@@ -35,7 +44,7 @@ public final class Lexer {
             skipWhile(Character::isWhitespace);
         } else if (isWordStart(text.codePointAt(at))) {
             kind = Kind.WORD;
-            skipWhile(Lexer::isWordPart);
+            skipWord();
         } else if (isDigit(c) || c == '.' && at + 1 < text.length() && isDigit(text.charAt(at + 1))) {
             kind = Kind.NUMBER;
             skipWhile(p -> isDigit(p) || p == '.');
@@ -75,6 +84,17 @@ public final class Lexer {
     private void skipWhile(java.util.function.IntPredicate holds) {
         while (at < text.length() && holds.test(text.codePointAt(at))) {
             at += Character.charCount(text.codePointAt(at));
+        }
+    }
+
+    private void skipWord() {
+        while (at < text.length()) {
+            char c = text.charAt(at);
+            boolean plain = c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c == '_' || c >= '0' && c <= '9';
+            if (!plain && !isWordPart(text.codePointAt(at))) {
+                return;
+            }
+            at += plain ? 1 : Character.charCount(text.codePointAt(at));
         }
     }
 

@@ -6,6 +6,7 @@ import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.DifferenceWords;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.RenameMap;
+import entaxis.core.reconcile.Secured;
 import entaxis.core.reconcile.SchemaPart;
 import entaxis.core.reverse.ReversedDesign;
 import entaxis.core.schema.Schema;
@@ -47,6 +48,10 @@ public final class DesignLosses {
             } else if (reversed.remarks().stream().noneMatch(remark -> isAbout(remark, difference))) {
                 places.computeIfAbsent(what(difference), any -> new ArrayList<>()).add(difference.place());
             }
+        }
+        List<String> granted = Secured.of(there).filter(one -> one.isUnusual(dialect)).map(Secured::name).toList();
+        if (!granted.isEmpty()) {
+            places.put("Who may use what is not kept", granted);
         }
         List<String> sentences = new ArrayList<>();
         places.forEach((what, where) -> sentences.add(where.size() == 1 && what.endsWith(".") ? what

@@ -301,8 +301,8 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
 
         private static Table with(Table table, List<Column> columns, Optional<PrimaryKey> key, List<UniqueKey> uniques,
                 List<CheckRule> checks, List<ForeignKey> references, List<TableIndex> indexes) {
-            return new Table(table.origin(), table.namespace(), table.name(), columns, key, uniques, checks, references,
-                    indexes, table.comment());
+            return table.withColumns(columns).withKeys(key, uniques).withChecks(checks).referring(references)
+                    .withIndexes(indexes);
         }
 
         /**

@@ -1,13 +1,16 @@
 package entaxis.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import entaxis.core.design.ObjectComment;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Grant;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
@@ -84,6 +87,69 @@ class ObjectStatementsTest {
         assertThat(read("").programs()).allMatch(program -> program.grants().equals(Optional.empty()));
     }
 
+    /** PostgreSQL manual, GRANT: tables, sequences and types; “Privileges”: everybody may use a new type. */
+    @Test
+    void tablesSequencesAndTypesHavePrivilegesToo() {
+        Schema schema = read("""
+                create type kind as enum ('a', 'b');
+                create domain grams as numeric(8,2);
+                grant select on table lot to reader with grant option;
+                grant usage, select on sequence lot_numbers to reader;
+                revoke usage on type kind from public;
+                grant all on domain grams to reader;
+                """);
+        assertThat(schema.table("lot").orElseThrow().grants()).hasValue(List.of(new Grant("SELECT", "reader", true)));
+        assertThat(schema.sequences().getFirst().grants())
+                .hasValue(List.of(new Grant("SELECT", "reader", false), new Grant("USAGE", "reader", false)));
+        assertThat(schema.types()).extracting(TypeDefinition::grants).containsExactly(Optional.of(List.of()),
+                Optional.of(List.of(new Grant("USAGE", "PUBLIC", false), new Grant("USAGE", "reader", false))));
+        assertThat(read("").tables()).allMatch(table -> table.grants().isEmpty());
+    }
+
+    /** PostgreSQL manual, GRANT: ALL ... IN SCHEMA is what there is by then. */
+    @Test
+    void allInASchemaIsWhatThereIsByThen() {
+        Schema schema = read("""
+                create schema other; create table other.lot (n int);
+                grant select on all tables in schema public to reader;
+                grant usage on all sequences in schema public to reader;
+                revoke all on all functions in schema public from public;
+                create table later (n int);
+                """);
+        assertThat(schema.tables()).filteredOn(table -> !table.grants().equals(Optional.of(List.of())))
+                .extracting(Table::name, Table::namespace).containsExactly(tuple("lot", ""));
+        assertThat(program(schema, "heavy").grants()).hasValue(List.of(new Grant("SELECT", "reader", false)));
+        assertThat(program(schema, "mark").grants()).hasValue(List.of());
+        assertThat(schema.sequences().getFirst().grants()).hasValue(List.of(new Grant("USAGE", "reader", false)));
+    }
+
+    /** PostgreSQL manual, “Privileges”: the owner has all of them, granted or not; older dumps grant them to it. */
+    @Test
+    void whatTheOwnerMayIsNotTold() {
+        Schema schema = read("""
+                alter table lot owner to keeper;
+                alter function twice(numeric) owner to keeper;
+                revoke all on table lot from public; revoke all on table lot from keeper;
+                grant all on table lot to keeper; grant select on table lot to reader;
+                grant all on function twice(numeric) to keeper;
+                """);
+        assertThat(schema.table("lot").orElseThrow().grants())
+                .hasValue(List.of(new Grant("SELECT", "reader", false)));
+        assertThat(program(schema, "twice").grants()).hasValue(List.of(new Grant("EXECUTE", "PUBLIC", false)));
+    }
+
+    /** PostgreSQL manual, ALTER DEFAULT PRIVILEGES: who runs the script decides what follows, so it is not known. */
+    @Test
+    void afterOtherDefaultsItIsNotKnownWhoMayUseWhatIsNew() {
+        Schema schema = read("""
+                alter default privileges in schema public grant select on tables to reader;
+                create table later (n int); grant insert on later, lot to reader;
+                """);
+        assertThat(schema.table("later").orElseThrow().grants()).isEmpty();
+        assertThat(schema.table("lot").orElseThrow().grants())
+                .hasValue(List.of(new Grant("INSERT", "reader", false)));
+    }
+
     /** Revoking one of all privileges leaves the others. */
     @Test
     void oneOfAllPrivilegesIsTakenAway() {
@@ -103,6 +169,8 @@ class ObjectStatementsTest {
                 grant select on heavy to reader with grant option;
                 revoke all on function twice(integer, text) from public;
                 grant execute on function twice(integer, text) to "Odd Role";
+                create type kind as enum ('a'); revoke usage on type kind from public;
+                grant select, insert on lot to reader; grant usage on sequence lot_numbers to reader;
                 """);
         String text = new ScriptWriter(Dialect.of(Target.POSTGRESQL), ScriptOptions.DEFAULT)
                 .writeAgain(schema, "again").text();
@@ -110,6 +178,9 @@ class ObjectStatementsTest {
         assertThat(again.notUnderstood()).as(text).isEmpty();
         assertThat(again.schema().programs()).containsExactlyInAnyOrderElementsOf(schema.programs());
         assertThat(again.schema().sequences()).isEqualTo(schema.sequences());
+        assertThat(again.schema().types()).isEqualTo(schema.types());
+        assertThat(again.schema().tables()).extracting(Table::grants)
+                .isEqualTo(schema.tables().stream().map(Table::grants).toList());
         assertThat(text).contains("COMMENT ON FUNCTION twice(w numeric) IS 'Twice'")
                 .contains("GRANT EXECUTE ON FUNCTION twice(w integer, more text) TO \"Odd Role\"");
     }

@@ -119,7 +119,7 @@ class NamedAlikeTest {
                 table + "create view heavy as select lot_no, weight from lot; comment on view heavy is 'Heavy';");
         assertThat(sides.comparison().differences()).extracting(Difference::aspect)
                 .containsExactly(Aspect.DEFINITION);
-        assertThat(sides.unread()).anyMatch(sentence -> sentence.startsWith("Who may use views and routines"));
+        assertThat(sides.unread()).anyMatch(sentence -> sentence.startsWith("Who may use tables and other objects"));
         assertThat(statements(sides)).containsSubsequence("DROP VIEW heavy",
                 "create view heavy as select lot_no, weight from lot", "COMMENT ON VIEW heavy IS 'Heavy'",
                 "GRANT SELECT ON heavy TO reader");
@@ -153,6 +153,6 @@ class NamedAlikeTest {
                 .anyMatch(sentence -> sentence.startsWith("Extensions: only one side names citext"));
         assertThat(Reconciliation.of(side("create table lot (lot_no integer);", true),
                 side("create table lot (lot_no integer);", false), POSTGRESQL, AgreedPrograms.NONE, offered -> false)
-                .unread()).singleElement().asString().contains("privileges on tables");
+                .unread()).singleElement().asString().contains("privileges on columns");
     }
 }

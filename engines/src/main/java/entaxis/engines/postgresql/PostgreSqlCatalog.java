@@ -149,8 +149,8 @@ public final class PostgreSqlCatalog {
                         row.getString(4))), schema);
         List<String> extensions = new ArrayList<>();
         catalog.each(EXTENSIONS, row -> extensions.add(row.getString(1)));
-        return new Schema(types, sequences, tables.values().stream().map(TableParts::table).toList(), List.of(),
-                extensions);
+        return PostgreSqlGrants.told(new Schema(types, sequences,
+                tables.values().stream().map(TableParts::table).toList(), List.of(), extensions), catalog, schema);
     }
 
     private static Column column(ResultSet row) throws SQLException {

@@ -2,13 +2,11 @@ package entaxis.engines.postgresql;
 
 import entaxis.core.design.ObjectComment;
 import entaxis.core.design.ProgramKind;
-import entaxis.core.schema.Grant;
-import entaxis.core.schema.Privileges;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.SecuredObject;
 import entaxis.core.sql.Dialect;
 import entaxis.engines.catalog.Catalog;
 import entaxis.engines.catalog.CatalogReader;
-import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -20,15 +18,11 @@ import java.util.regex.Pattern;
 final class PostgreSqlPrograms {
     private static final String OF_EXTENSION =
             " and not exists (select 1 from pg_depend e where e.objid = %s and e.deptype = 'e')";
-    /** The privileges of others than the owner: each as its word, with a star if it may be handed on, and the role. */
-    private static final String GRANTS =
-            "array(select x.privilege_type || case when x.is_grantable then '* ' else ' ' end || case when "
-                    + "x.grantee = 0 then 'PUBLIC' else pg_get_userbyid(x.grantee)::text end from aclexplode("
-                    + "coalesce(%1$sacl, acldefault('%2$s', %1$sowner))) x where x.grantee <> %1$sowner)";
     private static final String NO_GRANTS = "array[]::text[]";
     private static final String VIEWS =
             "select c.relkind::text, c.relname, pg_get_viewdef(c.oid, true), obj_description(c.oid, 'pg_class'), "
-                    + GRANTS.formatted("c.rel", "r") + ", array(select a.attname::text || E'\\n' || col_description("
+                    + PostgreSqlGrants.query("c.rel", "r")
+                    + ", array(select a.attname::text || E'\\n' || col_description("
                     + "c.oid, a.attnum) from pg_attribute a where a.attrelid = c.oid and a.attnum > 0 and "
                     + "col_description(c.oid, a.attnum) is not null order by a.attnum) from pg_class c join "
                     + "pg_namespace n on n.oid = c.relnamespace"
@@ -36,7 +30,8 @@ final class PostgreSqlPrograms {
                     + OF_EXTENSION.formatted("c.oid") + " order by c.oid";
     private static final String ROUTINES =
             "select p.prokind::text, p.proname, pg_get_functiondef(p.oid), obj_description(p.oid, 'pg_proc'), "
-                    + GRANTS.formatted("p.pro", "f") + ", array[]::text[] from pg_proc p join pg_namespace n on n.oid "
+                    + PostgreSqlGrants.query("p.pro", "f")
+                    + ", array[]::text[] from pg_proc p join pg_namespace n on n.oid "
                     + "= p.pronamespace"
                     + " where n.nspname = ? and p.prokind in ('f', 'p', 'w')" + OF_EXTENSION.formatted("p.oid")
                     + " order by p.oid";
@@ -87,21 +82,8 @@ final class PostgreSqlPrograms {
             int end = column.indexOf('\n');
             comments.add(new ObjectComment(column.substring(0, end), column.substring(end + 1)));
         }
-        programs.add(program.withComments(comments).withGrants(Optional.of(granted(program, row.getArray(5)))));
-    }
-
-    private List<Grant> granted(Program program, Array told) throws SQLException {
-        List<Grant> grants = new ArrayList<>();
-        List<String> known = dialect.privileges(program.kind());
-        for (String grant : (String[]) told.getArray()) {
-            int end = grant.indexOf(' ');
-            boolean option = grant.charAt(end - 1) == '*';
-            String privilege = grant.substring(0, option ? end - 1 : end);
-            if (known.contains(privilege)) {
-                grants.add(new Grant(privilege, grant.substring(end + 1), option));
-            }
-        }
-        return new Privileges(known, grants).grants();
+        programs.add(program.withComments(comments)
+                .withGrants(Optional.of(PostgreSqlGrants.of(SecuredObject.of(program.kind()), row.getArray(5)))));
     }
 
     /** The engine names the schema of a routine always; what is carried along can be made in another one. */

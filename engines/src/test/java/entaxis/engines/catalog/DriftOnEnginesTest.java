@@ -21,6 +21,8 @@ import entaxis.core.reconcile.Rename;
 import entaxis.core.reconcile.RenameFinder;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.SchemaRenaming;
+import entaxis.core.reconcile.Split;
+import entaxis.core.reconcile.SplitFinder;
 import entaxis.core.reverse.ReverseEngineering;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -55,6 +57,7 @@ class DriftOnEnginesTest {
     private static final Map<String, List<String>> POSTGRESQL = Drifts.read("drift/postgresql.sql");
     private static final Map<String, List<String>> MARIADB = Drifts.read("drift/mariadb.sql");
     private static final Map<String, List<String>> SQLITE = Drifts.read("drift/sqlite.sql");
+    private static final Map<String, List<String>> H2 = Drifts.read("drift/h2.sql");
 
     private static final int AT_ONCE = 10;
 
@@ -86,6 +89,11 @@ class DriftOnEnginesTest {
     @Test
     void sqlite() throws Exception {
         drifts(Target.SQLITE, SQLITE, name -> DriverManager.getConnection("jdbc:sqlite::memory:"));
+    }
+
+    @Test
+    void h2() throws Exception {
+        drifts(Target.H2, H2, name -> DriverManager.getConnection("jdbc:h2:mem:"));
     }
 
     private static void drifts(Target engine, Map<String, List<String>> changes, Databases fresh) throws SQLException {
@@ -196,6 +204,11 @@ class DriftOnEnginesTest {
                     .as("%s: %s keeps the rows of %s", engine, what, table.name())
                     .isEqualTo(rows.getOrDefault(had, rows(before, reached, dialect).get(table.name())));
         }
+        for (Split split : pairing.splits()) {
+            all.assertThat(rows(before, reached, dialect).get(split.into()))
+                    .as("%s: %s moves the values to %s", engine, what, split.into())
+                    .isEqualTo(rows.get(pairing.reversed().table(split.table()))).isPositive();
+        }
         RenameMap back = pairing(reached, from, dialect);
         Execution undone = Execution.of(before, Migration.of(reached, from, dialect, back, Fills.NONE));
         all.assertThat(undone.failed().map(text -> text + ": " + undone.message())).as("%s: %s back", engine, what)
@@ -213,6 +226,9 @@ class DriftOnEnginesTest {
         RenameMap pairing = RenameMap.NONE;
         for (Rename rename : RenameFinder.find(from, to, dialect)) {
             pairing = rename.into(pairing);
+        }
+        for (Split split : SplitFinder.find(SchemaRenaming.apply(from, pairing, dialect), to, dialect)) {
+            pairing = split.into(pairing);
         }
         return pairing;
     }

@@ -9,7 +9,6 @@ import entaxis.core.migration.Migration;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
-import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
@@ -85,13 +84,10 @@ class LiveProgramsTest {
     private static void retyped(Schema read, Connection connection) throws SQLException {
         Schema wanted = new Schema(read.types(), read.sequences(),
                 read.tables().stream().map(table -> !table.name().equals("accession") ? table
-                        : new Table(table.origin(), table.namespace(), table.name(),
-                                table.columns().stream()
-                                        .map(column -> column.name().equals("weight")
-                                                ? column.withType(((Known) TypeReader.read("bigint")).type()) : column)
-                                        .toList(),
-                                table.primaryKey(), table.uniqueKeys(), table.checks(),
-                table.foreignKeys(), table.indexes(), table.comment())).toList(), read.programs());
+                        : table.withColumns(table.columns().stream()
+                                .map(column -> column.name().equals("weight")
+                                        ? column.withType(((Known) TypeReader.read("bigint")).type()) : column)
+                                .toList())).toList(), read.programs());
         Migration migration = Migration.of(read, wanted, Dialect.of(Target.POSTGRESQL), RenameMap.NONE, Fills.NONE);
         run(connection, migration.statements());
         assertThat(LiveCatalog.read(connection, Target.POSTGRESQL, Optional.of("one")).programs())

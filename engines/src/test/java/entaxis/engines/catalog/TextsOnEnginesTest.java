@@ -93,7 +93,7 @@ class TextsOnEnginesTest {
                 ? List.of(new TableIndex("i" + number, false, List.of(new TableIndex.IndexColumn("a", false)), "",
                         Optional.of("a <> " + literal(text))))
                 : List.of();
-        return new Table(Optional.empty(), "", "t" + number, columns,
+        return new Table(Optional.empty(), "t" + number, columns,
                 Optional.of(new PrimaryKey("pk_t" + number, List.of("id"))), List.of(),
                 List.of(new CheckRule("c" + number, "a <> " + literal(text + "x"))), List.of(), indexes, text);
     }

@@ -42,6 +42,12 @@ public final class PostgreSqlAlterations extends Alterations {
                 + (byItself ? "" : " USING " + column + through + "::" + writer.type(to.type())));
     }
 
+    /** PostgreSQL manual, CREATE CAST: values of two enumerations become one another by their texts only. */
+    @Override
+    public String ofNewType(String value, Column column) {
+        return value + "::text::" + writer.type(column.type());
+    }
+
     @Override
     public List<String> dropIdentity(Table table, Column column) {
         return List.of(alter(table, "ALTER COLUMN " + name(column.name()) + " DROP IDENTITY IF EXISTS"),

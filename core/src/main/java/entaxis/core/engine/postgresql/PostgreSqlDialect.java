@@ -11,6 +11,7 @@ import entaxis.core.design.SqlName;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Grant;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition;
@@ -247,21 +248,26 @@ public final class PostgreSqlDialect extends Dialect {
         return true;
     }
 
-    /** PostgreSQL manual, “Privileges”: everybody may call a new routine. */
+    /** PostgreSQL manual, “Privileges”: everybody may call a new routine and use a new type. */
     @Override
-    public Optional<List<Grant>> usualGrants(ProgramKind kind) {
-        return Optional.of(isRoutine(kind) ? List.of(new Grant("EXECUTE", Grant.PUBLIC, false)) : List.of());
+    public Optional<List<Grant>> usualGrants(SecuredObject kind) {
+        return Optional.of(switch (kind) {
+            case ROUTINE -> List.of(new Grant("EXECUTE", Grant.PUBLIC, false));
+            case TYPE -> List.of(new Grant("USAGE", Grant.PUBLIC, false));
+            case TABLE, SEQUENCE, NONE -> List.of();
+        });
     }
 
     /** PostgreSQL manual, “Privileges”. */
     @Override
-    public List<String> privileges(ProgramKind kind) {
-        return isRoutine(kind) ? List.of("EXECUTE")
-                : List.of("SELECT", "INSERT", "UPDATE", "DELETE", "TRUNCATE", "REFERENCES", "TRIGGER");
-    }
-
-    private static boolean isRoutine(ProgramKind kind) {
-        return kind == ProgramKind.FUNCTION || kind == ProgramKind.PROCEDURE;
+    public List<String> privileges(SecuredObject kind) {
+        return switch (kind) {
+            case TABLE -> List.of("SELECT", "INSERT", "UPDATE", "DELETE", "TRUNCATE", "REFERENCES", "TRIGGER");
+            case SEQUENCE -> List.of("USAGE", "SELECT", "UPDATE");
+            case ROUTINE -> List.of("EXECUTE");
+            case TYPE -> List.of("USAGE");
+            case NONE -> List.of();
+        };
     }
 
     /** PostgreSQL manual, CREATE TYPE: enumerated and composite types. */

@@ -114,7 +114,7 @@ public final class PostgreSqlWording extends CatalogWording {
 
     @Override
     public String notRead() {
-        return "owners, privileges on tables and types, row security, storage, "
+        return "owners, privileges on columns and schemas, row security, storage, "
                 + "bounds of partitions, foreign tables, aggregates, operators, publications, event triggers";
     }
 }

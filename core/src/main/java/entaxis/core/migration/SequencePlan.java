@@ -1,0 +1,69 @@
+package entaxis.core.migration;
+
+import entaxis.core.reconcile.EngineWordingRules;
+import entaxis.core.reconcile.Matching;
+import entaxis.core.reconcile.Matching.Pair;
+import entaxis.core.reconcile.TableNames;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Sequence;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.GrantWriter;
+import entaxis.core.sql.ProgramWriter;
+import entaxis.core.sql.ScriptOptions;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** The steps on sequences. */
+final class SequencePlan {
+    private final Matching<Sequence> pairs;
+    private final Alterations engine;
+    private final ProgramWriter comments;
+    private final GrantWriter grants;
+
+    SequencePlan(Schema from, Schema to, Dialect dialect, EngineWordingRules words, Alterations engine) {
+        this.pairs = Matching.of(from.sequences(), to.sequences(),
+                sequence -> words.folded(TableNames.of(sequence.namespace(), sequence.name())), sequence -> "");
+        this.engine = engine;
+        this.comments = new ProgramWriter(dialect, ScriptOptions.DEFAULT);
+        this.grants = new GrantWriter(dialect, ScriptOptions.DEFAULT);
+    }
+
+    /** Adds the steps; linear. */
+    void steps(List<Step> steps) {
+        pairs.pairs().forEach(pair -> changed(pair, steps));
+        pairs.fresh().forEach(sequence -> {
+            List<String> statements = new ArrayList<>(List.of(engine.scripts.createSequence(sequence)));
+            comments.comment(sequence).filter(words -> !sequence.comment().isEmpty()).ifPresent(statements::add);
+            statements.addAll(grants.sequence(sequence, Optional.empty()));
+            steps.add(Step.safe(Stage.TYPES, "", "Create the sequence " + sequence.name(), statements));
+        });
+        pairs.gone().forEach(sequence -> steps.add(Step.safe(Stage.TYPES_OUT, "",
+                "Drop the sequence " + sequence.name(), List.of("DROP SEQUENCE " + name(sequence)))));
+    }
+
+    private String name(Sequence sequence) {
+        return engine.writer.qualified(sequence.namespace(), sequence.name());
+    }
+
+    private void changed(Pair<Sequence> pair, List<Step> steps) {
+        Sequence now = pair.to();
+        boolean counts = pair.from().start() == now.start() && pair.from().step() == now.step();
+        boolean anew = !counts && !engine.altersSequences();
+        if (!counts) {
+            steps.add(Step.safe(Stage.TYPES, "", "Change the sequence " + now.name(), anew
+                    ? List.of("DROP SEQUENCE " + name(now), engine.scripts.createSequence(now))
+                    : List.of("ALTER SEQUENCE " + name(now) + " START WITH " + now.start() + " INCREMENT BY "
+                            + now.step())));
+        }
+        if (!(anew ? "" : pair.from().comment()).equals(now.comment())) {
+            comments.comment(now).ifPresent(words -> steps.add(
+                    Step.safe(Stage.COMMENTS, "", "Say what the sequence " + now.name() + " is", List.of(words))));
+        }
+        List<String> users = anew ? grants.sequence(now, Optional.empty())
+                : pair.from().grants().map(before -> grants.sequence(now, Optional.of(before))).orElse(List.of());
+        if (!users.isEmpty()) {
+            steps.add(Step.safe(Stage.COMMENTS, "", "Say who may use the sequence " + now.name(), users));
+        }
+    }
+}
