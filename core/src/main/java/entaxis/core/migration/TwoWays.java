@@ -3,6 +3,7 @@ package entaxis.core.migration;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.Merge;
 import entaxis.core.reconcile.Reconciliation;
+import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 
@@ -14,6 +15,15 @@ import java.util.function.Supplier;
  * @param back  takes it back to what it was; worked out when it is asked for
  */
 public record TwoWays(Merge merge, Migration forth, Supplier<Migration> back) {
+    /**
+     * Where the script would stop half-way, and why; nothing if it goes through. Linear in both schemas.
+     *
+     * @param sides what the script was made of
+     */
+    public Optional<String> stop(Reconciliation sides) {
+        return forth.isEmpty() ? Optional.empty() : ScriptModel.stop(sides.have(), forth);
+    }
+
     /**
      * The scripts.
      *

@@ -29,8 +29,17 @@ final class ProgramStatements {
         tokens.at++;
         String body = tokens.accept(Keyword.BODY) ? "\u0000body" : "";
         tokens.accept(Keyword.CONCURRENTLY);
-        tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
+        boolean onlyIfAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
+        int at = tokens.at;
         QName name = definitions.names().qualified();
+        if (kind == ProgramKind.VIEW && builder.table(name).isPresent()) {
+            if (onlyIfAbsent) {
+                pass.over(from, "table that is there already");
+                return;
+            }
+            // views and tables share their names in every engine (ISO/IEC 9075-2, 5.4: they are tables both)
+            throw StatementException.conflict(at, "a table " + name.name() + " is there already");
+        }
         String key = kind == ProgramKind.VIEW ? builder.key(name)
                 : builder.key(name) + "\u0000" + kind + body + signature(kind).orElse("") + table(kind);
         Program known = builder.programs.get(key);

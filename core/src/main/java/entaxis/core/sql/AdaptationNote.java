@@ -16,6 +16,8 @@ public record AdaptationNote(Kind kind, String table, String element, String wor
         WORKED_AROUND("done another way"),
         /** Part of it is not kept. */
         LOST("lost"),
+        /** It is kept, within limits of the engine. */
+        LIMITED("limit"),
         /** It stands in quotes. */
         QUOTED("quoted"),
         /** Two elements have one name here. */

@@ -287,6 +287,38 @@ public abstract class Dialect extends ProgramFeatures {
         return Map.of();
     }
 
+    /** Whether it has a cast operator, {@code value::type}. */
+    public boolean castOperator() {
+        return false;
+    }
+
+    /**
+     * Whether an expression in ISO words can be the default of a column; what is left out is told. By default it has to
+     * be of the column's kind, and there is no year 0.
+     */
+    public boolean fitsAsDefault(String expression, SqlType type, LossReport loss) {
+        return DefaultKind.fits(expression, type, loss);
+    }
+
+    /** Where a type that is created in the schema is held. */
+    public Home home(TypeDefinition type) {
+        return switch (type) {
+            case DomainDefinition domain -> domains();
+            case EnumDefinition enumeration -> enumerations();
+            case StructureDefinition structure -> structures();
+        };
+    }
+
+    /** What a type is called in CAST, for engines that do not take the name that it has elsewhere. */
+    public String castType(String type) {
+        return type;
+    }
+
+    /** Whether a constant is true or false as the default of a truth value; empty if it is neither. */
+    public Optional<Boolean> truth(String constant) {
+        return Optional.empty();
+    }
+
     /**
      * An expression in this engine's words as ISO SQL writes it: names in double quotes, no casts of constants. Linear.
      */

@@ -23,10 +23,7 @@ import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.AdaptationNote.Kind;
 import entaxis.core.sql.TableFeatures.Home;
-import entaxis.core.token.Identifiers;
-import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.EnumType;
-import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
@@ -88,7 +85,7 @@ public final class DialectAdapter {
 
     private AdaptedSchema fitted(Schema schema) {
         List<TypeDefinition> kept =
-                schema.types().stream().filter(type -> home(type) == Home.SCHEMA).map(this::type).toList();
+                schema.types().stream().filter(type -> dialect.home(type) == Home.SCHEMA).map(this::type).toList();
         List<Table> tables = schema.tables().stream().map(this::table).toList();
         List<Sequence> sequences = dialect.sequences()
                 ? Stream.concat(schema.sequences().stream(), counting.stream()).toList() : List.of();
@@ -96,7 +93,9 @@ public final class DialectAdapter {
             schema.sequences().forEach(sequence -> say(Kind.LOST, "", sequence.name(),
                     dialect.target().title() + " has no sequences; this one is left out"));
         }
-        List<Table> named = new StoredNames(dialect, findings).named(CascadePaths.cut(tables, dialect, findings));
+        List<Table> alike = own ? tables
+                : IndexLengths.cut(ReferenceTypes.alike(tables, dialect, findings), dialect, findings);
+        List<Table> named = new StoredNames(dialect, findings).named(CascadePaths.cut(alike, dialect, findings));
         List<Program> programs =
                 schema.programs().stream().filter(program -> program.target() == dialect.target()).toList();
         schema.programs().stream().filter(program -> program.target() != dialect.target())
@@ -111,16 +110,8 @@ public final class DialectAdapter {
         findings.add(new AdaptationNote(kind, table, element, words));
     }
 
-    private Home home(TypeDefinition type) {
-        return switch (type) {
-            case DomainDefinition domain -> dialect.domains();
-            case EnumDefinition enumeration -> dialect.enumerations();
-            case StructureDefinition structure -> dialect.structures();
-        };
-    }
-
     private TypeDefinition type(TypeDefinition type) {
-        LossReport loss = words -> say(Kind.LOST, "", type.name(), words);
+        LossReport loss = new ElementLosses(findings, "", type.name());
         return switch (type) {
             case DomainDefinition domain -> new DomainDefinition(domain.name(),
                     held(domain.base(), keyedTypes.contains(domain.name()), loss),
@@ -153,7 +144,7 @@ public final class DialectAdapter {
         }
         TypeDefinition definition = types.get(name);
         return definition == null ? dialect.held(new SqlType.NativeType(name), keyed, loss)
-                : home(definition) == Home.SCHEMA ? type : switch (definition) {
+                : dialect.home(definition) == Home.SCHEMA ? type : switch (definition) {
             case DomainDefinition domain -> held(domain.base(), keyed, loss);
             case EnumDefinition enumeration -> dialect.held(new EnumType(enumeration.values()), keyed, loss);
             case StructureDefinition structure -> {
@@ -188,9 +179,10 @@ public final class DialectAdapter {
             columns.add(column(table, column, keyed.contains(column.name()), numbered, checks));
         }
         List<CheckRule> ordered = new ArrayList<>(table.checks().stream()
-                .filter(check -> callable(table, check.name(), check.condition()))
+                .filter(check -> callable(table, check.name(), check.condition()) && takes(table, check))
                 .map(check -> new CheckRule(check.name(), dialect.expression(check.condition()))).toList());
-        checks.stream().filter(extra -> ordered.stream().noneMatch(own -> own.name().equals(extra.name())))
+        checks.stream().filter(extra -> takes(table, extra))
+                .filter(extra -> ordered.stream().noneMatch(own -> own.name().equals(extra.name())))
                 .forEach(ordered::add);
         List<TableIndex> indexes = new ArrayList<>();
         table.indexes().forEach(index -> index(table, index).ifPresent(indexes::add));
@@ -209,27 +201,52 @@ public final class DialectAdapter {
     }
 
     private Column column(Table table, Column column, boolean keyed, Numbered numbered, List<CheckRule> checks) {
-        LossReport loss = words -> say(Kind.LOST, table.name(), column.name(), words);
+        LossReport loss = new ElementLosses(findings, table.name(), column.name());
         SqlType type = !dialect.typesComputedColumns() && withoutType(column) ? column.type()
                 : held(column.type(), keyed, loss);
-        Column fitted = numbered.number(column.withType(type));
+        Column fitted = numbered.number(column.withType(numberedType(column, type, loss)));
         fitted = computed(table, fitted);
         Optional<String> standing = fitted.defaultValue().or(() -> domainDefault(column.type()));
         SqlType plain = fitted.type();
         Optional<String> defaultValue = fitted.identity() != Identity.NONE ? Optional.empty()
                 : standing.filter(expression -> callable(table, column.name(), expression))
+                        .filter(expression -> own || dialect.fitsAsDefault(expression, plain, loss))
                         .map(expression -> dialect.columnDefault(dialect.expression(expression), plain));
         ColumnDetails details = fitted.details();
         if (details.onUpdate().isPresent() && !dialect.setsOnUpdate()) {
             loss.say("nothing sets it when a row is changed; a trigger would have to");
             details = new ColumnDetails(details.virtual(), Optional.empty(), details.collation());
         }
-        checks.addAll(standIns(table, column, fitted));
+        if (!own) {
+            checks.addAll(new StandInChecks(dialect, types, findings).of(table, column, fitted));
+        }
         boolean required = fitted.required() || !own && table.keyColumns().contains(column.name());
         Column said = inheritsComment(column) ? fitted.withComment("") : fitted;
         return said.withDefault(defaultValue).with(details)
                 .withRequired(required
                         && (fitted.generated().isEmpty() || dialect.requiresComputed(fitted.details().virtual())));
+    }
+
+    /** The type of a column that numbers its rows, which not all that hold its numbers can. */
+    private SqlType numberedType(Column column, SqlType type, LossReport loss) {
+        SqlType numbered = own || column.identity() == Identity.NONE ? type : dialect.numberedType(type);
+        if (!numbered.equals(type)) {
+            loss.limit("a column that numbers itself is a " + dialect.type(numbered) + " at most");
+        }
+        return numbered;
+    }
+
+    /** Whether the engine takes a check: some refuse one on a column that numbers itself. */
+    private boolean takes(Table table, CheckRule check) {
+        Set<String> numbered = own || dialect.checksNumberedColumns() ? Set.of()
+                : table.columns().stream().filter(column -> column.identity() != Identity.NONE)
+                        .map(column -> column.name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+        boolean refused = !numbered.isEmpty()
+                && IsoNormalizer.names(check.condition(), dialect).stream().anyMatch(numbered::contains);
+        if (refused) {
+            say(Kind.LOST, table.name(), check.name(), "a column that numbers itself is not checked; it is left out");
+        }
+        return !refused;
     }
 
     /** Whether an expression calls no function that stays behind, and no sequence where none are; says so otherwise. */
@@ -281,57 +298,6 @@ public final class DialectAdapter {
         }
         return column.withGenerated(Optional.of(expression))
                 .with(new ColumnDetails(virtual, column.details().onUpdate(), column.details().collation()));
-    }
-
-    /** Checks that stand in for what the engine's type does not refuse. */
-    private List<CheckRule> standIns(Table table, Column asked, Column fitted) {
-        String name = dialect.name(asked.name());
-        List<CheckRule> checks = new ArrayList<>();
-        if (own) {
-            return checks;
-        }
-        if (asked.type() instanceof IntegerType integer && integer.unsigned()
-                && !(fitted.type() instanceof IntegerType now && now.unsigned())) {
-            checks.add(new CheckRule(checkName(table, asked, "unsigned"), name + " >= 0"));
-            say(Kind.WORKED_AROUND, table.name(), asked.name(),
-                    "a larger type and a check stand in for " + asked.type().text());
-        }
-        if (asked.type() instanceof BooleanType && !(fitted.type() instanceof BooleanType)) {
-            checks.add(new CheckRule(checkName(table, asked, "truth"), name + " in (0, 1)"));
-            say(Kind.WORKED_AROUND, table.name(), asked.name(), "0 and 1 stand for false and true");
-        }
-        if (asked.type() instanceof EnumType(List<String> values) && !(fitted.type() instanceof EnumType)) {
-            checks.add(listed(table, asked, name, values));
-        }
-        if (asked.type() instanceof UserType(String type) && types.containsKey(type)
-                && home(types.get(type)) != Home.SCHEMA) {
-            switch (types.get(type)) {
-                case DomainDefinition domain -> {
-                    domain.check().ifPresent(check -> checks.add(new CheckRule(checkName(table, asked, domain.name()),
-                            Identifiers.exchanged(dialect.expression(check.condition()), Map.of("value", name)))));
-                    checks.addAll(standIns(table, asked.withType(domain.base()), fitted));
-                    say(Kind.WORKED_AROUND, table.name(), asked.name(),
-                            "the domain " + domain.name() + " is spelled out");
-                }
-                case EnumDefinition enumeration -> {
-                    if (!(fitted.type() instanceof EnumType)) {
-                        checks.add(listed(table, asked, name, enumeration.values()));
-                    }
-                }
-                case StructureDefinition structure -> { }
-            }
-        }
-        return checks;
-    }
-
-    private CheckRule listed(Table table, Column column, String name, List<String> values) {
-        say(Kind.WORKED_AROUND, table.name(), column.name(), "a check lists the values");
-        return new CheckRule(checkName(table, column, "values"),
-                name + " in " + values.stream().map(dialect::literal).collect(Collectors.joining(", ", "(", ")")));
-    }
-
-    private static String checkName(Table table, Column column, String what) {
-        return "ck_" + table.name() + "_" + column.name() + "_" + what;
     }
 
     private Optional<TableIndex> index(Table table, TableIndex index) {

@@ -7,10 +7,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Turns the words of an expression that differ from engine to engine. */
 final class Expressions {
     private static final Set<String> TYPED = Set.of("date", "time", "timestamp");
+
+    /** A type that engines call otherwise, if they call any type otherwise. */
+    private static final String OTHER_TYPE = "text";
 
     private Expressions() { }
 
@@ -19,7 +23,9 @@ final class Expressions {
      * in those already stay. Linear.
      */
     static String spelled(String sql, Dialect dialect) {
-        if (dialect.quoted("").charAt(0) == '"' && dialect.typedLiterals() && dialect.exchangedWords().isEmpty()) {
+        boolean spelledSo = dialect.castType(OTHER_TYPE).equals(OTHER_TYPE);
+        if (dialect.quoted("").charAt(0) == '"' && dialect.typedLiterals() && dialect.exchangedWords().isEmpty()
+                && spelledSo) {
             return sql;
         }
         char open = dialect.quoted("").charAt(0);
@@ -53,6 +59,11 @@ final class Expressions {
             Token token = tokens.get(i);
             if (!dialect.typedLiterals() && typed(tokens, i)) {
                 i++;
+            } else if (token.is("as") && castEnd(tokens, i) > 0) {
+                int end = castEnd(tokens, i);
+                text.append(token.text()).append(' ').append(dialect.castType(tokens.subList(i + 1, end).stream()
+                        .map(Token::text).collect(Collectors.joining()).strip()));
+                i = end - 1;
             } else if (token.kind() == Kind.WORD) {
                 text.append(words.getOrDefault(token.text().toLowerCase(Locale.ROOT), token.text()));
             } else {
@@ -60,6 +71,29 @@ final class Expressions {
             }
         }
         return text.toString();
+    }
+
+    /** Where the type ends that stands behind AS in CAST; 0 if the word stands elsewhere. */
+    private static int castEnd(List<Token> tokens, int as) {
+        int depth = 0;
+        for (int at = as - 1; at > 0; at--) {
+            depth += tokens.get(at).is(")") ? 1 : tokens.get(at).is("(") ? -1 : 0;
+            if (depth < 0) {
+                return tokens.get(at - 1).is("cast") ? closing(tokens, as + 1) : 0;
+            }
+        }
+        return 0;
+    }
+
+    private static int closing(List<Token> tokens, int from) {
+        int depth = 0;
+        for (int at = from; at < tokens.size(); at++) {
+            depth += tokens.get(at).is("(") ? 1 : tokens.get(at).is(")") ? -1 : 0;
+            if (depth < 0) {
+                return at;
+            }
+        }
+        return 0;
     }
 
     /**

@@ -20,6 +20,7 @@ import entaxis.core.schema.UniqueKey;
 import entaxis.core.token.Identifiers;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
+import entaxis.core.type.SqlType.CharacterType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
@@ -29,6 +30,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
 /**
@@ -119,7 +121,8 @@ public final class IsoNormalizer {
         return switch (type) {
             case DomainDefinition domain -> new DomainDefinition(name(domain.name()), type(domain.base()),
                     domain.defaultValue().map(text -> expression(text, domain.base())),
-                    domain.check().map(check -> new CheckRule(name(check.name()), condition(check.condition()))),
+                    domain.check().map(check -> new CheckRule(name(check.name()), condition(check.condition(),
+                            name -> name.equalsIgnoreCase("value") && domain.base() instanceof CharacterType))),
                     domain.comment(), domain.grants());
             case EnumDefinition enumeration -> enumeration.named(name(enumeration.name()));
             case StructureDefinition structure -> structure.named(name(structure.name())).with(structure.fields()
@@ -141,7 +144,7 @@ public final class IsoNormalizer {
         Optional<PrimaryKey> key = table.primaryKey()
                 .map(own -> own.named(own.name().equals("PRIMARY") ? "" : name(own.name())).renamed(this::name));
         Map<String, String> spelled = spelled(table);
-        UnaryOperator<String> condition = text -> Identifiers.exchanged(condition(text), spelled);
+        UnaryOperator<String> condition = text -> Identifiers.exchanged(condition(text, texts(table)), spelled);
         List<Column> columns = table.columns().stream().map(column -> column(table, column))
                 .map(column -> column.withGenerated(
                         column.generated().map(text -> Identifiers.exchanged(text, spelled)))).toList();
@@ -195,7 +198,8 @@ public final class IsoNormalizer {
                 column.defaultValue().filter(text -> !bitsAsBytes(column.type(), type))
                         .map(text -> expression(text, type)),
                 column.identity(),
-                column.numbering(), column.generated().map(this::condition), details, column.comment());
+                column.numbering(), column.generated().map(text -> condition(text, texts(table))), details,
+                column.comment());
     }
 
     /** Whether a column of bits becomes one of bytes, which is nearest: its default does not fit then. */
@@ -222,7 +226,10 @@ public final class IsoNormalizer {
             String digit = bare.replaceAll("(?i)^b?'?([01])'?$", "$1");
             bare = digit.equals("1") ? "true" : digit.equals("0") ? "false" : bare;
         }
-        return condition(bare);
+        if (type instanceof BooleanType && dialect.truth(bare).isPresent()) {
+            return dialect.truth(bare).get().toString();
+        }
+        return condition(bare, name -> false);
     }
 
     private static boolean balanced(String text) {
@@ -236,7 +243,14 @@ public final class IsoNormalizer {
         return depth == 0;
     }
 
-    private String condition(String text) {
-        return dialect.standard(text);
+    /** A condition in ISO words; the predicate tells columns that hold texts. */
+    private String condition(String text, Predicate<String> texts) {
+        String standard = dialect.standard(text);
+        return dialect.castOperator() ? CastOperator.asIso(standard, texts) : standard;
+    }
+
+    private static Predicate<String> texts(Table table) {
+        return name -> table.columns().stream().anyMatch(
+                column -> column.type() instanceof CharacterType && column.name().equalsIgnoreCase(name));
     }
 }

@@ -4,6 +4,7 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.type.SqlType;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 
 /**
@@ -115,6 +116,26 @@ public abstract class TableFeatures {
     /** Which columns may number their rows. */
     public Numbered numbered() {
         return Numbered.ANY_COLUMN;
+    }
+
+    /** The type that a column numbers its rows with, for one that holds such numbers. */
+    public SqlType numberedType(SqlType type) {
+        return type;
+    }
+
+    /** Whether a check may speak of a column that numbers its rows by itself. */
+    public boolean checksNumberedColumns() {
+        return true;
+    }
+
+    /** Whether a column of one type may refer to a column of another. */
+    public boolean refersTo(SqlType own, SqlType referenced) {
+        return true;
+    }
+
+    /** How many characters all columns of an index may have together; empty where that is not bounded. */
+    public OptionalInt maxIndexCharacters() {
+        return OptionalInt.empty();
     }
 
     /** Whether a column of a type can number its rows by itself. */

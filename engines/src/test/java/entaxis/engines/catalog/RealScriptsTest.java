@@ -44,7 +44,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Assumptions;
@@ -59,40 +58,9 @@ import org.junit.jupiter.api.condition.DisabledIfSystemProperty;
  * FOLDER/application/engine/*.sql} with a file {@code ORDER} that names them in the order to load.
  */
 class RealScriptsTest {
-    private static final String OTHERS = System.getProperty("real.scripts", "");
-    private static final Path FOLDER = Path.of(OTHERS.isEmpty() ? "target/real-scripts" : OTHERS).toAbsolutePath();
-
     @BeforeAll
     static void fetch() throws IOException, InterruptedException {
-        if (Files.isDirectory(FOLDER)) {
-            return;
-        }
-        Process process = new ProcessBuilder("bash", "src/test/scripts/fetch-real-scripts", FOLDER.toString())
-                .redirectErrorStream(true).redirectOutput(new File("target/fetch.log")).start();
-        assertThat(process.waitFor(5, TimeUnit.MINUTES)).as("fetching the scripts of the packages took too long")
-                .isTrue();
-    }
-
-    private record Application(String name, Target engine, List<Path> files) {
-        String text() throws IOException {
-            StringBuilder text = new StringBuilder();
-            for (Path file : files) {
-                text.append(new String(Files.readAllBytes(file), StandardCharsets.UTF_8)).append('\n');
-            }
-            return text.toString();
-        }
-    }
-
-    private static List<Application> applications(String engine, Target read) throws IOException {
-        List<Application> found = new ArrayList<>();
-        try (Stream<Path> files = Files.walk(FOLDER)) {
-            for (Path order : files.filter(file -> file.getFileName().toString().equals("ORDER")
-                    && file.getParent().getFileName().toString().equals(engine)).sorted().toList()) {
-                List<Path> scripts = Files.readAllLines(order).stream().map(order::resolveSibling).toList();
-                found.add(new Application(order.getParent().getParent().getFileName().toString(), read, scripts));
-            }
-        }
-        return found;
+        RealScripts.fetch();
     }
 
     /** Columns in order with nullability, keys, references, indexes; by name of the table. */
@@ -144,7 +112,7 @@ class RealScriptsTest {
         return expression.toLowerCase(Locale.ROOT).replaceAll("[()\\s\"]|::[a-z]+", "");
     }
 
-    private static void same(Application application, Reading reading, Schema catalog, SoftAssertions all) {
+    private static void same(RealScripts.Application application, Reading reading, Schema catalog, SoftAssertions all) {
         all.assertThat(reading.notUnderstood()).as("%s on %s", application.name(), application.engine()).isEmpty();
         Map<String, List<String>> wanted = facts(catalog, application.engine());
         Map<String, List<String>> found = facts(reading.schema(), application.engine());
@@ -154,24 +122,11 @@ class RealScriptsTest {
                 .as("%s on %s: %s", application.name(), application.engine(), table).containsExactlyElementsOf(lines));
     }
 
-    /** The scripts are those of Debian 12's packages; of another system those are read that it has. */
-    static boolean allToBeHad() {
-        try {
-            return Files.readString(Path.of("/etc/os-release")).contains("VERSION_ID=\"12\"");
-        } catch (IOException other) {
-            return false;
-        }
-    }
-
-    private static void enough(List<Application> applications, int wanted) {
-        assertThat(applications.size()).isGreaterThanOrEqualTo(OTHERS.isEmpty() && allToBeHad() ? wanted : 0);
-    }
-
     @Test
     @DisabledIfSystemProperty(named = "real.scripts", matches = ".+")
     void allOfThemAreHere() throws IOException {
-        Assumptions.assumeTrue(allToBeHad(), "the scripts are those of Debian 12");
-        try (Stream<Path> files = Files.walk(FOLDER)) {
+        Assumptions.assumeTrue(RealScripts.allToBeHad(), "the scripts are those of Debian 12");
+        try (Stream<Path> files = Files.walk(RealScripts.FOLDER)) {
             assertThat(files.filter(file -> file.toString().endsWith(".sql")).count())
                     .as("scripts fetched; see target/fetch.log").isEqualTo(38);
         }
@@ -195,9 +150,9 @@ class RealScriptsTest {
 
     private static void postgreSql(EmbeddedPostgres server, boolean dumps) throws Exception {
         SoftAssertions all = new SoftAssertions();
-        List<Application> applications = applications("postgresql", Target.POSTGRESQL);
-        enough(applications, 12);
-        for (Application application : applications) {
+        List<RealScripts.Application> applications = RealScripts.applications("postgresql", Target.POSTGRESQL);
+        RealScripts.enough(applications, 12);
+        for (RealScripts.Application application : applications) {
             String database = "app_" + application.name().replaceAll("[^a-z0-9]", "_");
             try (Connection connection = server.getPostgresDatabase().getConnection();
                     Statement statement = connection.createStatement()) {
@@ -233,12 +188,12 @@ class RealScriptsTest {
     }
 
     /** A client goes on when a statement fails, such as the drop of what is not there; so do we. */
-    private static void run(Statement statement, Application application) throws IOException {
+    private static void run(Statement statement, RealScripts.Application application) throws IOException {
         for (String one : StatementTexts.of(application.text(), application.engine())) {
             try {
                 statement.execute(one);
             } catch (SQLException refused) {
-                if (!OTHERS.isEmpty()) {
+                if (!RealScripts.OTHERS.isEmpty()) {
                     System.out.println(application.name() + " on " + application.engine() + " refuses "
                             + one.strip().lines().findFirst().orElse("") + ": "
                             + refused.getMessage().lines().findFirst().orElse(""));
@@ -263,7 +218,8 @@ class RealScriptsTest {
     }
 
     /** The script that was run and the catalog of the engine that ran it have nothing apart. */
-    private static void catalogIsAlike(Application application, Schema live, SoftAssertions all) throws IOException {
+    private static void catalogIsAlike(RealScripts.Application application, Schema live,
+            SoftAssertions all) throws IOException {
         Dialect dialect = Dialect.of(application.engine());
         Reconciliation sides = Reconciliation.of(new Reconciliation.Side(live, true),
                 new Reconciliation.Side(whole(application.text(), dialect), false), dialect, AgreedPrograms.NONE,
@@ -274,7 +230,8 @@ class RealScriptsTest {
     }
 
     /** A design holds what the database has, or says what it cannot hold; what follows from it is accepted. */
-    private static void throughADesign(Application application, Schema live, Connection empty, SoftAssertions all)
+    private static void throughADesign(RealScripts.Application application, Schema live, Connection empty,
+            SoftAssertions all)
             throws SQLException {
         ThroughDesign design = ThroughDesign.of(live, Dialect.of(application.engine()), empty);
         all.assertThat(design.lost()).as("%s on %s through a design", application.name(), application.engine())
@@ -286,7 +243,8 @@ class RealScriptsTest {
     }
 
     /** The script that was run and what the engine's own client dumps of it have nothing apart. */
-    private static void dumpIsAlike(Application application, String dump, boolean routines, SoftAssertions all)
+    private static void dumpIsAlike(RealScripts.Application application, String dump, boolean routines,
+            SoftAssertions all)
             throws IOException {
         Dialect dialect = Dialect.of(application.engine());
         Schema script = routines ? whole(application.text(), dialect) : held(application.text(), dialect);
@@ -301,7 +259,8 @@ class RealScriptsTest {
      * What was read is written again and run in a database of its own; the engine refuses nothing, and its catalog says
      * the same as that of the first.
      */
-    private static void writtenAgain(Application application, Connection first, Connection second, SoftAssertions all)
+    private static void writtenAgain(RealScripts.Application application, Connection first, Connection second,
+            SoftAssertions all)
             throws IOException, SQLException {
         Dialect dialect = Dialect.of(application.engine());
         Schema read = ScriptReader.read(application.text(), application.engine()).schema();
@@ -335,9 +294,9 @@ class RealScriptsTest {
     void mariaDb() throws Exception {
         SoftAssertions all = new SoftAssertions();
         try (RealMariaDb server = new RealMariaDb("maria-real")) {
-            List<Application> applications = applications("mysql", Target.MARIADB);
-            enough(applications, 14);
-            for (Application application : applications) {
+            List<RealScripts.Application> applications = RealScripts.applications("mysql", Target.MARIADB);
+            RealScripts.enough(applications, 14);
+            for (RealScripts.Application application : applications) {
                 try (Connection connection = server.fresh("app"); Statement statement = connection.createStatement()) {
                     run(statement, application);
                     same(application, ScriptReader.read(application.text(), Target.MARIADB),
@@ -359,9 +318,9 @@ class RealScriptsTest {
     @Test
     void sqlite() throws Exception {
         SoftAssertions all = new SoftAssertions();
-        List<Application> applications = applications("sqlite", Target.SQLITE);
-        enough(applications, 7);
-        for (Application application : applications) {
+        List<RealScripts.Application> applications = RealScripts.applications("sqlite", Target.SQLITE);
+        RealScripts.enough(applications, 7);
+        for (RealScripts.Application application : applications) {
             Path file = Files.createTempFile("real", ".sqlite");
             for (Path script : application.files()) {
                 written(List.of("sqlite3", file.toString(), ".read " + script));
@@ -402,7 +361,7 @@ class RealScriptsTest {
         Dialect h2 = Dialect.of(Target.H2);
         for (Map.Entry<String, Target> kind : Map.of("postgresql", Target.POSTGRESQL, "mysql", Target.MARIADB, "sqlite",
                 Target.SQLITE, "sqlserver", Target.SQLSERVER, "oracle", Target.ORACLE).entrySet()) {
-            for (Application application : applications(kind.getKey(), kind.getValue())) {
+            for (RealScripts.Application application : RealScripts.applications(kind.getKey(), kind.getValue())) {
                 Schema read = ScriptReader.read(application.text(), kind.getValue()).schema();
                 Script script = new ScriptWriter(h2, ScriptOptions.DEFAULT)
                         .write(IsoNormalizer.of(read, Dialect.of(kind.getValue())), "for another engine");
@@ -444,10 +403,11 @@ class RealScriptsTest {
 
     @Test
     void sqlServerAndOracleAreReadWhole() throws Exception {
-        List<Application> applications = new ArrayList<>(applications("sqlserver", Target.SQLSERVER));
-        applications.addAll(applications("oracle", Target.ORACLE));
-        enough(applications, 4);
-        for (Application application : applications) {
+        List<RealScripts.Application> applications = new ArrayList<>(RealScripts.applications("sqlserver",
+            Target.SQLSERVER));
+        applications.addAll(RealScripts.applications("oracle", Target.ORACLE));
+        RealScripts.enough(applications, 4);
+        for (RealScripts.Application application : applications) {
             Reading reading = ScriptReader.read(application.text(), application.engine());
             assertThat(reading.notUnderstood()).as("%s on %s", application.name(), application.engine()).isEmpty();
             int created = application.text().toLowerCase(Locale.ROOT).split("create\\s+table\\s").length - 1;

@@ -40,7 +40,7 @@ class RealVersionsTest {
 
     @BeforeAll
     static void fetched() throws IOException, InterruptedException {
-        Assumptions.assumeTrue(RealScriptsTest.allToBeHad(), "the scripts are those of Debian 12");
+        Assumptions.assumeTrue(RealScripts.allToBeHad(), "the scripts are those of Debian 12");
         if (!Files.isDirectory(FOLDER.resolve("gnokii"))) {
             Process process = new ProcessBuilder("bash", "src/test/scripts/fetch-real-scripts", FOLDER.toString())
                     .redirectErrorStream(true).redirectOutput(new File("target/fetch.log")).start();

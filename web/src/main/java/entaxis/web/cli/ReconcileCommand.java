@@ -4,7 +4,6 @@ import entaxis.core.design.Target;
 import entaxis.core.expression.SingleExpression;
 import entaxis.core.migration.Fills;
 import entaxis.core.migration.Migration;
-import entaxis.core.migration.ScriptModel;
 import entaxis.core.migration.Step;
 import entaxis.core.migration.TwoWays;
 import entaxis.core.reading.Reading;
@@ -160,7 +159,7 @@ final class ReconcileCommand {
                 .forEach(difference -> err.println("Left out, because it loses data (--allow-loss takes it in): "
                         + sentences.sentence(difference)));
         Migration forth = ways.forth();
-        Optional<String> stop = ScriptModel.stop(sides.have(), forth);
+        Optional<String> stop = ways.stop(sides);
         if (stop.isPresent()) {
             err.println("No script is written, because it would stop half-way at " + stop.get());
             return false;

@@ -362,6 +362,10 @@ class ReconcileController {
             @RequestParam(defaultValue = "false") boolean reverse) throws Connections.Unreachable {
         OpenDesign open = store.open(id);
         ReconcileView view = reconciling.view(open, side, false);
+        if (!reverse && view.stop().isPresent()) {
+            return ResponseEntity.status(HttpStatus.CONFLICT).contentType(MediaType.valueOf("text/plain;charset=UTF-8"))
+                    .body("No script is written, because it would stop half-way at " + view.stop().get());
+        }
         String name = (reverse ? "U" : "V") + open.revision() + "__" + FileName.of(view.about(), "sql");
         Migration migration = reverse ? view.reverse().get() : view.migration();
         String title = reverse ? "Back from " + open.design().facts().name() + ", revision " + open.revision()

@@ -23,6 +23,7 @@ import java.util.stream.Collectors;
  * @param offers    what may have been renamed, or have moved into a new table
  * @param merge     the other side as it would become
  * @param migration what the other side has to be changed by
+ * @param stop      where that would stop half-way, and why
  * @param reverse   the way back
  * @param update    the design as it would be brought up to date
  * @param changes   what that changes in the design, as sentences
@@ -31,8 +32,8 @@ import java.util.stream.Collectors;
  * @param unread    what was not compared, with the reason, as sentences
  */
 public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, Merge merge, Migration migration,
-        Supplier<Migration> reverse, Updated update, List<String> changes, List<String> remarks, boolean agreed,
-        String compared, List<String> unread) {
+        Optional<String> stop, Supplier<Migration> reverse, Updated update, List<String> changes, List<String> remarks,
+        boolean agreed, String compared, List<String> unread) {
 
     /** The differences of one table, or of what belongs to none. */
     public record Group(String name, List<Row> rows) { }

@@ -73,6 +73,7 @@ public class Reconciling {
     private final Connections connections;
     private final Recent<Compared> recent = new Recent<>();
     private final Recent<TakenOver> updates = new Recent<>();
+    private final Recent<OnPaper> onPaper = new Recent<>();
     private final Recent<Agreed> lastAgreed = new Recent<>();
     private final Agreements agreements;
     private final Sandboxes sandboxes;
@@ -130,6 +131,9 @@ public class Reconciling {
     /** What two schemas have apart; it holds as long as neither is another one and the same is taken for renamed. */
     private record Compared(Schema derived, Map<String, String> worded, Optional<Agreed> agreed,
             Reconciliation sides) { }
+
+    /** A script, and where it would stop half-way on a schema. */
+    private record OnPaper(Schema have, List<String> statements, Optional<String> stop) { }
 
     /** What both sides last agreed on, as it was written down and as it was read. */
     private record Agreed(String script, Schema schema) { }
@@ -233,9 +237,19 @@ public class Reconciling {
                 : update(open, work, renamed, toDesign, words);
         List<Offer> offers = work.offers().stream()
                 .map(offered -> new Offer(offered, work.note(Note.Kind.RENAME, offered.key()).equals("same"))).toList();
-        return new ReconcileView(work.side(), groups, offers, ways.merge(), ways.forth(), ways.back(), update,
+        return new ReconcileView(work.side(), groups, offers, ways.merge(), ways.forth(), stop(open, work, ways),
+                ways.back(), update,
                 toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent(),
                 ComparedCounts.of(work.have(), work.want()), work.sides().unread());
+    }
+
+    /** Where the script would stop half-way; worked out anew only where it is another one. */
+    private Optional<String> stop(OpenDesign open, Work work, TwoWays ways) {
+        String name = open.id() + " " + work.side().key();
+        List<String> statements = ways.forth().statements();
+        return onPaper.get(name, before -> before.have() == work.have() && before.statements().equals(statements))
+                .orElseGet(() -> onPaper.keep(name, new OnPaper(work.have(), statements, ways.stop(work.sides()))))
+                .stop();
     }
 
     /** The design with the other side's differences taken over; worked out anew only where others are taken. */
@@ -393,6 +407,10 @@ public class Reconciling {
             throw new Connections.Unreachable(
                     "The database or the design has changed since this script was shown. Look at the new one; nothing "
                             + "was run.");
+        }
+        if (view.stop().isPresent()) {
+            throw new Connections.Unreachable(
+                    "Nothing was run: the script would stop half-way at " + view.stop().get());
         }
         List<String> statements = view.migration().statements();
         RunningScript course = new RunningScript(statements);

@@ -200,6 +200,30 @@ class ReconcileIT extends BrowserTest {
         assertThat(difference("species")).containsText("changed in the design");
     }
 
+    /** A view cannot come where a table of its name stays: the script is shown, and neither run nor handed out. */
+    @Test
+    void aScriptThatWouldStopHalfWayIsNeitherRunNorHandedOut() throws SQLException {
+        execute("CREATE TABLE species (name varchar(40))");
+        String design = demo();
+        String id = design.substring(design.lastIndexOf('/') + 1);
+        store.edit(id, view("SELECT common_name FROM taxon"));
+        open(design);
+        answer("The view species is only in the design", "WANTED");
+        assertThat(page.locator("#stops")).containsText("CREATE VIEW species");
+        assertThat(page.locator("#stops")).containsText("a table species is there already");
+        assertThat(page.locator("#run-script")).hasCount(0);
+        assertThat(page.locator("#download-change")).hasCount(0);
+        Assertions.assertThat(page.request().get(page.url().replace("/reconcile?", "/reconcile.sql?")).status())
+                .isEqualTo(409);
+        answer("The table species is only in the database", "WANTED");
+        difference("The table species is only in the database").locator("input[name=meant]").click();
+        assertThat(page.locator("#stops")).hasCount(0);
+        page.locator(".running summary").click();
+        page.locator("#run-script").click();
+        assertThat(page.locator("#executed")).containsText("Done");
+        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+    }
+
     /** Before both sides ever agreed, a view is told by its query. */
     @Test
     void aViewThatDiffersInAnOperatorIsToldAtOnce() throws SQLException {

@@ -130,6 +130,19 @@ class ReconcileCommandTest {
         assertThat(err).contains("Compared: 2 tables, 6 and 5 columns, 2 and 3 keys: 6 differences.");
     }
 
+    /** Views and tables share their names: the view cannot come while the table stays. */
+    @Test
+    void aScriptThatWouldStopHalfWayIsNotWritten() throws IOException {
+        String table = file("table.sql", "CREATE TABLE jar (id int); CREATE TABLE full_jar (id int);");
+        String view = file("view.sql", "CREATE TABLE jar (id int); CREATE VIEW full_jar AS SELECT id FROM jar;");
+        assertThat(run("reconcile", table, view, "--engine", "postgresql")).isEqualTo(2);
+        assertThat(out).isEmpty();
+        assertThat(err).contains("No script is written, because it would stop half-way at “CREATE VIEW full_jar",
+                "a table full_jar is there already");
+        assertThat(run("reconcile", table, view, "--engine", "postgresql", "--allow-loss")).isEqualTo(1);
+        assertThat(out).containsSubsequence("DROP TABLE full_jar;", "CREATE VIEW full_jar");
+    }
+
     @Test
     void lossIsTakenInOnlyWhenAsked() {
         run("reconcile", from, to, "--engine", "postgresql", "--renames", "none", "--allow-loss");

@@ -283,6 +283,12 @@ public final class H2Dialect extends Dialect {
         return RESERVED_SINCE;
     }
 
+    /** H2 manual, CAST: values are cast by two colons as well. */
+    @Override
+    public boolean castOperator() {
+        return true;
+    }
+
     @Override
     public boolean castsTextToAnyType() {
         return true;

@@ -1,8 +1,6 @@
 package entaxis.core.engine.mysql;
 
-import static entaxis.core.sql.HeldTypes.bounded;
 import static entaxis.core.sql.HeldTypes.decimal;
-import static entaxis.core.sql.HeldTypes.fixed;
 import static entaxis.core.sql.HeldTypes.text;
 
 import entaxis.core.design.Attribute.Identity;
@@ -13,7 +11,6 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Ending;
-import entaxis.core.sql.ForeignTypes;
 import entaxis.core.sql.Functions;
 import entaxis.core.sql.LossReport;
 import entaxis.core.sql.NameQuotes;
@@ -22,7 +19,6 @@ import entaxis.core.sql.NameSpaces;
 import entaxis.core.sql.SpelledTypes;
 import entaxis.core.sql.Spelling;
 import entaxis.core.sql.TextLiterals;
-import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.CharacterType;
@@ -32,12 +28,9 @@ import entaxis.core.type.SqlType.FloatType;
 import entaxis.core.type.SqlType.Form;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
-import entaxis.core.type.SqlType.IntervalType;
-import entaxis.core.type.SqlType.JsonType;
 import entaxis.core.type.SqlType.NativeType;
 import entaxis.core.type.SqlType.TimeType;
 import entaxis.core.type.SqlType.TimestampType;
-import entaxis.core.type.SqlType.UuidType;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.ArrayList;
@@ -55,18 +48,10 @@ public class MySqlDialect extends Dialect {
     private static final Pattern CONSTANT =
             Pattern.compile("[+-]?[0-9.]+(e[+-]?[0-9]+)?|'([^']|'')*'|true|false|null|x'[0-9a-f]*'|b'[01]*'");
     private static final Pattern MOMENT = Pattern.compile("current_timestamp(\\(\\d\\))?");
-    /** Types that no other engine has. MySQL manual, chapter “Data Types”. */
-    private static final List<String> OWN = List.of("mediumint", "year", "set", "bit", "tinytext", "text", "mediumtext",
-            "tinyblob", "blob", "mediumblob", "geometry", "point",
-            "linestring", "polygon", "multipoint", "multilinestring", "multipolygon", "geometrycollection", "float",
-            "double");
     /**
      * Longest VARCHAR in four-byte characters that leaves room in a row of 65 535 bytes, and longest that a key of 3072
      * bytes takes. MySQL manual, “InnoDB Limits”.
      */
-    private static final int MAX_VARCHAR = 16_000;
-    private static final int MAX_KEY_VARCHAR = 255;
-    private static final int MAX_FIXED = 255;
 
     @Override
     public Target target() {
@@ -100,62 +85,9 @@ public class MySqlDialect extends Dialect {
         return "`" + name.replace("`", "``") + "`";
     }
 
-    /** MySQL manual, “Data Types”: fractions of a second have to be asked for, keys hold short texts only. */
     @Override
     public SqlType held(SqlType type, boolean keyed, LossReport loss) {
-        return switch (type) {
-            case CharacterType(Form form, OptionalInt length) when form == Form.FIXED
-                    && length.orElse(1) <= MAX_FIXED -> fixed(length.orElse(1));
-            case CharacterType(Form form, OptionalInt length) when keyed
-                    && (form == Form.LARGE || length.orElse(Integer.MAX_VALUE) > 3 * MAX_KEY_VARCHAR) -> {
-                loss.say("a key holds at most " + MAX_KEY_VARCHAR + " characters");
-                yield text(MAX_KEY_VARCHAR);
-            }
-            case CharacterType(Form form, OptionalInt length) when form != Form.LARGE
-                    && length.orElse(Integer.MAX_VALUE) <= MAX_VARCHAR -> text(length.getAsInt());
-            case CharacterType(Form form, OptionalInt length) -> {
-                if (length.isPresent()) {
-                    loss.say("lengths over " + MAX_VARCHAR + " become text without a limit of its own");
-                }
-                yield SqlType.largeText();
-            }
-            case BinaryType(Form form, OptionalInt length) when form == Form.FIXED && length.orElse(1) <= MAX_FIXED ->
-                    new BinaryType(form, OptionalInt.of(length.orElse(1)));
-            case BinaryType(Form form, OptionalInt length) when keyed
-                    && (form == Form.LARGE || length.orElse(Integer.MAX_VALUE) > 3072) -> {
-                loss.say("a key holds at most " + MAX_KEY_VARCHAR + " bytes here");
-                yield new BinaryType(Form.VARYING, OptionalInt.of(MAX_KEY_VARCHAR));
-            }
-            case BinaryType(Form form, OptionalInt length) when form != Form.LARGE
-                    && length.orElse(Integer.MAX_VALUE) <= MAX_VARCHAR -> new BinaryType(Form.VARYING, length);
-            case BinaryType binary -> new BinaryType(Form.LARGE, OptionalInt.empty());
-            case DecimalType decimal -> bounded(decimal, decimal.precision().isEmpty() ? 38 : 65, 30, loss);
-            case TimeType(OptionalInt precision, boolean zone) -> {
-                if (zone) {
-                    loss.say("a time of day has no time zone");
-                }
-                yield new TimeType(OptionalInt.of(Math.min(6, precision.orElse(0))), false);
-            }
-            case TimestampType(OptionalInt precision, boolean zone) -> {
-                if (zone) {
-                    loss.say("timestamp ends in 2038 and keeps the moment, not the zone");
-                }
-                yield new TimestampType(OptionalInt.of(Math.min(6, precision.orElse(6))), zone);
-            }
-            case IntervalType interval -> {
-                loss.say("a span of time is held as text, unchecked");
-                yield text(60);
-            }
-            case UuidType uuid -> {
-                loss.say("36 characters hold an identifier, unchecked");
-                yield fixed(36);
-            }
-            case ArrayType array -> asDocument(array, keyed, loss);
-            case JsonType json when keyed -> text(MAX_KEY_VARCHAR);
-            case NativeType(String spelling) ->
-                    ForeignTypes.among(OWN, spelling) ? type : held(ForeignTypes.nearest(spelling), keyed, loss);
-            default -> type;
-        };
+        return new MySqlHeldTypes(this).held(type, keyed, loss);
     }
 
     @Override
@@ -173,6 +105,11 @@ public class MySqlDialect extends Dialect {
             case EnumType(List<String> values) -> "enum" + values(values);
             default -> held.text();
         };
+    }
+
+    @Override
+    public String castType(String type) {
+        return MySqlCastType.of(type);
     }
 
     private static String digits(OptionalInt precision) {
@@ -491,5 +428,29 @@ public class MySqlDialect extends Dialect {
     @Override
     public boolean ordersColumns() {
         return true;
+    }
+
+    /** MySQL manual, “The DATE, DATETIME, and TIMESTAMP Types”: the year 0 is a value there. */
+    @Override
+    public boolean fitsAsDefault(String expression, SqlType type, LossReport loss) {
+        return true;
+    }
+
+    /** MySQL manual, “CHECK Constraints”. */
+    @Override
+    public boolean checksNumberedColumns() {
+        return false;
+    }
+
+    /** MySQL manual, “FOREIGN KEY Constraints”: numbers of one size and sign; the lengths of texts may differ. */
+    @Override
+    public boolean refersTo(SqlType own, SqlType referenced) {
+        return own.equals(referenced) || own instanceof CharacterType && referenced instanceof CharacterType;
+    }
+
+    /** MySQL manual, “InnoDB Limits”: 3072 bytes, four for each character. */
+    @Override
+    public OptionalInt maxIndexCharacters() {
+        return OptionalInt.of(768);
     }
 }

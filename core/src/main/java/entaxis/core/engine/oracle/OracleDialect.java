@@ -42,6 +42,7 @@ import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -332,6 +333,13 @@ public final class OracleDialect extends Dialect {
     @Override
     public String computedClause(String expression, boolean virtual) {
         return "GENERATED ALWAYS AS (" + expression + ") VIRTUAL";
+    }
+
+    /** Oracle Database SQL Language Reference, CAST: not to a CLOB; it has no other text without a length. */
+    @Override
+    public String castType(String type) {
+        boolean text = Set.of("text", "varchar", "character varying").contains(type.toLowerCase(Locale.ROOT));
+        return text ? "varchar2(" + MAX_VARCHAR + ")" : type;
     }
 
     /** Oracle Database SQL Language Reference, “Database Object Naming Rules”; a key has an index of its name. */

@@ -315,6 +315,17 @@ public final class PostgreSqlDialect extends Dialect {
                 .replaceAll(found -> Matcher.quoteReplacement("next value for " + sequence(found.group(1))));
     }
 
+    @Override
+    public boolean castOperator() {
+        return true;
+    }
+
+    /** PostgreSQL manual, 8.6, Boolean Type. */
+    @Override
+    public Optional<Boolean> truth(String constant) {
+        return PostgreSqlWording.truth(constant);
+    }
+
     /** PostgreSQL manual, “Sequence Manipulation Functions”. */
     @Override
     public String nextValue(String sequence) {
@@ -364,5 +375,17 @@ public final class PostgreSqlDialect extends Dialect {
     @Override
     public Optional<String> createExtension(String name) {
         return Optional.of("CREATE EXTENSION IF NOT EXISTS " + name(name));
+    }
+
+    /** PostgreSQL manual, CREATE TABLE, GENERATED AS IDENTITY: smallint, integer or bigint. */
+    @Override
+    public SqlType numberedType(SqlType type) {
+        return type instanceof DecimalType ? new IntegerType(IntegerSize.BIGINT, false) : type;
+    }
+
+    /** PostgreSQL manual, CREATE TABLE, REFERENCES: values have to be comparable; numeric becomes no integer. */
+    @Override
+    public boolean refersTo(SqlType own, SqlType referenced) {
+        return !(referenced instanceof IntegerType && (own instanceof DecimalType || own instanceof CharacterType));
     }
 }

@@ -39,11 +39,16 @@ public final class PostgreSqlWording extends CatalogWording {
     /** PostgreSQL manual, 8.6 and 4.1.2.5: some texts mean true or false; the catalog keeps bit strings as texts. */
     @Override
     public String defaultMeaning(String neutral, String canonical, SqlType type) {
-        if (type instanceof SqlType.BooleanType && TRUTH.matcher(neutral).matches()) {
-            return TRUE.matcher(neutral).matches() ? "true" : "false";
+        if (type instanceof SqlType.BooleanType && truth(neutral).isPresent()) {
+            return truth(neutral).get().toString();
         }
         Matcher bits = BITS.matcher(neutral);
         return bits.matches() ? CanonicalForm.of(bits.group(1)) : canonical;
+    }
+
+    /** What a text means as a truth value. */
+    static Optional<Boolean> truth(String text) {
+        return TRUTH.matcher(text).matches() ? Optional.of(TRUE.matcher(text).matches()) : Optional.empty();
     }
 
     @Override

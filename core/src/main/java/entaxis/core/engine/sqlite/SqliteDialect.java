@@ -299,4 +299,10 @@ public final class SqliteDialect extends Dialect {
     public boolean isNow(String expression) {
         return super.isNow(expression) || NOW.matcher(expression).matches();
     }
+
+    /** SQLite documentation, “Datatypes In SQLite”: any value can stand in any column. */
+    @Override
+    public boolean fitsAsDefault(String expression, SqlType type, LossReport loss) {
+        return true;
+    }
 }

@@ -46,6 +46,7 @@ import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -347,6 +348,16 @@ public final class SqlServerDialect extends Dialect {
         return !virtual;
     }
 
+    /** Transact-SQL reference, CAST and “Data types”: text is going away, and a varchar without a length has 30. */
+    @Override
+    public String castType(String type) {
+        return switch (type.toLowerCase(Locale.ROOT)) {
+            case "text", "varchar", "character varying" -> "nvarchar(max)";
+            case "boolean", "bool" -> "bit";
+            default -> type;
+        };
+    }
+
     @Override
     public String computedClause(String expression, boolean virtual) {
         return virtual ? "" : "PERSISTED";
@@ -427,5 +438,11 @@ public final class SqlServerDialect extends Dialect {
     @Override
     public Map<String, String> reservedSince() {
         return RESERVED_SINCE;
+    }
+
+    /** Transact-SQL reference, error 1753: the same type, length and scale. */
+    @Override
+    public boolean refersTo(SqlType own, SqlType referenced) {
+        return own.equals(referenced);
     }
 }
