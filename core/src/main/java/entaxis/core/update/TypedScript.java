@@ -17,6 +17,7 @@ import entaxis.core.reconcile.RenameFinder;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.SchemaPart;
 import entaxis.core.reconcile.SchemaRenaming;
+import entaxis.core.reconcile.Secured;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import java.util.ArrayList;
@@ -87,6 +88,8 @@ public sealed interface TypedScript {
         List<String> left = new ArrayList<>(updated.left());
         reading.rows().stream().map(row -> row.table()).distinct().forEach(
                 table -> left.add("The rows of " + table + " are left out; put sample rows in on the Trial desk."));
+        Secured.of(typed).filter(one -> one.isUnusual(dialect))
+                .forEach(one -> left.add("A design does not hold who may use " + one.name() + "."));
         reading.steppedOver().stream().filter(passed -> !passed.kind().equals("transaction"))
                 .forEach(passed -> left.add("Line " + passed.line() + " was stepped over: " + passed.kind() + "."));
         return new Followed(updated.design(), differences.stream().map(words::sentence).toList(), left);

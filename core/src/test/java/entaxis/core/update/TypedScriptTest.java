@@ -76,7 +76,7 @@ class TypedScriptTest {
         assertThat(followed.design().carried().stream().map(OpaqueObject::name)).contains("v", "counting");
         assertThat(script(followed.design(), Target.POSTGRESQL)).contains("create view v as select id from bench;");
         assertThat(followed.left()).anyMatch(one -> one.contains("The rows of bench"))
-                .anyMatch(one -> one.contains("permission"));
+                .anyMatch(one -> one.contains("who may use bench"));
     }
 
     @Test
