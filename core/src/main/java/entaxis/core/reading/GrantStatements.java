@@ -86,7 +86,7 @@ final class GrantStatements {
             tokens.at++;
         }
         tokens.at++;
-        List<Holder> holders = holders();
+        List<Holder> holders = tokens.atEnd() ? List.of() : holders();
         if (holders.isEmpty() || !(tokens.accept(Keyword.TO) || tokens.accept(Keyword.FROM))) {
             return false;
         }

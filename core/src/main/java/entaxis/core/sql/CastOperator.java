@@ -38,11 +38,11 @@ final class CastOperator {
         for (int i = 0; i < MAX_CASTS && turned.contains("::"); i++) {
             String next = new CastOperator(turned).first(texts);
             if (next.equals(turned)) {
-                return turned;
+                break;
             }
             turned = next;
         }
-        return turned;
+        return ListComparison.asIso(turned);
     }
 
     /** The expression with its first cast turned. */
@@ -73,7 +73,9 @@ final class CastOperator {
         }
         boolean textual = bare.startsWith("'") || Lexer.tokens(bare).size() == 1
                 && texts.test(Lexer.tokens(bare).getFirst().name());
-        return TEXTS.contains(lower) && textual ? bare : "CAST(" + bare + " AS " + type + ")";
+        boolean list = TEXTS.contains(lower.replace("[]", "")) && lower.endsWith("[]")
+                && bare.toLowerCase(Locale.ROOT).startsWith("array[");
+        return TEXTS.contains(lower) && textual || list ? bare : "CAST(" + bare + " AS " + type + ")";
     }
 
     private String text(int from, int to) {

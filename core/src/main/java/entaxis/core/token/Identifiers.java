@@ -1,5 +1,8 @@
 package entaxis.core.token;
 
+import java.util.ArrayDeque;
+import java.util.BitSet;
+import java.util.Deque;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -23,9 +26,10 @@ public final class Identifiers {
         }
         StringBuilder text = new StringBuilder(expression.length());
         List<Token> tokens = Lexer.tokens(expression);
+        BitSet types = castTypes(tokens);
         for (int i = 0; i < tokens.size(); i++) {
             Token token = tokens.get(i);
-            Optional<String> other = column(tokens, i)
+            Optional<String> other = !types.get(i) && column(tokens, i)
                     ? Optional.ofNullable(names.get(token.name().toLowerCase(Locale.ROOT))) : Optional.empty();
             text.append(other.orElse(token.text()));
         }
@@ -36,12 +40,34 @@ public final class Identifiers {
     public static Set<String> columns(String expression) {
         List<Token> tokens = Lexer.tokens(expression);
         Set<String> columns = new LinkedHashSet<>();
+        BitSet types = castTypes(tokens);
         for (int i = 0; i < tokens.size(); i++) {
-            if (column(tokens, i)) {
+            if (!types.get(i) && column(tokens, i)) {
                 columns.add(tokens.get(i).name().toLowerCase(Locale.ROOT));
             }
         }
         return columns;
+    }
+
+    /** Where types stand behind AS in CAST (ISO/IEC 9075-2, 6.13). */
+    private static BitSet castTypes(List<Token> tokens) {
+        BitSet types = new BitSet();
+        Deque<Boolean> casts = new ArrayDeque<>();
+        boolean type = false;
+        for (int i = 0; i < tokens.size(); i++) {
+            Token token = tokens.get(i);
+            if (token.is("(")) {
+                casts.push(i > 0 && tokens.get(i - 1).is("cast"));
+            } else if (token.is(")") && !casts.isEmpty()) {
+                casts.pop();
+                type = false;
+            } else if (token.is("as")) {
+                type = !casts.isEmpty() && casts.peek();
+                types.set(i, type);
+            }
+            types.set(i, types.get(i) || type);
+        }
+        return types;
     }
 
     private static boolean column(List<Token> tokens, int i) {

@@ -17,16 +17,21 @@ import java.util.Map;
 public final class FirstSheet {
     private FirstSheet() { }
 
-    /** The design with every card placed and every line on its way. */
-    public static Design arranged(Design design, TextMeasure measure) {
-        Sheet sheet = design.sheet();
+    /** The design with every card on its sheet, in rows: for what is not looked at. */
+    public static Design spread(Design design) {
         Map<OwnerId, Place> spread = new HashMap<>();
         design.entities().forEach(entity -> spread.put(entity.id(),
                 new Place(40 + 300 * (spread.size() % 12), 40 + 400 * (spread.size() / 12))));
         design.relationships().stream().filter(relationship -> relationship.manyToMany())
                 .forEach(relationship -> spread.put(relationship.id(),
                 new Place(40 + 300 * (spread.size() % 12), 40 + 400 * (spread.size() / 12))));
-        Design placed = design.with(sheet.withPlaces(spread));
+        return design.with(design.sheet().withPlaces(spread));
+    }
+
+    /** The design with every card placed and every line on its way. */
+    public static Design arranged(Design design, TextMeasure measure) {
+        Sheet sheet = design.sheet();
+        Design placed = spread(design);
         Scene scene = new SceneMaker(Lens.TABLES, measure).unrouted(placed, Derivation.of(placed), placed.sheet(),
                 Dialect.of(placed.facts().target()));
         Laid laid = SubjectLayout.arrange(design, scene);

@@ -58,7 +58,7 @@ final class CheckCommand {
         Optional<Policy> policy = policy(arguments.value("--policy"));
         Optional<Target> engine = arguments.value("--engine").flatMap(Target::of);
         Optional<DesignSource.Taken> taken = policy.isEmpty() ? Optional.empty()
-                : new DesignSource(err).take(arguments.files(), engine, arguments.value("--data"));
+                : new DesignSource(err).withoutLayout().take(arguments.files(), engine, arguments.value("--data"));
         if (taken.isEmpty()) {
             return SqlCommands.WRONG;
         }

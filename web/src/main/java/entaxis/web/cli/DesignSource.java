@@ -23,13 +23,24 @@ import java.util.Set;
 /** Where commands take a design from: a saved design, scripts of an engine, or a configured database. */
 final class DesignSource {
     private final PrintStream err;
+    private final boolean layOut;
 
     DesignSource(PrintStream err) {
+        this(err, true);
+    }
+
+    private DesignSource(PrintStream err, boolean layOut) {
         this.err = err;
+        this.layOut = layOut;
     }
 
     /** A design, the pictures on its sheets, and what of its source was not understood. */
     record Taken(Design design, PictureSource pictures, List<NotUnderstood> missed) { }
+
+    /** The same for what does not look at the sheet: it is not laid out, which takes the most time. */
+    DesignSource withoutLayout() {
+        return new DesignSource(err, false);
+    }
 
     /** The design of a source; none if it cannot be had, which is said. */
     Optional<Taken> take(List<String> names, Optional<Target> engine, Optional<String> data) {
@@ -71,7 +82,8 @@ final class DesignSource {
         reading.schema().tables().stream().map(Table::name).forEach(tables::add);
         Schema neutral = IsoNormalizer.of(reading.schema(), Dialect.of(reading.engine()));
         neutral.tables().forEach(table -> tables.add(table.name()));
-        ReversedDesign lifted = DesignFromReading.design(reading, name, tables, Set.of(), Set.of());
+        ReversedDesign lifted = layOut ? DesignFromReading.design(reading, name, tables, Set.of(), Set.of())
+                : DesignFromReading.unarranged(reading, name, tables);
         lifted.remarks().forEach(err::println);
         return new Taken(lifted.design(), PictureSource.NONE, reading.notUnderstood());
     }

@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /** A reading on its way to a design. */
@@ -52,6 +53,16 @@ public final class DesignFromReading {
     /** The design of the chosen tables, laid out on its first sheet. */
     public static ReversedDesign design(Reading reading, String name, Set<String> tables, Set<String> bridges,
             Set<String> proposals) {
+        return design(reading, name, tables, bridges, proposals, design -> FirstSheet.arranged(design, MEASURE));
+    }
+
+    /** The design of all tables, spread on its sheet without a look at it. */
+    public static ReversedDesign unarranged(Reading reading, String name, Set<String> tables) {
+        return design(reading, name, tables, Set.of(), Set.of(), FirstSheet::spread);
+    }
+
+    private static ReversedDesign design(Reading reading, String name, Set<String> tables, Set<String> bridges,
+            Set<String> proposals, UnaryOperator<Design> laidOut) {
         Choices choices = choices(reading);
         Schema schema = choices.schema();
         Schema accepted = References.accepted(schema, choices.proposals().stream()
@@ -61,7 +72,7 @@ public final class DesignFromReading {
         DesignProperties facts = DesignProperties.begun(name, reading.engine(), name, "");
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.DEFAULT, Map.of());
         ReversedDesign lifted = ReverseEngineering.lift(chosen, facts, sheet, bridges, NewId::of);
-        Design arranged = FirstSheet.arranged(Subjects.assigned(lifted.design(), NewId::of), MEASURE);
+        Design arranged = laidOut.apply(Subjects.assigned(lifted.design(), NewId::of));
         Dialect dialect = Dialect.of(reading.engine());
         Set<String> taken = tables.stream().map(table -> table.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
         Schema there = reading.schema().over(reading.schema().tables().stream()

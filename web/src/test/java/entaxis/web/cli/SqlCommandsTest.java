@@ -18,7 +18,7 @@ class SqlCommandsTest extends CommandTest {
             CREATE TABLE run (lot_id int REFERENCES lot ON DELETE CASCADE, no smallint, rate numeric(4,1) CHECK (rate \
             >= 0), PRIMARY KEY (lot_id, no));
             CREATE INDEX run_rate ON run (rate);
-            GRANT SELECT ON lot TO reader;
+            GRANT reader TO writer;
             """;
 
     private static List<String> texts(JsonNode array) {
