@@ -43,12 +43,14 @@ final class TableStatements {
             pass.over(from, "temporary table");
             return;
         }
-        if (builder.table(name).isPresent()) {
+        boolean taken = builder.table(name).isPresent();
+        if (taken || builder.programs.containsKey(builder.key(name))) {
             if (onlyIfAbsent) {
                 pass.over(from, "table that is there already");
                 return;
             }
-            throw StatementException.conflict(at, "a table " + name.name() + " is there already");
+            throw StatementException.conflict(at,
+                    "a " + (taken ? "table " : "view ") + name.name() + " is there already");
         }
         if (tokens.is(Keyword.LIKE) || tokens.sign('(') && tokens.word(tokens.at + 1) == Keyword.LIKE
                 && !builder.takes(SyntaxRule.LIKE_AMONG_ELEMENTS)) {

@@ -185,6 +185,17 @@ class ObjectStatementsTest {
                 .contains("GRANT EXECUTE ON FUNCTION twice(w integer, more text) TO \"Odd Role\"");
     }
 
+    /** ISO/IEC 9075-2, 5.4: views are tables, so the two share their names. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"create table a (n int); create view a as select 1 as n|a table a is there",
+        "create view a as select 1 as n; create table a (n int)|a view a is there"})
+    void aViewAndATableCannotHaveOneName(String script, String why) {
+        assertThat(ScriptReader.read(script, Target.POSTGRESQL).notUnderstood()).singleElement()
+                .satisfies(missed -> assertThat(missed.reason()).contains(why));
+        String ifAbsent = script.replace("create table a (n int)", "create table if not exists a (n int)");
+        assertThat(ScriptReader.read(ifAbsent, Target.POSTGRESQL).notUnderstood()).hasSizeLessThan(2);
+    }
+
     /** PostgreSQL manual, DROP TABLE, DROP VIEW and DROP FUNCTION, CASCADE. */
     @Test
     void dropsTakeAlongWhatStandsOnThem() {

@@ -18,6 +18,8 @@ import entaxis.core.sql.ScriptWriter;
 import entaxis.web.demo.SeedVault;
 import entaxis.web.demo.SowingSheet;
 import java.io.IOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -208,12 +210,13 @@ class ReconcileIT extends BrowserTest {
         String id = design.substring(design.lastIndexOf('/') + 1);
         store.edit(id, view("SELECT common_name FROM taxon"));
         open(design);
-        answer("The view species is only in the design", "WANTED");
+        answer("The view or routine species is only in the design", "WANTED");
         assertThat(page.locator("#stops")).containsText("CREATE VIEW species");
         assertThat(page.locator("#stops")).containsText("a table species is there already");
         assertThat(page.locator("#run-script")).hasCount(0);
         assertThat(page.locator("#download-change")).hasCount(0);
-        Assertions.assertThat(page.request().get(page.url().replace("/reconcile?", "/reconcile.sql?")).status())
+        Assertions.assertThat(page.request().get(page.url().replaceAll("/reconcile.*", "/reconcile.sql?side=")
+                + URLEncoder.encode(page.locator("#side").inputValue(), StandardCharsets.UTF_8)).status())
                 .isEqualTo(409);
         answer("The table species is only in the database", "WANTED");
         difference("The table species is only in the database").locator("input[name=meant]").click();
