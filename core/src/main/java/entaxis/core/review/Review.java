@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -91,25 +92,38 @@ public final class Review {
 
     /** Reviews a design of which an earlier state was reviewed. The policy is to be the same. */
     public static Review after(Review before, Reviewed design, Policy policy) {
+        before.reviewed.ifPresent(design::follow);
         List<Judged> judged = judged(before, design);
         Progress progress = progress(before, judged, design);
-        List<List<Finding>> all = new ArrayList<>(judged.size());
-        judged.forEach(one -> all.add(one.findings()));
-        NamesJudged byNames = byNames(before.byNames, progress, design);
-        all.add(byNames.findings());
-        List<List<Finding>> concluded = new ArrayList<>();
+        List<Object> others = design.names();
+        boolean namesStay = before.byNames.others().equals(others) && progress.same(Judged::names);
+        List<Supplier<List<Finding>>> rules = new ArrayList<>();
+        ABOUT_NAMES.forEach(rule -> rules.add(() -> namesStay ? List.of() : told(rule, design)));
         for (int rule = 0; rule < GATHERING.size(); rule++) {
             int at = rule;
             boolean stays = GATHERING.get(rule).fromGatheredAlone() && progress.same(one -> one.gathered().get(at));
-            concluded.add(stays ? before.concluded.get(rule) : conclude(GATHERING.get(rule), rule, judged, design));
+            rules.add(() -> stays ? before.concluded.get(at) : conclude(GATHERING.get(at), at, judged, design));
         }
-        all.addAll(concluded);
-        List<Finding> aboutAll = new ArrayList<>();
-        ABOUT_ALL.forEach(rule -> rule.judge(design, aboutAll::add));
-        all.add(aboutAll);
+        ABOUT_ALL.forEach(rule -> rules.add(() -> told(rule, design)));
+        List<List<Finding>> told = (judged.size() > SMALL_SIZE ? rules.parallelStream() : rules.stream())
+                .map(Supplier::get).toList();
+        int names = ABOUT_NAMES.size();
+        NamesJudged byNames = namesStay ? new NamesJudged(others, before.byNames.findings())
+                : new NamesJudged(others, told.subList(0, names).stream().flatMap(List::stream).toList());
+        List<List<Finding>> all = new ArrayList<>(judged.size());
+        judged.forEach(one -> all.add(one.findings()));
+        all.add(byNames.findings());
+        all.addAll(told.subList(names, told.size()));
         List<Accepted> accepted = new ArrayList<>();
         List<Finding> open = weighed(all, design.design(), policy.in(design.design()), accepted::add);
-        return new Review(Optional.of(design), judged, byNames, concluded, open, accepted);
+        return new Review(Optional.of(design), judged, byNames, told.subList(names, names + GATHERING.size()), open,
+                accepted);
+    }
+
+    private static List<Finding> told(Rule rule, Reviewed design) {
+        List<Finding> found = new ArrayList<>();
+        rule.judge(design, found::add);
+        return List.copyOf(found);
     }
 
     /** The entities in their order, those that an edit left alone as they were judged before. */
@@ -197,16 +211,6 @@ public final class Review {
         List<Optional<?>> gathered = new ArrayList<>();
         GATHERING.forEach(rule -> gathered.add(rule.gather(entity, design)));
         return new Judged(entity.id(), List.copyOf(found), gathered, design.names(entity));
-    }
-
-    private static NamesJudged byNames(NamesJudged before, Progress progress, Reviewed design) {
-        List<Object> others = design.names();
-        if (before.others().equals(others) && progress.same(Judged::names)) {
-            return new NamesJudged(others, before.findings());
-        }
-        List<Finding> found = new ArrayList<>();
-        ABOUT_NAMES.forEach(rule -> rule.judge(design, found::add));
-        return new NamesJudged(others, List.copyOf(found));
     }
 
     /** The findings, gravest first. */

@@ -29,6 +29,9 @@ import java.util.concurrent.ConcurrentHashMap;
  * A design under review, with what follows from it and what rules ask of it again and again; several threads may ask.
  */
 public final class Reviewed {
+    /** So many attributes are looked up beside the others; with more, all are put together again. */
+    private static final int MAX_NEWER = 500;
+
     private final Design design;
     private final Derivation derivation;
     private final Dialect dialect;
@@ -37,6 +40,8 @@ public final class Reviewed {
     private final Map<EntityId, Map<AttributeId, Column>> columns = new ConcurrentHashMap<>();
     private final Map<OwnerId, List<SampleRow>> rows = new HashMap<>();
     private volatile Map<AttributeId, Attribute> attributes = Map.of();
+    /** What is newer than in the attributes, where these were taken over from an earlier state. */
+    private Map<AttributeId, Attribute> newer = Map.of();
     private final Map<String, Optional<Condition>> conditions = new ConcurrentHashMap<>();
 
     /** A design with its schema, for an engine. Linear in the design. */
@@ -169,7 +174,23 @@ public final class Reviewed {
 
     /** The attribute of an entity that a column of whatever generation goes back to. */
     public Optional<Attribute> attribute(AttributeId id) {
-        return Optional.ofNullable(attributes().get(id));
+        Attribute changed = newer.get(id);
+        return Optional.ofNullable(changed != null ? changed : attributes().get(id));
+    }
+
+    /** Takes over what an earlier state of the design has found out of entities that are still the same. */
+    void follow(Reviewed before) {
+        Map<AttributeId, Attribute> changed = new HashMap<>(before.newer);
+        for (Entity entity : design.entities()) {
+            if (before.design.entities().find(entity.id()).filter(old -> old == entity).isEmpty()) {
+                entity.attributes().forEach(own -> changed.put(own.id(), own));
+            }
+        }
+        boolean removed = before.design.entities().size() > design.entities().size();
+        if (!removed && changed.size() < MAX_NEWER) {
+            attributes = before.attributes;
+            newer = attributes.isEmpty() ? Map.of() : changed;
+        }
     }
 
     private Map<AttributeId, Attribute> attributes() {

@@ -84,9 +84,10 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
                 twice.add(name);
             }
         }));
+        keys.keySet().removeAll(twice);
         for (Names one : all) {
             one.own().forEach((name, attribute) -> {
-                Entity parent = twice.contains(name) ? null : keys.get(name);
+                Entity parent = keys.get(name);
                 if (parent != null && refers(of, one.entity(), attribute, parent)) {
                     found.accept(finding(of, one.entity(), attribute, parent));
                 }
