@@ -5,7 +5,6 @@ import entaxis.core.token.Token;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -31,13 +30,6 @@ final class ExpressionReader extends KeywordSpelling {
             "session_user", "user", "current_role", "unknown", "default", "value", "sysdate", "systimestamp");
     private static final Set<String> TYPED =
             Set.of("date", "time", "timestamp", "interval", "datetime", "json", "uuid");
-    private static final Map<String,
-            Set<String>> LONG_TYPES = Map.of("double", Set.of("precision"), "character",
-                    Set.of("varying", "large", "object", "set"), "char", Set.of("varying", "charset", "character"),
-                    "binary", Set.of("varying", "large", "object"), "bit", Set.of("varying"), "national",
-                    Set.of("character", "char", "varying"), "timestamp", Set.of("with", "without", "time", "zone"),
-                    "time", Set.of("with", "without", "time", "zone"), "interval",
-                    Set.of("year", "month", "day", "hour", "minute", "second", "to"), "signed", Set.of("integer"));
 
     ExpressionReader(List<Token> tokens, int at, int depth) {
         super(tokens, at, depth);
@@ -366,7 +358,7 @@ final class ExpressionReader extends KeywordSpelling {
         Term text = text(tokens.get(at - 1));
         if (word.equals("interval")) {
             while (at < tokens.size()
-                    && LONG_TYPES.get("interval").contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
+                    && CastTypeReader.measures(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
                 at++;
             }
         }
@@ -416,38 +408,17 @@ final class ExpressionReader extends KeywordSpelling {
     }
 
     private String type() {
-        StringBuilder type = new StringBuilder(name().toLowerCase(Locale.ROOT));
-        while (accept(".")) {
-            type.setLength(0);
-            type.append(name().toLowerCase(Locale.ROOT));
-        }
-        Set<String> more = LONG_TYPES.getOrDefault(type.toString(), Set.of());
-        boolean going = true;
-        while (going) {
-            going = false;
-            if (at < tokens.size() && tokens.get(at).kind() == Token.Kind.WORD
-                    && more.contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
-                String word = tokens.get(at++).text().toLowerCase(Locale.ROOT);
-                if (word.equals("charset") || word.equals("set")) {
-                    at++;
-                } else {
-                    type.append(' ').append(word);
-                }
-                going = true;
-            } else if (is("(")) {
-                int open = at;
-                while (at < tokens.size() && !is(")")) {
-                    at++;
-                }
-                expect(")");
-                going = at > open;
-            } else if (is("[") && at + 1 < tokens.size() && tokens.get(at + 1).is("]")) {
-                at += 2;
-                type.append("[]");
-                going = true;
-            }
-        }
-        return type.toString();
+        CastTypeReader reader = new CastTypeReader(tokens, at, depth());
+        String type = reader.type();
+        at = reader.place();
+        return type;
+    }
+
+    private Term window(Term call) {
+        WindowReader reader = new WindowReader(tokens, at, depth());
+        Term window = reader.window(call);
+        at = reader.place();
+        return window;
     }
 
     /** A column with the table that is named before it, or a function with its arguments. */
@@ -465,42 +436,6 @@ final class ExpressionReader extends KeywordSpelling {
         Term call = new Term(Kind.CALL, name.toLowerCase(Locale.ROOT), arguments());
         accept("respect", "nulls");
         return window(call);
-    }
-
-    /** What may stand behind an aggregate or window function (ISO/IEC 9075-2, 6.10 and 10.9). */
-    private Term window(Term call) {
-        Term aggregate = call;
-        if (accept("within", "group")) {
-            expect("(");
-            aggregate = Term.operator("within group", aggregate, ordering());
-            expect(")");
-        }
-        if (accept("filter", "(")) {
-            expect("where");
-            aggregate = Term.operator("filter", aggregate, expression(0));
-            expect(")");
-        }
-        return accept("over") ? Term.operator("over", aggregate, window()) : aggregate;
-    }
-
-    private Term window() {
-        if (!accept("(")) {
-            return Term.of(Kind.NAME, name());
-        }
-        List<Term> parts = new ArrayList<>();
-        if (accept("partition", "by")) {
-            do {
-                parts.add(expression(0));
-            } while (accept(","));
-        }
-        Term order = is("order") ? ordering() : Term.of(Kind.LIST, "");
-        StringBuilder frame = new StringBuilder();
-        while (!atEnd() && !is(")")) {
-            frame.append(' ').append(tokens.get(at++).text().toLowerCase(Locale.ROOT));
-        }
-        expect(")");
-        return Term.of(Kind.CALL, "window", new Term(Kind.LIST, "", parts), order,
-                Term.of(Kind.WORD, frame.toString().strip()));
     }
 
     private Term ordering() {

@@ -12,7 +12,6 @@ import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.SupportingIndex;
 import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
@@ -21,11 +20,7 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.CreationOrder;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.ProgramWriter;
-import entaxis.core.sql.ScriptOptions;
-import entaxis.core.sql.TableFeatures.Comments;
 import entaxis.core.sql.TableFeatures.Numbered;
-import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -50,12 +45,11 @@ final class Planner {
     private final Alterations engine;
     private final TypePlan types;
     private final Questions questions;
-    private final ProgramWriter programs;
     private final Map<String, TableChange> changes = new LinkedHashMap<>();
     private final List<Table> gone = new ArrayList<>();
     private final List<Table> fresh = new ArrayList<>();
     private final List<Step> steps = new ArrayList<>();
-    private final Set<String> droppedKeys = new HashSet<>();
+    private final RemovedConstraints removed;
 
     Planner(Schema from, Schema to, Dialect dialect, RenameMap pairing, Fills fills) {
         this.from = from;
@@ -67,8 +61,8 @@ final class Planner {
         this.engine = Alterations.of(dialect.target());
         this.renamed = SchemaRenaming.apply(from, pairing, dialect);
         this.types = new TypePlan(from, to, dialect, words, engine);
-        this.programs = new ProgramWriter(dialect, ScriptOptions.DEFAULT);
         this.questions = new Questions(changes, to, words, engine);
+        this.removed = new RemovedConstraints(changes, renamed, to, words, engine);
     }
 
     private void add(Step step) {
@@ -86,7 +80,7 @@ final class Planner {
         extensions();
         types.steps(steps);
         new ProgramPlan(renamed, to, dialect, engine).steps(touchedTables(), steps);
-        keysDropped();
+        removed.keysDropped();
         changes.values().forEach(this::takeOff);
         goneTables();
         changes.values().forEach(this::rename);
@@ -100,7 +94,10 @@ final class Planner {
                 .steps(steps));
         changes.values().forEach(this::putOn);
         references();
-        comments();
+        new CommentPlan(from, to, words, engine, changes).steps(steps);
+        if (words.commented()) {
+            types.comments(steps);
+        }
         new GrantPlan(to, dialect).steps(this::before, types::before, steps);
         steps.sort(Comparator.comparing(Step::stage));
         return engine.oneStatement() ? new OneStatement(steps).joined() : List.copyOf(steps);
@@ -202,108 +199,6 @@ final class Planner {
 
     // keys and references
 
-    private boolean keyGoes(TableChange change) {
-        return change.before.primaryKey().isPresent()
-                && (change.keyChanges || change.disturbs(change.before.keyColumns())
-                        || !engine.renamesConstraints() && dialect.primaryKeyName().isEmpty()
-                                && !change.before.primaryKey()
-                                .map(PrimaryKey::name).equals(change.after.primaryKey().map(PrimaryKey::name))
-                                && engine.altersColumns());
-    }
-
-    private boolean uniqueGoes(TableChange change, Pair<UniqueKey> pair) {
-        boolean same = words.folded(pair.from().columns()).equals(words.folded(pair.to().columns()));
-        boolean named = pair.from().name().equals(pair.to().name()) || engine.renamesConstraints()
-                || dialect.uniqueIndexesAreKeys();
-        return !same || !named || change.disturbs(pair.from().columns());
-    }
-
-    private boolean checkGoes(TableChange change, Pair<CheckRule> pair) {
-        boolean same = words.sense(pair.from().condition()).equals(words.sense(pair.to().condition()));
-        return !same || !pair.from().name().equals(pair.to().name()) && !engine.renamesConstraints()
-                || change.disturbs(pair.from().condition());
-    }
-
-    private boolean indexGoes(TableChange change, Pair<TableIndex> pair) {
-        boolean same = words.indexSense(pair.from()).equals(words.indexSense(pair.to()));
-        return !same || !pair.from().name().equals(pair.to().name()) && !engine.renamesIndexes()
-                || change.disturbs(pair.from());
-    }
-
-    /** Notes which keys and unique indexes go away for a moment at least: references to them have to go first. */
-    private void keysDropped() {
-        for (TableChange change : changes.values()) {
-            Table table = change.before;
-            if (change.rebuilt) {
-                droppedKeys.add(words.folded(change.name()) + "*");
-            }
-            if (keyGoes(change)) {
-                note(change, table.keyColumns());
-            }
-            change.uniques.gone().forEach(key -> note(change, key.columns()));
-            change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair))
-                    .forEach(pair -> note(change, pair.from().columns()));
-            change.indexes.gone().forEach(index -> note(change, columns(index)));
-            change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair))
-                    .forEach(pair -> note(change, columns(pair.from())));
-        }
-    }
-
-    private static List<String> columns(TableIndex index) {
-        return index.columns().stream().map(TableIndex.IndexColumn::name).toList();
-    }
-
-    private void note(TableChange change, List<String> columns) {
-        droppedKeys.add(words.folded(change.name()) + words.folded(columns));
-        if (dialect.referencesAnyIndex()) {
-            for (int i = 1; i < columns.size(); i++) {
-                droppedKeys.add(words.folded(change.name()) + words.folded(columns.subList(0, i)));
-            }
-        }
-    }
-
-    /** Whether a reference, in wanted names, has to go for a moment because of what it stands on. */
-    private boolean shaken(Table table, ForeignKey key) {
-        TableChange own = changes.get(words.folded(TableNames.of(table)));
-        String there = words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable()));
-        TableChange other = changes.get(there);
-        List<String> referenced = words.folded(Questions.referenced(key, renamed));
-        boolean ownColumns = own != null && (own.rebuilt || own.dropped().stream().anyMatch(key.columns()::contains)
-                || own.retyped.stream().anyMatch(key.columns()::contains));
-        boolean otherColumns =
-                other != null && (other.rebuilt || other.dropped().stream().anyMatch(key.referencedColumns()::contains)
-                        || other.retyped.stream().anyMatch(Questions.referenced(key, renamed)::contains));
-        boolean keyGone = droppedKeys.contains(there + "*") || droppedKeys.contains(there + referenced)
-                || dialect.referencesAnyIndex()
-                && droppedKeys.contains(words.folded(TableNames.of(table)) + words.folded(key.columns()));
-        boolean nullity = !engine.altersReferencedColumns()
-                && (own != null && own.altered.stream().anyMatch(pair -> key.columns().contains(pair.to().name()))
-                        || other != null && other.altered.stream()
-                                .anyMatch(pair -> Questions.referenced(key, renamed).contains(pair.to().name())));
-        boolean mentioned = !engine.altersReferencedColumns() && own != null && !own.renamed.isEmpty()
-                && key.columns().stream().anyMatch(own.renamed::containsValue);
-        boolean renamedThere =
-                own != null && own.staysUnderOldName() && key.columns().stream().anyMatch(own.renamed::containsValue)
-                        || other != null && other.staysUnderOldName()
-                                && Questions.referenced(key, renamed).stream().anyMatch(other.renamed::containsValue);
-        return ownColumns || otherColumns || keyGone || nullity || mentioned || renamedThere;
-    }
-
-    private Matching<ForeignKey> pairs(TableChange change) {
-        return Matching.of(change.before.foreignKeys(), change.after.foreignKeys(),
-                key -> words.referenceSense(key, Questions.referenced(key, renamed)) + words.referenceActions(key),
-                key -> words.folded(key.name()));
-    }
-
-    private boolean referenceGoes(TableChange change, Pair<ForeignKey> pair) {
-        String one = words.referenceSense(pair.from(), Questions.referenced(pair.from(), renamed))
-                + words.referenceActions(pair.from());
-        String other = words.referenceSense(pair.to(), Questions.referenced(pair.to(), to))
-                + words.referenceActions(pair.to());
-        boolean named = pair.from().name().equals(pair.to().name()) || engine.renamesConstraints();
-        return !one.equals(other) || !named || shaken(change.before, pair.from());
-    }
-
     /** The constraint of the original table, with the name it still has at that time. */
     private ForeignKey originalKey(TableChange change, ForeignKey key) {
         int at = change.before.foreignKeys().indexOf(key);
@@ -321,9 +216,10 @@ final class Planner {
             return;
         }
         Table table = change.original;
-        Matching<ForeignKey> references = pairs(change);
+        Matching<ForeignKey> references = removed.pairs(change);
         List<ForeignKey> out = new ArrayList<>(references.gone());
-        references.pairs().stream().filter(pair -> referenceGoes(change, pair)).forEach(pair -> out.add(pair.from()));
+        references.pairs().stream().filter(pair -> removed.referenceGoes(change, pair)).forEach(pair ->
+                out.add(pair.from()));
         out.forEach(key -> {
             List<String> statements = new ArrayList<>(List.of(engine.dropForeignKey(table, originalKey(change, key))));
             safe(Stage.REFERENCES_OUT, table, "Take the foreign key " + key.name() + " off " + TableNames.of(table),
@@ -339,19 +235,19 @@ final class Planner {
                 .forEach(check -> safe(Stage.CONSTRAINTS_OUT, table,
                         "Take the check " + check.name() + " off " + TableNames.of(table),
                         List.of(engine.dropCheck(table, check))));
-        change.checks.pairs().stream().filter(pair -> checkGoes(change, pair))
+        change.checks.pairs().stream().filter(pair -> removed.checkGoes(change, pair))
                 .forEach(pair -> safe(Stage.CONSTRAINTS_OUT, table,
                         "Take the check " + pair.from().name() + " off " + TableNames.of(table),
                         List.of(engine.dropCheck(table, pair.from()))));
         change.indexes.gone().stream()
                 .filter(index -> !(engine.leavesSupportingIndexes() && SupportingIndex.isHelping(index, change.after)))
                 .forEach(index -> dropIndex(change, index));
-        change.indexes.pairs().stream().filter(pair -> indexGoes(change, pair))
+        change.indexes.pairs().stream().filter(pair -> removed.indexGoes(change, pair))
                 .forEach(pair -> dropIndex(change, pair.from()));
         change.uniques.gone().forEach(key -> dropUnique(change, key));
-        change.uniques.pairs().stream().filter(pair -> uniqueGoes(change, pair))
+        change.uniques.pairs().stream().filter(pair -> removed.uniqueGoes(change, pair))
                 .forEach(pair -> dropUnique(change, pair.from()));
-        if (keyGoes(change)) {
+        if (removed.keyGoes(change)) {
             boolean late = numbers(change, change.before.keyColumns());
             Table now = late ? change.after : table;
             safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, now, "Take the primary key off " + TableNames.of(table),
@@ -377,7 +273,7 @@ final class Planner {
     }
 
     private void dropIndex(TableChange change, TableIndex index) {
-        boolean late = numbers(change, columns(index));
+        boolean late = numbers(change, index.columnNames());
         Table table = late ? change.after : change.original;
         safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table,
                 "Drop the index " + index.name() + " on " + TableNames.of(change.original),
@@ -392,12 +288,13 @@ final class Planner {
         for (ForeignKey key : out) {
             boolean served = leads(change.after.keyColumns(), key.columns())
                     || change.after.uniqueKeys().stream().anyMatch(own -> leads(own.columns(), key.columns()))
-                    || change.after.indexes().stream().anyMatch(own -> leads(columns(own), key.columns()))
+                    || change.after.indexes().stream().anyMatch(own -> leads(own.columnNames(), key.columns()))
                     || change.after.foreignKeys().stream().anyMatch(own -> own.columns().equals(key.columns()));
-            boolean ownIndex = change.before.indexes().stream().anyMatch(own -> columns(own).equals(key.columns()));
+            boolean ownIndex = change.before.indexes().stream().anyMatch(own -> own.columnNames()
+                    .equals(key.columns()));
             boolean made = !leads(change.before.keyColumns(), key.columns())
                     && change.before.uniqueKeys().stream().noneMatch(own -> leads(own.columns(), key.columns()))
-                    && change.before.indexes().stream().noneMatch(own -> leads(columns(own), key.columns()));
+                    && change.before.indexes().stream().noneMatch(own -> leads(own.columnNames(), key.columns()));
             boolean shared = change.before.foreignKeys().stream()
                     .anyMatch(own -> own != key && leads(own.columns(), key.columns()));
             String ifThere = engine.dropsIndexIfThere() ? "IF EXISTS " : "";
@@ -427,22 +324,23 @@ final class Planner {
             return;
         }
         if (engine.renamesConstraints()) {
-            pairs(change).pairs().stream().filter(pair -> !referenceGoes(change, pair))
+            removed.pairs(change).pairs().stream().filter(pair -> !removed.referenceGoes(change, pair))
                     .forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
-            change.checks.pairs().stream().filter(pair -> !checkGoes(change, pair))
+            change.checks.pairs().stream().filter(pair -> !removed.checkGoes(change, pair))
                     .forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
-            change.uniques.pairs().stream().filter(pair -> !uniqueGoes(change, pair))
+            change.uniques.pairs().stream().filter(pair -> !removed.uniqueGoes(change, pair))
                     .forEach(pair -> rename(change, pair.from().name(), pair.to().name()));
-            if (!keyGoes(change) && change.before.primaryKey().isPresent() && change.after.primaryKey().isPresent()) {
+            if (!removed.keyGoes(change) && change.before.primaryKey().isPresent() && change.after.primaryKey()
+                    .isPresent()) {
                 rename(change, change.before.primaryKey().get().name(), change.after.primaryKey().get().name());
             }
         }
         if (dialect.uniqueIndexesAreKeys()) {
-            change.uniques.pairs().stream().filter(pair -> !uniqueGoes(change, pair))
+            change.uniques.pairs().stream().filter(pair -> !removed.uniqueGoes(change, pair))
                     .forEach(pair -> renameIndex(change, pair.from().name(), pair.to().name()));
         }
         if (engine.renamesIndexes()) {
-            change.indexes.pairs().stream().filter(pair -> !indexGoes(change, pair))
+            change.indexes.pairs().stream().filter(pair -> !removed.indexGoes(change, pair))
                     .forEach(pair -> renameIndex(change, pair.from().name(), pair.to().name()));
         }
     }
@@ -474,7 +372,7 @@ final class Planner {
             return;
         }
         if (table.primaryKey().isPresent()
-                && (change.before.primaryKey().isEmpty() || keyGoes(change) || change.rebuilt)) {
+                && (change.before.primaryKey().isEmpty() || removed.keyGoes(change) || change.rebuilt)) {
             PrimaryKey key = table.primaryKey().get();
             add(Step.of(engine.oneStatement() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL,
                     "Make " + String.join(", ", key.columns()) + " the primary key of " + change.name(),
@@ -482,21 +380,21 @@ final class Planner {
                     questions.duplicates(change, key.columns()), "", true));
         }
         List<UniqueKey> uniques = new ArrayList<>(change.uniques.fresh());
-        change.uniques.pairs().stream().filter(pair -> change.rebuilt || uniqueGoes(change, pair))
+        change.uniques.pairs().stream().filter(pair -> change.rebuilt || removed.uniqueGoes(change, pair))
                 .forEach(pair -> uniques.add(pair.to()));
         uniques.forEach(key -> add(Step.of(engine.oneStatement() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(),
                 Risk.MAY_FAIL, "Require " + String.join(", ", key.columns()) + " of " + change.name() + " to be unique",
                 List.of(engine.add(table, engine.writer.unique(key))), questions.duplicates(change, key.columns()), "",
                 true)));
         List<CheckRule> checks = new ArrayList<>(change.checks.fresh());
-        change.checks.pairs().stream().filter(pair -> change.rebuilt || checkGoes(change, pair))
+        change.checks.pairs().stream().filter(pair -> change.rebuilt || removed.checkGoes(change, pair))
                 .forEach(pair -> checks.add(pair.to()));
         checks.forEach(check -> add(Step.of(Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL,
                 "Check every row of " + change.name() + (check.name().isEmpty() ? "" : ": " + check.name()),
                 List.of(engine.add(table, engine.writer.check(check))), questions.violations(change, check), "",
                 true)));
         List<TableIndex> indexes = new ArrayList<>(change.indexes.fresh());
-        change.indexes.pairs().stream().filter(pair -> change.rebuilt || indexGoes(change, pair))
+        change.indexes.pairs().stream().filter(pair -> change.rebuilt || removed.indexGoes(change, pair))
                 .forEach(pair -> indexes.add(pair.to()));
         indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty())
                 .forEach(index -> addIndex(table, index));
@@ -511,7 +409,7 @@ final class Planner {
         TableChange change = changes.get(words.folded(TableNames.of(table)));
         Optional<String> query = index.unique() && index.predicate().isEmpty()
                 && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression)
-                        ? questions.duplicates(change, columns(index)) : Optional.empty();
+                        ? questions.duplicates(change, index.columnNames()) : Optional.empty();
         add(Step.of(Stage.INDEXES, TableNames.of(table), index.unique() ? Risk.MAY_FAIL : Risk.SLOW,
                 "Create the index " + index.name() + " on " + TableNames.of(table),
                 List.of(engine.writer.createIndex(table, index)), query, engine.indexAdvice(), true));
@@ -527,9 +425,10 @@ final class Planner {
             if (change == null) {
                 keys.addAll(table.foreignKeys());
             } else {
-                Matching<ForeignKey> pairs = pairs(change);
+                Matching<ForeignKey> pairs = removed.pairs(change);
                 keys.addAll(pairs.fresh());
-                pairs.pairs().stream().filter(pair -> referenceGoes(change, pair)).forEach(pair -> keys.add(pair.to()));
+                pairs.pairs().stream().filter(pair -> removed.referenceGoes(change, pair)).forEach(pair ->
+                        keys.add(pair.to()));
             }
             for (ForeignKey key : keys) {
                 add(Step.of(Stage.REFERENCES, TableNames.of(table), change == null ? Risk.SAFE : Risk.MAY_FAIL,
@@ -540,47 +439,9 @@ final class Planner {
         }
     }
 
-    // comments
-
-    /** Whether a column gets the comment of its domain whenever the table is copied. */
-    private boolean handedDown(Column column) {
-        return dialect.columnsShowTypeComments() && column.type() instanceof SqlType.UserType(String name)
-                && from.types().stream().anyMatch(type -> type.name().equals(name) && !type.comment().isEmpty());
-    }
-
     /** A table before; empty where it is made now. */
     private Optional<Table> before(Table table) {
         TableChange change = changes.get(words.folded(TableNames.of(table)));
         return Optional.ofNullable(change).filter(known -> !known.rebuilt).map(known -> known.before);
-    }
-
-    private void comments() {
-        if (!words.commented()) {
-            return;
-        }
-        for (Table table : to.tables()) {
-            TableChange change = changes.get(words.folded(TableNames.of(table)));
-            boolean inside = dialect.comments() == Comments.INSIDE;
-            boolean anew = change == null || change.rebuilt;
-            if (anew && inside) {
-                continue;
-            }
-            if (!table.comment().equals(anew ? "" : change.before.comment())) {
-                safe(Stage.COMMENTS, table, "Say what " + TableNames.of(table) + " is", engine.tableComment(table));
-            }
-            for (Column column : table.columns()) {
-                Optional<Column> before = anew || change.dropped().contains(column.name()) ? Optional.empty()
-                        : change.before.column(column.name());
-                boolean covered = inside && (before.isEmpty()
-                        || change.altered.stream().anyMatch(pair -> pair.to().name().equals(column.name())));
-                boolean handed = (change == null || change.touchesColumns())
-                        && (handedDown(column) || before.map(this::handedDown).orElse(false));
-                if (!covered && (handed || !column.comment().equals(before.map(Column::comment).orElse("")))) {
-                    safe(Stage.COMMENTS, table, "Say what " + TableNames.of(table) + "." + column.name() + " is",
-                            engine.columnComment(table, column, before.map(Column::comment).orElse("").isEmpty()));
-                }
-            }
-        }
-        types.comments(steps);
     }
 }

@@ -21,6 +21,11 @@ public record TableIndex(String name, boolean unique, List<IndexColumn> columns,
         included = List.copyOf(included);
     }
 
+    /** What it is ordered by: names of columns, and expressions. */
+    public List<String> columnNames() {
+        return columns.stream().map(IndexColumn::name).toList();
+    }
+
     /** An index that holds only what it is ordered by. */
     public TableIndex(String name, boolean unique, List<IndexColumn> columns, String method,
             Optional<String> predicate) {

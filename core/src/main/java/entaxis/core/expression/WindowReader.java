@@ -1,0 +1,69 @@
+package entaxis.core.expression;
+
+import entaxis.core.expression.Term.Kind;
+import entaxis.core.token.Token;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** Reads what may stand behind an aggregate or window function (ISO/IEC 9075-2, 6.10, 7.15 and 10.9). */
+final class WindowReader extends KeywordSpelling {
+    WindowReader(List<Token> tokens, int at, int depth) {
+        super(tokens, at, depth);
+    }
+
+    /** Where reading has come to. */
+    int place() {
+        return at;
+    }
+
+    private Term expression() {
+        ExpressionReader reader = new ExpressionReader(tokens, at, depth());
+        Term term = reader.expression(0);
+        at = reader.place();
+        return term;
+    }
+
+    private Term ordering() {
+        QueryReader reader = new QueryReader(tokens, at, depth());
+        Term order = reader.ordering();
+        at = reader.place();
+        return order;
+    }
+
+    /** What may stand behind an aggregate or window function (ISO/IEC 9075-2, 6.10 and 10.9). */
+    Term window(Term call) {
+        Term aggregate = call;
+        if (accept("within", "group")) {
+            expect("(");
+            aggregate = Term.operator("within group", aggregate, ordering());
+            expect(")");
+        }
+        if (accept("filter", "(")) {
+            expect("where");
+            aggregate = Term.operator("filter", aggregate, expression());
+            expect(")");
+        }
+        return accept("over") ? Term.operator("over", aggregate, window()) : aggregate;
+    }
+
+    private Term window() {
+        if (!accept("(")) {
+            return Term.of(Kind.NAME, name());
+        }
+        List<Term> parts = new ArrayList<>();
+        if (accept("partition", "by")) {
+            do {
+                parts.add(expression());
+            } while (accept(","));
+        }
+        Term order = is("order") ? ordering() : Term.of(Kind.LIST, "");
+        StringBuilder frame = new StringBuilder();
+        while (!atEnd() && !is(")")) {
+            frame.append(' ').append(tokens.get(at++).text().toLowerCase(Locale.ROOT));
+        }
+        expect(")");
+        return Term.of(Kind.CALL, "window", new Term(Kind.LIST, "", parts), order,
+                Term.of(Kind.WORD, frame.toString().strip()));
+    }
+}

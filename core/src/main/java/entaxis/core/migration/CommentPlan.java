@@ -1,0 +1,75 @@
+package entaxis.core.migration;
+
+import entaxis.core.reconcile.EngineWordingRules;
+import entaxis.core.reconcile.TableNames;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.TableFeatures.Comments;
+import entaxis.core.type.SqlType;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The steps that say what tables and columns are. */
+final class CommentPlan {
+    private final Schema from;
+    private final Schema to;
+    private final Dialect dialect;
+    private final EngineWordingRules words;
+    private final Alterations engine;
+    private final Map<String, TableChange> changes;
+
+    CommentPlan(Schema from, Schema to, EngineWordingRules words, Alterations engine,
+            Map<String, TableChange> changes) {
+        this.from = from;
+        this.to = to;
+        this.dialect = words.dialect();
+        this.words = words;
+        this.engine = engine;
+        this.changes = changes;
+    }
+
+    private static void say(List<Step> steps, Table table, String what, List<String> statements) {
+        if (!statements.isEmpty()) {
+            steps.add(Step.safe(Stage.COMMENTS, TableNames.of(table), what, statements));
+        }
+    }
+
+    /** Whether a column gets the comment of its domain whenever the table is copied. */
+    private boolean handedDown(Column column) {
+        return dialect.columnsShowTypeComments() && column.type() instanceof SqlType.UserType(String name)
+                && from.types().stream().anyMatch(type -> type.name().equals(name) && !type.comment().isEmpty());
+    }
+
+    /** Adds the steps; linear in the columns. */
+    void steps(List<Step> steps) {
+        if (!words.commented()) {
+            return;
+        }
+        for (Table table : to.tables()) {
+            TableChange change = changes.get(words.folded(TableNames.of(table)));
+            boolean inside = dialect.comments() == Comments.INSIDE;
+            boolean anew = change == null || change.rebuilt;
+            if (anew && inside) {
+                continue;
+            }
+            if (!table.comment().equals(anew ? "" : change.before.comment())) {
+                say(steps, table, "Say what " + TableNames.of(table) + " is", engine.tableComment(table));
+            }
+            for (Column column : table.columns()) {
+                Optional<Column> before = anew || change.dropped().contains(column.name()) ? Optional.empty()
+                        : change.before.column(column.name());
+                boolean covered = inside && (before.isEmpty()
+                        || change.altered.stream().anyMatch(pair -> pair.to().name().equals(column.name())));
+                boolean handed = (change == null || change.touchesColumns())
+                        && (handedDown(column) || before.map(this::handedDown).orElse(false));
+                if (!covered && (handed || !column.comment().equals(before.map(Column::comment).orElse("")))) {
+                    say(steps, table, "Say what " + TableNames.of(table) + "." + column.name() + " is",
+                            engine.columnComment(table, column, before.map(Column::comment).orElse("").isEmpty()));
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,187 @@
+package entaxis.core.update;
+
+import entaxis.core.change.Change;
+import entaxis.core.change.Editor;
+import entaxis.core.change.Outcome.Applied;
+import entaxis.core.change.Outcome.Refused;
+import entaxis.core.change.Problem;
+import entaxis.core.derive.Derivation;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.Entity;
+import entaxis.core.design.EntityId;
+import entaxis.core.design.Enumeration;
+import entaxis.core.design.Fresh;
+import entaxis.core.design.NamedType;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.SqlName;
+import entaxis.core.design.TypeId;
+import entaxis.core.reconcile.TableNames;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.Dialect;
+import entaxis.core.type.SqlType.DesignType;
+import entaxis.core.type.SqlType.EnumType;
+import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** A design while the database's side of differences is taken over into it, one edit after another. */
+final class DesignInProgress {
+    private final Schema database;
+    private final Dialect dialect;
+    private final Fresh fresh;
+    private final Map<String, String> meanings;
+    private final List<String> left = new ArrayList<>();
+    private Design design;
+    private Derivation derivation;
+
+    /**
+     * A design as it is.
+     *
+     * @param meanings what columns of the database mean, by table and column, where it does not say so itself
+     */
+    DesignInProgress(Design design, Derivation derivation, Schema database, Dialect dialect, Fresh fresh,
+            Map<String, String> meanings) {
+        this.design = design;
+        this.derivation = derivation;
+        this.database = database;
+        this.dialect = dialect;
+        this.fresh = fresh;
+        this.meanings = Map.copyOf(meanings);
+    }
+
+    Design design() {
+        return design;
+    }
+
+    Derivation derivation() {
+        return derivation;
+    }
+
+    Schema database() {
+        return database;
+    }
+
+    Dialect dialect() {
+        return dialect;
+    }
+
+    Fresh fresh() {
+        return fresh;
+    }
+
+    /** What could not be taken over so far, as sentences. */
+    List<String> left() {
+        return left;
+    }
+
+    /** Tells what cannot be taken over. */
+    void leave(String sentence) {
+        left.add(sentence);
+    }
+
+    /** Makes an edit; false if it is refused, which is then told. */
+    boolean apply(Change change, String what) {
+        return switch (Editor.apply(design, change)) {
+            case Applied(Design next, var inverse) -> {
+                put(next);
+                yield true;
+            }
+            case Refused(List<Problem> problems) -> {
+                leave(what + ": " + problems.getFirst().message());
+                yield false;
+            }
+        };
+    }
+
+    /** Goes on with another state of the design. */
+    void put(Design next) {
+        derivation = Derivation.after(derivation, next);
+        design = next;
+    }
+
+    /** What a table of a name was derived from, with that table. */
+    Optional<Map.Entry<OwnerId, Table>> owner(String table) {
+        return derivation.tables().entrySet().stream().filter(
+                entry -> entry.getValue().name().equals(table) || SqlName.of(entry.getValue().name()).equals(table))
+                .findFirst();
+    }
+
+    /** The entity of a table. */
+    Optional<Entity> entityOf(String table) {
+        return owner(table).map(Map.Entry::getKey).filter(EntityId.class::isInstance).map(EntityId.class::cast)
+                .flatMap(id -> design.entities().find(id));
+    }
+
+    /** The table of a name in the database. */
+    Optional<Table> there(String table) {
+        return database.tables().stream().filter(own -> TableNames.of(own).equals(table)).findFirst();
+    }
+
+    /** A column of a table that follows from the design. */
+    Optional<Column> derived(String table, String column) {
+        return owner(table).flatMap(entry -> entry.getValue().column(column));
+    }
+
+    /** A type as the design holds it; a list of values becomes an enumeration. */
+    SqlType type(SqlType type, String place) {
+        return switch (type) {
+            case UserType(String name) -> design.types().stream().filter(own -> own.name().equals(name)).findFirst()
+                    .<SqlType>map(own -> new DesignType(own.id().value()))
+                    .orElse(new SqlType.NativeType(name));
+            case EnumType(List<String> values) -> {
+                Optional<NamedType> same = design.types().stream()
+                        .filter(own -> own instanceof Enumeration listed && listed.values().equals(values)).findFirst();
+                Enumeration made =
+                        new Enumeration(new TypeId(same.map(own -> own.id().value()).orElseGet(() -> fresh.id('t'))),
+                                freeType(SqlName.of(place)), values, "");
+                if (same.isEmpty()) {
+                    apply(new Change.PutType(made), "The values of " + place);
+                }
+                yield new DesignType(made.id().value());
+            }
+            default -> type;
+        };
+    }
+
+    String freeType(String wanted) {
+        String name = wanted;
+        for (int number = 2; taken(name); number++) {
+            name = wanted + "_" + number;
+        }
+        return name;
+    }
+
+    boolean taken(String name) {
+        return design.types().stream().anyMatch(type -> type.name().equals(name));
+    }
+
+    /** An attribute for a column of the database. */
+    Attribute attribute(Column column, String table) {
+        return new Attribute(new AttributeId(fresh.id('a')), column.name(),
+                type(column.type(), table + "_" + column.name()), column.required(), column.defaultValue(),
+                Optional.empty(), "",
+                column.identity(), column.numbering(), column.generated(),
+                column.comment().isEmpty() ? meanings.getOrDefault(table + "." + column.name(), "") : column.comment());
+    }
+
+    /** The own attribute that a column was derived from. */
+    Optional<AttributeId> own(String table, String column) {
+        return derived(table, column).flatMap(Column::origin).filter(path -> !path.migrated())
+                .map(ColumnPath::attribute);
+    }
+
+    /** Applies what is only wished for; a refusal is no loss. */
+    void keep(Change change) {
+        if (Editor.apply(design, change) instanceof Applied(Design next, var inverse)) {
+            put(next);
+        }
+    }
+}

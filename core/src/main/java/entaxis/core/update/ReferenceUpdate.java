@@ -1,0 +1,196 @@
+package entaxis.core.update;
+
+import entaxis.core.change.Change;
+import entaxis.core.change.RelationshipAspect;
+import entaxis.core.design.AlternateKey;
+import entaxis.core.design.Attribute;
+import entaxis.core.design.AttributeId;
+import entaxis.core.design.Cardinality;
+import entaxis.core.design.ColumnPath;
+import entaxis.core.design.Design;
+import entaxis.core.design.End;
+import entaxis.core.design.Entity;
+import entaxis.core.design.ForeignColumns;
+import entaxis.core.design.Index;
+import entaxis.core.design.KeyPart.InheritedPart;
+import entaxis.core.design.KeyPart.OwnPart;
+import entaxis.core.design.KeyPart;
+import entaxis.core.design.Member;
+import entaxis.core.design.OwnerId;
+import entaxis.core.design.Relationship;
+import entaxis.core.design.RelationshipId;
+import entaxis.core.design.Side;
+import entaxis.core.reconcile.Aspect;
+import entaxis.core.reconcile.Difference;
+import entaxis.core.reconcile.TableNames;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Table;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Makes relationships of foreign keys of the database, and takes those away that it does not have. */
+final class ReferenceUpdate {
+    private final DesignInProgress state;
+
+    ReferenceUpdate(DesignInProgress state) {
+        this.state = state;
+    }
+
+    void withoutReference(Difference difference) {
+        Optional<ForeignKey> key = state.owner(difference.table()).map(Map.Entry::getValue)
+                .flatMap(table -> table.foreignKeys().stream().filter(own -> own.name().equals(difference.name())
+                || difference.name().contains("(" + String.join(", ", own.columns()) + ") references")).findFirst());
+        Optional<RelationshipId> origin = key.flatMap(ForeignKey::origin).map(state.derivation()::stated);
+        if (origin.isEmpty()) {
+            return;
+        }
+        boolean actionsOnly =
+                difference.aspect() == Aspect.DEFINITION && difference.from().split(" on (delete|update)")[0]
+                        .equals(difference.to().split(" on (delete|update)")[0]);
+        if (actionsOnly) {
+            state.there(difference.table()).flatMap(table -> table.foreignKeys().stream()
+                    .filter(own -> own.name().equals(difference.name())).findFirst()).ifPresent(now -> {
+                        state.apply(new Change.AlterRelationship(origin.get(),
+                                new RelationshipAspect.OnDelete(now.onDelete())), difference.place());
+                        state.apply(new Change.AlterRelationship(origin.get(),
+                                new RelationshipAspect.OnUpdate(now.onUpdate())), difference.place());
+            });
+            return;
+        }
+        Optional<Relationship> relationship = state.design().relationships().find(origin.get());
+        if (relationship.isEmpty() || relationship.get().manyToMany()) {
+            state.leave("The foreign key " + difference.name() + " belongs to a many-to-many, and goes with it.");
+            return;
+        }
+        List<Column> columns =
+                key.get().columns().stream().flatMap(name -> state.derived(difference.table(), name).stream()).toList();
+        boolean removed = state.apply(new Change.RemoveRelationship(origin.get()),
+                "The foreign key " + difference.name());
+        Set<String> stay = new HashSet<>(state.there(difference.table())
+                .map(table -> table.columns().stream().map(Column::name).toList()).orElse(List.of()));
+        Optional<OwnerId> owner = state.owner(difference.table()).map(Map.Entry::getKey);
+        if (removed && owner.isPresent()) {
+            columns.stream().filter(column -> stay.contains(column.name())).forEach(column -> state.apply(
+                    new Change.AddAttributes(owner.get(), List.of(new Change.NewAttribute(
+                            state.attribute(new Column(Optional.empty(), column.name(), column.type(),
+                                    column.required(),
+                                    column.defaultValue(), Attribute.Identity.NONE, ""), difference.table()),
+                            false, false))),
+                    difference.place()));
+        }
+    }
+
+    void referencesOf(Difference difference) {
+        state.there(difference.table()).ifPresent(table -> table.foreignKeys().forEach(key -> refer(table, key)));
+    }
+
+    void reference(Difference difference) {
+        boolean again = difference.aspect() == Aspect.DEFINITION && difference.from().split(" on (delete|update)")[0]
+                .equals(difference.to().split(" on (delete|update)")[0]);
+        if (!again) {
+            state.there(difference.table()).ifPresent(table -> table.foreignKeys().stream()
+                    .filter(key -> key.name().equals(difference.name())
+                            || difference.name().contains("(" + String.join(", ", key.columns()) + ") references"))
+                    .findFirst().ifPresent(key -> refer(table, key)));
+        }
+    }
+
+    /** Makes a relationship of a foreign key; its columns, which are attributes so far, become the relationship's. */
+    private void refer(Table table, ForeignKey key) {
+        String what = "The foreign key " + key.name() + " of " + table.name();
+        Optional<Entity> child = state.entityOf(TableNames.of(table));
+        Optional<Entity> parent = state.entityOf(TableNames.of(key.referencedNamespace(), key.referencedTable()));
+        Optional<Table> parentTable = parent.flatMap(entity -> state.derivation().table(entity.id()));
+        boolean byKey = parentTable.isPresent()
+                && new HashSet<>(parentTable.get().keyColumns()).equals(new HashSet<>(key.referencedColumns()));
+        List<Optional<AttributeId>> own =
+                key.columns().stream().map(column -> state.own(TableNames.of(table), column)).toList();
+        if (child.isEmpty() || !byKey || own.stream().anyMatch(Optional::isEmpty)) {
+            state.leave(what
+                    + " refers by something that designs do not refer by; "
+                    + "the columns stay, the reference is left out.");
+            return;
+        }
+        List<KeyPart> gone = own.stream().map(Optional::get).<KeyPart>map(OwnPart::new).toList();
+        Relationship relationship = relationship(table, key, parentTable.get(), parent.get(), child.get());
+        boolean identifying = table.keyColumns().containsAll(key.columns()) && !relationship.first().cardinality()
+                .optional() && !child.get().id().equals(parent.get().id());
+        exchange(child.get(), gone, relationship, identifying, what);
+    }
+
+    private Relationship relationship(Table table, ForeignKey key, Table parentTable, Entity parent, Entity child) {
+        boolean required =
+                key.columns().stream().allMatch(name -> table.column(name).map(Column::required).orElse(false));
+        Set<String> columns = new HashSet<>(key.columns());
+        boolean unique = columns.equals(new HashSet<>(table.keyColumns()))
+                || table.uniqueKeys().stream().anyMatch(other -> columns.equals(new HashSet<>(other.columns())));
+        Map<ColumnPath, String> names = new HashMap<>();
+        for (int i = 0; i < key.columns().size(); i++) {
+            String column = key.columns().get(i);
+            parentTable.column(key.referencedColumns().get(i)).flatMap(Column::origin)
+                    .ifPresent(path -> names.put(path, column));
+        }
+        End first = End.of(parent.id(), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS)
+                .columnNames(names);
+        End second = End.of(child.id(), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
+        return new Relationship(new RelationshipId(state.fresh().id('r')), "", first, second, Side.SECOND,
+                key.onDelete(),
+                key.onUpdate(), List.of());
+    }
+
+    /** Puts the columns of a relationship in the place of attributes. */
+    private void exchange(Entity entity, List<KeyPart> gone, Relationship relationship, boolean identifying,
+            String what) {
+        RelationshipId id = relationship.id();
+        Design before = state.design();
+        List<Member> members = new ArrayList<>();
+        boolean placed = false;
+        for (Member member : entity.members()) {
+            boolean goes = member instanceof Attribute attribute && gone.contains(new OwnPart(attribute.id()));
+            if (!goes) {
+                members.add(member);
+            } else if (!placed) {
+                members.add(new ForeignColumns(id));
+                placed = true;
+            }
+        }
+        List<KeyPart> primary = exchanged(entity.primaryKey(), gone, new InheritedPart(id), identifying);
+        List<AlternateKey> alternates = entity.alternateKeys().stream()
+                .filter(alternate -> !new HashSet<>(alternate.parts()).equals(new HashSet<>(gone)))
+                .map(alternate -> new AlternateKey(alternate.number(),
+                        exchanged(alternate.parts(), gone, new InheritedPart(id), true)))
+                .toList();
+        List<Index> indexes = entity.indexes().stream()
+                .filter(index -> index.parts().stream().noneMatch(part -> gone.contains(part.part()))).toList();
+        state.put(state.design().with(new Entity(entity.id(), entity.name(), entity.meaning(), entity.area(),
+                entity.members().stream().filter(members::contains).toList(),
+                entity.primaryKey().stream().filter(part -> !gone.contains(part)).toList(), List.of(), indexes,
+                entity.checks())));
+        if (!state.apply(new Change.AddRelationship(relationship, identifying), what)) {
+            state.put(before);
+            return;
+        }
+        Entity now = state.design().entities().find(entity.id()).orElseThrow();
+        state.put(state.design().with(new Entity(now.id(), now.name(), now.meaning(), now.area(), members, primary,
+                alternates,
+                indexes, now.checks())));
+    }
+
+    private static List<KeyPart> exchanged(List<KeyPart> parts, List<KeyPart> gone, KeyPart one, boolean takes) {
+        List<KeyPart> result = new ArrayList<>();
+        for (KeyPart part : parts) {
+            if (!gone.contains(part)) {
+                result.add(part);
+            } else if (takes && !result.contains(one)) {
+                result.add(one);
+            }
+        }
+        return result;
+    }
+}
