@@ -1,6 +1,5 @@
 package entaxis.core.expression;
 
-import entaxis.core.expression.Term.Kind;
 import entaxis.core.token.Token;
 import java.util.List;
 import java.util.Locale;

@@ -16,7 +16,6 @@ import entaxis.core.design.AttributeId;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
-import entaxis.core.design.Elements;
 import entaxis.core.design.End;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
@@ -27,23 +26,17 @@ import entaxis.core.design.KeyPart.InheritedPart;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
-import entaxis.core.design.NamedCheck;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
-import entaxis.core.design.RowId;
-import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
-import entaxis.core.design.SqlName;
 import entaxis.core.design.StatedDependencies;
 import entaxis.core.normalize.Remedy.Piece;
-import entaxis.core.token.Identifiers;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -78,7 +71,7 @@ public final class ApplyDecomposition {
     /** A column of a piece that stands in another piece too, with no reference between them. */
     private record Shared(int piece, int column) { }
 
-    private static final class Impossible extends RuntimeException {
+    static final class Impossible extends RuntimeException {
         private static final long serialVersionUID = 1;
 
         Impossible(String message) {
@@ -178,8 +171,9 @@ public final class ApplyDecomposition {
             next = i == remedy.keeper() ? next : next.withEntities(next.entities().with(entities.get(i)));
         }
         next = rewired(next);
-        next = rows(next);
-        next = repathed(next);
+        next = new DecomposedRows(remedy, ids, this::path, fresh).put(next);
+        next = new ColumnMoves(remedy, design, this::path, references.stream().map(Reference::id).toList())
+                .follow(next);
         next = statedAnew(next);
         return Beside.lay(next, old.id(), ids.stream().filter(id -> !id.equals(old.id())).toList());
     }
@@ -362,7 +356,8 @@ public final class ApplyDecomposition {
                     old.indexes().stream().filter(index -> !stays(keeper, parts(index), columnsOf)).toList(),
                     columnsOf);
             Entity made = Entity.named(ids.get(at), piece.name()).in(old.area()).withMembers(members)
-                    .withPrimaryKey(parts(at, piece.key())).withIndexes(indexes).withChecks(checks(at));
+                    .withPrimaryKey(parts(at, piece.key())).withIndexes(indexes).withChecks(new CheckPlaces(remedy)
+                            .of(at));
             List<AlternateKey> others = new ArrayList<>();
             piece.keys().stream().filter(key -> !key.equals(piece.key()))
                     .forEach(key -> others.add(new AlternateKey(others.size() + 1, parts(at, key))));
@@ -383,45 +378,13 @@ public final class ApplyDecomposition {
         }
         List<KeyPart> primary = kept(at, piece, columnsOf);
         return old.withMembers(members).withPrimaryKey(primary).withAlternateKeys(alternates).withIndexes(indexes)
-                .withChecks(checks(at));
+                .withChecks(new CheckPlaces(remedy).of(at));
     }
 
     /**
      * The conditions on whole rows that go with a piece: each goes where all of its columns are, with the entity that
      * stays if it can.
      */
-    private List<NamedCheck> checks(int at) {
-        return about.entity().checks().stream().filter(check -> place(check) == at).toList();
-    }
-
-    private int place(NamedCheck check) {
-        AttributeSet columns = columns(check);
-        if (pieces.get(remedy.keeper()).attributes().containsAll(columns)) {
-            return remedy.keeper();
-        }
-        for (int i = 0; i < pieces.size(); i++) {
-            if (pieces.get(i).attributes().containsAll(columns)) {
-                return i;
-            }
-        }
-        throw new Impossible("The condition “" + check.condition() + "” speaks of " + about.relation().text(columns)
-                + ", which would no longer stand in one table. Take it out first.");
-    }
-
-    private AttributeSet columns(NamedCheck check) {
-        Set<String> names = Identifiers.columns(check.condition());
-        AttributeSet columns = AttributeSet.none();
-        for (int i = 0; i < about.paths().size(); i++) {
-            String column = about.relation().attributes().get(i);
-            String stated = about.paths().get(i).migrated() ? column : about.entity()
-                    .attribute(about.paths().get(i).attribute()).map(own -> SqlName.of(own.name())).orElse(column);
-            if (names.contains(column.toLowerCase(Locale.ROOT)) || names.contains(stated.toLowerCase(Locale.ROOT))) {
-                columns = columns.union(AttributeSet.of(i));
-            }
-        }
-        return columns;
-    }
-
     private static List<KeyPart> parts(Index index) {
         return index.parts().stream().map(Index.IndexPart::part).toList();
     }
@@ -502,104 +465,7 @@ public final class ApplyDecomposition {
                         .map(Attribute::required).orElse(false));
     }
 
-    // rows and names of columns
-
-    private Design rows(Design from) {
-        List<SampleRow> rows = new ArrayList<>();
-        Set<RowId> kept = new HashSet<>();
-        List<SampleRow> made = new ArrayList<>();
-        for (int i = 0; i < pieces.size(); i++) {
-            Set<List<String>> seen = new HashSet<>();
-            int[] columns = pieces.get(i).attributes().places();
-            for (int row = 0; row < about.samples().size(); row++) {
-                int at = row;
-                List<String> values =
-                        java.util.Arrays.stream(columns).mapToObj(column -> about.rows().value(at, column)).toList();
-                boolean empty = pieces.get(i).key().members().stream()
-                        .allMatch(column -> about.rows().value(at, column).isEmpty()) && i != remedy.keeper();
-                if (empty || !seen.add(values)) {
-                    continue;
-                }
-                Map<ColumnPath, String> typed = new HashMap<>();
-                for (int column : columns) {
-                    int piece = i;
-                    Optional.ofNullable(about.samples().get(row).values().get(about.paths().get(column)))
-                            .ifPresent(value -> typed.put(path(piece, column), value));
-                }
-                if (i == remedy.keeper()) {
-                    kept.add(about.samples().get(row).id());
-                    made.add(new SampleRow(about.samples().get(row).id(), ids.get(i), typed));
-                } else {
-                    made.add(new SampleRow(new RowId(fresh.id('w')), ids.get(i), typed));
-                }
-            }
-        }
-        Map<RowId, SampleRow> changed = new HashMap<>();
-        made.stream().filter(row -> kept.contains(row.id())).forEach(row -> changed.put(row.id(), row));
-        for (SampleRow row : from.rows()) {
-            if (!row.table().equals(about.entity().id())) {
-                rows.add(row);
-            } else if (changed.containsKey(row.id())) {
-                rows.add(changed.get(row.id()));
-            }
-        }
-        made.stream().filter(row -> !kept.contains(row.id())).forEach(rows::add);
-        return about.samples().isEmpty() ? from : from.withRows(Elements.of(rows));
-    }
-
-    /** What named a column of the entity from elsewhere finds it at its new place. */
-    private Design repathed(Design from) {
-        Map<ColumnPath, ColumnPath> moved = new HashMap<>();
-        pieces.get(remedy.keeper()).attributes().forEach(column -> {
-            ColumnPath now = path(remedy.keeper(), column);
-            if (!now.equals(about.paths().get(column))) {
-                moved.put(about.paths().get(column), now);
-            }
-        });
-        if (moved.isEmpty()) {
-            return from;
-        }
-        Design next = from;
-        for (Relationship relationship : from.relationships()) {
-            Relationship changed = relationship;
-            for (Side side : Side.values()) {
-                End end = changed.end(side);
-                boolean at = end.entity().equals(about.entity().id())
-                        && references.stream().noneMatch(reference -> reference.id().equals(relationship.id()));
-                Map<ColumnPath, String> names = new HashMap<>();
-                end.columnNames().forEach((path, name) -> names
-                        .put(at && moved.containsKey(path) ? moved.get(path) : further(path, moved), name));
-                changed = names.equals(end.columnNames()) ? changed : changed.with(side, end.columnNames(names));
-            }
-            next = changed == relationship ? next : next.with(changed);
-        }
-        List<SampleRow> rows = new ArrayList<>();
-        for (SampleRow row : next.rows()) {
-            Map<ColumnPath, String> values = new HashMap<>();
-            row.values().forEach((path, value) -> values.put(further(path, moved), value));
-            rows.add(values.equals(row.values()) ? row : new SampleRow(row.id(), row.table(), values));
-        }
-        return next.withRows(Elements.of(rows));
-    }
-
-    /** A path that leads over a relationship out of the entity, with the rest of it as it is now. */
-    private ColumnPath further(ColumnPath path, Map<ColumnPath, ColumnPath> moved) {
-        for (int i = 0; i < path.hops().size(); i++) {
-            ColumnPath.Hop hop = path.hops().get(i);
-            boolean fromHere = design.relationships().find(hop.relationship())
-                    .map(relationship -> relationship.end(hop.parent()).entity().equals(about.entity().id()))
-                    .orElse(false);
-            ColumnPath rest = new ColumnPath(path.hops().subList(i + 1, path.hops().size()), path.attribute());
-            if (fromHere && moved.containsKey(rest)) {
-                ColumnPath now = moved.get(rest);
-                for (int back = i; back >= 0; back--) {
-                    now = now.over(path.hops().get(back).relationship(), path.hops().get(back).parent());
-                }
-                return now;
-            }
-        }
-        return path;
-    }
+    // what is stated of the pieces
 
     /** What the keys of the pieces do not say is stated of them again. */
     private Design statedAnew(Design from) {
