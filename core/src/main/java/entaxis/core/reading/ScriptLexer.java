@@ -225,51 +225,22 @@ final class ScriptLexer {
         if (lexical.has(LexicalRule.VERSION_COMMENTS) && entersExecuted()) {
             return true;
         }
-        int open = at;
-        int depth = 1;
-        at += 2;
-        while (at < text.length() && depth > 0) {
-            char inside = text.charAt(at++);
-            if (inside == '*' && at < text.length() && text.charAt(at) == '/') {
-                depth--;
-                at++;
-            } else if (lexical.has(LexicalRule.NESTED_COMMENTS) && inside == '/' && at < text.length()
-                    && text.charAt(at) == '*') {
-                depth++;
-                at++;
-            }
-        }
-        if (depth > 0) {
-            broken(open);
+        int end = DelimitedText.commentEnd(text, at, lexical.has(LexicalRule.NESTED_COMMENTS));
+        if (end < 0) {
+            broken(at);
+        } else {
+            at = end;
         }
         return true;
     }
 
     private boolean entersExecuted() {
-        int from = at + 2;
-        if (from < text.length() && text.charAt(from) == 'M' && from + 1 < text.length()
-                && text.charAt(from + 1) == '!') {
-            if (!lexical.has(LexicalRule.FAMILY_VERSION_COMMENTS)) {
-                return false;
-            }
-            from++;
-        } else if (from >= text.length() || text.charAt(from) != '!') {
-            return false;
-        }
-        from++;
-        int digits = from;
-        int version = 0;
-        while (digits < text.length() && digits < from + 6 && text.charAt(digits) >= '0'
-                && text.charAt(digits) <= '9') {
-            version = version * 10 + text.charAt(digits) - '0';
-            digits++;
-        }
-        boolean onlyMySql = lexical.has(LexicalRule.FAMILY_VERSION_COMMENTS) && version >= 50700 && version <= 50999;
-        if (onlyMySql) {
+        int body = VersionComment.body(text, at, lexical.has(LexicalRule.FAMILY_VERSION_COMMENTS));
+        if (body < 0) {
             return false;
         }
         executed++;
-        at = digits;
+        at = body;
         return true;
     }
 
@@ -445,24 +416,12 @@ final class ScriptLexer {
 
     /** Oracle Database SQL Language Reference, “Text Literals”: {@code q'[...]'}. */
     private void oracleQuoted(int from, int quote) {
-        char open = quote + 1 < text.length() ? text.charAt(quote + 1) : 0;
-        char close = switch (open) {
-            case '[' -> ']';
-            case '(' -> ')';
-            case '{' -> '}';
-            case '<' -> '>';
-            default -> open;
-        };
-        at = quote + 2;
-        while (at + 1 < text.length() && !(text.charAt(at) == close && text.charAt(at + 1) == '\'')) {
-            at++;
-        }
-        boolean closed = at + 1 < text.length();
-        if (closed) {
-            at += 2;
-            add(TokenizedStatement.STRING, Keyword.NONE, from, at);
-        } else {
+        int end = DelimitedText.chosenQuoteEnd(text, quote);
+        if (end < 0) {
             broken(from);
+        } else {
+            at = end;
+            add(TokenizedStatement.STRING, Keyword.NONE, from, at);
         }
     }
 
@@ -506,15 +465,13 @@ final class ScriptLexer {
         if (tagEnd >= text.length() || text.charAt(tagEnd) != '$') {
             return false;
         }
-        int length = tagEnd + 1 - from;
-        for (int i = tagEnd + 1; i + length <= text.length(); i++) {
-            if (text.charAt(i) == '$' && text.regionMatches(from, text, i, length)) {
-                at = i + length;
-                add(TokenizedStatement.STRING, Keyword.NONE, from, at);
-                return true;
-            }
+        int end = DelimitedText.tagEnd(text, from, tagEnd);
+        if (end < 0) {
+            broken(from);
+        } else {
+            at = end;
+            add(TokenizedStatement.STRING, Keyword.NONE, from, at);
         }
-        broken(from);
         return true;
     }
 
