@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Set;
 
 /** Reads the name of a type behind CAST or a cast operator (ISO/IEC 9075-2, 6.1 and 6.13). */
-final class CastTypeReader extends KeywordSpelling {
+final class CastTypeReader extends TokenReader {
     private static final Map<String,
             Set<String>> LONG_TYPES = Map.of("double", Set.of("precision"), "character",
                     Set.of("varying", "large", "object", "set"), "char", Set.of("varying", "charset", "character"),
@@ -23,11 +23,6 @@ final class CastTypeReader extends KeywordSpelling {
     /** Whether a word says what an interval is measured in. */
     static boolean measures(String word) {
         return LONG_TYPES.get("interval").contains(word);
-    }
-
-    /** Where reading has come to. */
-    int place() {
-        return at;
     }
 
     /** The type that begins here, in small letters, without its length. */

@@ -12,7 +12,7 @@ import java.util.Set;
  * Reads an expression by precedence of its operators (V. Pratt, “Top Down Operator Precedence”, 1973): ISO/IEC 9075-2,
  * 6.28 and 8, with what catalogs write beside. Linear; gives up on what it does not know and on deep nesting.
  */
-final class ExpressionReader extends KeywordSpelling {
+final class ExpressionReader extends TokenReader {
     private static final int OR = 1;
     private static final int AND = 2;
     private static final int NOT = 3;
@@ -46,17 +46,9 @@ final class ExpressionReader extends KeywordSpelling {
         }
     }
 
-    /** Where reading has come to. */
-    int place() {
-        return at;
-    }
-
     /** Reads the query that begins here. */
     private Term query() {
-        QueryReader reader = new QueryReader(tokens, at, depth());
-        Term query = reader.query();
-        at = reader.place();
-        return query;
+        return from(new QueryReader(tokens, at, depth()), reader -> reader.query());
     }
 
     private boolean isQuery() {
@@ -408,17 +400,11 @@ final class ExpressionReader extends KeywordSpelling {
     }
 
     private String type() {
-        CastTypeReader reader = new CastTypeReader(tokens, at, depth());
-        String type = reader.type();
-        at = reader.place();
-        return type;
+        return from(new CastTypeReader(tokens, at, depth()), reader -> reader.type());
     }
 
     private Term window(Term call) {
-        WindowReader reader = new WindowReader(tokens, at, depth());
-        Term window = reader.window(call);
-        at = reader.place();
-        return window;
+        return from(new WindowReader(tokens, at, depth()), reader -> reader.window(call));
     }
 
     /** A column with the table that is named before it, or a function with its arguments. */
@@ -439,10 +425,7 @@ final class ExpressionReader extends KeywordSpelling {
     }
 
     private Term ordering() {
-        QueryReader reader = new QueryReader(tokens, at, depth());
-        Term order = reader.ordering();
-        at = reader.place();
-        return order;
+        return from(new QueryReader(tokens, at, depth()), reader -> reader.ordering());
     }
 
     /** Arguments with commas, or with the words that ISO/IEC 9075-2, 6.30 to 6.32 puts between them. */

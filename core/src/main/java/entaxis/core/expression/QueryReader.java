@@ -13,7 +13,7 @@ import java.util.Set;
  * inner joins stand among those of WHERE, an outer join is a group of tables that need not be there. Gives up on what
  * it does not know. Linear.
  */
-final class QueryReader extends KeywordSpelling {
+final class QueryReader extends TokenReader {
     private static final Set<String> CLAUSES = Set.of("where", "group", "having", "order", "limit", "offset", "fetch",
             "union", "except", "intersect", "minus", "on", "using", "inner", "left", "right",
             "full", "cross", "natural", "join", "straight_join", "window", "for", "with", "as", "from", "tablesample");
@@ -97,15 +97,8 @@ final class QueryReader extends KeywordSpelling {
         at++;
     }
 
-    int place() {
-        return at;
-    }
-
     private Term expression() {
-        ExpressionReader reader = new ExpressionReader(tokens, at, depth());
-        Term term = reader.expression(0);
-        at = reader.place();
-        return term;
+        return from(new ExpressionReader(tokens, at, depth()), reader -> reader.expression(0));
     }
 
     /** A list of names in brackets. */

@@ -7,28 +7,17 @@ import java.util.List;
 import java.util.Locale;
 
 /** Reads what may stand behind an aggregate or window function (ISO/IEC 9075-2, 6.10, 7.15 and 10.9). */
-final class WindowReader extends KeywordSpelling {
+final class WindowReader extends TokenReader {
     WindowReader(List<Token> tokens, int at, int depth) {
         super(tokens, at, depth);
     }
 
-    /** Where reading has come to. */
-    int place() {
-        return at;
-    }
-
     private Term expression() {
-        ExpressionReader reader = new ExpressionReader(tokens, at, depth());
-        Term term = reader.expression(0);
-        at = reader.place();
-        return term;
+        return from(new ExpressionReader(tokens, at, depth()), reader -> reader.expression(0));
     }
 
     private Term ordering() {
-        QueryReader reader = new QueryReader(tokens, at, depth());
-        Term order = reader.ordering();
-        at = reader.place();
-        return order;
+        return from(new QueryReader(tokens, at, depth()), reader -> reader.ordering());
     }
 
     /** What may stand behind an aggregate or window function (ISO/IEC 9075-2, 6.10 and 10.9). */

@@ -4,9 +4,10 @@ import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
 
 /** A place in the tokens of a text that is read from left to right. */
-abstract class KeywordSpelling {
+abstract class TokenReader {
     private static final int MAX_DEPTH = 150;
     /** Tokens without blanks and comments. */
     protected final List<Token> tokens;
@@ -15,7 +16,7 @@ abstract class KeywordSpelling {
     private int depth;
 
     /** Reading begins at a place, inside so many brackets. */
-    protected KeywordSpelling(List<Token> tokens, int at, int depth) {
+    protected TokenReader(List<Token> tokens, int at, int depth) {
         this.tokens = tokens;
         this.at = at;
         this.depth = depth;
@@ -28,6 +29,13 @@ abstract class KeywordSpelling {
         GivenUp() {
             super(null, null, false, false);
         }
+    }
+
+    /** What another reader makes of what begins here; reading goes on behind that. */
+    protected final <R extends TokenReader, T> T from(R reader, Function<R, T> reads) {
+        T read = reads.apply(reader);
+        at = ((TokenReader) reader).at;
+        return read;
     }
 
     static List<Token> of(String sql) {
