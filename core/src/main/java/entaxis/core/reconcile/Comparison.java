@@ -55,21 +55,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
     static String text(Program program) {
         Matcher beginning = CREATE_OR.matcher(program.text());
         String text = beginning.lookingAt() ? "create " + program.text().substring(beginning.end()) : program.text();
-        StringBuilder drawn = new StringBuilder(text.length());
-        for (int i = 0; i < text.length(); i++) {
-            char c = text.charAt(i);
-            boolean blank = c == ' ' || c >= '\t' && c <= '\r';
-            if (!blank) {
-                drawn.append(c);
-            } else if (!drawn.isEmpty() && drawn.charAt(drawn.length() - 1) != ' ') {
-                drawn.append(' ');
-            }
-        }
-        int end = drawn.length();
-        while (end > 0 && (drawn.charAt(end - 1) == ' ' || drawn.charAt(end - 1) == ';')) {
-            end--;
-        }
-        return drawn.substring(0, end);
+        return ProgramParts.drawnTogether(text, " ;");
     }
 
     /** One comparison on its way. */

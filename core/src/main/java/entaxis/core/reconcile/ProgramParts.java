@@ -66,8 +66,27 @@ public record ProgramParts(String head, Set<String> words, Optional<String> kept
         return words;
     }
 
+    /** A text with its blanks drawn together, without those signs at its end. Linear. */
+    static String drawnTogether(String text, String ends) {
+        StringBuilder drawn = new StringBuilder(text.length());
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            boolean blank = c == ' ' || c >= '\t' && c <= '\r';
+            if (!blank) {
+                drawn.append(c);
+            } else if (!drawn.isEmpty() && drawn.charAt(drawn.length() - 1) != ' ') {
+                drawn.append(' ');
+            }
+        }
+        int end = drawn.length();
+        while (end > 0 && ends.indexOf(drawn.charAt(end - 1)) >= 0) {
+            end--;
+        }
+        return drawn.substring(0, end);
+    }
+
     /** A text with its blanks drawn together, without what ends the statement. */
     public static String withoutBlanks(String text) {
-        return text.replaceAll("\\s+", " ").strip().replaceFirst("[;\\s/]+$", "");
+        return drawnTogether(text, " ;/");
     }
 }

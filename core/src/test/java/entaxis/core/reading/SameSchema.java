@@ -72,14 +72,9 @@ public final class SameSchema {
     }
 
     private TypeDefinition plain(TypeDefinition asked) {
-        TypeDefinition type = commented() && engine != Target.ORACLE ? asked : switch (asked) {
-            case DomainDefinition domain ->
-                    new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(), domain.check(), "");
-            case TypeDefinition.EnumDefinition enumeration ->
-                    new TypeDefinition.EnumDefinition(enumeration.name(), enumeration.values(), "");
-            case TypeDefinition.StructureDefinition structure ->
-                    new TypeDefinition.StructureDefinition(structure.name(), structure.fields(), "");
-        };
+        // who may use a type is no part of what was written
+        TypeDefinition type = (commented() && engine != Target.ORACLE ? asked : asked.withComment(""))
+                .withGrants(Optional.empty());
         return loosely && type instanceof DomainDefinition domain
                 ? new DomainDefinition(domain.name(), domain.base(), domain.defaultValue().map(this::plain),
                 domain.check().map(check -> new CheckRule(check.name(), "")), domain.comment()) : type;

@@ -23,6 +23,7 @@ import entaxis.core.word.Words;
 import entaxis.exchange.ReconcileJson;
 import entaxis.web.reading.Connections;
 import java.io.BufferedReader;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.PrintStream;
@@ -37,6 +38,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
 
 /** The command {@code reconcile}: what two sides have apart, and the script from one to the other. */
@@ -81,9 +83,13 @@ final class ReconcileCommand {
             return usage(arguments);
         }
         Dialect dialect = Dialect.of(engine.get());
+        ByteArrayOutputStream told = new ByteArrayOutputStream();
+        ReconcileCommand beside = new ReconcileCommand(out, new PrintStream(told, true, StandardCharsets.UTF_8));
+        CompletableFuture<Optional<Side>> reading = CompletableFuture
+                .supplyAsync(() -> beside.side(arguments.files().get(1), arguments, "--to-engine", dialect));
         Optional<Side> first = side(arguments.files().get(0), arguments, "--from-engine", dialect);
-        Optional<Side> second =
-                first.isEmpty() ? Optional.empty() : side(arguments.files().get(1), arguments, "--to-engine", dialect);
+        Optional<Side> second = first.isEmpty() ? Optional.empty() : reading.join();
+        err.print(first.isEmpty() ? "" : told.toString(StandardCharsets.UTF_8));
         if (second.isEmpty()) {
             return SqlCommands.WRONG;
         }

@@ -19,7 +19,7 @@ public final class PostgreSqlWording extends CatalogWording {
             Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1|f|fa|fal|fals|false|n|no|of|off|0)\\s*'");
     private static final Pattern TRUE = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1)\\s*'");
     private static final Pattern BITS = Pattern.compile("(?i)b('[01]*')");
-    private static final Pattern DOLLARS = Pattern.compile("(?is)\\bas\\s+(\\$\\w*\\$)(.*?)\\1");
+    private static final Pattern DOLLARS = Pattern.compile("(?i)\\bas\\s+(\\$\\w*\\$)");
     private static final Pattern QUOTES = Pattern.compile("(?is)\\bas\\s+'([^']*+(?:''[^']*+)*+)'");
     private static final Pattern LANGUAGE = Pattern.compile("(?i)\\blanguage\\s+'(\\w+)'");
     private static final Pattern ZONED =
@@ -73,19 +73,27 @@ public final class PostgreSqlWording extends CatalogWording {
         };
     }
 
-    private static ProgramParts routine(String written) {
-        // PostgreSQL manual, CREATE FUNCTION: the language may stand in quotes
-        String text = LANGUAGE.matcher(written).replaceAll("language $1");
+    private static ProgramParts routine(String text) {
         Matcher dollars = DOLLARS.matcher(text);
-        boolean found = dollars.find();
-        Matcher quotes = QUOTES.matcher(text);
-        if (!found && !quotes.find()) {
-            return ProgramParts.head(text, used(text));
+        int end = dollars.find() ? text.indexOf(dollars.group(1), dollars.end()) : -1;
+        if (end >= 0) {
+            String head = text.substring(0, dollars.start()) + text.substring(end + dollars.group(1).length());
+            return kept(head, text.substring(dollars.end(), end));
         }
-        String head = text.substring(0, (found ? dollars : quotes).start())
-                + text.substring((found ? dollars : quotes).end());
-        return new ProgramParts(head, used(head),
-                Optional.of(ProgramParts.withoutBlanks(found ? dollars.group(2) : quotes.group(1).replace("''", "'"))));
+        Matcher quotes = QUOTES.matcher(text);
+        return quotes.find()
+                ? kept(text.substring(0, quotes.start()) + text.substring(quotes.end()),
+                        quotes.group(1).replace("''", "'"))
+                : ProgramParts.head(plain(text), used(plain(text)));
+    }
+
+    private static ProgramParts kept(String head, String body) {
+        return new ProgramParts(plain(head), used(plain(head)), Optional.of(ProgramParts.withoutBlanks(body)));
+    }
+
+    /** PostgreSQL manual, CREATE FUNCTION: the language may stand in quotes. */
+    private static String plain(String head) {
+        return LANGUAGE.matcher(head).replaceAll("language $1");
     }
 
     private static Set<String> used(String worded) {
