@@ -233,12 +233,13 @@ class RealScriptsTest {
     private static void throughADesign(RealScripts.Application application, Schema live, Connection empty,
             SoftAssertions all)
             throws SQLException {
-        ThroughDesign design = ThroughDesign.of(live, Dialect.of(application.engine()), empty);
+        ThroughDesign design = ThroughDesign.of(live, Dialect.of(application.engine()));
         all.assertThat(design.lost()).as("%s on %s through a design", application.name(), application.engine())
                 .isEmpty();
         all.assertThat(design.untold()).as("%s on %s not told of a design", application.name(), application.engine())
                 .isEmpty();
-        all.assertThat(design.refused()).as("%s on %s refused of a design", application.name(), application.engine())
+        all.assertThat(refused(empty, design.again()))
+                .as("%s on %s refused of a design", application.name(), application.engine())
                 .isEmpty();
     }
 

@@ -17,11 +17,10 @@ import entaxis.core.reverse.ReversedDesign;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
+import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.core.update.DesignLosses;
-import java.sql.Connection;
-import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -35,7 +34,7 @@ import java.util.Set;
  * @param untold  what is another one and not told
  * @param refused what the engine refuses of the script that follows from the design
  */
-record ThroughDesign(List<String> lost, List<String> untold, List<String> refused) {
+record ThroughDesign(List<String> lost, List<String> untold, Script again) {
     /** What designs do not hold as engines do, and why. */
     private static final Map<String, String> NOT_HELD = Map.ofEntries(
             Map.entry("COLUMN TYPE",
@@ -53,7 +52,7 @@ record ThroughDesign(List<String> lost, List<String> untold, List<String> refuse
             Map.entry("FOREIGN_KEY PRESENCE", "designs hold references to primary keys"),
             Map.entry("FOREIGN_KEY DEFINITION", "designs hold no deferral"));
 
-    static ThroughDesign of(Schema there, Dialect dialect, Connection empty) throws SQLException {
+    static ThroughDesign of(Schema there, Dialect dialect) {
         int[] fresh = {0};
         Fresh ids = letter -> letter + "" + ++fresh[0];
         ReversedDesign reversed = ReverseEngineering.lift(IsoNormalizer.of(there, dialect),
@@ -75,8 +74,7 @@ record ThroughDesign(List<String> lost, List<String> untold, List<String> refuse
                         || sentence.contains(difference.aspect() == Aspect.TYPE ? difference.from() + " becomes "
                                 : "not kept")))
                 .map(words::sentence).toList();
-        List<String> refused = RealScriptsTest.refused(empty,
-                new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(derived, "again"));
-        return new ThroughDesign(lost, untold, refused);
+        Script script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(derived, "again");
+        return new ThroughDesign(lost, untold, script);
     }
 }
