@@ -176,7 +176,7 @@ public abstract class Alterations extends AlterationFeatures {
         return alter(table, "ALTER COLUMN " + name(to.name()) + " SET DATA TYPE " + writer.type(to.type()));
     }
 
-    /** A value of a type that is made anew, turned into the new one, for a column that has it. */
+    /** A value converted to the type of a column, where the script creates that type again. */
     public String ofNewType(String value, Column column) {
         return "CAST(" + value + " AS " + writer.type(column.type()) + ")";
     }

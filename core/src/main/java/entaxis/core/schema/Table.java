@@ -53,12 +53,6 @@ public record Table(Optional<OwnerId> origin, String namespace, String name, Lis
                 comment, grants);
     }
 
-    /** The same, derived from what another origin names. */
-    public Table from(Optional<OwnerId> newOrigin) {
-        return new Table(newOrigin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
-                comment, grants);
-    }
-
     /** The same with other columns. */
     public Table withColumns(List<Column> newColumns) {
         return new Table(origin, namespace, name, newColumns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
@@ -87,12 +81,6 @@ public record Table(Optional<OwnerId> origin, String namespace, String name, Lis
     public Table withIndexes(List<TableIndex> newIndexes) {
         return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, newIndexes,
                 comment, grants);
-    }
-
-    /** The same with another comment. */
-    public Table withComment(String newComment) {
-        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
-                newComment, grants);
     }
 
     /** The same for others to use. */

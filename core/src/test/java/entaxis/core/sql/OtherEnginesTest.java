@@ -38,7 +38,7 @@ class OtherEnginesTest {
         assertThat(column(adapted, "shelf", "id").type()).isEqualTo(wide);
         assertThat(column(adapted, "box", "shelf").type()).as("which refers to one that refers on").isEqualTo(wide);
         assertThat(column(adapted, "box", "id").type()).isEqualTo(SqlType.integer());
-        assertThat(told(adapted)).contains("box.shelf: it is a bigint like shelf.id, which it refers to");
+        assertThat(told(adapted)).contains("box.shelf: its type is bigint, as that of shelf.id, which it refers to");
     }
 
     /** PostgreSQL manual, CREATE TABLE: an identity is a smallint, integer or bigint, and so is what refers to it. */

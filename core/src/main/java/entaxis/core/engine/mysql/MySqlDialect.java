@@ -45,6 +45,8 @@ import java.util.stream.Stream;
 
 /** MySQL 8.0.16 and later, with InnoDB tables. */
 public class MySqlDialect extends Dialect {
+    private static final int MAX_INDEX_BYTES = 3072;
+    private static final int BYTES_OF_CHARACTER = 4;
     private static final Pattern CONSTANT =
             Pattern.compile("[+-]?[0-9.]+(e[+-]?[0-9]+)?|'([^']|'')*'|true|false|null|x'[0-9a-f]*'|b'[01]*'");
     private static final Pattern MOMENT = Pattern.compile("current_timestamp(\\(\\d\\))?");
@@ -451,6 +453,6 @@ public class MySqlDialect extends Dialect {
     /** MySQL manual, “InnoDB Limits”: 3072 bytes, four for each character. */
     @Override
     public OptionalInt maxIndexCharacters() {
-        return OptionalInt.of(768);
+        return OptionalInt.of(MAX_INDEX_BYTES / BYTES_OF_CHARACTER);
     }
 }

@@ -91,7 +91,7 @@ public final class PostgreSqlWording extends CatalogWording {
         return new ProgramParts(plain(head), used(plain(head)), Optional.of(ProgramParts.withoutBlanks(body)));
     }
 
-    /** PostgreSQL manual, CREATE FUNCTION: the language may stand in quotes. */
+    /** PostgreSQL manual, CREATE FUNCTION: the name of the language takes quotes or none. */
     private static String plain(String head) {
         return LANGUAGE.matcher(head).replaceAll("language $1");
     }

@@ -300,7 +300,7 @@ public final class SqliteDialect extends Dialect {
         return super.isNow(expression) || NOW.matcher(expression).matches();
     }
 
-    /** SQLite documentation, “Datatypes In SQLite”: any value can stand in any column. */
+    /** SQLite documentation, “Datatypes In SQLite”: each column takes values of any kind. */
     @Override
     public boolean fitsAsDefault(String expression, SqlType type, LossReport loss) {
         return true;
