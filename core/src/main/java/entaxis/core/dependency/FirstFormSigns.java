@@ -1,11 +1,12 @@
 package entaxis.core.dependency;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.regex.Matcher;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /**
@@ -17,7 +18,6 @@ import java.util.regex.Pattern;
  * @param example    a value that shows it; empty where the names alone do
  */
 public record FirstFormSigns(Kind kind, AttributeSet attributes, String example) {
-    private static final Pattern NUMBERED = Pattern.compile("(.*?[\\p{L}_ -])_?(\\d{1,2})");
     private static final Pattern LIST = Pattern.compile("[^;|]+([;|][^;|]+)+|[^,]{1,40}(,\\s*[^,]{1,40}){2,}");
     private static final Pattern ADDRESS = Pattern.compile("(?i)(.*[_ -])?(address|anschrift)|.*location_text.*");
     /** Addresses of machines, letters and numbers rather than of people and places. */
@@ -27,11 +27,13 @@ public record FirstFormSigns(Kind kind, AttributeSet attributes, String example)
                             + "lease|memory|peer|remote|source|dest|local|physical)[_ -]?address");
     private static final Pattern WHOLE_NAME =
             Pattern.compile("(?i)(full|whole|contact|customer|person|collector|author|donor|researcher)[_ ]?name");
-    /** What names of an address or a name contain, in any case. */
-    private static final Pattern NAMING = Pattern.compile("(?i)address|anschrift|location_text|name");
+    /** What names of an address or a name contain, in lower case. */
+    private static final List<String> NAMING = List.of("name", "address", "location_text", "anschrift");
     private static final Pattern TWO_WORDS = Pattern.compile("\\p{Lu}[\\p{L}.'-]*(,)? \\p{Lu}[\\p{L}.' -]*");
     private static final int SHARE = 3;
     private static final int LOOKED_AT = 100;
+    /** Longer values are texts. */
+    private static final int MAX_LENGTH = 400;
 
     /** What is asked. */
     public enum Kind {
@@ -51,24 +53,25 @@ public record FirstFormSigns(Kind kind, AttributeSet attributes, String example)
 
     /** The signs that names and rows show; rows may be empty. */
     public static List<FirstFormSigns> of(Rows rows) {
+        return of(rows.columns(), rows.values());
+    }
+
+    /**
+     * The signs that names and rows show.
+     *
+     * @param columns the names of the columns
+     * @param rows    a list of values for each row, in the order of the columns; may be empty
+     */
+    public static List<FirstFormSigns> of(List<String> columns, List<List<String>> rows) {
         List<FirstFormSigns> signs = new ArrayList<>();
-        Map<String, AttributeSet> numbered = new LinkedHashMap<>();
-        for (int i = 0; i < rows.columns().size(); i++) {
-            String name = rows.columns().get(i);
-            boolean numberBehind = !name.isEmpty() && Character.isDigit(name.charAt(name.length() - 1));
-            Matcher matcher = NUMBERED.matcher(name);
-            if (numberBehind && matcher.matches()) {
-                int place = i;
-                numbered.merge(matcher.group(1).toLowerCase(Locale.ROOT), AttributeSet.of(place), AttributeSet::union);
-            }
-        }
-        numbered.values().stream().filter(set -> set.size() > 1)
+        numbered(columns).stream().filter(set -> set.size() > 1)
                 .forEach(set -> signs.add(new FirstFormSigns(Kind.NUMBERED, set, "")));
-        for (int i = 0; i < rows.columns().size(); i++) {
-            String name = rows.columns().get(i);
-            List<String> lists = shown(rows, i, LIST);
-            List<String> names = shown(rows, i, TWO_WORDS);
-            boolean naming = NAMING.matcher(name).find();
+        for (int i = 0; i < columns.size(); i++) {
+            String name = columns.get(i);
+            String lower = name.toLowerCase(Locale.ROOT);
+            List<String> lists = shown(rows, i, FirstFormSigns::list);
+            boolean naming = NAMING.stream().anyMatch(lower::contains);
+            List<String> names = naming ? shown(rows, i, FirstFormSigns::twoWords) : List.of();
             if (naming && ADDRESS.matcher(name).matches() && !OTHER_ADDRESS.matcher(name).find()) {
                 signs.add(
                         new FirstFormSigns(Kind.ADDRESS, AttributeSet.of(i), lists.isEmpty() ? "" : lists.getFirst()));
@@ -82,9 +85,48 @@ public record FirstFormSigns(Kind kind, AttributeSet attributes, String example)
         return signs;
     }
 
-    private static List<String> shown(Rows rows, int column, Pattern pattern) {
-        return rows.values().stream().limit(LOOKED_AT).map(row -> row.get(column))
-                .filter(value -> value.length() < 400 && pattern.matcher(value).matches()).toList();
+    /** Names that end in a number, by what stands before it. */
+    private static Collection<AttributeSet> numbered(List<String> columns) {
+        Map<String, AttributeSet> numbered = new LinkedHashMap<>();
+        for (int i = 0; i < columns.size(); i++) {
+            String stem = stem(columns.get(i));
+            if (!stem.isEmpty()) {
+                numbered.merge(stem.toLowerCase(Locale.ROOT), AttributeSet.of(i), AttributeSet::union);
+            }
+        }
+        return numbered.values();
+    }
+
+    /**
+     * What stands before a number of one or two digits at the end of a name, without the underscore between the two;
+     * nothing where there is no such number.
+     */
+    private static String stem(String name) {
+        int end = name.length();
+        while (end > 0 && name.length() - end < 2 && Character.isDigit(name.charAt(end - 1))) {
+            end--;
+        }
+        boolean underscored = end > 1 && name.charAt(end - 1) == '_' && joins(name.charAt(end - 2));
+        return end == name.length() || end == 0 || !joins(name.charAt(end - 1)) ? ""
+                : name.substring(0, underscored ? end - 1 : end);
+    }
+
+    private static boolean joins(char before) {
+        return Character.isLetter(before) || before == '_' || before == ' ' || before == '-';
+    }
+
+    private static boolean list(String value) {
+        boolean separated = value.indexOf(',') >= 0 || value.indexOf(';') >= 0 || value.indexOf('|') >= 0;
+        return separated && LIST.matcher(value).matches();
+    }
+
+    private static boolean twoWords(String value) {
+        return value.indexOf(' ') >= 0 && TWO_WORDS.matcher(value).matches();
+    }
+
+    private static List<String> shown(List<List<String>> rows, int column, Predicate<String> sign) {
+        return rows.stream().limit(LOOKED_AT).map(row -> row.get(column))
+                .filter(value -> value.length() < MAX_LENGTH && sign.test(value)).toList();
     }
 
     /** The question in words. */

@@ -92,6 +92,19 @@ public final class Elements<K, V extends Elements.Element<K>> implements Iterabl
                 : this;
     }
 
+    /** The elements that are not the very same objects in an earlier state, in order. Linear. */
+    public List<V> changedSince(Elements<K, V> earlier) {
+        List<V> changed = new ArrayList<>();
+        for (int i = 0; i < values.size() && this != earlier; i++) {
+            V value = values.get(i);
+            boolean inPlace = i < earlier.values.size() && earlier.values.get(i) == value;
+            if (!inPlace && earlier.byId.get(value.id()) != value) {
+                changed.add(value);
+            }
+        }
+        return changed;
+    }
+
     /** The elements in order. */
     public List<V> list() {
         return values;

@@ -188,8 +188,7 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
         List<String> words = new ArrayList<>();
         int begin = 0;
         for (int i = 0; i <= name.length(); i++) {
-            boolean end = i == name.length() || Character.isWhitespace(name.charAt(i))
-                    || SEPARATORS.indexOf(name.charAt(i)) >= 0;
+            boolean end = i == name.length() || separates(name.charAt(i));
             boolean hump = !end && i > begin && capital(name.charAt(i)) && small(name.charAt(i - 1));
             if ((end || hump) && i > begin) {
                 words.add(name.substring(begin, i));
@@ -197,6 +196,11 @@ public record Naming(Grammar entities, Grammar tables, Letters letters, String s
             begin = end ? i + 1 : hump ? i : begin;
         }
         return words;
+    }
+
+    private static boolean separates(char letter) {
+        return !small(letter) && !capital(letter)
+                && (Character.isWhitespace(letter) || SEPARATORS.indexOf(letter) >= 0);
     }
 
     private static boolean capital(char letter) {

@@ -24,7 +24,7 @@ public final class SqlName {
         boolean separated = false;
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
-            boolean separator = SEPARATORS.indexOf(c) >= 0;
+            boolean separator = !(c >= 'a' && c <= 'z') && SEPARATORS.indexOf(c) >= 0;
             if (!separator) {
                 written.append(c);
             } else if (!separated) {

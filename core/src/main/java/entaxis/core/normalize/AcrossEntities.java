@@ -18,6 +18,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * The everyday form of a fault against the normal forms, seen only across entities (common practice): questions about
@@ -55,7 +56,7 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
     public static List<AcrossEntities> of(Design design, Derivation derivation, EntityId about) {
         List<AcrossEntities> found = new ArrayList<>();
         Entity entity = design.entities().get(about);
-        found.addAll(facts(design, entity, design.relationshipsOf(about).toList()));
+        found.addAll(of(design, entity, design.relationshipsOf(about).toList(), AcrossEntities::facts));
         Optional.ofNullable(joins(design, derivation).get(about)).ifPresent(found::add);
         return found;
     }
@@ -63,16 +64,20 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
     /**
      * What is asked about single attributes of an entity; it depends on the entities that it is related to, and on no
      * others.
+     *
+     * @param own   the relationships of the entity
+     * @param facts {@link #facts(Entity)}, perhaps kept from the time before
      */
-    public static List<AcrossEntities> facts(Design design, Entity entity, List<Relationship> own) {
+    public static List<AcrossEntities> of(Design design, Entity entity, List<Relationship> own,
+            Function<Entity, Map<String, Attribute>> facts) {
         List<AcrossEntities> found = new ArrayList<>();
-        sameFact(design, entity, own, found);
-        describesAnother(design, entity, own, found);
+        sameFact(design, entity, own, facts, found);
+        describesAnother(design, entity, own, facts, found);
         return found;
     }
 
-    /** Its own attributes outside the keys, by their name as a column. */
-    private static Map<String, Attribute> facts(Entity entity) {
+    /** The own attributes of an entity outside its keys, by their name as a column. */
+    public static Map<String, Attribute> facts(Entity entity) {
         Map<String, Attribute> facts = new LinkedHashMap<>();
         entity.attributes().stream().filter(attribute -> !entity.inKey(attribute.id()))
                 .forEach(attribute -> facts.put(SqlName.of(attribute.name()), attribute));
@@ -80,12 +85,12 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
     }
 
     private static void sameFact(Design design, Entity entity, List<Relationship> relationships,
-            List<AcrossEntities> found) {
-        Map<String, Attribute> own = facts(entity);
+            Function<Entity, Map<String, Attribute>> facts, List<AcrossEntities> found) {
+        Map<String, Attribute> own = facts.apply(entity);
         relationships.stream()
                 .map(one -> one.first().entity().equals(entity.id()) ? one.second().entity() : one.first().entity())
                 .filter(other -> !other.equals(entity.id())).distinct().map(design.entities()::get)
-                .forEach(other -> facts(other).forEach((name, attribute) -> {
+                .forEach(other -> facts.apply(other).forEach((name, attribute) -> {
                     if (own.containsKey(name) && !everyday(name) && own.get(name).type().equals(attribute.type())) {
                         found.add(new AcrossEntities(Kind.SAME_FACT, other.id(), Optional.of(own.get(name).id()), own
                                 .get(name).name() + " stands in " + other.name()
@@ -97,7 +102,7 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
 
     /** An attribute that begins with the name of an entity it refers to. */
     private static void describesAnother(Design design, Entity entity, List<Relationship> relationships,
-            List<AcrossEntities> found) {
+            Function<Entity, Map<String, Attribute>> facts, List<AcrossEntities> found) {
         for (Relationship relationship : relationships) {
             Optional<Entity> parent = relationship.childEntity().filter(entity.id()::equals)
                     .flatMap(child -> relationship.parentEntity()).flatMap(design.entities()::find);
@@ -105,7 +110,7 @@ public record AcrossEntities(Kind kind, EntityId other, Optional<AttributeId> at
                 continue;
             }
             String prefix = SqlName.of(parent.get().name()) + "_";
-            facts(entity).forEach((name, attribute) -> {
+            facts.apply(entity).forEach((name, attribute) -> {
                 if (name.toLowerCase(Locale.ROOT).startsWith(prefix)) {
                     found.add(new AcrossEntities(Kind.DESCRIBES_ANOTHER, parent.get().id(), Optional.of(attribute.id()),
                             attribute.name() + " seems to describe the " + parent.get().name().toLowerCase(Locale.ROOT)

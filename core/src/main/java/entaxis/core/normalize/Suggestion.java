@@ -26,7 +26,8 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
     private static final int MAX_COUNT = 6;
     private static final int MAX_DETERMINANTS = 2;
     private static final int MAX_LOOKED_AT = 200;
-    private static final int FEWEST_ROWS = 3;
+    /** With fewer rows nothing is suggested. */
+    public static final int MIN_ROWS = 3;
     private static final int NEARLY = 20;
     private static final int ENOUGH_FOR_A_KEY = 8;
     private static final int MAX_KEYS = 2;
@@ -44,7 +45,7 @@ public record Suggestion(String line, String words, boolean holds, boolean key) 
      */
     public static List<Suggestion> of(EntityRelation about, StatedDependencies stated) {
         Rows rows = about.rows();
-        if (rows.size() < FEWEST_ROWS || rows.columns().size() > Rows.MAX_COLUMNS) {
+        if (rows.size() < MIN_ROWS || rows.columns().size() > Rows.MAX_COLUMNS) {
             return List.of();
         }
         List<Suggestion> found = new ArrayList<>();

@@ -22,6 +22,8 @@ import java.util.function.Function;
  * that a verdict holds for every value.
  */
 public final class ColumnConditions {
+    private static final ColumnConditions NONE = new ColumnConditions(List.of(), List.of(), Optional.empty());
+
     private final List<Condition> conditions;
     private final List<String> texts;
     private final Optional<List<SqlValue>> values;
@@ -34,16 +36,18 @@ public final class ColumnConditions {
 
     /** The conditions of an attribute. */
     public static ColumnConditions of(Reviewed of, Entity entity, Attribute own) {
+        List<CheckRule> checks = of.table(entity.id()).checks();
+        if (checks.isEmpty() && of.design().definition(own.type()).isEmpty()) {
+            return NONE;
+        }
         String column = of.column(entity.id(), own).name().toLowerCase(Locale.ROOT);
         List<String> texts = new ArrayList<>();
         List<Condition> conditions = new ArrayList<>();
-        for (CheckRule check : of.table(entity.id()).checks()) {
-            if (check.condition().toLowerCase(Locale.ROOT).contains(column)) {
-                of.condition(check.condition()).filter(one -> one.names().contains(column)).ifPresent(one -> {
-                    conditions.add(one.about(column));
-                    texts.add(check.condition());
-                });
-            }
+        for (CheckRule check : checks) {
+            of.condition(check.condition()).filter(one -> one.names().contains(column)).ifPresent(one -> {
+                conditions.add(one.about(column));
+                texts.add(check.condition());
+            });
         }
         domain(of, own.type()).ifPresent(check -> of.condition(check).ifPresent(one -> {
             conditions.add(one.about("value"));

@@ -2,6 +2,7 @@ package entaxis.core.review;
 
 import entaxis.core.design.AcceptedFinding;
 import entaxis.core.design.Design;
+import entaxis.core.design.Elements;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
 import java.util.ArrayList;
@@ -10,7 +11,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -110,7 +110,7 @@ public final class Review {
         int names = ABOUT_NAMES.size();
         NamesJudged byNames = namesStay ? new NamesJudged(others, before.byNames.findings())
                 : new NamesJudged(others, told.subList(0, names).stream().flatMap(List::stream).toList());
-        List<List<Finding>> all = new ArrayList<>(judged.size());
+        List<List<Finding>> all = new ArrayList<>(judged.size() + 1 + told.size());
         judged.forEach(one -> all.add(one.findings()));
         all.add(byNames.findings());
         all.addAll(told.subList(names, told.size()));
@@ -128,16 +128,21 @@ public final class Review {
 
     /** The entities in their order, those that an edit left alone as they were judged before. */
     private static List<Judged> judged(Review before, Reviewed design) {
-        List<Entity> entities = design.design().entities().list();
-        Map<EntityId, Judged> stay = HashMap.newHashMap(before.judged.size());
-        before.reviewed.ifPresent(old -> {
-            Set<EntityId> touched = Touched.between(old, design);
-            before.judged.stream().filter(one -> !touched.contains(one.entity()))
-                    .forEach(one -> stay.put(one.entity(), one));
-        });
-        Map<EntityId, Judged> now =
-                judged(entities.stream().filter(entity -> !stay.containsKey(entity.id())).toList(), design);
-        return entities.stream().map(entity -> now.getOrDefault(entity.id(), stay.get(entity.id()))).toList();
+        Elements<EntityId, Entity> entities = design.design().entities();
+        Map<EntityId, Judged> now = judged(before.reviewed.map(old -> Touched.between(old, design).stream()
+                .flatMap(id -> entities.find(id).stream()).toList()).orElse(entities.list()), design);
+        Map<EntityId, Judged> moved = HashMap.newHashMap(0);
+        List<Judged> all = new ArrayList<>(entities.size());
+        for (Entity entity : entities) {
+            int place = all.size();
+            boolean inPlace = place < before.judged.size() && before.judged.get(place).entity().equals(entity.id());
+            if (!inPlace && moved.isEmpty()) {
+                before.judged.forEach(one -> moved.put(one.entity(), one));
+            }
+            Judged old = inPlace ? before.judged.get(place) : moved.get(entity.id());
+            all.add(now.getOrDefault(entity.id(), old));
+        }
+        return all;
     }
 
     private static Progress progress(Review before, List<Judged> judged, Reviewed design) {

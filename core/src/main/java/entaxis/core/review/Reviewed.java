@@ -3,6 +3,7 @@ package entaxis.core.review;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
+import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Domain;
 import entaxis.core.design.Entity;
@@ -13,6 +14,7 @@ import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
 import entaxis.core.expression.Condition;
+import entaxis.core.normalize.AcrossEntities;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
@@ -29,15 +31,57 @@ import java.util.concurrent.ConcurrentHashMap;
  * A design under review, with what follows from it and what rules ask of it again and again; several threads may ask.
  */
 public final class Reviewed {
+    /** The columns of a table by what brings them in. */
+    private record ColumnOrigins(Map<AttributeId, Column> own, Map<RelationshipId, List<Column>> migrated) {
+        static ColumnOrigins of(Table table) {
+            ColumnOrigins origins = new ColumnOrigins(new HashMap<>(), new HashMap<>());
+            for (Column column : table.columns()) {
+                column.origin().ifPresent(path -> origins.put(path, column));
+            }
+            return origins;
+        }
+
+        private void put(ColumnPath path, Column column) {
+            if (path.migrated()) {
+                migrated.computeIfAbsent(path.hops().getFirst().relationship(), any -> new ArrayList<>(2)).add(column);
+            } else {
+                own.put(path.attribute(), column);
+            }
+        }
+    }
+
+    /** The relationships by the entities that they touch, and by those whose tables refer to others. */
+    private record Links(Map<EntityId, List<Relationship>> touching, Map<EntityId, List<Relationship>> referring) {
+        static final Links NONE = new Links(Map.of(), Map.of());
+
+        static Links of(Iterable<Relationship> relationships) {
+            Links links = new Links(new HashMap<>(), new HashMap<>());
+            relationships.forEach(links::put);
+            return links;
+        }
+
+        private void put(Relationship relationship) {
+            EntityId first = relationship.first().entity();
+            touching.computeIfAbsent(first, any -> new ArrayList<>(4)).add(relationship);
+            relationship.childEntity()
+                    .ifPresent(child -> referring.computeIfAbsent(child, any -> new ArrayList<>(4)).add(relationship));
+            if (!relationship.recursive()) {
+                EntityId second = relationship.second().entity();
+                touching.computeIfAbsent(second, any -> new ArrayList<>(4)).add(relationship);
+            }
+        }
+    }
+
     /** So many attributes are looked up beside the others; with more, all are put together again. */
     private static final int MAX_NEWER = 500;
 
     private final Design design;
     private final Derivation derivation;
     private final Dialect dialect;
-    private final Map<EntityId, List<Relationship>> touching = new HashMap<>();
-    private final Map<EntityId, List<Relationship>> referring = new HashMap<>();
-    private final Map<EntityId, Map<AttributeId, Column>> columns = new ConcurrentHashMap<>();
+    /** Put together when the first rule asks, unless it is that of an earlier state. */
+    private volatile Links links = Links.NONE;
+    private final Map<EntityId, ColumnOrigins> columns = new ConcurrentHashMap<>();
+    private final Map<EntityId, Map<String, Attribute>> facts = new ConcurrentHashMap<>();
     private final Map<OwnerId, List<SampleRow>> rows = new HashMap<>();
     private volatile Map<AttributeId, Attribute> attributes = Map.of();
     /** What is newer than in the attributes, where these were taken over from an earlier state. */
@@ -49,14 +93,6 @@ public final class Reviewed {
         this.design = design;
         this.derivation = derivation;
         this.dialect = dialect;
-        for (Relationship relationship : design.relationships()) {
-            touching.computeIfAbsent(relationship.first().entity(), any -> new ArrayList<>()).add(relationship);
-            relationship.childEntity()
-                    .ifPresent(child -> referring.computeIfAbsent(child, any -> new ArrayList<>()).add(relationship));
-            if (!relationship.recursive()) {
-                touching.computeIfAbsent(relationship.second().entity(), any -> new ArrayList<>()).add(relationship);
-            }
-        }
         design.rows().forEach(row -> rows.computeIfAbsent(row.table(), any -> new ArrayList<>()).add(row));
     }
 
@@ -85,9 +121,18 @@ public final class Reviewed {
         return derivation.stated().table(entity).orElseThrow();
     }
 
+    private Links links() {
+        Links known = links;
+        if (known == Links.NONE) {
+            known = Links.of(design.relationships());
+            links = known;
+        }
+        return known;
+    }
+
     /** The relationships of an entity. */
     public List<Relationship> relationships(EntityId entity) {
-        return touching.getOrDefault(entity, List.of());
+        return links().touching().getOrDefault(entity, List.of());
     }
 
     /** The relationships whose first end is at an entity, so that each is told once. */
@@ -103,7 +148,7 @@ public final class Reviewed {
 
     /** The relationships in which an entity's table refers to others. */
     public List<Relationship> references(EntityId child) {
-        return referring.getOrDefault(child, List.of());
+        return links().referring().getOrDefault(child, List.of());
     }
 
     /** The sample rows of an entity or many-to-many. */
@@ -113,29 +158,25 @@ public final class Reviewed {
 
     /** The column of an own attribute. */
     public Column column(EntityId entity, Attribute attribute) {
-        Column column = columns.computeIfAbsent(entity, this::ownColumns).get(attribute.id());
+        Column column = origins(entity).own().get(attribute.id());
         if (column == null) {
             throw new NoSuchElementException("no column of " + attribute.id());
         }
         return column;
     }
 
-    private Map<AttributeId, Column> ownColumns(EntityId entity) {
-        Map<AttributeId, Column> own = new HashMap<>();
-        for (Column column : table(entity).columns()) {
-            column.origin().filter(path -> !path.migrated()).ifPresent(path -> own.put(path.attribute(), column));
-        }
-        return own;
+    /** The own attributes of an entity outside its keys, by their name as a column. */
+    public Map<String, Attribute> facts(Entity entity) {
+        return facts.computeIfAbsent(entity.id(), any -> AcrossEntities.facts(entity));
+    }
+
+    private ColumnOrigins origins(EntityId entity) {
+        return columns.computeIfAbsent(entity, any -> ColumnOrigins.of(table(entity)));
     }
 
     /** The columns that a relationship brings into its child's table. */
     public List<Column> columns(Relationship reference) {
-        RelationshipId id = reference.id();
-        return table(reference.childEntity().orElseThrow()).columns().stream()
-                .filter(column -> column.origin()
-                        .filter(path -> path.migrated() && path.hops().getFirst().relationship().equals(id))
-                        .isPresent())
-                .toList();
+        return origins(reference.childEntity().orElseThrow()).migrated().getOrDefault(reference.id(), List.of());
     }
 
     /** A type without the domain that may be around it. */
@@ -181,10 +222,11 @@ public final class Reviewed {
     /** Takes over what an earlier state of the design has found out of entities that are still the same. */
     void follow(Reviewed before) {
         Map<AttributeId, Attribute> changed = new HashMap<>(before.newer);
-        for (Entity entity : design.entities()) {
-            if (before.design.entities().find(entity.id()).filter(old -> old == entity).isEmpty()) {
-                entity.attributes().forEach(own -> changed.put(own.id(), own));
-            }
+        for (Entity entity : design.entities().changedSince(before.design.entities())) {
+            entity.attributes().forEach(own -> changed.put(own.id(), own));
+        }
+        if (design.relationships() == before.design.relationships()) {
+            links = before.links;
         }
         boolean removed = before.design.entities().size() > design.entities().size();
         if (!removed && changed.size() < MAX_NEWER) {

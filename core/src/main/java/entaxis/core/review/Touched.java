@@ -1,12 +1,17 @@
 package entaxis.core.review;
 
 import entaxis.core.design.Design;
+import entaxis.core.design.Elements;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.OwnerId;
 import entaxis.core.design.Relationship;
+import entaxis.core.design.RelationshipId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
+import entaxis.core.schema.Table;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -39,29 +44,19 @@ final class Touched {
     }
 
     private void entities() {
-        now.design().entities().forEach(entity -> {
-            boolean same = before.design().entities().find(entity.id()).filter(old -> old == entity).isPresent()
-                    && before.table(entity.id()) == now.table(entity.id());
-            if (!same) {
-                changed.add(entity.id());
+        now.design().entities().changedSince(before.design().entities()).forEach(one -> changed.add(one.id()));
+        Map<OwnerId, Table> tables = before.derivation().stated().tables();
+        now.derivation().stated().tables().forEach((owner, table) -> {
+            if (owner instanceof EntityId entity && tables.get(owner) != table) {
+                changed.add(entity);
             }
         });
     }
 
     private void relationships() {
-        if (before.design().relationships() == now.design().relationships()) {
-            return;
-        }
-        for (Relationship relationship : now.design().relationships()) {
-            if (before.design().relationships().find(relationship.id()).filter(old -> old == relationship).isEmpty()) {
-                ends(relationship);
-            }
-        }
-        for (Relationship relationship : before.design().relationships()) {
-            if (now.design().relationships().find(relationship.id()).filter(later -> later == relationship).isEmpty()) {
-                ends(relationship);
-            }
-        }
+        Elements<RelationshipId, Relationship> old = before.design().relationships();
+        now.design().relationships().changedSince(old).forEach(this::ends);
+        old.changedSince(now.design().relationships()).forEach(this::ends);
     }
 
     private void ends(Relationship relationship) {

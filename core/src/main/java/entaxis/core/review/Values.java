@@ -3,6 +3,7 @@ package entaxis.core.review;
 import entaxis.core.change.AttributeAspect;
 import entaxis.core.change.Change;
 import entaxis.core.design.Attribute;
+import entaxis.core.design.AttributeId;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Entity;
 import entaxis.core.design.Enumeration;
@@ -164,19 +165,19 @@ public final class Values {
 
     /** Whether the default and all sample values of an attribute would fit another type. */
     public static boolean allFit(Reviewed of, Entity entity, Attribute own, SqlType type) {
-        return stored(of, entity, own).stream().allMatch(value -> unfit(of, type, value).isEmpty());
+        return stored(own.id(), own.defaultValue(), of.rows(entity.id())).stream()
+                .allMatch(value -> unfit(of, type, value).isEmpty());
     }
 
     /**
      * The values that an attribute is known to get: its default, if that is a literal, and those of the sample rows.
      */
-    public static List<String> stored(Reviewed of, Entity entity, Attribute own) {
-        List<SampleRow> rows = of.rows(entity.id());
-        if (rows.isEmpty() && own.defaultValue().isEmpty()) {
+    public static List<String> stored(AttributeId own, Optional<String> defaultValue, List<SampleRow> rows) {
+        if (rows.isEmpty() && defaultValue.isEmpty()) {
             return List.of();
         }
-        ColumnPath path = ColumnPath.own(own.id());
-        return Stream.concat(own.defaultValue().flatMap(Values::literal).stream(),
+        ColumnPath path = ColumnPath.own(own);
+        return Stream.concat(defaultValue.flatMap(Values::literal).stream(),
                 rows.stream().map(row -> row.values().getOrDefault(path, "").strip())
                 .filter(value -> !value.isEmpty() && !value.equalsIgnoreCase("null"))).distinct().toList();
     }

@@ -36,7 +36,7 @@ public final class DependenciesUnstated implements EntityRule {
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         StatedDependencies stated =
                 of.design().dependencies().find(entity.id()).orElse(StatedDependencies.none(entity.id()));
-        if (!stated.stated().isEmpty() || of.rows(entity.id()).isEmpty()) {
+        if (!stated.stated().isEmpty() || of.rows(entity.id()).size() < Suggestion.MIN_ROWS) {
             return;
         }
         EntityRelation about = EntityRelation.of(of.design(), of.derivation(), entity.id());

@@ -29,7 +29,7 @@ public final class FactTwice implements EntityRule {
 
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
-        AcrossEntities.facts(of.design(), entity, of.relationships(entity.id())).stream()
+        AcrossEntities.of(of.design(), entity, of.relationships(entity.id()), of::facts).stream()
                 .filter(one -> one.kind() == AcrossEntities.Kind.DESCRIBES_ANOTHER || first(of, entity, one))
                 .forEach(one -> entity.attribute(one.attribute().orElseThrow())
                         .ifPresent(own -> found.accept(INFO.found(

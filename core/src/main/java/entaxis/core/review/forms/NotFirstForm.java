@@ -37,7 +37,7 @@ public final class NotFirstForm implements EntityRule {
         List<List<String>> values = of.rows(entity.id()).stream()
                 .map(row -> own.stream().map(one -> row.values().getOrDefault(ColumnPath.own(one.id()), "")).toList())
                 .toList();
-        for (FirstFormSigns sign : FirstFormSigns.of(Rows.of(own.stream().map(Attribute::name).toList(), values))) {
+        for (FirstFormSigns sign : FirstFormSigns.of(own.stream().map(Attribute::name).toList(), values)) {
             List<Attribute> shown = sign.attributes().members().stream().map(own::get).toList();
             found.accept(new Finding(INFO.id(), INFO.level(), shown.stream().map(one -> of.about(entity, one)).toList(),
                     "“" + shown.stream().map(Attribute::name)

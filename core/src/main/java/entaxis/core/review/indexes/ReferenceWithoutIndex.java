@@ -44,12 +44,13 @@ public final class ReferenceWithoutIndex implements GatheringRule<ReferenceWitho
 
     @Override
     public Optional<Bare> gather(Entity entity, Reviewed of) {
-        if (of.dialect().indexesReferences()) {
+        Table table = of.table(entity.id());
+        if (table.foreignKeys().isEmpty() || of.dialect().indexesReferences()) {
             return Optional.empty();
         }
-        Table table = of.table(entity.id());
+        List<List<String>> orders = ServedColumns.orders(table);
         List<Relationship> bare = table.foreignKeys().stream().filter(
-                key -> ServedColumns.orders(table).stream().noneMatch(order -> order.containsAll(key.columns())))
+                key -> orders.stream().noneMatch(order -> order.containsAll(key.columns())))
                 .flatMap(key -> key.origin().flatMap(of.design().relationships()::find).stream()).toList();
         return bare
                 .isEmpty()

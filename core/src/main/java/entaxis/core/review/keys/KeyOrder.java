@@ -38,10 +38,14 @@ public final class KeyOrder implements EntityRule {
     @Override
     public void judge(Entity entity, Reviewed of, Consumer<Finding> found) {
         Table table = of.table(entity.id());
+        if (table.foreignKeys().isEmpty() || of.dialect().indexesReferences()) {
+            return;
+        }
+        List<List<String>> orders = ServedColumns.orders(table);
         for (ForeignKey key : table.foreignKeys()) {
             Optional<List<String>> behind =
-                    of.dialect().indexesReferences() || ServedColumns.served(table, key.columns()) ? Optional.empty()
-                            : ServedColumns.orders(table).stream().filter(
+                    ServedColumns.served(orders, key.columns()) ? Optional.empty()
+                            : orders.stream().filter(
                                     order -> order.size() > key.columns().size() && order.containsAll(key.columns()))
                                     .findFirst();
             Optional<Relationship> reference = key.origin().flatMap(of.design().relationships()::find);

@@ -37,13 +37,17 @@ public final class NamesCollide implements NamesRule {
             String name = table.namespace() + "." + of.dialect().compared(table.name());
             Optional.ofNullable(tables.putIfAbsent(name, about))
                     .ifPresent(other -> found.accept(finding(of, about, other, "tables")));
-            Map<String, About> columns = new HashMap<>();
+            Map<String, Column> columns = new HashMap<>();
             for (Column column : table.columns()) {
-                About one = new About(About.Kind.ATTRIBUTE, about.id(), table.name() + "." + column.name());
-                Optional.ofNullable(columns.putIfAbsent(of.dialect().compared(column.name()), one))
-                        .ifPresent(other -> found.accept(finding(of, one, other, "columns")));
+                Optional.ofNullable(columns.putIfAbsent(of.dialect().compared(column.name()), column))
+                        .ifPresent(other -> found.accept(finding(of, about(about, table, column),
+                                about(about, table, other), "columns")));
             }
         }
+    }
+
+    private static About about(About owner, Table table, Column column) {
+        return new About(About.Kind.ATTRIBUTE, owner.id(), table.name() + "." + column.name());
     }
 
     private static Finding finding(Reviewed of, About about, About other, String what) {

@@ -5,6 +5,7 @@ import entaxis.core.change.Change;
 import entaxis.core.design.AttributeId;
 import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.SampleRow;
 import entaxis.core.review.About;
 import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
@@ -15,6 +16,7 @@ import entaxis.core.review.Remedy;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
+import entaxis.core.schema.Table;
 import entaxis.core.type.SqlType;
 import entaxis.core.word.Words;
 import java.util.ArrayList;
@@ -43,8 +45,18 @@ public final class SameNameOtherType implements GatheringRule<List<SameNameOther
     private static final int REMEDIES = 2;
     private static final int TOGETHER = 100;
 
-    /** An attribute with the name of its column. */
-    record Owned(String column, About about, EntityId entity, AttributeId own, SqlType type, List<String> values) { }
+    /** An attribute with the names of its table and column, and the rows that may have a value of it. */
+    record Owned(String table, String column, EntityId entity, AttributeId own, SqlType type,
+            Optional<String> defaultValue, List<SampleRow> rows) {
+        About about() {
+            return new About(About.Kind.ATTRIBUTE, entity.value(), table + "." + column);
+        }
+
+        boolean wouldFit(Reviewed of, SqlType other) {
+            return Values.stored(own, defaultValue, rows).stream()
+                    .allMatch(value -> Values.unfit(of, other, value).isEmpty());
+        }
+    }
 
     @Override
     public RuleInfo info() {
@@ -53,13 +65,12 @@ public final class SameNameOtherType implements GatheringRule<List<SameNameOther
 
     @Override
     public Optional<List<Owned>> gather(Entity entity, Reviewed of) {
-        return Optional.of(of.table(entity.id()).columns().stream().filter(column -> !COMMON.contains(column.name()))
+        Table table = of.table(entity.id());
+        return Optional.of(table.columns().stream().filter(column -> !COMMON.contains(column.name()))
                 .flatMap(column -> column.origin()
                         .filter(path -> !path.migrated()).flatMap(path -> entity.attribute(path.attribute()))
-                        .map(own -> new Owned(column.name(),
-                                new About(About.Kind.ATTRIBUTE, entity.id().value(),
-                                        of.table(entity.id()).name() + "." + column.name()),
-                                entity.id(), own.id(), own.type(), Values.stored(of, entity, own)))
+                        .map(own -> new Owned(table.name(), column.name(), entity.id(), own.id(), own.type(),
+                                own.defaultValue(), of.rows(entity.id())))
                         .stream())
                 .toList());
     }
@@ -95,8 +106,7 @@ public final class SameNameOtherType implements GatheringRule<List<SameNameOther
         List<Remedy> remedies =
                 byType.entrySet().stream().sorted(Comparator.comparing(type -> -type.getValue().size())).limit(REMEDIES)
                         .filter(type -> all.size() <= TOGETHER && all.stream()
-                                .allMatch(one -> one.values().stream()
-                                        .allMatch(value -> Values.unfit(of, type.getKey(), value).isEmpty())))
+                                .allMatch(one -> one.wouldFit(of, type.getKey())))
                         .map(type -> new Remedy("Make all of them " + of.design().text(type.getKey()),
                                 new Change.Several(all.stream()
                                         .filter(one -> !one.type().equals(type.getKey()))
