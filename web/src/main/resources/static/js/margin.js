@@ -6,6 +6,7 @@ window.entaxisMargin = (function () {
 
   const notes = () => [...margin.querySelectorAll(".note")];
   function ask() {
+    clearTimeout(timer);   // one that is due would take the keys away from the note that they are on
     const query = new URLSearchParams({ sheet: desk.dataset.sheet || "", level, brief: String(margin.hidden) });
     // out of the queue of edits and looks: those must not wait for a review
     return htmx.ajax("GET", `/designs/${desk.dataset.design}/margin?${query}`, { source: document.getElementById("margin-asks"), target: "#margin-notes", swap: margin.hidden ? "none" : "morph:innerHTML" })

@@ -79,6 +79,11 @@ class RulesTest {
         return new Small().entity("Jar", lines);
     }
 
+    private static Small numbered(String name) {
+        return new Small().entity(name, "jar_id integer generated always as identity primary key",
+                "label varchar(9) not null");
+    }
+
     private static Small joined(String verb, Cardinality parent, String back, Cardinality child) {
         return two().relate("Collector", verb, parent, "Trip", back, child, false);
     }
@@ -300,17 +305,14 @@ class RulesTest {
                 of("optional-in-key",
                         () -> unique(one("jar_no integer primary key", "label varchar(9)"), "Jar", "label"),
                         () -> unique(one("jar_no integer primary key", "label varchar(9) not null"), "Jar", "label")),
-                of("surrogate-alone",
-                        () -> one("jar_id integer generated always as identity primary key",
-                                "label varchar(9) not null"),
-                        () -> unique(one("jar_id integer generated always as identity primary key",
-                                "label varchar(9) not null"), "Jar", "label")),
+                of("surrogate-alone", () -> numbered("Jar"), () -> unique(numbered("Jar"), "Jar", "label")),
+                of("surrogate-alone", () -> numbered("Jar log").relate("Jar log", "corrects", Cardinality.ZERO_OR_ONE,
+                        "Jar log", "is corrected by", MANY, false), () -> numbered("Jar log")),
                 of("redundant-key",
                         () -> unique(one("jar_no integer primary key", "label varchar(9) not null"), "Jar", "jar_no",
                                 "label"),
                         () -> unique(one("jar_no integer primary key", "label varchar(9) not null"), "Jar", "label")),
-                of("inexact-key", () -> one("weight double precision primary key"),
-                        () -> one("weight numeric(9,3) primary key")),
+                of("inexact-key", () -> one("weight real primary key"), () -> one("weight numeric(9) primary key")),
                 of("inexact-key", () -> one("label text primary key").done(onMySql(two())),
                         () -> one("label text primary key")),
                 of("inexact-key", () -> one("filled_at timestamp with time zone primary key"),

@@ -116,7 +116,7 @@ public final class OracleDialect extends Dialect {
     public SqlType held(SqlType type, boolean keyed, LossReport loss) {
         return switch (type) {
             case CharacterType(Form form, OptionalInt length) when keyed
-                    && (form == Form.LARGE || length.orElse(Integer.MAX_VALUE) > 1000) -> {
+                    && (form == Form.LARGE || length.orElse(Integer.MAX_VALUE) > MAX_VARCHAR) -> {
                 loss.say("a key holds at most " + MAX_KEY + " characters here");
                 yield text(MAX_KEY);
             }
