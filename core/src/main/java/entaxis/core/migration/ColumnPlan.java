@@ -156,13 +156,19 @@ final class ColumnPlan {
         String advice = "";
         List<String> said = new ArrayList<>();
         if (retyped) {
-            Conversion conversion = Conversion.of(from.type(), to.type(), words.dialect());
-            risk = conversion.risk();
-            query = stands(from, to, conversion);
-            said.add("turn " + words.type(from.type()) + " into " + words.type(to.type()));
-            advice = risk == Risk.SLOW
-                    ? "The table may be written again; on a large one: add a column, copy in parts, exchange the names."
-                    : "";
+            Conversion conversion = questions.conversion(from, to);
+            Optional<String> unlisted = questions.unlisted(change, from, to);
+            risk = unlisted.isPresent() ? conversion.risk().or(Risk.MAY_FAIL) : conversion.risk();
+            query = unlisted.or(() -> stands(from, to, conversion));
+            said.add(from.type().equals(to.type()) ? "turn its values into those of the new " + words.type(to.type())
+                    : "turn " + words.type(from.type()) + " into " + words.type(to.type()));
+            advice = switch (conversion) {
+                case WIDENS ->
+                        "The table may be written again; on a large one: add a column, copy in parts, exchange the "
+                                + "names.";
+                case REFUSES -> query.isEmpty() ? "Fails if a value cannot become " + words.type(to.type()) + "." : "";
+                default -> "";
+            };
         }
         if (requires) {
             risk = risk.or(values.isPresent() ? Risk.SLOW : Risk.MAY_FAIL);
@@ -199,8 +205,7 @@ final class ColumnPlan {
                 && from.type() instanceof DecimalType) {
             return Optional.of(rows() + " WHERE " + name + " <> round(" + name + ", " + scale.orElse(0) + ")");
         }
-        return conversion == Conversion.CUTS || conversion == Conversion.REFUSES ? Optional.of(given(from))
-                : Optional.empty();
+        return conversion == Conversion.CUTS ? Optional.of(given(from)) : Optional.empty();
     }
 
     private void reorder(List<Step> steps) {
@@ -237,6 +242,7 @@ final class ColumnPlan {
             Optional<String> fill = fills.of(change.name(), column.name());
             if (own.isPresent() && !lost) {
                 boolean requires = !own.get().required() && column.required();
+                risk = risk.or(questions.conversion(own.get(), column).risk());
                 String value = engine.converted(engine.name(own.get().name()), own.get(), column);
                 names.add(engine.name(column.name()));
                 values.add(requires && fill.isPresent() ? "coalesce(" + value + ", " + fill.get() + ")" : value);

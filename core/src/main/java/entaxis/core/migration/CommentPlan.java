@@ -37,6 +37,11 @@ final class CommentPlan {
         }
     }
 
+    /** What a step does. */
+    static String comment(String comment, String object) {
+        return comment.isEmpty() ? "Remove the comment on " + object : "Comment on " + object;
+    }
+
     /** Whether a column gets the comment of its domain whenever the table is copied. */
     private boolean handedDown(Column column) {
         return dialect.columnsShowTypeComments() && column.type() instanceof SqlType.UserType(String name)
@@ -56,7 +61,8 @@ final class CommentPlan {
                 continue;
             }
             if (!table.comment().equals(anew ? "" : change.before.comment())) {
-                say(steps, table, "Say what " + TableNames.of(table) + " is", engine.tableComment(table));
+                say(steps, table, comment(table.comment(), "the table " + TableNames.of(table)),
+                        engine.tableComment(table));
             }
             for (Column column : table.columns()) {
                 Optional<Column> before = anew || change.dropped().contains(column.name()) ? Optional.empty()
@@ -66,7 +72,8 @@ final class CommentPlan {
                 boolean handed = (change == null || change.touchesColumns())
                         && (handedDown(column) || before.map(this::handedDown).orElse(false));
                 if (!covered && (handed || !column.comment().equals(before.map(Column::comment).orElse("")))) {
-                    say(steps, table, "Say what " + TableNames.of(table) + "." + column.name() + " is",
+                    say(steps, table, comment(column.comment(),
+                            "the column " + TableNames.of(table) + "." + column.name()),
                             engine.columnComment(table, column, before.map(Column::comment).orElse("").isEmpty()));
                 }
             }

@@ -11,9 +11,7 @@ import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.SupportingIndex;
 import entaxis.core.reconcile.TableNames;
-import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
-import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -61,7 +59,7 @@ final class Planner {
         this.engine = Alterations.of(dialect.target());
         this.renamed = SchemaRenaming.apply(from, pairing, dialect);
         this.types = new TypePlan(from, to, dialect, words, engine);
-        this.questions = new Questions(changes, to, words, engine);
+        this.questions = new Questions(changes, from, to, words, engine);
         this.removed = new RemovedConstraints(changes, renamed, to, words, engine);
     }
 
@@ -77,6 +75,7 @@ final class Planner {
 
     List<Step> steps() {
         pairTables();
+        schemas();
         extensions();
         types.steps(steps);
         new ProgramPlan(renamed, to, dialect, engine).steps(touchedTables(), steps);
@@ -92,8 +91,8 @@ final class Planner {
                 moves.stream().filter(move -> move.change() == change).flatMap(move -> move.split().moved().stream())
                         .collect(Collectors.toSet()))
                 .steps(steps));
-        changes.values().forEach(this::putOn);
-        references();
+        RulesInForce inForce = new RulesInForce(changes, renamed, to, words, moves);
+        steps.addAll(new AddedConstraints(changes, to, words, engine, questions, removed, inForce).steps());
         new CommentPlan(from, to, words, engine, changes).steps(steps);
         if (words.commented()) {
             types.comments(steps);
@@ -115,7 +114,7 @@ final class Planner {
             changes.put(words.folded(name),
                     new TableChange(originals.get(words.folded(name)), pair.from(), pair.to(),
                             pairing.columns().getOrDefault(name, Map.of()), words,
-                    types.replacedNames(), types.changedStructures()));
+                            types.replacedNames(), types.changedStructures(), questions::conversion));
         }
         gone.addAll(pairs.gone());
         fresh.addAll(pairs.fresh());
@@ -131,6 +130,15 @@ final class Planner {
                 .forEach(name -> touched.add(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT)));
         gone.forEach(table -> touched.add(table.name().toLowerCase(Locale.ROOT)));
         return touched;
+    }
+
+    /** Schemas that only tables are in that are made now. */
+    private void schemas() {
+        Set<String> there = from.tables().stream().map(Table::namespace).collect(Collectors.toSet());
+        to.tables().stream().map(Table::namespace).filter(name -> !name.isEmpty() && !there.contains(name)).distinct()
+                .filter(name -> dialect.schemas())
+                .forEach(name -> add(Step.safe(Stage.TYPES, "", "Create the schema " + name,
+                        List.of(engine.scripts.createSchema(name)))));
     }
 
     private void extensions() {
@@ -356,86 +364,6 @@ final class Planner {
         if (!words.folded(before).equals(words.folded(now)) && !now.isEmpty() && !before.isEmpty()) {
             safe(Stage.NAMES, change.after, "Rename the index " + before + " to " + now,
                     engine.renameIndex(change.after, before, now));
-        }
-    }
-
-    /** Puts constraints and indexes on that are new, or were taken off for a change. */
-    private void putOn(TableChange change) {
-        Table table = change.after;
-        if (!engine.altersColumns()) {
-            List<TableIndex> again = new ArrayList<>(change.indexes.fresh());
-            change.indexes.pairs().stream()
-                    .filter(pair -> change.rebuilt || !words.indexSense(pair.from()).equals(words.indexSense(pair.to()))
-                            || !pair.from().name().equals(pair.to().name()))
-                    .forEach(pair -> again.add(pair.to()));
-            again.forEach(index -> addIndex(table, index));
-            return;
-        }
-        if (table.primaryKey().isPresent()
-                && (change.before.primaryKey().isEmpty() || removed.keyGoes(change) || change.rebuilt)) {
-            PrimaryKey key = table.primaryKey().get();
-            add(Step.of(engine.oneStatement() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL,
-                    "Make " + String.join(", ", key.columns()) + " the primary key of " + change.name(),
-                    List.of(engine.add(table, engine.writer.primaryKey(key))),
-                    questions.duplicates(change, key.columns()), "", true));
-        }
-        List<UniqueKey> uniques = new ArrayList<>(change.uniques.fresh());
-        change.uniques.pairs().stream().filter(pair -> change.rebuilt || removed.uniqueGoes(change, pair))
-                .forEach(pair -> uniques.add(pair.to()));
-        uniques.forEach(key -> add(Step.of(engine.oneStatement() ? Stage.COLUMNS : Stage.CONSTRAINTS, change.name(),
-                Risk.MAY_FAIL, "Require " + String.join(", ", key.columns()) + " of " + change.name() + " to be unique",
-                List.of(engine.add(table, engine.writer.unique(key))), questions.duplicates(change, key.columns()), "",
-                true)));
-        List<CheckRule> checks = new ArrayList<>(change.checks.fresh());
-        change.checks.pairs().stream().filter(pair -> change.rebuilt || removed.checkGoes(change, pair))
-                .forEach(pair -> checks.add(pair.to()));
-        checks.forEach(check -> add(Step.of(Stage.CONSTRAINTS, change.name(), Risk.MAY_FAIL,
-                "Check every row of " + change.name() + (check.name().isEmpty() ? "" : ": " + check.name()),
-                List.of(engine.add(table, engine.writer.check(check))), questions.violations(change, check), "",
-                true)));
-        List<TableIndex> indexes = new ArrayList<>(change.indexes.fresh());
-        change.indexes.pairs().stream().filter(pair -> change.rebuilt || removed.indexGoes(change, pair))
-                .forEach(pair -> indexes.add(pair.to()));
-        indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty())
-                .forEach(index -> addIndex(table, index));
-        if (dialect.numbered() == Numbered.ONE_INDEXED_COLUMN) {
-            indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isPresent())
-                    .forEach(index -> safe(Stage.COLUMNS, table, "Add the index " + index.name(),
-                    List.of(engine.add(table, engine.writer.indexInside(index)))));
-        }
-    }
-
-    private void addIndex(Table table, TableIndex index) {
-        TableChange change = changes.get(words.folded(TableNames.of(table)));
-        Optional<String> query = index.unique() && index.predicate().isEmpty()
-                && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression)
-                        ? questions.duplicates(change, index.columnNames()) : Optional.empty();
-        add(Step.of(Stage.INDEXES, TableNames.of(table), index.unique() ? Risk.MAY_FAIL : Risk.SLOW,
-                "Create the index " + index.name() + " on " + TableNames.of(table),
-                List.of(engine.writer.createIndex(table, index)), query, engine.indexAdvice(), true));
-    }
-
-    private void references() {
-        if (!dialect.addsForeignKeys()) {
-            return;
-        }
-        for (Table table : to.tables()) {
-            TableChange change = changes.get(words.folded(TableNames.of(table)));
-            List<ForeignKey> keys = new ArrayList<>();
-            if (change == null) {
-                keys.addAll(table.foreignKeys());
-            } else {
-                Matching<ForeignKey> pairs = removed.pairs(change);
-                keys.addAll(pairs.fresh());
-                pairs.pairs().stream().filter(pair -> removed.referenceGoes(change, pair)).forEach(pair ->
-                        keys.add(pair.to()));
-            }
-            for (ForeignKey key : keys) {
-                add(Step.of(Stage.REFERENCES, TableNames.of(table), change == null ? Risk.SAFE : Risk.MAY_FAIL,
-                        "Make " + TableNames.of(table) + " refer to " + key.referencedTable(),
-                        List.of(engine.addForeignKey(table, key)),
-                        change == null ? Optional.empty() : questions.orphans(change, key), "", true));
-            }
         }
     }
 

@@ -105,7 +105,7 @@ final class ProgramPlan {
         }
         if (!statements.isEmpty()) {
             steps.add(Step.safe(Stage.COMMENTS, "",
-                    "Say what the " + now.kind().word() + " " + now.name() + " is, and who may use it", statements));
+                    "Comment on the " + now.kind().word() + " " + now.name() + ", and say who may use it", statements));
         }
     }
 

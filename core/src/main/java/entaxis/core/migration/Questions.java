@@ -8,8 +8,13 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.token.Identifiers;
+import entaxis.core.type.SqlType.EnumType;
+import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -22,12 +27,14 @@ import java.util.stream.Collectors;
 /** Queries on the tables as they are before the script, that tell how many rows would make a step fail. */
 final class Questions {
     private final Map<String, TableChange> changes;
+    private final Schema from;
     private final Schema to;
     private final EngineWordingRules words;
     private final Alterations engine;
 
-    Questions(Map<String, TableChange> changes, Schema to, EngineWordingRules words, Alterations engine) {
+    Questions(Map<String, TableChange> changes, Schema from, Schema to, EngineWordingRules words, Alterations engine) {
         this.changes = changes;
+        this.from = from;
         this.to = to;
         this.words = words;
         this.engine = engine;
@@ -42,6 +49,11 @@ final class Questions {
                 .filter(table -> TableNames.of(table)
                         .equals(TableNames.of(key.referencedNamespace(), key.referencedTable())))
                 .findFirst().map(Table::keyColumns).orElse(List.of());
+    }
+
+    /** What becomes of the values of a column. */
+    Conversion conversion(Column before, Column after) {
+        return Conversion.of(before.type(), from.types(), after.type(), to.types(), words.dialect());
     }
 
     /** How many rows share the values of these columns with another row, as the table is before the script. */
@@ -91,10 +103,14 @@ final class Questions {
         boolean required =
                 key.columns().stream().allMatch(name -> change.after.column(name).map(Column::required).orElse(false));
         String table = engine.writer.name(change.original);
-        if (!there) {
-            return required ? Optional.of("SELECT count(*) FROM " + table) : Optional.empty();
-        }
         Map<String, String> own = change.oldNames();
+        if (!there) {
+            boolean known = key.columns().stream().allMatch(column -> change.before.column(column).isPresent());
+            return known ? Optional.of("SELECT count(*) FROM " + table + " WHERE " + key.columns().stream()
+                    .map(column -> engine.name(own.getOrDefault(column, column)) + " IS NOT NULL")
+                    .collect(Collectors.joining(" AND ")))
+                    : required ? Optional.of("SELECT count(*) FROM " + table) : Optional.empty();
+        }
         Map<String, String> theirs = other.oldNames();
         boolean comparable = true;
         StringBuilder match = new StringBuilder();
@@ -109,9 +125,41 @@ final class Questions {
             comparable &= ownType.equals(theirType) || Conversion.alike(ownType, theirType);
         }
         if (!comparable) {
-            return Optional.of("SELECT count(*) FROM " + table);
+            return Optional.empty();
         }
         return Optional.of("SELECT count(*) FROM " + table + " own WHERE " + given + "NOT EXISTS (SELECT 1 FROM "
                 + engine.writer.name(other.original) + " there WHERE " + match + ")");
+    }
+
+    /**
+     * How many rows have a value that an enumeration no longer lists, or that the condition of a domain refuses; none
+     * where every value stays one.
+     */
+    Optional<String> unlisted(TableChange change, Column before, Column after) {
+        String name = engine.name(change.oldNames().getOrDefault(before.name(), before.name()));
+        String rows = "SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE ";
+        List<String> lost = new ArrayList<>(values(before.type(), from));
+        List<String> listed = values(after.type(), to);
+        lost.removeAll(listed);
+        if (!listed.isEmpty() && !lost.isEmpty()) {
+            return Optional.of(rows + name + " IN " + words.dialect().values(lost));
+        }
+        return to.types().stream()
+                .filter(type -> type instanceof DomainDefinition && after.type().equals(new UserType(type.name())))
+                .flatMap(type -> ((DomainDefinition) type).check().stream())
+                .map(check -> rows + "NOT (" + words.dialect()
+                        .written(Identifiers.exchanged(check.condition(), Map.of("value", name))) + ")")
+                .findFirst();
+    }
+
+    /** The values of an enumeration, wherever it is defined. */
+    private static List<String> values(SqlType type, Schema schema) {
+        return switch (type) {
+            case EnumType(List<String> values) -> values;
+            case UserType(String name) -> schema.types().stream()
+                    .filter(one -> one instanceof EnumDefinition && one.name().equals(name))
+                    .map(one -> ((EnumDefinition) one).values()).findFirst().orElse(List.of());
+            default -> List.of();
+        };
     }
 }

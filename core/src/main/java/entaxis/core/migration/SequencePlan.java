@@ -58,7 +58,8 @@ final class SequencePlan {
         }
         if (!(anew ? "" : pair.from().comment()).equals(now.comment())) {
             comments.comment(now).ifPresent(words -> steps.add(
-                    Step.safe(Stage.COMMENTS, "", "Say what the sequence " + now.name() + " is", List.of(words))));
+                    Step.safe(Stage.COMMENTS, "", CommentPlan.comment(now.comment(), "the sequence " + now.name()),
+                            List.of(words))));
         }
         List<String> users = anew ? grants.sequence(now, Optional.empty())
                 : pair.from().grants().map(before -> grants.sequence(now, Optional.of(before))).orElse(List.of());

@@ -22,6 +22,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 
 /**
@@ -55,14 +56,15 @@ final class TableChange {
     private final Set<String> unsettled = new HashSet<>();
 
     TableChange(Table original, Table before, Table after, Map<String, String> renamed, EngineWordingRules words,
-            Set<String> replacedTypes, Set<String> changedStructures) {
+            Set<String> replacedTypes, Set<String> changedStructures,
+            BiFunction<Column, Column, Conversion> conversions) {
         this.original = original;
         this.before = before;
         this.after = after;
         this.renamed = renamed;
         this.words = words;
         this.engine = Alterations.of(words.dialect().target());
-        columns(replacedTypes, changedStructures);
+        columns(replacedTypes, changedStructures, conversions);
         this.uniques = Matching.of(words.uniques(before), words.uniques(after),
                 key -> words.folded(key.columns()).toString(), key -> words.folded(key.name()));
         this.checks = Matching.of(before.checks(), after.checks(), check -> words.sense(check.condition()),
@@ -98,7 +100,8 @@ final class TableChange {
                 .toList();
     }
 
-    private void columns(Set<String> replacedTypes, Set<String> changedStructures) {
+    private void columns(Set<String> replacedTypes, Set<String> changedStructures,
+            BiFunction<Column, Column, Conversion> conversions) {
         Matching<Column> pairs =
                 Matching.of(before.columns(), after.columns(), column -> words.folded(column.name()), column -> "");
         gone.addAll(pairs.gone());
@@ -112,7 +115,7 @@ final class TableChange {
                     || from.generated().isPresent() && to.generated().isEmpty();
             boolean structure = to.type() instanceof UserType(String type) && changedStructures.contains(type);
             boolean impossible =
-                    typed && Conversion.of(from.type(), to.type(), words.dialect()) == Conversion.IMPOSSIBLE
+                    typed && conversions.apply(from, to) == Conversion.IMPOSSIBLE
                     || typed && to.generated().isPresent();
             if (computed || structure || impossible) {
                 replaced.add(pair);

@@ -156,7 +156,7 @@ final class TypePlan {
         }
         for (TypeDefinition type : to.types()) {
             if (!type.comment().equals(before(type).map(TypeDefinition::comment).orElse(""))) {
-                steps.add(Step.safe(Stage.COMMENTS, "", "Say what " + type.name() + " is",
+                steps.add(Step.safe(Stage.COMMENTS, "", CommentPlan.comment(type.comment(), "the type " + type.name()),
                         List.of("COMMENT ON " + engine.scripts.kind(type) + " "
                                 + engine.writer.qualified("", type.name()) + " IS "
                         + dialect.literal(type.comment()))));

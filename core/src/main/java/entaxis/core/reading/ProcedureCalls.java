@@ -66,6 +66,7 @@ final class ProcedureCalls {
         boolean understood = switch (procedure) {
             case "sp_rename" -> renamed(given);
             case "sp_addextendedproperty", "sp_updateextendedproperty" -> described(given, labels);
+            case "sp_dropextendedproperty" -> undescribed(given, labels);
             default -> false;
         };
         if (!understood) {
@@ -151,6 +152,18 @@ final class ProcedureCalls {
             }
         });
         return found.isPresent();
+    }
+
+    /** A description that goes: there is no text among the arguments. */
+    private boolean undescribed(List<String> given, List<String> labels) {
+        if (given.isEmpty()) {
+            return false;
+        }
+        List<String> all = new ArrayList<>(given);
+        List<String> labelled = new ArrayList<>(labels);
+        all.add(1, "");
+        labelled.add(1, "");
+        return described(all, labelled);
     }
 
     private static String argument(List<String> given, List<String> labels, String label, int place) {

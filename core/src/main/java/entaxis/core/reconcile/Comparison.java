@@ -66,6 +66,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         private final RenameMap back;
         private final List<Difference> differences = new ArrayList<>();
         private final List<String> remarks = new ArrayList<>();
+        private List<TypeDefinition> typesBefore = List.of();
+        private List<TypeDefinition> typesWanted = List.of();
         private List<TypeDefinition> allTypes = List.of();
         private Map<String, String> defaultsBefore = Map.of();
         private Map<String, String> defaultsWanted = Map.of();
@@ -89,6 +91,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         }
 
         Comparison compare(Schema from, Schema to) {
+            typesBefore = from.types();
+            typesWanted = to.types();
             defaultsBefore = defaults(from.types());
             defaultsWanted = defaults(to.types());
             allTypes = Stream.concat(from.types().stream(), to.types().stream()).toList();
@@ -292,7 +296,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             if (!unsaid && !words.folded(type).equalsIgnoreCase(words.folded(wantedType))) {
                 say(SchemaPart.COLUMN, table, name, Aspect.TYPE, type, wantedType,
                         from.generated().isPresent() && to.generated().isPresent() ? Risk.SLOW
-                        : Conversion.of(from.type(), to.type(), dialect).risk());
+                        : Conversion.of(from.type(), typesBefore, to.type(), typesWanted, dialect).risk());
             }
             if (from.required() != to.required()) {
                 say(SchemaPart.COLUMN, table, name, Aspect.REQUIRED, from.required() ? "not null" : "null",
@@ -346,7 +350,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             for (Pair<T> pair : pairs.pairs()) {
                 if (!kind.sense().apply(pair.from()).equals(kind.sense().apply(pair.to()))) {
                     say(kind.part(), table, kind.label(pair.to()), Aspect.DEFINITION, kind.wording().apply(pair.from()),
-                            kind.wording().apply(pair.to()), kind.risk());
+                            kind.wording().apply(pair.to()), kind.risk(pair.from(), pair.to()));
                 }
                 if (kind.renamed(pair.from(), pair.to())) {
                     say(kind.part(), table, kind.label(pair.to()), Aspect.NAME, kind.name().apply(pair.from()),
@@ -354,7 +358,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                 }
             }
             pairs.fresh().forEach(item -> say(kind.part(), table, kind.label(item), Aspect.PRESENCE, "",
-                    kind.wording().apply(item), kind.risk()));
+                    kind.wording().apply(item), kind.risk(item)));
             pairs.gone().forEach(item -> say(kind.part(), table, kind.label(item), Aspect.PRESENCE,
                     kind.wording().apply(item), "", Risk.SAFE));
         }

@@ -48,6 +48,22 @@ record ConstraintKind<T>(SchemaPart part, EngineWordingRules words, Function<Tab
         return !words.folded(one).equals(words.folded(other)) && !words.madeUp(one) && !words.madeUp(other);
     }
 
+    /** What putting one on does to the rows. */
+    Risk risk(T item) {
+        return item instanceof TableIndex index && index.unique() ? Risk.MAY_FAIL : risk;
+    }
+
+    /** What exchanging one for another does to the rows, which may be known to obey the second as well. */
+    Risk risk(T from, T to) {
+        boolean obeyed = from instanceof PrimaryKey one && to instanceof PrimaryKey other
+                && words.folded(other.columns()).containsAll(words.folded(one.columns()))
+                || from instanceof UniqueKey key && to instanceof UniqueKey longer
+                        && words.folded(longer.columns()).containsAll(words.folded(key.columns()))
+                || from instanceof ForeignKey reference && to instanceof ForeignKey acting
+                        && words.referenceSense(reference, List.of()).equals(words.referenceSense(acting, List.of()));
+        return obeyed ? Risk.SLOW : risk(to);
+    }
+
     static ConstraintKind<PrimaryKey> primaryKey(EngineWordingRules words) {
         return new ConstraintKind<>(SchemaPart.PRIMARY_KEY, words, table -> table.primaryKey().stream().toList(),
                 key -> words.folded(key.columns()).toString() + words.prefixes(key), PrimaryKey::name,

@@ -1,5 +1,7 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
@@ -22,6 +24,7 @@ import entaxis.core.type.SqlType.UuidType;
 import entaxis.core.type.SqlType;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 
 /** What becomes of values whose column gets another type. */
 public enum Conversion {
@@ -56,6 +59,28 @@ public enum Conversion {
             case OTHER -> from instanceof UserType && to instanceof UserType ? REFUSES
                     : from instanceof UserType || to instanceof UserType ? REFUSES : IMPOSSIBLE;
         };
+    }
+
+    /**
+     * What becomes of values in another type, where both may be domains of their schema: a domain holds the values of
+     * its base that its rules let in.
+     */
+    public static Conversion of(SqlType from, List<TypeDefinition> had, SqlType to, List<TypeDefinition> has,
+            Dialect dialect) {
+        Optional<DomainDefinition> old = domain(from, had);
+        Optional<DomainDefinition> now = domain(to, has);
+        if (old.isEmpty() && now.isEmpty() || old.equals(now)) {
+            return of(from, to, dialect);
+        }
+        Conversion plain = of(old.map(DomainDefinition::base).orElse(from), now.map(DomainDefinition::base).orElse(to),
+                dialect);
+        boolean ruled = now.filter(one -> one.check().isPresent() || one.required()).isPresent();
+        return ruled && plain.compareTo(REFUSES) < 0 ? REFUSES : plain;
+    }
+
+    private static Optional<DomainDefinition> domain(SqlType type, List<TypeDefinition> types) {
+        return types.stream().filter(one -> one instanceof DomainDefinition && type.equals(new UserType(one.name())))
+                .map(DomainDefinition.class::cast).findFirst();
     }
 
     /**
@@ -150,7 +175,8 @@ public enum Conversion {
 
     private static Conversion ofNumber(SqlType from, SqlType to, Dialect dialect) {
         if (family(to) == Family.TEXT) {
-            return length(to) >= 60 ? WIDENS : REFUSES;
+            boolean fits = length(to) >= 60 || from instanceof IntegerType && length(to) > whole(from);
+            return fits ? WIDENS : REFUSES;
         }
         if (family(to) == Family.BOOLEAN && dialect.truthAsNumbers()) {
             return CUTS;

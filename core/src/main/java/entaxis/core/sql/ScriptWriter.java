@@ -65,7 +65,7 @@ public final class ScriptWriter {
         }
         namespaces(tables)
                 .forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(),
-                        dialect.createSchema(name, spelling))));
+                        createSchema(name))));
         fitted.schema().extensions().stream().flatMap(name -> dialect.createExtension(name).stream())
                 .forEach(text -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(), text)));
         fitted.schema().types().forEach(
@@ -110,6 +110,11 @@ public final class ScriptWriter {
                 .collect(Collectors.joining(", "));
         return "-- " + title + "\n-- Table definitions for " + dialect.target().title() + "\n"
                 + (left.isEmpty() ? "" : "-- Left out, having no attributes yet: " + left + "\n");
+    }
+
+    /** The statement that makes a schema, if it is not there. */
+    public String createSchema(String name) {
+        return dialect.createSchema(name, spelling);
     }
 
     /** The statement that creates a type which the engine can hold. */

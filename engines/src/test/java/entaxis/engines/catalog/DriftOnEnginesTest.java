@@ -34,7 +34,6 @@ import entaxis.engines.migration.Execution;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -61,21 +60,11 @@ class DriftOnEnginesTest {
 
     private static final int AT_ONCE = 10;
 
-    private interface Databases {
-        Connection database(String name) throws SQLException;
-    }
-
     @Test
     void postgreSql() throws Exception {
         try (EmbeddedPostgres server = EmbeddedPostgres.builder()
                 .setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
-            drifts(Target.POSTGRESQL, POSTGRESQL, name -> {
-                try (Connection connection = server.getPostgresDatabase().getConnection();
-                        Statement statement = connection.createStatement()) {
-                    statement.execute("create database " + name);
-                }
-                return server.getDatabase("postgres", name).getConnection();
-            });
+            drifts(Target.POSTGRESQL, POSTGRESQL, FreshDatabases.of(server));
         }
     }
 
@@ -88,15 +77,16 @@ class DriftOnEnginesTest {
 
     @Test
     void sqlite() throws Exception {
-        drifts(Target.SQLITE, SQLITE, name -> DriverManager.getConnection("jdbc:sqlite::memory:"));
+        drifts(Target.SQLITE, SQLITE, FreshDatabases.SQLITE);
     }
 
     @Test
     void h2() throws Exception {
-        drifts(Target.H2, H2, name -> DriverManager.getConnection("jdbc:h2:mem:"));
+        drifts(Target.H2, H2, FreshDatabases.H2);
     }
 
-    private static void drifts(Target engine, Map<String, List<String>> changes, Databases fresh) throws SQLException {
+    private static void drifts(Target engine, Map<String, List<String>> changes, FreshDatabases fresh)
+            throws SQLException {
         SoftAssertions all = new SoftAssertions();
         int number = 0;
         Connection before = based(fresh, "standing", changes);
@@ -121,7 +111,7 @@ class DriftOnEnginesTest {
     }
 
     /** Ten changes in one database; one that an earlier one rules out is passed over. */
-    private static void manyAtOnce(Target engine, Map<String, List<String>> changes, Databases fresh,
+    private static void manyAtOnce(Target engine, Map<String, List<String>> changes, FreshDatabases fresh,
             SoftAssertions all)
             throws SQLException {
         List<String> names = changes.keySet().stream().filter(name -> !name.equals("base")).toList();
@@ -251,9 +241,9 @@ class DriftOnEnginesTest {
         return rows;
     }
 
-    private static Connection based(Databases fresh, String name, Map<String, List<String>> changes)
+    private static Connection based(FreshDatabases fresh, String name, Map<String, List<String>> changes)
             throws SQLException {
-        Connection connection = fresh.database(name);
+        Connection connection = fresh.fresh(name);
         run(connection, changes.get("base"));
         return connection;
     }

@@ -12,9 +12,7 @@ import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.io.IOException;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -36,10 +34,6 @@ class ScriptsForOtherEnginesTest {
             "books", "that table is not there then",
             "vcard", "a row of so many long texts is longer than MariaDB takes");
 
-    private interface Databases {
-        Connection fresh(String name) throws SQLException;
-    }
-
     @BeforeAll
     static void fetch() throws IOException, InterruptedException {
         RealScripts.fetch();
@@ -49,13 +43,7 @@ class ScriptsForOtherEnginesTest {
     void onPostgreSql() throws Exception {
         try (EmbeddedPostgres server = EmbeddedPostgres.builder()
                 .setOverrideWorkingDirectory(new File("target/pg").getAbsoluteFile()).start()) {
-            all(Target.POSTGRESQL, name -> {
-                try (Connection connection = server.getPostgresDatabase().getConnection();
-                        Statement statement = connection.createStatement()) {
-                    statement.execute("create database " + name);
-                }
-                return server.getDatabase("postgres", name).getConnection();
-            });
+            all(Target.POSTGRESQL, FreshDatabases.of(server));
         }
     }
 
@@ -68,10 +56,10 @@ class ScriptsForOtherEnginesTest {
 
     @Test
     void onSqlite() throws Exception {
-        all(Target.SQLITE, name -> DriverManager.getConnection("jdbc:sqlite::memory:"));
+        all(Target.SQLITE, FreshDatabases.SQLITE);
     }
 
-    private static void all(Target engine, Databases databases) throws IOException, SQLException {
+    private static void all(Target engine, FreshDatabases databases) throws IOException, SQLException {
         SoftAssertions all = new SoftAssertions();
         Dialect dialect = Dialect.of(engine);
         int number = 0;

@@ -136,16 +136,17 @@ public final class SqlServerAlterations extends Alterations {
 
     @Override
     public List<String> tableComment(Table table) {
-        return List.of(guarded(table, "", property("sp_dropextendedproperty", table, "")),
-                property("sp_addextendedproperty", table, table.comment()));
+        String drop = guarded(table, "", property("sp_dropextendedproperty", table, ""));
+        return table.comment().isEmpty() ? List.of(drop)
+                : List.of(drop, property("sp_addextendedproperty", table, table.comment()));
     }
 
     @Override
     public List<String> columnComment(Table table, Column column, boolean first) {
         String place = ", N'COLUMN', " + text(column.name());
         String add = property("sp_addextendedproperty", table, column.comment()) + place;
-        return first ? List.of(add)
-                : List.of(guarded(table, column.name(), property("sp_dropextendedproperty", table, "") + place), add);
+        String drop = guarded(table, column.name(), property("sp_dropextendedproperty", table, "") + place);
+        return first ? List.of(add) : column.comment().isEmpty() ? List.of(drop) : List.of(drop, add);
     }
 
     private String guarded(Table table, String column, String statement) {

@@ -1,0 +1,86 @@
+package entaxis.core.golden;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/**
+ * A case with what is to come of it: a line {@code # what it is}, then sections, each behind a line {@code == name}.
+ * {@code -Dentaxis.rewrite=true} writes the outcome of today; what has changed is to be read before it is kept.
+ */
+public final class GoldenFile {
+    private static final boolean REWRITES = Boolean.getBoolean("entaxis.rewrite");
+
+    private final Path path;
+    private final String title;
+    private final Map<String, String> sections;
+
+    private GoldenFile(Path path, String title, Map<String, String> sections) {
+        this.path = path;
+        this.title = title;
+        this.sections = sections;
+    }
+
+    /** The cases of a folder, in the order of their names. */
+    public static Stream<GoldenFile> in(Path folder) {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.sorted().map(GoldenFile::read).toList().stream();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static GoldenFile read(Path path) {
+        try {
+            String[] parts = Files.readString(path).split("(?m)^== ");
+            Map<String, String> sections = new LinkedHashMap<>();
+            for (int i = 1; i < parts.length; i++) {
+                int end = parts[i].indexOf('\n');
+                sections.put(parts[i].substring(0, end), parts[i].substring(end + 1));
+            }
+            return new GoldenFile(path, parts[0].substring(2).strip(), sections);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** What it is, in a few words. */
+    public String title() {
+        return title;
+    }
+
+    /** A section; empty if there is none of the name. */
+    public String section(String name) {
+        return sections.getOrDefault(name, "");
+    }
+
+    /** What is to come of it; where files are written anew, what comes of it. */
+    public String expected(String name, String outcome) {
+        if (REWRITES && !outcome.equals(section(name))) {
+            sections.put(name, outcome);
+            GoldenFile now = read(path);
+            now.sections.put(name, outcome);
+            now.write();
+        }
+        return section(name);
+    }
+
+    private void write() {
+        StringBuilder text = new StringBuilder("# " + title + "\n");
+        sections.forEach((name, section) -> text.append("== ").append(name).append('\n').append(section));
+        try {
+            Files.writeString(path, text);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Override
+    public String toString() {
+        return path.getFileName().toString().replace(".txt", "");
+    }
+}
