@@ -1,7 +1,7 @@
 package entaxis.web;
 
-import entaxis.web.cli.CommandLine;
 import entaxis.web.cli.CommandTraining;
+import entaxis.web.cli.Commands;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
 import java.io.IOException;
@@ -21,7 +21,7 @@ public class EntaxisApplication {
             CommandTraining.run();
             return;
         }
-        OptionalInt done = new CommandLine(
+        OptionalInt done = new Commands(
                 new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8),
                 new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8)).run(args);
         if (done.isPresent()) {

@@ -2,7 +2,6 @@ package entaxis.web.cli;
 
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
-import entaxis.core.design.Target;
 import entaxis.core.review.About;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
@@ -26,69 +25,70 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Set;
 import java.util.function.Function;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
 
-/** The command {@code check}: what the rules find in a design. */
-final class CheckCommand {
-    private static final String USAGE =
-            "./entaxis check SOURCE [--engine E] [--policy FILE] [--level fault|caution|hint] [--json|--sarif] [--data "
-                    + "FOLDER]";
-    private final PrintStream out;
-    private final PrintStream err;
+/**
+ * The command {@code check}: what the rules find in a design. Exit 0: nothing at the level or above; 1: something; 2:
+ * wrong input, with what is wrong.
+ */
+@Command(name = "check", customSynopsis = "./entaxis check SOURCE [--engine E] [--policy FILE]"
+        + " [--level fault|caution|hint] [--json|--sarif] [--data FOLDER]",
+        description = "Tell what the rules find in a design: faults, cautions and hints.")
+final class CheckCommand extends Subcommand {
+    /** What {@code --level} takes. */
+    static final class Levels extends SmallWords {
+        Levels() {
+            super(Level.values());
+        }
+    }
+
+    @Parameters(paramLabel = "SOURCE", arity = "1..*",
+            description = "A saved design (.json), scripts of one engine, or a configured database.")
+    private List<String> files;
+
+    @Mixin
+    private SourceOptions source;
+
+    @Option(names = "--policy", paramLabel = "FILE", description = "A JSON file that gives rules other levels.")
+    private Optional<String> policy;
+
+    @Option(names = "--level", paramLabel = "LEVEL", defaultValue = "caution", completionCandidates = Levels.class,
+            description = "The lowest level to tell: ${COMPLETION-CANDIDATES}; ${DEFAULT-VALUE} by default.")
+    private Level level;
+
+    @Option(names = "--json", description = "Write JSON.")
+    private boolean json;
+
+    @Option(names = "--sarif", description = "Write SARIF 2.1.0.")
+    private boolean sarif;
 
     CheckCommand(PrintStream out, PrintStream err) {
-        this.out = out;
-        this.err = err;
+        super(out, err);
     }
 
-    /**
-     * Exit 0: nothing at the level or above (caution, if none is given); 1: something; 2: wrong input, with what is
-     * wrong.
-     */
-    int run(List<String> words) {
-        Arguments arguments =
-                Arguments.of(words, Set.of("--engine", "--policy", "--level", "--data"), Set.of("--json", "--sarif"));
-        Optional<String> wrong = wrong(arguments);
-        if (wrong.isPresent()) {
-            err.println(wrong.get());
-            err.println("Usage: " + USAGE);
-            return SqlCommands.WRONG;
+    @Override
+    public Integer call() {
+        if (json && sarif) {
+            throw wrong("Either --json or --sarif, not both.");
         }
-        Optional<Policy> policy = policy(arguments.value("--policy"));
-        Optional<Target> engine = arguments.value("--engine").flatMap(Target::of);
-        Optional<DesignSource.Taken> taken = policy.isEmpty() ? Optional.empty()
-                : new DesignSource(err).withoutLayout().take(arguments.files(), engine, arguments.value("--data"));
+        Optional<Policy> rules = policy(policy);
+        Optional<DesignSource.Taken> taken = rules.isEmpty() ? Optional.empty()
+                : new DesignSource(err).withoutLayout().take(files, source);
         if (taken.isEmpty()) {
-            return SqlCommands.WRONG;
+            return WRONG;
         }
-        Design design = engine.map(target -> taken.get().design().with(taken.get().design().facts().on(target)))
-                .orElse(taken.get().design());
-        List<Finding> findings = Review.of(Reviewed.of(design, Derivation.of(design)), policy.get()).findings();
-        Level level = arguments.value("--level").flatMap(Level::of).orElse(Level.CAUTION);
-        taken.get().missed().forEach(missed -> err.println(SqlCommands.place(missed)));
+        Design design =
+                source.engine().map(target -> taken.get().design().with(taken.get().design().facts().on(target)))
+                        .orElse(taken.get().design());
+        List<Finding> findings = Review.of(Reviewed.of(design, Derivation.of(design)), rules.get()).findings();
+        new ScriptFiles(err).missed(taken.get().missed());
         List<Finding> told = findings.stream().filter(finding -> finding.level().atLeast(level)).toList();
-        tell(arguments, told, findings);
-        return told.isEmpty() ? 0 : SqlCommands.INCOMPLETE;
-    }
-
-    private static Optional<String> wrong(Arguments arguments) {
-        if (arguments.wrong().isPresent()) {
-            return arguments.wrong();
-        }
-        if (arguments.files().isEmpty()) {
-            return Optional
-                    .of("A source is needed: a saved design, a script with its engine, or a configured database.");
-        }
-        if (arguments.value("--engine").filter(name -> Target.of(name).isEmpty()).isPresent()) {
-            return Optional.of("There is no engine “" + arguments.value("--engine").get() + "” here.");
-        }
-        if (arguments.value("--level").filter(word -> Level.of(word).isEmpty()).isPresent()) {
-            return Optional
-                    .of("--level is one of fault, caution, hint; not “" + arguments.value("--level").get() + "”.");
-        }
-        return arguments.has("--json") && arguments.has("--sarif") ? Optional.of("Either --json or --sarif, not both.")
-                : Optional.empty();
+        tell(told, findings);
+        return told.isEmpty() ? 0 : INCOMPLETE;
     }
 
     private Optional<Policy> policy(Optional<String> file) {
@@ -106,13 +106,13 @@ final class CheckCommand {
         return Optional.empty();
     }
 
-    private void tell(Arguments arguments, List<Finding> told, List<Finding> all) {
-        if (arguments.has("--json")) {
+    private void tell(List<Finding> told, List<Finding> all) {
+        if (json) {
             out.println(FindingsJson.of(told));
             return;
         }
-        if (arguments.has("--sarif")) {
-            out.println(SarifLog.of(told, arguments.files().getFirst(), lines(arguments.files().getFirst())));
+        if (sarif) {
+            out.println(SarifLog.of(told, files.getFirst(), lines(files.getFirst())));
             return;
         }
         for (Finding finding : told) {

@@ -48,7 +48,7 @@ public final class CommandTraining {
         String relation = Files.writeString(folder.resolve("tray.txt"), RELATION).toString();
         String rows = Files.writeString(folder.resolve("tray.csv"), "tray,position\n1,1\n1,2\n").toString();
         PrintStream nowhere = new PrintStream(OutputStream.nullOutputStream(), false, StandardCharsets.UTF_8);
-        CommandLine commands = new CommandLine(nowhere, nowhere);
+        Commands commands = new Commands(nowhere, nowhere);
         commands.run("read", script, "--engine", "postgresql", "--json");
         commands.run("sql", script, "--from", "postgresql", "--to", "mysql");
         commands.run("draw", script, "--engine", "postgresql", folder.resolve("tray.svg").toString());

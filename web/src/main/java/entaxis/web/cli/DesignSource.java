@@ -43,15 +43,14 @@ final class DesignSource {
     }
 
     /** The design of a source; none if it cannot be had, which is said. */
-    Optional<Taken> take(List<String> names, Optional<Target> engine, Optional<String> data) {
+    Optional<Taken> take(List<String> names, SourceOptions options) {
         String first = names.getFirst();
         if (names.size() == 1 && first.endsWith(".json")) {
             return new DesignFiles(err).opened(first)
                     .map(opened -> new Taken(opened.design(), pictures(opened), List.of()));
         }
-        if (names.size() == 1 && !SqlCommands.exists(first)) {
-            Connections connections =
-                    Connections.of(Path.of(data.orElse(System.getProperty("user.home") + "/.entaxis")));
+        if (names.size() == 1 && !ScriptFiles.exists(first)) {
+            Connections connections = Connections.of(options.data().path());
             if (connections.list().stream().noneMatch(configured -> configured.name().equals(first))) {
                 err.println(first + ": there is no such file, and no database of this name in connections.properties");
                 return Optional.empty();
@@ -63,12 +62,12 @@ final class DesignSource {
                 return Optional.empty();
             }
         }
+        Optional<Target> engine = options.engine();
         if (engine.isEmpty()) {
-            err.println(first
-                    + ": a script needs --engine, one of: postgresql mysql mariadb sqlite sqlserver oracle h2 iso");
+            err.println(first + ": a script needs --engine, one of: " + String.join(" ", new EngineWords()));
             return Optional.empty();
         }
-        return new SqlCommands(err, err).reading(names, engine.get())
+        return new ScriptFiles(err).reading(names, engine.get())
                 .map(reading -> lifted(reading, Path.of(first).getFileName().toString()));
     }
 

@@ -2,7 +2,6 @@ package entaxis.web.cli;
 
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
-import entaxis.core.design.Target;
 import entaxis.exchange.dictionary.DictionaryFormat;
 import entaxis.exchange.dictionary.WritingProgress;
 import entaxis.web.dictionary.DictionaryFiles;
@@ -14,52 +13,50 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Parameters;
 
-/** The command {@code dictionary}: the data dictionary of a design as a file. */
-final class DictionaryCommand {
-    private static final String USAGE =
-            "./entaxis dictionary SOURCE OUT.{html,pdf,docx,xlsx,md,csv} [--engine E] [--data FOLDER]";
-    private final PrintStream err;
+/**
+ * The command {@code dictionary}: the data dictionary of a design as a file. Exit 0; 1 if something of a script was not
+ * understood; 2 for wrong input, with what is wrong.
+ */
+@Command(name = "dictionary",
+        customSynopsis = "./entaxis dictionary SOURCE OUT.{html,pdf,docx,xlsx,md,csv} [--engine E] [--data FOLDER]",
+        description = "Write the data dictionary of a design into a file.")
+final class DictionaryCommand extends Subcommand {
+    @Parameters(paramLabel = "SOURCE... OUT", arity = "0..*",
+            description = "A saved design (.json), scripts of one engine, or a configured database; then the file to "
+                    + "write, which ends in .html, .pdf, .docx, .xlsx, .md or .csv.")
+    private List<String> files = List.of();
 
-    DictionaryCommand(PrintStream err) {
-        this.err = err;
+    @Mixin
+    private SourceOptions source;
+
+    DictionaryCommand(PrintStream out, PrintStream err) {
+        super(out, err);
     }
 
-    /** Exit 0; 1 if something of a script was not understood; 2 for wrong input, with what is wrong. */
-    int run(List<String> words) {
-        Arguments arguments = Arguments.of(words, Set.of("--engine", "--data"), Set.of());
-        Optional<DictionaryFormat> format =
-                arguments.files().size() < 2 ? Optional.empty() : DictionaryFormat.ofFile(arguments.files().getLast());
-        Optional<String> engine = arguments.value("--engine");
-        if (arguments.wrong().isPresent() || format.isEmpty()
-                || engine.isPresent() && Target.of(engine.get()).isEmpty()) {
-            err.println(arguments.wrong()
-                    .orElse(arguments.files().size() < 2 ? "A source and a file to write are needed."
-                            : format.isEmpty() ? arguments.files().getLast()
-                                    + ": the file is to end in .html, .pdf, .docx, .xlsx, .md or .csv"
-                            : "There is no engine “" + engine.get() + "” here."));
-            err.println("Usage: " + USAGE);
-            return SqlCommands.WRONG;
+    @Override
+    public Integer call() {
+        if (files.size() < 2) {
+            throw wrong("A source and a file to write are needed.");
         }
-        String out = arguments.files().getLast();
-        Optional<DesignSource.Taken> taken =
-                new DesignSource(err).take(arguments.files().subList(0, arguments.files().size() - 1),
-                        engine.flatMap(Target::of), arguments.value("--data"));
+        String to = files.getLast();
+        DictionaryFormat format = DictionaryFormat.ofFile(to)
+                .orElseThrow(() -> wrong(to + ": the file is to end in .html, .pdf, .docx, .xlsx, .md or .csv"));
+        Optional<DesignSource.Taken> taken = new DesignSource(err).take(files.subList(0, files.size() - 1), source);
         if (taken.isEmpty()) {
-            return SqlCommands.WRONG;
+            return WRONG;
         }
         Design design = taken.get().design();
         try {
-            Files.write(Path.of(out),
-                    new DictionaryFiles(design, Derivation.of(design), taken.get().pictures()).write(format.get(),
-                            LocalDate.now().toString(),
-                    WritingProgress.UNWATCHED));
+            Files.write(Path.of(to), new DictionaryFiles(design, Derivation.of(design), taken.get().pictures())
+                    .write(format, LocalDate.now().toString(), WritingProgress.UNWATCHED));
         } catch (IOException | InvalidPathException e) {
-            err.println(out + ": the file cannot be written: " + e.getMessage());
-            return SqlCommands.WRONG;
+            err.println(to + ": the file cannot be written: " + e.getMessage());
+            return WRONG;
         }
-        taken.get().missed().forEach(missed -> err.println(SqlCommands.place(missed)));
-        return taken.get().missed().isEmpty() ? 0 : SqlCommands.INCOMPLETE;
+        return new ScriptFiles(err).missed(taken.get().missed());
     }
 }

@@ -5,7 +5,6 @@ import entaxis.core.design.Design;
 import entaxis.core.design.Notation;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
-import entaxis.core.design.Target;
 import entaxis.drawing.file.FileOptions;
 import entaxis.drawing.file.Format;
 import entaxis.drawing.file.SheetFiles;
@@ -20,90 +19,122 @@ import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
 
-/** The command {@code draw}: sheets as SVG, PNG, JPEG or PDF. */
-final class DrawCommand {
-    private static final String USAGE =
-            "./entaxis draw SOURCE OUT.{svg,png,jpg,pdf} [--engine E] [--sheet NAME] [--lens concept|tables]"
-                    + " [--notation crowsfoot|idef1x|chen|uml|minmax] [--paper A4|A3|A2|A1|A0|Letter|Legal] "
-                    + "[--upright] [--tiles] [--scale 1|2|3] [--transparent] [--legend] [--title-block]"
-            + " [--data FOLDER]";
-    private static final Map<String,
-            Notation> NOTATIONS = Map.of("crowsfoot", Notation.CROWS_FOOT, "idef1x", Notation.IDEF1X, "chen",
-                    Notation.CHEN, "uml", Notation.UML,
-            "minmax", Notation.MIN_MAX);
-    private final PrintStream err;
+/**
+ * The command {@code draw}: sheets as SVG, PNG, JPEG or PDF. Exit 0; 1 if something of a script was not understood; 2
+ * for wrong input, with what is wrong.
+ */
+@Command(name = "draw", customSynopsis = "./entaxis draw SOURCE OUT.{svg,png,jpg,pdf} [--engine E] [--sheet NAME]"
+        + " [--lens concept|tables] [--notation crowsfoot|idef1x|chen|uml|minmax]"
+        + " [--paper A4|A3|A2|A1|A0|Letter|Legal] [--upright] [--tiles] [--scale 1|2|3] [--transparent] [--legend]"
+        + " [--title-block] [--data FOLDER]",
+        description = "Draw the diagram of a design into a file.")
+final class DrawCommand extends Subcommand {
+    private static final Map<String, Notation> NOTATIONS = Map.of("crowsfoot", Notation.CROWS_FOOT, "idef1x",
+            Notation.IDEF1X, "chen", Notation.CHEN, "uml", Notation.UML, "minmax", Notation.MIN_MAX);
 
-    DrawCommand(PrintStream err) {
-        this.err = err;
+    @Parameters(paramLabel = "SOURCE... OUT", arity = "0..*",
+            description = "A saved design (.json), scripts of one engine, or a configured database; then the file to "
+                    + "write, which ends in .svg, .png, .jpg or .pdf.")
+    private List<String> files = List.of();
+
+    @Mixin
+    private SourceOptions source;
+
+    @Option(names = "--sheet", paramLabel = "NAME",
+            description = "The sheet to draw; by default the first one, or all of them in a PDF.")
+    private Optional<String> sheet;
+
+    /** What {@code --lens} takes. */
+    static final class Lenses extends SmallWords {
+        Lenses() {
+            super(Lens.values());
+        }
     }
 
-    /** Exit 0; 1 if something of a script was not understood; 2 for wrong input, with what is wrong. */
-    int run(List<String> words) {
-        Arguments arguments = Arguments.of(words,
-                Set.of("--engine", "--sheet", "--lens", "--notation", "--paper", "--scale", "--data"),
-                Set.of("--concept", "--tiles", "--upright", "--transparent", "--legend", "--title-block"));
-        int files = arguments.files().size();
-        Optional<String> wrong = wrong(arguments);
-        if (wrong.isPresent()) {
-            err.println(wrong.get());
-            err.println("Usage: " + USAGE);
-            return SqlCommands.WRONG;
-        }
-        String out = arguments.files().getLast();
-        Optional<DesignSource.Taken> taken = new DesignSource(err).take(arguments.files().subList(0, files - 1),
-                arguments.value("--engine").flatMap(Target::of), arguments.value("--data"));
+    @Option(names = "--lens", paramLabel = "LENS", completionCandidates = Lenses.class, description =
+            "What to show: ${COMPLETION-CANDIDATES}; tables by default.")
+    private Optional<Lens> lens;
+
+    @Option(names = "--concept", hidden = true)
+    private boolean concept;
+
+    @Option(names = "--notation", paramLabel = "NOTATION",
+            description = "How to draw it: crowsfoot, idef1x, chen, uml or minmax.")
+    private Optional<String> notation;
+
+    @Option(names = "--paper", paramLabel = "SIZE", description = "The paper: ${COMPLETION-CANDIDATES}.")
+    private Optional<Paper.Size> paper;
+
+    @Option(names = "--upright", description = "Stand the paper upright.")
+    private boolean upright;
+
+    @Option(names = "--tiles", description = "Spread a large sheet over several pages.")
+    private boolean tiles;
+
+    @Option(names = "--scale", paramLabel = "N", defaultValue = "1",
+            description = "How many times as large a picture is, 1 to 9.")
+    private int scale;
+
+    @Option(names = "--transparent", description = "Leave the background of a picture away.")
+    private boolean transparent;
+
+    @Option(names = "--legend", description = "Add a legend.")
+    private boolean legend;
+
+    @Option(names = "--title-block", description = "Add a title block.")
+    private boolean titleBlock;
+
+    DrawCommand(PrintStream out, PrintStream err) {
+        super(out, err);
+    }
+
+    @Override
+    public Integer call() {
+        Format format = checked();
+        String to = files.getLast();
+        Optional<DesignSource.Taken> taken =
+                new DesignSource(err).take(files.subList(0, files.size() - 1), source);
         if (taken.isEmpty()) {
-            return SqlCommands.WRONG;
+            return WRONG;
         }
         Design design = taken.get().design();
-        List<Sheet> sheets = sheets(design, arguments.value("--sheet"), out);
+        List<Sheet> sheets = sheets(design, sheet, to);
         if (sheets.isEmpty()) {
-            err.println(arguments.files().getFirst() + ": there is no sheet “" + arguments.value("--sheet").orElse("")
-                    + "”. Its sheets: "
+            err.println(files.getFirst() + ": there is no sheet “" + sheet.orElse("") + "”. Its sheets: "
                     + String.join(", ", design.sheets().stream().map(Sheet::name).toList()));
-            return SqlCommands.WRONG;
+            return WRONG;
         }
         try {
-            Files.write(Path.of(out), bytes(taken.get(), sheets, arguments, Format.ofFile(out).orElseThrow()));
+            Files.write(Path.of(to), bytes(taken.get(), sheets, format));
         } catch (IOException | InvalidPathException e) {
-            err.println(out + ": the file cannot be written: " + e.getMessage());
-            return SqlCommands.WRONG;
+            err.println(to + ": the file cannot be written: " + e.getMessage());
+            return WRONG;
         }
-        taken.get().missed().forEach(missed -> err.println(SqlCommands.place(missed)));
-        return taken.get().missed().isEmpty() ? 0 : SqlCommands.INCOMPLETE;
+        return new ScriptFiles(err).missed(taken.get().missed());
     }
 
-    private static Optional<String> wrong(Arguments arguments) {
-        if (arguments.wrong().isPresent()) {
-            return arguments.wrong();
+    private Format checked() {
+        if (files.size() < 2) {
+            throw wrong("A source and a file to write are needed.");
         }
-        if (arguments.files().size() < 2) {
-            return Optional.of("A source and a file to write are needed.");
+        if (notation.isPresent() && !NOTATIONS.containsKey(notation.get())) {
+            throw wrong("There is no notation “" + notation.get() + "” here.");
         }
-        if (Format.ofFile(arguments.files().getLast()).isEmpty()) {
-            return Optional.of(arguments.files().getLast() + ": the file is to end in .svg, .png, .jpg or .pdf");
+        if (scale < 1 || scale > 9) {
+            throw wrong("--scale is followed by a number from 1 to 9, not “" + scale + "”.");
         }
-        return arguments.value("--engine").filter(word -> Target.of(word).isEmpty())
-                .map(word -> "There is no engine “" + word + "” here.")
-                .or(() -> arguments.value("--lens").filter(word -> !List.of("concept", "tables").contains(word))
-                        .map(word -> "--lens is followed by concept or tables, not “" + word + "”."))
-                .or(() -> arguments.value("--notation").filter(word -> !NOTATIONS.containsKey(word))
-                        .map(word -> "There is no notation “" + word + "” here."))
-                .or(() -> arguments.value("--paper").filter(word -> size(word).isEmpty())
-                        .map(word -> "There is no paper “" + word + "” here."))
-                .or(() -> arguments.value("--scale").filter(word -> !word.matches("[1-9]"))
-                        .map(word -> "--scale is followed by a number from 1 to 9, not “" + word + "”."));
-    }
-
-    private static Optional<Paper.Size> size(String word) {
-        return Arrays.stream(Paper.Size.values()).filter(size -> size.name().equalsIgnoreCase(word)).findFirst();
+        return Format.ofFile(files.getLast())
+                .orElseThrow(() -> wrong(files.getLast() + ": the file is to end in .svg, .png, .jpg or .pdf"));
     }
 
     /** All sheets go into one document; a picture shows one. */
@@ -115,25 +146,20 @@ final class DrawCommand {
         return out.toLowerCase(Locale.ROOT).endsWith(".pdf") ? all : List.of(design.sheet());
     }
 
-    private static byte[] bytes(DesignSource.Taken taken, List<Sheet> sheets, Arguments arguments, Format format) {
+    private byte[] bytes(DesignSource.Taken taken, List<Sheet> sheets, Format format) {
         Design design = taken.design();
         TextMeasure measure = new TextMeasure();
-        Lens lens = arguments.has("--concept") || arguments.value("--lens").equals(Optional.of("concept"))
-                ? Lens.CONCEPT : Lens.TABLES;
-        Optional<Notation> notation = arguments.value("--notation").map(NOTATIONS::get);
+        Lens shown = concept ? Lens.CONCEPT : lens.orElse(Lens.TABLES);
         Derivation derivation = Derivation.of(design);
-        List<SheetPicture> pictures = sheets.stream()
-                .map(sheet -> SheetPictures.of(design, derivation, sheet, lens, notation, Set.of(), measure)).toList();
-        FileOptions options = new FileOptions(format, arguments.value("--scale").map(Double::parseDouble).orElse(1.0),
-                arguments.has("--transparent"), arguments.has("--legend"),
-                arguments.has("--title-block"), arguments.has("--tiles"),
-                arguments.value("--paper").flatMap(DrawCommand::size)
-                        .map(size -> new Paper(size, !arguments.has("--upright"))));
-        SheetFiles files = new SheetFiles(measure, taken.pictures());
+        List<SheetPicture> pictures = sheets.stream().map(one -> SheetPictures.of(design, derivation, one, shown,
+                notation.map(NOTATIONS::get), Set.of(), measure)).toList();
+        FileOptions options = new FileOptions(format, scale, transparent, legend, titleBlock, tiles,
+                paper.map(size -> new Paper(size, !upright)));
+        SheetFiles writer = new SheetFiles(measure, taken.pictures());
         if (format != Format.PDF) {
-            return files.picture(pictures.getFirst(), options);
+            return writer.picture(pictures.getFirst(), options);
         }
         TitleBlock title = TitleBlock.of(design.facts(), LocalDate.now(), Optional.empty());
-        return files.pdf(pictures, options, title, design.facts().author(), (done, all) -> { });
+        return writer.pdf(pictures, options, title, design.facts().author(), (done, all) -> { });
     }
 }

@@ -12,37 +12,39 @@ import java.io.PrintStream;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Optional;
-import java.util.Set;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
 
-/** The command {@code import}: a design from a data dictionary in a spreadsheet. */
-final class ImportCommand {
-    private static final String USAGE = "./entaxis import DICTIONARY.{csv,xlsx,ods} OUT.json [--json]";
-    private final PrintStream out;
-    private final PrintStream err;
+/**
+ * The command {@code import}: a design from a data dictionary in a spreadsheet. Exit 0; 1 if something was not
+ * understood, which is said; 2 for wrong input, with what is wrong.
+ */
+@Command(name = "import", customSynopsis = "./entaxis import DICTIONARY.{csv,xlsx,ods} OUT.json [--json]",
+        description = "Make a saved design of a data dictionary.")
+final class ImportCommand extends Subcommand {
+    @Parameters(index = "0", paramLabel = "DICTIONARY", description = "A spreadsheet: .csv, .xlsx or .ods.")
+    private String from;
+
+    @Parameters(index = "1", paramLabel = "OUT", description = "The saved design to write (.json).")
+    private String to;
+
+    @Option(names = "--json", description = "Write what was read as JSON.")
+    private boolean json;
 
     ImportCommand(PrintStream out, PrintStream err) {
-        this.out = out;
-        this.err = err;
+        super(out, err);
     }
 
-    /** Exit 0; 1 if something was not understood, which is said; 2 for wrong input, with what is wrong. */
-    int run(List<String> words) {
-        Arguments arguments = Arguments.of(words, Set.of(), Set.of("--json"));
-        if (arguments.wrong().isPresent() || arguments.files().size() != 2) {
-            arguments.wrong().ifPresent(err::println);
-            err.println("Usage: " + USAGE);
-            return SqlCommands.WRONG;
-        }
-        String from = arguments.files().get(0);
-        String to = arguments.files().get(1);
+    @Override
+    public Integer call() {
         try {
             ReadDictionary read = DictionaryReader.read(DictionaryTables.read(from, Files.readAllBytes(Path.of(from))));
             if (read.entities().isEmpty()) {
                 read.missed().forEach(this::say);
                 err.println(from + ": there is no entity in it");
-                return SqlCommands.WRONG;
+                return WRONG;
             }
             DictionaryDesign.Made made =
                     ReadDictionaries.design(read, Path.of(from).getFileName().toString().replaceFirst("\\.[^.]*$", ""));
@@ -50,21 +52,21 @@ final class ImportCommand {
                 Files.writeString(Path.of(to), DesignFile.write(made.design(), content -> Optional.empty()));
             } catch (IOException | InvalidPathException e) {
                 err.println(to + ": the file cannot be written: " + e.getMessage());
-                return SqlCommands.WRONG;
+                return WRONG;
             }
-            if (arguments.has("--json")) {
+            if (json) {
                 out.println(DictionaryJson.of(read));
             }
             read.missed().forEach(this::say);
             made.problems().forEach(err::println);
-            return read.missed().isEmpty() && made.problems().isEmpty() ? 0 : SqlCommands.INCOMPLETE;
+            return read.missed().isEmpty() && made.problems().isEmpty() ? 0 : INCOMPLETE;
         } catch (IOException | InvalidPathException e) {
             err.println(from + ": the file cannot be read: "
                     + (e instanceof java.nio.file.NoSuchFileException ? "there is no such file" : e.getMessage()));
         } catch (DictionaryTables.Unreadable e) {
             err.println(from + ": " + e.getMessage());
         }
-        return SqlCommands.WRONG;
+        return WRONG;
     }
 
     private void say(ReadDictionary.Missed missed) {

@@ -45,7 +45,7 @@ final class ReadingText {
         }
         if (!reading.complete()) {
             lines.add("");
-            reading.notUnderstood().forEach(missed -> lines.add(SqlCommands.place(missed)));
+            reading.notUnderstood().forEach(missed -> lines.add(ScriptFiles.place(missed)));
         }
         return lines;
     }

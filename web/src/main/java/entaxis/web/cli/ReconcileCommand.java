@@ -31,30 +31,91 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.CompletableFuture;
-import java.util.stream.Collectors;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
 
-/** The command {@code reconcile}: what two sides have apart, and the script from one to the other. */
-final class ReconcileCommand {
-    private static final String USAGE =
-            "./entaxis reconcile FROM TO --engine E [--json] [--check] [--renames ask|none|likely] [--allow-loss] "
-                    + "[--fill TABLE.COLUMN=EXPRESSION] [--reverse] [--out FILE.sql] [--undo FILE.sql]"
-                    + " [--from-engine E1] [--to-engine E2] [--data FOLDER]";
+/**
+ * The command {@code reconcile}: what two sides have apart, and the script from one to the other. Exit 0 if nothing is
+ * apart, 1 if something is, 2 for wrong input, and where part of a script was not understood.
+ */
+@Command(name = "reconcile", customSynopsis = "./entaxis reconcile FROM TO --engine E [--json] [--check]"
+        + " [--renames ask|none|likely] [--allow-loss] [--fill COLUMN=VALUE] [--reverse] [--out FILE.sql]"
+        + " [--undo FILE.sql] [--from-engine E1] [--to-engine E2] [--data FOLDER]",
+        description = "Write the script that takes one side to the other. A side is a script, a saved design (.json) "
+                + "or a configured database.")
+final class ReconcileCommand extends Subcommand {
     /** Each is planned by itself over both schemas, so that many take long. */
     private static final int MAX_TOLD_ALONE = 300;
-    private final PrintStream out;
-    private final PrintStream err;
+
+    /** What becomes of what may have another name. */
+    private enum Renames { ASK, NONE, LIKELY }
+
+    /** What {@code --renames} takes. */
+    static final class Answers extends SmallWords {
+        Answers() {
+            super(Renames.values());
+        }
+    }
+
+    @Parameters(index = "0", paramLabel = "FROM", description = "What is there.")
+    private String from;
+
+    @Parameters(index = "1", paramLabel = "TO", description = "What is wanted.")
+    private String to;
+
+    @Option(names = "--engine", required = true, paramLabel = "E", completionCandidates = EngineWords.class,
+            description = "The engine of the script: ${COMPLETION-CANDIDATES}.")
+    private Target engine;
+
+    @Option(names = "--json", description = "Tell the differences as JSON, each with its statements.")
+    private boolean json;
+
+    @Option(names = "--check", description = "Tell the differences as sentences.")
+    private boolean check;
+
+    @Option(names = "--renames", paramLabel = "ANSWER", defaultValue = "ask", completionCandidates = Answers.class,
+            description = "Whether what may have another name is taken for the same: ${COMPLETION-CANDIDATES}; "
+                    + "${DEFAULT-VALUE} by default.")
+    private Renames renames;
+
+    @Option(names = "--allow-loss", description = "Take in what loses data.")
+    private boolean allowLoss;
+
+    @Option(names = "--fill", paramLabel = "COLUMN=VALUE",
+            description = "What rows get in a new required column: TABLE.COLUMN=EXPRESSION; may be repeated.")
+    private final List<String> fill = new ArrayList<>();
+
+    @Option(names = "--reverse", description = "Write the way back instead.")
+    private boolean reverse;
+
+    @Option(names = "--out", paramLabel = "FILE.sql", description = "Write the script into a file.")
+    private Optional<String> script;
+
+    @Option(names = "--undo", paramLabel = "FILE.sql", description = "Write the way back into a file, too.")
+    private Optional<String> undo;
+
+    @Option(names = "--from-engine", paramLabel = "E1", completionCandidates = EngineWords.class,
+            description = "The engine of the first script, where it is another.")
+    private Optional<Target> fromEngine;
+
+    @Option(names = "--to-engine", paramLabel = "E2", completionCandidates = EngineWords.class,
+            description = "The engine of the second script, where it is another.")
+    private Optional<Target> toEngine;
+
+    @Mixin
+    private DataFolder data;
 
     ReconcileCommand(PrintStream out, PrintStream err) {
-        this.out = out;
-        this.err = err;
+        super(out, err);
     }
 
     /** One side of the comparison; a live database words views and routines in its own way. */
@@ -64,46 +125,30 @@ final class ReconcileCommand {
         }
     }
 
-    /**
-     * Exit 0 if nothing is apart, 1 if something is, 2 for wrong input, and where part of a script was not understood.
-     */
-    int run(List<String> words) {
-        Arguments arguments =
-                Arguments.of(words, Set.of("--engine", "--renames", "--fill", "--from-engine", "--to-engine", "--data",
-                        "--out", "--undo"),
-                        Set.of("--json", "--allow-loss", "--check", "--reverse"));
-        Optional<Target> engine = arguments.value("--engine").flatMap(Target::of);
-        String renames = arguments.value("--renames").orElse("ask");
-        if (arguments.wrong().isPresent() || arguments.files().size() != 2 || engine.isEmpty()
-                || !List.of("ask", "none", "likely").contains(renames)) {
-            return usage(arguments);
-        }
-        Optional<Fills> fills = fills(arguments);
-        if (fills.isEmpty()) {
-            return usage(arguments);
-        }
-        Dialect dialect = Dialect.of(engine.get());
+    @Override
+    public Integer call() {
+        Fills fills = fills();
+        Dialect dialect = Dialect.of(engine);
         ByteArrayOutputStream told = new ByteArrayOutputStream();
-        ReconcileCommand beside = new ReconcileCommand(out, new PrintStream(told, true, StandardCharsets.UTF_8));
-        CompletableFuture<Optional<Side>> reading = CompletableFuture
-                .supplyAsync(() -> beside.side(arguments.files().get(1), arguments, "--to-engine", dialect));
-        Optional<Side> first = side(arguments.files().get(0), arguments, "--from-engine", dialect);
+        PrintStream beside = new PrintStream(told, true, StandardCharsets.UTF_8);
+        CompletableFuture<Optional<Side>> reading =
+                CompletableFuture.supplyAsync(() -> side(to, toEngine, dialect, beside));
+        Optional<Side> first = side(from, fromEngine, dialect, err);
         Optional<Side> second = first.isEmpty() ? Optional.empty() : reading.join();
         err.print(first.isEmpty() ? "" : told.toString(StandardCharsets.UTF_8));
         if (second.isEmpty()) {
-            return SqlCommands.WRONG;
+            return WRONG;
         }
-        boolean asks = renames.equals("ask") && Boolean.getBoolean("entaxis.terminal");
         Reconciliation sides = Reconciliation.of(first.get().reconciled(), second.get().reconciled(), dialect,
-                AgreedPrograms.NONE, offered -> !renames.equals("none") && taken(offered, renames, asks));
+                AgreedPrograms.NONE, offered -> renames != Renames.NONE && taken(offered));
         Comparison comparison = sides.comparison();
         try {
-            if (!answer(arguments, sides, fills.get())) {
-                return SqlCommands.WRONG;
+            if (!answer(sides, fills)) {
+                return WRONG;
             }
         } catch (IOException | InvalidPathException e) {
             err.println("The file cannot be written: " + e.getMessage());
-            return SqlCommands.WRONG;
+            return WRONG;
         }
         err.println(
                 "Compared: " + ComparedCounts.of(sides.have(), sides.want()) + ": " + (comparison.alike() ? "all alike."
@@ -112,15 +157,15 @@ final class ReconcileCommand {
         sides.unread().forEach(sentence -> err.println("Not compared. " + sentence));
         if (!first.get().whole() || !second.get().whole()) {
             err.println("What was not understood could not be compared.");
-            return SqlCommands.WRONG;
+            return WRONG;
         }
         return comparison.alike() ? 0 : 1;
     }
 
     /** Prints what is asked for: the differences, as sentences or JSON, or the script; false if there can be none. */
-    private boolean answer(Arguments arguments, Reconciliation sides, Fills fills) throws IOException {
+    private boolean answer(Reconciliation sides, Fills fills) throws IOException {
         Comparison comparison = sides.comparison();
-        if (arguments.has("--json")) {
+        if (json) {
             boolean each = comparison.differences().size() <= MAX_TOLD_ALONE;
             if (!each) {
                 err.println("More than " + MAX_TOLD_ALONE + " differences: the statements of each are left out; the "
@@ -128,13 +173,12 @@ final class ReconcileCommand {
             }
             out.println(ReconcileJson.of(comparison.differences(),
                     difference -> each ? alone(difference, sides) : List.of()));
-        } else if (arguments.has("--check")) {
-            DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
+        } else if (check) {
+            DifferenceWords sentences = new DifferenceWords(from, to);
             comparison.differences().forEach(difference -> out.println(sentences.sentence(difference)
                     + (difference.risk() == Risk.SAFE ? "" : " [" + difference.risk().word() + "]")));
         } else {
-            String renames = arguments.value("--renames").orElse("ask");
-            return script(arguments, sides, joined(sides, renames, fills));
+            return script(sides, joined(sides, fills));
         }
         return true;
     }
@@ -155,13 +199,12 @@ final class ReconcileCommand {
         }
     }
 
-    private boolean script(Arguments arguments, Reconciliation sides, Fills fills) throws IOException {
-        boolean loss = arguments.has("--allow-loss");
-        DifferenceWords sentences = new DifferenceWords(arguments.files().get(0), arguments.files().get(1));
-        TwoWays ways = TwoWays.of(sides, difference -> loss || difference.risk() != Risk.LOSES_DATA, fills);
+    private boolean script(Reconciliation sides, Fills fills) throws IOException {
+        DifferenceWords sentences = new DifferenceWords(from, to);
+        TwoWays ways = TwoWays.of(sides, difference -> allowLoss || difference.risk() != Risk.LOSES_DATA, fills);
         ways.merge().left().forEach(err::println);
         sides.comparison().differences().stream()
-                .filter(difference -> !loss && difference.risk() == Risk.LOSES_DATA)
+                .filter(difference -> !allowLoss && difference.risk() == Risk.LOSES_DATA)
                 .forEach(difference -> err.println("Left out, because it loses data (--allow-loss takes it in): "
                         + sentences.sentence(difference)));
         Migration forth = ways.forth();
@@ -170,107 +213,93 @@ final class ReconcileCommand {
             err.println("No script is written, because it would stop half-way at " + stop.get());
             return false;
         }
-        Optional<String> undo = arguments.value("--undo");
-        if (arguments.has("--reverse") || undo.isPresent()) {
+        if (reverse || undo.isPresent()) {
             forth.withoutWayBack().forEach(step -> err.println("No way back: " + step.what()));
-            write(arguments.has("--reverse") ? arguments.value("--out") : undo, ways.back().get()
-                    .text("Back from " + arguments.files().get(1) + " to " + arguments.files().get(0)));
+            write(reverse ? script : undo, ways.back().get().text("Back from " + to + " to " + from));
         }
-        if (arguments.has("--reverse")) {
+        if (reverse) {
             return true;
         }
         forth.steps().stream().filter(step -> step.risk() == Risk.MAY_FAIL).map(Step::what).distinct()
                 .forEach(what -> err.println("May fail: " + what));
-        write(arguments.value("--out"),
-                forth.text("From " + arguments.files().get(0) + " to " + arguments.files().get(1)));
+        write(script, forth.text("From " + from + " to " + to));
         return true;
     }
 
-    private Optional<Fills> fills(Arguments arguments) {
+    private Fills fills() {
         Map<String, String> expressions = new HashMap<>();
-        for (String fill : arguments.value("--fill").map(text -> text.split("\n")).orElse(new String[0])) {
-            int equals = fill.indexOf('=');
-            if (equals < 1 || !fill.substring(0, equals).contains(".")) {
-                err.println("--fill is followed by TABLE.COLUMN=EXPRESSION, not “" + fill + "”.");
-                return Optional.empty();
+        for (String one : fill) {
+            int equals = one.indexOf('=');
+            if (equals < 1 || !one.substring(0, equals).contains(".")) {
+                throw wrong("--fill is followed by TABLE.COLUMN=EXPRESSION, not “" + one + "”.");
             }
-            Optional<String> fault = SingleExpression.fault(fill.substring(equals + 1));
-            if (fault.isPresent()) {
-                err.println(
-                        "--fill " + fill.substring(0, equals) + ": the value is no single expression. " + fault.get());
-                return Optional.empty();
-            }
-            expressions.put(fill.substring(0, equals).strip(), fill.substring(equals + 1).strip());
+            SingleExpression.fault(one.substring(equals + 1)).ifPresent(fault -> {
+                throw wrong("--fill " + one.substring(0, equals) + ": the value is no single expression. " + fault);
+            });
+            expressions.put(one.substring(0, equals).strip(), one.substring(equals + 1).strip());
         }
-        return Optional.of(new Fills(expressions));
+        return new Fills(expressions);
     }
 
-    private Optional<Side> side(String name, Arguments arguments, String option, Dialect dialect) {
+    private Optional<Side> side(String name, Optional<Target> own, Dialect dialect, PrintStream faults) {
         if (name.endsWith(".json")) {
-            return new DesignFiles(err).schema(name)
+            return new DesignFiles(faults).schema(name)
                     .map(schema -> new Side(EngineSchema.ofDesign(schema, dialect), false, true, List.of()));
         }
-        Optional<String> word = arguments.value(option);
-        Optional<Target> spoken = word.isEmpty() ? Optional.of(dialect.target()) : word.flatMap(Target::of);
-        if (spoken.isEmpty()) {
-            err.println("There is no engine “" + word.orElse("") + "” here.");
-            return Optional.empty();
-        }
-        if (!SqlCommands.exists(name)) {
-            Connections connections = Connections
-                    .of(Path.of(arguments.value("--data").orElse(System.getProperty("user.home") + "/.entaxis")));
+        if (!ScriptFiles.exists(name)) {
+            Connections connections = Connections.of(data.path());
             if (connections.list().stream().anyMatch(configured -> configured.name().equals(name))) {
-                return connected(name, connections, dialect);
+                return connected(name, connections, dialect, faults);
             }
-            err.println(name + ": there is no such file, and no database of this name in connections.properties");
+            faults.println(name + ": there is no such file, and no database of this name in connections.properties");
             return Optional.empty();
         }
-        return new SqlCommands(out, err).reading(List.of(name), spoken.get()).flatMap(reading -> {
-            reading.notUnderstood().forEach(missed -> err.println(name + ": " + SqlCommands.place(missed)));
+        Target spoken = own.orElse(dialect.target());
+        return new ScriptFiles(faults).reading(List.of(name), spoken).map(reading -> {
+            reading.notUnderstood().forEach(missed -> faults.println(name + ": " + ScriptFiles.place(missed)));
             if (reading.schema().tables().isEmpty() && reading.statements() == 0) {
-                err.println(name + ": there is no statement in it");
+                faults.println(name + ": there is no statement in it");
             }
-            return Optional
-                    .of(new Side(EngineSchema.of(reading.schema(), spoken.get(), dialect), false, reading.complete(),
-                            Reconciliation.Side.unread(reading)));
+            return new Side(EngineSchema.of(reading.schema(), spoken, dialect), false, reading.complete(),
+                    Reconciliation.Side.unread(reading));
         });
     }
 
-    private Optional<Side> connected(String name, Connections connections, Dialect dialect) {
+    private static Optional<Side> connected(String name, Connections connections, Dialect dialect,
+            PrintStream faults) {
         try {
             Reading reading = connections.read(name);
             return Optional.of(new Side(EngineSchema.of(reading.schema(), reading.engine(), dialect), true, true,
                     List.of()));
         } catch (Connections.Unreachable e) {
-            err.println(e.getMessage());
+            faults.println(e.getMessage());
             return Optional.empty();
         }
     }
 
     /** The values that rows get, those of columns that come back from another table among them. */
-    private Fills joined(Reconciliation sides, String how, Fills said) {
-        if (how.equals("none")) {
+    private Fills joined(Reconciliation sides, Fills said) {
+        if (renames == Renames.NONE) {
             return said;
         }
-        boolean asks = how.equals("ask") && Boolean.getBoolean("entaxis.terminal");
         Map<String, String> fills = new HashMap<>();
         sides.offers().stream().filter(offered -> offered instanceof MergedTable).map(MergedTable.class::cast)
-                .filter(joined -> taken(joined, how, asks))
+                .filter(this::taken)
                 .forEach(joined -> fills.putAll(joined.fills(sides.dialect())));
         fills.putAll(said.expressions());
         return new Fills(fills);
     }
 
-    private boolean taken(MatchSuggestion offered, String how, boolean asks) {
+    private boolean taken(MatchSuggestion offered) {
         String offer = offered.was() + " " + offered.became() + " " + offered.now() + " ("
                 + String.join(", ", offered.reasons()) + ")";
-        if (asks) {
+        if (renames == Renames.ASK && Boolean.getBoolean("entaxis.terminal")) {
             return answered("Is it so that " + offer + "? [y/n] ");
         }
-        boolean taken = how.equals("likely") && offered.likely();
+        boolean taken = renames == Renames.LIKELY && offered.likely();
         if (!taken) {
             err.println("Perhaps, but taken as two things: " + offer
-                    + (how.equals("ask") ? "; --renames likely takes what is likely as one" : ""));
+                    + (renames == Renames.ASK ? "; --renames likely takes what is likely as one" : ""));
         }
         return taken;
     }
@@ -285,14 +314,5 @@ final class ReconcileCommand {
         } catch (IOException e) {
             return false;
         }
-    }
-
-    private int usage(Arguments arguments) {
-        arguments.wrong().ifPresent(err::println);
-        arguments.value("--engine").filter(word -> Target.of(word).isEmpty())
-                .ifPresent(word -> err.println("There is no engine “" + word + "” here."));
-        err.println("Usage: " + USAGE);
-        err.println("Engines: " + Arrays.stream(Target.values()).map(Target::word).collect(Collectors.joining(" ")));
-        return SqlCommands.WRONG;
     }
 }

@@ -20,7 +20,7 @@ abstract class CommandTest {
     protected int run(String... arguments) {
         out.reset();
         err.reset();
-        return new CommandLine(new PrintStream(out, true, StandardCharsets.UTF_8),
+        return new Commands(new PrintStream(out, true, StandardCharsets.UTF_8),
                 new PrintStream(err, true, StandardCharsets.UTF_8)).run(arguments).orElseThrow();
     }
 

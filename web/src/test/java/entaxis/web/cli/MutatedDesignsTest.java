@@ -34,7 +34,7 @@ class MutatedDesignsTest {
             Path file = Files.writeString(folder.resolve("mutated.json"), mutated(whole, random));
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             ByteArrayOutputStream err = new ByteArrayOutputStream();
-            int code = new CommandLine(new PrintStream(out, true, StandardCharsets.UTF_8),
+            int code = new Commands(new PrintStream(out, true, StandardCharsets.UTF_8),
                     new PrintStream(err, true, StandardCharsets.UTF_8))
                     .run("sql", file.toString(), "--to", "postgresql").orElseThrow();
             String said = err.toString(StandardCharsets.UTF_8);

@@ -39,7 +39,7 @@ class ReconcileCommandTest {
     private int run(String... words) {
         ByteArrayOutputStream output = new ByteArrayOutputStream();
         ByteArrayOutputStream errors = new ByteArrayOutputStream();
-        int exit = new CommandLine(new PrintStream(output, true, StandardCharsets.UTF_8),
+        int exit = new Commands(new PrintStream(output, true, StandardCharsets.UTF_8),
                 new PrintStream(errors, true, StandardCharsets.UTF_8)).run(words).orElseThrow();
         out = output.toString(StandardCharsets.UTF_8);
         err = errors.toString(StandardCharsets.UTF_8);

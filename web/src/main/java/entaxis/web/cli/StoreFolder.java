@@ -11,56 +11,30 @@ import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 
-/**
- * The commands {@code verify}, {@code backup} and {@code restore}. Exit 0; 1 if something kept is not whole; 2 for
- * wrong input.
- */
-final class StoreCommands {
+/** What the commands on the kept designs do, in one data folder. */
+final class StoreFolder {
     private static final int NOT_WHOLE = 1;
-    private static final int WRONG = 2;
+    private final Path folder;
     private final PrintStream out;
     private final PrintStream err;
 
-    StoreCommands(PrintStream out, PrintStream err) {
+    StoreFolder(Path folder, PrintStream out, PrintStream err) {
+        this.folder = folder;
         this.out = out;
         this.err = err;
     }
 
-    int run(String command, List<String> words) {
-        Arguments arguments = Arguments.of(words, Set.of("--data"), Set.of());
-        int most = 1;
-        int least = command.equals("verify") ? 0 : 1;
-        if (arguments.wrong().isPresent() || arguments.files().size() > most || arguments.files().size() < least) {
-            err.println("Usage: ./entaxis " + command + (least == 0 ? " [BACKUP]" : " FILE") + " [--data FOLDER]");
-            return WRONG;
-        }
-        Path folder = Path.of(arguments.value("--data").orElse(System.getProperty("user.home") + "/.entaxis"));
-        Optional<Path> file = arguments.files().stream().findFirst().map(Path::of);
-        try {
-            return switch (command) {
-                case "backup" -> backup(folder, file.orElseThrow());
-                case "restore" -> restore(folder, file.orElseThrow());
-                default -> file.isPresent() ? verifyBackup(file.get()) : verify(folder);
-            };
-        } catch (Backup.Failed e) {
-            err.println(e.getMessage());
-            return WRONG;
-        } catch (IOException e) {
-            err.println("This did not work: " + e.getMessage());
-            return WRONG;
-        }
-    }
-
-    private int backup(Path folder, Path file) throws Backup.Failed, IOException {
+    /** Copies all designs with their history into a file. */
+    int backup(Path file) throws Backup.Failed, IOException {
         Backup.make(folder, file);
         out.println("The backup is " + file + " (" + Files.size(file) / 1024 + " kB).");
         return 0;
     }
 
-    private int restore(Path folder, Path file) throws Backup.Failed, IOException {
+    /** Brings a backup back; what was there is kept beside it. */
+    int restore(Path file) throws Backup.Failed, IOException {
         Files.createDirectories(folder);
         Path scratch = Files.createTempDirectory(folder, "restore");
         try {
@@ -79,7 +53,8 @@ final class StoreCommands {
         }
     }
 
-    private int verifyBackup(Path file) throws Backup.Failed, IOException {
+    /** Tells whether all in a backup is whole. */
+    int verifyBackup(Path file) throws Backup.Failed, IOException {
         Path scratch = Files.createTempDirectory("entaxis-verify");
         try {
             return told(Backup.unpacked(existing(file), scratch), file.toString());
@@ -95,8 +70,8 @@ final class StoreCommands {
         return file;
     }
 
-    /** A store that a server has open is looked at through a backup of it. */
-    private int verify(Path folder) throws Backup.Failed, IOException {
+    /** Tells whether all is whole. A store that a server has open is looked at through a backup of it. */
+    int verify() throws Backup.Failed, IOException {
         Path store = folder.resolve(StoreFiles.DATABASE);
         if (!Files.isRegularFile(store)) {
             throw new Backup.Failed("There is no store in “" + folder + "”.");

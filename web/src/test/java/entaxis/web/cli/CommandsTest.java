@@ -17,7 +17,7 @@ import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-class CommandLineTest {
+class CommandsTest {
     private final ByteArrayOutputStream out = new ByteArrayOutputStream();
     private final ByteArrayOutputStream err = new ByteArrayOutputStream();
 
@@ -32,7 +32,7 @@ class CommandLineTest {
         arguments[0] = command;
         arguments[1] = file.toString();
         System.arraycopy(more, 0, arguments, 2, more.length);
-        return new CommandLine(new PrintStream(out, true, StandardCharsets.UTF_8),
+        return new Commands(new PrintStream(out, true, StandardCharsets.UTF_8),
                 new PrintStream(err, true, StandardCharsets.UTF_8)).run(arguments);
     }
 
@@ -86,11 +86,12 @@ class CommandLineTest {
         assertThat(err.toString(StandardCharsets.UTF_8))
                 .startsWith(folder.resolve("input") + ":2: there are 1 values for 2 columns");
         assertThat(run("normalize", "R(a)", "--jsn")).hasValue(2);
-        assertThat(err.toString(StandardCharsets.UTF_8)).startsWith("Usage:");
-        assertThat(new CommandLine(new PrintStream(out), new PrintStream(err)).run("normalize",
+        assertThat(err.toString(StandardCharsets.UTF_8)).startsWith("Unknown option: '--jsn'")
+                .contains("--json", "Usage: ./entaxis normalize FILE [--json]");
+        assertThat(new Commands(new PrintStream(out), new PrintStream(err)).run("normalize",
                 folder.resolve("none").toString())).hasValue(2);
         assertThat(err.toString(StandardCharsets.UTF_8)).contains("there is no such file");
-        assertThat(new CommandLine(new PrintStream(out), new PrintStream(err)).run("--server.port=0")).isEmpty();
+        assertThat(new Commands(new PrintStream(out), new PrintStream(err)).run("--server.port=0")).isEmpty();
     }
 
     /** The run that records what a start needs leaves nothing behind. */
