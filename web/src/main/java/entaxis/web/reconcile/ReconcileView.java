@@ -2,6 +2,7 @@ package entaxis.web.reconcile;
 
 import entaxis.core.migration.Migration;
 import entaxis.core.reconcile.Answer;
+import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.MatchSuggestion;
 import entaxis.core.reconcile.Merge;
@@ -66,6 +67,12 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, M
         /** Whether values are lost when the database follows the design here. */
         public boolean loses() {
             return difference.risk() == entaxis.core.reconcile.Risk.LOSES_DATA;
+        }
+
+        /** The texts of both sides line by line, where they have several lines and both are there. */
+        public List<LinePair> lines() {
+            return difference.aspect() == Aspect.DEFINITION
+                    ? TextComparison.of(difference.from(), difference.to()) : List.of();
         }
 
         /** Whether a choice is the one that stands. */

@@ -240,6 +240,10 @@ class ReconcileIT extends BrowserTest {
         page.reload();
         assertThat(page.locator("#counted")).containsText("1 difference");
         assertThat(difference("species")).isVisible();
+        store.edit(id, view("SELECT vault,\n  shelf\nFROM slot\nWHERE capacity <= 10"));
+        page.reload();
+        assertThat(difference("species").locator(".lines thead")).containsText("in the design");
+        assertThat(difference("species").locator(".lines tbody")).containsText("WHERE capacity <= 10");
         store.edit(id, view("SELECT vault, shelf FROM slot NATURAL JOIN vault WHERE capacity <= 10"));
         page.reload();
         assertThat(
