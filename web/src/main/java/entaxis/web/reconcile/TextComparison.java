@@ -29,7 +29,7 @@ final class TextComparison {
         List<LinePair> shown = new ArrayList<>();
         int skipped = 0;
         for (int i = 0; i < rows.size(); i++) {
-            if (changesNear(rows, i)) {
+            if (changesNear(rows, i) || alone(rows, i)) {
                 skipped = skip(shown, skipped);
                 DiffRow row = rows.get(i);
                 shown.add(new LinePair(kind(row), row.getOldLine(), row.getNewLine()));
@@ -46,6 +46,12 @@ final class TextComparison {
             shown.add(new LinePair(Kind.SKIPPED, Words.counted(skipped, "line") + " alike", ""));
         }
         return 0;
+    }
+
+    /** Whether a line would be the only one to be left out, which takes as much room as the line. */
+    private static boolean alone(List<DiffRow> rows, int place) {
+        return (place == 0 || changesNear(rows, place - 1))
+                && (place == rows.size() - 1 || changesNear(rows, place + 1));
     }
 
     private static boolean changesNear(List<DiffRow> rows, int place) {

@@ -40,6 +40,12 @@ class TextComparisonTest {
     }
 
     @Test
+    void oneLineIsNotLeftOut() {
+        assertThat(lines(TextComparison.of("a\nb\nc\nd\ne\nf\ng\nh", "a\nb\nc\nx\ne\nf\ng\nh"))).containsExactly(
+                "SAME|a|a", "SAME|b|b", "SAME|c|c", "CHANGED|d|x", "SAME|e|e", "SAME|f|f", "SKIPPED|2 lines alike|");
+    }
+
+    @Test
     void oneLineOrAMissingTextNeedsNoTable() {
         assertThat(TextComparison.of("a > 0", "a > 1")).isEmpty();
         assertThat(TextComparison.of("", "a\nb")).isEmpty();
