@@ -33,7 +33,7 @@ final class RulesInForce {
      * For the changes of tables, by name.
      *
      * @param renamed the schema before, in the new names
-     * @param moves   values that come to stand in tables that are made now
+     * @param moves   the values that move into new tables
      */
     RulesInForce(Map<String, TableChange> changes, Schema renamed, Schema to, EngineWordingRules words,
             List<Moves> moves) {
@@ -48,7 +48,9 @@ final class RulesInForce {
     private boolean keeps(TableChange change, String name) {
         Optional<Column> before = change.before.column(name);
         Optional<Column> after = change.after.column(name);
-        if (before.isEmpty() || after.isEmpty() || change.dropped().contains(name)) {
+        boolean there = before.isPresent() && after.isPresent() && !change.dropped().contains(name);
+        // values that differ in one collation may be equal in another
+        if (!there || !before.get().details().collation().equals(after.get().details().collation())) {
             return false;
         }
         Conversion conversion = Conversion.of(before.get().type(), renamed.types(), after.get().type(),

@@ -18,7 +18,7 @@ import java.util.stream.Stream;
 /**
  * A change of a schema, as one engine holds both sides of it.
  *
- * @param renames what gets another name, and what comes to stand in a table of its own
+ * @param renames which tables and columns get another name, and which columns move into a new table
  */
 public record ChangeCase(GoldenFile file, Dialect dialect, Schema before, Schema after, RenameMap renames) {
     /** All kinds of changes, for an engine; the sides are written in PostgreSQL's words and adapted to it. */

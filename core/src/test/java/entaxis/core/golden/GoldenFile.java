@@ -9,8 +9,9 @@ import java.util.Map;
 import java.util.stream.Stream;
 
 /**
- * A case with what is to come of it: a line {@code # what it is}, then sections, each behind a line {@code == name}.
- * {@code -Dentaxis.rewrite=true} writes the outcome of today; what has changed is to be read before it is kept.
+ * A case with its expected outcome: a line {@code # title}, then sections, each after a line {@code == name}. With
+ * {@code -Dentaxis.rewrite=true} tests replace the expected outcomes by the actual ones; read the difference before you
+ * commit it.
  */
 public final class GoldenFile {
     private static final boolean REWRITES = Boolean.getBoolean("entaxis.rewrite");
@@ -58,7 +59,7 @@ public final class GoldenFile {
         return sections.getOrDefault(name, "");
     }
 
-    /** What is to come of it; where files are written anew, what comes of it. */
+    /** The expected outcome in a section; the actual one replaces it first if the tests rewrite their files. */
     public String expected(String name, String outcome) {
         if (REWRITES && !outcome.equals(section(name))) {
             sections.put(name, outcome);

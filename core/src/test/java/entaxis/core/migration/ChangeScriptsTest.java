@@ -18,8 +18,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * Each kind of change, in the words of each engine: what is told of it, and the script that carries it out. The scripts
- * in {@code changes} were read, and those of the engines at hand are run by {@code ChangeScriptsOnEnginesTest}.
+ * Each kind of change: the differences that Entaxis reports, and the script that it writes for each engine.
+ * {@code ChangeScriptsOnEnginesTest} runs the scripts on the engines that the tests can start.
  */
 class ChangeScriptsTest {
     private static final Path CHANGES = Path.of("src/test/resources/changes");
@@ -30,7 +30,7 @@ class ChangeScriptsTest {
 
     @ParameterizedTest
     @MethodSource("changes")
-    void theScriptIsTheOneThatWasRead(ChangeCase change) {
+    void theScriptIsAsExpected(ChangeCase change) {
         Migration migration = Migration.of(change.before(), change.after(), change.dialect(), change.renames(),
                 Fills.NONE);
         String text = migration.text(change.file().title()).lines().skip(1).collect(Collectors.joining("\n"));
@@ -50,10 +50,10 @@ class ChangeScriptsTest {
         });
     }
 
-    /** What is told on PostgreSQL, which holds all that the cases speak of. */
+    /** On PostgreSQL, which supports everything in the cases. */
     @ParameterizedTest
     @MethodSource("onPostgreSql")
-    void theDifferencesAreTheOnesThatWereRead(ChangeCase change) {
+    void theDifferencesAreAsExpected(ChangeCase change) {
         List<Difference> differences = Comparison.of(change.before(), change.after(), change.dialect(),
                 change.renames()).differences();
         DifferenceWords words = new DifferenceWords("the database", "the design");

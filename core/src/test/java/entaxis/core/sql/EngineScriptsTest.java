@@ -14,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
-/** One schema in the words of each engine, with what is told of what an engine cannot hold; read line by line. */
+/** The script of a schema for each engine, with the notes on what the engine cannot hold. */
 class EngineScriptsTest {
     private static final Path SCRIPTS = Path.of("src/test/resources/scripts");
 
@@ -25,7 +25,7 @@ class EngineScriptsTest {
 
     @ParameterizedTest
     @MethodSource("scripts")
-    void theScriptIsTheOneThatWasRead(GoldenFile file, Target engine) {
+    void theScriptIsAsExpected(GoldenFile file, Target engine) {
         Dialect dialect = Dialect.of(engine);
         Schema read = ScriptReader.read(file.section("schema"), Target.POSTGRESQL).schema();
         AdaptedSchema adapted = DialectAdapter.fit(IsoNormalizer.of(read, Dialect.of(Target.POSTGRESQL)), dialect);

@@ -27,8 +27,8 @@ import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 
 /**
- * The scripts that {@code ChangeScriptsTest} compares with what was read, run: each takes a database from one side to
- * the other and back. Tables that come to stand in another schema are left out, as one schema is read.
+ * Runs the scripts of {@code ChangeScriptsTest}: each takes a database from one side to the other and back. Tables that
+ * move into another schema are left out, as the catalog reader reads one schema.
  */
 class ChangeScriptsOnEnginesTest {
     private static final Path CHANGES = Path.of("../core/src/test/resources/changes");

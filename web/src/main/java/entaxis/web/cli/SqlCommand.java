@@ -6,6 +6,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.Script;
+import entaxis.core.sql.ScriptOptions.Letters;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import java.io.PrintStream;
@@ -27,12 +28,10 @@ import picocli.CommandLine.Parameters;
         + " [--foreign-keys-inside] [--quote] [--letters small|capital] [--schema NAME] [--tables A,B]",
         description = "Write a script, or a saved design (.json), as the script of another engine.")
 final class SqlCommand extends Subcommand {
-    private enum Letters { SMALL, CAPITAL }
-
     /** What {@code --letters} takes. */
     static final class Cases extends SmallWords {
         Cases() {
-            super(Letters.values());
+            super(Letters.SMALL, Letters.CAPITAL);
         }
     }
 
@@ -85,10 +84,8 @@ final class SqlCommand extends Subcommand {
         if (source.isEmpty()) {
             return WRONG;
         }
-        ScriptOptions.Letters written = letters.map(one -> ScriptOptions.Letters.valueOf(one.name()))
-                .orElse(ScriptOptions.Letters.AS_NAMED);
-        ScriptOptions options = new ScriptOptions(drop, ifAbsent, !noComments, foreignKeysInside, quote, written,
-                schema, tables.isEmpty() ? Optional.empty()
+        ScriptOptions options = new ScriptOptions(drop, ifAbsent, !noComments, foreignKeysInside, quote,
+                letters.orElse(Letters.AS_NAMED), schema, tables.isEmpty() ? Optional.empty()
                         : Optional.of(tables.stream().map(String::strip).collect(Collectors.toSet())));
         ScriptWriter writer = new ScriptWriter(Dialect.of(to), options);
         String title =
