@@ -67,6 +67,16 @@ class ArchitectureTest {
                 .resideInAnyPackage(ROOMS_OF_ENGINES).check(CLASSES);
     }
 
+    /** What a script says is read without knowing what it does, and without what it is done to. */
+    @Test
+    void statementsAreReadWithoutTheSchemaThatTheyMake() {
+        noClasses().that().resideInAnyPackage("entaxis.core.statement..", "entaxis.core.syntax..").should()
+                .dependOnClassesThat().resideInAPackage("entaxis.core.reading..").check(CLASSES);
+        noClasses().that().resideInAPackage("entaxis.core.statement..").should().dependOnClassesThat()
+                .resideOutsideOfPackages("entaxis.core.statement..", "entaxis.core.schema..", "entaxis.core.design..",
+                        "java.lang..", "java.util..").check(CLASSES);
+    }
+
     @Test
     void packagesOfTheCoreFormNoCycles() {
         slices().matching("entaxis.core.(*)..").should().beFreeOfCycles().check(CLASSES);
@@ -77,8 +87,8 @@ class ArchitectureTest {
     @Test
     void lowerPackagesOfTheCoreDoNotKnowHigherOnes() {
         String[] order = {"token", "expression", "word", "type", "design", "change", "dependency", "schema", "derive",
-                "normalize", "sentence", "sql", "reading", "reverse", "reconcile", "migration", "impact", "update",
-            "engine"};
+                "normalize", "sentence", "sql", "statement", "syntax", "reading", "reverse", "reconcile", "migration",
+            "impact", "update", "engine"};
         for (int low = 0; low < order.length; low++) {
             for (int high = low + 1; high < order.length; high++) {
                 noClasses().that().resideInAPackage("entaxis.core." + order[low] + "..").should().dependOnClassesThat()

@@ -2,7 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.reading.SchemaBuilder.QName;
+import entaxis.core.statement.QualifiedName;
 import java.util.Optional;
 
 /** Takes defaults of columns; one that draws from a sequence of the column's own is an identity. */
@@ -34,7 +34,7 @@ final class ColumnDefaults {
     /** The sequence that a text names, with or without its schema. */
     Optional<SchemaBuilder.ReadSequence> sequenceNamed(String text) {
         int point = text.lastIndexOf('.');
-        QName name = new QName(point < 0 ? "" : text.substring(0, point).replace("\"", ""),
+        QualifiedName name = new QualifiedName(point < 0 ? "" : text.substring(0, point).replace("\"", ""),
                 text.substring(point + 1).replace("\"", ""));
         return builder.sequence(name);
     }

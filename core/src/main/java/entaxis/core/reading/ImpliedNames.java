@@ -1,6 +1,8 @@
 package entaxis.core.reading;
 
-import entaxis.core.reading.ImpliedName.Named;
+import entaxis.core.syntax.ImpliedName.Named;
+import entaxis.core.syntax.ImpliedName;
+import entaxis.core.syntax.ScriptSyntax;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;

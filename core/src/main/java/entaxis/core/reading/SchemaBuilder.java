@@ -13,6 +13,10 @@ import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ProgramHead;
+import entaxis.core.statement.PlacedName;
+import entaxis.core.statement.QualifiedName;
+import entaxis.core.syntax.ScriptSyntax;
+import entaxis.core.syntax.SyntaxRule;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -32,13 +36,10 @@ final class SchemaBuilder {
     private static final Set<String> SHADOWS = Set.of("data", "idx", "content", "docsize", "config", "segments",
             "segdir", "stat", "node", "rowid", "parent");
 
-    /** A name with the schema that it was said to be in; empty where none was said. */
-    record QName(String namespace, String name) { }
-
     private record NewIndex(String name, TableBuilder table) { }
 
     /** A sequence, and the column that it counts for. */
-    record ReadSequence(QName name, long start, long step, Optional<TableBuilder> table,
+    record ReadSequence(QualifiedName name, long start, long step, Optional<TableBuilder> table,
             Optional<ColumnBuilder> column, String comment, Optional<List<Grant>> grants) {
         ReadSequence granted(Optional<List<Grant>> newGrants) {
             return new ReadSequence(name, start, step, table, column, comment, newGrants);
@@ -48,7 +49,7 @@ final class SchemaBuilder {
             return new ReadSequence(name, start, step, Optional.of(newTable), Optional.of(newColumn), comment, grants);
         }
 
-        ReadSequence named(QName newName) {
+        ReadSequence named(QualifiedName newName) {
             return new ReadSequence(newName, start, step, table, column, comment, grants);
         }
 
@@ -108,19 +109,28 @@ final class SchemaBuilder {
     }
 
     /** What identifies a name. */
-    String key(QName name) {
+    String key(QualifiedName name) {
         String home = home(name.namespace());
         String joined = home.isEmpty() ? name.name() : home + "\u0000" + name.name();
         return exact ? joined : joined.toLowerCase(Locale.ROOT);
     }
 
     /** The schema that something is put into: as said, else the present one. */
-    String placed(QName name) {
+    String placed(QualifiedName name) {
         return name.namespace().isEmpty() ? current : name.namespace();
     }
 
-    Optional<TableBuilder> table(QName name) {
+    Optional<TableBuilder> table(QualifiedName name) {
         return Optional.ofNullable(tables.get(key(name)));
+    }
+
+    /**
+     * The table of a name.
+     *
+     * @throws ConflictException if there is none
+     */
+    TableBuilder existing(PlacedName name) {
+        return table(name.name()).orElseThrow(() -> ConflictException.noTable(name));
     }
 
     Optional<TableBuilder> tableOf(String key) {
@@ -133,7 +143,7 @@ final class SchemaBuilder {
                 .map(Map.Entry::getKey);
     }
 
-    TableBuilder create(QName name) {
+    TableBuilder create(QualifiedName name) {
         TableBuilder table = new TableBuilder(placed(name), name.name(), exact);
         table.grants = grants.usual(SecuredObject.TABLE);
         String key = key(name);
@@ -144,7 +154,7 @@ final class SchemaBuilder {
         return table;
     }
 
-    void remove(QName name, boolean cascade) {
+    void remove(QualifiedName name, boolean cascade) {
         TableBuilder gone = tables.remove(key(name));
         if (gone == null) {
             return;
@@ -157,7 +167,7 @@ final class SchemaBuilder {
         if (cascade) {
             removeReaders(lower);
             tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, name)));
-            gone.heirs.forEach(heir -> remove(new QName(heir.namespace, heir.name), true));
+            gone.heirs.forEach(heir -> remove(new QualifiedName(heir.namespace, heir.name), true));
         }
     }
 
@@ -207,47 +217,44 @@ final class SchemaBuilder {
     }
 
     /** Whether a reference of a table leads to the table of a name. */
-    boolean refersTo(ForeignKey reference, TableBuilder from, QName to) {
+    boolean refersTo(ForeignKey reference, TableBuilder from, QualifiedName to) {
         String namespace = reference.referencedNamespace().isEmpty() ? from.namespace : reference.referencedNamespace();
-        return key(new QName(namespace, reference.referencedTable())).equals(key(to))
+        return key(new QualifiedName(namespace, reference.referencedTable())).equals(key(to))
                 || reference.referencedNamespace().isEmpty()
-                && key(new QName("", reference.referencedTable())).equals(key(to));
+                && key(new QualifiedName("", reference.referencedTable())).equals(key(to));
     }
 
     /** Gives a table another name, also in the references of others. */
-    void rename(TableBuilder table, QName before, QName now) {
+    void rename(TableBuilder table, QualifiedName before, QualifiedName now) {
         tables.values()
                 .forEach(other -> other.foreignKeys.replaceAll(
-                        key -> refersTo(key, other, before) ? new ForeignKey(key.origin(), key.name(), key.columns(),
-                                now.namespace().isEmpty() ? key.referencedNamespace() : now.namespace(), now.name(),
-                                key.referencedColumns(), key.onDelete(), key.onUpdate(), key.deferral()) : key));
+                        key -> refersTo(key, other, before)
+                                ? key.to(now.name(), key.referencedColumns()).into(now.namespace().isEmpty()
+                                        ? key.referencedNamespace() : now.namespace())
+                                : key));
         tables.remove(key(before));
         table.name = now.name();
         if (!now.namespace().isEmpty()) {
             table.namespace = now.namespace();
         }
-        tables.put(key(new QName(table.namespace, table.name)), table);
+        tables.put(key(new QualifiedName(table.namespace, table.name)), table);
     }
 
     /** Names a column otherwise, also in the references of other tables and in the tables that inherit it. */
     void rename(TableBuilder table, ColumnBuilder column, String now) {
         String before = column.name;
         table.rename(column, now);
-        QName self = new QName(table.namespace, table.name);
+        QualifiedName self = new QualifiedName(table.namespace, table.name);
         tables.values()
                 .forEach(other -> other.foreignKeys.replaceAll(key -> !refersTo(key, other, self) ? key
-                        : new ForeignKey(key.origin(), key.name(), key.columns(),
-                                key.referencedNamespace(), key.referencedTable(),
-                                key.referencedColumns().stream().map(name -> table.same(name, before) ? now : name)
-                                        .toList(),
-                                key.onDelete(),
-                key.onUpdate(), key.deferral())));
+                        : key.to(key.referencedTable(), key.referencedColumns().stream()
+                                .map(name -> table.same(name, before) ? now : name).toList())));
         table.heirs.forEach(heir -> heir.column(before).ifPresent(inherited -> rename(heir, inherited, now)));
     }
 
     /** Takes away the references of other tables to columns of a table that are no longer a key. */
     void dropReferences(TableBuilder table, List<String> columns) {
-        QName self = new QName(table.namespace, table.name);
+        QualifiedName self = new QualifiedName(table.namespace, table.name);
         List<String> own = table.primaryKey.map(PrimaryKey::columns).orElse(List.of());
         tables.values()
                 .forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self)
@@ -257,7 +264,7 @@ final class SchemaBuilder {
 
     /** Takes away the references of tables to a key that goes. */
     void dropReferencesTo(TableBuilder table, List<String> columns) {
-        QName self = new QName(table.namespace, table.name);
+        QualifiedName self = new QualifiedName(table.namespace, table.name);
         List<String> own = table.primaryKey.map(PrimaryKey::columns).orElse(List.of());
         tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, self)
                 && Set.copyOf(key.referencedColumns().isEmpty() ? own : key.referencedColumns())
@@ -284,7 +291,7 @@ final class SchemaBuilder {
         indexed().remove(name.toLowerCase(Locale.ROOT));
     }
 
-    Optional<ReadSequence> sequence(QName name) {
+    Optional<ReadSequence> sequence(QualifiedName name) {
         return Optional.ofNullable(sequences.get(key(name)));
     }
 
@@ -325,13 +332,10 @@ final class SchemaBuilder {
 
     private ForeignKey completed(TableBuilder table, ForeignKey key) {
         String namespace = key.referencedNamespace().isEmpty() ? table.namespace : key.referencedNamespace();
-        Optional<TableBuilder> parent = table(new QName(namespace, key.referencedTable()))
-                .or(() -> table(new QName("", key.referencedTable())));
+        Optional<TableBuilder> parent = table(new QualifiedName(namespace, key.referencedTable()))
+                .or(() -> table(new QualifiedName("", key.referencedTable())));
         List<String> columns = parent.flatMap(other -> other.primaryKey).map(PrimaryKey::columns).orElse(List.of());
-        return columns.size() != key.columns().size() ? key
-                : new ForeignKey(key.origin(), key.name(), key.columns(), key.referencedNamespace(),
-                        key.referencedTable(), columns,
-                key.onDelete(), key.onUpdate(), key.deferral());
+        return columns.size() != key.columns().size() ? key : key.to(key.referencedTable(), columns);
     }
 
     /** Whether scripts of the engine may say something that ISO SQL does not. */

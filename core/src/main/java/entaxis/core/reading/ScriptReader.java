@@ -1,8 +1,8 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.Target;
-import java.util.ArrayList;
-import java.util.List;
+import entaxis.core.syntax.ScriptParser;
+import entaxis.core.syntax.ScriptSyntax;
 import java.util.concurrent.CancellationException;
 
 /**
@@ -11,10 +11,10 @@ import java.util.concurrent.CancellationException;
  */
 public final class ScriptReader {
     private static final int PROGRESS_INTERVAL = 64;
-    private final ReadingLog notes = new ReadingLog();
+    private final ReadingLog log = new ReadingLog();
     private final SchemaBuilder builder;
-    private final ImpliedNames implied;
-    private final List<ReadRow> rows = new ArrayList<>();
+    private final SampleRows rows;
+    private final StatementApplier applier;
     private final ScriptSyntax syntax;
     private final ReadingProgress progress;
     private long before;
@@ -30,7 +30,8 @@ public final class ScriptReader {
         this.progress = progress;
         this.syntax = ScriptSyntax.of(engine);
         this.builder = new SchemaBuilder(syntax);
-        this.implied = new ImpliedNames(syntax);
+        this.rows = new SampleRows(builder, log);
+        this.applier = new StatementApplier(builder, log, rows);
     }
 
     /** What one script of an engine makes. */
@@ -47,23 +48,20 @@ public final class ScriptReader {
      * @throws java.util.concurrent.CancellationException if who hears of the progress wants no more
      */
     public void add(String file, String script) {
-        ScriptLexer lexer = new ScriptLexer(script, syntax);
-        notes.begin(file, script);
-        StatementReader reader = new StatementReader(lexer, new TokenCursor(lexer, script, syntax), syntax, builder,
-                implied, notes, rows);
-        TokenizedStatement statement = new TokenizedStatement(new TokenArray());
-        while (lexer.next(statement)) {
-            if (statements++ % PROGRESS_INTERVAL == 0 && !progress.at(before + lexer.position(), statements)) {
+        ScriptParser parser = new ScriptParser(script, syntax);
+        log.begin(file, script);
+        while (parser.next()) {
+            if (statements++ % PROGRESS_INTERVAL == 0 && !progress.at(before + parser.position(), statements)) {
                 throw new CancellationException("reading was stopped");
             }
-            reader.read(statement);
+            parser.statements().forEach(applier::apply);
         }
         before += script.length();
     }
 
     /** What has been read. */
     public Reading done() {
-        return new Reading(syntax.engine(), builder.done(), rows, notes.steppedOver(), notes.notUnderstood(),
+        return new Reading(syntax.engine(), builder.done(), rows.rows(), log.steppedOver(), log.notUnderstood(),
                 statements);
     }
 }

@@ -110,6 +110,59 @@ final class TableBuilder {
         return found(wanted);
     }
 
+    /**
+     * The column of a name.
+     *
+     * @param place where it is spoken of
+     * @throws ConflictException if there is none
+     */
+    ColumnBuilder existing(String wanted, int place) {
+        return found(wanted).orElseThrow(() -> ConflictException.noColumn(this, wanted, place));
+    }
+
+    /**
+     * The names of columns as the table itself spells them.
+     *
+     * @param place where they are spoken of
+     * @throws ConflictException if one of them is not there
+     */
+    List<String> existing(List<String> names, int place) {
+        if (spellsAll(names)) {
+            return names;
+        }
+        List<String> spelled = new ArrayList<>(names.size());
+        for (String name : names) {
+            spelled.add(existing(name, place).name);
+        }
+        return spelled;
+    }
+
+    /** Whether there are columns of exactly these names. */
+    boolean spellsAll(List<String> names) {
+        for (int i = 0; i < names.size(); i++) {
+            if (!spells(names.get(i))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Whether a key, reference or rule has a name. */
+    boolean hasConstraint(String constraint) {
+        return primaryKey.filter(key -> same(key.name(), constraint)).isPresent()
+                || uniqueKeys.stream().anyMatch(key -> same(key.name(), constraint))
+                || foreignKeys.stream().anyMatch(key -> same(key.name(), constraint))
+                || checks.stream().anyMatch(check -> same(check.name(), constraint));
+    }
+
+    /** Names a key, reference or rule otherwise. */
+    void renameConstraint(String before, String now) {
+        primaryKey = primaryKey.map(key -> same(key.name(), before) ? key.named(now) : key);
+        uniqueKeys.replaceAll(key -> same(key.name(), before) ? new UniqueKey(now, key.columns()) : key);
+        foreignKeys.replaceAll(key -> same(key.name(), before) ? key.named(now) : key);
+        checks.replaceAll(check -> same(check.name(), before) ? new CheckRule(now, check.condition()) : check);
+    }
+
     boolean has(String column) {
         return found(column).isPresent();
     }
@@ -175,9 +228,7 @@ final class TableBuilder {
         UnaryOperator<String> renamed = name -> same(name, before) ? now : name;
         primaryKey = primaryKey.map(key -> key.renamed(renamed));
         uniqueKeys.replaceAll(key -> new UniqueKey(key.name(), key.columns().stream().map(renamed).toList()));
-        foreignKeys.replaceAll(key -> new ForeignKey(key.origin(), key.name(),
-                key.columns().stream().map(renamed).toList(), key.referencedNamespace(), key.referencedTable(),
-                key.referencedColumns(), key.onDelete(), key.onUpdate(), key.deferral()));
+        foreignKeys.replaceAll(key -> key.over(key.columns().stream().map(renamed).toList()));
         Map<String, String> names = Map.of(before.toLowerCase(Locale.ROOT),
                 now.matches("[A-Za-z_][A-Za-z0-9_]*") ? now : "\"" + now + "\"");
         checks.replaceAll(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), names)));

@@ -1,9 +1,6 @@
 /**
- * Reads table definitions: scripts and dumps of every engine, statement by statement, into a schema. Hand-written, in
- * linear time, never failing: what is not understood is reported with its place, and what is stepped over on purpose is
- * named.
+ * What scripts make: their statements carried out one after the other, into a schema. Never fails: a statement that is
+ * not understood, or that speaks of what is not there, is reported with its place, and what is stepped over on purpose
+ * is named.
  */
 package entaxis.core.reading;
-
-
-

@@ -49,6 +49,18 @@ public record ForeignKey(Optional<RelationshipId> origin, String name, List<Stri
                 onDelete, onUpdate, deferral);
     }
 
+    /** This constraint over other columns. */
+    public ForeignKey over(List<String> newColumns) {
+        return new ForeignKey(origin, name, newColumns, referencedNamespace, referencedTable, referencedColumns,
+                onDelete, onUpdate, deferral);
+    }
+
+    /** The same, leading to another table of the same schema. */
+    public ForeignKey to(String newTable, List<String> newColumns) {
+        return new ForeignKey(origin, name, columns, referencedNamespace, newTable, newColumns, onDelete, onUpdate,
+                deferral);
+    }
+
     /** The same, leading into a table of another schema. */
     public ForeignKey into(String newNamespace) {
         return new ForeignKey(origin, name, columns, newNamespace, referencedTable, referencedColumns, onDelete,

@@ -1,8 +1,8 @@
 package entaxis.core.engine.iso;
 
 import entaxis.core.design.Target;
-import entaxis.core.reading.ScriptSyntax;
-import entaxis.core.reading.SyntaxRule;
+import entaxis.core.syntax.ScriptSyntax;
+import entaxis.core.syntax.SyntaxRule;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;

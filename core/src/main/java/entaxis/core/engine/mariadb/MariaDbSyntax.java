@@ -2,11 +2,11 @@ package entaxis.core.engine.mariadb;
 
 import entaxis.core.design.Target;
 import entaxis.core.engine.mysql.MySqlSyntax;
-import entaxis.core.reading.ImpliedName.Named;
-import entaxis.core.reading.ImpliedName;
-import entaxis.core.reading.LexicalRule;
-import entaxis.core.reading.LexicalRules;
-import entaxis.core.reading.SyntaxRule;
+import entaxis.core.syntax.ImpliedName.Named;
+import entaxis.core.syntax.ImpliedName;
+import entaxis.core.syntax.LexicalRule;
+import entaxis.core.syntax.LexicalRules;
+import entaxis.core.syntax.SyntaxRule;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;

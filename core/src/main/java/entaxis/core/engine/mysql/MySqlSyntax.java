@@ -1,12 +1,12 @@
 package entaxis.core.engine.mysql;
 
 import entaxis.core.design.Target;
-import entaxis.core.reading.ImpliedName.Named;
-import entaxis.core.reading.ImpliedName;
-import entaxis.core.reading.LexicalRule;
-import entaxis.core.reading.LexicalRules;
-import entaxis.core.reading.ScriptSyntax;
-import entaxis.core.reading.SyntaxRule;
+import entaxis.core.syntax.ImpliedName.Named;
+import entaxis.core.syntax.ImpliedName;
+import entaxis.core.syntax.LexicalRule;
+import entaxis.core.syntax.LexicalRules;
+import entaxis.core.syntax.ScriptSyntax;
+import entaxis.core.syntax.SyntaxRule;
 import entaxis.core.sql.TextLiterals;
 import java.util.Collections;
 import java.util.EnumSet;

@@ -1,0 +1,102 @@
+package entaxis.core.reading;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.statement.ColumnChange;
+import entaxis.core.statement.ColumnClause;
+import entaxis.core.statement.TypeName;
+import entaxis.core.syntax.SyntaxRule;
+import entaxis.core.type.SqlType;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/** Carries out ALTER COLUMN of ALTER TABLE. */
+final class ColumnAlteration {
+    private final SchemaBuilder builder;
+    private final TypeResolver types;
+    private final Columns columns;
+    private final ColumnDefaults defaults;
+
+    ColumnAlteration(SchemaBuilder builder, TypeResolver types, Columns columns, ColumnDefaults defaults) {
+        this.builder = builder;
+        this.types = types;
+        this.columns = columns;
+        this.defaults = defaults;
+    }
+
+    /** Changes a column of a table. */
+    void alter(TableBuilder table, ColumnBuilder column, ColumnChange change) {
+        switch (change) {
+            case ColumnChange.Retype(TypeName name, Optional<String> collation) -> {
+                SqlType type = types.type(name);
+                column.type = type;
+                column.collation = collation.orElse(column.collation);
+                heirs(table, column, inherited -> inherited.type = type);
+            }
+            case ColumnChange.SetDefault(String expression) -> {
+                defaults.setDefault(column, expression);
+                heirs(table, column, inherited -> inherited.defaultValue = column.defaultValue);
+            }
+            case ColumnChange.DropDefault() -> {
+                column.defaultValue = "";
+                if (column.identity == Identity.BY_DEFAULT && builder.takes(SyntaxRule.COUNTING_DEFAULTS)) {
+                    column.identity = Identity.NONE;
+                }
+                heirs(table, column, inherited -> inherited.defaultValue = "");
+            }
+            case ColumnChange.SetNotNull() -> require(table, column);
+            case ColumnChange.SetNull() -> column.required = false;
+            case ColumnChange.DropNotNull() -> {
+                column.required = false;
+                heirs(table, column, inherited -> inherited.required = false);
+            }
+            case ColumnChange.SetNumbering numbering -> renumber(column, numbering);
+            case ColumnChange.DropIdentity() -> column.identity = Identity.NONE;
+            case ColumnChange.SetExpression(String expression) -> compute(table, column, expression);
+            case ColumnChange.DropExpression() -> column.generated = "";
+            case ColumnChange.RenameTo(String name) -> builder.rename(table, column, name);
+            case ColumnChange.AddClauses(List<ColumnClause> clauses) -> columns.clauses(table, column, clauses);
+            case ColumnChange.Redefine redefined -> redefine(table, column, redefined);
+            case ColumnChange.TogglePersisted() -> column.virtual = !column.virtual;
+            case ColumnChange.None() -> { }
+        }
+    }
+
+    /** Changes of a column only what is said of it. */
+    void modify(TableBuilder table, ColumnBuilder column, Optional<TypeName> type, List<ColumnClause> clauses) {
+        column.type = type.map(types::type).orElse(column.type);
+        columns.clauses(table, column, clauses);
+    }
+
+    private static void heirs(TableBuilder table, ColumnBuilder column, Consumer<ColumnBuilder> change) {
+        table.heirs.forEach(heir -> heir.column(column.name).ifPresent(change));
+    }
+
+    private void redefine(TableBuilder table, ColumnBuilder column, ColumnChange.Redefine redefined) {
+        column.type = types.type(redefined.type());
+        column.required = false;
+        boolean inKey = builder.takes(SyntaxRule.ALTERED_COLUMN_SAYS_NULL)
+                && table.primaryKey.filter(key -> key.columns().contains(column.name)).isPresent();
+        column.numbering = redefined.keepsNumbering() ? column.numbering : Numbering.DEFAULT;
+        columns.clauses(table, column, redefined.clauses());
+        column.required |= inKey;
+    }
+
+    private static void renumber(ColumnBuilder column, ColumnChange.SetNumbering numbering) {
+        column.identity = numbering.kind().orElse(column.identity);
+        column.numbering = new Numbering(numbering.start().orElse(column.numbering.start()),
+                numbering.step().orElse(column.numbering.step()));
+    }
+
+    private static void compute(TableBuilder table, ColumnBuilder column, String expression) {
+        column.generated = expression;
+        table.heirs.forEach(
+                heir -> heir.column(column.name).ifPresent(inherited -> compute(heir, inherited, expression)));
+    }
+
+    private static void require(TableBuilder table, ColumnBuilder column) {
+        column.required = true;
+        table.heirs.forEach(heir -> heir.column(column.name).ifPresent(inherited -> require(heir, inherited)));
+    }
+}

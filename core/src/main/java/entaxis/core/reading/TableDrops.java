@@ -1,0 +1,97 @@
+package entaxis.core.reading;
+
+import entaxis.core.statement.TableChange;
+import entaxis.core.syntax.SyntaxRule;
+import java.util.List;
+import java.util.Optional;
+
+/** Carries out DROP of ALTER TABLE. */
+final class TableDrops {
+    private final SchemaBuilder builder;
+
+    TableDrops(SchemaBuilder builder) {
+        this.builder = builder;
+    }
+
+    /** Carries out a change that drops something; others are none of its concern. */
+    void drop(TableBuilder table, TableChange change) {
+        switch (change) {
+            case TableChange.DropColumn dropped -> dropColumn(table, dropped);
+            case TableChange.DropConstraint(String name, int place, boolean ifExists, boolean cascade) ->
+                    dropConstraint(table, name, place, ifExists, cascade);
+            case TableChange.DropPrimaryKey() -> table.primaryKey = Optional.empty();
+            case TableChange.DropUnique(List<String> columns) ->
+                    table.uniqueKeys.removeIf(key -> key.columns().size() == columns.size() && columns.stream()
+                            .allMatch(name -> key.columns().stream().anyMatch(own -> table.same(own, name))));
+            case TableChange.DropIndex dropped -> dropIndex(table, dropped);
+            case TableChange.DropForeignKey(String name, int place, boolean ifExists) -> {
+                boolean gone = table.foreignKeys.removeIf(key -> key.name().equalsIgnoreCase(name));
+                if (!gone && !ifExists) {
+                    throw new ConflictException(place, "the table " + table.name + " has no foreign key " + name);
+                }
+                table.leaveBehind(name);
+            }
+            case TableChange.DropPeriod(String name) ->
+                    table.checks.removeIf(check -> table.same(check.name(), name));
+            default -> { }
+        }
+    }
+
+    private void dropColumn(TableBuilder table, TableChange.DropColumn dropped) {
+        Optional<ColumnBuilder> column = table.column(dropped.name());
+        if (column.isPresent()) {
+            dropColumn(table, column.get());
+        } else if (dropped.orConstraint()) {
+            dropConstraint(table, dropped.name(), dropped.place(), dropped.ifExists(), dropped.cascade());
+        } else if (!dropped.ifExists()) {
+            throw ConflictException.noColumn(table, dropped.name(), dropped.place());
+        }
+    }
+
+    private void dropColumn(TableBuilder table, ColumnBuilder column) {
+        builder.dropReferences(table, List.of(column.name));
+        table.drop(column, builder.takes(SyntaxRule.DROPPED_COLUMN_LEAVES_INDEX));
+        table.heirs.forEach(heir -> heir.column(column.name).ifPresent(inherited -> dropColumn(heir, inherited)));
+    }
+
+    private void dropConstraint(TableBuilder table, String name, int place, boolean ifExists, boolean cascade) {
+        if (table.primaryKey.filter(key -> table.same(key.name(), name)).isPresent()) {
+            if (cascade) {
+                builder.dropReferencesTo(table, table.primaryKey.get().columns());
+            }
+            table.primaryKey = Optional.empty();
+            return;
+        }
+        if (cascade) {
+            table.uniqueKeys.stream().filter(key -> table.same(key.name(), name))
+                    .forEach(key -> builder.dropReferencesTo(table, key.columns()));
+        }
+        boolean gone = table.uniqueKeys.removeIf(key -> table.same(key.name(), name))
+                | table.foreignKeys.removeIf(key -> table.same(key.name(), name))
+                | table.checks.removeIf(check -> table.same(check.name(), name))
+                | table.indexes.removeIf(index -> index.method().equals("exclude") && table.same(index.name(), name));
+        if (gone) {
+            table.heirs.forEach(heir -> heir.checks.removeIf(check -> heir.same(check.name(), name)));
+            return;
+        }
+        boolean namesDefault = builder.takes(SyntaxRule.NAMED_DEFAULTS) || name.endsWith("_not_null");
+        if (!ifExists && !namesDefault) {
+            throw new ConflictException(place, "the table " + table.name + " has no constraint " + name);
+        }
+    }
+
+    private static void dropIndex(TableBuilder table, TableChange.DropIndex dropped) {
+        String name = dropped.name();
+        if (name.equalsIgnoreCase("primary")) {
+            table.primaryKey = Optional.empty();
+            return;
+        }
+        boolean gone = table.indexes.removeIf(index -> index.name().equalsIgnoreCase(name))
+                | table.uniqueKeys.removeIf(key -> key.name().equalsIgnoreCase(name));
+        boolean ofReference = table.foreignKeys.stream()
+                .anyMatch(key -> key.name().equalsIgnoreCase(name) || key.columns().getFirst().equalsIgnoreCase(name));
+        if (!gone && !dropped.ifExists() && !ofReference && !table.takeLeftBehind(name)) {
+            throw new ConflictException(dropped.place(), "the table " + table.name + " has no index " + name);
+        }
+    }
+}

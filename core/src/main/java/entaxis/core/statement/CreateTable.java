@@ -1,0 +1,46 @@
+package entaxis.core.statement;
+
+import java.util.List;
+
+/**
+ * CREATE TABLE (ISO/IEC 9075-2, 11.3).
+ *
+ * @param onlyIfAbsent whether nothing is to be done where there is such a table
+ * @param temporary    whether it goes with the session
+ */
+public record CreateTable(PlacedName name, boolean onlyIfAbsent, boolean temporary, Source source,
+        TableOptions options) implements Statement {
+    /** Where the columns of a new table come from. */
+    public sealed interface Source { }
+
+    /** They are defined one by one, beside those of tables that are inherited. */
+    public record Elements(List<TableElement> elements, List<PlacedName> inherited) implements Source {
+        /** Copies the lists. */
+        public Elements {
+            elements = List.copyOf(elements);
+            inherited = List.copyOf(inherited);
+        }
+    }
+
+    /** All of them are those of another table, with its keys and indexes (MySQL manual, CREATE TABLE ... LIKE). */
+    public record CopyOf(PlacedName model) implements Source { }
+
+    /** They are those of the whole that the table is a partition of (PostgreSQL manual, PARTITION OF). */
+    public record PartitionOf(PlacedName whole, List<TableElement> elements) implements Source {
+        /** Copies the list. */
+        public PartitionOf {
+            elements = List.copyOf(elements);
+        }
+    }
+
+    /** They are the fields of a type (PostgreSQL manual, CREATE TABLE ... OF). */
+    public record OfType(PlacedName type, List<TableElement> elements) implements Source {
+        /** Copies the list. */
+        public OfType {
+            elements = List.copyOf(elements);
+        }
+    }
+
+    /** They come from a query, so that they are not known. */
+    public record OfQuery() implements Source { }
+}

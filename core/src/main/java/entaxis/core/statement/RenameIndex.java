@@ -1,0 +1,4 @@
+package entaxis.core.statement;
+
+/** ALTER INDEX ... RENAME. */
+public record RenameIndex(PlacedName before, boolean ifExists, String now) implements Statement { }

@@ -1,0 +1,156 @@
+package entaxis.core.syntax;
+
+import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.sql.Dialect;
+import entaxis.core.sql.IndexOrdering;
+import entaxis.core.statement.ColumnClause;
+import entaxis.core.statement.IndexDefinition;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/** Reads indexes: their columns and expressions, and the rows that they cover. */
+final class IndexParser {
+    private final TokenCursor tokens;
+    private final ScriptSyntax syntax;
+    private final Dialect dialect;
+    private final NumberParser numbers;
+    private final ExpressionParser expressions;
+    private final ClauseEnds clauseEnds;
+
+    IndexParser(TokenCursor tokens, ScriptSyntax syntax, NumberParser numbers, ExpressionParser expressions,
+            ClauseEnds clauseEnds) {
+        this.tokens = tokens;
+        this.syntax = syntax;
+        this.dialect = Dialect.of(syntax.engine());
+        this.numbers = numbers;
+        this.expressions = expressions;
+        this.clauseEnds = clauseEnds;
+    }
+
+    /**
+     * Reads an index from its name on, where it stands among the columns of its table; nothing where it is one that
+     * orders nothing.
+     */
+    Optional<IndexDefinition> amongColumns(String method) {
+        boolean inline = syntax.takes(SyntaxRule.INLINE_INDEXES);
+        String name = "";
+        if (!tokens.sign('(') && !tokens.is(Keyword.USING)) {
+            tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
+            name = tokens.name();
+        }
+        boolean unique = inline && tokens.accept(Keyword.UNIQUE);
+        clauseEnds.clustering();
+        if (inline && tokens.acceptReading("COLUMNSTORE")) {
+            columnStore();
+            return Optional.empty();
+        }
+        clauseEnds.indexMethod();
+        List<IndexColumn> columns = columns();
+        Optional<String> predicate = Optional.empty();
+        if (inline) {
+            if (tokens.accept(Keyword.INCLUDE)) {
+                tokens.skipRound();
+            }
+            predicate = predicate();
+        }
+        clauseEnds.constraintEnd();
+        return Optional.of(new IndexDefinition(name, unique, columns, method, predicate, List.of()));
+    }
+
+    private Optional<String> predicate() {
+        return tokens.accept(Keyword.WHERE) ? Optional.of(expressions.expression()) : Optional.empty();
+    }
+
+    /** Transact-SQL Reference, CREATE TABLE, table_index: a column store keeps rows, it orders nothing. */
+    private void columnStore() {
+        if (tokens.sign('(')) {
+            tokens.skipRound();
+        }
+        if (tokens.accept(Keyword.ORDER)) {
+            tokens.skipRound();
+        }
+        clauseEnds.constraintEnd();
+    }
+
+    /** Reads an index behind a column (Transact-SQL Reference, CREATE TABLE, column_index). */
+    ColumnClause.Index ofColumn() {
+        String name = tokens.name();
+        boolean unique = tokens.accept(Keyword.UNIQUE);
+        clauseEnds.clustering();
+        Optional<String> predicate = predicate();
+        clauseEnds.constraintEnd();
+        return new ColumnClause.Index(name, unique, predicate);
+    }
+
+    /** Reads the columns and expressions that an index is ordered by. */
+    List<IndexColumn> columns() {
+        tokens.expectSign('(');
+        List<IndexColumn> columns = new ArrayList<>(2);
+        do {
+            columns.add(column());
+        } while (tokens.acceptSign(','));
+        tokens.expectSign(')');
+        return columns;
+    }
+
+    private IndexColumn column() {
+        int from = tokens.at();
+        boolean plain = tokens.isName(from) && !tokens.sign(from + 1, '.')
+                && !(tokens.sign(from + 1, '(') && !prefixAt(from + 1)) && (columnEnds(from + 1) || prefixAt(from + 1));
+        OptionalInt prefix = OptionalInt.empty();
+        String name;
+        if (plain) {
+            name = tokens.name();
+            if (tokens.acceptSign('(')) {
+                prefix = OptionalInt.of((int) Math.min(Integer.MAX_VALUE, numbers.wholeNumber()));
+                tokens.expectSign(')');
+            }
+        } else {
+            name = expression(from);
+        }
+        boolean falling = false;
+        int behind = tokens.at();
+        while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
+            if (tokens.accept(Keyword.DESC)) {
+                falling = true;
+            } else {
+                tokens.skipToken();
+            }
+        }
+        String ordering = syntax.takes(SyntaxRule.OPERATOR_CLASSES)
+                ? IndexOrdering.canonical(tokens.text(behind, tokens.at()), falling) : "";
+        return new IndexColumn(name, falling, !plain, prefix, ordering);
+    }
+
+    private String expression(int from) {
+        boolean called = false;
+        while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !called
+                && !(tokens.at() > from && orderWord(tokens.at()))) {
+            called = syntax.takes(SyntaxRule.OPERATOR_CLASSES) && tokens.sign('(');
+            tokens.skipToken();
+        }
+        String expression = expressions.withoutBrackets(from, tokens.at());
+        if (expression.isEmpty()) {
+            throw tokens.unreadable("a column is expected here");
+        }
+        return expression;
+    }
+
+    private boolean prefixAt(int token) {
+        return dialect.prefixIndexes() && tokens.sign(token, '(')
+                && tokens.kind(token + 1) == TokenizedStatement.NUMBER
+                && tokens.sign(token + 2, ')');
+    }
+
+    private boolean columnEnds(int token) {
+        return token >= tokens.limit() || tokens.sign(token, ',') || tokens.sign(token, ')') || orderWord(token)
+                || tokens.kind(token) == TokenizedStatement.WORD;
+    }
+
+    private boolean orderWord(int token) {
+        Keyword word = tokens.word(token);
+        return word == Keyword.ASC || word == Keyword.DESC || word == Keyword.NULLS || word == Keyword.COLLATE;
+    }
+}
