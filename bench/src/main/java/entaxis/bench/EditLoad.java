@@ -294,7 +294,7 @@ public final class EditLoad {
      */
     private static String drag(Page page) {
         page.evaluate(
-                "() => { const sheet = window.entaxisSheet, s = sheet.state(); const c = sheet.centre(); "
+                "async () => { const sheet = await import('/js/sheet.js'), s = sheet.state(), c = sheet.centre(); "
                         + "sheet.zoom(0.8 / s.scale, c.x, c.y);"
                         + " const card = sheet.cards.get([...sheet.cards.keys()][Math.floor(sheet.cards.size / 2)]); "
                         + "sheet.pan(0, 0); sheet.reveal(card.id.slice(2)); }");

@@ -1,19 +1,23 @@
 // Choosing tables: a filter over the list, ticks for all that it shows, and how many are chosen.
-(() => {
-  const field = document.getElementById("choose-filter"), count = document.getElementById("choose-count");
-  if (!field) return;
-  const ticks = [...document.querySelectorAll("#choose-tables .tick")];
-  const box = tick => tick.querySelector("input");
-  const counted = () => { count.textContent = ticks.filter(tick => box(tick).checked).length + " of " + ticks.length + " chosen"; };
-  field.addEventListener("input", () => {
-    const wanted = field.value.trim().toLowerCase();
-    ticks.forEach(tick => { tick.hidden = !box(tick).value.toLowerCase().includes(wanted); });
-  });
-  field.addEventListener("keydown", event => { if (event.key === "Enter") event.preventDefault(); });
-  document.querySelectorAll("[data-choose]").forEach(button => button.addEventListener("click", () => {
-    ticks.filter(tick => !tick.hidden).forEach(tick => { box(tick).checked = button.dataset.choose === "all"; });
-    counted();
+document.addEventListener("alpine:init", () => {
+  Alpine.data("chooser", () => ({
+    summary: "",
+    init() { this.count(); },
+    ticks() { return [...this.$root.querySelectorAll(".tick")]; },
+    count() {
+      const boxes = this.ticks().map(tick => tick.querySelector("input"));
+      this.summary = `${boxes.filter(box => box.checked).length} of ${boxes.length} chosen`;
+    },
+    filter(event) {
+      const wanted = event.target.value.trim().toLowerCase();
+      this.ticks().forEach(tick => { tick.hidden = !tick.querySelector("input").value.toLowerCase().includes(wanted); });
+    },
+    all() { this.tick(true); },
+    none() { this.tick(false); },
+    tick(on) {
+      this.ticks().filter(tick => !tick.hidden).forEach(tick => { tick.querySelector("input").checked = on; });
+      this.count();
+    },
+    stay() { /* Enter in the filter sends nothing */ }
   }));
-  document.getElementById("choose-tables").addEventListener("change", counted);
-  counted();
-})();
+});

@@ -1,4 +1,3 @@
-"use strict";
 // A file that is ready is fetched at once; the link stays for fetching it again.
 document.addEventListener("htmx:afterSettle", () => {
   const ready = document.querySelector(".file-ready:not([data-fetched])");

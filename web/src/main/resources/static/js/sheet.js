@@ -1,426 +1,264 @@
-// The sheet: pan, zoom, drag, and the changed groups that the server sends put in place. What anything means is the server's business.
-window.entaxisSheet = (function () {
-  "use strict";
-  const sheet = document.getElementById("sheet");
-  const view = document.getElementById("view");
-  const drawing = document.getElementById("drawing");
-  const layers = { paper: document.getElementById("paper"), lines: document.getElementById("lines"), cards: document.getElementById("cards"), areas: document.getElementById("areas"), overlay: document.getElementById("overlay") };
-  const groups = new Map();
-  const cards = new Map();
-  const linesOf = new Map();
-  const NS = "http://www.w3.org/2000/svg";
-  // below FAR the rows of cards (13 units high) would be smaller than 9 px, so that only names are shown; below FARTHER those of the areas
-  const FAR = 9 / 13, FARTHER = 0.3, CULL_FROM = 120;
-  // room that is kept free beside, above and below a sheet that is shown whole
-  const SIDE = 16, HEAD = 38, FOOT = 34;
-  let x = 0, y = 0, scale = 1, frame = 0, chosen = "", extent = null;
-  const several = () => chosen.split(",").filter(Boolean);
-  // the window's size is kept here: asking the browser after each answer would make it lay the page out at once
-  let width = sheet.clientWidth, height = sheet.clientHeight;
+// The sheet: pan, zoom, cards that are moved, and the changed groups that the server sends put in place. What anything means is the server's business.
+export const sheet = document.getElementById("sheet");
+const view = document.getElementById("view");
+const drawing = document.getElementById("drawing");
+export const layers = { paper: document.getElementById("paper"), lines: document.getElementById("lines"), cards: document.getElementById("cards"), areas: document.getElementById("areas"), overlay: document.getElementById("overlay") };
+const groups = new Map();
+export const cards = new Map();
+export const linesOf = new Map();
+const NS = "http://www.w3.org/2000/svg";
+// below FAR the rows of cards (13 units high) would be smaller than 9 px, so that only names are shown; below FARTHER those of the areas
+const FAR = 9 / 13, FARTHER = 0.3, CULL_FROM = 120;
+// room that is kept free beside, above and below a sheet that is shown whole
+const SIDE = 16, HEAD = 38, FOOT = 34;
+// what the desk does when something is asked of the sheet
+export const handlers = { select() {}, toggle() {}, moved() {}, linked() {}, create() {}, rename() {}, bent() {}, details() {} };
+let x = 0, y = 0, scale = 1, frame = 0, chosen = "", extent = null;
+export const several = () => chosen.split(",").filter(Boolean);
+// the window's size is kept here: asking the browser after each answer would make it lay the page out at once
+let width = sheet.clientWidth, height = sheet.clientHeight;
 
-  const turn = () => {
-    view.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
-    drawing.classList.toggle("far", scale < FAR);
-    drawing.classList.toggle("farther", scale < FARTHER && layers.areas.childElementCount > 1);
-  };
-  const apply = () => {
-    if (frame) return;
-    frame = requestAnimationFrame(() => {
-      frame = 0;
-      turn();
-      cull();
-    });
-  };
-
-  function box(card) {
-    const data = card.dataset;
-    return { x: +data.x, y: +data.y, w: +data.w, h: +data.h };
-  }
-
-  // Cards and lines outside the window are not painted; of those inside, what has only its outline is asked for in full when one is near enough to read it.
-  function cull() {
-    const many = cards.size > CULL_FROM, near = scale >= FAR, bare = [];
-    const left = -x / scale, top = -y / scale, right = left + width / scale, bottom = top + height / scale;
-    for (const [id, part] of groups) {
-      const b = part.box;
-      const inside = b.x < right && b.x + b.w > left && b.y < bottom && b.y + b.h > top;
-      const shown = !many || part.held || inside;
-      if (near && inside && part.node.dataset.outline && !part.asked) {
-        part.asked = true;
-        bare.push(id.slice(2));
-      }
-      if (shown !== part.shown) {
-        part.shown = shown;
-        part.node.style.display = shown ? "" : "none";
-      }
-    }
-    if (bare.length) on.details(bare);
-  }
-
-  // Puts cards and lines in full in the place of their outlines; those that changed meanwhile are in full already.
-  function detail(text) {
-    const holder = document.createElement("template");
-    holder.innerHTML = text;
-    const [lines, boxes] = holder.content.firstElementChild.children;
-    for (const [layer, nodes] of [[layers.lines, lines], [layers.cards, boxes]]) {
-      [...nodes.children].forEach(node => { if (groups.get(node.id)?.node.dataset.outline) put(layer, node); });
-    }
-    mark(chosen);
+const turn = () => {
+  view.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
+  drawing.classList.toggle("far", scale < FAR);
+  drawing.classList.toggle("farther", scale < FARTHER && layers.areas.childElementCount > 1);
+};
+const apply = () => {
+  if (frame) return;
+  frame = requestAnimationFrame(() => {
+    frame = 0;
+    turn();
     cull();
-  }
+  });
+};
 
-  function points(path) {
-    return path.slice(1).split("L").map(pair => pair.split(" ").map(Number));
-  }
+export function box(card) {
+  const data = card.dataset;
+  return { x: +data.x, y: +data.y, w: +data.w, h: +data.h };
+}
 
-  function put(layer, node) {
-    const old = groups.get(node.id);
-    if (old) old.node.replaceWith(node); else layer.appendChild(node);
-    if (old && layer === layers.lines) unlink(old.node);
-    let b;
-    if (layer === layers.cards) {
-      b = box(node);
-      cards.set(node.id.slice(2), node);
-    } else {
-      const ps = points(node.querySelector(".way").getAttribute("d"));
-      const xs = ps.map(p => p[0]), ys = ps.map(p => p[1]);
-      b = { x: Math.min(...xs) - 60, y: Math.min(...ys) - 30, w: Math.max(...xs) - Math.min(...xs) + 120, h: Math.max(...ys) - Math.min(...ys) + 60 };
-      for (const end of [node.dataset.a, node.dataset.b]) {
-        if (!linesOf.has(end)) linesOf.set(end, new Set());
-        linesOf.get(end).add(node);
-      }
+// Cards and lines outside the window are not painted; of those inside, what has only its outline is asked for in full when one is near enough to read it.
+function cull() {
+  const many = cards.size > CULL_FROM, near = scale >= FAR, bare = [];
+  const left = -x / scale, top = -y / scale, right = left + width / scale, bottom = top + height / scale;
+  for (const [id, part] of groups) {
+    const b = part.box;
+    const inside = b.x < right && b.x + b.w > left && b.y < bottom && b.y + b.h > top;
+    const shown = !many || part.held || inside;
+    if (near && inside && part.node.dataset.outline && !part.asked) {
+      part.asked = true;
+      bare.push(id.slice(2));
     }
-    groups.set(node.id, { node, box: b, shown: true });
-  }
-
-  function unlink(line) {
-    for (const end of [line.dataset.a, line.dataset.b]) linesOf.get(end)?.delete(line);
-  }
-
-  function drop(id) {
-    const old = groups.get(id);
-    if (!old) return;
-    old.node.remove();
-    groups.delete(id);
-    if (id.startsWith("c-")) cards.delete(id.slice(2)); else unlink(old.node);
-  }
-
-  // Takes the groups out of the holder that came with an answer and puts them in their layers.
-  function patch(holder) {
-    if (!holder || !holder.firstElementChild) return;
-    const [lines, boxes, paper, areas] = holder.firstElementChild.children;
-    extent = (holder.dataset.bounds || "").split(" ").map(Number);
-    // the first cards go straight to where they will be seen, so that none is styled twice or asked for in full for nothing
-    if (!groups.size) { whole(); turn(); }
-    layers.paper.replaceChildren(...paper.children);
-    layers.areas.replaceChildren(...areas.children);
-    if (holder.dataset.full === "true") [...groups.keys()].forEach(drop);
-    (holder.dataset.removed || "").split(" ").filter(Boolean).forEach(drop);
-    [...lines.children].forEach(node => put(layers.lines, node));
-    [...boxes.children].forEach(node => put(layers.cards, node));
-    holder.replaceChildren();
-    document.getElementById("empty-sheet").hidden = cards.size > 0;
-    mark(chosen);
-    cull();
-  }
-
-  // Rings around the selected cards, and the selected line in the colour of selection; several are joined by commas.
-  function mark(ids) {
-    chosen = ids;
-    layers.overlay.replaceChildren();
-    drawing.querySelectorAll(".line.chosen").forEach(line => line.classList.remove("chosen"));
-    for (const id of several()) {
-      const card = cards.get(id);
-      if (card) {
-        const b = box(card), ring = document.createElementNS(NS, "rect");
-        ring.setAttribute("class", "ring");
-        for (const [name, value] of Object.entries({ x: b.x - 4, y: b.y - 4, width: b.w + 8, height: b.h + 8, rx: +card.dataset.r + 3 })) ring.setAttribute(name, value);
-        layers.overlay.appendChild(ring);
-      }
-      drawing.querySelectorAll(`.line[data-r="${CSS.escape(id)}"]`).forEach(line => line.classList.add("chosen"));
+    if (shown !== part.shown) {
+      part.shown = shown;
+      part.node.style.display = shown ? "" : "none";
     }
   }
+  if (bare.length) handlers.details(bare);
+}
 
-  function bounds() {
-    if (extent && extent.length === 4) return { left: extent[0], top: extent[1], right: extent[2], bottom: extent[3] };
-    let left = Infinity, top = Infinity, right = -Infinity, bottom = -Infinity;
-    for (const part of groups.values()) {
-      const b = part.box;
-      left = Math.min(left, b.x); top = Math.min(top, b.y); right = Math.max(right, b.x + b.w); bottom = Math.max(bottom, b.y + b.h);
+// Puts cards and lines in full in the place of their outlines; those that changed meanwhile are in full already.
+export function detail(text) {
+  const holder = document.createElement("template");
+  holder.innerHTML = text;
+  const [lines, boxes] = holder.content.firstElementChild.children;
+  for (const [layer, nodes] of [[layers.lines, lines], [layers.cards, boxes]]) {
+    [...nodes.children].forEach(node => { if (groups.get(node.id)?.node.dataset.outline) put(layer, node); });
+  }
+  mark(chosen);
+  cull();
+}
+
+export function points(path) {
+  return path.slice(1).split("L").map(pair => pair.split(" ").map(Number));
+}
+
+function put(layer, node) {
+  const old = groups.get(node.id);
+  if (old) old.node.replaceWith(node); else layer.appendChild(node);
+  if (old && layer === layers.lines) unlink(old.node);
+  let b;
+  if (layer === layers.cards) {
+    b = box(node);
+    cards.set(node.id.slice(2), node);
+  } else {
+    const ps = points(node.querySelector(".way").getAttribute("d"));
+    const xs = ps.map(p => p[0]), ys = ps.map(p => p[1]);
+    b = { x: Math.min(...xs) - 60, y: Math.min(...ys) - 30, w: Math.max(...xs) - Math.min(...xs) + 120, h: Math.max(...ys) - Math.min(...ys) + 60 };
+    for (const end of [node.dataset.a, node.dataset.b]) {
+      if (!linesOf.has(end)) linesOf.set(end, new Set());
+      linesOf.get(end).add(node);
     }
-    return left === Infinity ? null : { left, top, right, bottom };
   }
+  groups.set(node.id, { node, box: b, shown: true });
+}
 
-  function fit() { whole(); apply(); }
+function unlink(line) {
+  for (const end of [line.dataset.a, line.dataset.b]) linesOf.get(end)?.delete(line);
+}
 
-  // Chooses the view that shows everything.
-  function whole() {
-    const b = bounds();
-    if (!b) { x = 0; y = 0; scale = 1; return; }
-    // the tools above and the tabs and the paper's label below keep clear of the cards
-    const wide = sheet.clientWidth - 2 * SIDE, high = sheet.clientHeight - HEAD - FOOT;
-    scale = Math.max(0.05, Math.min(1, wide / (b.right - b.left), high / (b.bottom - b.top)));
-    x = SIDE + (wide - (b.right - b.left) * scale) / 2 - b.left * scale;
-    y = HEAD + (high - (b.bottom - b.top) * scale) / 2 - b.top * scale;
-  }
+function drop(id) {
+  const old = groups.get(id);
+  if (!old) return;
+  old.node.remove();
+  groups.delete(id);
+  if (id.startsWith("c-")) cards.delete(id.slice(2)); else unlink(old.node);
+}
 
-  // Whether everything can be seen as the view is now.
-  function wholeSeen() {
-    const b = bounds();
-    return !b || b.left * scale + x >= 0 && b.top * scale + y >= HEAD - 6 && b.right * scale + x <= sheet.clientWidth && b.bottom * scale + y <= sheet.clientHeight;
-  }
+// Takes the groups out of the holder that came with an answer and puts them in their layers.
+export function patch(holder) {
+  if (!holder || !holder.firstElementChild) return;
+  const [lines, boxes, paper, areas] = holder.firstElementChild.children;
+  extent = (holder.dataset.bounds || "").split(" ").map(Number);
+  // the first cards go straight to where they will be seen, so that none is styled twice or asked for in full for nothing
+  if (!groups.size) { whole(); turn(); }
+  layers.paper.replaceChildren(...paper.children);
+  layers.areas.replaceChildren(...areas.children);
+  if (holder.dataset.full === "true") [...groups.keys()].forEach(drop);
+  (holder.dataset.removed || "").split(" ").filter(Boolean).forEach(drop);
+  [...lines.children].forEach(node => put(layers.lines, node));
+  [...boxes.children].forEach(node => put(layers.cards, node));
+  holder.replaceChildren();
+  document.getElementById("empty-sheet").hidden = cards.size > 0;
+  mark(chosen);
+  cull();
+}
 
-  function zoom(factor, atX, atY) {
-    const next = Math.min(4, Math.max(0.05, scale * factor));
-    x = atX - (atX - x) * next / scale;
-    y = atY - (atY - y) * next / scale;
-    scale = next;
-    apply();
-  }
-
-  function pan(dx, dy) { x += dx; y += dy; apply(); }
-
-  // Moves the view as little as needed to show a card whole, if there is room for all of it; else its upper left.
-  function reveal(id) {
+// Rings around the selected cards, and the selected line in the colour of selection; several are joined by commas.
+export function mark(ids) {
+  chosen = ids;
+  layers.overlay.replaceChildren();
+  drawing.querySelectorAll(".line.chosen").forEach(line => line.classList.remove("chosen"));
+  for (const id of several()) {
     const card = cards.get(id);
-    if (!card) return;
-    const b = box(card), pad = 12;
-    const left = b.x * scale + x, top = b.y * scale + y, right = left + b.w * scale, bottom = top + b.h * scale;
-    const dx = Math.max(pad - left, Math.min(0, sheet.clientWidth - pad - right)), dy = Math.max(HEAD - top, Math.min(0, sheet.clientHeight - FOOT - bottom));
-    if (left < 0 || right > sheet.clientWidth) x += dx;
-    if (top < HEAD || bottom > sheet.clientHeight) y += dy;
-    apply();
-  }
-
-  const place = event => {
-    const r = sheet.getBoundingClientRect();
-    return { sx: event.clientX - r.left, sy: event.clientY - r.top, x: (event.clientX - r.left - x) / scale, y: (event.clientY - r.top - y) / scale };
-  };
-  const toScreen = (px, py) => ({ x: px * scale + x, y: py * scale + y });
-  const toSheet = (sx, sy) => ({ x: (sx - x) / scale, y: (sy - y) / scale });
-
-  const placed = (ids, dx, dy) => ids.filter(id => cards.has(id)).map(id => ({ id, x: Math.round(+cards.get(id).dataset.x + dx), y: Math.round(+cards.get(id).dataset.y + dy) }));
-
-  // While a card is dragged its lines follow in a simple form: out, across, in.
-  function follow(id, dx, dy, moving) {
-    for (const line of linesOf.get(id) || []) {
-      const way = line.querySelector(".way");
-      if (!line.kept) line.kept = points(way.getAttribute("d"));
-      line.classList.add("following");
-      const a = line.kept[0].slice(), b = line.kept[line.kept.length - 1].slice();
-      if (line.dataset.a === id || moving.has(line.dataset.a)) { a[0] += dx; a[1] += dy; }
-      if (line.dataset.b === id || moving.has(line.dataset.b)) { b[0] += dx; b[1] += dy; }
-      let d;
-      if (line.dataset.a === line.dataset.b || moving.has(line.dataset.a) && moving.has(line.dataset.b)) {
-        d = "M" + line.kept.map(p => `${p[0] + dx} ${p[1] + dy}`).join("L");
-      } else if (line.dataset.as === "LEFT" || line.dataset.as === "RIGHT") {
-        const middle = (a[0] + b[0]) / 2;
-        d = `M${a[0]} ${a[1]}L${middle} ${a[1]}L${middle} ${b[1]}L${b[0]} ${b[1]}`;
-      } else {
-        const middle = (a[1] + b[1]) / 2;
-        d = `M${a[0]} ${a[1]}L${a[0]} ${middle}L${b[0]} ${middle}L${b[0]} ${b[1]}`;
-      }
-      way.setAttribute("d", d);
+    if (card) {
+      const b = box(card), ring = document.createElementNS(NS, "rect");
+      ring.setAttribute("class", "ring");
+      for (const [name, value] of Object.entries({ x: b.x - 4, y: b.y - 4, width: b.w + 8, height: b.h + 8, rx: +card.dataset.r + 3 })) ring.setAttribute(name, value);
+      layers.overlay.appendChild(ring);
     }
+    drawing.querySelectorAll(`.line[data-r="${CSS.escape(id)}"]`).forEach(line => line.classList.add("chosen"));
   }
+}
 
-  function unfollow(id) {
-    for (const line of linesOf.get(id) || []) {
-      if (line.kept) line.querySelector(".way").setAttribute("d", "M" + line.kept.map(p => p.join(" ")).join("L"));
-      line.kept = null;
-      line.classList.remove("following");
-    }
+function bounds() {
+  if (extent && extent.length === 4) return { left: extent[0], top: extent[1], right: extent[2], bottom: extent[3] };
+  let left = Infinity, top = Infinity, right = -Infinity, bottom = -Infinity;
+  for (const part of groups.values()) {
+    const b = part.box;
+    left = Math.min(left, b.x); top = Math.min(top, b.y); right = Math.max(right, b.x + b.w); bottom = Math.max(bottom, b.y + b.h);
   }
+  return left === Infinity ? null : { left, top, right, bottom };
+}
 
-  // Gestures. Handlers are given by the desk.
-  const on = { select() {}, toggle() {}, moved() {}, linked() {}, create() {}, rename() {}, bent() {}, details() {} };
-  const pointers = new Map();
-  let gesture = null, pinch = 0;
+export function fit() { whole(); apply(); }
 
-  sheet.addEventListener("pointerdown", event => {
-    if (event.target.closest("button, form, dialog, input")) return;
-    sheet.focus({ preventScroll: true });
-    pointers.set(event.pointerId, event);
-    if (pointers.size === 2) { letGo(); pinch = spread(); return; }
-    if (event.button !== 0 && event.button !== 1) return;
-    const card = event.target.closest(".card"), line = event.target.closest(".line"), at = place(event);
-    sheet.setPointerCapture(event.pointerId);
-    if (card && event.button === 0) {
-      const id = card.id.slice(2);
-      const among = several();
-      gesture = { kind: event.target.classList.contains("spine") && id.startsWith("e") && !event.shiftKey ? "link" : "move", id, card, at, dx: 0, dy: 0, far: false, shift: event.shiftKey,
-        ids: among.includes(id) && among.length > 1 ? among.filter(one => cards.has(one)) : [id] };
-    } else if (line && event.button === 0) {
-      gesture = { kind: "line", id: line.dataset.r, line, at, shift: event.shiftKey, far: false, segment: segment(line, at) };
-    } else if (event.shiftKey) {
-      gesture = { kind: "frame", at, far: false };
+// Chooses the view that shows everything.
+function whole() {
+  const b = bounds();
+  if (!b) { x = 0; y = 0; scale = 1; return; }
+  // the tools above and the tabs and the paper's label below keep clear of the cards
+  const wide = sheet.clientWidth - 2 * SIDE, high = sheet.clientHeight - HEAD - FOOT;
+  scale = Math.max(0.05, Math.min(1, wide / (b.right - b.left), high / (b.bottom - b.top)));
+  x = SIDE + (wide - (b.right - b.left) * scale) / 2 - b.left * scale;
+  y = HEAD + (high - (b.bottom - b.top) * scale) / 2 - b.top * scale;
+}
+
+// Whether everything can be seen as the view is now.
+export function wholeSeen() {
+  const b = bounds();
+  return !b || b.left * scale + x >= 0 && b.top * scale + y >= HEAD - 6 && b.right * scale + x <= sheet.clientWidth && b.bottom * scale + y <= sheet.clientHeight;
+}
+
+export function zoom(factor, atX, atY) {
+  const next = Math.min(4, Math.max(0.05, scale * factor));
+  x = atX - (atX - x) * next / scale;
+  y = atY - (atY - y) * next / scale;
+  scale = next;
+  apply();
+}
+
+export function pan(dx, dy) { x += dx; y += dy; apply(); }
+
+// Moves the view as little as needed to show a card whole, if there is room for all of it; else its upper left.
+export function reveal(id) {
+  const card = cards.get(id);
+  if (!card) return;
+  const b = box(card), pad = 12;
+  const left = b.x * scale + x, top = b.y * scale + y, right = left + b.w * scale, bottom = top + b.h * scale;
+  const dx = Math.max(pad - left, Math.min(0, sheet.clientWidth - pad - right)), dy = Math.max(HEAD - top, Math.min(0, sheet.clientHeight - FOOT - bottom));
+  if (left < 0 || right > sheet.clientWidth) x += dx;
+  if (top < HEAD || bottom > sheet.clientHeight) y += dy;
+  apply();
+}
+
+export const toScreen = (px, py) => ({ x: px * scale + x, y: py * scale + y });
+export const toSheet = (sx, sy) => ({ x: (sx - x) / scale, y: (sy - y) / scale });
+
+export const placed = (ids, dx, dy) => ids.filter(id => cards.has(id)).map(id => ({ id, x: Math.round(+cards.get(id).dataset.x + dx), y: Math.round(+cards.get(id).dataset.y + dy) }));
+
+// While a card is dragged its lines follow in a simple form: out, across, in.
+function follow(id, dx, dy, moving) {
+  for (const line of linesOf.get(id) || []) {
+    const way = line.querySelector(".way");
+    if (!line.kept) line.kept = points(way.getAttribute("d"));
+    line.classList.add("following");
+    const a = line.kept[0].slice(), b = line.kept[line.kept.length - 1].slice();
+    if (line.dataset.a === id || moving.has(line.dataset.a)) { a[0] += dx; a[1] += dy; }
+    if (line.dataset.b === id || moving.has(line.dataset.b)) { b[0] += dx; b[1] += dy; }
+    let d;
+    if (line.dataset.a === line.dataset.b || moving.has(line.dataset.a) && moving.has(line.dataset.b)) {
+      d = "M" + line.kept.map(p => `${p[0] + dx} ${p[1] + dy}`).join("L");
+    } else if (line.dataset.as === "LEFT" || line.dataset.as === "RIGHT") {
+      const middle = (a[0] + b[0]) / 2;
+      d = `M${a[0]} ${a[1]}L${middle} ${a[1]}L${middle} ${b[1]}L${b[0]} ${b[1]}`;
     } else {
-      gesture = { kind: "pan", at, x, y, far: false };
+      const middle = (a[1] + b[1]) / 2;
+      d = `M${a[0]} ${a[1]}L${a[0]} ${middle}L${b[0]} ${middle}L${b[0]} ${b[1]}`;
     }
-  });
-  // Ends a gesture without effect: what was moved goes back.
-  function letGo() {
-    if (gesture && gesture.kind === "move") gesture.ids.forEach(id => { const part = groups.get("c-" + id); if (part) part.held = false; back(id); });
-    if (gesture && gesture.kind === "line") unbend(gesture.line);
-    layers.overlay.querySelectorAll(".band, .thread").forEach(mark => mark.remove());
-    sheet.classList.remove("dragging");
-    gesture = null;
+    way.setAttribute("d", d);
   }
-  const spread = () => {
-    const [a, b] = [...pointers.values()];
-    return Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY);
-  };
-  sheet.addEventListener("pointermove", event => {
-    if (!pointers.has(event.pointerId)) return;
-    pointers.set(event.pointerId, event);
-    if (pointers.size === 2 && pinch) {
-      const [a, b] = [...pointers.values()], r = sheet.getBoundingClientRect(), now = spread();
-      zoom(now / pinch, (a.clientX + b.clientX) / 2 - r.left, (a.clientY + b.clientY) / 2 - r.top);
-      pinch = now;
-      return;
-    }
-    if (!gesture) return;
-    const at = place(event);
-    if (!gesture.far && Math.hypot(at.sx - gesture.at.sx, at.sy - gesture.at.sy) < 4) return;
-    gesture.far = true;
-    gesture.latest = at;
-    if (!gesture.frame) gesture.frame = requestAnimationFrame(() => { if (gesture) { gesture.frame = 0; moveOn(gesture, gesture.latest); } });
-  });
+}
 
-  function moveOn(g, at) {
-    sheet.classList.add("dragging");
-    if (g.kind === "pan") {
-      x = g.x + at.sx - g.at.sx;
-      y = g.y + at.sy - g.at.sy;
-      apply();
-    } else if (g.kind === "move") {
-      g.dx = at.x - g.at.x;
-      g.dy = at.y - g.at.y;
-      moveBy(g.ids, g.dx, g.dy);
-    } else if (g.kind === "frame") {
-      let band = layers.overlay.querySelector(".band");
-      if (!band) {
-        band = document.createElementNS(NS, "rect");
-        band.setAttribute("class", "band");
-        layers.overlay.appendChild(band);
-      }
-      for (const [name, value] of Object.entries({ x: Math.min(at.x, g.at.x), y: Math.min(at.y, g.at.y), width: Math.abs(at.x - g.at.x), height: Math.abs(at.y - g.at.y) })) band.setAttribute(name, value);
-    } else if (g.kind === "line" && g.segment) {
-      g.bent = g.segment.points.map(p => p.slice());
-      const across = g.segment.upright ? 0 : 1, by = across ? at.y - g.at.y : at.x - g.at.x;
-      for (const i of [g.segment.at, g.segment.at + 1]) g.bent[i][across] = Math.round(g.bent[i][across] + by);
-      g.line.querySelector(".way").setAttribute("d", "M" + g.bent.map(p => p.join(" ")).join("L"));
-    } else if (g.kind === "link") {
-      let thread = layers.overlay.querySelector(".thread");
-      if (!thread) {
-        thread = document.createElementNS(NS, "path");
-        thread.setAttribute("class", "thread");
-        layers.overlay.appendChild(thread);
-      }
-      thread.setAttribute("d", `M${g.at.x} ${g.at.y}L${at.x} ${at.y}`);
-    }
+export function unfollow(id) {
+  for (const line of linesOf.get(id) || []) {
+    if (line.kept) line.querySelector(".way").setAttribute("d", "M" + line.kept.map(p => p.join(" ")).join("L"));
+    line.kept = null;
+    line.classList.remove("following");
   }
+}
 
-  // Shows cards moved, with their lines; what they are moved by is kept until the server answers.
-  function moveBy(ids, dx, dy) {
-    for (const id of ids) {
-      const card = cards.get(id);
-      if (!card) continue;
-      const b = box(card);
-      card.setAttribute("transform", `translate(${b.x + dx} ${b.y + dy})`);
-      groups.get(card.id).held = true;
-    }
-    const moving = new Set(ids);
-    ids.forEach(id => follow(id, dx, dy, moving));
-    if (several().some(id => moving.has(id))) layers.overlay.querySelectorAll(".ring").forEach(ring => ring.setAttribute("transform", `translate(${dx} ${dy})`));
-  }
-
-  // The stretch of a line that was taken hold of, if it touches no card.
-  function segment(line, at) {
-    const ps = points(line.querySelector(".way").getAttribute("d"));
-    for (let i = 1; i + 2 < ps.length; i++) {
-      const [a, b] = [ps[i], ps[i + 1]], upright = a[0] === b[0];
-      const along = upright ? at.y >= Math.min(a[1], b[1]) - 4 && at.y <= Math.max(a[1], b[1]) + 4 : at.x >= Math.min(a[0], b[0]) - 4 && at.x <= Math.max(a[0], b[0]) + 4;
-      if (along && Math.abs(upright ? at.x - a[0] : at.y - a[1]) < 8) return { at: i, upright, points: ps };
-    }
-    return null;
-  }
-
-  const end = event => {
-    pointers.delete(event.pointerId);
-    pinch = 0;
-    const g = gesture;
-    gesture = null;
-    sheet.classList.remove("dragging");
-    if (!g) return;
-    const at = place(event);
-    if (!g.far) {
-      if (g.kind === "pan" || g.kind === "frame") on.select(""); else if (g.shift) on.toggle(g.id); else on.select(g.id);
-    } else if (g.kind === "move") {
-      moveOn(g, at);
-      sheet.classList.remove("dragging");
-      g.ids.forEach(id => { const part = groups.get("c-" + id); if (part) part.held = false; });
-      on.moved(placed(g.ids, g.dx, g.dy));
-    } else if (g.kind === "frame") {
-      layers.overlay.querySelector(".band")?.remove();
-      const left = Math.min(at.x, g.at.x), right = Math.max(at.x, g.at.x), top = Math.min(at.y, g.at.y), bottom = Math.max(at.y, g.at.y);
-      const inside = [...cards].filter(([id, card]) => { const b = box(card); return /^[er]/.test(id) && b.x < right && b.x + b.w > left && b.y < bottom && b.y + b.h > top; });
-      on.select(inside.map(([id]) => id).join(","));
-    } else if (g.kind === "line" && g.bent) {
-      on.bent(g.line.id.slice(2), g.line.dataset.as, g.line.dataset.bs, g.bent.slice(1, -1));
-    } else if (g.kind === "link") {
-      layers.overlay.querySelector(".thread")?.remove();
-      const target = document.elementsFromPoint(event.clientX, event.clientY).map(node => node.closest(".card")).find(Boolean);
-      if (target && target.id.startsWith("c-e")) on.linked(g.id, target.id.slice(2));
-    }
-  };
-  sheet.addEventListener("pointerup", end);
-  sheet.addEventListener("pointercancel", event => {
-    pointers.delete(event.pointerId);
-    pinch = 0;
-    letGo();
-  });
-  function unbend(line) {
-    const g = gesture;
-    if (g && g.segment && g.bent) line.querySelector(".way").setAttribute("d", "M" + g.segment.points.map(p => p.join(" ")).join("L"));
-  }
-
-  // Puts a card back where the server last said that it lies.
-  function back(id) {
+// Shows cards moved, with their lines; what they are moved by is kept until the server answers.
+export function moveBy(ids, dx, dy) {
+  for (const id of ids) {
     const card = cards.get(id);
-    if (!card) return;
-    card.setAttribute("transform", `translate(${card.dataset.x} ${card.dataset.y})`);
-    unfollow(id);
-    mark(chosen);
+    if (!card) continue;
+    const b = box(card);
+    card.setAttribute("transform", `translate(${b.x + dx} ${b.y + dy})`);
+    groups.get(card.id).held = true;
   }
+  const moving = new Set(ids);
+  ids.forEach(id => follow(id, dx, dy, moving));
+  if (several().some(id => moving.has(id))) layers.overlay.querySelectorAll(".ring").forEach(ring => ring.setAttribute("transform", `translate(${dx} ${dy})`));
+}
 
-  // an outline says what it is when one points at it
-  sheet.addEventListener("pointerover", event => {
-    const card = event.target.closest("[data-outline].card");
-    if (!card || card.querySelector("title")) return;
-    const title = document.createElementNS(NS, "title");
-    title.textContent = card.querySelector("text")?.textContent || "";
-    card.prepend(title);
-  });
+// Whether cards are moved at this moment: such a one is painted wherever it is.
+export function hold(ids, held) { ids.forEach(id => { const part = groups.get("c-" + id); if (part) part.held = held; }); }
 
-  sheet.addEventListener("dblclick", event => {
-    if (event.target.closest("button, form, dialog, input")) return;
-    const card = event.target.closest(".card");
-    if (card) on.rename(card.id.slice(2));
-    else if (!event.target.closest(".line")) on.create(place(event));
-  });
-  sheet.addEventListener("wheel", event => {
-    if (event.target.closest("dialog")) return;
-    event.preventDefault();
-    const at = place(event), unit = event.deltaMode === 1 ? 18 : 1;
-    if (event.ctrlKey || event.metaKey) zoom(Math.exp(-event.deltaY * unit * 0.01 * (Math.abs(event.deltaY) > 50 ? 0.2 : 1)), at.sx, at.sy);
-    else pan(-(event.shiftKey ? event.deltaY : event.deltaX) * unit, -(event.shiftKey ? 0 : event.deltaY) * unit);
-  }, { passive: false });
-  new ResizeObserver(entries => {
-    ({ width, height } = entries[0].contentRect);
-    cull();
-  }).observe(sheet);
+// Puts a card back where the server last said that it lies.
+export function back(id) {
+  const card = cards.get(id);
+  if (!card) return;
+  card.setAttribute("transform", `translate(${card.dataset.x} ${card.dataset.y})`);
+  unfollow(id);
+  mark(chosen);
+}
 
-  return { patch, detail, mark, several, moveBy, placed, linesOf, fit, wholeSeen, zoom, pan, reveal, back, toScreen, toSheet, on, cards, centre: () => ({ x: sheet.clientWidth / 2, y: sheet.clientHeight / 2 }), unfollow,
-    state: () => ({ x, y, scale }), restore(s) { x = s.x; y = s.y; scale = s.scale; apply(); } };
-})();
+export const centre = () => ({ x: sheet.clientWidth / 2, y: sheet.clientHeight / 2 });
+export const state = () => ({ x, y, scale });
+export function moveTo(toX, toY) { x = toX; y = toY; apply(); }
+
+new ResizeObserver(entries => {
+  ({ width, height } = entries[0].contentRect);
+  cull();
+}).observe(sheet);

@@ -13,7 +13,6 @@ final class CardPainter {
     private static final double SQUARE = 1.5;
     private static final double TEXT = Card.SPINE + Card.PAD;
     private static final double FAR_GAP = 5;
-    private static final String NUMERAL = "#FFFFFF";
 
     private final TextMeasure measure;
 
@@ -82,7 +81,7 @@ final class CardPainter {
 
     private void row(Surface on, Row row, double baseline, double width, boolean key) {
         if (row.rank() > 0) {
-            on.text(Integer.toString(row.rank()), TextStyle.RANK, row.rank() > 9 ? -1 : 1.8, baseline, NUMERAL, "");
+            on.text(Integer.toString(row.rank()), TextStyle.RANK, row.rank() > 9 ? -1 : 1.8, baseline, Ink.NUMERAL, "");
         }
         on.text(row.name(), TextStyle.ROW, TEXT, baseline, row.optional() ? Ink.SECOND : Ink.INK, "");
         double end = TEXT + measure.width(row.name(), TextStyle.ROW);

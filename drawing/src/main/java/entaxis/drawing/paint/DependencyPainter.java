@@ -4,7 +4,6 @@ import entaxis.drawing.dependency.DependencyDiagram;
 import entaxis.drawing.dependency.DependencyDiagram.Arrow;
 import entaxis.drawing.dependency.DependencyDiagram.Attribute;
 import entaxis.drawing.dependency.DependencyDiagram.Pattern;
-import entaxis.drawing.dependency.PatternLook;
 import entaxis.drawing.geometry.Box;
 import entaxis.drawing.geometry.Point;
 import entaxis.drawing.text.TextMeasure;

@@ -30,7 +30,7 @@ public record Look(String role, String fill, String stroke, double width, List<I
 
     /** A wide edge that nobody sees. */
     public static Look unseen(double width) {
-        return new Look("", "", "#FFFFFF", width, List.of(), false);
+        return new Look("", "", Ink.NUMERAL, width, List.of(), false);
     }
 
     /** The same, filled. */

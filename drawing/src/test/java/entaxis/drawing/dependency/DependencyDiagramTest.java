@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import entaxis.drawing.dependency.DependencyDiagram.Drawn;
 import entaxis.drawing.dependency.DependencyDiagram.Pattern;
 import entaxis.drawing.paint.Drawing;
+import entaxis.drawing.paint.PatternLook;
 import entaxis.drawing.paint.PictureSource;
 import entaxis.drawing.picture.Pixels;
 import entaxis.drawing.svg.SvgWriter;

@@ -14,6 +14,9 @@ import org.junit.jupiter.api.Test;
 
 /** What a designer does all day on a design of some size, driven in the browser. */
 class DeskIT extends BrowserTest {
+    /** Selects, by the module of the page that does it. */
+    private static final String SELECT = "return import('/js/desk/selection.js').then(desk => desk.select";
+
     private String design;
 
     private void begin() {
@@ -148,7 +151,8 @@ class DeskIT extends BrowserTest {
         begin();
         page.evaluate(
                 "() => { const line = [...document.querySelectorAll('.line')].find(one => "
-                        + "one.textContent.includes('takes part in')); window.entaxisDesk.select(line.dataset.r); }");
+                        + "one.textContent.includes('takes part in')); "
+                        + SELECT + "(line.dataset.r)); }");
         page.locator("#resolve-name").waitFor();
         page.locator("#sheet").focus();
         page.keyboard().press("m");
@@ -361,7 +365,8 @@ class DeskIT extends BrowserTest {
         begin();
         page.evaluate(
                 "() => { const line = [...document.querySelectorAll('.line')].find(one => one.textContent.includes('is "
-                        + "tested in')); window.entaxisDesk.select(line.dataset.r); }");
+                        + "tested in')); "
+                        + SELECT + "(line.dataset.r)); }");
         page.locator("#line-first").selectOption("TOP");
         kept(1);
         assertThat(page.locator(".line.chosen")).hasAttribute("data-as", "TOP");

@@ -18,8 +18,11 @@ import org.junit.jupiter.api.Test;
 
 /** How the sheet and the ledger share the window, what is shown from near and far, and the sheet under a finger. */
 class SheetViewIT extends BrowserTest {
+    /** The module of the page that holds the view. */
+    private static final String SHEET = "async () => (await import('/js/sheet.js'))";
+
     private double scale() {
-        return ((Number) page.evaluate("() => entaxisSheet.state().scale")).doubleValue();
+        return ((Number) page.evaluate(SHEET + ".state().scale")).doubleValue();
     }
 
     private double ledger() {
@@ -118,7 +121,7 @@ class SheetViewIT extends BrowserTest {
         page.keyboard().press("l");
         assertThat(page.locator("[data-lens=tables][aria-pressed=true]")).isVisible();
         page.waitForFunction(
-                "() => document.querySelectorAll('#cards .card').length === 19 && entaxisSheet.wholeSeen()");
+                SHEET + ".wholeSeen() && document.querySelectorAll('#cards .card').length === 19");
         Assertions.assertThat(scale()).isLessThan(before);
     }
 
@@ -141,7 +144,7 @@ class SheetViewIT extends BrowserTest {
                 + " return card.bottom < document.getElementById('sheet').getBoundingClientRect().bottom; }");
         page.keyboard().press("Escape");
         page.keyboard().press("Escape");
-        page.waitForFunction("() => entaxisSheet.wholeSeen()");
+        page.waitForFunction(SHEET + ".wholeSeen()");
         Assertions.assertThat(scale()).isCloseTo(before, within(0.001));
     }
 
@@ -171,19 +174,19 @@ class SheetViewIT extends BrowserTest {
             Assertions.assertThat(edge.boundingBox().y).isGreaterThan(before.y + 40);
             BoundingBox sheet = touched.locator("#sheet").boundingBox();
             double empty = sheet.y + sheet.height - 60;
-            double scale = ((Number) touched.evaluate("() => entaxisSheet.state().scale")).doubleValue();
+            double scale = ((Number) touched.evaluate(SHEET + ".state().scale")).doubleValue();
             touch(fingers, "touchStart", 500, empty, 560, empty);
             touch(fingers, "touchMove", 440, empty, 620, empty);
             touch(fingers, "touchMove", 380, empty, 680, empty);
             touch(fingers, "touchEnd");
-            Assertions.assertThat(((Number) touched.evaluate("() => entaxisSheet.state().scale")).doubleValue())
+            Assertions.assertThat(((Number) touched.evaluate(SHEET + ".state().scale")).doubleValue())
                     .isGreaterThan(scale * 2);
-            Map<?, ?> still = (Map<?, ?>) touched.evaluate("() => entaxisSheet.state()");
+            Map<?, ?> still = (Map<?, ?>) touched.evaluate(SHEET + ".state()");
             touch(fingers, "touchStart", 600, empty);
             touch(fingers, "touchMove", 560, empty - 20);
             touch(fingers, "touchMove", 500, empty - 50);
             touch(fingers, "touchEnd");
-            Map<?, ?> panned = (Map<?, ?>) touched.evaluate("() => entaxisSheet.state()");
+            Map<?, ?> panned = (Map<?, ?>) touched.evaluate(SHEET + ".state()");
             Assertions.assertThat(((Number) panned.get("x")).doubleValue())
                     .isLessThan(((Number) still.get("x")).doubleValue() - 50);
             assertThat(touched.locator("#kept")).hasText("All kept · revision 1");

@@ -1,4 +1,4 @@
-// Small pieces of page behaviour, as components.
+// A button that copies the script, or marks it where the browser does not let it be copied.
 document.addEventListener("alpine:init", () => {
   Alpine.data("copier", () => ({
     label: "Copy",

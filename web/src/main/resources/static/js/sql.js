@@ -1,0 +1,4 @@
+// The SQL desk.
+import "./copier.js";
+import "./sql-text.js";
+import "./together.js";
