@@ -64,9 +64,15 @@ public final class CanonicalForm {
      * alone is one that is not 0.
      */
     public static String ofNumericTruth(String condition) {
-        return ExpressionReader.read(condition).map(
-                term -> numeric(plain(term)).written().replaceAll("\\btrue\\b", "1").replaceAll("\\bfalse\\b", "0"))
+        return ExpressionReader.read(condition).map(term -> withNumbers(numeric(plain(term))).written())
                 .orElseGet(() -> words(condition));
+    }
+
+    /** A term with numbers in the place of truth values. */
+    private static Term withNumbers(Term term) {
+        boolean truth = term.kind() == Kind.WORD && (term.word().equals("true") || term.word().equals("false"));
+        return truth ? Term.of(Kind.NUMBER, term.word().equals("true") ? "1" : "0")
+                : term.with(term.parts().stream().map(CanonicalForm::withNumbers).toList());
     }
 
     private static Term numeric(Term term) {

@@ -5,6 +5,7 @@ import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Matching;
 import entaxis.core.reconcile.ProgramKeys;
+import entaxis.core.reconcile.ProgramParts;
 import entaxis.core.schema.Grant;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
@@ -13,6 +14,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.GrantWriter;
 import entaxis.core.sql.ProgramWriter;
 import entaxis.core.sql.ScriptOptions;
+import entaxis.core.token.SqlText;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -121,16 +123,20 @@ final class ProgramPlan {
                 in.remove(program);
                 steps.add(Step.safe(Stage.PROGRAMS, "",
                         "Change the " + program.kind().word() + " " + program.name(),
-                        List.of(program.text().replaceFirst("(?i)^\\s*create\\s+(or\\s+replace\\s+)?",
-                                "CREATE OR REPLACE "))));
+                        List.of(replacing(program.text()))));
                 said(own, program, steps);
             });
         }
     }
 
+    private static String replacing(String statement) {
+        SqlText beginning = SqlText.beginning(statement, 4);
+        return "CREATE OR REPLACE " + beginning.from(beginning.is(0, "create", "or", "replace") ? 3 : 1);
+    }
+
     private static String head(Program program) {
-        return CatalogWording.of(program.target()).parts(program).head().replaceAll("\\s+", " ")
-                .toLowerCase(Locale.ROOT).replace("create or replace", "create").strip();
+        return ProgramParts.withoutBlanks(CatalogWording.of(program.target()).parts(program).head())
+                .toLowerCase(Locale.ROOT).replace("create or replace", "create");
     }
 
     private boolean binds(Program program, Set<String> touched) {

@@ -14,6 +14,7 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
+import entaxis.core.token.Literals;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
@@ -176,7 +177,7 @@ final class TableChange {
         boolean plainAdditions = fresh
                 .stream().allMatch(column -> column.generated().isEmpty() && column.identity() == Identity.NONE
                         && (column.defaultValue().isEmpty() ? !column.required()
-                                : column.defaultValue().get().matches("[+-]?[0-9.]+|'([^']|'')*'")))
+                                : Literals.isConstant(column.defaultValue().get())))
                 && after.columns().subList(Math.max(0, after.columns().size() - fresh.size()), after.columns().size())
                         .equals(fresh);
         return !gone.isEmpty() || !altered.isEmpty() || !replaced.isEmpty() || reordered || !plainAdditions

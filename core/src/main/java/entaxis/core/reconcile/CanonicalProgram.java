@@ -6,6 +6,7 @@ import entaxis.core.expression.CanonicalQuery;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
 import entaxis.core.token.Lexer;
+import entaxis.core.token.SqlText;
 import entaxis.core.token.Token.Kind;
 import entaxis.core.token.Token;
 import java.util.HashSet;
@@ -132,7 +133,12 @@ final class CanonicalProgram {
 
     /** A body that stands in simple quotes is one constant here. */
     private static boolean quotedBody(String text) {
-        return text.matches("(?is).*\\bas\\s+'.*");
+        SqlText sql = SqlText.of(text);
+        int as = sql.find(0, "as");
+        while (as >= 0 && !sql.isString(as + 1)) {
+            as = sql.find(as + 1, "as");
+        }
+        return as >= 0;
     }
 
     /** The names, without those that engines give to the value of a function. */

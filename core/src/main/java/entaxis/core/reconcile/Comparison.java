@@ -12,6 +12,7 @@ import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
+import entaxis.core.token.SqlText;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -20,8 +21,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -33,8 +32,6 @@ import java.util.stream.Stream;
  * @param remarks     what is apart but cannot be told or put right in this engine
  */
 public record Comparison(List<Difference> differences, List<String> remarks) {
-    private static final Pattern CREATE_OR = Pattern.compile("(?i)create\\s+or\\s+(?:replace|alter)\\s+");
-
     /** Copies the lists. */
     public Comparison {
         differences = List.copyOf(differences);
@@ -53,8 +50,9 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
 
     /** The text of a view or routine but for blanks and the semicolon behind it, which engines keep or not. */
     static String text(Program program) {
-        Matcher beginning = CREATE_OR.matcher(program.text());
-        String text = beginning.lookingAt() ? "create " + program.text().substring(beginning.end()) : program.text();
+        SqlText beginning = SqlText.beginning(program.text(), 4);
+        boolean again = beginning.is(0, "create", "or", "replace") || beginning.is(0, "create", "or", "alter");
+        String text = again ? "create " + beginning.from(3) : program.text();
         return ProgramParts.drawnTogether(text, " ;");
     }
 

@@ -15,10 +15,12 @@ import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.Functions;
 import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.TableFeatures.Comments;
 import entaxis.core.sql.TableWriter;
+import entaxis.core.token.Literals;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import java.util.HashMap;
@@ -28,19 +30,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** How one engine words things, and what its wordings mean: two that mean the same are no difference. */
 public final class EngineWordingRules {
-    private static final Pattern NEXT =
-            Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?public\"?\\.)?\"?([\\w.$-]+)\"?\\s*\\)?");
-    /** MariaDB names the database too, which is what others call the usual schema. */
-    private static final Pattern NEXT_ANYWHERE =
-            Pattern.compile("(?i)(?:next value for|nextval)\\s*\\(?\\s*(?:\"?[\\w$]+\"?\\.)?\"?([\\w$-]+)\"?\\s*\\)?");
-    private static final Pattern NUMBER_AS_TEXT = Pattern.compile("'(-?[0-9]+(\\.[0-9]+)?)'");
-
     private final Dialect dialect;
     private final TableWriter writer;
     private final CatalogWording catalog;
@@ -113,10 +106,17 @@ public final class EngineWordingRules {
         String neutral = IsoNormalizer.defaultValue(column.defaultValue().get(), column.type(), dialect);
         boolean numeric = column.type() instanceof SqlType.IntegerType || column.type() instanceof SqlType.DecimalType
                 || column.type() instanceof SqlType.FloatType;
-        String sense = CanonicalForm.of(numeric ? NUMBER_AS_TEXT.matcher(neutral.strip()).replaceFirst("$1") : neutral);
+        String sense = CanonicalForm.of(numeric ? Literals.number(neutral).orElse(neutral) : neutral);
         sense = catalog.defaultMeaning(neutral.strip(), sense, column.type());
-        Matcher next = (catalog.qualifiesSequences() ? NEXT_ANYWHERE : NEXT).matcher(neutral);
-        return sense.equals("null") ? "" : next.matches() ? "nextval " + folded(next.group(1)) : sense;
+        List<String> sequence = Functions.drawnFrom(neutral);
+        return sense.equals("null") ? "" : sequence.isEmpty() ? sense : "nextval " + folded(nameOf(sequence));
+    }
+
+    /** A sequence without the usual schema, or without the database, which is what some call it. */
+    private String nameOf(List<String> sequence) {
+        boolean usual = sequence.size() > 1 && (catalog.qualifiesSequences()
+                || sequence.getFirst().equalsIgnoreCase("public"));
+        return String.join(".", usual ? sequence.subList(1, sequence.size()) : sequence);
     }
 
     /** A type as it is spelled. */

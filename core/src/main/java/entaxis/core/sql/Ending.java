@@ -2,10 +2,10 @@ package entaxis.core.sql;
 
 import entaxis.core.design.Target;
 import entaxis.core.token.Lexer;
+import entaxis.core.token.SqlText;
+import entaxis.core.token.Token;
 import java.util.Locale;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * How a statement is ended in a script, so that the engine's client sends it whole: behind a routine that has
@@ -13,8 +13,6 @@ import java.util.regex.Pattern;
  */
 public final class Ending {
     private static final int MAX_WORDS = 8;
-    private static final Pattern WORD =
-            Pattern.compile("(?:\\s+|--[^\\n]*+|/\\*(?:[^*]|\\*(?!/))*+\\*/)*+([A-Za-z_]+)");
     /** Ends a batch, on a line of its own. */
     public static final String BATCH = "GO\n";
     private static final Set<String> BETWEEN =
@@ -54,20 +52,15 @@ public final class Ending {
      * words only.
      */
     public static String created(String text) {
-        Matcher word = WORD.matcher(text);
-        boolean begun = false;
-        for (int seen = 0; seen < MAX_WORDS && word.lookingAt(); seen++) {
-            String lower = word.group(1).toLowerCase(Locale.ROOT);
-            if (!begun && !lower.equals("create") && !lower.equals("alter")) {
-                return "";
-            }
-            if (begun && !BETWEEN.contains(lower)) {
-                return lower;
-            }
-            begun = true;
-            word.region(word.end(), text.length());
+        SqlText words = SqlText.beginning(text, MAX_WORDS);
+        if (!words.is(0, "create") && !words.is(0, "alter")) {
+            return "";
         }
-        return "";
+        int at = 1;
+        while (BETWEEN.contains(words.at(at).text().toLowerCase(Locale.ROOT))) {
+            at++;
+        }
+        return words.at(at).kind() == Token.Kind.WORD ? words.at(at).text().toLowerCase(Locale.ROOT) : "";
     }
 
     /** Whether a statement has semicolons of its own before its end. */

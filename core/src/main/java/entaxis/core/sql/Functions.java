@@ -1,13 +1,15 @@
 package entaxis.core.sql;
 
+import entaxis.core.token.SqlText;
+import entaxis.core.token.Token;
+import java.util.List;
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** Expressions that every engine has, each in its own words. */
 public final class Functions {
-    private static final Pattern NEXT =
-            Pattern.compile("(?is)next\\s+value\\s+for\\s+((?:\"[^\"]+\"|[\\w$]+)(?:\\.(?:\"[^\"]+\"|[\\w$]+))?)");
+    private static final String[] NEXT = {"next", "value", "for"};
 
     private Functions() { }
 
@@ -34,13 +36,34 @@ public final class Functions {
                     "statement_timestamp()" -> Kind.NOW;
             case "gen_random_uuid()", "random_uuid()", "uuid()", "newid()", "newsequentialid()", "sys_guid()",
                     "uuid_generate_v4()" -> Kind.RANDOM_UUID;
-            default -> NEXT.matcher(expression.strip()).matches() ? Kind.NEXT_VALUE : Kind.OTHER;
+            default -> nextOf(SqlText.of(expression)).isEmpty() ? Kind.OTHER : Kind.NEXT_VALUE;
         };
     }
 
     /** The sequence that gives the next number, as SQL names it. */
     static String sequence(String nextValue) {
-        Matcher next = NEXT.matcher(nextValue.strip());
-        return next.matches() ? next.group(1) : nextValue;
+        return nextOf(SqlText.of(nextValue)).orElse(nextValue);
+    }
+
+    /** The sequence behind NEXT VALUE FOR, if that is all there is. */
+    private static Optional<String> nextOf(SqlText text) {
+        int end = text.behindName(NEXT.length);
+        return text.is(0, NEXT) && end > NEXT.length && end == text.size()
+                ? Optional.of(text.between(NEXT.length, end)) : Optional.empty();
+    }
+
+    /**
+     * The names of the sequence that an expression draws from, by NEXT VALUE FOR or by a function of an engine, from
+     * its schema on; empty if it draws from none.
+     */
+    public static List<String> drawnFrom(String expression) {
+        SqlText text = SqlText.of(expression);
+        int name = text.is(0, NEXT) ? NEXT.length : text.is(0, "nextval") ? 1 : text.size();
+        boolean round = text.is(name, "(");
+        int begin = round ? name + 1 : name;
+        int end = text.behindName(begin);
+        boolean whole = round ? text.is(end, ")") && end + 1 == text.size() : end == text.size();
+        return end == begin || !whole ? List.of()
+                : IntStream.range(begin, end).mapToObj(text::at).filter(Token::isName).map(Token::name).toList();
     }
 }

@@ -18,6 +18,8 @@ import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.token.Identifiers;
+import entaxis.core.token.Literals;
+import entaxis.core.token.SqlText;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.CharacterType;
@@ -223,7 +225,8 @@ public final class IsoNormalizer {
             return "gen_random_uuid()";
         }
         if (type instanceof BooleanType && dialect.truthAsNumbers()) {
-            String digit = bare.replaceAll("(?i)^b?'?([01])'?$", "$1");
+            SqlText words = SqlText.of(bare);
+            String digit = Literals.number(words.at(words.is(0, "b") ? 1 : 0).text()).orElse(bare);
             bare = digit.equals("1") ? "true" : digit.equals("0") ? "false" : bare;
         }
         if (type instanceof BooleanType && dialect.truth(bare).isPresent()) {

@@ -4,6 +4,7 @@ import entaxis.core.design.ProgramKind;
 import entaxis.core.design.ObjectComment;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Sequence;
+import entaxis.core.token.SqlText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -36,7 +37,7 @@ public final class ProgramWriter {
 
     private static String word(Program program) {
         boolean materialized = program.kind() == ProgramKind.VIEW
-                && program.text().toLowerCase(Locale.ROOT).matches("(?s)create\\s+materialized\\s.*");
+                && SqlText.beginning(program.text(), 2).is(0, "create", "materialized");
         return (materialized ? "MATERIALIZED " : "") + program.kind().word().toUpperCase(Locale.ROOT);
     }
 

@@ -2,13 +2,15 @@ package entaxis.core.engine.h2;
 
 import entaxis.core.design.Target;
 import entaxis.core.reconcile.CatalogWording;
+import entaxis.core.token.SqlText;
+import java.util.Map;
 import java.util.regex.Pattern;
 
 /** H2 manual, “Information Schema”. */
 public final class H2Wording extends CatalogWording {
     private static final Pattern MADE_UP = Pattern.compile(
             "CONSTRAINT_(INDEX_)?[0-9A-F]+(_[0-9A-F]+)*|PRIMARY_KEY_[0-9A-F_]+", Pattern.CASE_INSENSITIVE);
-    private static final Pattern LENGTH = Pattern.compile("(?i)\\blength\\s*\\(");
+    private static final Map<String, String> CALLS = Map.of("length", "char_length");
 
     @Override
     public boolean isMadeUp(String name) {
@@ -18,7 +20,7 @@ public final class H2Wording extends CatalogWording {
     /** H2 manual, LENGTH: it counts characters, and is kept as CHAR_LENGTH. */
     @Override
     public String neutral(String condition) {
-        return LENGTH.matcher(condition).replaceAll("char_length(");
+        return SqlText.renamingCalls(condition, CALLS);
     }
 
     /** Routines and triggers are Java that would run inside the engine, which may be this very process. */

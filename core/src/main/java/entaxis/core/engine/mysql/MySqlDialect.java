@@ -1,5 +1,7 @@
 package entaxis.core.engine.mysql;
 
+import entaxis.core.token.Literals;
+import entaxis.core.token.SqlText;
 import static entaxis.core.sql.HeldTypes.decimal;
 import static entaxis.core.sql.HeldTypes.text;
 
@@ -40,16 +42,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** MySQL 8.0.16 and later, with InnoDB tables. */
 public class MySqlDialect extends Dialect {
     private static final int MAX_INDEX_BYTES = 3072;
     private static final int BYTES_OF_CHARACTER = 4;
-    private static final Pattern CONSTANT =
-            Pattern.compile("[+-]?[0-9.]+(e[+-]?[0-9]+)?|'([^']|'')*'|true|false|null|x'[0-9a-f]*'|b'[01]*'");
-    private static final Pattern MOMENT = Pattern.compile("current_timestamp(\\(\\d\\))?");
     /**
      * Longest VARCHAR in four-byte characters that leaves room in a row of 65 535 bytes, and longest that a key of 3072
      * bytes takes. MySQL manual, “InnoDB Limits”.
@@ -369,8 +367,10 @@ public class MySqlDialect extends Dialect {
             return "current_timestamp(" + precision.getAsInt() + ")";
         }
         String plain = spelled.strip().toLowerCase(Locale.ROOT);
-        boolean constant = CONSTANT.matcher(plain).matches()
-                || MOMENT.matcher(plain).matches() && type instanceof TimestampType;
+        SqlText text = SqlText.of(plain);
+        boolean moment = text.is(0, "current_timestamp")
+                && (text.size() == 1 || text.is(1, "(") && text.size() == 4 && text.is(3, ")"));
+        boolean constant = Literals.isConstant(plain) || moment && type instanceof TimestampType;
         return plain.startsWith("(") && (plain.endsWith(")") || takesConstant(type)) || constant && takesConstant(type)
                 ? spelled : "(" + spelled + ")";
     }

@@ -7,10 +7,11 @@ import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.ProgramParts;
 import entaxis.core.schema.Program;
 import entaxis.core.token.Lexer;
+import entaxis.core.token.SqlText;
 import entaxis.core.token.Token;
 import entaxis.core.type.SqlType;
-import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -18,11 +19,10 @@ import java.util.regex.Pattern;
 /** MySQL manual, “INFORMATION_SCHEMA Tables” and SHOW CREATE. */
 public class MySqlWording extends CatalogWording {
     private static final Pattern MADE_UP = Pattern.compile(".*_(ibfk|chk)_[0-9]+");
-    private static final Pattern OCTETS = Pattern.compile("(?i)\\boctet_length\\s*\\(");
+    private static final Map<String, String> CALLS = Map.of("octet_length", "length");
     private static final Set<String> OF_ROUTINES = Set.of("language", "sql", "not", "deterministic", "contains", "no",
             "reads", "modifies", "data", "security", "definer", "invoker");
     private static final Set<String> OF_TYPES = Set.of("unsigned", "zerofill");
-    private static final Pattern EACH_ROW = Pattern.compile("(?is)\\bfor\\s+each\\s+row\\b(.*)");
 
     @Override
     public boolean isMadeUp(String name) {
@@ -32,7 +32,7 @@ public class MySqlWording extends CatalogWording {
     /** MariaDB manual, LENGTH: it counts octets, and is kept as OCTET_LENGTH. */
     @Override
     public String neutral(String condition) {
-        return OCTETS.matcher(condition).replaceAll("length(");
+        return SqlText.renamingCalls(condition, CALLS);
     }
 
     /** MySQL manual, “Boolean Literals”. */
@@ -80,10 +80,9 @@ public class MySqlWording extends CatalogWording {
             return super.parts(program);
         }
         boolean trigger = program.kind() == ProgramKind.TRIGGER;
-        int body = trigger
-                ? EACH_ROW.matcher(text).results().findFirst().map(found -> found.start(1)).orElse(text.length())
-                : body(text);
-        String head = text.substring(0, body).replaceAll("(?i)\\bdefiner\\s*=\\s*\\S+", "");
+        SqlText tokens = SqlText.of(text);
+        int body = trigger ? behindEachRow(tokens) : body(tokens);
+        String head = withoutDefiner(tokens.before(body));
         Set<String> words = ProgramParts.words(head, trigger ? ProgramParts.FIRING : ProgramParts.USE);
         words.add(parameters(head));
         // MySQL manual, “Using Data Types from Other Database Engines”: BOOL is TINYINT
@@ -91,7 +90,26 @@ public class MySqlWording extends CatalogWording {
             words.add("tinyint");
         }
         return new ProgramParts("", words,
-                Optional.of(ProgramParts.withoutBlanks(uncommented(text.substring(body)))));
+                Optional.of(ProgramParts.withoutBlanks(uncommented(tokens.from(body)))));
+    }
+
+    private static int behindEachRow(SqlText text) {
+        int each = text.find(0, "for", "each", "row");
+        return each < 0 ? text.size() : each + 3;
+    }
+
+    /** A head without the user who defined it, who stands behind an equals sign up to the next blank. */
+    private static String withoutDefiner(String head) {
+        SqlText text = SqlText.of(head);
+        int definer = text.find(0, "definer", "=");
+        if (definer < 0) {
+            return head;
+        }
+        int end = definer + 3;
+        while (end < text.size() && text.at(end).start() == text.at(end - 1).end()) {
+            end++;
+        }
+        return text.edit().replace(definer, Math.min(end, text.size()), "").text();
     }
 
     /** Without comments, which the engine's client leaves out (MySQL manual, “mysql Client Options”, --comments). */
@@ -106,53 +124,50 @@ public class MySqlWording extends CatalogWording {
         return plain.toString();
     }
 
-    /** The parameter list of a head, without its blanks. */
+    /** The parameter list of a head, in small letters and without blanks around its signs. */
     private static String parameters(String head) {
-        int open = head.indexOf('(');
-        int depth = 0;
-        for (int i = Math.max(open, 0); open >= 0 && i < head.length(); i++) {
-            depth += head.charAt(i) == '(' ? 1 : head.charAt(i) == ')' ? -1 : 0;
-            if (depth == 0) {
-                return ProgramParts.withoutBlanks(head.substring(open, i + 1)).replaceAll("\\s*([(),])\\s*", "$1")
-                        .toLowerCase(Locale.ROOT);
-            }
+        SqlText text = SqlText.of(head);
+        int open = text.find(0, "(");
+        int close = open < 0 ? text.size() : text.closing(open);
+        if (close == text.size()) {
+            return "";
         }
-        return "";
+        StringBuilder parameters = new StringBuilder();
+        for (int i = open; i <= close; i++) {
+            boolean apart = i > open && text.at(i).start() > text.at(i - 1).end() && !isSign(text.at(i))
+                    && !isSign(text.at(i - 1));
+            parameters.append(apart ? " " : "").append(text.at(i).text().toLowerCase(Locale.ROOT));
+        }
+        return parameters.toString();
     }
 
-    /** Where the body of a routine of MySQL begins: behind its parameters, its type and its characteristics. */
-    private static int body(String text) {
-        List<Token> tokens = Lexer.tokens(text).stream()
-                .filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
-        int i = 0;
-        while (i < tokens.size() && !tokens.get(i).is("(")) {
-            i++;
-        }
-        i = closed(tokens, i);
-        if (i < tokens.size() && tokens.get(i).is("returns")) {
-            i = closed(tokens, i + 2);
+    private static boolean isSign(Token token) {
+        return token.is("(") || token.is(")") || token.is(",");
+    }
+
+    /** Where the body of a routine begins: behind its parameters, its type and its characteristics. */
+    private static int body(SqlText text) {
+        int open = text.find(0, "(");
+        int i = open < 0 ? text.size() : behind(text, open);
+        if (text.is(i, "returns")) {
+            i = behind(text, i + 2);
         }
         boolean head = true;
-        while (head && i < tokens.size()) {
-            String word = tokens.get(i).text().toLowerCase(Locale.ROOT);
+        while (head && i < text.size()) {
+            String word = text.at(i).text().toLowerCase(Locale.ROOT);
             boolean named = Set.of("charset", "collate", "comment").contains(word);
-            boolean set = word.equals("character") && i + 1 < tokens.size() && tokens.get(i + 1).is("set");
+            boolean set = text.is(i, "character", "set");
             head = named || set || OF_ROUTINES.contains(word) || OF_TYPES.contains(word);
             i += named ? 2 : set ? 3 : head ? 1 : 0;
         }
-        return i < tokens.size() ? tokens.get(i).start() : text.length();
-    }
-
-    /** Behind the brackets that open here, if they do. */
-    private static int closed(List<Token> tokens, int from) {
-        int depth = 0;
-        int i = from;
-        while (i < tokens.size() && (depth > 0 || tokens.get(i).is("("))) {
-            depth += tokens.get(i).is("(") ? 1 : tokens.get(i).is(")") ? -1 : 0;
-            i++;
-        }
         return i;
     }
+
+    /** Behind the brackets that open at a place, if they do. */
+    private static int behind(SqlText text, int open) {
+        return text.is(open, "(") ? Math.min(text.closing(open) + 1, text.size()) : open;
+    }
+
     @Override
     public Target engine() {
         return Target.MYSQL;

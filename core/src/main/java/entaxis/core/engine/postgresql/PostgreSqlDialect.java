@@ -7,7 +7,6 @@ import static entaxis.core.sql.HeldTypes.signedFor;
 import static entaxis.core.sql.NameSpaces.OBJECTS;
 
 import entaxis.core.design.ProgramKind;
-import entaxis.core.design.SqlName;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Grant;
 import entaxis.core.schema.Schema;
@@ -43,8 +42,6 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** PostgreSQL 16 and later. */
 public final class PostgreSqlDialect extends Dialect {
@@ -75,15 +72,6 @@ public final class PostgreSqlDialect extends Dialect {
     /** PostgreSQL manual, appendix “SQL Key Words”, 9.0 to 18. */
     private static final Map<String, String> RESERVED_SINCE =
             ReservedSince.of("9.3 lateral", "9.5 tablesample", "16 system_user");
-    private static final Pattern CAST = Pattern.compile(
-            "('[^']*+(?:''[^']*+)*+'|[+-]?[0-9.]+|null|true|false)\\s*::\\s*(?:\"[^\"]+\"|[a-z_][a-z0-9_]*)"
-                    + "(?:\\.(?:\"[^\"]+\"|[a-z_][a-z0-9_]*))?(?: varying| precision)?"
-                    + "(\\([0-9, ]+\\))?(?: (?:with|without) time zone)?(\\[\\])*",
-            Pattern.CASE_INSENSITIVE);
-    private static final Pattern NUMBER = Pattern
-            .compile("'([+-]?[0-9]+(?:\\.[0-9]+)?)'::(?:smallint|integer|bigint|numeric|real|double precision)\\b");
-    private static final Pattern NEXT =
-            Pattern.compile("(?:pg_catalog\\.)?nextval\\('([^']+)'(?:::regclass)?\\)", Pattern.CASE_INSENSITIVE);
 
     /** PostgreSQL manual, CREATE DOMAIN: that no value may be null is no rule with a name. */
     @Override
@@ -311,8 +299,7 @@ public final class PostgreSqlDialect extends Dialect {
     /** The catalog writes the type of each constant (PostgreSQL manual, pg_get_expr). */
     @Override
     public String standard(String expression) {
-        return NEXT.matcher(CAST.matcher(NUMBER.matcher(expression).replaceAll("$1")).replaceAll("$1"))
-                .replaceAll(found -> Matcher.quoteReplacement("next value for " + sequence(found.group(1))));
+        return CatalogExpression.standard(expression);
     }
 
     @Override
@@ -330,11 +317,6 @@ public final class PostgreSqlDialect extends Dialect {
     @Override
     public String nextValue(String sequence) {
         return "nextval(" + literal(sequence) + ")";
-    }
-
-    /** A sequence as it is named in a text, as SQL names it. */
-    private static String sequence(String text) {
-        return text.matches("[\\w$.]+|.*\".*") ? text : SqlName.quoted(text);
     }
 
     @Override

@@ -7,24 +7,19 @@ import entaxis.core.reconcile.ProgramParts;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType;
+import entaxis.core.token.SqlText;
+import entaxis.core.token.Token;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** PostgreSQL manual, “System Catalogs” and “System Catalog Information Functions”. */
 public final class PostgreSqlWording extends CatalogWording {
     private static final Pattern MADE_UP = Pattern.compile(".*_(pkey|key|fkey|check)[0-9]*");
-    private static final Pattern TRUTH =
-            Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1|f|fa|fal|fals|false|n|no|of|off|0)\\s*'");
-    private static final Pattern TRUE = Pattern.compile("(?i)'\\s*(t|tr|tru|true|y|ye|yes|on|1)\\s*'");
-    private static final Pattern BITS = Pattern.compile("(?i)b('[01]*')");
-    private static final Pattern DOLLARS = Pattern.compile("(?i)\\bas\\s+(\\$\\w*\\$)");
-    private static final Pattern QUOTES = Pattern.compile("(?is)\\bas\\s+'([^']*+(?:''[^']*+)*+)'");
-    private static final Pattern LANGUAGE = Pattern.compile("(?i)\\blanguage\\s+'(\\w+)'");
-    private static final Pattern ZONED =
-            Pattern.compile("(?i)\\b(timestamp|time)(?:\\s*\\(\\d+\\))?\\s+with\\s+time\\s+zone\\b");
-    private static final Pattern WHEN = Pattern.compile("(?is)\\bwhen\\s*(\\(.*\\))\\s*execute\\b");
+    private static final Set<String> TRUE = Set.of("t", "tr", "tru", "true", "y", "ye", "yes", "on", "1");
+    private static final Set<String> FALSE =
+            Set.of("f", "fa", "fal", "fals", "false", "n", "no", "of", "off", "0");
 
     @Override
     public boolean ignoresCase() {
@@ -42,13 +37,16 @@ public final class PostgreSqlWording extends CatalogWording {
         if (type instanceof SqlType.BooleanType && truth(neutral).isPresent()) {
             return truth(neutral).get().toString();
         }
-        Matcher bits = BITS.matcher(neutral);
-        return bits.matches() ? CanonicalForm.of(bits.group(1)) : canonical;
+        SqlText text = SqlText.of(neutral);
+        boolean bits = text.size() == 2 && text.is(0, "b") && text.isString(1);
+        return bits ? CanonicalForm.of(text.at(1).text()) : canonical;
     }
 
     /** What a text means as a truth value. */
     static Optional<Boolean> truth(String text) {
-        return TRUTH.matcher(text).matches() ? Optional.of(TRUE.matcher(text).matches()) : Optional.empty();
+        SqlText sql = SqlText.of(text);
+        String word = sql.size() == 1 && sql.isString(0) ? inside(sql.at(0)).strip().toLowerCase(Locale.ROOT) : "";
+        return TRUE.contains(word) ? Optional.of(true) : FALSE.contains(word) ? Optional.of(false) : Optional.empty();
     }
 
     @Override
@@ -73,18 +71,26 @@ public final class PostgreSqlWording extends CatalogWording {
         };
     }
 
+    private static String inside(Token string) {
+        return string.text().substring(1, string.text().length() - 1).replace("''", "'");
+    }
+
+    /** PostgreSQL manual, CREATE FUNCTION: the body stands behind AS, in quotes or between dollars. */
     private static ProgramParts routine(String text) {
-        Matcher dollars = DOLLARS.matcher(text);
-        int end = dollars.find() ? text.indexOf(dollars.group(1), dollars.end()) : -1;
-        if (end >= 0) {
-            String head = text.substring(0, dollars.start()) + text.substring(end + dollars.group(1).length());
-            return kept(head, text.substring(dollars.end(), end));
+        SqlText sql = SqlText.of(text);
+        for (int as = sql.find(0, "as"); as >= 0; as = sql.find(as + 1, "as")) {
+            if (sql.isString(as + 1)) {
+                return kept(sql.edit().replace(as, as + 2, "").text(), inside(sql.at(as + 1)));
+            }
+            int dollar = sql.at(as + 1).start();
+            int tagEnd = sql.is(as + 1, "$") ? text.indexOf('$', dollar + 1) + 1 : 0;
+            int end = tagEnd > 0 ? text.indexOf(text.substring(dollar, tagEnd), tagEnd) : -1;
+            if (end >= 0) {
+                String head = text.substring(0, sql.at(as).start()) + text.substring(end + tagEnd - dollar);
+                return kept(head, text.substring(tagEnd, end));
+            }
         }
-        Matcher quotes = QUOTES.matcher(text);
-        return quotes.find()
-                ? kept(text.substring(0, quotes.start()) + text.substring(quotes.end()),
-                        quotes.group(1).replace("''", "'"))
-                : ProgramParts.head(plain(text), used(plain(text)));
+        return ProgramParts.head(plain(text), used(plain(text)));
     }
 
     private static ProgramParts kept(String head, String body) {
@@ -93,28 +99,48 @@ public final class PostgreSqlWording extends CatalogWording {
 
     /** PostgreSQL manual, CREATE FUNCTION: the name of the language takes quotes or none. */
     private static String plain(String head) {
-        return LANGUAGE.matcher(head).replaceAll("language $1");
+        SqlText text = SqlText.of(head);
+        int language = text.find(0, "language");
+        return language < 0 || !text.isString(language + 1) ? head
+                : text.edit().replace(language + 1, language + 2, inside(text.at(language + 1))).text();
     }
 
-    private static Set<String> used(String worded) {
-        String head = ZONED.matcher(worded).replaceAll("$1tz").replaceAll("(?i)\\s+without\\s+time\\s+zone", "");
-        Set<String> words = ProgramParts.words(head.replaceAll("(?i)returns\\s+null\\s+on\\s+null\\s+input", "strict"),
-                ProgramParts.USE);
-        if (head.matches("(?is).*\\bsecurity\\s+definer\\b.*")) {
+    /** PostgreSQL manual, 8.5 and CREATE FUNCTION: what is said in several words counts as one. */
+    private static Set<String> used(String head) {
+        SqlText text = SqlText.of(head);
+        SqlText.Edit edit = text.edit();
+        for (int i = 0; i < text.size(); i++) {
+            int zone = text.is(i, "timestamp") || text.is(i, "time")
+                    ? text.is(i + 1, "(") ? text.closing(i + 1) + 1 : i + 1 : text.size();
+            if (text.is(zone, "with", "time", "zone")) {
+                edit.replace(i, zone + 3, text.at(i).text() + "tz");
+                i = zone + 2;
+            } else if (text.is(i, "without", "time", "zone")) {
+                edit.replace(i, i + 3, "");
+            } else if (text.is(i, "returns", "null", "on", "null", "input")) {
+                edit.replace(i, i + 5, "strict");
+                i += 4;
+            }
+        }
+        Set<String> words = ProgramParts.words(edit.text(), ProgramParts.USE);
+        if (text.find(0, "security", "definer") >= 0) {
             words.add("definer");
         }
         return words;
     }
 
     private Set<String> firing(String text) {
-        Matcher when = WHEN.matcher(text);
-        boolean found = when.find();
-        Set<String> words = ProgramParts.words(found ? text.substring(0, when.start()) : text, ProgramParts.FIRING);
+        SqlText sql = SqlText.of(text);
+        int when = sql.find(0, "when", "(");
+        int close = when < 0 ? sql.size() : sql.closing(when + 1);
+        boolean found = sql.is(close + 1, "execute");
+        Set<String> words = ProgramParts.words(found ? sql.before(when) : text, ProgramParts.FIRING);
         if (found) {
-            words.add(CanonicalForm.of(Dialect.of(engine()).standard(when.group(1))));
+            words.add(CanonicalForm.of(Dialect.of(engine()).standard(sql.between(when + 1, close + 1))));
         }
         return words;
     }
+
     @Override
     public Target engine() {
         return Target.POSTGRESQL;

@@ -1,5 +1,7 @@
 package entaxis.core.engine.sqlite;
 
+import entaxis.core.token.Literals;
+import entaxis.core.token.SqlText;
 import static entaxis.core.sql.HeldTypes.decimal;
 import static entaxis.core.sql.HeldTypes.fixed;
 import static entaxis.core.sql.HeldTypes.longEnough;
@@ -44,7 +46,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /** SQLite 3.35 and later. */
 public final class SqliteDialect extends Dialect {
@@ -64,11 +65,7 @@ public final class SqliteDialect extends Dialect {
     /** SQLite release notes. */
     private static final Map<String, String> RESERVED_SINCE = ReservedSince.of("3.24 nothing", "3.35 returning");
     private static final Map<String, String> EXCHANGED = Map.of("char_length", "length", "character_length", "length");
-    private static final Pattern NOW =
-            Pattern.compile("datetime\\s*\\(\\s*'now'\\s*(,\\s*'localtime'\\s*)?\\)", Pattern.CASE_INSENSITIVE);
-    private static final Pattern CONSTANT =
-            Pattern.compile("[+-]?[0-9.]+(e[+-]?[0-9]+)?|'([^']|'')*'|true|false|null|x'[0-9a-f]*'"
-                    + "|current_timestamp|current_date|current_time");
+    private static final Set<String> MOMENTS = Set.of("current_timestamp", "current_date", "current_time");
 
     @Override
     public Target target() {
@@ -258,7 +255,8 @@ public final class SqliteDialect extends Dialect {
     @Override
     public String columnDefault(String spelled, SqlType type) {
         String plain = spelled.strip().toLowerCase(Locale.ROOT);
-        return plain.startsWith("(") || CONSTANT.matcher(plain).matches() ? spelled : "(" + spelled + ")";
+        boolean constant = MOMENTS.contains(plain) || Literals.isConstant(plain);
+        return plain.startsWith("(") || constant ? spelled : "(" + spelled + ")";
     }
 
     /** SQLite documentation, “SQLite Keywords”: names in square brackets and backticks are taken too. */
@@ -297,7 +295,10 @@ public final class SqliteDialect extends Dialect {
     /** SQLite documentation, “Date And Time Functions”. */
     @Override
     public boolean isNow(String expression) {
-        return super.isNow(expression) || NOW.matcher(expression).matches();
+        SqlText text = SqlText.of(expression);
+        boolean call = text.is(0, "datetime", "(") && text.at(2).text().equals("'now'");
+        int close = text.is(3, ",") && text.at(4).text().equals("'localtime'") ? 5 : 3;
+        return super.isNow(expression) || call && text.is(close, ")") && text.size() == close + 1;
     }
 
     /** SQLite documentation, “Datatypes In SQLite”: each column takes values of any kind. */
