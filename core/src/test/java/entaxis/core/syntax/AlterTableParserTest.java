@@ -1,0 +1,138 @@
+package entaxis.core.syntax;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import entaxis.core.design.Attribute.Identity;
+import entaxis.core.design.Target;
+import entaxis.core.schema.Deferral;
+import entaxis.core.statement.AlterTable;
+import entaxis.core.statement.ColumnChange;
+import entaxis.core.statement.ColumnClause;
+import entaxis.core.statement.QualifiedName;
+import entaxis.core.statement.ScriptStatement;
+import entaxis.core.statement.Skipped;
+import entaxis.core.statement.TableChange;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import org.junit.jupiter.api.Test;
+
+/** ALTER TABLE as records (ISO/IEC 9075-2, 11.10 to 11.30, and the engines' manuals). */
+class AlterTableParserTest {
+    private static final int BEGIN = "ALTER TABLE lot ".length();
+
+    private static List<TableChange> changes(Target engine, String what) {
+        return Parsed.changes(engine, what);
+    }
+
+    private static ColumnChange change(Target engine, String what) {
+        return ((TableChange.AlterColumn) changes(engine, "ALTER COLUMN a " + what).getFirst()).change();
+    }
+
+    @Test
+    void whichTableIsMeant() {
+        AlterTable altered = (AlterTable) Parsed.statement(Target.POSTGRESQL,
+                "ALTER TABLE IF EXISTS ONLY vault.lot DROP COLUMN a");
+        assertThat(altered.name().name()).isEqualTo(new QualifiedName("vault", "lot"));
+        assertThat(altered.name().place()).isEqualTo("ALTER TABLE IF EXISTS ONLY ".length());
+        assertThat(altered.ifExists()).isTrue();
+        assertThat(altered.only()).isTrue();
+    }
+
+    @Test
+    void severalChangesInTheirOrder() {
+        assertThat(changes(Target.POSTGRESQL, "DROP COLUMN IF EXISTS a CASCADE, DROP CONSTRAINT b, RENAME TO shelf"))
+                .containsExactly(new TableChange.DropColumn("a", BEGIN + "DROP COLUMN IF EXISTS ".length(), true, false,
+                        true), new TableChange.DropConstraint("b",
+                                BEGIN + "DROP COLUMN IF EXISTS a CASCADE, DROP CONSTRAINT ".length(), false, false),
+                        new TableChange.RenameTo(new QualifiedName("", "shelf")));
+    }
+
+    /** Transact-SQL Reference, ALTER TABLE: one DROP takes several columns and constraints. */
+    @Test
+    void listsOfSqlServer() {
+        assertThat(changes(Target.SQLSERVER, "DROP CONSTRAINT a, b, COLUMN c"))
+                .extracting(change -> change.getClass().getSimpleName())
+                .containsExactly("DropConstraint", "DropConstraint", "DropColumn");
+        assertThat(changes(Target.SQLSERVER, "WITH NOCHECK ADD a int, CONSTRAINT c CHECK (a > 0)"))
+                .extracting(change -> change.getClass().getSimpleName())
+                .containsExactly("AddColumn", "AddConstraint");
+    }
+
+    @Test
+    void whereAColumnComesToStand() {
+        assertThat(positions("ADD a int FIRST")).contains(new TableChange.Position.First());
+        assertThat(positions("ADD COLUMN a int AFTER b")).contains(
+                new TableChange.Position.Beside("b", BEGIN + "ADD COLUMN a int AFTER ".length(), true));
+        assertThat(positions("ADD a int")).isEmpty();
+    }
+
+    private static Optional<TableChange.Position> positions(String what) {
+        return ((TableChange.AddColumn) changes(Target.MYSQL, what).getFirst()).position();
+    }
+
+    @Test
+    void whatBecomesOfAColumn() {
+        assertThat(change(Target.POSTGRESQL, "SET DEFAULT now()")).isEqualTo(new ColumnChange.SetDefault("now()"));
+        assertThat(change(Target.POSTGRESQL, "DROP NOT NULL")).isEqualTo(new ColumnChange.DropNotNull());
+        assertThat(change(Target.POSTGRESQL, "SET GENERATED ALWAYS SET START WITH 9")).isEqualTo(
+                new ColumnChange.SetNumbering(Optional.of(Identity.ALWAYS), OptionalLong.of(9), OptionalLong.empty()));
+        ColumnChange.Retype retyped =
+                (ColumnChange.Retype) change(Target.POSTGRESQL, "TYPE text COLLATE \"C\" USING lower(a)");
+        assertThat(retyped.type().spelling()).isEqualTo("text");
+        assertThat(retyped.collation()).contains("C");
+        ColumnChange.Redefine redefined = (ColumnChange.Redefine) change(Target.SQLSERVER, "bigint NOT NULL");
+        assertThat(redefined.clauses()).containsExactly(ColumnClause.NotNull.UNNAMED);
+    }
+
+    @Test
+    void columnsDefinedAnew() {
+        TableChange.ChangeColumn changed =
+                (TableChange.ChangeColumn) changes(Target.MYSQL, "CHANGE a b bigint NOT NULL FIRST").getFirst();
+        assertThat(changed.name()).isEqualTo("a");
+        assertThat(changed.definition().name()).isEqualTo("b");
+        assertThat(changed.position()).contains(new TableChange.Position.First());
+        assertThat(((TableChange.ChangeColumn) changes(Target.MYSQL, "MODIFY a bigint").getFirst()).name())
+                .isEqualTo("a");
+        assertThat(changes(Target.ORACLE, "MODIFY (a NOT NULL, b varchar2(9))"))
+                .allSatisfy(change -> assertThat(change).isInstanceOf(TableChange.ModifyColumn.class)).hasSize(2);
+    }
+
+    /** MariaDB manual, ALTER TABLE: the name behind IF NOT EXISTS is that of the constraint. */
+    @Test
+    void aConstraintOnlyIfItIsAbsent() {
+        TableChange.AddConstraint added = (TableChange.AddConstraint) changes(Target.MARIADB,
+                "ADD CONSTRAINT IF NOT EXISTS few CHECK (a < 9)").getFirst();
+        assertThat(added.onlyIfAbsent()).isTrue();
+        assertThat(added.name()).isEqualTo("few");
+        assertThat(added.constraint()).hasToString("Check[name=few, condition=a < 9]");
+    }
+
+    @Test
+    void whenAReferenceIsChecked() {
+        assertThat(changes(Target.POSTGRESQL, "ALTER CONSTRAINT r DEFERRABLE INITIALLY DEFERRED")).containsExactly(
+                new TableChange.AlterConstraint("r", BEGIN + "ALTER CONSTRAINT ".length(),
+                        Optional.of(Deferral.INITIALLY_DEFERRED)));
+    }
+
+    /** From what says nothing about tables on, the rest of the statement is passed. */
+    @Test
+    void whatIsSteppedOver() {
+        assertThat(changes(Target.POSTGRESQL, "OWNER TO keeper"))
+                .containsExactly(new TableChange.OwnerTo("keeper"), new Skipped("owner"));
+        assertThat(changes(Target.POSTGRESQL, "ADD a int, ENABLE ROW LEVEL SECURITY"))
+                .extracting(change -> change.getClass().getSimpleName()).containsExactly("AddColumn", "Skipped");
+    }
+
+    /** The changes before an error stand. */
+    @Test
+    void anErrorComesBehindWhatWasUnderstood() {
+        ScriptStatement statement = Parsed.script(Target.POSTGRESQL,
+                "ALTER TABLE lot DROP COLUMN a, FLY AWAY, DROP COLUMN b; DROP TABLE c;").getFirst();
+        assertThat(((AlterTable) statement.statement()).changes()).hasSize(1);
+        assertThat(statement.error()).hasValueSatisfying(error -> {
+            assertThat(error.excerpt()).startsWith("FLY AWAY");
+            assertThat(error.reason()).isEqualTo("this change of a table is not known here");
+        });
+    }
+}
