@@ -61,7 +61,7 @@ final class TablePerSubtype {
                         relationship.onDelete(), relationship.onUpdate(), List.of());
                 next = next.with(own.with(side, own.end(side).at(kind.id())).with(side.other(), parent));
             }
-            next = next.with(complete(kind, kindOf, copies));
+            next = next.with(complete(kind, copies));
             next = next.withRelationships(next.relationships().without(kindOf));
         }
         for (Relationship relationship : inherited) {
@@ -71,7 +71,7 @@ final class TablePerSubtype {
     }
 
     /** The kind with the general attributes before its own, and the general keys. */
-    private Entity complete(Entity kind, RelationshipId kindOf, Map<RelationshipId, RelationshipId> copies) {
+    private Entity complete(Entity kind, Map<RelationshipId, RelationshipId> copies) {
         List<Member> members = new ArrayList<>();
         for (Member member : general.members()) {
             switch (member) {

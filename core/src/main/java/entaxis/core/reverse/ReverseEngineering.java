@@ -392,7 +392,7 @@ public final class ReverseEngineering {
             Relationship renamed = relationship;
             for (Side side : relationship.manyToMany() ? Side.values() : new Side[] {Side.FIRST}) {
                 ForeignKey key = side == Side.FIRST ? reference.key() : reference.table().foreignKeys().getLast();
-                Optional<Map<ColumnPath, String>> names = names(derivation, relationship, side, reference.table(), key);
+                Optional<Map<ColumnPath, String>> names = names(derivation, relationship, side, key);
                 if (names.isPresent() && !names.get().isEmpty()) {
                     End end = renamed.end(side).columnNames(names.get());
                     renamed = side == Side.FIRST ? withEnds(renamed, end, renamed.second())
@@ -410,7 +410,7 @@ public final class ReverseEngineering {
     }
 
     private Optional<Map<ColumnPath, String>> names(Derivation derivation, Relationship relationship, Side side,
-            Table table, ForeignKey key) {
+            ForeignKey key) {
         Optional<Table> parent = derivation.table(relationship.end(side).entity());
         Optional<Table> child = derivation.table(relationship.manyToMany() ? relationship.id()
                 : relationship.end(side == Side.FIRST ? Side.SECOND : Side.FIRST).entity());

@@ -69,19 +69,19 @@ public final class SentenceReader {
             return;
         }
         List<String> texts = words.stream().map(Word::text).toList();
-        int subjectWords = known(texts, 1, entities, false).map(Name::words).orElse(1);
+        int subjectWords = known(texts, 1, entities).map(Name::words).orElse(1);
         if (words.size() < subjectWords + 2) {
             faults.add(new NotUnderstood(line, start + sentence.length() + 1, "A verb is missing after “"
                     + rest(texts, 1) + "”, as in: Each collector takes part in zero or more trips."));
             return;
         }
-        String subject = known(texts, 1, entities, false).map(Name::name).orElse(texts.get(1));
+        String subject = known(texts, 1, entities).map(Name::name).orElse(texts.get(1));
         for (int at = subjectWords + 2; at < texts.size(); at++) {
             Optional<Counts.Count> count = Counts.at(texts, at);
             if (count.isPresent() && at + count.get().words() < texts.size()) {
                 int objectAt = at + count.get().words();
                 boolean many = count.get().cardinality().many();
-                String object = known(texts, objectAt, entities, many)
+                String object = known(texts, objectAt, entities)
                         .filter(name -> objectAt + name.words() == texts.size()).map(Name::name)
                         .orElseGet(() -> many ? Words.singular(rest(texts, objectAt)) : rest(texts, objectAt));
                 said.add(new Said(subject, String.join(" ", texts.subList(subjectWords + 1, at)),
@@ -113,7 +113,7 @@ public final class SentenceReader {
     }
 
     /** The entity, in the singular or plural, whose name begins at a word; the longest one. */
-    private static Optional<Name> known(List<String> words, int from, List<String> entities, boolean plural) {
+    private static Optional<Name> known(List<String> words, int from, List<String> entities) {
         Optional<Name> best = Optional.empty();
         for (String entity : entities) {
             int length = entity.strip().split("\\s+").length;

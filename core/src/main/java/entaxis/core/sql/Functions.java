@@ -36,13 +36,19 @@ public final class Functions {
                     "statement_timestamp()" -> Kind.NOW;
             case "gen_random_uuid()", "random_uuid()", "uuid()", "newid()", "newsequentialid()", "sys_guid()",
                     "uuid_generate_v4()" -> Kind.RANDOM_UUID;
-            default -> nextOf(SqlText.of(expression)).isEmpty() ? Kind.OTHER : Kind.NEXT_VALUE;
+            default -> draws(expression) && nextOf(SqlText.of(expression)).isPresent() ? Kind.NEXT_VALUE : Kind.OTHER;
         };
     }
 
     /** The sequence that gives the next number, as SQL names it. */
     static String sequence(String nextValue) {
         return nextOf(SqlText.of(nextValue)).orElse(nextValue);
+    }
+
+    /** Whether an expression may draw from a sequence; so many do not that this is worth a look. */
+    private static boolean draws(String expression) {
+        String begun = expression.stripLeading();
+        return begun.regionMatches(true, 0, NEXT[0], 0, NEXT[0].length());
     }
 
     /** The sequence behind NEXT VALUE FOR, if that is all there is. */
@@ -57,6 +63,9 @@ public final class Functions {
      * its schema on; empty if it draws from none.
      */
     public static List<String> drawnFrom(String expression) {
+        if (!draws(expression)) {
+            return List.of();
+        }
         SqlText text = SqlText.of(expression);
         int name = text.is(0, NEXT) ? NEXT.length : text.is(0, "nextval") ? 1 : text.size();
         boolean round = text.is(name, "(");

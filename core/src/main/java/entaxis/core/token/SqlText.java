@@ -113,6 +113,10 @@ public final class SqlText {
 
     /** The same text with calls of functions under other names; the names in small letters. Linear. */
     public static String renamingCalls(String text, Map<String, String> names) {
+        String small = text.toLowerCase(Locale.ROOT);
+        if (names.keySet().stream().noneMatch(small::contains)) {
+            return text;
+        }
         SqlText sql = of(text);
         Edit edit = sql.edit();
         for (int place = 0; place < sql.size(); place++) {

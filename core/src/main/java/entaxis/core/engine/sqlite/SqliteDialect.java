@@ -295,6 +295,9 @@ public final class SqliteDialect extends Dialect {
     /** SQLite documentation, “Date And Time Functions”. */
     @Override
     public boolean isNow(String expression) {
+        if (!expression.stripLeading().regionMatches(true, 0, "datetime", 0, "datetime".length())) {
+            return super.isNow(expression);
+        }
         SqlText text = SqlText.of(expression);
         boolean call = text.is(0, "datetime", "(") && text.at(2).text().equals("'now'");
         int close = text.is(3, ",") && text.at(4).text().equals("'localtime'") ? 5 : 3;
