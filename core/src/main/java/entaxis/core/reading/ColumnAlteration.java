@@ -2,7 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.statement.ColumnChange;
+import entaxis.core.statement.AlterColumnAction;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.TypeName;
 import entaxis.core.syntax.SyntaxRule;
@@ -26,40 +26,40 @@ final class ColumnAlteration {
     }
 
     /** Changes a column of a table. */
-    void alter(TableBuilder table, ColumnBuilder column, ColumnChange change) {
+    void alter(TableBuilder table, ColumnBuilder column, AlterColumnAction change) {
         switch (change) {
-            case ColumnChange.Retype(TypeName name, Optional<String> collation) -> {
+            case AlterColumnAction.Retype(TypeName name, Optional<String> collation) -> {
                 SqlType type = types.type(name);
                 column.type = type;
                 column.collation = collation.orElse(column.collation);
                 heirs(table, column, inherited -> inherited.type = type);
             }
-            case ColumnChange.SetDefault(String expression) -> {
+            case AlterColumnAction.SetDefault(String expression) -> {
                 defaults.setDefault(column, expression);
                 heirs(table, column, inherited -> inherited.defaultValue = column.defaultValue);
             }
-            case ColumnChange.DropDefault() -> {
+            case AlterColumnAction.DropDefault() -> {
                 column.defaultValue = "";
                 if (column.identity == Identity.BY_DEFAULT && builder.takes(SyntaxRule.COUNTING_DEFAULTS)) {
                     column.identity = Identity.NONE;
                 }
                 heirs(table, column, inherited -> inherited.defaultValue = "");
             }
-            case ColumnChange.SetNotNull() -> require(table, column);
-            case ColumnChange.SetNull() -> column.required = false;
-            case ColumnChange.DropNotNull() -> {
+            case AlterColumnAction.SetNotNull() -> require(table, column);
+            case AlterColumnAction.SetNull() -> column.required = false;
+            case AlterColumnAction.DropNotNull() -> {
                 column.required = false;
                 heirs(table, column, inherited -> inherited.required = false);
             }
-            case ColumnChange.SetNumbering numbering -> renumber(column, numbering);
-            case ColumnChange.DropIdentity() -> column.identity = Identity.NONE;
-            case ColumnChange.SetExpression(String expression) -> compute(table, column, expression);
-            case ColumnChange.DropExpression() -> column.generated = "";
-            case ColumnChange.RenameTo(String name) -> builder.rename(table, column, name);
-            case ColumnChange.AddClauses(List<ColumnClause> clauses) -> columns.clauses(table, column, clauses);
-            case ColumnChange.Redefine redefined -> redefine(table, column, redefined);
-            case ColumnChange.TogglePersisted() -> column.virtual = !column.virtual;
-            case ColumnChange.None() -> { }
+            case AlterColumnAction.SetNumbering numbering -> renumber(column, numbering);
+            case AlterColumnAction.DropIdentity() -> column.identity = Identity.NONE;
+            case AlterColumnAction.SetExpression(String expression) -> compute(table, column, expression);
+            case AlterColumnAction.DropExpression() -> column.generated = "";
+            case AlterColumnAction.RenameTo(String name) -> builder.rename(table, column, name);
+            case AlterColumnAction.AddClauses(List<ColumnClause> clauses) -> columns.clauses(table, column, clauses);
+            case AlterColumnAction.Redefine redefined -> redefine(table, column, redefined);
+            case AlterColumnAction.TogglePersisted() -> column.virtual = !column.virtual;
+            case AlterColumnAction.None() -> { }
         }
     }
 
@@ -73,7 +73,7 @@ final class ColumnAlteration {
         table.heirs.forEach(heir -> heir.column(column.name).ifPresent(change));
     }
 
-    private void redefine(TableBuilder table, ColumnBuilder column, ColumnChange.Redefine redefined) {
+    private void redefine(TableBuilder table, ColumnBuilder column, AlterColumnAction.Redefine redefined) {
         column.type = types.type(redefined.type());
         column.required = false;
         boolean inKey = builder.takes(SyntaxRule.ALTERED_COLUMN_SAYS_NULL)
@@ -83,7 +83,7 @@ final class ColumnAlteration {
         column.required |= inKey;
     }
 
-    private static void renumber(ColumnBuilder column, ColumnChange.SetNumbering numbering) {
+    private static void renumber(ColumnBuilder column, AlterColumnAction.SetNumbering numbering) {
         column.identity = numbering.kind().orElse(column.identity);
         column.numbering = new Numbering(numbering.start().orElse(column.numbering.start()),
                 numbering.step().orElse(column.numbering.step()));

@@ -11,8 +11,7 @@ import entaxis.core.statement.QualifiedName;
 import entaxis.core.statement.RenameTables;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.SecuredObjects;
-import entaxis.core.statement.Skipped;
-import entaxis.core.statement.TableChange;
+import entaxis.core.statement.AlterTableAction;
 import entaxis.core.statement.TableConstraint;
 import java.util.List;
 import java.util.Optional;
@@ -46,7 +45,8 @@ final class TableAlteration {
     /** Carries out ALTER TABLE; false if it is stepped over, be it from some change on. */
     boolean alter(AlterTable altered, ScriptStatement statement) {
         QualifiedName name = altered.name().name();
-        altered.changes().stream().filter(TableChange.OwnerTo.class::isInstance).map(TableChange.OwnerTo.class::cast)
+        altered.actions().stream().filter(AlterTableAction.OwnerTo.class::isInstance)
+                .map(AlterTableAction.OwnerTo.class::cast)
                 .forEach(owner -> privileges.own(new SecuredObjects.Named(SecuredObject.TABLE, List.of(name)),
                         owner.role()));
         Optional<TableBuilder> found = builder.table(name);
@@ -55,19 +55,20 @@ final class TableAlteration {
                 log.steppedOver(statement.start(), "change of a table that is not kept");
                 return false;
             }
-            if (!altered.changes().isEmpty() && altered.changes().getFirst() instanceof TableChange.OwnerTo) {
+            if (!altered.actions().isEmpty() && altered.actions().getFirst() instanceof AlterTableAction.OwnerTo) {
                 log.steppedOver(statement.start(), "owner");
                 return false;
             }
             throw ConflictException.noTable(altered.name());
         }
         TableBuilder table = found.get();
-        for (TableChange change : altered.changes()) {
-            if (change instanceof Skipped(String kind)) {
+        for (AlterTableAction change : altered.actions()) {
+            if (change instanceof AlterTableAction.Skip(String kind)) {
                 log.steppedOver(statement.start(), kind);
                 return false;
             }
-            if (change instanceof TableChange.AlterColumn column && column.ifExists() && !table.has(column.name())) {
+            if (change instanceof AlterTableAction.AlterColumn column && column.ifExists()
+                    && !table.has(column.name())) {
                 log.steppedOver(statement.start(), "change of what is not there");
                 return false;
             }
@@ -76,40 +77,40 @@ final class TableAlteration {
         return true;
     }
 
-    private void apply(TableBuilder table, TableChange change, boolean only) {
+    private void apply(TableBuilder table, AlterTableAction change, boolean only) {
         switch (change) {
-            case TableChange.AddColumn added -> addColumn(table, added);
-            case TableChange.AddConstraint(var constraint, String name, boolean onlyIfAbsent) -> {
+            case AlterTableAction.AddColumn added -> addColumn(table, added);
+            case AlterTableAction.AddConstraint(var constraint, String name, boolean onlyIfAbsent) -> {
                 if (!onlyIfAbsent || !table.hasConstraint(name)) {
                     addConstraint(table, constraint, only);
                 }
             }
-            case TableChange.AlterColumn(String name, int place, boolean ifExists, var what) ->
+            case AlterTableAction.AlterColumn(String name, int place, boolean ifExists, var what) ->
                     columnAlteration.alter(table, table.existing(name, place), what);
-            case TableChange.AlterConstraint altered -> alterConstraint(table, altered);
-            case TableChange.ModifyColumn(String name, int place, var type, var clauses) ->
+            case AlterTableAction.AlterConstraint altered -> alterConstraint(table, altered);
+            case AlterTableAction.ModifyColumn(String name, int place, var type, var clauses) ->
                     columnAlteration.modify(table, table.existing(name, place), type, clauses);
-            case TableChange.ChangeColumn changed -> redefine(table, changed);
-            case TableChange.RenameTo(QualifiedName now) -> builder.rename(table, nameOf(table), now);
-            case TableChange.RenameColumn(String before, int place, String now) ->
+            case AlterTableAction.ChangeColumn changed -> redefine(table, changed);
+            case AlterTableAction.RenameTo(QualifiedName now) -> builder.rename(table, nameOf(table), now);
+            case AlterTableAction.RenameColumn(String before, int place, String now) ->
                     builder.rename(table, table.existing(before, place), now);
-            case TableChange.RenameConstraint renamed -> renameConstraint(table, renamed);
-            case TableChange.RenameIndex(String before, String now) -> renameIndex(table, before, now);
-            case TableChange.SetSchema(String namespace) ->
+            case AlterTableAction.RenameConstraint renamed -> renameConstraint(table, renamed);
+            case AlterTableAction.RenameIndex(String before, String now) -> renameIndex(table, before, now);
+            case AlterTableAction.SetSchema(String namespace) ->
                     builder.rename(table, nameOf(table), new QualifiedName(namespace, table.name));
-            case TableChange.Inherit(QualifiedName parent) ->
+            case AlterTableAction.Inherit(QualifiedName parent) ->
                     builder.table(parent).ifPresent(other -> other.heirs.add(table));
-            case TableChange.NoInherit(QualifiedName parent) ->
+            case AlterTableAction.NoInherit(QualifiedName parent) ->
                     builder.table(parent).ifPresent(other -> other.heirs.remove(table));
-            case TableChange.AttachPartition(PlacedName part) -> partitions.attach(table, builder.existing(part));
-            case TableChange.DetachPartition(QualifiedName part) -> builder.table(part).ifPresent(own -> {
+            case AlterTableAction.AttachPartition(PlacedName part) -> partitions.attach(table, builder.existing(part));
+            case AlterTableAction.DetachPartition(QualifiedName part) -> builder.table(part).ifPresent(own -> {
                 table.heirs.remove(own);
                 own.partition = false;
             });
-            case TableChange.SetComment(String text) -> table.comment = text;
-            case TableChange.SetFirstNumber(long first) -> table.numberFrom(first);
-            case TableChange.OwnerTo owner -> { }
-            case Skipped skipped -> { }
+            case AlterTableAction.SetComment(String text) -> table.comment = text;
+            case AlterTableAction.SetFirstNumber(long first) -> table.numberFrom(first);
+            case AlterTableAction.OwnerTo owner -> { }
+            case AlterTableAction.Skip skipped -> { }
             default -> drops.drop(table, change);
         }
     }
@@ -118,7 +119,7 @@ final class TableAlteration {
         return new QualifiedName(table.namespace, table.name);
     }
 
-    private void addColumn(TableBuilder table, TableChange.AddColumn added) {
+    private void addColumn(TableBuilder table, AlterTableAction.AddColumn added) {
         ColumnDefinition definition = added.column();
         if (added.onlyIfAbsent() && table.has(definition.name())) {
             return;
@@ -135,13 +136,13 @@ final class TableAlteration {
         heir.heirs.forEach(next -> heirGets(next, column));
     }
 
-    private static void place(TableBuilder table, ColumnBuilder column, TableChange.Position position) {
+    private static void place(TableBuilder table, ColumnBuilder column, AlterTableAction.Position position) {
         switch (position) {
-            case TableChange.Position.First() -> {
+            case AlterTableAction.Position.First() -> {
                 table.columns.remove(column);
                 table.columns.addFirst(column);
             }
-            case TableChange.Position.Beside(String name, int place, boolean behind) -> {
+            case AlterTableAction.Position.Beside(String name, int place, boolean behind) -> {
                 ColumnBuilder neighbour = table.columns.size() == 1 ? column : table.existing(name, place);
                 table.columns.remove(column);
                 table.columns.add(
@@ -164,7 +165,7 @@ final class TableAlteration {
     }
 
     /** PostgreSQL manual, ALTER TABLE ... ALTER CONSTRAINT: when a reference is checked. */
-    private static void alterConstraint(TableBuilder table, TableChange.AlterConstraint altered) {
+    private static void alterConstraint(TableBuilder table, AlterTableAction.AlterConstraint altered) {
         String name = altered.name();
         if (table.foreignKeys.stream().noneMatch(key -> table.same(key.name(), name))) {
             throw new ConflictException(altered.place(), "the table " + table.name + " has no foreign key " + name);
@@ -176,7 +177,7 @@ final class TableAlteration {
     /**
      * Gives a column another definition: everything that it does not say again is gone (MySQL manual, ALTER TABLE).
      */
-    private void redefine(TableBuilder table, TableChange.ChangeColumn changed) {
+    private void redefine(TableBuilder table, AlterTableAction.ChangeColumn changed) {
         ColumnBuilder column = table.existing(changed.name(), changed.place());
         ColumnBuilder now = columns.typed(changed.definition());
         boolean inKey = table.primaryKey
@@ -197,7 +198,7 @@ final class TableAlteration {
         changed.position().ifPresent(position -> place(table, now, position));
     }
 
-    private void renameConstraint(TableBuilder table, TableChange.RenameConstraint renamed) {
+    private void renameConstraint(TableBuilder table, AlterTableAction.RenameConstraint renamed) {
         if (!table.hasConstraint(renamed.before()) && !renamed.before().endsWith("_not_null")) {
             throw new ConflictException(renamed.place(),
                     "the table " + table.name + " has no constraint " + renamed.before());

@@ -1,6 +1,6 @@
 package entaxis.core.reading;
 
-import entaxis.core.statement.TableChange;
+import entaxis.core.statement.AlterTableAction;
 import entaxis.core.syntax.SyntaxRule;
 import java.util.List;
 import java.util.Optional;
@@ -14,30 +14,30 @@ final class TableDrops {
     }
 
     /** Carries out a change that drops something; others are none of its concern. */
-    void drop(TableBuilder table, TableChange change) {
+    void drop(TableBuilder table, AlterTableAction change) {
         switch (change) {
-            case TableChange.DropColumn dropped -> dropColumn(table, dropped);
-            case TableChange.DropConstraint(String name, int place, boolean ifExists, boolean cascade) ->
+            case AlterTableAction.DropColumn dropped -> dropColumn(table, dropped);
+            case AlterTableAction.DropConstraint(String name, int place, boolean ifExists, boolean cascade) ->
                     dropConstraint(table, name, place, ifExists, cascade);
-            case TableChange.DropPrimaryKey() -> table.primaryKey = Optional.empty();
-            case TableChange.DropUnique(List<String> columns) ->
+            case AlterTableAction.DropPrimaryKey() -> table.primaryKey = Optional.empty();
+            case AlterTableAction.DropUnique(List<String> columns) ->
                     table.uniqueKeys.removeIf(key -> key.columns().size() == columns.size() && columns.stream()
                             .allMatch(name -> key.columns().stream().anyMatch(own -> table.same(own, name))));
-            case TableChange.DropIndex dropped -> dropIndex(table, dropped);
-            case TableChange.DropForeignKey(String name, int place, boolean ifExists) -> {
+            case AlterTableAction.DropIndex dropped -> dropIndex(table, dropped);
+            case AlterTableAction.DropForeignKey(String name, int place, boolean ifExists) -> {
                 boolean gone = table.foreignKeys.removeIf(key -> key.name().equalsIgnoreCase(name));
                 if (!gone && !ifExists) {
                     throw new ConflictException(place, "the table " + table.name + " has no foreign key " + name);
                 }
                 table.leaveBehind(name);
             }
-            case TableChange.DropPeriod(String name) ->
+            case AlterTableAction.DropPeriod(String name) ->
                     table.checks.removeIf(check -> table.same(check.name(), name));
             default -> { }
         }
     }
 
-    private void dropColumn(TableBuilder table, TableChange.DropColumn dropped) {
+    private void dropColumn(TableBuilder table, AlterTableAction.DropColumn dropped) {
         Optional<ColumnBuilder> column = table.column(dropped.name());
         if (column.isPresent()) {
             dropColumn(table, column.get());
@@ -80,7 +80,7 @@ final class TableDrops {
         }
     }
 
-    private static void dropIndex(TableBuilder table, TableChange.DropIndex dropped) {
+    private static void dropIndex(TableBuilder table, AlterTableAction.DropIndex dropped) {
         String name = dropped.name();
         if (name.equalsIgnoreCase("primary")) {
             table.primaryKey = Optional.empty();

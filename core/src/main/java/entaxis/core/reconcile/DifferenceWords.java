@@ -64,7 +64,7 @@ public final class DifferenceWords {
                     + (difference.to().isEmpty() ? "nobody but its owner" : difference.to()) + ".";
             case DEFINITION -> "the " + word
                     + (difference.part() == SchemaPart.PRIMARY_KEY ? " of " + difference.table() : " " + place)
-                    + " is another in " + have + " than in " + want + ".";
+                    + " differs between " + have + " and " + want + ".";
         });
     }
 

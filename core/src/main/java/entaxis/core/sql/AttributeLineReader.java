@@ -7,7 +7,7 @@ import entaxis.core.sql.AttributeLine.Reading;
 import entaxis.core.sql.AttributeLine.Understood;
 import entaxis.core.token.Token.Kind;
 import entaxis.core.token.Token;
-import entaxis.core.token.TokenCursor;
+import entaxis.core.token.LineCursor;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType;
@@ -36,7 +36,7 @@ public final class AttributeLineReader {
             "generated", "constraint", "references", "comment");
 
     private final int number;
-    private final TokenCursor cursor;
+    private final LineCursor cursor;
     private final TypeNames types;
     private boolean required;
     private Optional<String> defaultValue = Optional.empty();
@@ -52,7 +52,7 @@ public final class AttributeLineReader {
     private AttributeLineReader(int number, String line, TypeNames types) {
         this.number = number;
         this.types = types;
-        this.cursor = new TokenCursor(line);
+        this.cursor = new LineCursor(line);
     }
 
     /**
@@ -86,7 +86,7 @@ public final class AttributeLineReader {
 
     /** An expression or condition as it stands alone in a field: complete, and free of anything that would end it. */
     public static Optional<String> expressionFault(String text) {
-        TokenCursor cursor = new TokenCursor(text);
+        LineCursor cursor = new LineCursor(text);
         int depth = 0;
         while (!cursor.atEnd()) {
             Token token = cursor.next();

@@ -7,12 +7,12 @@ import java.util.List;
  *
  * @param ifExists whether nothing is to be done where there is no such table
  * @param only     whether tables that inherit from it are left alone
- * @param changes  in order
+ * @param actions  in order
  */
-public record AlterTable(PlacedName name, boolean ifExists, boolean only, List<TableChange> changes)
+public record AlterTable(PlacedName name, boolean ifExists, boolean only, List<AlterTableAction> actions)
         implements Statement {
-    /** Copies the changes. */
+    /** Copies the actions. */
     public AlterTable {
-        changes = List.copyOf(changes);
+        actions = List.copyOf(actions);
     }
 }

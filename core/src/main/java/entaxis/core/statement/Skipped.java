@@ -1,8 +1,8 @@
 package entaxis.core.statement;
 
 /**
- * A statement, or a change of a table, that says nothing about what tables are.
+ * A statement that says nothing about what tables are.
  *
  * @param kind what it is
  */
-public record Skipped(String kind) implements Statement, TableChange { }
+public record Skipped(String kind) implements Statement { }

@@ -2,9 +2,9 @@ package entaxis.core.syntax;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.schema.Deferral;
-import entaxis.core.statement.ColumnChange;
+import entaxis.core.statement.AlterColumnAction;
 import entaxis.core.statement.ColumnClause;
-import entaxis.core.statement.TableChange;
+import entaxis.core.statement.AlterTableAction;
 import entaxis.core.statement.TypeName;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +26,7 @@ final class AlterColumnParser {
     }
 
     /** Reads what stands behind ALTER; gives what the rest of the statement is where nothing of it is kept. */
-    Optional<String> change(List<TableChange> into) {
+    Optional<String> change(List<AlterTableAction> into) {
         if (syntax.takes(SyntaxRule.ALTERS_DEFERRAL) && tokens.accept(Keyword.CONSTRAINT)) {
             into.add(constraint());
             return Optional.empty();
@@ -39,8 +39,8 @@ final class AlterColumnParser {
         boolean ifExists = tokens.accept(Keyword.IF, Keyword.EXISTS);
         int place = tokens.place();
         String name = tokens.name();
-        Function<ColumnChange, TableChange> altered =
-                change -> new TableChange.AlterColumn(name, place, ifExists, change);
+        Function<AlterColumnAction, AlterTableAction> altered =
+                change -> new AlterTableAction.AlterColumn(name, place, ifExists, change);
         switch (tokens.word()) {
             case TYPE -> {
                 tokens.advance();
@@ -59,19 +59,19 @@ final class AlterColumnParser {
                 if (syntax.takes(SyntaxRule.COLUMN_PROPERTIES)) {
                     into.add(altered.apply(property()));
                 } else {
-                    clauses(clauses -> into.add(altered.apply(new ColumnChange.AddClauses(clauses))));
+                    clauses(clauses -> into.add(altered.apply(new AlterColumnAction.AddClauses(clauses))));
                 }
             }
             case RENAME -> {
                 tokens.advance();
                 tokens.expect(Keyword.TO);
-                into.add(altered.apply(new ColumnChange.RenameTo(tokens.name())));
+                into.add(altered.apply(new AlterColumnAction.RenameTo(tokens.name())));
             }
             case RESTART -> {
                 tokens.toEnd();
-                into.add(altered.apply(new ColumnChange.None()));
+                into.add(altered.apply(new AlterColumnAction.None()));
             }
-            case DEFAULT -> clauses(clauses -> into.add(altered.apply(new ColumnChange.AddClauses(clauses))));
+            case DEFAULT -> clauses(clauses -> into.add(altered.apply(new AlterColumnAction.AddClauses(clauses))));
             default -> redefine(change -> into.add(altered.apply(change)));
         }
         return Optional.empty();
@@ -88,21 +88,21 @@ final class AlterColumnParser {
     }
 
     /** PostgreSQL manual, ALTER TABLE ... ALTER CONSTRAINT: when a reference is checked. */
-    private TableChange constraint() {
+    private AlterTableAction constraint() {
         int place = tokens.place();
         String name = tokens.name();
         Optional<Deferral> deferral = parsers.clauseEnds().deferral();
         parsers.clauseEnds().constraintEnd();
-        return new TableChange.AlterConstraint(name, place, deferral);
+        return new AlterTableAction.AlterConstraint(name, place, deferral);
     }
 
-    private void redefine(Consumer<ColumnChange> into) {
+    private void redefine(Consumer<AlterColumnAction> into) {
         TypeName type = parsers.types().type();
         if (syntax.takes(SyntaxRule.ALTERED_COLUMN_SAYS_NULL)) {
-            into.accept(new ColumnChange.Redefine(type, true, clausesOfAltered()));
+            into.accept(new AlterColumnAction.Redefine(type, true, clausesOfAltered()));
         } else {
             boolean keepsNumbering = !tokens.is(Keyword.GENERATED);
-            clauses(clauses -> into.accept(new ColumnChange.Redefine(type, keepsNumbering, clauses)));
+            clauses(clauses -> into.accept(new AlterColumnAction.Redefine(type, keepsNumbering, clauses)));
         }
     }
 
@@ -125,7 +125,7 @@ final class AlterColumnParser {
         return clauses;
     }
 
-    private ColumnChange type() {
+    private AlterColumnAction type() {
         TypeName type = parsers.types().type();
         Optional<String> collation = Optional.empty();
         boolean more = true;
@@ -138,10 +138,10 @@ final class AlterColumnParser {
                 more = false;
             }
         }
-        return new ColumnChange.Retype(type, collation);
+        return new AlterColumnAction.Retype(type, collation);
     }
 
-    private Optional<String> set(List<TableChange> into, Function<ColumnChange, TableChange> altered) {
+    private Optional<String> set(List<AlterTableAction> into, Function<AlterColumnAction, AlterTableAction> altered) {
         switch (tokens.word()) {
             case DATA -> {
                 tokens.advance();
@@ -150,21 +150,21 @@ final class AlterColumnParser {
             }
             case DEFAULT -> {
                 tokens.advance();
-                into.add(altered.apply(new ColumnChange.SetDefault(parsers.expressions().expression())));
+                into.add(altered.apply(new AlterColumnAction.SetDefault(parsers.expressions().expression())));
             }
             case NOT -> {
                 tokens.advance();
                 tokens.expect(Keyword.NULL);
-                into.add(altered.apply(new ColumnChange.SetNotNull()));
+                into.add(altered.apply(new AlterColumnAction.SetNotNull()));
             }
             case NULL -> {
                 tokens.advance();
-                into.add(altered.apply(new ColumnChange.SetNull()));
+                into.add(altered.apply(new AlterColumnAction.SetNull()));
             }
             case GENERATED, INCREMENT, START, RESTART, CACHE, CYCLE, NO, MAXVALUE, MINVALUE -> {
-                ColumnChange change = numbering();
+                AlterColumnAction change = numbering();
                 into.add(altered.apply(change));
-                return change instanceof ColumnChange.None ? Optional.of("numbering") : Optional.empty();
+                return change instanceof AlterColumnAction.None ? Optional.of("numbering") : Optional.empty();
             }
             default -> {
                 return otherSetting(into, altered);
@@ -173,22 +173,23 @@ final class AlterColumnParser {
         return Optional.empty();
     }
 
-    private Optional<String> otherSetting(List<TableChange> into, Function<ColumnChange, TableChange> altered) {
+    private Optional<String> otherSetting(List<AlterTableAction> into,
+            Function<AlterColumnAction, AlterTableAction> altered) {
         if (tokens.acceptReading("EXPRESSION")) {
             tokens.accept(Keyword.AS);
-            into.add(altered.apply(new ColumnChange.SetExpression(tokens.inRound())));
+            into.add(altered.apply(new AlterColumnAction.SetExpression(tokens.inRound())));
             return Optional.empty();
         }
         if (syntax.takes(SyntaxRule.KNOWN_OPTIONS_ONLY) && !tokens.sign('(') && !tokens.is(Keyword.STATISTICS)
                 && !tokens.is(Keyword.STORAGE) && !tokens.is(Keyword.COMPRESSION)) {
             throw tokens.unreadable("this change of a column is not known here");
         }
-        into.add(altered.apply(new ColumnChange.None()));
+        into.add(altered.apply(new AlterColumnAction.None()));
         return passedSetting() ? Optional.empty() : Optional.of("storage options");
     }
 
     /** ISO/IEC 9075-2, 11.20: what an identity becomes, each part behind its own SET. */
-    private ColumnChange numbering() {
+    private AlterColumnAction numbering() {
         Optional<Identity> kind = Optional.empty();
         OptionalLong first = OptionalLong.empty();
         OptionalLong step = OptionalLong.empty();
@@ -217,7 +218,7 @@ final class AlterColumnParser {
             more = tokens.accept(Keyword.SET) || tokens.is(Keyword.RESTART);
         }
         boolean kept = kind.isPresent() || first.isPresent() || step.isPresent();
-        return kept ? new ColumnChange.SetNumbering(kind, first, step) : new ColumnChange.None();
+        return kept ? new AlterColumnAction.SetNumbering(kind, first, step) : new AlterColumnAction.None();
     }
 
     /** Passes SET STORAGE, SET STATISTICS and the like; true if another change follows. */
@@ -233,20 +234,20 @@ final class AlterColumnParser {
         return false;
     }
 
-    private ColumnChange drop() {
+    private AlterColumnAction drop() {
         if (tokens.accept(Keyword.DEFAULT)) {
-            return new ColumnChange.DropDefault();
+            return new AlterColumnAction.DropDefault();
         }
         if (tokens.accept(Keyword.NOT, Keyword.NULL)) {
-            return new ColumnChange.DropNotNull();
+            return new AlterColumnAction.DropNotNull();
         }
         if (tokens.accept(Keyword.IDENTITY)) {
             tokens.accept(Keyword.IF, Keyword.EXISTS);
-            return new ColumnChange.DropIdentity();
+            return new AlterColumnAction.DropIdentity();
         }
         if (tokens.acceptReading("EXPRESSION")) {
             tokens.accept(Keyword.IF, Keyword.EXISTS);
-            return new ColumnChange.DropExpression();
+            return new AlterColumnAction.DropExpression();
         }
         if (syntax.takes(SyntaxRule.COLUMN_PROPERTIES)) {
             return property();
@@ -258,12 +259,12 @@ final class AlterColumnParser {
      * Transact-SQL Reference, ALTER TABLE ... ALTER COLUMN ... ADD | DROP: what a column has beside its type; only
      * whether a computed one is kept says something here.
      */
-    private ColumnChange property() {
+    private AlterColumnAction property() {
         boolean persisted = tokens.is(Keyword.PERSISTED);
         tokens.advance(tokens.is(Keyword.NOT) ? 3 : 1);
         if (tokens.accept(Keyword.WITH)) {
             tokens.skipRound();
         }
-        return persisted ? new ColumnChange.TogglePersisted() : new ColumnChange.None();
+        return persisted ? new AlterColumnAction.TogglePersisted() : new AlterColumnAction.None();
     }
 }

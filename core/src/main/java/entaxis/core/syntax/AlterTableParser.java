@@ -2,7 +2,7 @@ package entaxis.core.syntax;
 
 import entaxis.core.statement.AlterTable;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.TableChange;
+import entaxis.core.statement.AlterTableAction;
 import entaxis.core.statement.TableConstraint;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,7 +18,7 @@ final class AlterTableParser {
     private final DropClauseParser drops;
     private final ColumnChangeParser columnChanges;
     /** The changes of the statement that is being read. */
-    private List<TableChange> changes = new ArrayList<>();
+    private List<AlterTableAction> changes = new ArrayList<>();
     private int begin;
 
     AlterTableParser(TokenCursor tokens, ScriptSyntax syntax, ElementParsers parsers, StatementEnd statementEnd) {
@@ -84,7 +84,8 @@ final class AlterTableParser {
 
     /** Passes the rest of the statement, which says nothing that is kept. */
     private boolean skip(String kind) {
-        changes.add(statementEnd.skip(begin, kind));
+        statementEnd.pass(begin);
+        changes.add(new AlterTableAction.Skip(kind));
         return true;
     }
 
@@ -148,23 +149,23 @@ final class AlterTableParser {
     }
 
     /** PostgreSQL manual, ALTER TABLE: what a table inherits from, and its partitions. */
-    private TableChange inheritance(Keyword verb) {
+    private AlterTableAction inheritance(Keyword verb) {
         tokens.advance();
         return switch (verb) {
-            case INHERIT -> new TableChange.Inherit(parsers.names().qualified());
+            case INHERIT -> new AlterTableAction.Inherit(parsers.names().qualified());
             case NO -> {
                 tokens.advance();
-                yield new TableChange.NoInherit(parsers.names().qualified());
+                yield new AlterTableAction.NoInherit(parsers.names().qualified());
             }
             case ATTACH -> {
                 tokens.expect(Keyword.PARTITION);
                 PlacedName part = parsers.names().placed();
                 tokens.toEnd();
-                yield new TableChange.AttachPartition(part);
+                yield new AlterTableAction.AttachPartition(part);
             }
             default -> {
                 tokens.advance();
-                TableChange detached = new TableChange.DetachPartition(parsers.names().qualified());
+                AlterTableAction detached = new AlterTableAction.DetachPartition(parsers.names().qualified());
                 tokens.accept(Keyword.CONCURRENTLY);
                 tokens.accept(Keyword.FINALLY);
                 yield detached;
@@ -194,12 +195,12 @@ final class AlterTableParser {
             case COMMENT -> {
                 tokens.advance();
                 tokens.acceptSign('=');
-                changes.add(new TableChange.SetComment(tokens.string()));
+                changes.add(new AlterTableAction.SetComment(tokens.string()));
             }
             case AUTO_INCREMENT -> {
                 tokens.advance();
                 tokens.acceptSign('=');
-                changes.add(new TableChange.SetFirstNumber(parsers.numbers().wholeNumber()));
+                changes.add(new AlterTableAction.SetFirstNumber(parsers.numbers().wholeNumber()));
             }
             default -> {
                 boolean word = tokens.kind(tokens.at()) == TokenizedStatement.WORD;
@@ -215,7 +216,7 @@ final class AlterTableParser {
 
     private boolean owner() {
         if (tokens.ahead(1) == Keyword.TO && tokens.isName(tokens.at() + 2)) {
-            changes.add(new TableChange.OwnerTo(tokens.nameAt(tokens.at() + 2)));
+            changes.add(new AlterTableAction.OwnerTo(tokens.nameAt(tokens.at() + 2)));
         }
         return skip("owner");
     }
@@ -227,7 +228,7 @@ final class AlterTableParser {
             return false;
         }
         if (tokens.accept(Keyword.SCHEMA)) {
-            changes.add(new TableChange.SetSchema(tokens.name()));
+            changes.add(new AlterTableAction.SetSchema(tokens.name()));
             return false;
         }
         return skip("storage options");
@@ -289,7 +290,7 @@ final class AlterTableParser {
             constraint = parsers.constraints().constraint();
         }
         String named = name;
-        constraint.ifPresent(own -> changes.add(new TableChange.AddConstraint(own, named, ifAbsent)));
+        constraint.ifPresent(own -> changes.add(new AlterTableAction.AddConstraint(own, named, ifAbsent)));
     }
 
     private void inRound() {
@@ -306,25 +307,25 @@ final class AlterTableParser {
     private void column(boolean ifAbsent) {
         int before = changes.size();
         parsers.columns()
-                .column(column -> changes.add(new TableChange.AddColumn(column, Optional.empty(), ifAbsent)));
+                .column(column -> changes.add(new AlterTableAction.AddColumn(column, Optional.empty(), ifAbsent)));
         columnChanges.position().ifPresent(position -> changes.set(before,
-                ((TableChange.AddColumn) changes.get(before)).at(position)));
+                ((AlterTableAction.AddColumn) changes.get(before)).at(position)));
     }
 
     // RENAME
 
-    private TableChange rename() {
+    private AlterTableAction rename() {
         if (tokens.accept(Keyword.CONSTRAINT)) {
             int place = tokens.place();
             String before = tokens.name();
             tokens.expect(Keyword.TO);
-            return new TableChange.RenameConstraint(before, place, tokens.name());
+            return new AlterTableAction.RenameConstraint(before, place, tokens.name());
         }
         if (syntax.takes(SyntaxRule.INDEXES_ALTERED_WITH_TABLE)
                 && (tokens.accept(Keyword.INDEX) || tokens.accept(Keyword.KEY))) {
             String before = tokens.name();
             tokens.expect(Keyword.TO);
-            return new TableChange.RenameIndex(before, tokens.name());
+            return new AlterTableAction.RenameIndex(before, tokens.name());
         }
         boolean column = tokens.accept(Keyword.COLUMN) || !tokens.is(Keyword.TO) && !tokens.is(Keyword.AS)
                 && tokens.isName(tokens.at()) && tokens.ahead(1) == Keyword.TO;
@@ -333,11 +334,11 @@ final class AlterTableParser {
             int place = tokens.place();
             String before = tokens.name();
             tokens.expect(Keyword.TO);
-            return new TableChange.RenameColumn(before, place, tokens.name());
+            return new AlterTableAction.RenameColumn(before, place, tokens.name());
         }
         if (!tokens.accept(Keyword.TO)) {
             tokens.accept(Keyword.AS);
         }
-        return new TableChange.RenameTo(parsers.names().qualified());
+        return new AlterTableAction.RenameTo(parsers.names().qualified());
     }
 }

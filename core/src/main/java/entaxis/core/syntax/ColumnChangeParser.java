@@ -1,7 +1,7 @@
 package entaxis.core.syntax;
 
 import entaxis.core.statement.ColumnClause;
-import entaxis.core.statement.TableChange;
+import entaxis.core.statement.AlterTableAction;
 import entaxis.core.statement.TypeName;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,9 +20,9 @@ final class ColumnChangeParser {
     }
 
     /** MySQL manual, ALTER TABLE: FIRST and AFTER; H2 manual: BEFORE. */
-    Optional<TableChange.Position> position() {
+    Optional<AlterTableAction.Position> position() {
         if (tokens.accept(Keyword.FIRST)) {
-            return Optional.of(new TableChange.Position.First());
+            return Optional.of(new AlterTableAction.Position.First());
         }
         boolean behind = tokens.is(Keyword.AFTER);
         if (!behind && !tokens.is(Keyword.BEFORE)) {
@@ -30,11 +30,11 @@ final class ColumnChangeParser {
         }
         tokens.advance();
         int place = tokens.place();
-        return Optional.of(new TableChange.Position.Beside(tokens.name(), place, behind));
+        return Optional.of(new AlterTableAction.Position.Beside(tokens.name(), place, behind));
     }
 
     /** Reads MODIFY from behind that word. */
-    void modify(List<TableChange> into) {
+    void modify(List<AlterTableAction> into) {
         tokens.accept(Keyword.COLUMN);
         tokens.accept(Keyword.IF, Keyword.EXISTS);
         boolean keepsTheRest = syntax.takes(SyntaxRule.MODIFY_KEEPS_THE_REST);
@@ -69,7 +69,7 @@ final class ColumnChangeParser {
         return true;
     }
 
-    private void keeping(List<TableChange> into, int place) {
+    private void keeping(List<AlterTableAction> into, int place) {
         String name = tokens.name();
         boolean typed = parsers.types().begins() && !tokens.is(Keyword.ENABLE) && !tokens.is(Keyword.DISABLE);
         Optional<TypeName> type = typed ? Optional.of(parsers.types().type()) : Optional.empty();
@@ -77,23 +77,23 @@ final class ColumnChangeParser {
         try {
             parsers.columns().clauses(clauses);
         } finally {
-            into.add(new TableChange.ModifyColumn(name, place, type, clauses));
+            into.add(new AlterTableAction.ModifyColumn(name, place, type, clauses));
         }
     }
 
     /** Reads CHANGE from behind that word. */
-    void change(List<TableChange> into) {
+    void change(List<AlterTableAction> into) {
         tokens.accept(Keyword.COLUMN);
         tokens.accept(Keyword.IF, Keyword.EXISTS);
         int place = tokens.place();
         redefine(into, Optional.of(tokens.name()), place);
     }
 
-    private void redefine(List<TableChange> into, Optional<String> before, int place) {
+    private void redefine(List<AlterTableAction> into, Optional<String> before, int place) {
         int change = into.size();
         parsers.columns().column(column -> into.add(
-                new TableChange.ChangeColumn(before.orElse(column.name()), place, column, Optional.empty())));
+                new AlterTableAction.ChangeColumn(before.orElse(column.name()), place, column, Optional.empty())));
         position().ifPresent(
-                position -> into.set(change, ((TableChange.ChangeColumn) into.get(change)).at(position)));
+                position -> into.set(change, ((AlterTableAction.ChangeColumn) into.get(change)).at(position)));
     }
 }

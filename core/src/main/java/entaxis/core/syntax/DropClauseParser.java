@@ -1,6 +1,6 @@
 package entaxis.core.syntax;
 
-import entaxis.core.statement.TableChange;
+import entaxis.core.statement.AlterTableAction;
 import java.util.List;
 
 /** Reads DROP of ALTER TABLE. */
@@ -14,7 +14,7 @@ final class DropClauseParser {
     }
 
     /** Reads what is dropped, from behind DROP. */
-    void drop(List<TableChange> into) {
+    void drop(List<AlterTableAction> into) {
         if (tokens.reads("SYSTEM") && tokens.reads(tokens.at() + 1, "VERSIONING")) {
             tokens.advance(2);
             return;
@@ -24,12 +24,12 @@ final class DropClauseParser {
             case PRIMARY -> {
                 tokens.advance();
                 tokens.expect(Keyword.KEY);
-                into.add(new TableChange.DropPrimaryKey());
+                into.add(new AlterTableAction.DropPrimaryKey());
                 tail();
             }
             case UNIQUE -> {
                 tokens.advance();
-                into.add(new TableChange.DropUnique(tokens.names()));
+                into.add(new AlterTableAction.DropUnique(tokens.names()));
                 tail();
             }
             case INDEX, KEY -> {
@@ -40,14 +40,14 @@ final class DropClauseParser {
                 tokens.advance();
                 boolean ifExists = tokens.accept(Keyword.IF, Keyword.EXISTS);
                 int place = tokens.place();
-                into.add(new TableChange.DropIndex(tokens.name(), place, ifExists));
+                into.add(new AlterTableAction.DropIndex(tokens.name(), place, ifExists));
             }
             case FOREIGN -> {
                 tokens.advance();
                 tokens.expect(Keyword.KEY);
                 boolean ifExists = tokens.accept(Keyword.IF, Keyword.EXISTS);
                 int place = tokens.place();
-                into.add(new TableChange.DropForeignKey(tokens.name(), place, ifExists));
+                into.add(new AlterTableAction.DropForeignKey(tokens.name(), place, ifExists));
             }
             case CHECK -> {
                 tokens.advance();
@@ -55,19 +55,19 @@ final class DropClauseParser {
             }
             case PERIOD -> {
                 tokens.advance(2);
-                into.add(new TableChange.DropPeriod(tokens.name()));
+                into.add(new AlterTableAction.DropPeriod(tokens.name()));
             }
             default -> columns(into);
         }
     }
 
-    private TableChange constraint(boolean ifExists) {
+    private AlterTableAction constraint(boolean ifExists) {
         int place = tokens.place();
         String name = tokens.name();
-        return new TableChange.DropConstraint(name, place, ifExists, tokens.is(Keyword.CASCADE));
+        return new AlterTableAction.DropConstraint(name, place, ifExists, tokens.is(Keyword.CASCADE));
     }
 
-    private void constraints(List<TableChange> into) {
+    private void constraints(List<AlterTableAction> into) {
         tokens.advance();
         boolean ifExists = tokens.accept(Keyword.IF, Keyword.EXISTS);
         boolean lists = syntax.takes(SyntaxRule.ALTER_LISTS);
@@ -97,7 +97,7 @@ final class DropClauseParser {
     }
 
     /** Reads columns that are dropped. */
-    void columns(List<TableChange> into) {
+    void columns(List<AlterTableAction> into) {
         tokens.accept(Keyword.COLUMN);
         boolean ifExists = tokens.accept(Keyword.IF, Keyword.EXISTS);
         boolean round = tokens.acceptSign('(');
@@ -111,7 +111,7 @@ final class DropClauseParser {
             }
             int place = tokens.place();
             String name = tokens.name();
-            into.add(new TableChange.DropColumn(name, place, ifExists, lists, tokens.is(Keyword.CASCADE)));
+            into.add(new AlterTableAction.DropColumn(name, place, ifExists, lists, tokens.is(Keyword.CASCADE)));
         } while ((round || lists) && tokens.acceptSign(','));
         if (round) {
             tokens.expectSign(')');

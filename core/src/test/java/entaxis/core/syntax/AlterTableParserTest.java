@@ -6,12 +6,11 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Target;
 import entaxis.core.schema.Deferral;
 import entaxis.core.statement.AlterTable;
-import entaxis.core.statement.ColumnChange;
+import entaxis.core.statement.AlterColumnAction;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
-import entaxis.core.statement.Skipped;
-import entaxis.core.statement.TableChange;
+import entaxis.core.statement.AlterTableAction;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -21,12 +20,12 @@ import org.junit.jupiter.api.Test;
 class AlterTableParserTest {
     private static final int BEGIN = "ALTER TABLE lot ".length();
 
-    private static List<TableChange> changes(Target engine, String what) {
+    private static List<AlterTableAction> changes(Target engine, String what) {
         return Parsed.changes(engine, what);
     }
 
-    private static ColumnChange change(Target engine, String what) {
-        return ((TableChange.AlterColumn) changes(engine, "ALTER COLUMN a " + what).getFirst()).change();
+    private static AlterColumnAction change(Target engine, String what) {
+        return ((AlterTableAction.AlterColumn) changes(engine, "ALTER COLUMN a " + what).getFirst()).action();
     }
 
     @Test
@@ -42,10 +41,10 @@ class AlterTableParserTest {
     @Test
     void severalChangesInTheirOrder() {
         assertThat(changes(Target.POSTGRESQL, "DROP COLUMN IF EXISTS a CASCADE, DROP CONSTRAINT b, RENAME TO shelf"))
-                .containsExactly(new TableChange.DropColumn("a", BEGIN + "DROP COLUMN IF EXISTS ".length(), true, false,
-                        true), new TableChange.DropConstraint("b",
+                .containsExactly(new AlterTableAction.DropColumn("a", BEGIN + "DROP COLUMN IF EXISTS ".length(), true,
+                        false, true), new AlterTableAction.DropConstraint("b",
                                 BEGIN + "DROP COLUMN IF EXISTS a CASCADE, DROP CONSTRAINT ".length(), false, false),
-                        new TableChange.RenameTo(new QualifiedName("", "shelf")));
+                        new AlterTableAction.RenameTo(new QualifiedName("", "shelf")));
     }
 
     /** Transact-SQL Reference, ALTER TABLE: one DROP takes several columns and constraints. */
@@ -61,47 +60,48 @@ class AlterTableParserTest {
 
     @Test
     void whereAColumnComesToStand() {
-        assertThat(positions("ADD a int FIRST")).contains(new TableChange.Position.First());
+        assertThat(positions("ADD a int FIRST")).contains(new AlterTableAction.Position.First());
         assertThat(positions("ADD COLUMN a int AFTER b")).contains(
-                new TableChange.Position.Beside("b", BEGIN + "ADD COLUMN a int AFTER ".length(), true));
+                new AlterTableAction.Position.Beside("b", BEGIN + "ADD COLUMN a int AFTER ".length(), true));
         assertThat(positions("ADD a int")).isEmpty();
     }
 
-    private static Optional<TableChange.Position> positions(String what) {
-        return ((TableChange.AddColumn) changes(Target.MYSQL, what).getFirst()).position();
+    private static Optional<AlterTableAction.Position> positions(String what) {
+        return ((AlterTableAction.AddColumn) changes(Target.MYSQL, what).getFirst()).position();
     }
 
     @Test
     void whatBecomesOfAColumn() {
-        assertThat(change(Target.POSTGRESQL, "SET DEFAULT now()")).isEqualTo(new ColumnChange.SetDefault("now()"));
-        assertThat(change(Target.POSTGRESQL, "DROP NOT NULL")).isEqualTo(new ColumnChange.DropNotNull());
+        assertThat(change(Target.POSTGRESQL, "SET DEFAULT now()")).isEqualTo(new AlterColumnAction.SetDefault("now()"));
+        assertThat(change(Target.POSTGRESQL, "DROP NOT NULL")).isEqualTo(new AlterColumnAction.DropNotNull());
         assertThat(change(Target.POSTGRESQL, "SET GENERATED ALWAYS SET START WITH 9")).isEqualTo(
-                new ColumnChange.SetNumbering(Optional.of(Identity.ALWAYS), OptionalLong.of(9), OptionalLong.empty()));
-        ColumnChange.Retype retyped =
-                (ColumnChange.Retype) change(Target.POSTGRESQL, "TYPE text COLLATE \"C\" USING lower(a)");
+                new AlterColumnAction.SetNumbering(Optional.of(Identity.ALWAYS), OptionalLong.of(9),
+                        OptionalLong.empty()));
+        AlterColumnAction.Retype retyped =
+                (AlterColumnAction.Retype) change(Target.POSTGRESQL, "TYPE text COLLATE \"C\" USING lower(a)");
         assertThat(retyped.type().spelling()).isEqualTo("text");
         assertThat(retyped.collation()).contains("C");
-        ColumnChange.Redefine redefined = (ColumnChange.Redefine) change(Target.SQLSERVER, "bigint NOT NULL");
+        AlterColumnAction.Redefine redefined = (AlterColumnAction.Redefine) change(Target.SQLSERVER, "bigint NOT NULL");
         assertThat(redefined.clauses()).containsExactly(ColumnClause.NotNull.UNNAMED);
     }
 
     @Test
     void columnsDefinedAnew() {
-        TableChange.ChangeColumn changed =
-                (TableChange.ChangeColumn) changes(Target.MYSQL, "CHANGE a b bigint NOT NULL FIRST").getFirst();
+        AlterTableAction.ChangeColumn changed =
+                (AlterTableAction.ChangeColumn) changes(Target.MYSQL, "CHANGE a b bigint NOT NULL FIRST").getFirst();
         assertThat(changed.name()).isEqualTo("a");
         assertThat(changed.definition().name()).isEqualTo("b");
-        assertThat(changed.position()).contains(new TableChange.Position.First());
-        assertThat(((TableChange.ChangeColumn) changes(Target.MYSQL, "MODIFY a bigint").getFirst()).name())
+        assertThat(changed.position()).contains(new AlterTableAction.Position.First());
+        assertThat(((AlterTableAction.ChangeColumn) changes(Target.MYSQL, "MODIFY a bigint").getFirst()).name())
                 .isEqualTo("a");
         assertThat(changes(Target.ORACLE, "MODIFY (a NOT NULL, b varchar2(9))"))
-                .allSatisfy(change -> assertThat(change).isInstanceOf(TableChange.ModifyColumn.class)).hasSize(2);
+                .allSatisfy(change -> assertThat(change).isInstanceOf(AlterTableAction.ModifyColumn.class)).hasSize(2);
     }
 
     /** MariaDB manual, ALTER TABLE: the name behind IF NOT EXISTS is that of the constraint. */
     @Test
     void aConstraintOnlyIfItIsAbsent() {
-        TableChange.AddConstraint added = (TableChange.AddConstraint) changes(Target.MARIADB,
+        AlterTableAction.AddConstraint added = (AlterTableAction.AddConstraint) changes(Target.MARIADB,
                 "ADD CONSTRAINT IF NOT EXISTS few CHECK (a < 9)").getFirst();
         assertThat(added.onlyIfAbsent()).isTrue();
         assertThat(added.name()).isEqualTo("few");
@@ -111,7 +111,7 @@ class AlterTableParserTest {
     @Test
     void whenAReferenceIsChecked() {
         assertThat(changes(Target.POSTGRESQL, "ALTER CONSTRAINT r DEFERRABLE INITIALLY DEFERRED")).containsExactly(
-                new TableChange.AlterConstraint("r", BEGIN + "ALTER CONSTRAINT ".length(),
+                new AlterTableAction.AlterConstraint("r", BEGIN + "ALTER CONSTRAINT ".length(),
                         Optional.of(Deferral.INITIALLY_DEFERRED)));
     }
 
@@ -119,9 +119,9 @@ class AlterTableParserTest {
     @Test
     void whatIsSteppedOver() {
         assertThat(changes(Target.POSTGRESQL, "OWNER TO keeper"))
-                .containsExactly(new TableChange.OwnerTo("keeper"), new Skipped("owner"));
+                .containsExactly(new AlterTableAction.OwnerTo("keeper"), new AlterTableAction.Skip("owner"));
         assertThat(changes(Target.POSTGRESQL, "ADD a int, ENABLE ROW LEVEL SECURITY"))
-                .extracting(change -> change.getClass().getSimpleName()).containsExactly("AddColumn", "Skipped");
+                .extracting(change -> change.getClass().getSimpleName()).containsExactly("AddColumn", "Skip");
     }
 
     /** The changes before an error stand. */
@@ -129,7 +129,7 @@ class AlterTableParserTest {
     void anErrorComesBehindWhatWasUnderstood() {
         ScriptStatement statement = Parsed.script(Target.POSTGRESQL,
                 "ALTER TABLE lot DROP COLUMN a, FLY AWAY, DROP COLUMN b; DROP TABLE c;").getFirst();
-        assertThat(((AlterTable) statement.statement()).changes()).hasSize(1);
+        assertThat(((AlterTable) statement.statement()).actions()).hasSize(1);
         assertThat(statement.error()).hasValueSatisfying(error -> {
             assertThat(error.excerpt()).startsWith("FLY AWAY");
             assertThat(error.reason()).isEqualTo("this change of a table is not known here");

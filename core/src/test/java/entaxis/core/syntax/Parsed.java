@@ -5,7 +5,7 @@ import entaxis.core.statement.AlterTable;
 import entaxis.core.statement.CreateTable;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.Statement;
-import entaxis.core.statement.TableChange;
+import entaxis.core.statement.AlterTableAction;
 import entaxis.core.statement.TableElement;
 import java.util.ArrayList;
 import java.util.List;
@@ -45,7 +45,7 @@ final class Parsed {
     }
 
     /** The changes of an ALTER TABLE of lot. */
-    static List<TableChange> changes(Target engine, String what) {
-        return ((AlterTable) statement(engine, "ALTER TABLE lot " + what)).changes();
+    static List<AlterTableAction> changes(Target engine, String what) {
+        return ((AlterTable) statement(engine, "ALTER TABLE lot " + what)).actions();
     }
 }

@@ -86,14 +86,14 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, M
 
     /** What the other side is called in a sentence. */
     public String sideWord() {
-        return side.live() ? "the database" : "the other side";
+        return side.called();
     }
 
     /** What an answer is called on its button. */
     public String title(Answer answer) {
         return switch (answer) {
             case WANTED -> "Take the design's side";
-            case HAVE -> side.live() ? "Take the database's side" : "Take the other side";
+            case HAVE -> "Take " + side.called() + "'s side";
             case KEEP -> "Keep as it is";
         };
     }

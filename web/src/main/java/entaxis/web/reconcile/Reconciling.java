@@ -216,8 +216,7 @@ public class Reconciling {
         Decisions decisions =
                 new Decisions(said, work.notes().getOrDefault(Note.Kind.LOSS, Map.of()).keySet(), threeWay);
         Schema renamed = SchemaRenaming.apply(work.have(), work.pairing(), work.dialect());
-        DifferenceWords words =
-                new DifferenceWords(work.side().live() ? "the database" : "the other side", "the design");
+        DifferenceWords words = new DifferenceWords(work.side().called(), "the design");
         Dependents here = Dependents.in(renamed, work.dialect());
         Dependents there = Dependents.in(work.want(), work.dialect());
         Map<String, List<Row>> byTable = new LinkedHashMap<>();

@@ -24,4 +24,10 @@ public record Side(String key, String title, Target engine, Schema schema, boole
             Instant readAt) {
         this(key, title, engine, schema, live, design, readAt, List.of());
     }
+
+    /** What it is called in a sentence. */
+    public String called() {
+        return live ? "the database" : key.startsWith(Sides.SCRIPT) ? "the script"
+                : key.startsWith(Sides.VERSION) ? "the version" : "the other design";
+    }
 }

@@ -30,9 +30,9 @@ import org.springframework.stereotype.Component;
 @Component
 public class Sides {
     private static final String DATABASE = "database:";
-    private static final String SCRIPT = "script:";
+    static final String SCRIPT = "script:";
     private static final String DESIGN = "design:";
-    private static final String VERSION = "version:";
+    static final String VERSION = "version:";
     private final Connections connections;
     private final DesignStore store;
     private final NoteMapper notes;

@@ -164,11 +164,19 @@ abstract class BrowserTest {
         return "/designs/" + store.create(SeedVault.design());
     }
 
-    /** Starts a design through the form on the first page. */
+    /**
+     * Starts a design through the form on the first page. A click that a machine too busy for it has lost is made once
+     * more, as people do.
+     */
     protected void newDesign(String name) {
         go("/");
         page.locator("#new-name").fill(name);
         page.locator("#create-design").click();
+        try {
+            page.waitForURL("**/designs/**", new Page.WaitForURLOptions().setTimeout(20_000));
+        } catch (TimeoutError lost) {
+            page.locator("#create-design").click();
+        }
         ready(page);
     }
 

@@ -276,7 +276,7 @@ class ReconcileIT extends BrowserTest {
         page.locator(".give-script summary").click();
         page.locator(".give-script textarea").fill("create table bench (id int primary key, label varchar(9));");
         page.locator(".give-script button").click();
-        assertThat(difference("The table bench is only in the other side.")).isVisible();
+        assertThat(difference("The table bench is only in the script.")).isVisible();
         answer("bench", "HAVE");
         page.locator("#update-design").click();
         assertThat(page.locator("#counted")).hasText("Nothing is apart");

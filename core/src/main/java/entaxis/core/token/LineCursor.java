@@ -7,13 +7,13 @@ import java.util.List;
  * Reads tokens one after the other, white space left out. A comment ends the reading of what comes before it, so it is
  * kept.
  */
-public final class TokenCursor {
+public final class LineCursor {
     private final List<Token> tokens;
     private final String text;
     private int at;
 
     /** A cursor before the first token of the text. */
-    public TokenCursor(String text) {
+    public LineCursor(String text) {
         this.tokens = Lexer.tokens(text).stream().filter(token -> token.kind() != Kind.SPACE).toList();
         this.text = text;
     }
