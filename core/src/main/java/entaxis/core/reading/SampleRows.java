@@ -10,8 +10,6 @@ import java.util.Optional;
 
 /** The first rows that a script puts into each table. */
 final class SampleRows {
-    /** How many rows of a table are kept. */
-    private static final int MAX_ROWS = 20;
     private final SchemaBuilder builder;
     private final ReadingLog log;
     private final List<ReadRow> rows = new ArrayList<>();
@@ -39,7 +37,7 @@ final class SampleRows {
                 ? table.columns.stream().map(column -> column.name).toList() : inserted.columns();
         int count = counts.getOrDefault(key, 0);
         for (List<String> row : inserted.rows()) {
-            if (row.size() == columns.size() && count < MAX_ROWS) {
+            if (row.size() == columns.size() && count < InsertRows.MAX_ROWS) {
                 rows.add(new ReadRow(table.namespace, table.name, columns, row));
                 count++;
             }

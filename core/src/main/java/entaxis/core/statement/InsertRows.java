@@ -9,6 +9,9 @@ import java.util.List;
  * @param rows    the first rows, each value as SQL
  */
 public record InsertRows(QualifiedName table, List<String> columns, List<List<String>> rows) implements Statement {
+    /** So many rows of a table are read of a script, and kept as samples. */
+    public static final int MAX_ROWS = 20;
+
     /** Copies the lists. */
     public InsertRows {
         columns = List.copyOf(columns);

@@ -14,8 +14,6 @@ import java.util.Optional;
  * Reads rows: INSERT ... VALUES and COPY ... FROM STDIN. The first few of each table are read, the others are passed.
  */
 final class RowParser {
-    /** How many rows of a table are read. */
-    private static final int MAX_ROWS = 20;
     private static final int MAX_VALUE_LENGTH = 2000;
     private static final String KIND = "rows";
 
@@ -93,7 +91,7 @@ final class RowParser {
     private Optional<SyntaxException> values(QualifiedName table, List<List<String>> rows) {
         int count = counts.getOrDefault(table, 0);
         try {
-            while (count < MAX_ROWS && tokens.acceptSign('(')) {
+            while (count < InsertRows.MAX_ROWS && tokens.acceptSign('(')) {
                 List<String> row = new ArrayList<>();
                 do {
                     row.add(value());
@@ -144,7 +142,7 @@ final class RowParser {
             at++;
         }
         at++;
-        while (count < MAX_ROWS && at < end) {
+        while (count < InsertRows.MAX_ROWS && at < end) {
             int line = at;
             while (at < end && lexer.signAt(at) != '\n') {
                 at++;
