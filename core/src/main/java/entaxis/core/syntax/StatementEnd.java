@@ -26,9 +26,16 @@ final class StatementEnd {
             return;
         }
         int depth = 0;
+        int cases = 0;
+        // the first SET of an UPDATE is its own
+        boolean ownSet = tokens.word(from) == Keyword.UPDATE;
         for (tokens.advance(); !tokens.atEnd(); tokens.advance()) {
             depth += tokens.sign('(') ? 1 : tokens.sign(')') ? -1 : 0;
-            if (depth <= 0 && beginsBatchStatement(tokens.word(), tokens.ahead(-1))) {
+            boolean endsBlock = tokens.is(Keyword.END) && cases == 0;
+            cases += tokens.is(Keyword.CASE) ? 1 : tokens.is(Keyword.END) && cases > 0 ? -1 : 0;
+            boolean own = ownSet && tokens.is(Keyword.SET);
+            ownSet &= !own;
+            if (depth <= 0 && (endsBlock || !own && beginsBatchStatement(tokens.word(), tokens.ahead(-1)))) {
                 return;
             }
         }

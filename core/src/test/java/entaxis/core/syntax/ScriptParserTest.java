@@ -199,6 +199,16 @@ class ScriptParserTest {
                 new DropTables(List.of(new QualifiedName("", "other")), false, false));
     }
 
+    /** Transact-SQL Reference, BEGIN ... END: what stands behind the block is under no condition any more. */
+    @Test
+    void statementsBehindABlock() {
+        List<ScriptStatement> all = Parsed.script(Target.SQLSERVER, "IF 1 = 0 BEGIN UPDATE lot SET a = CASE WHEN b = 1 "
+                + "THEN 2 ELSE 3 END PRINT 'none' END DROP TABLE lot\nGO\n");
+        assertThat(all).extracting(ScriptStatement::statement).containsExactly(new Skipped("change of rows"),
+                new Skipped("message"), new DropTables(List.of(LOT), false, false));
+        assertThat(all).extracting(ScriptStatement::conditional).containsExactly(true, true, false);
+    }
+
     /** PostgreSQL manual, DO: places of the statements inside are counted from where the text begins. */
     @Test
     void anonymousBlocks() {
