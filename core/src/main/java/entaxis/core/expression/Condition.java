@@ -200,7 +200,7 @@ public final class Condition {
             return Truth.UNCLEAR;
         }
         boolean exactly = matches(text, signs);
-        boolean folded = matches(SqlValue.Literals.folded(text), SqlValue.Literals.folded(signs));
+        boolean folded = matches(SqlValue.Texts.folded(text), SqlValue.Texts.folded(signs));
         return exactly == folded ? Truth.of(exactly) : Truth.UNCLEAR;
     }
 

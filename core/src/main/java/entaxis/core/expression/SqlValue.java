@@ -41,7 +41,7 @@ public sealed interface SqlValue {
 
     /** A number from its text; unclear where it is none. */
     static SqlValue number(String text) {
-        return Literals.number(text).<SqlValue>map(Numeric::new).orElse(UNCLEAR);
+        return Texts.number(text).<SqlValue>map(Numeric::new).orElse(UNCLEAR);
     }
 
     /**
@@ -49,7 +49,7 @@ public sealed interface SqlValue {
      * none.
      */
     static SqlValue moment(String text) {
-        return Literals.moment(text).<SqlValue>map(Moment::new).orElse(UNCLEAR);
+        return Texts.moment(text).<SqlValue>map(Moment::new).orElse(UNCLEAR);
     }
 
     /**
@@ -61,12 +61,12 @@ public sealed interface SqlValue {
         return switch (one) {
             case Numeric(BigDecimal number) -> switch (other) {
                 case Numeric(BigDecimal second) -> Optional.of(number.compareTo(second));
-                case Text(String text) -> Literals.number(text).map(number::compareTo);
+                case Text(String text) -> Texts.number(text).map(number::compareTo);
                 default -> Optional.empty();
             };
             case Moment(BigDecimal seconds) -> switch (other) {
                 case Moment(BigDecimal second) -> Optional.of(seconds.compareTo(second));
-                case Text(String text) -> Literals.moment(text).map(seconds::compareTo);
+                case Text(String text) -> Texts.moment(text).map(seconds::compareTo);
                 default -> Optional.empty();
             };
             case Text(String text) -> other instanceof Text(String second)
@@ -87,20 +87,20 @@ public sealed interface SqlValue {
     static Optional<Boolean> equal(SqlValue one, SqlValue other) {
         if (one instanceof Text(String text) && other instanceof Text(String second)) {
             return text.equals(second) ? Optional.of(true)
-                    : Literals.folded(text).equals(Literals.folded(second)) ? Optional.empty() : Optional.of(false);
+                    : Texts.folded(text).equals(Texts.folded(second)) ? Optional.empty() : Optional.of(false);
         }
         return compare(one, other).map(order -> order == 0);
     }
 
     /** Texts of literals. */
-    final class Literals {
+    final class Texts {
         private static final int MAX_LENGTH = 60;
         private static final Pattern NUMBER =
                 Pattern.compile("[-+]?(?:\\d+(?:\\.\\d*)?|\\.\\d+)(?:[eE][-+]?\\d{1,3})?");
         private static final Pattern MOMENT =
                 Pattern.compile("(\\d{4})-(\\d{2})-(\\d{2})(?:[ T](\\d{2}):(\\d{2})(?::(\\d{2})(\\.\\d{1,9})?)?)?");
 
-        private Literals() { }
+        private Texts() { }
 
         static Optional<BigDecimal> number(String text) {
             String plain = text.strip();

@@ -77,7 +77,7 @@ final class Columns {
     private void clause(TableBuilder table, ColumnBuilder column, ColumnClause clause) {
         switch (clause) {
             case ColumnClause.NotNull(String name) -> {
-                given(table, name);
+                implied.given(table, name);
                 column.required = true;
             }
             case ColumnClause.Nullable() -> column.required = false;
@@ -87,11 +87,11 @@ final class Columns {
                 if (isDocument(column, condition)) {
                     column.type = new SqlType.JsonType();
                 } else {
-                    constraints.addCheck(table, given(table, name), condition, column.name);
+                    constraints.addCheck(table, implied.given(table, name), condition, column.name);
                 }
             }
             case ColumnClause.References(String name, var reference, int place) ->
-                    constraints.addReference(table, given(table, name), List.of(column.name), reference, place);
+                    constraints.addReference(table, implied.given(table, name), List.of(column.name), reference, place);
             case ColumnClause.Numbered(Identity kind, Optional<Numbering> numbering) -> {
                 column.identity = kind;
                 column.required = true;
@@ -117,13 +117,9 @@ final class Columns {
         }
     }
 
-    private String given(TableBuilder table, String name) {
-        return name.isEmpty() ? name : implied.given(table, name);
-    }
-
     private void key(TableBuilder table, ColumnBuilder column, ColumnClause.Key key) {
         List<String> columns = key.columns().isEmpty() ? List.of(column.name) : key.columns();
-        String name = given(table, key.name());
+        String name = implied.given(table, key.name());
         if (key.primary()) {
             constraints.setPrimaryKey(table, name, columns, key.place());
         } else {

@@ -42,7 +42,7 @@ final class Constraints {
     void add(TableBuilder table, TableConstraint constraint) {
         switch (constraint) {
             case TableConstraint.PrimaryKey key -> {
-                setPrimaryKey(table, given(table, key.name()), key.columns(), key.place());
+                setPrimaryKey(table, implied.given(table, key.name()), key.columns(), key.place());
                 if (builder.dialect.prefixIndexes()) {
                     table.primaryKey = table.primaryKey
                             .map(own -> new PrimaryKey(own.name(), own.columns(), prefixes(table, key.parts())));
@@ -51,12 +51,13 @@ final class Constraints {
             case TableConstraint.Unique key -> unique(table, key);
             case TableConstraint.KeyFromIndex key -> fromIndex(table, key);
             case TableConstraint.ForeignKey(String name, var columns, var reference, int place) ->
-                    addReference(table, given(table, name), columns, reference, place);
+                    addReference(table, implied.given(table, name), columns, reference, place);
             case TableConstraint.Check(String name, String condition) ->
-                    addCheck(table, given(table, name), condition, "");
+                    addCheck(table, implied.given(table, name), condition, "");
             case TableConstraint.Index(var definition) -> indexes.add(table, definition);
             case TableConstraint.Exclusion(String name, var columns, String text) -> table.indexes.add(
-                    new TableIndex(name.isEmpty() ? implied.exclusion(table, columns) : given(table, name), false,
+                    new TableIndex(name.isEmpty() ? implied.exclusion(table, columns)
+                                    : implied.given(table, name), false,
                             List.of(new IndexColumn(text, false, true, OptionalInt.empty())), "exclude",
                             Optional.empty()));
             case TableConstraint.Period(String name, var ends, int place) -> period(table, name, ends, place);
@@ -66,12 +67,8 @@ final class Constraints {
         }
     }
 
-    private String given(TableBuilder table, String name) {
-        return name.isEmpty() ? name : implied.given(table, name);
-    }
-
     private void unique(TableBuilder table, TableConstraint.Unique key) {
-        String name = given(table, key.name());
+        String name = implied.given(table, key.name());
         boolean index = key.parts().stream()
                 .anyMatch(column -> column.expression() || column.descending() || column.prefix().isPresent());
         if (index) {
@@ -83,7 +80,7 @@ final class Constraints {
     }
 
     private void fromIndex(TableBuilder table, TableConstraint.KeyFromIndex key) {
-        String given = given(table, key.name());
+        String given = implied.given(table, key.name());
         TableIndex index = table.indexes.stream().filter(own -> own.name().equals(key.index())).findFirst()
                 .orElseThrow(() -> new ConflictException(key.place(),
                         "the table " + table.name + " has no index " + key.index()));

@@ -33,9 +33,9 @@ final class ImpliedNames {
         this.syntax = syntax;
     }
 
-    /** Takes note of a name that was given to something of a table. */
+    /** Takes note of a name that the script gives to something of a table; an empty one is none. */
     String given(TableBuilder table, String name) {
-        if (syntax.impliedName(Named.INDEX) instanceof ImpliedName.Joined) {
+        if (!name.isEmpty() && syntax.impliedName(Named.INDEX) instanceof ImpliedName.Joined) {
             given.add(within(table, name));
         }
         return name;

@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 /** Carries out GRANT, REVOKE and OWNER TO. */
 final class PrivilegeChanges {
     private static final String KIND = "permission";
-    /** Roles that stand for whoever runs the script, who owns what it makes. */
+    /** These words mean the role that runs the script. It owns what the script makes. */
     private static final Set<String> SELF = Set.of("current_user", "session_user", "current_role");
     private final SchemaBuilder builder;
     private final ProgramChanges programs;

@@ -22,7 +22,7 @@ final class ReadingLog {
         lines = new Lines(script);
     }
 
-    /** Runs something that counts places from the beginning of a text which stands at a place of the present one. */
+    /** Runs a reader of a text inside the present one; places count from the beginning of the inner text. */
     void within(String inside, int place, Runnable reading) {
         String outer = text;
         int before = shift;

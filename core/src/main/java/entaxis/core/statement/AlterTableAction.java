@@ -83,7 +83,7 @@ public sealed interface AlterTableAction {
         }
     }
 
-    /** CHANGE and MODIFY, which define a column anew: what is not said again is gone. */
+    /** CHANGE and MODIFY give a column a new definition. The column loses what the new definition leaves out. */
     record ChangeColumn(String name, int place, ColumnDefinition definition, Optional<Position> position)
             implements AlterTableAction {
         /** The same at a place among the other columns. */

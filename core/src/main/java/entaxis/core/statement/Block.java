@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Statements that stand in a text of their own, as those of an anonymous block do.
+ * An anonymous block, or another statement that carries statements in a text.
  *
  * @param remark what the whole is, where not all that it does is known before it runs
  */
