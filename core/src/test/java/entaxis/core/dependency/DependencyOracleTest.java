@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.dependency.Dependency.Functional;
 import entaxis.core.dependency.Dependency.Multivalued;
+import entaxis.core.random.Rounds;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -12,7 +13,7 @@ import org.junit.jupiter.api.Test;
 
 /** Every algorithm against its definition, on thousands of random relations small enough to look at every set. */
 class DependencyOracleTest {
-    private static final int CASES = 3000;
+    private static final int CASES = Rounds.of(1500);
 
     private interface Case {
         void check(Random random, int attributes, List<Functional> dependencies);

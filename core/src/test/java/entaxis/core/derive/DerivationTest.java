@@ -19,6 +19,7 @@ import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Side;
 import entaxis.core.random.RandomChanges;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.random.Rounds;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Schema;
@@ -200,7 +201,7 @@ class DerivationTest {
 
     @Test
     void rulesThatHoldForEveryDesign() {
-        for (int seed = 0; seed < 300; seed++) {
+        for (int seed = 0; seed < Rounds.of(120); seed++) {
             Design design = RandomDesigns.design(seed, 14);
             Schema schema = Derivation.of(design).schema();
             assertThat(Derivation.of(design).schema()).isEqualTo(schema);
@@ -240,7 +241,7 @@ class DerivationTest {
     @Test
     void whatIsTakenOverFromBeforeAnEditIsWhatADerivationFromNothingMakes() {
         int edits = 0;
-        for (int seed = 0; seed < 120; seed++) {
+        for (int seed = 0; seed < Rounds.of(40); seed++) {
             Random random = new Random(seed);
             Design design = RandomDesigns.design(seed, 12);
             Derivation derivation = Derivation.of(design);

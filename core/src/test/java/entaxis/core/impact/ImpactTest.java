@@ -12,6 +12,7 @@ import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Entity;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.random.Rounds;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.Risk;
@@ -72,7 +73,7 @@ class ImpactTest {
     void theStatementsLeadToTheDesignAfterTheChange() {
         Dialect dialect = Dialect.of(RandomDesigns.design(0, 6).facts().target());
         int tried = 0;
-        for (int seed = 0; seed < 30; seed++) {
+        for (int seed = 0; seed < Rounds.of(12); seed++) {
             Design design = RandomDesigns.design(seed, 6);
             Derivation derivation = Derivation.of(design);
             for (Entity entity : design.entities()) {

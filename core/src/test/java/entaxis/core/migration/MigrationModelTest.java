@@ -6,6 +6,7 @@ import entaxis.core.derive.Derivation;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.RandomEdits;
+import entaxis.core.random.Rounds;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
@@ -30,7 +31,7 @@ class MigrationModelTest {
     private static final Pattern DROPPED_DEFAULT = Pattern.compile(
             "DECLARE @name sysname = \\(SELECT QUOTENAME.*?OBJECT_ID\\(N?'(.*?)'\\) AND c\\.name = N?'(.*?)'\\);\nIF "
                     + "@name IS NOT NULL EXEC\\(.*?\\+ @name\\);");
-    private static final int PAIRS = Integer.getInteger("migration.pairs", 40);
+    private static final int PAIRS = Rounds.of(24);
 
     /** A random design as a schema; tables without columns, which no engine has, left out. */
     static Schema random(long seed) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.random.Rounds;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
@@ -22,7 +23,7 @@ import org.junit.jupiter.api.Test;
  */
 class ReaderFuzzTest {
     /** How many inputs; a longer run sets {@code -Dfuzz.inputs=1000000}. */
-    private static final int INPUTS = Integer.getInteger("fuzz.inputs", 20_000);
+    private static final int INPUTS = Integer.getInteger("fuzz.inputs", Rounds.of(10_000));
     private static final long SEED = Long.getLong("fuzz.seed", 11);
     private static final List<String> PIECES = List.of("CREATE TABLE ", "ALTER TABLE ", "DROP ", "t", "\"x\"", "`y`",
             "[z]", "(", ")", ",", ";", "'", "$$", "--", "/*", "*/", "/*!40101 ", "GO\n", "\n/\n", "int ",

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.random.Rounds;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.AdaptedSchema;
 import entaxis.core.sql.Dialect;
@@ -21,7 +22,7 @@ class WrittenIsReadBackTest {
     @EnumSource(Target.class)
     void thousandsOfRandomSchemas(Target engine) {
         Dialect dialect = Dialect.of(engine);
-        for (int seed = 0; seed < 300; seed++) {
+        for (int seed = 0; seed < Rounds.of(100); seed++) {
             Schema derived = Derivation.of(RandomDesigns.design(seed, 3 + seed % 12)).schema();
             Schema schema = new Schema(derived.types(),
                     derived.tables().stream().filter(table -> !table.columns().isEmpty()).toList());

@@ -11,6 +11,7 @@ import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
 import entaxis.core.random.RandomChanges;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.random.Rounds;
 import entaxis.core.small.Small;
 import entaxis.core.sql.Dialect;
 import entaxis.core.type.SqlType;
@@ -33,7 +34,7 @@ class ReviewTest {
     /** What is judged again after an edit comes to the same as judging everything. */
     @Test
     void afterAnEditNothingIsMissed() {
-        for (int seed = 0; seed < 25; seed++) {
+        for (int seed = 0; seed < Rounds.of(10); seed++) {
             Random random = new Random(seed);
             Design design = RandomDesigns.design(seed, 10);
             Derivation derivation = Derivation.of(design);
@@ -57,7 +58,7 @@ class ReviewTest {
      */
     @Test
     void remediesNeverMakeAnythingWorse() {
-        for (int seed = 0; seed < 30; seed++) {
+        for (int seed = 0; seed < Rounds.of(12); seed++) {
             Design design = RandomDesigns.design(seed, 8);
             for (int step = 0; step < 200; step++) {
                 Review before = Review.of(reviewed(design, Derivation.of(design)), Policy.DEFAULT);

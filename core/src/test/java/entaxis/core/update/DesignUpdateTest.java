@@ -18,6 +18,7 @@ import entaxis.core.design.SheetId;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.RandomEdits;
+import entaxis.core.random.Rounds;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
@@ -198,7 +199,7 @@ class DesignUpdateTest {
     void randomChangesAreTakenOverOrTold() {
         int differences = 0;
         long rest = 0;
-        for (int seed = 0; seed < 120; seed++) {
+        for (int seed = 0; seed < Rounds.of(50); seed++) {
             Design design = RandomDesigns.design(seed, 3 + seed % 9);
             Schema derived = Derivation.of(design).schema();
             Schema plain = new Schema(derived.types(),

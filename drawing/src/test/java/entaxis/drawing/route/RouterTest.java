@@ -11,6 +11,7 @@ import entaxis.core.design.Place;
 import entaxis.core.design.Side;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.random.Rounds;
 import entaxis.core.sql.Dialect;
 import entaxis.drawing.geometry.Box;
 import entaxis.drawing.geometry.Edge;
@@ -92,7 +93,7 @@ class RouterTest {
      */
     @Test
     void rulesThatHoldForEverySheet() {
-        for (int seed = 0; seed < 40; seed++) {
+        for (int seed = 0; seed < Rounds.of(16); seed++) {
             Random random = new Random(seed);
             Map<String, Box> boxes = scattered(random, 30);
             List<Link> links = links(random, boxes, 40);

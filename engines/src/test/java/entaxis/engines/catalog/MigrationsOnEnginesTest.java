@@ -14,6 +14,7 @@ import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.TableNames;
+import entaxis.core.random.Rounds;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -46,7 +47,7 @@ import org.junit.jupiter.api.Test;
  * tables are emptied first; where it finds none, the step must not fail.
  */
 class MigrationsOnEnginesTest {
-    private static final int PAIRS = Integer.getInteger("migration.pairs", 16);
+    private static final int PAIRS = Rounds.of(12);
     private static final int FIRST = Integer.getInteger("migration.first", 0);
 
     /**

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.random.Rounds;
 import entaxis.core.reading.SameSchema;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
@@ -29,7 +30,7 @@ import org.junit.jupiter.api.Test;
  * no difference. MigrationsOnEnginesTest does so with more.
  */
 class RandomDesignsOnEnginesTest {
-    private static final int DESIGNS = Integer.getInteger("random.designs", 20);
+    private static final int DESIGNS = Rounds.of(10);
 
     private interface Read {
         Schema from(Connection connection) throws SQLException;

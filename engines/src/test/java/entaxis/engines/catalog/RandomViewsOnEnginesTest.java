@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
+import entaxis.core.random.Rounds;
 import entaxis.core.reconcile.AgreedPrograms;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.EngineSchema;
@@ -30,7 +31,7 @@ import org.junit.jupiter.api.Test;
  * function, a join or a column is told though nothing was ever agreed.
  */
 class RandomViewsOnEnginesTest {
-    private static final int VIEWS = Integer.getInteger("random.views", 300);
+    private static final int VIEWS = Rounds.of(150);
     private static final List<String> TABLES = List.of(
             "CREATE TABLE taxon (code varchar(3) NOT NULL PRIMARY KEY, name varchar(40))",
             "CREATE TABLE accession (accession_no integer NOT NULL PRIMARY KEY, taxon_code varchar(3), weight "

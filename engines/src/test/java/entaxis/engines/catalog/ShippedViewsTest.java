@@ -110,7 +110,7 @@ class ShippedViewsTest {
     void mariaDb() throws Exception {
         try (RealMariaDb server = new RealMariaDb("maria-shipped").withAccounts();
                 Connection connection = server.fresh("shipped")) {
-            check(shipped("maria-shipped/base", "mariadb_sys_schema.sql"), Target.MARIADB, texts(connection,
+            check(shipped("mariadb", "mariadb_sys_schema.sql"), Target.MARIADB, texts(connection,
                     "select table_name, replace(view_definition, '`sys`.', '') from information_schema.views where "
                             + "table_schema = 'sys'"),
                     90);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.random.Rounds;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
@@ -183,7 +184,7 @@ class SandboxTest {
 
     @Test
     void everyStatementOfRandomDesignsIsAccepted() {
-        for (int seed = 0; seed < 20; seed++) {
+        for (int seed = 0; seed < Rounds.of(8); seed++) {
             Script script = new ScriptWriter(Dialect.of(Target.H2), ScriptOptions.DEFAULT)
                     .write(Derivation.of(RandomDesigns.design(seed, 20)).schema(), "random");
             try (Sandbox sandbox = usual()) {

@@ -16,6 +16,7 @@ import entaxis.core.dictionary.reading.DictionaryUpdate;
 import entaxis.core.dictionary.reading.ReadDictionary;
 import entaxis.core.dictionary.reading.SheetTable;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.random.Rounds;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -35,7 +36,7 @@ import org.junit.jupiter.api.Test;
  */
 class RoundTripTest {
     /** More by -Dentaxis.roundtrips. */
-    private static final int DESIGNS = Integer.getInteger("entaxis.roundtrips", 50);
+    private static final int DESIGNS = Rounds.of(20);
 
     private static Design back(List<SheetTable> tables, String what) {
         ReadDictionary read = DictionaryReader.read(tables);

@@ -10,6 +10,7 @@ import entaxis.core.design.Notation;
 import entaxis.core.design.Paper;
 import entaxis.core.design.Sheet;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.random.Rounds;
 import entaxis.core.small.Small;
 import entaxis.drawing.file.FileOptions;
 import entaxis.drawing.file.Format;
@@ -51,7 +52,7 @@ class SamePictureIT extends BrowserTest {
     private static final double FAR_OFF = 0.003;
     private static final int QUARTER = 64;
     /** Random designs to compare; more by -Dentaxis.pictures. */
-    private static final int RANDOM = Integer.getInteger("entaxis.pictures", 4);
+    private static final int RANDOM = Rounds.of(2);
     /** Poppler makes thin lines a whole pixel wide; its pixels are made so much smaller, and joined. */
     private static final int FINER = 2;
     private static final double POINTS_A_MILLIMETRE = 72 / 25.4;

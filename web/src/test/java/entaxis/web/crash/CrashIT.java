@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
  * it comes back, and none of its processes stays.
  */
 class CrashIT {
-    private static final int KILLS = Integer.getInteger("entaxis.kills", 4);
+    private static final int KILLS = Integer.getInteger("entaxis.kills", 3);
     private static final Pattern DESIGN = Pattern.compile("/designs/(d[0-9a-z]+)\"");
     private static final Pattern REVISION = Pattern.compile("id=\"keeping\"[^>]*data-revision=\"(\\d+)\"");
 
