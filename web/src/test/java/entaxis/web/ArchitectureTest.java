@@ -53,7 +53,7 @@ class ArchitectureTest {
 
     private static final String[] ROOMS_OF_ENGINES = {"entaxis.core.engine..", "entaxis.engines.postgresql..",
         "entaxis.engines.mysql..", "entaxis.engines.mariadb..", "entaxis.engines.sqlite..",
-        "entaxis.engines.sqlserver..", "entaxis.engines.oracle..", "entaxis.engines.h2.."};
+        "entaxis.engines.sqlserver..", "entaxis.engines.oracle..", "entaxis.engines.duckdb..", "entaxis.engines.h2.."};
 
     /** A switch over the engines counts as well: it looks at the constants too. */
     @Test

@@ -7,7 +7,7 @@ import java.util.Optional;
 /** The engine that a design's tables are meant for. */
 public enum Target {
     POSTGRESQL("PostgreSQL"), MYSQL("MySQL"), MARIADB("MariaDB"), SQLITE("SQLite"), SQLSERVER("SQL Server"),
-    ORACLE("Oracle"), H2("H2"), ISO("ISO SQL");
+    ORACLE("Oracle"), DUCKDB("DuckDB"), H2("H2"), ISO("ISO SQL");
 
     /** The engine of a design that names none. */
     public static final Target DEFAULT = POSTGRESQL;

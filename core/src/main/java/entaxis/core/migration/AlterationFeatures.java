@@ -47,6 +47,21 @@ public abstract class AlterationFeatures {
         return true;
     }
 
+    /** Whether a column that may not be empty can be added to a table that is there. */
+    public boolean addsRequiredColumns() {
+        return true;
+    }
+
+    /** Whether a table that others refer to can be dropped and get another name; else they are made again with it. */
+    public boolean altersReferencedTables() {
+        return true;
+    }
+
+    /** Whether one statement can add rows that refer to each other; else a row comes behind those that it refers to. */
+    public boolean addsRowsThatReferToEachOther() {
+        return true;
+    }
+
     /** Whether a column can begin or cease to number its rows; else the table is made again. */
     public boolean altersNumbering() {
         return true;

@@ -135,6 +135,11 @@ public abstract class Alterations extends AlterationFeatures {
         return List.of(alter(table, "DROP COLUMN " + name(column.name())));
     }
 
+    /** Makes a table of the rows of another one, without its keys and rules (ISO/IEC 9075-2, 11.3). */
+    public List<String> copy(Table table, Table into) {
+        return List.of("CREATE TABLE " + writer.name(into) + " AS SELECT * FROM " + writer.name(table));
+    }
+
     /** Drops a table. */
     public List<String> dropTable(Table table) {
         return List.of("DROP TABLE " + writer.name(table));

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /** The steps on the columns of one table: add, fill, require; change in place; make anew; drop. */
 final class ColumnPlan {
@@ -54,8 +55,13 @@ final class ColumnPlan {
     }
 
     void steps(List<Step> steps) {
+        if (change.aside().isPresent()) {
+            return;
+        }
         if (change.rebuilt) {
-            steps.addAll(rebuild());
+            boolean whole = !words.dialect().addsForeignKeys();
+            steps.add(again(Stage.COLUMNS, "Make " + change.name() + " anew and copy its rows", whole,
+                    "The table is locked while its rows are copied.", copied -> copying(copied, whole)));
             return;
         }
         Stage early = engine.oneStatement() ? Stage.TABLES : Stage.COLUMNS;
@@ -235,6 +241,12 @@ final class ColumnPlan {
             table.columns().stream().filter(column -> column.generated().isEmpty()).forEach(this::add);
         }
 
+        /** The statement that copies the rows. */
+        String insert(Table into, Table from) {
+            return "INSERT INTO " + engine.writer.name(into) + " (" + String.join(", ", names) + ")\nSELECT "
+                    + String.join(", ", values) + "\nFROM " + engine.writer.name(from);
+        }
+
         private void add(Column column) {
             Optional<Column> own = Optional.ofNullable(before.get(words.folded(column.name())));
             boolean lost = own.isPresent() && own.get().generated().isEmpty()
@@ -243,7 +255,8 @@ final class ColumnPlan {
             if (own.isPresent() && !lost) {
                 boolean requires = !own.get().required() && column.required();
                 risk = risk.or(questions.conversion(own.get(), column).risk());
-                String value = engine.converted(engine.name(own.get().name()), own.get(), column);
+                String name = change.aside().isPresent() ? old(own.get()) : engine.name(own.get().name());
+                String value = engine.converted(name, own.get(), column);
                 names.add(engine.name(column.name()));
                 values.add(requires && fill.isPresent() ? "coalesce(" + value + ", " + fill.get() + ")" : value);
                 if (requires && fill.isEmpty()) {
@@ -261,8 +274,19 @@ final class ColumnPlan {
         }
     }
 
-    private List<Step> rebuild() {
-        boolean whole = !words.dialect().addsForeignKeys();
+    /** The step that brings the rows back that were set aside while the table was made again. */
+    Step bringBack(Table aside) {
+        Optional<RowLevels> levels = engine.addsRowsThatReferToEachOther() ? Optional.empty()
+                : RowLevels.of(change, aside, engine);
+        Step step = again(Stage.MOVES, "Bring the rows of " + change.name() + " back", true,
+                "Reads and writes all its rows.", copied -> copied.names.isEmpty() ? List.of()
+                        : levels.map(own -> own.inserts(copied.insert(table, aside)))
+                        .orElseGet(() -> List.of(copied.insert(table, aside))));
+        return levels.map(own -> own.asking(step)).orElse(step);
+    }
+
+    private Step again(Stage stage, String what, boolean whole, String advice,
+            Function<Copied, List<String>> statements) {
         Copied copied = new Copied();
         boolean loses = change.gone.stream().anyMatch(this::losesValues);
         Risk risk = loses ? Risk.LOSES_DATA : copied.risk;
@@ -277,11 +301,9 @@ final class ColumnPlan {
         if (loses) {
             asked.add(new Question(rows(), true));
         }
-        return List.of(new Step(Stage.COLUMNS, change.name(), risk,
-                "Make " + change.name() + " anew and copy its rows" + why, copying(copied, whole), asked,
-                "The table is locked while its rows are copied.",
+        return new Step(stage, change.name(), risk, what + why, statements.apply(copied), asked, advice,
                 !loses && change.gone.stream().noneMatch(column -> moved.contains(column.name()))
-                        && risk != Risk.LOSES_DATA));
+                        && risk != Risk.LOSES_DATA);
     }
 
     private List<String> copying(Copied copied, boolean whole) {
@@ -296,8 +318,7 @@ final class ColumnPlan {
             engine.takeNumbers(made, true).ifPresent(statements::add);
         }
         if (!copied.names.isEmpty()) {
-            statements.add("INSERT INTO " + engine.writer.name(made) + " (" + String.join(", ", copied.names)
-                    + ")\nSELECT " + String.join(", ", copied.values) + "\nFROM " + engine.writer.name(table));
+            statements.add(copied.insert(made, table));
         }
         if (numbered) {
             engine.takeNumbers(made, false).ifPresent(statements::add);

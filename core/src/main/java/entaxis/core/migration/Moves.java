@@ -28,15 +28,19 @@ record Moves(Split split, TableChange change, Table into) {
             Optional.ofNullable(split.columns().get(column.name())).ifPresent(source -> {
                 targets.add(engine.name(column.name()));
                 boolean old = column.type() instanceof UserType(String type) && replaced.contains(type);
-                sources.add(old ? engine.ofNewType(engine.name(source), column) : engine.name(source));
+                String name = change.aside().isPresent() ? before(engine, source) : engine.name(source);
+                sources.add(old ? engine.ofNewType(name, column) : name);
             });
         }
         boolean once = !split.once().isEmpty();
-        String given = split.once().stream().map(name -> engine.name(split.columns().get(name)) + " IS NOT NULL")
+        String given = split.once().stream().map(split.columns()::get)
+                .map(name -> change.aside().isPresent() ? before(engine, name) : engine.name(name))
+                .map(name -> name + " IS NOT NULL")
                 .collect(Collectors.joining(" AND "));
+        Table rows = change.aside().orElse(change.after);
         String insert = "INSERT INTO " + engine.writer.name(into) + " (" + String.join(", ", targets) + ")\nSELECT "
                 + (once ? "DISTINCT " : "") + String.join(", ", sources)
-                + "\nFROM " + engine.writer.name(change.after) + (once ? "\nWHERE " + given : "");
+                + "\nFROM " + engine.writer.name(rows) + (once ? "\nWHERE " + given : "");
         List<Question> questions = new ArrayList<>();
         if (once) {
             questions.add(new Question(contradictions(engine), false));

@@ -48,6 +48,7 @@ final class Planner {
     private final List<Table> fresh = new ArrayList<>();
     private final List<Step> steps = new ArrayList<>();
     private final RemovedConstraints removed;
+    private RebuildGroup group;
 
     Planner(Schema from, Schema to, Dialect dialect, RenameMap pairing, Fills fills) {
         this.from = from;
@@ -75,6 +76,8 @@ final class Planner {
 
     List<Step> steps() {
         pairTables();
+        SequencePlan sequences = new SequencePlan(from, to, dialect, words, engine);
+        group = RebuildGroup.of(changes.values(), sequences.madeAgain(), words, engine);
         schemas();
         extensions();
         types.steps(steps);
@@ -83,14 +86,15 @@ final class Planner {
         changes.values().forEach(this::takeOff);
         goneTables();
         changes.values().forEach(this::rename);
-        new SequencePlan(from, to, dialect, words, engine).steps(steps);
+        sequences.steps(steps);
         freshTables();
         List<Moves> moves = moves();
-        moves.forEach(move -> add(move.step(engine, types.replacedNames())));
-        changes.values().forEach(change -> new ColumnPlan(change, words, engine, fills, questions,
-                moves.stream().filter(move -> move.change() == change).flatMap(move -> move.split().moved().stream())
-                        .collect(Collectors.toSet()))
-                .steps(steps));
+        for (Table table : group.creationOrder(fresh)) {
+            group.ofResult(table).ifPresent(change -> bringBack(change, moves));
+            moves.stream().filter(move -> move.into() == table)
+                    .forEach(move -> add(move.step(engine, types.replacedNames())));
+        }
+        changes.values().forEach(change -> columns(change, moves).steps(steps));
         RulesInForce inForce = new RulesInForce(changes, renamed, to, words, moves);
         steps.addAll(new AddedConstraints(changes, to, words, engine, questions, removed, inForce).steps());
         new CommentPlan(from, to, words, engine, changes).steps(steps);
@@ -100,6 +104,18 @@ final class Planner {
         new GrantPlan(to, dialect).steps(this::before, types::before, steps);
         steps.sort(Comparator.comparing(Step::stage));
         return engine.oneStatement() ? new OneStatement(steps).joined() : List.copyOf(steps);
+    }
+
+    private ColumnPlan columns(TableChange change, List<Moves> moves) {
+        return new ColumnPlan(change, words, engine, fills, questions,
+                moves.stream().filter(move -> move.change() == change).flatMap(move -> move.split().moved().stream())
+                        .collect(Collectors.toSet()));
+    }
+
+    private void bringBack(TableChange change, List<Moves> moves) {
+        Table aside = change.aside().orElseThrow();
+        add(columns(change, moves).bringBack(aside));
+        safe(Stage.REMOVALS, change.after, "Drop the copy of " + change.name(), engine.dropTable(aside));
     }
 
     private void pairTables() {
@@ -153,8 +169,17 @@ final class Planner {
         Set<String> names = new HashSet<>();
         fresh.forEach(table -> names.addAll(ownNames(table)));
         changes.values().forEach(change -> names.addAll(ownNames(change.after)));
-        for (Table table : new CreationOrder(gone).tables().reversed()) {
-            boolean inTheWay = engine.namesSpanTables() && ownNames(table).stream().anyMatch(names::contains);
+        for (Table table : group.dropOrder(gone)) {
+            Optional<TableChange> again = group.ofOriginal(table);
+            if (again.isPresent()) {
+                List<String> statements = new ArrayList<>(engine.copy(table, again.get().aside().orElseThrow()));
+                statements.addAll(engine.dropTable(table));
+                safe(Stage.IN_THE_WAY, table, "Copy " + TableNames.of(table) + " and drop it, to make it again",
+                        statements);
+                continue;
+            }
+            boolean inTheWay = !group.isEmpty()
+                    || engine.namesSpanTables() && ownNames(table).stream().anyMatch(names::contains);
             if (dialect.addsForeignKeys()) {
                 List<String> keys = table.foreignKeys().stream().filter(key -> !key.name().isEmpty())
                         .map(key -> engine.dropForeignKey(table, key)).toList();
@@ -179,10 +204,13 @@ final class Planner {
     }
 
     private void freshTables() {
-        for (Table table : new CreationOrder(fresh).tables()) {
+        for (Table table : group.creationOrder(fresh)) {
             List<ForeignKey> inside = dialect.addsForeignKeys() ? List.of() : table.foreignKeys();
             safe(Stage.TABLES, table, "Create the table " + TableNames.of(table),
                     List.of(engine.writer.create(table, inside)));
+            if (group.ofResult(table).isPresent()) {
+                continue;
+            }
             table.indexes().stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isEmpty())
                     .forEach(index -> safe(Stage.INDEXES, table, "Create the index " + index.name(),
                             List.of(engine.writer.createIndex(table, index))));
@@ -320,6 +348,9 @@ final class Planner {
     }
 
     private void rename(TableChange change) {
+        if (change.aside().isPresent()) {
+            return;
+        }
         if (!TableNames.of(change.original).equals(TableNames.of(change.before))) {
             safe(Stage.NAMES, change.original,
                     "Rename the table " + TableNames.of(change.original) + " to " + change.after.name(),

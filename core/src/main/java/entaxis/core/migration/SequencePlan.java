@@ -13,11 +13,14 @@ import entaxis.core.sql.ScriptOptions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** The steps on sequences. */
 final class SequencePlan {
     private final Matching<Sequence> pairs;
     private final Alterations engine;
+    private final EngineWordingRules words;
     private final ProgramWriter comments;
     private final GrantWriter grants;
 
@@ -25,6 +28,7 @@ final class SequencePlan {
         this.pairs = Matching.of(from.sequences(), to.sequences(),
                 sequence -> words.folded(TableNames.of(sequence.namespace(), sequence.name())), sequence -> "");
         this.engine = engine;
+        this.words = words;
         this.comments = new ProgramWriter(dialect, ScriptOptions.DEFAULT);
         this.grants = new GrantWriter(dialect, ScriptOptions.DEFAULT);
     }
@@ -42,13 +46,24 @@ final class SequencePlan {
                 "Drop the sequence " + sequence.name(), List.of("DROP SEQUENCE " + name(sequence)))));
     }
 
+    /** The names of sequences that are dropped and made again, in small letters where case is not looked at. */
+    Set<String> madeAgain() {
+        return pairs.pairs().stream().filter(pair -> !counts(pair) && !engine.altersSequences())
+                .map(pair -> words.folded(TableNames.of(pair.to().namespace(), pair.to().name())))
+                .collect(Collectors.toSet());
+    }
+
+    private static boolean counts(Pair<Sequence> pair) {
+        return pair.from().start() == pair.to().start() && pair.from().step() == pair.to().step();
+    }
+
     private String name(Sequence sequence) {
         return engine.writer.qualified(sequence.namespace(), sequence.name());
     }
 
     private void changed(Pair<Sequence> pair, List<Step> steps) {
         Sequence now = pair.to();
-        boolean counts = pair.from().start() == now.start() && pair.from().step() == now.step();
+        boolean counts = counts(pair);
         boolean anew = !counts && !engine.altersSequences();
         if (!counts) {
             steps.add(Step.safe(Stage.TYPES, "", "Change the sequence " + now.name(), anew

@@ -22,6 +22,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -46,7 +47,10 @@ final class TableChange {
     final Set<String> retyped = new HashSet<>();
     /** Wanted names of renamed columns, by old name. */
     final Map<String, String> renamed;
-    final boolean rebuilt;
+    /** Whether the table is made again; {@link RebuildGroup} adds tables that are made again with others. */
+    boolean rebuilt;
+    /** Where its rows are while it and those that refer to it are made again. */
+    private Optional<Table> aside = Optional.empty();
     final boolean reordered;
     final Matching<UniqueKey> uniques;
     final Matching<CheckRule> checks;
@@ -87,6 +91,22 @@ final class TableChange {
 
     String name() {
         return TableNames.of(after);
+    }
+
+    /** Has the table made again, its rows being in another one meanwhile. */
+    void setAside(Table rows) {
+        rebuilt = true;
+        aside = Optional.of(rows);
+    }
+
+    /** Where its rows are while it is made again; empty where they stay in it until they are copied. */
+    Optional<Table> aside() {
+        return aside;
+    }
+
+    /** Whether the table or one of its columns gets another name. */
+    boolean renames() {
+        return !renamed.isEmpty() || !TableNames.of(original).equals(TableNames.of(after));
     }
 
     private static Set<String> names(List<Pair<Column>> pairs, Function<Pair<Column>, Column> side) {
@@ -176,6 +196,7 @@ final class TableChange {
     private boolean changesBeyondAdditions() {
         boolean plainAdditions = fresh
                 .stream().allMatch(column -> column.generated().isEmpty() && column.identity() == Identity.NONE
+                        && (engine.addsRequiredColumns() || !column.required())
                         && (column.defaultValue().isEmpty() ? !column.required()
                                 : Literals.isConstant(column.defaultValue().get())))
                 && after.columns().subList(Math.max(0, after.columns().size() - fresh.size()), after.columns().size())

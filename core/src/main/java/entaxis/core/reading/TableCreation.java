@@ -58,6 +58,14 @@ final class TableCreation {
         }
         switch (created.source()) {
             case CreateTable.OfQuery() -> builder.passing.add(key);
+            case CreateTable.RowsOf(PlacedName model) -> {
+                if (builder.table(model.name()).isEmpty()) {
+                    builder.passing.add(key);
+                    log.steppedOver(statement.start(), "table made of a query");
+                    return false;
+                }
+                copyRows(builder.existing(model), builder.create(name));
+            }
             case CreateTable.CopyOf(PlacedName model) -> copy(builder.existing(model), builder.create(name));
             case CreateTable.PartitionOf(PlacedName whole, var elements) ->
                     partition(builder.existing(whole), name, elements, created.options(), statement);
@@ -134,6 +142,13 @@ final class TableCreation {
             copy.identity = including.contains("IDENTITY") ? copy.identity : Identity.NONE;
             copy.comment = including.contains("COMMENTS") ? copy.comment : "";
             table.add(copy);
+        }
+    }
+
+    /** PostgreSQL manual and DuckDB documentation, CREATE TABLE AS: names and types. */
+    private static void copyRows(TableBuilder source, TableBuilder table) {
+        for (ColumnBuilder column : source.columns) {
+            table.add(new ColumnBuilder(column.name, column.type));
         }
     }
 

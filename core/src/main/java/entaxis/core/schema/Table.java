@@ -83,6 +83,12 @@ public record Table(Optional<OwnerId> origin, String namespace, String name, Lis
                 comment, grants);
     }
 
+    /** The same with another comment. */
+    public Table withComment(String newComment) {
+        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+                newComment, grants);
+    }
+
     /** The same for others to use. */
     public Table withGrants(Optional<List<Grant>> newGrants) {
         return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,

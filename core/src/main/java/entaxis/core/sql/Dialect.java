@@ -277,6 +277,11 @@ public abstract class Dialect extends ProgramFeatures {
         };
     }
 
+    /** The name of a sequence that counts for a column, made of those of the table and the column. */
+    public String countingSequence(String table, String column) {
+        return stored(table + "_" + column + "_seq");
+    }
+
     /** The next number of a sequence (ISO/IEC 9075-2, 6.14). */
     public String nextValue(String sequence) {
         return "next value for " + sequence;

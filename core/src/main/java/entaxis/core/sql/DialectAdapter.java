@@ -95,7 +95,8 @@ public final class DialectAdapter {
         }
         List<Table> alike = own ? tables
                 : IndexLengths.cut(ReferenceTypes.alike(tables, dialect, findings), dialect, findings);
-        List<Table> named = new StoredNames(dialect, findings).named(CascadePaths.cut(alike, dialect, findings));
+        List<Table> named = new StoredNames(dialect, findings)
+                .named(PossibleReferences.of(CascadePaths.cut(alike, dialect, findings), dialect, findings));
         List<Program> programs =
                 schema.programs().stream().filter(program -> program.target() == dialect.target()).toList();
         schema.programs().stream().filter(program -> program.target() != dialect.target())
@@ -170,7 +171,8 @@ public final class DialectAdapter {
     }
 
     private Table table(Table given) {
-        Table table = dialect.uniqueIndexesAreKeys() ? UniqueIndexes.asKeys(given) : given;
+        Table table = new ComputedColumns(dialect.uniqueIndexesAreKeys() ? UniqueIndexes.asKeys(given) : given,
+                dialect, findings).constrained();
         Set<String> keyed = keyed(table);
         List<CheckRule> checks = new ArrayList<>();
         Numbered numbered = new Numbered(table);
@@ -182,6 +184,7 @@ public final class DialectAdapter {
                 .filter(check -> callable(table, check.name(), check.condition()) && takes(table, check))
                 .map(check -> new CheckRule(check.name(), dialect.expression(check.condition()))).toList());
         checks.stream().filter(extra -> takes(table, extra))
+                .filter(new ComputedColumns(table, dialect, findings)::takes)
                 .filter(extra -> ordered.stream().noneMatch(own -> own.name().equals(extra.name())))
                 .forEach(ordered::add);
         List<TableIndex> indexes = new ArrayList<>();
@@ -419,7 +422,7 @@ public final class DialectAdapter {
         /** A column that counts by asking a sequence, because its type cannot do so by itself. */
         private Column bySequence(Column column) {
             Numbering numbers = column.numbering().orElse(Numbering.DEFAULT);
-            String name = dialect.stored(table.name() + "_" + column.name() + "_seq");
+            String name = dialect.countingSequence(table.name(), column.name());
             counting.add(new Sequence(table.namespace(), name, numbers.start(), numbers.step()));
             String home = table.namespace().isEmpty() ? "" : dialect.name(table.namespace()) + ".";
             return column.withIdentity(Identity.NONE, Optional.empty())

@@ -80,7 +80,8 @@ public final class ScriptWriter {
         early.forEach(program -> statements.add(new Statement(Kind.PROGRAM, Optional.empty(), program.text())));
         ProgramWriter ofPrograms = new ProgramWriter(dialect, options);
         List<Table> ordered =
-                options.foreignKeysInside() && dialect.addsForeignKeys() ? new CreationOrder(tables).tables() : tables;
+                options.foreignKeysInside() && dialect.addsForeignKeys() || !dialect.refersAhead()
+                        ? new CreationOrder(tables).tables() : tables;
         Map<Table, List<ForeignKey>> inside = inside(ordered);
         Stream<Table> each = ordered.size() < MANY ? ordered.stream() : ordered.parallelStream();
         statements.addAll(each.map(table -> new Statement(Kind.TABLE, table.origin(),

@@ -93,6 +93,9 @@ final class StoredNames {
 
     /** A name that nothing else has in the spaces that it belongs to; what has no name is left so. */
     private String free(Table table, Named kind, String name) {
+        if (kind != Named.INDEX && !dialect.keepsConstraintNames()) {
+            return "";
+        }
         List<String> shared = spaces.of(kind, table);
         if (name.isEmpty() || take(shared, dialect.stored(name))) {
             return dialect.stored(name);

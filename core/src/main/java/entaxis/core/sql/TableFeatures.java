@@ -113,6 +113,11 @@ public abstract class TableFeatures {
         return true;
     }
 
+    /** Whether keys, checks and references may speak of computed columns. */
+    public boolean constrainsComputed() {
+        return true;
+    }
+
     /** Which columns may number their rows. */
     public Numbered numbered() {
         return Numbered.ANY_COLUMN;
@@ -192,6 +197,21 @@ public abstract class TableFeatures {
 
     /** Whether a reference over required columns may be set to null in words, though it never can. */
     public boolean takesSetNullOfRequired() {
+        return true;
+    }
+
+    /** Whether the names of keys, checks and references are kept. */
+    public boolean keepsConstraintNames() {
+        return true;
+    }
+
+    /** Whether a reference may lead to a table that is made later. */
+    public boolean refersAhead() {
+        return true;
+    }
+
+    /** Whether a reference may lead into another schema. */
+    public boolean refersAcrossSchemas() {
         return true;
     }
 

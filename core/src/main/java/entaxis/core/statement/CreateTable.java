@@ -41,6 +41,9 @@ public record CreateTable(PlacedName name, boolean onlyIfAbsent, boolean tempora
         }
     }
 
+    /** They are those of another table with their types, without any rules, as all of its rows are copied. */
+    public record RowsOf(PlacedName model) implements Source { }
+
     /** They come from a query, so that they are not known. */
     public record OfQuery() implements Source { }
 }

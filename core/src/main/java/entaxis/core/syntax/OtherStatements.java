@@ -51,6 +51,7 @@ final class OtherStatements {
             case "XA", "ABORT" -> "transaction";
             case "BINLOG" -> "replication";
             case "TABLE", "EXPLAIN", "SHOW", "DESCRIBE", "HELP" -> "query";
+            case "ATTACH", "DETACH" -> "change of database";
             case "KILL", "RESTART", "CLONE", "LISTEN", "NOTIFY", "UNLISTEN", "RESET", "PREPARE", "DEALLOCATE", "SIGNAL",
                     "AUDIT", "NOAUDIT", "ASSOCIATE", "DISASSOCIATE" -> "setting";
             case "UPSERT", "HANDLER", "LOAD" -> "change of rows";

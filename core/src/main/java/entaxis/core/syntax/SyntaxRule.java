@@ -92,6 +92,8 @@ public enum SyntaxRule {
     SERIAL_TYPES,
     /** Columns go with a type that is dropped. */
     DROPPED_TYPE_TAKES_COLUMNS,
+    /** A table that is made of the rows of another one has its columns without their rules. */
+    COPIES_WITHOUT_RULES,
     /** LIKE may stand among the elements of a table. */
     LIKE_AMONG_ELEMENTS,
     /** ALTER TABLE shows and hides indexes and checks. */

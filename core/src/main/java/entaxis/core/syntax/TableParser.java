@@ -47,6 +47,11 @@ final class TableParser {
     ParsedStatement create(int from, boolean temporary) {
         boolean onlyIfAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         PlacedName name = parsers.names().placed();
+        Optional<PlacedName> copied = copied();
+        if (copied.isPresent()) {
+            return ParsedStatement.whole(new CreateTable(name, onlyIfAbsent, temporary,
+                    new CreateTable.RowsOf(copied.get()), TableOptions.NONE));
+        }
         if (fromQuery()) {
             return ofQuery(name, onlyIfAbsent, temporary, from);
         }
@@ -64,6 +69,20 @@ final class TableParser {
             case COPY, ELEMENTS -> new CreateTable.CopyOf(model);
         }).orElse(new CreateTable.Elements(draft.elements, draft.inherited));
         return new ParsedStatement(new CreateTable(name, onlyIfAbsent, temporary, source, draft.options), error);
+    }
+
+    /** The table whose rows are copied as they are, where nothing else is said. */
+    private Optional<PlacedName> copied() {
+        int from = tokens.at();
+        if (syntax.takes(SyntaxRule.COPIES_WITHOUT_RULES) && tokens.accept(Keyword.AS, Keyword.SELECT)
+                && tokens.acceptSign('*') && tokens.accept(Keyword.FROM) && tokens.isName(tokens.at())) {
+            PlacedName model = parsers.names().placed();
+            if (tokens.atEnd()) {
+                return Optional.of(model);
+            }
+        }
+        tokens.goTo(from);
+        return Optional.empty();
     }
 
     private boolean fromQuery() {

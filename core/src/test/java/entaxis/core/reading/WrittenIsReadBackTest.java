@@ -8,10 +8,12 @@ import entaxis.core.random.RandomDesigns;
 import entaxis.core.random.Rounds;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.AdaptedSchema;
+import entaxis.core.sql.CreationOrder;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -33,7 +35,9 @@ class WrittenIsReadBackTest {
             String script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(schema, "random").text();
             Reading reading = ScriptReader.read(script, engine);
             assertThat(reading.notUnderstood()).as("%s %d\n%s", engine, seed, script).isEmpty();
-            assertThat(SameSchema.exactly(fitted.schema(), reading.schema(), engine))
+            Schema wanted = dialect.refersAhead() ? fitted.schema() : new Schema(fitted.schema().types(),
+                    fitted.schema().sequences(), new CreationOrder(fitted.schema().tables()).tables(), List.of());
+            assertThat(SameSchema.exactly(wanted, reading.schema(), engine))
                     .as("%s %d\n%s", engine, seed, script).isEmpty();
         }
     }

@@ -58,6 +58,11 @@ class ChangeScriptsOnEnginesTest {
         changes(Target.H2, FreshDatabases.H2);
     }
 
+    @Test
+    void duckDb() throws Exception {
+        changes(Target.DUCKDB, FreshDatabases.DUCKDB);
+    }
+
     private static void changes(Target engine, FreshDatabases fresh) throws SQLException {
         SoftAssertions all = new SoftAssertions();
         int number = 0;

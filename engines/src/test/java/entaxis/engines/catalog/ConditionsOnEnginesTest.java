@@ -18,6 +18,7 @@ import entaxis.core.sql.ScriptWriter;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
 import entaxis.core.type.TypeReading.Known;
+import entaxis.engines.duckdb.DuckDbCatalog;
 import entaxis.engines.h2.H2Catalog;
 import entaxis.engines.mariadb.MariaDbCatalog;
 import entaxis.engines.postgresql.PostgreSqlCatalog;
@@ -134,6 +135,14 @@ class ConditionsOnEnginesTest {
         try (Connection connection = DriverManager.getConnection("jdbc:h2:mem:")) {
             noDifference(Target.H2, connection, "drop table if exists t",
                     own -> H2Catalog.read(Catalog.of(own), "PUBLIC"), 44);
+        }
+    }
+
+    @Test
+    void duckDb() throws SQLException {
+        try (Connection connection = DriverManager.getConnection("jdbc:duckdb:")) {
+            noDifference(Target.DUCKDB, connection, "drop table if exists t",
+                    own -> DuckDbCatalog.read(Catalog.of(own), "main"), 44);
         }
     }
 }

@@ -58,6 +58,8 @@ class DriftOnEnginesTest {
     private static final Map<String, List<String>> SQLITE = Drifts.read("drift/sqlite.sql");
     private static final Map<String, List<String>> H2 = Drifts.read("drift/h2.sql");
 
+    private static final Map<String, List<String>> DUCKDB = Drifts.read("drift/duckdb.sql");
+
     private static final int AT_ONCE = 10;
 
     @Test
@@ -83,6 +85,11 @@ class DriftOnEnginesTest {
     @Test
     void h2() throws Exception {
         drifts(Target.H2, H2, FreshDatabases.H2);
+    }
+
+    @Test
+    void duckDb() throws Exception {
+        drifts(Target.DUCKDB, DUCKDB, FreshDatabases.DUCKDB);
     }
 
     private static void drifts(Target engine, Map<String, List<String>> changes, FreshDatabases fresh)

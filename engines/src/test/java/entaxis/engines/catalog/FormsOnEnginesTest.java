@@ -124,6 +124,11 @@ class FormsOnEnginesTest {
         assertThat(inMemory("h2", "jdbc:h2:mem:", Target.H2)).isEmpty();
     }
 
+    @Test
+    void duckDb() throws Exception {
+        assertThat(inMemory("duckdb", "jdbc:duckdb:", Target.DUCKDB)).isEmpty();
+    }
+
     private static List<String> inMemory(String file, String url, Target engine) throws IOException, SQLException {
         List<String> wrong = new ArrayList<>();
         for (Form form : forms(file)) {

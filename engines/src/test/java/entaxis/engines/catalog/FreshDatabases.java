@@ -13,6 +13,9 @@ interface FreshDatabases {
     /** The same. */
     FreshDatabases H2 = name -> DriverManager.getConnection("jdbc:h2:mem:");
 
+    /** The same. */
+    FreshDatabases DUCKDB = name -> DriverManager.getConnection("jdbc:duckdb:");
+
     /** A connection to an empty database; the name is not in use yet. */
     Connection fresh(String name) throws SQLException;
 

@@ -13,6 +13,7 @@ import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.Script;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
+import entaxis.engines.duckdb.DuckDbCatalog;
 import entaxis.engines.h2.H2Catalog;
 import entaxis.engines.mariadb.MariaDbCatalog;
 import entaxis.engines.postgresql.PostgreSqlCatalog;
@@ -95,5 +96,11 @@ class RandomDesignsOnEnginesTest {
     void h2() throws SQLException {
         arrive(Target.H2, seed -> DriverManager.getConnection("jdbc:h2:mem:"),
                 connection -> H2Catalog.read(Catalog.of(connection), "PUBLIC"));
+    }
+
+    @Test
+    void duckDb() throws SQLException {
+        arrive(Target.DUCKDB, seed -> DriverManager.getConnection("jdbc:duckdb:"),
+                connection -> DuckDbCatalog.read(Catalog.of(connection), "main"));
     }
 }

@@ -103,4 +103,11 @@ class RandomViewsOnEnginesTest {
             check(connection, Target.H2, Optional.empty());
         }
     }
+
+    @Test
+    void duckDb() throws SQLException {
+        try (Connection connection = DriverManager.getConnection("jdbc:duckdb:")) {
+            check(connection, Target.DUCKDB, Optional.empty());
+        }
+    }
 }

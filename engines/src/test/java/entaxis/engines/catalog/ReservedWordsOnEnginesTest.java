@@ -43,21 +43,19 @@ class ReservedWordsOnEnginesTest {
     private static void canBeNames(Connection connection, Target engine, Set<String> words) throws SQLException {
         Dialect dialect = Dialect.of(engine);
         List<String> refused = new ArrayList<>();
-        try (Statement statement = connection.createStatement()) {
-            for (String word : words) {
-                String name = dialect.name(word);
-                try {
-                    statement.execute("create table " + name + " (" + name + " int not null, other int, constraint "
-                            + dialect.name(word + "_key") + " unique (" + name + "), check (" + name + " > 0))");
-                    statement.execute(
-                            "create index " + dialect.name("x_" + word) + " on " + name + " (other, " + name + ")");
-                    statement.execute("create table " + dialect.name("r_" + word) + " (" + name + " int references "
-                            + name + " (" + name + "))");
-                    statement.execute("drop table " + dialect.name("r_" + word));
-                    statement.execute("drop table " + name);
-                } catch (SQLException e) {
-                    refused.add(word + ": " + e.getMessage());
-                }
+        for (String word : words) {
+            String name = dialect.name(word);
+            try (Statement statement = connection.createStatement()) {
+                statement.execute("create table " + name + " (" + name + " int not null, other int, constraint "
+                        + dialect.name(word + "_key") + " unique (" + name + "), check (" + name + " > 0))");
+                statement.execute(
+                        "create index " + dialect.name("x_" + word) + " on " + name + " (other, " + name + ")");
+                statement.execute("create table " + dialect.name("r_" + word) + " (" + name + " int references "
+                        + name + " (" + name + "))");
+                statement.execute("drop table " + dialect.name("r_" + word));
+                statement.execute("drop table " + name);
+            } catch (SQLException e) {
+                refused.add(word + ": " + e.getMessage());
             }
         }
         assertThat(refused).isEmpty();
@@ -108,6 +106,18 @@ class ReservedWordsOnEnginesTest {
     void onTheBuiltInEngine() throws SQLException {
         try (Connection connection = DriverManager.getConnection("jdbc:h2:mem:")) {
             canBeNames(connection, Target.H2, words(List.of()));
+        }
+    }
+
+    @Test
+    void onDuckDb() throws SQLException {
+        try (Connection connection = DriverManager.getConnection("jdbc:duckdb:")) {
+            List<String> own = listed(connection, "select keyword_name from duckdb_keywords()");
+            assertThat(own).hasSizeGreaterThan(400);
+            canBeNames(connection, Target.DUCKDB, words(own));
+            assertThat(listed(connection,
+                    "select keyword_name from duckdb_keywords() where keyword_category = 'reserved'"))
+                    .isSubsetOf(Dialect.of(Target.DUCKDB).reserved());
         }
     }
 }

@@ -59,6 +59,11 @@ class ScriptsForOtherEnginesTest {
         all(Target.SQLITE, FreshDatabases.SQLITE);
     }
 
+    @Test
+    void onDuckDb() throws Exception {
+        all(Target.DUCKDB, FreshDatabases.DUCKDB);
+    }
+
     private static void all(Target engine, FreshDatabases databases) throws IOException, SQLException {
         SoftAssertions all = new SoftAssertions();
         Dialect dialect = Dialect.of(engine);

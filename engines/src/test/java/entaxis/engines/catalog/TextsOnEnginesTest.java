@@ -28,6 +28,8 @@ import entaxis.core.type.SqlType;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.File;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
@@ -209,6 +211,13 @@ class TextsOnEnginesTest {
         try (Connection keeps = DriverManager.getConnection("jdbc:h2:mem:texts")) {
             comeBack(Target.H2, () -> DriverManager.getConnection("jdbc:h2:mem:texts"), Optional.empty());
         }
+    }
+
+    @Test
+    void duckDb() throws SQLException, IOException {
+        File folder = Files.createTempDirectory(Path.of("target"), "texts").toFile();
+        comeBack(Target.DUCKDB, () -> DriverManager.getConnection("jdbc:duckdb:" + new File(folder, "texts.duckdb")),
+                Optional.empty());
     }
 
     /** A text that stands in a name is a name and nothing more. */

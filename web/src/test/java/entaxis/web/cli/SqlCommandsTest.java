@@ -88,7 +88,7 @@ class SqlCommandsTest extends CommandTest {
         String script = file("a.sql", SCRIPT);
         assertThat(run("read", script, "--engine", "abacus")).isEqualTo(2);
         assertThat(said()).contains("There is no engine “abacus” here.",
-                "postgresql mysql mariadb sqlite sqlserver oracle h2 iso");
+                "postgresql mysql mariadb sqlite sqlserver oracle duckdb h2 iso");
         assertThat(run("read", "--engine", "h2")).isEqualTo(2);
         assertThat(run("read", folder.resolve("none.sql").toString(), "--engine", "h2")).isEqualTo(2);
         assertThat(said()).contains("there is no such file");

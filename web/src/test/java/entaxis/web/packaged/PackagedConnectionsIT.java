@@ -52,6 +52,7 @@ class PackagedConnectionsIT {
         tables(mariadb.fresh("vault"));
         tables(DriverManager.getConnection("jdbc:sqlite:" + data.resolve("field.db")));
         tables(DriverManager.getConnection("jdbc:h2:" + data.resolve("site"), "keeper", PASSWORD));
+        tables(DriverManager.getConnection("jdbc:duckdb:" + data.resolve("lab.duckdb")));
         Files.writeString(data.resolve("connections.properties"), """
                 vault.url = %s
                 vault.user = keeper
@@ -60,13 +61,15 @@ class PackagedConnectionsIT {
                 greenhouse.engine = mariadb
                 greenhouse.user = root
                 field.url = jdbc:sqlite:%s
+                lab.url = jdbc:duckdb:%s
                 site.url = jdbc:h2:%s
                 site.user = keeper
                 site.password = %s
                 lost.url = jdbc:h2:%s
                 lost.user = keeper
                 lost.password = wrong-%s
-                """.formatted(address, mariadb.port(), data.resolve("field.db"), data.resolve("site"), PASSWORD,
+                """.formatted(address, mariadb.port(), data.resolve("field.db"), data.resolve("lab.duckdb"),
+                data.resolve("site"), PASSWORD,
                 data.resolve("site"), PASSWORD));
         Files.setPosixFilePermissions(data.resolve("connections.properties"),
                 PosixFilePermissions.fromString("rw-------"));
@@ -92,7 +95,7 @@ class PackagedConnectionsIT {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"vault", "greenhouse", "field", "site"})
+    @ValueSource(strings = {"vault", "greenhouse", "field", "lab", "site"})
     void aDatabaseIsReadComparedChangedAndComparedAgain(String name) throws Exception {
         String tried = server.post("/read/database/try", "connection", name).body();
         assertThat(tried).contains("Catalog", "2 tables can be read").doesNotContain("✗");
@@ -120,7 +123,7 @@ class PackagedConnectionsIT {
                 "create table shelf (code char(2) not null primary key, label varchar(30) not null);");
         Ended check = PackagedServer.command("reconcile", name, script.toString(), "--engine",
                 name.equals("vault") ? "postgresql" : name.equals("greenhouse") ? "mariadb"
-                        : name.equals("field") ? "sqlite" : "h2",
+                        : name.equals("field") ? "sqlite" : name.equals("lab") ? "duckdb" : "h2",
                 "--check", "--data", data.toString());
         assertThat(check.code()).as(check.err()).isEqualTo(1);
         assertThat(check.out()).contains("cooled_to").contains("slot");

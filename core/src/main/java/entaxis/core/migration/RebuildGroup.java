@@ -1,0 +1,117 @@
+package entaxis.core.migration;
+
+import entaxis.core.reconcile.EngineWordingRules;
+import entaxis.core.reconcile.TableNames;
+import entaxis.core.schema.Column;
+import entaxis.core.schema.Table;
+import entaxis.core.sql.CreationOrder;
+import entaxis.core.sql.Functions;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Tables that are made again together, for engines that neither drop nor rename a table that others refer to: their
+ * rows are set aside, they are dropped, dependents first, made again, referred-to ones first, and get their rows back.
+ * Empty for other engines.
+ */
+final class RebuildGroup {
+    private final Map<Table, TableChange> byOriginal = new LinkedHashMap<>();
+    private final Map<Table, TableChange> byResult = new HashMap<>();
+    private final EngineWordingRules words;
+
+    private RebuildGroup(EngineWordingRules words) {
+        this.words = words;
+    }
+
+    /**
+     * The group among the changes of tables, which are told where their rows are meanwhile. Linear.
+     *
+     * @param sequences sequences that are made again, in small letters: tables that draw from them stand in their way
+     */
+    static RebuildGroup of(Collection<TableChange> changes, Set<String> sequences, EngineWordingRules words,
+            Alterations engine) {
+        RebuildGroup group = new RebuildGroup(words);
+        if (!engine.altersReferencedTables()) {
+            group.collect(changes, sequences);
+            group.byOriginal.values().forEach(change -> change.setAside(group.aside(change.original)));
+        }
+        return group;
+    }
+
+    private void collect(Collection<TableChange> changes, Set<String> sequences) {
+        Map<String, List<TableChange>> referring = new HashMap<>();
+        for (TableChange change : changes) {
+            change.original.foreignKeys().forEach(key -> referring
+                    .computeIfAbsent(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())),
+                            name -> new ArrayList<>())
+                    .add(change));
+        }
+        Deque<TableChange> open = new ArrayDeque<>();
+        for (TableChange change : changes) {
+            boolean tied = !change.original.indexes().isEmpty()
+                    || referring.containsKey(words.folded(TableNames.of(change.original)))
+                    || change.original.foreignKeys().stream().flatMap(key -> key.columns().stream())
+                            .anyMatch(change.renamed::containsKey);
+            if (change.rebuilt || change.renames() && tied || draws(change.original, sequences)) {
+                open.add(change);
+            }
+        }
+        Set<TableChange> found = new HashSet<>(open);
+        while (!open.isEmpty()) {
+            TableChange change = open.remove();
+            byOriginal.put(change.original, change);
+            byResult.put(change.after, change);
+            referring.getOrDefault(words.folded(TableNames.of(change.original)), List.of()).stream()
+                    .filter(found::add).forEach(open::add);
+        }
+    }
+
+    private boolean draws(Table table, Set<String> sequences) {
+        return table.columns().stream().map(Column::defaultValue).flatMap(Optional::stream)
+                .map(words.dialect()::standard).map(text -> String.join(".", Functions.drawnFrom(text)))
+                .anyMatch(name -> sequences.contains(words.folded(name)));
+    }
+
+    /** The table that holds the rows of another one for a while. */
+    private Table aside(Table table) {
+        return table.named(words.dialect().stored(table.name() + "_old"));
+    }
+
+    /** The change of a table that is made again, by the table as it was. */
+    Optional<TableChange> ofOriginal(Table table) {
+        return Optional.ofNullable(byOriginal.get(table));
+    }
+
+    /** The change of a table that is made again, by the table as it becomes. */
+    Optional<TableChange> ofResult(Table table) {
+        return Optional.ofNullable(byResult.get(table));
+    }
+
+    /** Whether no table is made again together with others. */
+    boolean isEmpty() {
+        return byOriginal.isEmpty();
+    }
+
+    /** Tables that go and those of the group, in an order in which they can be dropped. */
+    List<Table> dropOrder(List<Table> gone) {
+        List<Table> all = new ArrayList<>(gone);
+        all.addAll(byOriginal.keySet());
+        return new CreationOrder(all).tables().reversed();
+    }
+
+    /** New tables and those of the group, in an order in which they can be made. */
+    List<Table> creationOrder(List<Table> fresh) {
+        List<Table> all = new ArrayList<>(fresh);
+        byOriginal.values().forEach(change -> all.add(change.after));
+        return new CreationOrder(all).tables();
+    }
+}

@@ -1,0 +1,2 @@
+/** The catalog and the driver of DuckDB. */
+package entaxis.engines.duckdb;
