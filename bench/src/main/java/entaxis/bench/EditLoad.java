@@ -294,7 +294,8 @@ public final class EditLoad {
      */
     private static String drag(Page page) {
         page.evaluate(
-                "async () => { const sheet = await import('/js/sheet.js'), s = sheet.state(), c = sheet.centre(); "
+                "async () => { const sheet = await import(document.querySelector('script[src$=\"/diagram.js\"]')"
+                        + ".src.replace('diagram.js', 'sheet.js')), s = sheet.state(), c = sheet.centre(); "
                         + "sheet.zoom(0.8 / s.scale, c.x, c.y);"
                         + " const card = sheet.cards.get([...sheet.cards.keys()][Math.floor(sheet.cards.size / 2)]); "
                         + "sheet.pan(0, 0); sheet.reveal(card.id.slice(2)); }");

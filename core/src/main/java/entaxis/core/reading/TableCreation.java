@@ -47,6 +47,9 @@ final class TableCreation {
             log.steppedOver(statement.start(), "temporary table");
             return false;
         }
+        if (created.replaces()) {
+            builder.remove(name, false);
+        }
         boolean taken = builder.table(name).isPresent();
         if (taken || builder.programs.containsKey(key)) {
             if (created.onlyIfAbsent()) {

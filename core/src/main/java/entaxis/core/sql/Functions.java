@@ -29,8 +29,9 @@ public final class Functions {
         while (plain.startsWith("(") && plain.endsWith(")") && plain.length() > 2) {
             plain = plain.substring(1, plain.length() - 1);
         }
+        plain = withoutDigits(plain);
         return switch (plain) {
-            case "current_timestamp", "current_timestamp()", "current_timestamp(6)", "current_timestamp(3)", "now()",
+            case "current_timestamp", "current_timestamp()", "now()",
                     "getdate()", "sysdatetime()", "systimestamp", "localtimestamp",
                     "localtimestamp()", "sysdate", "sysdatetimeoffset()", "transaction_timestamp()",
                     "statement_timestamp()" -> Kind.NOW;
@@ -38,6 +39,14 @@ public final class Functions {
                     "uuid_generate_v4()" -> Kind.RANDOM_UUID;
             default -> draws(expression) && nextOf(SqlText.of(expression)).isPresent() ? Kind.NEXT_VALUE : Kind.OTHER;
         };
+    }
+
+    /** A moment without how many digits of its seconds are wanted. */
+    private static String withoutDigits(String plain) {
+        boolean digits = plain.startsWith("current_timestamp(") || plain.startsWith("localtimestamp(");
+        int open = plain.indexOf('(');
+        return digits && plain.length() == open + 3 && Character.isDigit(plain.charAt(open + 1))
+                ? plain.substring(0, open) : plain;
     }
 
     /** The sequence that gives the next number, as SQL names it. */

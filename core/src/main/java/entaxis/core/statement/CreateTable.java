@@ -6,10 +6,11 @@ import java.util.List;
  * CREATE TABLE (ISO/IEC 9075-2, 11.3).
  *
  * @param onlyIfAbsent whether nothing is to be done where there is such a table
+ * @param replaces     whether a table that is there goes before (MariaDB manual, CREATE OR REPLACE TABLE)
  * @param temporary    whether it goes with the session
  */
-public record CreateTable(PlacedName name, boolean onlyIfAbsent, boolean temporary, Source source,
-        TableOptions options) implements Statement {
+public record CreateTable(PlacedName name, boolean onlyIfAbsent, boolean replaces, boolean temporary,
+        Source source, TableOptions options) implements Statement {
     /** Where the columns of a new table come from. */
     public sealed interface Source { }
 

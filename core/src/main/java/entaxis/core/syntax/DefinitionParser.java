@@ -69,7 +69,7 @@ final class DefinitionParser {
                 boolean shared = tokens.ahead(-1) == Keyword.TEMPORARY && tokens.ahead(-2) == Keyword.GLOBAL
                         && syntax.takes(SyntaxRule.GLOBAL_TEMPORARY_STAYS);
                 tokens.advance();
-                yield tables.create(from, modifiers.temporary && !shared);
+                yield tables.create(from, modifiers.replace, modifiers.temporary && !shared);
             }
             case INDEX -> {
                 tokens.advance();

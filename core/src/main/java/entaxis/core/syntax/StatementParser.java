@@ -201,7 +201,7 @@ final class StatementParser {
             if (depth == 0 && makesTable(from, i)) {
                 tokens.goTo(i + 1);
                 PlacedName table = names.placed();
-                return tables.ofQuery(table, false, false, from);
+                return tables.ofQuery(table, false, false, false, from);
             }
         }
         return ParsedStatement.whole(settings.query(from));

@@ -44,16 +44,16 @@ final class TableParser {
     private enum Form { ELEMENTS, COPY, PARTITION, OF_TYPE }
 
     /** Reads CREATE TABLE from behind that word. */
-    ParsedStatement create(int from, boolean temporary) {
+    ParsedStatement create(int from, boolean replaces, boolean temporary) {
         boolean onlyIfAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         PlacedName name = parsers.names().placed();
         Optional<PlacedName> copied = copied();
         if (copied.isPresent()) {
-            return ParsedStatement.whole(new CreateTable(name, onlyIfAbsent, temporary,
+            return ParsedStatement.whole(new CreateTable(name, onlyIfAbsent, replaces, temporary,
                     new CreateTable.RowsOf(copied.get()), TableOptions.NONE));
         }
         if (fromQuery()) {
-            return ofQuery(name, onlyIfAbsent, temporary, from);
+            return ofQuery(name, onlyIfAbsent, replaces, temporary, from);
         }
         Form form = form();
         Draft draft = new Draft();
@@ -68,7 +68,8 @@ final class TableParser {
             case OF_TYPE -> new CreateTable.OfType(model, draft.elements);
             case COPY, ELEMENTS -> new CreateTable.CopyOf(model);
         }).orElse(new CreateTable.Elements(draft.elements, draft.inherited));
-        return new ParsedStatement(new CreateTable(name, onlyIfAbsent, temporary, source, draft.options), error);
+        return new ParsedStatement(
+                new CreateTable(name, onlyIfAbsent, replaces, temporary, source, draft.options), error);
     }
 
     /** The table whose rows are copied as they are, where nothing else is said. */
@@ -91,9 +92,10 @@ final class TableParser {
     }
 
     /** A table that a query makes: its columns are not known. */
-    ParsedStatement ofQuery(PlacedName name, boolean onlyIfAbsent, boolean temporary, int from) {
+    ParsedStatement ofQuery(PlacedName name, boolean onlyIfAbsent, boolean replaces, boolean temporary, int from) {
         return new ParsedStatement(
-                new CreateTable(name, onlyIfAbsent, temporary, new CreateTable.OfQuery(), TableOptions.NONE),
+                new CreateTable(name, onlyIfAbsent, replaces, temporary, new CreateTable.OfQuery(),
+                        TableOptions.NONE),
                 Optional.of(tokens.unreadable(from, "the columns of the table come from a query")));
     }
 

@@ -27,6 +27,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** CREATE TABLE as records (ISO/IEC 9075-2, 11.3 to 11.9, and the engines' manuals), before anything is made of it. */
 class CreateTableParserTest {
@@ -186,5 +187,17 @@ class CreateTableParserTest {
         assertThat(((CreateTable.Elements) ((CreateTable) statement.statement()).source()).elements()).hasSize(2);
         assertThat(statement.error()).hasValueSatisfying(
                 error -> assertThat(error.excerpt()).startsWith("ENGINE"));
+    }
+
+    /** PostgreSQL manual, CREATE TABLE AS; DuckDB documentation, CREATE TABLE, “CREATE TABLE ... AS SELECT”. */
+    @ParameterizedTest
+    @EnumSource(value = Target.class, names = {"POSTGRESQL", "DUCKDB"})
+    void aTableOfTheRowsOfAnother(Target engine) {
+        CreateTable made = (CreateTable) Parsed.statement(engine, "CREATE TABLE copy AS SELECT * FROM vault.lot");
+        assertThat(made.source()).isInstanceOfSatisfying(CreateTable.RowsOf.class,
+                rows -> assertThat(rows.model().name()).isEqualTo(new QualifiedName("vault", "lot")));
+        CreateTable some =
+                (CreateTable) Parsed.statement(engine, "CREATE TABLE copy AS SELECT * FROM lot WHERE seeds > 3");
+        assertThat(some.source()).isInstanceOf(CreateTable.OfQuery.class);
     }
 }

@@ -389,14 +389,12 @@ class RealScriptsTest {
     /** What an engine refuses of a script, each with its reason. */
     static List<String> refused(Connection connection, Script script) throws SQLException {
         List<String> refused = new ArrayList<>();
-        try (Statement statement = connection.createStatement()) {
-            for (Script.Statement one : script.statements()) {
-                try {
-                    statement.execute(one.text());
-                } catch (SQLException reason) {
-                    refused.add("refused: " + one.text().strip().lines().findFirst().orElse("") + ": "
-                            + reason.getMessage());
-                }
+        for (Script.Statement one : script.statements()) {
+            try (Statement statement = connection.createStatement()) {
+                statement.execute(one.text());
+            } catch (SQLException reason) {
+                refused.add("refused: " + one.text().strip().lines().findFirst().orElse("") + ": "
+                        + reason.getMessage());
             }
         }
         return refused;

@@ -351,7 +351,7 @@ class ReconcileController {
             return "reconcile";
         }
         String name =
-                Optional.ofNullable(file.getOriginalFilename()).filter(own -> !own.isBlank()).orElse("pasted script");
+                Optional.ofNullable(file.getOriginalFilename()).filter(own -> !own.isBlank()).orElse(Sides.PASTED);
         String key = reconciling.script(open, name.length() > 200 ? name.substring(0, 200) : name, engine, text);
         return "redirect:/designs/" + id + "/reconcile?side=" + URLEncoder.encode(key, StandardCharsets.UTF_8);
     }

@@ -1,7 +1,6 @@
 package entaxis.web.page;
 
 import entaxis.drawing.paint.Ink;
-import java.time.Duration;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -16,6 +15,6 @@ class StyleController {
     @GetMapping("/css/dark-drawing.css")
     ResponseEntity<String> darkDrawing() {
         return ResponseEntity.ok().contentType(MediaType.valueOf("text/css;charset=UTF-8"))
-                .cacheControl(CacheControl.maxAge(Duration.ofDays(1))).body(STYLES);
+                .cacheControl(CacheControl.noCache()).eTag(Integer.toHexString(STYLES.hashCode())).body(STYLES);
     }
 }

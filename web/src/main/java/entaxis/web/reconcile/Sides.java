@@ -29,6 +29,8 @@ import org.springframework.stereotype.Component;
 /** What a design can be compared with: configured databases, scripts that were given, other designs. */
 @Component
 public class Sides {
+    /** What a script without a file is called. */
+    public static final String PASTED = "pasted script";
     private static final String DATABASE = "database:";
     static final String SCRIPT = "script:";
     private static final String DESIGN = "design:";
@@ -60,7 +62,7 @@ public class Sides {
         connections.list().forEach(configured -> all.add(new Choice(DATABASE + configured.name(),
                 "the database " + configured.name() + " (" + configured.engine().title() + ")")));
         notes.scripts(open.id())
-                .forEach(side -> all.add(new Choice(side, "the script " + side.substring(SCRIPT.length()))));
+                .forEach(side -> all.add(new Choice(side, scriptTitle(side.substring(SCRIPT.length())))));
         store.versions(open.id())
                 .forEach(version -> all.add(new Choice(VERSION + version.revision() + ":" + version.name(),
                         "its version " + version.name() + " (revision " + version.revision() + ")")));
@@ -70,6 +72,10 @@ public class Sides {
             }
         }
         return all;
+    }
+
+    private static String scriptTitle(String name) {
+        return name.equals(PASTED) ? "the " + PASTED : "the script " + name;
     }
 
     /**

@@ -15,7 +15,8 @@ import org.junit.jupiter.api.Test;
 /** What a designer does all day on a design of some size, driven in the browser. */
 class DeskIT extends BrowserTest {
     /** Selects, by the module of the page that does it. */
-    private static final String SELECT = "return import('/js/desk/selection.js').then(desk => desk.select";
+    private static final String SELECT = "return import(document.querySelector('script[src$=\"/diagram.js\"]').src"
+            + ".replace('diagram.js', 'desk/selection.js')).then(desk => desk.select";
 
     private String design;
 

@@ -19,7 +19,8 @@ import org.junit.jupiter.api.Test;
 /** How the sheet and the ledger share the window, what is shown from near and far, and the sheet under a finger. */
 class SheetViewIT extends BrowserTest {
     /** The module of the page that holds the view. */
-    private static final String SHEET = "async () => (await import('/js/sheet.js'))";
+    private static final String SHEET = "async () => (await import("
+            + "document.querySelector('script[src$=\"/diagram.js\"]').src.replace('diagram.js', 'sheet.js')))";
 
     private double scale() {
         return ((Number) page.evaluate(SHEET + ".state().scale")).doubleValue();

@@ -139,7 +139,7 @@ public final class DuckDbDialect extends Dialect {
             case "bytea" -> new BinaryType(Form.LARGE, OptionalInt.empty());
             case "int1" -> new IntegerType(IntegerSize.TINYINT, false);
             case "short" -> new IntegerType(IntegerSize.SMALLINT, false);
-            case "signed" -> SqlType.integer();
+            case "" -> SqlType.integer();   // SIGNED, which says nothing more
             case "long", "oid" -> new IntegerType(IntegerSize.BIGINT, false);
             case "int128" -> new NativeType("hugeint");
             case "utinyint", "uint8" -> new IntegerType(IntegerSize.TINYINT, true);
@@ -207,6 +207,12 @@ public final class DuckDbDialect extends Dialect {
         return false;
     }
 
+    /** Seen on DuckDB 1.5: both columns have the same type. */
+    @Override
+    public boolean refersTo(SqlType own, SqlType referenced) {
+        return own.equals(referenced);
+    }
+
     /** Seen on DuckDB 1.5: “foreign keys across different schemas” are refused. */
     @Override
     public boolean refersAcrossSchemas() {
@@ -268,6 +274,12 @@ public final class DuckDbDialect extends Dialect {
     @Override
     public Comments comments() {
         return Comments.STATEMENT;
+    }
+
+    /** DuckDB documentation, “Timestamp Functions”: none takes a number of digits. */
+    @Override
+    public Optional<String> now() {
+        return Optional.of("current_timestamp");
     }
 
     /** DuckDB documentation, COMMENT ON. */
