@@ -17,7 +17,7 @@ final class AssumptionEdits {
             return EditStep.refused(design, "assumption",
                     "Write what is assumed, as in: a trip may end without a find.");
         }
-        Optional<String> fault = Rules.text(assumption.text(), "The assumption");
+        Optional<String> fault = Invariants.text(assumption.text(), "The assumption");
         boolean taken = design.assumptions().stream()
                 .anyMatch(other -> other.number() == assumption.number() && !other.id().equals(assumption.id()));
         if (fault.isPresent() || taken || assumption.number() < 1) {

@@ -42,9 +42,9 @@ final class AttributeEdits {
         if (fault.isPresent()) {
             return new EditStep(design, List.of(fault.get()));
         }
-        if (design.attributesOf(owner).size() >= Rules.MAX_ATTRIBUTES) {
+        if (design.attributesOf(owner).size() >= Invariants.MAX_ATTRIBUTES) {
             return EditStep.refused(design, "",
-                    "An entity has " + Rules.MAX_ATTRIBUTES + " attributes at most. Split it into two entities.");
+                    "An entity has " + Invariants.MAX_ATTRIBUTES + " attributes at most. Split it into two entities.");
         }
         return switch (owner) {
             case EntityId id -> design.entities().find(id)
@@ -188,12 +188,12 @@ final class AttributeEdits {
     }
 
     static Optional<Problem> fault(Design design, OwnerId owner, Attribute attribute) {
-        Optional<String> name = Rules.name(attribute.name(), "the attribute")
+        Optional<String> name = Invariants.name(attribute.name(), "the attribute")
                 .or(() -> taken(design, owner, attribute.id(), attribute.name()));
         if (name.isPresent()) {
             return Optional.of(new Problem("name", name.get()));
         }
-        Optional<String> meaning = Rules.text(attribute.meaning(), "The meaning");
+        Optional<String> meaning = Invariants.text(attribute.meaning(), "The meaning");
         if (meaning.isPresent()) {
             return Optional.of(new Problem("meaning", meaning.get()));
         }

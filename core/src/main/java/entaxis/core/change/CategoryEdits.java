@@ -49,8 +49,8 @@ final class CategoryEdits {
             }
         }
         if (!category.discriminator().isEmpty()
-                && Rules.name(category.discriminator(), "the attribute that tells the kind").isPresent()) {
-            return Rules.name(category.discriminator(), "the attribute that tells the kind");
+                && Invariants.name(category.discriminator(), "the attribute that tells the kind").isPresent()) {
+            return Invariants.name(category.discriminator(), "the attribute that tells the kind");
         }
         return category.mapping() == Mapping.ONLY_KINDS ? whyNotOnlyKinds(design, category, general.get())
                 : Optional.empty();

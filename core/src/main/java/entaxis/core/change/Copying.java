@@ -213,8 +213,8 @@ public final class Copying {
 
     private static String freeName(Design design, String wanted) {
         String name = wanted;
-        for (int number = 2; Rules.tableNameTaken(design, new EntityId("enone"), name).isPresent(); number++) {
-            name = wanted.substring(0, Math.min(wanted.length(), Rules.MAX_NAME - 6)) + " " + number;
+        for (int number = 2; Invariants.tableNameTaken(design, new EntityId("enone"), name).isPresent(); number++) {
+            name = wanted.substring(0, Math.min(wanted.length(), Invariants.MAX_NAME - 6)) + " " + number;
         }
         return name;
     }

@@ -18,7 +18,7 @@ final class DecisionEdits {
                     "At most " + MAX_COUNT + " decisions about findings are kept. Take some back first.");
         }
         Optional<String> fault = decision instanceof AcceptedFinding accepted
-                ? Rules.text(accepted.reason(), "The reason") : Optional.empty();
+                ? Invariants.text(accepted.reason(), "The reason") : Optional.empty();
         return fault.map(message -> EditStep.refused(design, "value", message))
                 .orElseGet(() -> EditStep.done(design.withDecisions(design.decisions().with(decision))));
     }

@@ -26,7 +26,7 @@ final class DependencyEdits {
                     "At most " + MAX_COUNT + " dependencies are stated of one entity.");
         }
         Optional<String> reason = dependencies.accepted().stream()
-                .flatMap(accepted -> Rules.text(accepted.reason(), "The reason").stream()).findFirst();
+                .flatMap(accepted -> Invariants.text(accepted.reason(), "The reason").stream()).findFirst();
         if (reason.isPresent()) {
             return EditStep.refused(design, "value", reason.get());
         }

@@ -23,7 +23,7 @@ final class EntityEdits {
     }
 
     static EditStep area(Design design, Area area, boolean isNew) {
-        Optional<String> fault = Rules.name(area.name(), "the area").or(() -> design.areas().stream()
+        Optional<String> fault = Invariants.name(area.name(), "the area").or(() -> design.areas().stream()
                 .filter(other -> !other.id().equals(area.id()) && other.name().equalsIgnoreCase(area.name()))
                 .findFirst()
                 .map(other -> "There is an area “" + other.name() + "” already. Choose another name."));
@@ -53,9 +53,10 @@ final class EntityEdits {
         if (design.entities().contains(entity.id())) {
             return EditStep.refused(design, "", "This entity has been added already.");
         }
-        if (design.entities().size() >= Rules.MAX_ENTITIES) {
+        if (design.entities().size() >= Invariants.MAX_ENTITIES) {
             return EditStep.refused(design, "",
-                    "A design holds " + Rules.MAX_ENTITIES + " entities at most. Start another design for the rest.");
+                    "A design holds " + Invariants.MAX_ENTITIES
+                            + " entities at most. Start another design for the rest.");
         }
         if (!design.sheets().contains(edit.sheet())) {
             return EditStep.refused(design, "", "This sheet is no longer there.");
@@ -73,13 +74,13 @@ final class EntityEdits {
     private static EditStep named(Design design, Entity entity, String typed) {
         String name = typed.strip();
         Optional<String> fault =
-                Rules.name(name, "the entity").or(() -> Rules.tableNameTaken(design, entity.id(), name));
+                Invariants.name(name, "the entity").or(() -> Invariants.tableNameTaken(design, entity.id(), name));
         return fault.map(message -> EditStep.refused(design, "name", message))
                 .orElseGet(() -> EditStep.done(design.with(entity.renamed(name))));
     }
 
     static EditStep describe(Design design, Change.DescribeEntity edit) {
-        Optional<String> fault = Rules.text(edit.meaning(), "The meaning");
+        Optional<String> fault = Invariants.text(edit.meaning(), "The meaning");
         return fault.isPresent() ? EditStep.refused(design, "meaning", fault.get())
                 : design.entities().find(edit.entity())
                         .map(entity -> EditStep.done(design.with(entity.meaning(edit.meaning().strip()))))

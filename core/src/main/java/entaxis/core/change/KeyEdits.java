@@ -43,7 +43,7 @@ final class KeyEdits {
 
     /** The next design unless the entity now identifies itself by way of others. */
     static EditStep acyclic(Design design, Design next, EntityId entity) {
-        List<String> cycle = Rules.identifyingCycle(next, entity);
+        List<String> cycle = Invariants.identifyingCycle(next, entity);
         return cycle.isEmpty() ? EditStep.done(next) : EditStep.refused(design, "identifying",
                 "Then each would need the other's key first: " + String.join(" → ", cycle)
                         + ". Make one of these relationships non-identifying.");

@@ -83,7 +83,8 @@ final class RelationshipEdits {
             case OnUpdate(ReferentialAction action) -> checked(design, now.acting(now.onDelete(), action));
             case Name(String name) -> {
                 Optional<String> fault = name.isBlank() ? Optional.empty()
-                        : Rules.name(name, "the many-to-many").or(() -> Rules.tableNameTaken(design, now.id(), name));
+                        : Invariants.name(name, "the many-to-many").or(() -> Invariants.tableNameTaken(design,
+                                now.id(), name));
                 yield fault.map(message -> EditStep.refused(design, "name", message))
                         .orElseGet(() -> EditStep.done(design.with(now.named(name.strip()))));
             }
@@ -102,7 +103,7 @@ final class RelationshipEdits {
     }
 
     private static EditStep named(Design design, Relationship now, Side side, End end, String field, String name) {
-        Optional<String> fault = name.isBlank() ? Optional.empty() : Rules.name(name, "the " + field);
+        Optional<String> fault = name.isBlank() ? Optional.empty() : Invariants.name(name, "the " + field);
         return fault.map(message -> EditStep.refused(design, field, message))
                 .orElseGet(() -> checked(design, now.with(side, end)));
     }
@@ -138,7 +139,7 @@ final class RelationshipEdits {
                         "The sentence from “" + design.entities().get(relationship.end(side).entity()).name()
                         + "” has no verb. Type one, such as “has” or “belongs to”.");
             }
-            Optional<String> fault = Rules.name(verb, "the sentence's verb");
+            Optional<String> fault = Invariants.name(verb, "the sentence's verb");
             if (fault.isPresent()) {
                 return EditStep.refused(design, "verb", fault.get());
             }

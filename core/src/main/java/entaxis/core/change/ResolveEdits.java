@@ -42,7 +42,8 @@ final class ResolveEdits {
         }
         Relationship was = found.get();
         String name = edit.name().strip();
-        Optional<String> fault = Rules.name(name, "the entity").or(() -> Rules.tableNameTaken(design, was.id(), name));
+        Optional<String> fault = Invariants.name(name, "the entity").or(() -> Invariants.tableNameTaken(design,
+                was.id(), name));
         if (fault.isPresent()) {
             return EditStep.refused(design, "name", fault.get());
         }

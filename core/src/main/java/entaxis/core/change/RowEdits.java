@@ -51,7 +51,7 @@ final class RowEdits {
 
     private static EditStep stored(Design design, SampleRow row) {
         Optional<String> tooLong =
-                row.values().values().stream().flatMap(value -> Rules.text(value, "A value").stream()).findFirst();
+                row.values().values().stream().flatMap(value -> Invariants.text(value, "A value").stream()).findFirst();
         return tooLong.map(message -> EditStep.refused(design, "", message))
                 .orElseGet(() -> EditStep.done(design.withRows(design.rows().with(row))));
     }

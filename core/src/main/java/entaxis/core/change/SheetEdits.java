@@ -31,12 +31,13 @@ final class SheetEdits {
     private SheetEdits() { }
 
     static EditStep facts(Design design, Change.SetFacts edit) {
-        Optional<String> name = Rules.name(edit.facts().name(), "the design");
+        Optional<String> name = Invariants.name(edit.facts().name(), "the design");
         if (name.isPresent()) {
             return EditStep.refused(design, "name", name.get());
         }
         Optional<String> title =
-                Rules.text(edit.facts().title(), "The title").or(() -> Rules.text(edit.facts().author(), "The author"));
+                Invariants.text(edit.facts().title(), "The title").or(() -> Invariants.text(edit.facts().author(),
+                        "The author"));
         return title.isPresent() ? EditStep.refused(design, "title", title.get())
                 : EditStep.done(design.with(edit.facts()));
     }
@@ -83,7 +84,7 @@ final class SheetEdits {
 
     private static EditStep named(Design design, Sheet sheet, String typed) {
         String name = typed.strip();
-        Optional<String> fault = Rules.name(name, "the sheet").or(() -> design.sheets().stream()
+        Optional<String> fault = Invariants.name(name, "the sheet").or(() -> design.sheets().stream()
                 .filter(other -> !other.id().equals(sheet.id()) && other.name().equalsIgnoreCase(name)).findFirst()
                 .map(other -> "There is a sheet “" + other.name() + "” already. Choose another name."));
         return fault.map(message -> EditStep.refused(design, "name", message))
@@ -154,7 +155,7 @@ final class SheetEdits {
     private static EditStep note(Design design, Sheet sheet, Note note) {
         Optional<String> fault =
                 note.text().isBlank() ? Optional.of("The note is empty. Write something, or delete it.")
-                        : Rules.text(note.text(), "The note");
+                        : Invariants.text(note.text(), "The note");
         boolean sized = note.width() >= SMALLEST && note.width() <= WIDEST && !far(note.place());
         if (fault.isPresent() || !sized || sheet.notes().size() >= MAX_COUNT && !sheet.notes().contains(note.id())) {
             return EditStep.refused(design, "note", fault.orElse(
@@ -166,7 +167,7 @@ final class SheetEdits {
     private static EditStep picture(Design design, Sheet sheet, Picture picture) {
         boolean sized = picture.width() >= SMALLEST && picture.width() <= WIDEST && picture.height() >= SMALLEST
                 && picture.height() <= WIDEST && !far(picture.place());
-        Optional<String> fault = Rules.text(picture.title(), "The title");
+        Optional<String> fault = Invariants.text(picture.title(), "The title");
         if (fault.isPresent() || !sized
                 || sheet.pictures().size() >= MAX_COUNT && !sheet.pictures().contains(picture.id())) {
             return EditStep.refused(design, "picture", fault.orElse("A picture is " + SMALLEST + " to " + WIDEST

@@ -47,7 +47,7 @@ final class TableEdits {
             case InheritedPart(RelationshipId id) ->
                     design.relationships().find(id).flatMap(Relationship::childEntity).equals(Optional.of(entity.id()));
         });
-        return there ? index.name().isEmpty() ? Optional.empty() : Rules.name(index.name(), "the index")
+        return there ? index.name().isEmpty() ? Optional.empty() : Invariants.name(index.name(), "the index")
                 : Optional.of("Something in this index is no longer part of “" + entity.name() + "”.");
     }
 
@@ -61,8 +61,8 @@ final class TableEdits {
         }
         for (NamedCheck check : edit.checks()) {
             Optional<String> fault =
-                    (check.name().isEmpty() ? Optional.<String>empty() : Rules.name(check.name(), "the condition"))
-                    .or(() -> Rules.text(check.condition(), "The condition"));
+                    (check.name().isEmpty() ? Optional.<String>empty() : Invariants.name(check.name(), "the condition"))
+                    .or(() -> Invariants.text(check.condition(), "The condition"));
             if (fault.isPresent() || check.condition().isBlank()) {
                 return EditStep.refused(design, "check",
                         fault.orElse("The condition is empty. Type one, as in: ended_on >= started_on"));

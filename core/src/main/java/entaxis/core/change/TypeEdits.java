@@ -37,7 +37,7 @@ final class TypeEdits {
     }
 
     private static Optional<Problem> fault(Design design, NamedType type) {
-        Optional<String> name = Rules.name(type.name(), "the type").or(() -> nameTaken(design, type));
+        Optional<String> name = Invariants.name(type.name(), "the type").or(() -> nameTaken(design, type));
         if (name.isPresent()) {
             return Optional.of(new Problem("name", name.get()));
         }
@@ -46,7 +46,7 @@ final class TypeEdits {
             return Optional.of(new Problem("",
                     "A type cannot become one of another kind. Define a new one and give it to the attributes."));
         }
-        Optional<String> rest = Rules.text(type.meaning(), "The meaning").or(() -> switch (type) {
+        Optional<String> rest = Invariants.text(type.meaning(), "The meaning").or(() -> switch (type) {
             case Domain domain -> domain.base() instanceof DesignType
                     ? Optional.of("A domain is made of a predefined type, such as integer or varchar(60).")
                     : Optional.empty();
@@ -66,7 +66,7 @@ final class TypeEdits {
         return design.types().stream()
                 .anyMatch(other -> !other.id().equals(type.id()) && other.name().equals(type.name()))
                         ? Optional.of("There is a type “" + type.name() + "” already. Choose another name.")
-                        : Rules.relationNameTaken(design, type.name());
+                        : Invariants.relationNameTaken(design, type.name());
     }
 
     private static Optional<String> valuesFault(List<String> values) {
@@ -97,7 +97,7 @@ final class TypeEdits {
         }
         Set<String> seen = new HashSet<>();
         for (Field field : structure.fields()) {
-            Optional<String> fault = Rules.name(field.name(), "a field");
+            Optional<String> fault = Invariants.name(field.name(), "a field");
             if (fault.isPresent() || !seen.add(SqlName.of(field.name()))) {
                 return Optional.of(fault.orElse("There are two fields “" + field.name() + "”. Rename one of them."));
             }

@@ -18,7 +18,7 @@ import java.util.stream.Stream;
  * @param remedies ways to set it right; none where only the designer can know
  */
 public record Finding(String rule, Level level, List<About> about, String sentence, List<String> evidence,
-        List<Remedy> remedies) {
+        List<SuggestedChange> remedies) {
     /** Copies the lists. */
     public Finding {
         about = List.copyOf(about);

@@ -13,7 +13,7 @@ import java.util.List;
  */
 public record RuleInfo(String id, Family family, Level level, Basis basis, String title, String why, String source) {
     /** What the rule found, at its own level. */
-    public Finding found(List<About> about, String sentence, List<String> evidence, List<Remedy> remedies) {
+    public Finding found(List<About> about, String sentence, List<String> evidence, List<SuggestedChange> remedies) {
         return new Finding(id, level, about, sentence, evidence, remedies);
     }
 }

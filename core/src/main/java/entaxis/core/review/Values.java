@@ -158,8 +158,9 @@ public final class Values {
     }
 
     /** The remedy that gives an attribute another type; none where its default or a sample value would not fit. */
-    private static List<Remedy> retyped(Reviewed of, Entity entity, Attribute own, SqlType type) {
-        return !allFit(of, entity, own, type) ? List.of() : List.of(new Remedy("Make it " + of.design().text(type),
+    private static List<SuggestedChange> retyped(Reviewed of, Entity entity, Attribute own, SqlType type) {
+        return !allFit(of, entity, own, type) ? List.of() : List.of(new SuggestedChange("Make it " + of.design()
+                .text(type),
                 new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Type(type))));
     }
 

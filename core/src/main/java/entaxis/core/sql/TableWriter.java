@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Writes the definitions of a table and of what belongs to it, as one engine wants them. The table is one that the
@@ -86,8 +87,8 @@ public final class TableWriter {
 
     /** A column as it stands in its table's definition, on one line. */
     public String column(Table table, Column column) {
-        return (spelling.name(column.name()) + " " + type(column) + " " + suffix(table, column)).strip()
-                .replaceAll(" {2,}", " ");
+        return Stream.of(spelling.name(column.name()), type(column), suffix(table, column))
+                .filter(part -> !part.isEmpty()).collect(Collectors.joining(" "));
     }
 
     /** The clause of a primary key. */

@@ -13,6 +13,8 @@ import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class MigrationTextTest {
     private static Schema read(String script, Target engine) {
@@ -83,5 +85,14 @@ class MigrationTextTest {
                         RenameMap.NONE, Fills.NONE)
                 .statements().stream()
                 .filter(statement -> statement.startsWith("ALTER")).toList();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Target.class)
+    void aTextKeepsAllItsBlanks(Target engine) {
+        Schema from = read("create table lot (id int primary key);", engine);
+        Schema to = read("create table lot (id int primary key, label varchar(20) default 'two  blanks');", engine);
+        Migration migration = Migration.of(from, to, Dialect.of(engine), RenameMap.NONE, Fills.NONE);
+        assertThat(migration.statements()).anyMatch(statement -> statement.contains("'two  blanks'"));
     }
 }

@@ -474,7 +474,7 @@ class RulesTest {
         Design design = one.speaks().get();
         List<Finding> before = findings(design);
         Finding finding = before.stream().filter(found -> found.rule().equals(one.rule())).findFirst().orElseThrow();
-        for (Remedy remedy : finding.remedies()) {
+        for (SuggestedChange remedy : finding.remedies()) {
             assertThat(Editor.apply(design, remedy.change())).as(remedy.words()).isInstanceOf(Applied.class);
             Applied applied = (Applied) Editor.apply(design, remedy.change());
             List<Finding> after = findings(applied.design());

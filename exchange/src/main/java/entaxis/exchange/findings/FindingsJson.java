@@ -2,7 +2,7 @@ package entaxis.exchange.findings;
 
 import entaxis.core.review.About;
 import entaxis.core.review.Finding;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -28,7 +28,7 @@ public final class FindingsJson {
         one.put("about", finding.about().stream().map(FindingsJson::about).toList());
         one.put("sentence", finding.sentence());
         one.put("evidence", finding.evidence());
-        one.put("remedies", finding.remedies().stream().map(Remedy::words).toList());
+        one.put("remedies", finding.remedies().stream().map(SuggestedChange::words).toList());
         return one;
     }
 

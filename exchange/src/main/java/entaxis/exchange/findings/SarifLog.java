@@ -3,7 +3,7 @@ package entaxis.exchange.findings;
 import entaxis.core.review.About;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Rules;
@@ -67,7 +67,7 @@ public final class SarifLog {
         result.put("ruleId", finding.rule());
         result.put("ruleIndex", Rules.ALL.stream().map(rule -> rule.info().id()).toList().indexOf(finding.rule()));
         result.put("level", level(finding.level()));
-        String remedies = finding.remedies().stream().map(Remedy::words).collect(Collectors.joining("; "));
+        String remedies = finding.remedies().stream().map(SuggestedChange::words).collect(Collectors.joining("; "));
         result.put("message",
                 Map.of("text",
                         finding.sentence()

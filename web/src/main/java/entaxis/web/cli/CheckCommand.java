@@ -6,7 +6,7 @@ import entaxis.core.review.About;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.Policy;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Review;
 import entaxis.core.review.Reviewed;
 import entaxis.core.word.Words;
@@ -120,7 +120,7 @@ final class CheckCommand extends Subcommand {
                     + (finding.about().isEmpty() ? "" : "  " + finding.about().getFirst().name()));
             out.println("    " + finding.sentence());
             finding.evidence().forEach(line -> out.println("      " + line));
-            finding.remedies().stream().map(Remedy::words).forEach(remedy -> out.println("    -> " + remedy));
+            finding.remedies().stream().map(SuggestedChange::words).forEach(remedy -> out.println("    -> " + remedy));
         }
         out.println(counted(all));
     }

@@ -49,7 +49,7 @@ final class SqlCommand extends Subcommand {
     @Option(names = "--drop", description = "Drop what is created first, where it is there.")
     private boolean drop;
 
-    @Option(names = "--if-absent", description = "Create only what is not there.")
+    @Option(names = "--if-absent", description = "Keep tables that exist.")
     private boolean ifAbsent;
 
     @Option(names = "--no-comments", description = "Leave comments on tables and columns out.")
@@ -58,7 +58,7 @@ final class SqlCommand extends Subcommand {
     @Option(names = "--foreign-keys-inside", description = "Put foreign keys into the table definitions.")
     private boolean foreignKeysInside;
 
-    @Option(names = "--quote", description = "Put all names in quotes.")
+    @Option(names = "--quote", description = "Quote all names.")
     private boolean quote;
 
     @Option(names = "--letters", paramLabel = "CASE", completionCandidates = Cases.class,

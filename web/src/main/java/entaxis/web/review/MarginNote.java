@@ -9,7 +9,7 @@ import entaxis.core.review.About;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Review;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Rules;
@@ -46,7 +46,7 @@ public record MarginNote(String id, String rule, String title, Level level, Stri
                 Rules.info(finding.rule()).map(RuleInfo::title).orElse(finding.rule()), finding.level(),
                 sign(finding.level()), about, finding.about().size() > 2 ? "" : first.map(About::id).orElse(""),
                 attribute(finding, design), leaf(finding),
-                finding.sentence(), evidence, finding.remedies().stream().map(Remedy::words).toList(),
+                finding.sentence(), evidence, finding.remedies().stream().map(SuggestedChange::words).toList(),
                 first.map(one -> height(one, design, sheet)).orElse(Integer.MAX_VALUE));
     }
 
@@ -56,7 +56,7 @@ public record MarginNote(String id, String rule, String title, Level level, Stri
     }
 
     /** A remedy of a finding by its number; nothing if the finding is no longer there. */
-    public static Optional<Remedy> remedy(Review review, String id, int number) {
+    public static Optional<SuggestedChange> remedy(Review review, String id, int number) {
         return finding(review, id).filter(finding -> number >= 0 && number < finding.remedies().size())
                 .map(finding -> finding.remedies().get(number));
     }

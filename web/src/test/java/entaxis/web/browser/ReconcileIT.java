@@ -80,7 +80,7 @@ class ReconcileIT extends BrowserTest {
     @Test
     void aDatabaseMadeOfTheDesignTellsTheSameStory() {
         open(demo());
-        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        assertThat(page.locator("#counted")).hasText("No differences");
     }
 
     @Test
@@ -118,7 +118,7 @@ class ReconcileIT extends BrowserTest {
         assertThat(page.locator("#locks")).containsText("longer than 10 seconds for a lock");
         page.locator("#run-script").click();
         assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
-        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        assertThat(page.locator("#counted")).hasText("No differences");
         page.locator("#undo").click();
         kept(2);
         page.reload();
@@ -184,7 +184,7 @@ class ReconcileIT extends BrowserTest {
         String id = design.substring(design.lastIndexOf('/') + 1);
         store.edit(id, view("SELECT common_name FROM taxon WHERE rank = 'species'"));
         open(design);
-        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        assertThat(page.locator("#counted")).hasText("No differences");
         page.locator("#agree").click();
         assertThat(page.locator("#said")).containsText("Remembered");
         execute("CREATE OR REPLACE VIEW species AS SELECT common_name FROM taxon WHERE rank <> 'species'");
@@ -196,7 +196,7 @@ class ReconcileIT extends BrowserTest {
         page.locator(".running summary").click();
         page.locator("#run-script").click();
         assertThat(page.locator("#executed")).containsText("Done");
-        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        assertThat(page.locator("#counted")).hasText("No differences");
         store.edit(id, view("SELECT common_name FROM taxon WHERE rank = 'genus'"));
         page.reload();
         assertThat(difference("species")).containsText("changed in the design");
@@ -224,7 +224,7 @@ class ReconcileIT extends BrowserTest {
         page.locator(".running summary").click();
         page.locator("#run-script").click();
         assertThat(page.locator("#executed")).containsText("Done");
-        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        assertThat(page.locator("#counted")).hasText("No differences");
     }
 
     /** Before both sides ever agreed, a view is told by its query. */
@@ -235,7 +235,7 @@ class ReconcileIT extends BrowserTest {
         String id = design.substring(design.lastIndexOf('/') + 1);
         store.edit(id, view("SELECT vault, shelf FROM slot WHERE capacity < 10"));
         open(design);
-        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        assertThat(page.locator("#counted")).hasText("No differences");
         store.edit(id, view("SELECT vault, shelf FROM slot WHERE capacity <= 10"));
         page.reload();
         assertThat(page.locator("#counted")).containsText("1 difference");
@@ -279,7 +279,7 @@ class ReconcileIT extends BrowserTest {
         assertThat(difference("The table bench is only in the script.")).isVisible();
         answer("bench", "HAVE");
         page.locator("#update-design").click();
-        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        assertThat(page.locator("#counted")).hasText("No differences");
         to("diagram");
         assertThat(card("Bench")).isVisible();
     }
@@ -388,7 +388,7 @@ class ReconcileIT extends BrowserTest {
         page.locator(".running summary").click();
         page.locator("#run-script").click();
         assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
-        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        assertThat(page.locator("#counted")).hasText("No differences");
         try (Statement statement = connection.createStatement();
                 ResultSet row = statement.executeQuery(
                         "select count(*), max(t.family) from sowing_sheet s join tray y on y.tray_no = s.tray_no"
@@ -433,7 +433,7 @@ class ReconcileIT extends BrowserTest {
         answer("full_slots", "HAVE");
         page.locator("#update-design").click();
         assertThat(page.locator("#said")).containsText("The design is brought up to date");
-        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        assertThat(page.locator("#counted")).hasText("No differences");
         execute("DROP VIEW full_slots");
         page.locator("#read-again").click();
         answer("full_slots", "WANTED");
@@ -441,6 +441,6 @@ class ReconcileIT extends BrowserTest {
         page.locator(".running summary").click();
         page.locator("#run-script").click();
         assertThat(page.locator("#executed")).containsText("Done: every statement was carried out");
-        assertThat(page.locator("#counted")).hasText("Nothing is apart");
+        assertThat(page.locator("#counted")).hasText("No differences");
     }
 }

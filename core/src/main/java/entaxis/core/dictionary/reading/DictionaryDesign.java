@@ -141,7 +141,7 @@ public final class DictionaryDesign {
     private boolean type(ReadType type, Map<String, SqlType> types) {
         TypeId id = new TypeId(fresh.id('t'));
         Optional<NamedType> named =
-                TypeDefinition.read(type, id, name -> Optional.ofNullable(types.get(SqlName.of(name))));
+                DictionaryType.read(type, id, name -> Optional.ofNullable(types.get(SqlName.of(name))));
         named.filter(known -> apply(new Change.PutType(known)))
                 .ifPresent(known -> types.put(SqlName.of(type.name()), new DesignType(id.value())));
         return named.isPresent();

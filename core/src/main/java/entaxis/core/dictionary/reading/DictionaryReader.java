@@ -173,7 +173,7 @@ public final class DictionaryReader {
     /** Whether a type is defined in the dictionary itself, on a sheet for types or beside it by what it is made of. */
     private boolean defined(String name, String values) {
         String definition = values.replaceFirst("; .*$", "");
-        if (!types.containsKey(SqlName.of(name)) && TypeDefinition.understood(definition)) {
+        if (!types.containsKey(SqlName.of(name)) && DictionaryType.understood(definition)) {
             types.put(SqlName.of(name), new ReadType(name, "", definition, ""));
         }
         return types.containsKey(SqlName.of(name));

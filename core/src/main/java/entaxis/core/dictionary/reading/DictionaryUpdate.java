@@ -72,7 +72,8 @@ public final class DictionaryUpdate {
         now.entities().forEach(entry -> known.put(SqlName.of(entry.name()), entry));
         read.entities().forEach(entity -> Optional.ofNullable(known.get(SqlName.of(entity.name())))
                 .ifPresentOrElse(entry -> update.entity(entity, entry), () -> update.added(entity)));
-        ReferenceUpdate references = new ReferenceUpdate(design, known, update.newEntities, update.making, fresh);
+        DictionaryReferences references = new DictionaryReferences(design, known, update.newEntities, update.making,
+                fresh);
         read.relationships().forEach(relationship -> references.of(relationship).ifPresent(update.differences::add));
         return List.copyOf(update.differences);
     }
@@ -107,7 +108,7 @@ public final class DictionaryUpdate {
             }
         }
         if (entry.owner() instanceof EntityId id) {
-            differences.addAll(new KeyUpdate(design, design.entities().get(id), entry).of(read));
+            differences.addAll(new DictionaryKeys(design, design.entities().get(id), entry).of(read));
         }
     }
 

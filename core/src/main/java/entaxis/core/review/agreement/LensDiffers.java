@@ -11,7 +11,7 @@ import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
@@ -56,7 +56,7 @@ public final class LensDiffers implements Rule {
         if (category.disjoint()) {
             lines.add("no " + general + " is of two kinds: each table of a kind takes the same key");
         }
-        ofKinds(category, lines, List.of(new Remedy("Make it one table for all", new Change.PutCategory(
+        ofKinds(category, lines, List.of(new SuggestedChange("Make it one table for all", new Change.PutCategory(
                 new Category(category.id(), category.general(), category.kinds(), category.complete(),
                         category.disjoint(), Category.Mapping.ONE_FOR_ALL, category.discriminator())))), of, found);
     }
@@ -85,7 +85,7 @@ public final class LensDiffers implements Rule {
         return reference.parent().filter(side -> !reference.end(side).cardinality().optional()).isPresent();
     }
 
-    private static void ofKinds(Category category, List<String> lines, List<Remedy> remedies, Reviewed of,
+    private static void ofKinds(Category category, List<String> lines, List<SuggestedChange> remedies, Reviewed of,
             Consumer<Finding> found) {
         if (!lines.isEmpty()) {
             found.accept(INFO.found(List.of(of.about(of.design().entities().get(category.general()))),

@@ -9,7 +9,7 @@ import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
@@ -50,7 +50,7 @@ public final class OnNoSheet implements Rule {
                     Words.counted(absent.size(), "entity") + (absent.size() == 1 ? " is" : " are")
                             + " on no sheet.",
                     absent.stream().map(Entity::name).toList(),
-                    List.of(new Remedy("Put on “" + of.design().sheet().name() + "”",
+                    List.of(new SuggestedChange("Put on “" + of.design().sheet().name() + "”",
                     new Change.PlaceCards(of.design().sheet().id(), places)))));
         }
     }

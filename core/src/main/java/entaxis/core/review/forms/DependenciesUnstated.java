@@ -11,7 +11,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
@@ -42,10 +42,10 @@ public final class DependenciesUnstated implements EntityRule {
         EntityRelation about = EntityRelation.of(of.design(), of.derivation(), entity.id());
         List<Suggestion> suggested = Suggestion.of(about, stated).stream().filter(Suggestion::telling).toList();
         if (!suggested.isEmpty()) {
-            List<Remedy> remedies = suggested
+            List<SuggestedChange> remedies = suggested
                     .stream().limit(MAX_COUNT).flatMap(
                             one -> DependencyLines.read(about, one.line()).dependencies().stream()
-                                    .map(dependency -> new Remedy("State " + one.line(),
+                                    .map(dependency -> new SuggestedChange("State " + one.line(),
                                             new Change.StateDependencies(stated.stated(List.of(dependency))))))
                     .toList();
             found.accept(INFO.found(List.of(of.about(entity)),

@@ -8,7 +8,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import java.util.List;
@@ -35,7 +35,7 @@ public final class FactTwice implements EntityRule {
                         .ifPresent(own -> found.accept(INFO.found(
                                 List.of(of.about(entity, own), of.about(of.design().entities().get(one.other()))),
                                 one.question(), List.of(),
-                                List.of(new Remedy("Remove " + own.name() + " from " + entity.name(),
+                                List.of(new SuggestedChange("Remove " + own.name() + " from " + entity.name(),
                                         new Change.RemoveAttribute(entity.id(), own.id())))))));
     }
 

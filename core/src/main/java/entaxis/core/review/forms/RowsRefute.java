@@ -14,7 +14,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
@@ -69,14 +69,14 @@ public final class RowsRefute implements EntityRule {
                     + about.rows().text(pair.other(), dependency.dependent()));
         });
         int wrong = evidence.breaking().size();
-        List<Remedy> remedies = new ArrayList<>();
+        List<SuggestedChange> remedies = new ArrayList<>();
         if (wrong * 2 < evidence.rows()
                 && rows(about, dependency, evidence) instanceof Change.Several(List<Change> changes)
                 && !changes.isEmpty()) {
-            remedies.add(new Remedy("Correct " + Words.counted(wrong, "row") + " after the others",
+            remedies.add(new SuggestedChange("Correct " + Words.counted(wrong, "row") + " after the others",
                     new Change.Several(changes)));
         }
-        remedies.add(new Remedy("No longer state it", new Change.StateDependencies(
+        remedies.add(new SuggestedChange("No longer state it", new Change.StateDependencies(
                 stated.stated(stated.stated().stream().filter(other -> !other.equals(one)).toList()))));
         return INFO.found(where,
                 Words.counted(wrong, "row") + " of “" + entity.name() + "” "

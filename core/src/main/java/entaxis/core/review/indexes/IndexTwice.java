@@ -10,7 +10,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.TableIndex;
@@ -54,7 +54,7 @@ public final class IndexTwice implements EntityRule {
                 found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity)),
                         "An index of “" + entity.name() + "” (" + columns
                                 + ") is covered by another index or key that begins with the same columns.",
-                        List.of(), List.of(new Remedy("Remove the index",
+                        List.of(), List.of(new SuggestedChange("Remove the index",
                                 new Change.SetIndexes(entity.id(),
                                         entity.indexes().stream().filter(other -> other != index).toList())))));
             }

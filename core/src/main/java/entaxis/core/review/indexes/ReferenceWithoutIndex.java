@@ -14,7 +14,7 @@ import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Column;
@@ -81,7 +81,8 @@ public final class ReferenceWithoutIndex implements GatheringRule<ReferenceWitho
                     Words.counted(all.size(), "reference") + (all.size() == 1 ? " has" : " have") + " no index; "
                             + of.dialect().target().title() + " makes none by itself.",
                     bare.stream().map(Bare::columns).toList(),
-                    List.of(new Remedy(all.size() == 1 ? "Index it" : "Index them all", new Change.Several(changes)))));
+                    List.of(new SuggestedChange(all.size() == 1 ? "Index it" : "Index them all",
+                            new Change.Several(changes)))));
         }
     }
 }

@@ -11,7 +11,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.indexes.ServedColumns;
@@ -59,7 +59,7 @@ public final class KeyOrder implements EntityRule {
                                 + ", which stands behind other columns in its key or index ("
                                 + String.join(", ", behind.get()) + ").",
                         List.of("nothing begins with " + String.join(", ", key.columns())),
-                        List.of(new Remedy("Index " + String.join(", ", key.columns()),
+                        List.of(new SuggestedChange("Index " + String.join(", ", key.columns()),
                                 new Change.SetIndexes(entity.id(), indexes)))));
             }
         }

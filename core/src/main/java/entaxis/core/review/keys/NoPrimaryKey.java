@@ -9,7 +9,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
@@ -34,12 +34,13 @@ public final class NoPrimaryKey implements EntityRule {
         if (of.table(entity.id()).primaryKey().isPresent()) {
             return;
         }
-        List<Remedy> remedies = new ArrayList<>();
+        List<SuggestedChange> remedies = new ArrayList<>();
         entity.alternateKeys()
-                .forEach(key -> remedies.add(new Remedy("Make alternate key " + key.number() + " the primary key",
+                .forEach(key ->
+                        remedies.add(new SuggestedChange("Make alternate key " + key.number() + " the primary key",
                 new Change.TakeAlternateKey(entity.id(), key.number()))));
         String name = SqlName.of(entity.name()) + "_id";
-        remedies.add(new Remedy("Give it a generated key, " + name,
+        remedies.add(new SuggestedChange("Give it a generated key, " + name,
                 new Change.AddSurrogateKey(entity.id(), new AttributeId(of.unused('a', "key" + entity.id().value())),
                         name)));
         String bare = of.table(entity.id()).columns().isEmpty() ? " and no attribute" : "";

@@ -12,7 +12,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import java.util.List;
@@ -42,7 +42,7 @@ public final class OptionalInKey implements EntityRule {
                                             + own.name() + "” of “" + entity.name()
                                             + "” may be empty, and is part of alternate key "
                                             + key.number() + ": rows without it are not told apart by that key.",
-                                    List.of(), List.of(new Remedy("Make it required",
+                                    List.of(), List.of(new SuggestedChange("Make it required",
                             new Change.AlterAttribute(entity.id(), own.id(), new AttributeAspect.Required(true)))))));
                 }
             }

@@ -9,7 +9,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import java.util.List;
@@ -44,7 +44,8 @@ public final class RedundantKey implements EntityRule {
             inside.ifPresent(other -> found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity)),
                     "Alternate key " + key.number() + " of “" + entity.name()
                             + "” contains " + other + ", which is unique by itself.",
-                    List.of(), List.of(new Remedy("Remove alternate key " + key.number(), without(entity, key))))));
+                    List.of(), List.of(new SuggestedChange("Remove alternate key " + key.number(), without(entity,
+                            key))))));
         }
     }
 

@@ -12,7 +12,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Table;
@@ -59,10 +59,10 @@ public final class SurrogateAlone implements EntityRule {
                 || entity.indexes().stream().anyMatch(Index::unique) || records(entity, of)) {
             return;
         }
-        List<Remedy> remedies = entity.attributes().stream()
+        List<SuggestedChange> remedies = entity.attributes().stream()
                 .filter(own -> own.required() && !entity.inKey(own.id()) && NATURAL.matcher(own.name()).find())
                 .limit(MAX_COUNT)
-                .map(own -> new Remedy("Make " + own.name() + " unique",
+                .map(own -> new SuggestedChange("Make " + own.name() + " unique",
                         new Change.SetKeys(entity.id(), new OwnPart(own.id()), OptionalInt.empty(), Set.of(1))))
                 .toList();
         found.accept(new Finding(INFO.id(), INFO.level(), List.of(of.about(entity)),

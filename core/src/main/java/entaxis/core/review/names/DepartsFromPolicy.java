@@ -10,7 +10,7 @@ import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.NamesRule;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
@@ -50,7 +50,7 @@ public final class DepartsFromPolicy implements NamesRule {
                     Words.counted(proposals.size(), "name") + (proposals.size() == 1 ? " does" : " do")
                             + " not follow the naming policy of the design.",
                     proposals.stream().limit(MAX_COUNT).map(one -> one.was() + " would be " + one.becomes()).toList(),
-                    List.of(new Remedy("Rename all of them",
+                    List.of(new SuggestedChange("Rename all of them",
                             new Change.Several(proposals.stream().map(Renaming.Proposal::change).toList())))));
         }
     }

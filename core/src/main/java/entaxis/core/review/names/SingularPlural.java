@@ -8,7 +8,7 @@ import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
 import entaxis.core.review.NamesRule;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.word.Words;
@@ -45,7 +45,7 @@ public final class SingularPlural implements NamesRule {
                             + " named in the " + (toSingular ? "plural" : "singular") + ", the others in the "
                             + (toSingular ? "singular" : "plural") + ".",
                     fewer.stream().map(Entity::name).toList(),
-                    List.of(new Remedy("Name all in the " + (toSingular ? "singular" : "plural"),
+                    List.of(new SuggestedChange("Name all in the " + (toSingular ? "singular" : "plural"),
                             new Change.Several(fewer.stream()
                                     .<Change>map(entity -> new Change.RenameEntity(entity.id(),
                                             toSingular ? Words.singular(entity.name()) : Words.plural(entity.name())))

@@ -12,7 +12,7 @@ import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import java.util.ArrayDeque;
@@ -134,7 +134,8 @@ public final class MandatoryCycle implements GatheringRule<MandatoryCycle.Needs>
                 + of.name(one.parentEntity().orElseThrow()) + "”").toList();
         List<About> about = new ArrayList<>(ring.stream().map(of::about).toList());
         ring.forEach(one -> about.add(of.about(of.design().entities().get(one.childEntity().orElseThrow()))));
-        List<Remedy> remedies = ring.stream().filter(one -> !of.design().identifying(one)).map(one -> new Remedy(
+        List<SuggestedChange> remedies = ring.stream().filter(one -> !of.design().identifying(one)).map(one ->
+                new SuggestedChange(
                 "Let “" + of.name(one.childEntity().orElseThrow())
                         + "” be without “" + of.name(one.parentEntity().orElseThrow()) + "”",
                 new Change.AlterRelationship(one.id(),

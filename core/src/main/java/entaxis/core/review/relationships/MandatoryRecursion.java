@@ -11,7 +11,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.sentence.Sentence;
@@ -43,7 +43,7 @@ public final class MandatoryRecursion implements EntityRule {
                             "Each " + Words.inSentence(entity.name()) + " must have a parent, so that no "
                                     + Words.inSentence(entity.name()) + " can be the root.",
                             List.of(Sentence.of(of.design(), relationship, side.other()).text()),
-                            List.of(new Remedy("Let the root be without a parent",
+                            List.of(new SuggestedChange("Let the root be without a parent",
                                     new Change.AlterRelationship(relationship.id(),
                             new RelationshipAspect.HowMany(side, Cardinality.ZERO_OR_ONE)))))));
         }

@@ -18,7 +18,7 @@ import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Column;
@@ -128,7 +128,8 @@ public final class ReferenceByName implements GatheringRule<ReferenceByName.Name
                         + "” is called and typed like the key of “" + parent.name()
                         + "”, but there is no relationship between the two.",
                 List.of("key of " + parent.name() + ": " + key(of, parent).orElseThrow().name()),
-                List.of(new Remedy("Make it a relationship to " + parent.name(), drawn(of, entity, own, parent))));
+                List.of(new SuggestedChange("Make it a relationship to " + parent.name(), drawn(of, entity, own,
+                        parent))));
     }
 
     /** The attribute gives way to the column of a relationship, under its name and with its values. */

@@ -13,7 +13,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Column;
@@ -52,7 +52,7 @@ public final class RolesMissing implements EntityRule {
             }
         }
         byParent.forEach((parent, relationships) -> {
-            List<Remedy> remedies =
+            List<SuggestedChange> remedies =
                     relationships.stream().flatMap(relationship -> named(relationship).stream()).toList();
             List<About> about = new ArrayList<>(relationships.stream().map(of::about).toList());
             about.add(of.about(entity));
@@ -64,11 +64,11 @@ public final class RolesMissing implements EntityRule {
         });
     }
 
-    private static Optional<Remedy> named(Relationship relationship) {
+    private static Optional<SuggestedChange> named(Relationship relationship) {
         Side parent = relationship.parent().orElseThrow();
         String word = ForeignNames.verb(relationship, parent);
         return word.isEmpty() ? Optional.empty()
-                : Optional.of(new Remedy("Call the role “" + word + "”",
+                : Optional.of(new SuggestedChange("Call the role “" + word + "”",
                         new Change.AlterRelationship(relationship.id(), new RelationshipAspect.Role(parent, word))));
     }
 }

@@ -11,7 +11,7 @@ import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Column;
@@ -114,7 +114,7 @@ public final class SecondWay implements GatheringRule<SecondWay.Referring> {
                         + Words.inSentence(of.name(first.parentEntity().orElseThrow())) + "? Then the relationship to “"
                         + parent
                 + "” follows from the other two.", evidence,
-                List.of(new Remedy("Remove the relationship to " + parent,
+                List.of(new SuggestedChange("Remove the relationship to " + parent,
                         new Change.RemoveRelationship(direct.id())))));
     }
 

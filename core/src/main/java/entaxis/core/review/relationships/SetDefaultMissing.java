@@ -10,7 +10,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.schema.Column;
@@ -47,7 +47,7 @@ public final class SetDefaultMissing implements EntityRule {
                                 + (refused ? "; as a value is required, the deletion is refused."
                                         : "; they become empty."),
                         List.of(),
-                        List.of(new Remedy("Refuse the deletion", new Change.AlterRelationship(reference.id(),
+                        List.of(new SuggestedChange("Refuse the deletion", new Change.AlterRelationship(reference.id(),
                                 new RelationshipAspect.OnDelete(ReferentialAction.NO_ACTION))))));
             }
         }

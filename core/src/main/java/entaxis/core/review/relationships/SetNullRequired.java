@@ -12,7 +12,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.sentence.Sentence;
@@ -42,12 +42,12 @@ public final class SetNullRequired implements EntityRule {
                     one.manyToMany() || one.parent().filter(side -> !one.end(side).cardinality().optional()).isPresent()
                             || of.design().identifying(one);
             if (empties && required) {
-                List<Remedy> remedies = new ArrayList<>();
+                List<SuggestedChange> remedies = new ArrayList<>();
                 one.parent().filter(side -> !of.design().identifying(one))
-                        .ifPresent(side -> remedies.add(new Remedy("Let it be without one",
+                        .ifPresent(side -> remedies.add(new SuggestedChange("Let it be without one",
                                 new Change.AlterRelationship(one.id(),
                                         new RelationshipAspect.HowMany(side, Cardinality.ZERO_OR_ONE)))));
-                remedies.add(new Remedy("Refuse the deletion instead", new Change.Several(List.of(
+                remedies.add(new SuggestedChange("Refuse the deletion instead", new Change.Several(List.of(
                         new Change.AlterRelationship(one.id(),
                                 new RelationshipAspect.OnDelete(refusing(one.onDelete()))),
                         new Change.AlterRelationship(one.id(),

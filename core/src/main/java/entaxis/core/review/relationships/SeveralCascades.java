@@ -7,7 +7,7 @@ import entaxis.core.review.Basis;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
@@ -42,7 +42,7 @@ public final class SeveralCascades implements Rule {
                                         .title()
                                 + " allows one, and refuses this one.",
                         List.of("from " + key.referencedTable()),
-                        List.of(new Remedy("Refuse the deletion here", new Change.Several(List.of(
+                        List.of(new SuggestedChange("Refuse the deletion here", new Change.Several(List.of(
                                 new Change.AlterRelationship(reference.id(),
                                         new RelationshipAspect.OnDelete(ReferentialAction.NO_ACTION)),
                                 new Change.AlterRelationship(reference.id(),

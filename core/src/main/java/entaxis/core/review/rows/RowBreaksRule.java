@@ -16,7 +16,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
@@ -184,7 +184,7 @@ public final class RowBreaksRule implements EntityRule {
                         new About(About.Kind.ATTRIBUTE, entity.id().value(), table + "." + column)),
                 "Sample row " + number + " of “" + entity.name() + "” breaks a rule of " + column + ": " + why + ".",
                 List.of(values(of, entity, row)),
-                List.of(new Remedy("Remove the row", new Change.RemoveRow(row.id()))));
+                List.of(new SuggestedChange("Remove the row", new Change.RemoveRow(row.id()))));
     }
 
     private static String values(Reviewed of, Entity entity, SampleRow row) {

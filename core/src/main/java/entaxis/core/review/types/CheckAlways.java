@@ -10,7 +10,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import java.util.List;
@@ -37,7 +37,8 @@ public final class CheckAlways implements EntityRule {
                         "Every value that “" + own.name() + "” of “" + entity.name()
                                 + "” can have meets its condition: it checks nothing.",
                         List.of(own.check().get() + ", of " + of.design().text(own.type())),
-                        List.of(new Remedy("Remove the condition", new Change.AlterAttribute(entity.id(), own.id(),
+                        List.of(new SuggestedChange("Remove the condition", new Change.AlterAttribute(entity.id(),
+                                own.id(),
                                 new AttributeAspect.Check(Optional.empty()))))));
             }
         }

@@ -10,7 +10,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import java.util.List;
@@ -40,7 +40,8 @@ public final class CheckNever implements EntityRule {
                         "No value of “" + own.name() + "” of “" + entity.name() + "” meets all that is asked of it"
                                 + (own.required() ? "." : "; it can only stay empty."),
                         conditions.texts(), own.check().isEmpty() ? List.of()
-                                : List.of(new Remedy("Remove its condition", new Change.AlterAttribute(entity.id(),
+                                : List.of(new SuggestedChange("Remove its condition",
+                                        new Change.AlterAttribute(entity.id(),
                                         own.id(), new AttributeAspect.Check(Optional.empty())))));
                 found.accept(own.required() ? finding : finding.at(Level.CAUTION));
             }

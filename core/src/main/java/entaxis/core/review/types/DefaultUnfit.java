@@ -9,7 +9,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
@@ -38,7 +38,7 @@ public final class DefaultUnfit implements EntityRule {
                         "The default of “" + own.name() + "” of “" + entity.name() + "” does not fit: "
                                 + why + ".",
                         List.of("default " + own.defaultValue().get() + " of " + of.design().text(own.type())),
-                        List.of(new Remedy("Leave the default away",
+                        List.of(new SuggestedChange("Leave the default away",
                                 new Change.AlterAttribute(entity.id(), own.id(),
                                         new AttributeAspect.Default(Optional.empty())))));
                 found.accept(Values.unfit(of, own.type(), literal.get()).isPresent()

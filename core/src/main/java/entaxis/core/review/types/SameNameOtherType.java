@@ -12,7 +12,7 @@ import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
@@ -103,11 +103,11 @@ public final class SameNameOtherType implements GatheringRule<List<SameNameOther
                 .map(type -> of.design().text(type.getKey()) + ": "
                         + type.getValue().stream().map(one -> of.name(one.entity()))
                 .limit(MAX_COUNT).collect(Collectors.joining(", "))).toList();
-        List<Remedy> remedies =
+        List<SuggestedChange> remedies =
                 byType.entrySet().stream().sorted(Comparator.comparing(type -> -type.getValue().size())).limit(REMEDIES)
                         .filter(type -> all.size() <= TOGETHER && all.stream()
                                 .allMatch(one -> one.wouldFit(of, type.getKey())))
-                        .map(type -> new Remedy("Make all of them " + of.design().text(type.getKey()),
+                        .map(type -> new SuggestedChange("Make all of them " + of.design().text(type.getKey()),
                                 new Change.Several(all.stream()
                                         .filter(one -> !one.type().equals(type.getKey()))
                                         .<Change>map(one -> new Change.AlterAttribute(one.entity(), one.own(),

@@ -9,7 +9,7 @@ import entaxis.core.review.EntityRule;
 import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.Level;
-import entaxis.core.review.Remedy;
+import entaxis.core.review.SuggestedChange;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.review.Values;
@@ -53,7 +53,7 @@ public final class TextInIndex implements EntityRule {
                         + of.dialect().type(of.dialect().held(plain, true, LossReport.IGNORED)) + ".", List.of(),
                         Values.allFit(of, entity, own, SqlType.varchar(LENGTH))
                                 && own.type().equals(plain)
-                                        ? List.of(new Remedy("Make it varchar(" + LENGTH + ")",
+                                        ? List.of(new SuggestedChange("Make it varchar(" + LENGTH + ")",
                                                 new Change.AlterAttribute(entity.id(), own.id(),
                                                         new AttributeAspect.Type(SqlType.varchar(LENGTH)))))
                                         : List.of()));

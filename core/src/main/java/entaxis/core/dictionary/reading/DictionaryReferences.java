@@ -36,7 +36,7 @@ import java.util.stream.Collectors;
  * or unique, read otherwise, or new. An attribute that now refers to an entity gives way to the column of the
  * relationship, which keeps its name.
  */
-final class ReferenceUpdate {
+final class DictionaryReferences {
     private final Design design;
     private final Map<String, EntityEntry> known;
     private final Map<String, EntityId> added;
@@ -50,7 +50,7 @@ final class ReferenceUpdate {
      * @param added  the entities that the file adds, by name
      * @param making what makes each of these
      */
-    ReferenceUpdate(Design design, Map<String, EntityEntry> known, Map<String, EntityId> added,
+    DictionaryReferences(Design design, Map<String, EntityEntry> known, Map<String, EntityId> added,
             Map<EntityId, List<Change>> making, Fresh fresh) {
         this.design = design;
         this.known = known;
@@ -74,7 +74,7 @@ final class ReferenceUpdate {
 
     private Optional<EntityId> entity(String name) {
         String key = SqlName.of(name);
-        return Optional.ofNullable(known.get(key)).map(EntityEntry::owner).flatMap(ReferenceUpdate::entity)
+        return Optional.ofNullable(known.get(key)).map(EntityEntry::owner).flatMap(DictionaryReferences::entity)
                 .or(() -> Optional.ofNullable(added.get(key)));
     }
 

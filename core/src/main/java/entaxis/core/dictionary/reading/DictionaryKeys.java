@@ -31,13 +31,13 @@ import java.util.stream.Collectors;
  * primary key does not speak of it; one that does states all of it, save the parts from relationships whose columns it
  * does not list.
  */
-final class KeyUpdate {
+final class DictionaryKeys {
     private final Design design;
     private final Entity entity;
     private final EntityEntry entry;
     private final Map<String, KeyPart> parts = new HashMap<>();
 
-    KeyUpdate(Design design, Entity entity, EntityEntry entry) {
+    DictionaryKeys(Design design, Entity entity, EntityEntry entry) {
         this.design = design;
         this.entity = entity;
         this.entry = entry;

@@ -14,14 +14,14 @@ import java.util.Map;
 import java.util.Optional;
 
 /** Conditions that every design meets, checked where an edit could break them. */
-final class Rules {
+final class Invariants {
     static final int MAX_NAME = 120;
     static final int MAX_TEXT = 4000;
     /** More columns than any target takes (PostgreSQL manual, appendix K: 1600). */
     static final int MAX_ATTRIBUTES = 1600;
     static final int MAX_ENTITIES = 5000;
 
-    private Rules() { }
+    private Invariants() { }
 
     /** What is wrong with a name by itself, if anything. */
     static Optional<String> name(String name, String of) {

@@ -7,4 +7,4 @@ import entaxis.core.change.Change;
  *
  * @param words what is done, as a button says it
  */
-public record Remedy(String words, Change change) { }
+public record SuggestedChange(String words, Change change) { }

@@ -18,10 +18,10 @@ import java.util.Optional;
 import java.util.function.Function;
 
 /** Reads what a type is made of, as dictionaries say it: “one of: a, b”, a type with a condition, or named fields. */
-final class TypeDefinition {
+final class DictionaryType {
     private static final String ONE_OF = "one of: ";
 
-    private TypeDefinition() { }
+    private DictionaryType() { }
 
     /** Whether a text defines a type, or may do so once the types of its fields are known. */
     static boolean understood(String text) {
