@@ -30,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Works out the steps: what depends on a change is taken off before it and put on again behind it. */
 final class Planner {
@@ -77,7 +78,9 @@ final class Planner {
     List<Step> steps() {
         pairTables();
         SequencePlan sequences = new SequencePlan(from, to, dialect, words, engine);
-        group = RebuildGroup.of(changes.values(), sequences.madeAgain(), words, engine);
+        Set<String> taken = Stream.concat(from.tables().stream(), to.tables().stream()).map(Table::name)
+                .map(words::folded).collect(Collectors.toSet());
+        group = RebuildGroup.of(changes.values(), sequences.madeAgain(), taken, words, engine);
         schemas();
         extensions();
         types.steps(steps);

@@ -27,19 +27,22 @@ final class RebuildGroup {
     private final Map<Table, TableChange> byOriginal = new LinkedHashMap<>();
     private final Map<Table, TableChange> byResult = new HashMap<>();
     private final EngineWordingRules words;
+    private final Set<String> taken;
 
-    private RebuildGroup(EngineWordingRules words) {
+    private RebuildGroup(EngineWordingRules words, Set<String> taken) {
         this.words = words;
+        this.taken = new HashSet<>(taken);
     }
 
     /**
      * The group among the changes of tables, which are told where their rows are meanwhile. Linear.
      *
      * @param sequences sequences that are made again, in small letters: tables that draw from them stand in their way
+     * @param taken     names of tables, in small letters: no copy is called so
      */
-    static RebuildGroup of(Collection<TableChange> changes, Set<String> sequences, EngineWordingRules words,
-            Alterations engine) {
-        RebuildGroup group = new RebuildGroup(words);
+    static RebuildGroup of(Collection<TableChange> changes, Set<String> sequences, Set<String> taken,
+            EngineWordingRules words, Alterations engine) {
+        RebuildGroup group = new RebuildGroup(words, taken);
         if (!engine.altersReferencedTables()) {
             group.collect(changes, sequences);
             group.byOriginal.values().forEach(change -> change.setAside(group.aside(change.original)));
@@ -83,7 +86,11 @@ final class RebuildGroup {
 
     /** The table that holds the rows of another one for a while. */
     private Table aside(Table table) {
-        return table.named(words.dialect().stored(table.name() + "_old"));
+        String name = words.dialect().stored(table.name() + "_old");
+        for (int number = 2; !taken.add(words.folded(name)); number++) {
+            name = words.dialect().stored(table.name() + "_old_" + number);
+        }
+        return table.named(name);
     }
 
     /** The change of a table that is made again, by the table as it was. */

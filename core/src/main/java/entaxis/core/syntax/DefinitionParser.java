@@ -176,7 +176,8 @@ final class DefinitionParser {
                 if (tokens.atEnd()) {
                     throw tokens.unreadable("the statement ends before it says what it creates");
                 }
-                yield tokens.reads("VIRTUAL") ? virtualTable(from) : others.skip(from);
+                yield tokens.reads("VIRTUAL") ? virtualTable(from)
+                        : tokens.reads("MACRO") ? statementEnd.skip(from, "macro") : others.skip(from);
             }
         };
     }

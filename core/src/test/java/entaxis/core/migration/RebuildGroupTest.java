@@ -71,4 +71,13 @@ class RebuildGroupTest {
         assertThat(back.questions()).extracting(Question::sql)
                 .anyMatch(query -> query.split(" JOIN ").length == RowLevels.LEVELS + 1);
     }
+
+    @Test
+    void aCopyTakesNoNameOfATable() {
+        String base = BASE + "create table jar_old (no integer);";
+        Migration change =
+                migration(base, base.replace("lot_no integer references", "lot_no integer not null references"));
+        assertThat(firstWords(change, "CREATE TABLE ")).contains("jar_old_2").doesNotContain("jar_old");
+        assertThat(firstWords(change, "DROP TABLE ")).containsExactly("jar", "jar_old_2");
+    }
 }

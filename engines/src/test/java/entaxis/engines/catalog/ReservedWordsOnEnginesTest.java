@@ -52,8 +52,6 @@ class ReservedWordsOnEnginesTest {
                         "create index " + dialect.name("x_" + word) + " on " + name + " (other, " + name + ")");
                 statement.execute("create table " + dialect.name("r_" + word) + " (" + name + " int references "
                         + name + " (" + name + "))");
-                statement.execute("drop table " + dialect.name("r_" + word));
-                statement.execute("drop table " + name);
             } catch (SQLException e) {
                 refused.add(word + ": " + e.getMessage());
             }

@@ -250,7 +250,7 @@ class SandboxTest {
     @Timeout(240)
     void killsAreToldAndLeaveNothingBehind() throws Exception {
         Random random = new Random(5);
-        int kills = Integer.getInteger("sandbox.kills", 22);
+        int kills = Integer.getInteger("sandbox.kills", 8);
         try (Sandboxes sandboxes = new Sandboxes(SandboxLimits.DEFAULT, FOLDER, 2)) {
             for (int kill = 0; kill < kills; kill++) {
                 Sandbox sandbox = sandboxes.take().orElseThrow();

@@ -18,7 +18,6 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.assertj.core.api.Assertions;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -33,7 +32,6 @@ import org.springframework.test.context.DynamicPropertySource;
 abstract class BrowserTest {
     /** The data folder of the application that all these tests share. */
     private static final String DATA = folder();
-    private static Playwright playwright;
     protected static Browser browser;
 
     @LocalServerPort
@@ -61,12 +59,16 @@ abstract class BrowserTest {
         }
     }
 
+    /** One browser for all tests of a process, which ends with it; each test has a window of its own. */
     @BeforeAll
     static void launch() {
+        if (browser != null) {
+            return;
+        }
         Path chromium = Stream.of("/usr/bin/chromium", "/usr/bin/chromium-browser").map(Path::of)
                 .filter(Files::isExecutable).findFirst()
                 .orElseThrow(() -> new IllegalStateException("Chromium is not installed; ./entaxis test installs it"));
-        playwright = Playwright
+        Playwright playwright = Playwright
                 .create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright.chromium()
                 .launch(new BrowserType.LaunchOptions().setExecutablePath(chromium).setHeadless(true)
@@ -74,11 +76,6 @@ abstract class BrowserTest {
                                 "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
                                 "--disable-component-update", "--disable-sync")));
         PlaywrightAssertions.setDefaultAssertionTimeout(40_000);
-    }
-
-    @AfterAll
-    static void quit() {
-        playwright.close();
     }
 
     @BeforeEach

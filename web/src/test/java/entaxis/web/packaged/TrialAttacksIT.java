@@ -244,7 +244,7 @@ class TrialAttacksIT {
     @Timeout(200)
     void killedTrialsAreMadeAnew() throws Exception {
         String revision = first(server.page("/designs/" + vault), "data-revision=\"(\\d+)");
-        int kills = Integer.getInteger("entaxis.trial.kills", 22);
+        int kills = Integer.getInteger("entaxis.trial.kills", 8);
         for (int i = 0; i < kills; i++) {
             Thread asking = Thread.ofVirtual().start(() -> {
                 try {
