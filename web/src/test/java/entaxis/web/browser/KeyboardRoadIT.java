@@ -85,9 +85,11 @@ class KeyboardRoadIT extends BrowserTest {
     private void sqlAndTrial() {
         page.locator("#to-sql").focus();
         press("Enter");
+        page.waitForURL("**/sql?*");
         assertThat(page.locator("#script-text")).containsText("REFERENCES drawer (drawer)");
         page.locator("#to-trial").focus();
         press("Enter");
+        page.waitForURL("**/trial?*");   // a button does nothing before the scripts of its page have run
         page.locator("#run-script").focus();
         press("Enter");
         assertThat(page.locator("#run-summary")).containsText("all accepted");
