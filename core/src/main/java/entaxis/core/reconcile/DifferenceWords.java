@@ -62,17 +62,35 @@ public final class DifferenceWords {
                     + (difference.from().isEmpty() ? "nobody but its owner" : difference.from()) + ", in "
                     + want + " "
                     + (difference.to().isEmpty() ? "nobody but its owner" : difference.to()) + ".";
-            case DEFINITION -> "the " + word
-                    + (difference.part() == SchemaPart.PRIMARY_KEY ? " of " + difference.table() : " " + place)
+            case DEFINITION -> (difference.part() == SchemaPart.PRIMARY_KEY
+                    ? "the " + word + " of " + difference.table()
+                    : withoutName(difference) ? part(difference) : "the " + word + " " + place)
                     + " differs between " + have + " and " + want + ".";
         });
+    }
+
+    /** Whether it is a key, check or reference without a name, which is told by what it says. */
+    private static boolean withoutName(Difference difference) {
+        return difference.name().startsWith(unnamed(difference.part()) + " (");
+    }
+
+    private static String unnamed(SchemaPart part) {
+        return part == SchemaPart.UNIQUE ? "unique" : part.word();
+    }
+
+    /** A part of a table by its name, or by what it says where it has none. */
+    private static String part(Difference difference) {
+        String word = difference.part().word();
+        String name = withoutName(difference) ? difference.name().substring(unnamed(difference.part()).length() + 1)
+                : difference.name();
+        return "the " + word + " " + name + " of " + difference.table();
     }
 
     private String presence(Difference difference) {
         String what = difference.part() == SchemaPart.TABLE || difference.part() == SchemaPart.COLUMN
                 || difference.table().isEmpty() ? "the " + difference.part().word() + " " + difference.place()
                 : difference.part() == SchemaPart.PRIMARY_KEY ? "a primary key of " + difference.table()
-                : "the " + difference.part().word() + " " + difference.name() + " of " + difference.table();
+                : part(difference);
         return difference.added() ? what + " is only in " + want + "." : what + " is only in " + have + ".";
     }
 }
