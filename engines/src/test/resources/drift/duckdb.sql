@@ -17,6 +17,8 @@ create table accession (accession_no integer primary key, taxon_code varchar not
   site_no integer references site (site_no), weight decimal(8,2) check (weight >= 0), taken date, sealed boolean default false not null,
   grams integer generated always as (cast(weight * 1000 as integer)))
 
+create table chain (code varchar unique, up varchar references chain (code), label varchar)
+
 create index ix_accession_taken on accession (taken)
 
 create index ix_site_opened on site (opened, height)
@@ -38,6 +40,10 @@ insert into site (site_no, name, height) values (1, 'Ostra', 12), (2, 'Fenmoor',
 insert into keeper (keeper_no, name) values (1, 'Ilka'), (2, 'Bren')
 
 insert into shelf (room, height) values ('A', 1), ('B', 2)
+
+insert into chain values ('A', null, 'first'), (null, null, 'alone'), (null, null, 'alone too')
+
+insert into chain values ('B', 'A', 'second'), (null, 'A', 'below the first')
 
 insert into accession (accession_no, taxon_code, site_no, weight, taken) values (1, 'OAK', 1, 20, '2026-01-31'), (2, 'RYE', 2, 130, '2026-02-01')
 
@@ -151,3 +157,6 @@ drop table shelf; create table shelf (shelf_no integer default nextval('shelf_no
 
 -- a computed column comes
 drop table shelf; create table shelf (shelf_no integer default nextval('shelf_no') primary key, room varchar, height integer check (height between 1 and 9), depth double, twice integer generated always as (height * 2)); insert into shelf (room, height) values ('A', 1), ('B', 2)
+
+-- rows that refer to each other are kept
+drop table chain; create table chain (code varchar unique, up varchar references chain (code), label varchar not null); insert into chain values ('A', null, 'first'), (null, null, 'alone'), (null, null, 'alone too'); insert into chain values ('B', 'A', 'second'), (null, 'A', 'below the first')

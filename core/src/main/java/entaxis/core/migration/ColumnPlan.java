@@ -60,7 +60,7 @@ final class ColumnPlan {
         }
         if (change.rebuilt) {
             boolean whole = !words.dialect().addsForeignKeys();
-            steps.add(again(Stage.COLUMNS, "Make " + change.name() + " anew and copy its rows", whole,
+            steps.add(again(Stage.COLUMNS, "Rebuild " + change.name() + " and copy its rows", whole,
                     "The table is locked while its rows are copied.", copied -> copying(copied, whole)));
             return;
         }

@@ -177,7 +177,7 @@ final class Planner {
             if (again.isPresent()) {
                 List<String> statements = new ArrayList<>(engine.copy(table, again.get().aside().orElseThrow()));
                 statements.addAll(engine.dropTable(table));
-                safe(Stage.IN_THE_WAY, table, "Copy " + TableNames.of(table) + " and drop it, to make it again",
+                safe(Stage.IN_THE_WAY, table, "Copy " + TableNames.of(table) + " and drop it, to rebuild it",
                         statements);
                 continue;
             }

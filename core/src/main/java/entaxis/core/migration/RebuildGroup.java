@@ -19,9 +19,9 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Tables that are made again together, for engines that neither drop nor rename a table that others refer to: their
- * rows are set aside, they are dropped, dependents first, made again, referred-to ones first, and get their rows back.
- * Empty for other engines.
+ * Tables that are rebuilt together. Some engines neither drop nor rename a table that others refer to, so the script
+ * copies the rows, drops the tables with dependents first, creates them with referenced tables first, and copies the
+ * rows back. Empty for other engines.
  */
 final class RebuildGroup {
     private final Map<Table, TableChange> byOriginal = new LinkedHashMap<>();
@@ -35,7 +35,7 @@ final class RebuildGroup {
     }
 
     /**
-     * The group among the changes of tables, which are told where their rows are meanwhile. Linear.
+     * Finds the group among the changes of tables and sets where the rows of each are kept meanwhile. Linear.
      *
      * @param sequences sequences that are made again, in small letters: tables that draw from them stand in their way
      * @param taken     names of tables, in small letters: no copy is called so

@@ -35,7 +35,8 @@ final class RowLevels {
     /** For a table that is made again and refers to itself by columns that were there; empty for others. */
     static Optional<RowLevels> of(TableChange change, Table aside, Alterations engine) {
         List<ForeignKey> own = change.after.foreignKeys().stream()
-                .filter(key -> key.referencedTable().equals(change.after.name())
+                .filter(key -> engine.dialect.compared(key.referencedTable())
+                        .equals(engine.dialect.compared(change.after.name()))
                         && key.referencedNamespace().equals(change.after.namespace())
                         && !key.referencedColumns().isEmpty()
                         && key.columns().stream().allMatch(name -> change.before.column(name).isPresent())
@@ -47,17 +48,28 @@ final class RowLevels {
     /** The statements, made of the one that copies all rows. */
     List<String> inserts(String all) {
         List<String> inserts = new ArrayList<>();
+        String known = known();
         inserts.add(all + "\nWHERE " + references.stream().map(this::refersToNone)
-                .collect(Collectors.joining("\n  AND ")));
+                .collect(Collectors.joining("\n  AND ")) + known);
         String left = "NOT " + there(references.getFirst().referencedColumns(), references.getFirst());
         String ready = references.stream()
                 .map(key -> "(" + refersToNone(key) + " OR " + there(key.columns(), key) + ")")
                 .collect(Collectors.joining("\n  AND "));
         for (int level = 1; level < LEVELS - 1; level++) {
-            inserts.add(all + "\nWHERE " + left + "\n  AND " + ready);
+            inserts.add(all + "\nWHERE " + left + "\n  AND " + ready + known);
         }
         inserts.add(all + "\nWHERE " + left);
         return inserts;
+    }
+
+    /**
+     * That a row can be told from others by what is referred to: one without a value there cannot be found again, so
+     * that it is copied only once, by the last statement. No row refers to it.
+     */
+    private String known() {
+        return references.getFirst().referencedColumns().stream()
+                .filter(name -> change.before.column(name).map(column -> !column.required()).orElse(true))
+                .map(name -> "\n  AND " + old(name) + " IS NOT NULL").collect(Collectors.joining());
     }
 
     private String refersToNone(ForeignKey key) {

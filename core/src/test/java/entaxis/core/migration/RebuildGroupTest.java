@@ -80,4 +80,15 @@ class RebuildGroupTest {
         assertThat(firstWords(change, "CREATE TABLE ")).contains("jar_old_2").doesNotContain("jar_old");
         assertThat(firstWords(change, "DROP TABLE ")).containsExactly("jar", "jar_old_2");
     }
+
+    /** A row without a value in the column that is referred to cannot be found again: it is added at the end. */
+    @Test
+    void aRowThatCannotBeReferredToIsCopiedOnce() {
+        String chain = "create table chain (code varchar unique, up varchar references CHAIN (code), label varchar);";
+        Migration change = migration(chain, chain.replace("label varchar", "label varchar not null"));
+        List<String> inserts = change.statements().stream().filter(text -> text.startsWith("INSERT")).toList();
+        assertThat(inserts).hasSize(RowLevels.LEVELS);
+        assertThat(inserts.subList(0, RowLevels.LEVELS - 1)).allMatch(text -> text.endsWith("AND code IS NOT NULL"));
+        assertThat(inserts.getLast()).doesNotContain("IS NOT NULL");
+    }
 }

@@ -98,6 +98,15 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, M
         };
     }
 
+    /** What an answer is called on the button that gives it for many at once. */
+    public String all(Answer answer) {
+        return "all: " + switch (answer) {
+            case WANTED -> "design";
+            case HAVE -> side.noun();
+            case KEEP -> "keep";
+        };
+    }
+
     /** What a script is about, in a few words: the tables that it changes. */
     public String about() {
         List<String> tables = migration.steps().stream().map(step -> step.table()).filter(table -> !table.isEmpty())

@@ -27,7 +27,12 @@ public record Side(String key, String title, Target engine, Schema schema, boole
 
     /** What it is called in a sentence. */
     public String called() {
-        return live ? "the database" : key.startsWith(Sides.SCRIPT) ? "the script"
-                : key.startsWith(Sides.VERSION) ? "the version" : "the other design";
+        return "the " + noun();
+    }
+
+    /** What kind of side it is, in one or two words. */
+    public String noun() {
+        return live ? "database" : key.startsWith(Sides.SCRIPT) ? "script"
+                : key.startsWith(Sides.VERSION) ? "version" : "other design";
     }
 }

@@ -156,7 +156,7 @@ public final class DuckDbDialect extends Dialect {
         };
     }
 
-    /** DuckDB documentation, “Enum Data Type”: the values may stand in the column. */
+    /** DuckDB documentation, “Enum Data Type”: a column may list its values itself. */
     @Override
     public Home enumerations() {
         return Home.COLUMN;

@@ -1,10 +1,12 @@
 package entaxis.core.engine.duckdb;
 
+import entaxis.core.token.Literals;
 import entaxis.core.token.SqlText;
 import entaxis.core.token.Token;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Expressions as DuckDB words them in its catalog: operators of patterns instead of LIKE, constants of a type as casts,
@@ -14,6 +16,9 @@ final class DuckDbExpression {
     private static final Map<String, String> PATTERNS = Map.of("~~", "like", "~~*", "ilike");
     private static final Map<String, Boolean> TRUTH = Map.of("'t'", true, "'true'", true, "true", true, "'f'", false,
             "'false'", false, "false", false);
+
+    private static final Set<String> NUMBERS = Set.of("tinyint", "smallint", "integer", "bigint", "hugeint", "float",
+            "double");
 
     private DuckDbExpression() { }
 
@@ -39,7 +44,7 @@ final class DuckDbExpression {
         return edit.text();
     }
 
-    /** What stands for the tokens up to an end; the end is their beginning where nothing does. */
+    /** Words that replace the tokens before an end. Where the end is the first token, nothing is replaced. */
     private record Exchange(int end, String words) { }
 
     private static Exchange exchange(SqlText text, int at) {
@@ -52,11 +57,13 @@ final class DuckDbExpression {
         if (text.is(at, "cast", "(") && text.isString(at + 2) && text.is(at + 3, "as") && text.is(at + 5, ")")) {
             String type = plain(text.at(at + 4));
             String constant = text.at(at + 2).text();
-            Optional<Boolean> truth = type.equals("boolean") ? truth(constant) : Optional.empty();
-            return new Exchange(at + 6, truth.map(String::valueOf).orElse(constant));
+            Optional<String> value = type.equals("boolean") ? truth(constant).map(String::valueOf)
+                    : NUMBERS.contains(type) ? Literals.number(constant) : Optional.empty();
+            return new Exchange(at + 6, value.orElse(constant));
         }
         int name = text.is(at, "main", ".") ? at + 2 : at;
-        if (text.is(name + 1, "(") && (name > at || text.at(name).text().startsWith("\""))) {
+        boolean marked = name > at || text.at(name).text().startsWith("\"");
+        if (marked && text.is(name + 1, "(") && isFunction(plain(text.at(name)))) {
             return new Exchange(name + 1, plain(text.at(name)));
         }
         if (text.is(at, "count_star", "(", ")")) {
@@ -76,6 +83,11 @@ final class DuckDbExpression {
             return at;
         }
         return text.is(end + 2, "*") ? end + 3 : end + 2;
+    }
+
+    /** Whether a name may stand without quotes; the functions of the engine all may. */
+    private static boolean isFunction(String name) {
+        return name.chars().allMatch(sign -> sign == '_' || sign < 128 && Character.isLetterOrDigit(sign));
     }
 
     /** A name without its quotes, in small letters. */

@@ -26,6 +26,8 @@ class DuckDbExpressionTest {
         "nextval('lot_seq') | next value for lot_seq",
         "((nextval('vault.lot_seq'))) | next value for vault.lot_seq",
         "(a) + (b) | (a) + (b)",
+        "(b > CAST('5' AS INTEGER)) | b > 5",
+        "(\"my own\"(a) > 1) | \"my own\"(a) > 1",
         "'~~' | '~~'",
         "count_star() | count(*)"})
     void inIsoWords(String catalog, String iso) {
