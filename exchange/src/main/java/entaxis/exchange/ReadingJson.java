@@ -88,7 +88,7 @@ public final class ReadingJson {
     private static Map<String, Object> column(Column column, Dialect dialect) {
         Map<String, Object> one = new LinkedHashMap<>();
         one.put("name", column.name());
-        one.put("type", column.type() instanceof UserType(String name) ? name : dialect.type(column.type()));
+        one.put("type", column.type() instanceof UserType type ? type.label() : dialect.type(column.type()));
         one.put("nullable", !column.required());
         one.put("default", column.defaultValue().orElse(null));
         one.put("identity", column.identity() != Identity.NONE);
@@ -106,8 +106,8 @@ public final class ReadingJson {
 
     private static Map<String, Object> foreignKey(ForeignKey key) {
         Map<String, Object> one = key(key.name(), key.columns());
-        if (!key.referencedNamespace().isEmpty()) {
-            one.put("refSchema", key.referencedNamespace());
+        if (!key.referenced().namespace().isEmpty()) {
+            one.put("refSchema", key.referenced().namespace());
         }
         one.put("refTable", key.referencedTable());
         one.put("refColumns", key.referencedColumns());

@@ -27,6 +27,7 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
@@ -258,8 +259,8 @@ final class Deriver {
         List<ForeignKey> foreignKeys = references.stream()
                 .flatMap(relationship -> foreignKey(table, relationship, relationship.parent().orElseThrow(),
                 draft.columns(new InheritedPart(relationship.id()))).stream()).toList();
-        return new Table(Optional.of(entity.id()), table, draft.all(), key, uniques, checks, foreignKeys,
-                indexes(table, entity, draft), entity.meaning());
+        return Table.of(table).from(entity.id()).withColumns(draft.all()).withKeys(key, uniques).withChecks(checks)
+                .referring(foreignKeys).withIndexes(indexes(table, entity, draft)).withComment(entity.meaning());
     }
 
     private Optional<PrimaryKey> primaryKey(String table, TableDraft draft) {
@@ -334,8 +335,8 @@ final class Deriver {
         String comment =
                 design.entities().get(relationship.first().entity()).name() + " " + relationship.first().verb() + " "
                 + design.entities().get(relationship.second().entity()).name();
-        return new Table(Optional.of(relationship.id()), table, draft.all(), key, List.of(),
-                checks(table, relationship.attributes()), foreignKeys, comment);
+        return Table.of(table).from(relationship.id()).withColumns(draft.all()).withPrimaryKey(key)
+                .withChecks(checks(table, relationship.attributes())).referring(foreignKeys).withComment(comment);
     }
 
     /**
@@ -349,8 +350,8 @@ final class Deriver {
             ColumnPath path = key.origin().orElseThrow();
             String name = child.claim(
                     ProposedNames.migrated(naming, relationship, parent, names.get(parentEntity), key.name(), path));
-            columns.add(new Column(Optional.of(path.over(relationship.id(), parent)), name, key.type(), required,
-                    Optional.empty(), Attribute.Identity.NONE, ""));
+            columns.add(Column.of(name, key.type()).from(path.over(relationship.id(), parent))
+                    .withRequired(required));
         }
         return columns;
     }
@@ -364,10 +365,9 @@ final class Deriver {
         String role = naming.written(relationship.end(parent).role());
         String name = constraints.free(Naming.filled(naming.template(Template.FOREIGN_KEY),
                 Map.of("table", table, "parent", role.isEmpty() ? names.get(parentEntity) : role)));
-        return Optional.of(new ForeignKey(Optional.of(relationship.id()), name,
-                columns.stream().map(Column::name).toList(), names.get(parentEntity),
-                keys.get(parentEntity).stream().map(Column::name).toList(), relationship.onDelete(),
-                relationship.onUpdate()));
+        return Optional.of(ForeignKey.of(name, columns.stream().map(Column::name).toList(),
+                QualifiedName.of(names.get(parentEntity)), keys.get(parentEntity).stream().map(Column::name).toList())
+                .from(relationship.id()).withActions(relationship.onDelete(), relationship.onUpdate()));
     }
 
     private void addUnique(List<UniqueKey> uniques, List<String> columns, String name, List<String> primaryKey) {

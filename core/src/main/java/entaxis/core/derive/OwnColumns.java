@@ -59,21 +59,18 @@ final class OwnColumns {
     /** The column of an attribute where it must have a value. */
     Column required(Attribute attribute) {
         Column column = of(attribute);
-        return column.required() ? column
-                : new Column(column.origin(), column.name(), column.type(), true, column.defaultValue(),
-                        column.identity(), column.numbering(),
-                column.generated(), column.comment());
+        return column.required() ? column : column.withRequired(true);
     }
 
     private Column made(Attribute attribute) {
-        return new Column(Optional.of(ColumnPath.own(attribute.id())), naming.column(attribute.name()),
-                type(attribute.type()),
-                attribute.required() || attribute.identity() != Attribute.Identity.NONE, attribute.defaultValue(),
-                attribute.identity(), attribute.numbering(),
-                attribute.generated(), attribute.meaning());
+        return Column.of(naming.column(attribute.name()), type(attribute.type()))
+                .from(ColumnPath.own(attribute.id()))
+                .withRequired(attribute.required() || attribute.identity() != Attribute.Identity.NONE)
+                .withDefault(attribute.defaultValue()).withIdentity(attribute.identity(), attribute.numbering())
+                .withGenerated(attribute.generated()).withComment(attribute.meaning());
     }
 
     private SqlType type(SqlType type) {
-        return design.definition(type).<SqlType>map(definition -> new UserType(definition.name())).orElse(type);
+        return design.definition(type).<SqlType>map(definition -> UserType.of(definition.name())).orElse(type);
     }
 }

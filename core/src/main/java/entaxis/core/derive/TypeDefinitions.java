@@ -9,6 +9,7 @@ import entaxis.core.design.Naming.Template;
 import entaxis.core.design.SqlName;
 import entaxis.core.design.Structure;
 import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
@@ -39,21 +40,22 @@ final class TypeDefinitions {
 
     private TypeDefinition defined(NamedType type) {
         return switch (type) {
-            case Domain domain -> new DomainDefinition(domain.name(), domain.base(), domain.defaultValue(),
-                    domain.check().map(check -> new CheckRule(
+            case Domain domain -> DomainDefinition.of(domain.name(), domain.base()).withDefault(domain.defaultValue())
+                    .ruled(domain.check().map(check -> new CheckRule(
                             constraints.free(Naming.filled(design.facts().names().template(Template.CHECK),
                                     Map.of("table", domain.name(), "part", "value"))),
-                            check)),
-                    domain.meaning());
-            case Enumeration enumeration ->
-                    new EnumDefinition(enumeration.name(), enumeration.values(), enumeration.meaning());
-            case Structure structure -> new StructureDefinition(structure.name(), structure.fields().stream()
-                    .map(field -> new FieldDefinition(SqlName.of(field.name()), used(field.type()))).toList(),
+                            check)))
+                    .withComment(domain.meaning());
+            case Enumeration enumeration -> new EnumDefinition(QualifiedName.of(enumeration.name()),
+                    enumeration.values(), enumeration.meaning());
+            case Structure structure -> new StructureDefinition(QualifiedName.of(structure.name()),
+                    structure.fields().stream()
+                            .map(field -> new FieldDefinition(SqlName.of(field.name()), used(field.type()))).toList(),
                     structure.meaning());
         };
     }
 
     private SqlType used(SqlType type) {
-        return design.definition(type).<SqlType>map(definition -> new UserType(definition.name())).orElse(type);
+        return design.definition(type).<SqlType>map(definition -> UserType.of(definition.name())).orElse(type);
     }
 }

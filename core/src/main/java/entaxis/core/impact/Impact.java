@@ -11,7 +11,6 @@ import entaxis.core.design.EntityId;
 import entaxis.core.design.Sheet;
 import entaxis.core.reconcile.Dependents;
 import entaxis.core.reconcile.EngineSchema;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -75,7 +74,7 @@ public record Impact(String table, String column, List<String> touched, List<Str
                             foreseen("delete it", new Change.RemoveEntity(id)));
             int rows = (int) design.rows().stream().filter(row -> row.table().equals(id)).count();
             return new Impact(table.name(), "",
-                    Dependents.in(derivation.schema(), dialect).of(TableNames.of(table), ""), sheets(), rows, changes);
+                    Dependents.in(derivation.schema(), dialect).of(table.label(), ""), sheets(), rows, changes);
         }
 
         Impact column(Column column, ColumnPath path) {
@@ -84,7 +83,7 @@ public record Impact(String table, String column, List<String> touched, List<Str
             List<ImpactPreview> changes = path.migrated() ? List.of()
                     : design.entities().get(id).attribute(path.attribute()).map(this::changes).orElse(List.of());
             return new Impact(table.name(), column.name(),
-                    Dependents.in(derivation.schema(), dialect).of(TableNames.of(table), column.name()), sheets(), rows,
+                    Dependents.in(derivation.schema(), dialect).of(table.label(), column.name()), sheets(), rows,
                     changes);
         }
 

@@ -14,7 +14,6 @@ import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.Reconciliation;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.Risk;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -62,8 +61,8 @@ public record ImpactPreview(String words, String refusal, Risk risk, List<String
             if (old.isEmpty() || old.get().equals(now)) {
                 continue;
             }
-            if (!TableNames.of(old.get()).equals(TableNames.of(now))) {
-                pairing = pairing.withTable(TableNames.of(old.get()), TableNames.of(now));
+            if (!old.get().label().equals(now.label())) {
+                pairing = pairing.withTable(old.get().label(), now.label());
             }
             Map<ColumnPath, Column> columns = new HashMap<>();
             old.get().columns().forEach(column -> column.origin().ifPresent(origin -> columns.put(origin, column)));
@@ -71,7 +70,7 @@ public record ImpactPreview(String words, String refusal, Risk risk, List<String
                 Optional<Column> same =
                         column.origin().map(columns::get).filter(was -> !was.name().equals(column.name()));
                 if (same.isPresent()) {
-                    pairing = pairing.withColumn(TableNames.of(now), same.get().name(), column.name());
+                    pairing = pairing.withColumn(now.label(), same.get().name(), column.name());
                 }
             }
         }

@@ -3,7 +3,6 @@ package entaxis.core.migration;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching;
 import entaxis.core.reconcile.Risk;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
@@ -95,21 +94,21 @@ final class AddedConstraints {
                 .forEach(index -> addIndex(table, index));
         if (dialect.numbered() == Numbered.ONE_INDEXED_COLUMN) {
             indexes.stream().filter(index -> engine.writer.numbering(table).filter(index::equals).isPresent())
-                    .forEach(index -> steps.add(Step.safe(Stage.COLUMNS, TableNames.of(table),
+                    .forEach(index -> steps.add(Step.safe(Stage.COLUMNS, table.label(),
                             "Add the index " + index.name(),
                             List.of(engine.add(table, engine.writer.indexInside(index))))));
         }
     }
 
     private void addIndex(Table table, TableIndex index) {
-        TableChange change = changes.get(words.folded(TableNames.of(table)));
+        TableChange change = changes.get(words.folded(table.label()));
         boolean plain = index.predicate().isEmpty()
                 && index.columns().stream().noneMatch(TableIndex.IndexColumn::expression);
         boolean obeyed = !index.unique() || plain && inForce.unique(change, index.columnNames());
         Optional<String> query = !obeyed && plain ? questions.duplicates(change, index.columnNames())
                 : Optional.empty();
-        steps.add(Step.of(Stage.INDEXES, TableNames.of(table), obeyed ? Risk.SLOW : Risk.MAY_FAIL,
-                "Create the index " + index.name() + " on " + TableNames.of(table),
+        steps.add(Step.of(Stage.INDEXES, table.label(), obeyed ? Risk.SLOW : Risk.MAY_FAIL,
+                "Create the index " + index.name() + " on " + table.label(),
                 List.of(engine.writer.createIndex(table, index)), query, engine.indexAdvice(), true));
     }
 
@@ -118,7 +117,7 @@ final class AddedConstraints {
             return;
         }
         for (Table table : to.tables()) {
-            TableChange change = changes.get(words.folded(TableNames.of(table)));
+            TableChange change = changes.get(words.folded(table.label()));
             List<ForeignKey> keys = new ArrayList<>();
             if (change == null) {
                 keys.addAll(table.foreignKeys());
@@ -129,9 +128,9 @@ final class AddedConstraints {
                         keys.add(pair.to()));
             }
             for (ForeignKey key : keys) {
-                String what = "Make " + TableNames.of(table) + " refer to " + key.referencedTable();
+                String what = "Make " + table.label() + " refer to " + key.referenced().label();
                 String statement = engine.addForeignKey(table, key);
-                steps.add(change == null ? Step.safe(Stage.REFERENCES, TableNames.of(table), what, List.of(statement))
+                steps.add(change == null ? Step.safe(Stage.REFERENCES, table.label(), what, List.of(statement))
                         : rule(Stage.REFERENCES, change.name(), inForce.reference(change, key), what, statement,
                                 questions.orphans(change, key)));
             }

@@ -90,7 +90,7 @@ public abstract class Alterations extends AlterationFeatures {
 
     /** Drops an index. */
     public String dropIndex(Table table, TableIndex index) {
-        return index.method().equals("exclude") ? alter(table, "DROP CONSTRAINT " + name(index.name()))
+        return index.excludes() ? alter(table, "DROP CONSTRAINT " + name(index.name()))
                 : "DROP INDEX " + (table.namespace().isEmpty() ? name(index.name())
                         : writer.qualified(table.namespace(), index.name()));
     }

@@ -359,7 +359,6 @@ final class ColumnPlan {
                 table.columns().stream()
                         .map(column -> !engine.copiesIntoNumbered() && column.identity() == Identity.ALWAYS
                         ? column.withIdentity(Identity.BY_DEFAULT, column.numbering()) : column).toList();
-        return new Table(table.origin(), table.namespace(), name, columns, Optional.empty(), List.of(), List.of(),
-                List.of(), List.of(), "", Optional.empty());
+        return Table.of(table.qualifiedName().named(name)).withColumns(columns);
     }
 }

@@ -1,7 +1,6 @@
 package entaxis.core.migration;
 
 import entaxis.core.reconcile.EngineWordingRules;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -33,7 +32,7 @@ final class CommentPlan {
 
     private static void say(List<Step> steps, Table table, String what, List<String> statements) {
         if (!statements.isEmpty()) {
-            steps.add(Step.safe(Stage.COMMENTS, TableNames.of(table), what, statements));
+            steps.add(Step.safe(Stage.COMMENTS, table.label(), what, statements));
         }
     }
 
@@ -44,8 +43,8 @@ final class CommentPlan {
 
     /** Whether a column gets the comment of its domain whenever the table is copied. */
     private boolean handedDown(Column column) {
-        return dialect.columnsShowTypeComments() && column.type() instanceof SqlType.UserType(String name)
-                && from.types().stream().anyMatch(type -> type.name().equals(name) && !type.comment().isEmpty());
+        return dialect.columnsShowTypeComments() && column.type() instanceof SqlType.UserType used
+                && from.types().stream().anyMatch(type -> type.type().equals(used) && !type.comment().isEmpty());
     }
 
     /** Adds the steps; linear in the columns. */
@@ -54,14 +53,14 @@ final class CommentPlan {
             return;
         }
         for (Table table : to.tables()) {
-            TableChange change = changes.get(words.folded(TableNames.of(table)));
+            TableChange change = changes.get(words.folded(table.label()));
             boolean inside = dialect.comments() == Comments.INSIDE;
             boolean anew = change == null || change.rebuilt;
             if (anew && inside) {
                 continue;
             }
             if (!table.comment().equals(anew ? "" : change.before.comment())) {
-                say(steps, table, comment(table.comment(), "the table " + TableNames.of(table)),
+                say(steps, table, comment(table.comment(), "the table " + table.label()),
                         engine.tableComment(table));
             }
             for (Column column : table.columns()) {
@@ -73,7 +72,7 @@ final class CommentPlan {
                         && (handedDown(column) || before.map(this::handedDown).orElse(false));
                 if (!covered && (handed || !column.comment().equals(before.map(Column::comment).orElse("")))) {
                     say(steps, table, comment(column.comment(),
-                            "the column " + TableNames.of(table) + "." + column.name()),
+                            "the column " + table.label() + "." + column.name()),
                             engine.columnComment(table, column, before.map(Column::comment).orElse("").isEmpty()));
                 }
             }

@@ -1,6 +1,5 @@
 package entaxis.core.migration;
 
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition;
@@ -38,7 +37,7 @@ final class GrantPlan {
         for (Table table : to.tables()) {
             Optional<Table> before = tableBefore.apply(table);
             boolean kept = before.filter(own -> own.grants().isEmpty()).isPresent();
-            add(steps, TableNames.of(table), TableNames.of(table),
+            add(steps, table.label(), table.label(),
                     kept ? List.of() : writer.table(table, before.flatMap(Table::grants)));
         }
     }

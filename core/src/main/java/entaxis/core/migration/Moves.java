@@ -2,7 +2,6 @@ package entaxis.core.migration;
 
 import entaxis.core.reconcile.Risk;
 import entaxis.core.reconcile.Split;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.type.SqlType.UserType;
@@ -19,15 +18,15 @@ record Moves(Split split, TableChange change, Table into) {
     /**
      * The step.
      *
-     * @param replaced names of types that are made anew, so that a column that is there still has the old one
+     * @param replaced types that are made anew, so that a column that is there still has the old one
      */
-    Step step(Alterations engine, Set<String> replaced) {
+    Step step(Alterations engine, Set<UserType> replaced) {
         List<String> targets = new ArrayList<>();
         List<String> sources = new ArrayList<>();
         for (Column column : into.columns()) {
             Optional.ofNullable(split.columns().get(column.name())).ifPresent(source -> {
                 targets.add(engine.name(column.name()));
-                boolean old = column.type() instanceof UserType(String type) && replaced.contains(type);
+                boolean old = column.type() instanceof UserType type && replaced.contains(type);
                 String name = change.aside().isPresent() ? before(engine, source) : engine.name(source);
                 sources.add(old ? engine.ofNewType(name, column) : name);
             });
@@ -47,9 +46,9 @@ record Moves(Split split, TableChange change, Table into) {
         }
         missing(engine).ifPresent(query -> questions.add(new Question(query, false)));
         boolean ruled = !questions.isEmpty() || !into.checks().isEmpty() || !into.uniqueKeys().isEmpty();
-        return new Step(Stage.MOVES, TableNames.of(into), ruled ? Risk.MAY_FAIL : Risk.SLOW,
+        return new Step(Stage.MOVES, into.label(), ruled ? Risk.MAY_FAIL : Risk.SLOW,
                 "Carry " + String.join(", ", split.moved()) + " of " + change.name() + " over into "
-                        + TableNames.of(into)
+                        + into.label()
                         + (once ? ", each " + String.join(", ", split.once()) + " once" : ""),
                 List.of(insert), questions, "Reads the whole table.", false);
     }

@@ -10,7 +10,6 @@ import entaxis.core.reconcile.Risk;
 import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.reconcile.Split;
 import entaxis.core.reconcile.SupportingIndex;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -72,7 +71,7 @@ final class Planner {
     }
 
     private void safe(Stage stage, Table table, String what, List<String> statements) {
-        add(Step.safe(stage, TableNames.of(table), what, statements));
+        add(Step.safe(stage, table.label(), what, statements));
     }
 
     List<Step> steps() {
@@ -95,7 +94,7 @@ final class Planner {
         for (Table table : group.creationOrder(fresh)) {
             group.ofResult(table).ifPresent(change -> bringBack(change, moves));
             moves.stream().filter(move -> move.into() == table)
-                    .forEach(move -> add(move.step(engine, types.replacedNames())));
+                    .forEach(move -> add(move.step(engine, types.replacedTypes())));
         }
         changes.values().forEach(change -> columns(change, moves).steps(steps));
         RulesInForce inForce = new RulesInForce(changes, renamed, to, words, moves);
@@ -124,16 +123,16 @@ final class Planner {
     private void pairTables() {
         Map<String, Table> originals = new HashMap<>();
         for (int i = 0; i < from.tables().size(); i++) {
-            originals.put(words.folded(TableNames.of(renamed.tables().get(i))), from.tables().get(i));
+            originals.put(words.folded(renamed.tables().get(i).label()), from.tables().get(i));
         }
         Matching<Table> pairs =
-                Matching.of(renamed.tables(), to.tables(), table -> words.folded(TableNames.of(table)), table -> "");
+                Matching.of(renamed.tables(), to.tables(), table -> words.folded(table.label()), table -> "");
         for (Pair<Table> pair : pairs.pairs()) {
-            String name = TableNames.of(pair.to());
+            String name = pair.to().label();
             changes.put(words.folded(name),
                     new TableChange(originals.get(words.folded(name)), pair.from(), pair.to(),
                             pairing.columns().getOrDefault(name, Map.of()), words,
-                            types.replacedNames(), types.changedStructures(), questions::conversion));
+                            types.replacedTypes(), types.changedStructures(), questions::conversion));
         }
         gone.addAll(pairs.gone());
         fresh.addAll(pairs.fresh());
@@ -177,7 +176,7 @@ final class Planner {
             if (again.isPresent()) {
                 List<String> statements = new ArrayList<>(engine.copy(table, again.get().aside().orElseThrow()));
                 statements.addAll(engine.dropTable(table));
-                safe(Stage.IN_THE_WAY, table, "Copy " + TableNames.of(table) + " and drop it, to rebuild it",
+                safe(Stage.IN_THE_WAY, table, "Copy " + table.label() + " and drop it, to rebuild it",
                         statements);
                 continue;
             }
@@ -186,10 +185,10 @@ final class Planner {
             if (dialect.addsForeignKeys()) {
                 List<String> keys = table.foreignKeys().stream().filter(key -> !key.name().isEmpty())
                         .map(key -> engine.dropForeignKey(table, key)).toList();
-                safe(Stage.REFERENCES_OUT, table, "Take the foreign keys of " + TableNames.of(table) + " off", keys);
+                safe(Stage.REFERENCES_OUT, table, "Take the foreign keys of " + table.label() + " off", keys);
             }
-            add(Step.of(inTheWay ? Stage.IN_THE_WAY : Stage.REMOVALS, TableNames.of(table), Risk.LOSES_DATA,
-                    "Drop the table " + TableNames.of(table) + " with all its rows", engine.dropTable(table),
+            add(Step.of(inTheWay ? Stage.IN_THE_WAY : Stage.REMOVALS, table.label(), Risk.LOSES_DATA,
+                    "Drop the table " + table.label() + " with all its rows", engine.dropTable(table),
                     Optional.of("SELECT count(*) FROM " + engine.writer.name(table)), "", false));
         }
     }
@@ -209,7 +208,7 @@ final class Planner {
     private void freshTables() {
         for (Table table : group.creationOrder(fresh)) {
             List<ForeignKey> inside = dialect.addsForeignKeys() ? List.of() : table.foreignKeys();
-            safe(Stage.TABLES, table, "Create the table " + TableNames.of(table),
+            safe(Stage.TABLES, table, "Create the table " + table.label(),
                     List.of(engine.writer.create(table, inside)));
             if (group.ofResult(table).isPresent()) {
                 continue;
@@ -228,7 +227,7 @@ final class Planner {
         for (Table table : new CreationOrder(fresh).tables()) {
             for (Split split : pairing.splits()) {
                 TableChange change = changes.get(words.folded(split.table()));
-                if (change != null && words.folded(TableNames.of(table)).equals(words.folded(split.into()))) {
+                if (change != null && words.folded(table.label()).equals(words.folded(split.into()))) {
                     moves.add(new Moves(split, change, table));
                 }
             }
@@ -261,7 +260,7 @@ final class Planner {
                 out.add(pair.from()));
         out.forEach(key -> {
             List<String> statements = new ArrayList<>(List.of(engine.dropForeignKey(table, originalKey(change, key))));
-            safe(Stage.REFERENCES_OUT, table, "Take the foreign key " + key.name() + " off " + TableNames.of(table),
+            safe(Stage.REFERENCES_OUT, table, "Take the foreign key " + key.name() + " off " + table.label(),
                     statements);
         });
         if (engine.leavesSupportingIndexes()) {
@@ -272,11 +271,11 @@ final class Planner {
         }
         change.checks.gone()
                 .forEach(check -> safe(Stage.CONSTRAINTS_OUT, table,
-                        "Take the check " + check.name() + " off " + TableNames.of(table),
+                        "Take the check " + check.name() + " off " + table.label(),
                         List.of(engine.dropCheck(table, check))));
         change.checks.pairs().stream().filter(pair -> removed.checkGoes(change, pair))
                 .forEach(pair -> safe(Stage.CONSTRAINTS_OUT, table,
-                        "Take the check " + pair.from().name() + " off " + TableNames.of(table),
+                        "Take the check " + pair.from().name() + " off " + table.label(),
                         List.of(engine.dropCheck(table, pair.from()))));
         change.indexes.gone().stream()
                 .filter(index -> !(engine.leavesSupportingIndexes() && SupportingIndex.isHelping(index, change.after)))
@@ -289,7 +288,7 @@ final class Planner {
         if (removed.keyGoes(change)) {
             boolean late = numbers(change, change.before.keyColumns());
             Table now = late ? change.after : table;
-            safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, now, "Take the primary key off " + TableNames.of(table),
+            safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, now, "Take the primary key off " + table.label(),
                     List.of(engine.dropPrimaryKey(now, change.before.primaryKey().orElseThrow())));
         }
     }
@@ -307,7 +306,7 @@ final class Planner {
         boolean late = numbers(change, key.columns());
         Table table = late ? change.after : change.original;
         safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table,
-                "Take the unique key " + key.name() + " off " + TableNames.of(change.original),
+                "Take the unique key " + key.name() + " off " + change.original.label(),
                 List.of(engine.dropUnique(table, key)));
     }
 
@@ -315,7 +314,7 @@ final class Planner {
         boolean late = numbers(change, index.columnNames());
         Table table = late ? change.after : change.original;
         safe(late ? Stage.COLUMNS : Stage.CONSTRAINTS_OUT, table,
-                "Drop the index " + index.name() + " on " + TableNames.of(change.original),
+                "Drop the index " + index.name() + " on " + change.original.label(),
                 List.of(engine.dropIndex(table, index)));
     }
 
@@ -354,9 +353,9 @@ final class Planner {
         if (change.aside().isPresent()) {
             return;
         }
-        if (!TableNames.of(change.original).equals(TableNames.of(change.before))) {
+        if (!change.original.label().equals(change.before.label())) {
             safe(Stage.NAMES, change.original,
-                    "Rename the table " + TableNames.of(change.original) + " to " + change.after.name(),
+                    "Rename the table " + change.original.label() + " to " + change.after.name(),
                     engine.renameTable(change.original, change.after));
         }
         change.renamed.forEach((before, now) -> safe(Stage.NAMES, change.after,
@@ -403,7 +402,7 @@ final class Planner {
 
     /** A table before; empty where it is made now. */
     private Optional<Table> before(Table table) {
-        TableChange change = changes.get(words.folded(TableNames.of(table)));
+        TableChange change = changes.get(words.folded(table.label()));
         return Optional.ofNullable(change).filter(known -> !known.rebuilt).map(known -> known.before);
     }
 }

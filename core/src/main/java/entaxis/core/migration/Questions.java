@@ -2,7 +2,6 @@ package entaxis.core.migration;
 
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.reconcile.EngineWordingRules;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -46,8 +45,8 @@ final class Questions {
             return key.referencedColumns();
         }
         return schema.tables().stream()
-                .filter(table -> TableNames.of(table)
-                        .equals(TableNames.of(key.referencedNamespace(), key.referencedTable())))
+                .filter(table -> table.label()
+                        .equals(key.referenced().label()))
                 .findFirst().map(Table::keyColumns).orElse(List.of());
     }
 
@@ -94,7 +93,7 @@ final class Questions {
      * there yet.
      */
     Optional<String> orphans(TableChange change, ForeignKey key) {
-        TableChange other = changes.get(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())));
+        TableChange other = changes.get(words.folded(key.referenced().label()));
         List<String> referenced = referenced(key, to);
         boolean there =
                 other != null && key.columns().stream().allMatch(column -> change.before.column(column).isPresent())
@@ -145,8 +144,8 @@ final class Questions {
             return Optional.of(rows + name + " IN " + words.dialect().values(lost));
         }
         return to.types().stream()
-                .filter(type -> type instanceof DomainDefinition && after.type().equals(new UserType(type.name())))
-                .flatMap(type -> ((DomainDefinition) type).check().stream())
+                .filter(type -> type instanceof DomainDefinition && after.type().equals(type.type()))
+                .flatMap(type -> ((DomainDefinition) type).checkOfAll().stream())
                 .map(check -> rows + "NOT (" + words.dialect()
                         .written(Identifiers.exchanged(check.condition(), Map.of("value", name))) + ")")
                 .findFirst();
@@ -156,8 +155,8 @@ final class Questions {
     private static List<String> values(SqlType type, Schema schema) {
         return switch (type) {
             case EnumType(List<String> values) -> values;
-            case UserType(String name) -> schema.types().stream()
-                    .filter(one -> one instanceof EnumDefinition && one.name().equals(name))
+            case UserType user -> schema.types().stream()
+                    .filter(one -> one instanceof EnumDefinition && one.type().equals(user))
                     .map(one -> ((EnumDefinition) one).values()).findFirst().orElse(List.of());
             default -> List.of();
         };

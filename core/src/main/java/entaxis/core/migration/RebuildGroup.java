@@ -1,7 +1,6 @@
 package entaxis.core.migration;
 
 import entaxis.core.reconcile.EngineWordingRules;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.CreationOrder;
@@ -54,14 +53,14 @@ final class RebuildGroup {
         Map<String, List<TableChange>> referring = new HashMap<>();
         for (TableChange change : changes) {
             change.original.foreignKeys().forEach(key -> referring
-                    .computeIfAbsent(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())),
+                    .computeIfAbsent(words.folded(key.referenced().label()),
                             name -> new ArrayList<>())
                     .add(change));
         }
         Deque<TableChange> open = new ArrayDeque<>();
         for (TableChange change : changes) {
             boolean tied = !change.original.indexes().isEmpty()
-                    || referring.containsKey(words.folded(TableNames.of(change.original)))
+                    || referring.containsKey(words.folded(change.original.label()))
                     || change.original.foreignKeys().stream().flatMap(key -> key.columns().stream())
                             .anyMatch(change.renamed::containsKey);
             if (change.rebuilt || change.renames() && tied || draws(change.original, sequences)) {
@@ -73,7 +72,7 @@ final class RebuildGroup {
             TableChange change = open.remove();
             byOriginal.put(change.original, change);
             byResult.put(change.after, change);
-            referring.getOrDefault(words.folded(TableNames.of(change.original)), List.of()).stream()
+            referring.getOrDefault(words.folded(change.original.label()), List.of()).stream()
                     .filter(found::add).forEach(open::add);
         }
     }

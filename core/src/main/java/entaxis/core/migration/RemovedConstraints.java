@@ -3,7 +3,6 @@ package entaxis.core.migration;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Matching;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
@@ -107,8 +106,8 @@ final class RemovedConstraints {
 
     /** Whether a reference, in wanted names, has to go for a moment because of what it stands on. */
     private boolean shaken(Table table, ForeignKey key) {
-        TableChange own = changes.get(words.folded(TableNames.of(table)));
-        String there = words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable()));
+        TableChange own = changes.get(words.folded(table.label()));
+        String there = words.folded(key.referenced().label());
         TableChange other = changes.get(there);
         List<String> referenced = words.folded(Questions.referenced(key, renamed));
         boolean ownColumns = own != null && (own.rebuilt || own.dropped().stream().anyMatch(key.columns()::contains)
@@ -118,7 +117,7 @@ final class RemovedConstraints {
                         || other.retyped.stream().anyMatch(Questions.referenced(key, renamed)::contains));
         boolean keyGone = droppedKeys.contains(there + "*") || droppedKeys.contains(there + referenced)
                 || dialect.referencesAnyIndex()
-                && droppedKeys.contains(words.folded(TableNames.of(table)) + words.folded(key.columns()));
+                && droppedKeys.contains(words.folded(table.label()) + words.folded(key.columns()));
         boolean nullity = !engine.altersReferencedColumns()
                 && (own != null && own.altered.stream().anyMatch(pair -> key.columns().contains(pair.to().name()))
                         || other != null && other.altered.stream()

@@ -37,7 +37,7 @@ final class RowLevels {
         List<ForeignKey> own = change.after.foreignKeys().stream()
                 .filter(key -> engine.dialect.compared(key.referencedTable())
                         .equals(engine.dialect.compared(change.after.name()))
-                        && key.referencedNamespace().equals(change.after.namespace())
+                        && key.referenced().namespace().equals(change.after.namespace())
                         && !key.referencedColumns().isEmpty()
                         && key.columns().stream().allMatch(name -> change.before.column(name).isPresent())
                         && key.referencedColumns().stream().allMatch(name -> change.before.column(name).isPresent()))

@@ -2,7 +2,6 @@ package entaxis.core.migration;
 
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.reconcile.EngineWordingRules;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -93,7 +92,7 @@ final class RulesInForce {
 
     /** Whether each row of a table refers to a row that is there. */
     boolean reference(TableChange change, ForeignKey key) {
-        String there = words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable()));
+        String there = words.folded(key.referenced().label());
         TableChange other = changes.get(there);
         return other == null ? moves.stream().anyMatch(move -> fills(move, change, key, there))
                 : key.columns().stream().allMatch(column -> keeps(change, column))
@@ -106,7 +105,7 @@ final class RulesInForce {
     /** Whether the table that is referred to is filled with just the values that refer to it. */
     private boolean fills(Moves move, TableChange change, ForeignKey key, String there) {
         List<String> referenced = Questions.referenced(key, to);
-        boolean same = move.change() == change && words.folded(TableNames.of(move.into())).equals(there)
+        boolean same = move.change() == change && words.folded(move.into().label()).equals(there)
                 && referenced.size() == key.columns().size()
                 && Set.copyOf(referenced).equals(Set.copyOf(move.split().once()));
         for (int i = 0; same && i < referenced.size(); i++) {

@@ -3,7 +3,6 @@ package entaxis.core.migration;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching;
 import entaxis.core.reconcile.Matching.Pair;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.sql.Dialect;
@@ -26,7 +25,7 @@ final class SequencePlan {
 
     SequencePlan(Schema from, Schema to, Dialect dialect, EngineWordingRules words, Alterations engine) {
         this.pairs = Matching.of(from.sequences(), to.sequences(),
-                sequence -> words.folded(TableNames.of(sequence.namespace(), sequence.name())), sequence -> "");
+                sequence -> words.folded(sequence.qualifiedName().label()), sequence -> "");
         this.engine = engine;
         this.words = words;
         this.comments = new ProgramWriter(dialect, ScriptOptions.DEFAULT);
@@ -40,16 +39,17 @@ final class SequencePlan {
             List<String> statements = new ArrayList<>(List.of(engine.scripts.createSequence(sequence)));
             comments.comment(sequence).filter(words -> !sequence.comment().isEmpty()).ifPresent(statements::add);
             statements.addAll(grants.sequence(sequence, Optional.empty()));
-            steps.add(Step.safe(Stage.TYPES, "", "Create the sequence " + sequence.name(), statements));
+            steps.add(Step.safe(Stage.TYPES, "", "Create the sequence " + sequence.qualifiedName().label(),
+                    statements));
         });
         pairs.gone().forEach(sequence -> steps.add(Step.safe(Stage.TYPES_OUT, "",
-                "Drop the sequence " + sequence.name(), List.of("DROP SEQUENCE " + name(sequence)))));
+                "Drop the sequence " + sequence.qualifiedName().label(), List.of("DROP SEQUENCE " + name(sequence)))));
     }
 
     /** The names of sequences that are dropped and made again, in small letters where case is not looked at. */
     Set<String> madeAgain() {
         return pairs.pairs().stream().filter(pair -> !counts(pair) && !engine.altersSequences())
-                .map(pair -> words.folded(TableNames.of(pair.to().namespace(), pair.to().name())))
+                .map(pair -> words.folded(pair.to().qualifiedName().label()))
                 .collect(Collectors.toSet());
     }
 
@@ -58,7 +58,7 @@ final class SequencePlan {
     }
 
     private String name(Sequence sequence) {
-        return engine.writer.qualified(sequence.namespace(), sequence.name());
+        return engine.writer.name(sequence.qualifiedName());
     }
 
     private void changed(Pair<Sequence> pair, List<Step> steps) {

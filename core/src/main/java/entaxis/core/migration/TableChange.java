@@ -5,7 +5,6 @@ import entaxis.core.reconcile.Conversion;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.reconcile.Matching;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.PrimaryKey;
@@ -61,7 +60,7 @@ final class TableChange {
     private final Set<String> unsettled = new HashSet<>();
 
     TableChange(Table original, Table before, Table after, Map<String, String> renamed, EngineWordingRules words,
-            Set<String> replacedTypes, Set<String> changedStructures,
+            Set<UserType> replacedTypes, Set<UserType> changedStructures,
             BiFunction<Column, Column, Conversion> conversions) {
         this.original = original;
         this.before = before;
@@ -90,7 +89,7 @@ final class TableChange {
     }
 
     String name() {
-        return TableNames.of(after);
+        return after.label();
     }
 
     /** Has the table made again, its rows being in another one meanwhile. */
@@ -106,7 +105,7 @@ final class TableChange {
 
     /** Whether the table or one of its columns gets another name. */
     boolean renames() {
-        return !renamed.isEmpty() || !TableNames.of(original).equals(TableNames.of(after));
+        return !renamed.isEmpty() || !original.label().equals(after.label());
     }
 
     private static Set<String> names(List<Pair<Column>> pairs, Function<Pair<Column>, Column> side) {
@@ -121,7 +120,7 @@ final class TableChange {
                 .toList();
     }
 
-    private void columns(Set<String> replacedTypes, Set<String> changedStructures,
+    private void columns(Set<UserType> replacedTypes, Set<UserType> changedStructures,
             BiFunction<Column, Column, Conversion> conversions) {
         Matching<Column> pairs =
                 Matching.of(before.columns(), after.columns(), column -> words.folded(column.name()), column -> "");
@@ -134,7 +133,7 @@ final class TableChange {
             boolean typed = !words.type(from.type()).equalsIgnoreCase(words.type(to.type()));
             boolean computed = to.generated().isPresent() && !words.computedSense(from).equals(words.computedSense(to))
                     || from.generated().isPresent() && to.generated().isEmpty();
-            boolean structure = to.type() instanceof UserType(String type) && changedStructures.contains(type);
+            boolean structure = to.type() instanceof UserType type && changedStructures.contains(type);
             boolean impossible =
                     typed && conversions.apply(from, to) == Conversion.IMPOSSIBLE
                     || typed && to.generated().isPresent();
@@ -142,7 +141,7 @@ final class TableChange {
                 replaced.add(pair);
                 continue;
             }
-            boolean anew = to.type() instanceof UserType(String type) && replacedTypes.contains(type);
+            boolean anew = to.type() instanceof UserType type && replacedTypes.contains(type);
             if (typed || anew) {
                 retyped.add(to.name());
             }

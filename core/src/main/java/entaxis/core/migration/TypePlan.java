@@ -13,6 +13,7 @@ import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.TableFeatures.Comments;
+import entaxis.core.type.SqlType.UserType;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -31,15 +32,15 @@ final class TypePlan {
     private final Alterations engine;
     private final Dialect dialect;
     private final Matching<TypeDefinition> pairs;
-    private final Set<String> replaced = new HashSet<>();
-    private final Set<String> structures = new HashSet<>();
+    private final Set<UserType> replaced = new HashSet<>();
+    private final Set<UserType> structures = new HashSet<>();
 
     TypePlan(Schema from, Schema to, Dialect dialect, EngineWordingRules words, Alterations engine) {
         this.to = to;
         this.words = words;
         this.engine = engine;
         this.dialect = dialect;
-        this.pairs = Matching.of(from.types(), to.types(), type -> words.folded(type.name()), type -> "");
+        this.pairs = Matching.of(from.types(), to.types(), type -> words.folded(type.label()), type -> "");
         boolean more = true;
         while (more) {
             more = false;
@@ -47,40 +48,40 @@ final class TypePlan {
                 boolean own = !TypeChange.inPlace(pair.from(), pair.to(), words)
                         && !words.sense(pair.from()).equals(words.sense(pair.to()));
                 boolean through = TypeChange.parts(pair.to())
-                        .anyMatch(name -> replaced.contains(name) || structures.contains(name));
+                        .anyMatch(part -> replaced.contains(part) || structures.contains(part));
                 if (own || through) {
-                    more |= (pair.to() instanceof StructureDefinition ? structures : replaced).add(pair.to().name());
+                    more |= (pair.to() instanceof StructureDefinition ? structures : replaced).add(pair.to().type());
                 }
             }
         }
     }
 
     /** Enumerations and domains that are made anew, so that their columns change type. */
-    Set<String> replacedNames() {
+    Set<UserType> replacedTypes() {
         return replaced;
     }
 
     /** Structured types that are made anew; the engine turns no value of the old into one of the new. */
-    Set<String> changedStructures() {
+    Set<UserType> changedStructures() {
         return structures;
     }
 
     void steps(List<Step> steps) {
         for (TypeDefinition type : to.types()) {
             Optional<Pair<TypeDefinition>> pair = pairs.pairs().stream().filter(both -> both.to() == type).findFirst();
-            boolean anew = replaced.contains(type.name()) || structures.contains(type.name());
+            boolean anew = replaced.contains(type.type()) || structures.contains(type.type());
             if (pair.isEmpty()) {
-                steps.add(Step.safe(Stage.TYPES, "", "Create the type " + type.name(),
+                steps.add(Step.safe(Stage.TYPES, "", "Create the type " + type.label(),
                         List.of(engine.scripts.createType(type, to))));
             } else if (anew && !engine.renamesTypes()) {
-                steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Make the type " + type.name() + " anew",
+                steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Make the type " + type.label() + " anew",
                         Stream.concat(engine.dropTypeInUse(type).stream(),
                                 Stream.of(engine.scripts.createType(type, to))).toList(),
                         Optional.empty(), "", true));
             } else if (anew) {
                 List<String> statements = new ArrayList<>(engine.renameType(pair.get().from(), old(type)));
                 statements.add(engine.scripts.createType(type, to));
-                steps.add(Step.of(Stage.TYPES, "", Risk.SLOW, "Make the type " + type.name() + " anew", statements,
+                steps.add(Step.of(Stage.TYPES, "", Risk.SLOW, "Make the type " + type.label() + " anew", statements,
                         Optional.empty(), "Every table with a column of this type is written again.", true));
             } else if (!words.sense(pair.get().from()).equals(words.sense(type))) {
                 changeInPlace(pair.get(), steps);
@@ -88,12 +89,13 @@ final class TypePlan {
         }
         for (TypeDefinition type : pairs.gone().reversed()) {
             steps.add(
-                    Step.safe(Stage.TYPES_OUT, "", "Drop the type " + type.name(), engine.dropType(type, type.name())));
+                    Step.safe(Stage.TYPES_OUT, "", "Drop the type " + type.label(),
+                            engine.dropType(type, type.name())));
         }
         for (Pair<TypeDefinition> pair : pairs.pairs().reversed()) {
-            if ((replaced.contains(pair.to().name()) || structures.contains(pair.to().name()))
+            if ((replaced.contains(pair.to().type()) || structures.contains(pair.to().type()))
                     && engine.renamesTypes()) {
-                steps.add(Step.safe(Stage.TYPES_OUT, "", "Drop what the type " + pair.to().name() + " was",
+                steps.add(Step.safe(Stage.TYPES_OUT, "", "Drop what the type " + pair.to().label() + " was",
                         engine.dropType(pair.from(), old(pair.to()))));
             }
         }
@@ -104,7 +106,7 @@ final class TypePlan {
     }
 
     private void changeInPlace(Pair<TypeDefinition> pair, List<Step> steps) {
-        String name = engine.writer.qualified("", pair.to().name());
+        String name = engine.writer.name(pair.to().qualifiedName());
         if (pair.from() instanceof EnumDefinition before && pair.to() instanceof EnumDefinition now) {
             List<String> statements = new ArrayList<>();
             List<String> there = new ArrayList<>(before.values());
@@ -117,7 +119,7 @@ final class TypePlan {
                     there.add(value);
                 }
             }
-            steps.add(Step.of(Stage.FIRST, "", Risk.SAFE, "Add values to " + now.name(), statements, Optional.empty(),
+            steps.add(Step.of(Stage.FIRST, "", Risk.SAFE, "Add values to " + now.label(), statements, Optional.empty(),
                     "Before the transaction: a new value can be used only when it is committed.", false));
             return;
         }
@@ -129,8 +131,8 @@ final class TypePlan {
                         .orElse("DROP DEFAULT"));
             }
             boolean ownWord = dialect.domainsRefuseNull();
-            Optional<CheckRule> was = ownWord ? before.rule() : before.check();
-            Optional<CheckRule> becomes = ownWord ? now.rule() : now.check();
+            Optional<CheckRule> was = ownWord ? before.check() : before.checkOfAll();
+            Optional<CheckRule> becomes = ownWord ? now.check() : now.checkOfAll();
             if (!was.map(check -> words.sense(check.condition()))
                     .equals(becomes.map(check -> words.sense(check.condition())))) {
                 was.ifPresent(check -> statements.add(alter + "DROP CONSTRAINT " + engine.name(check.name())));
@@ -139,14 +141,14 @@ final class TypePlan {
             if (ownWord && before.required() != now.required()) {
                 statements.add(alter + (now.required() ? "SET NOT NULL" : "DROP NOT NULL"));
             }
-            steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Change the rules of the domain " + now.name(),
+            steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Change the rules of the domain " + now.label(),
                     statements, Optional.empty(), "Every column of this domain is checked.", true));
         }
     }
 
     /** A type before; empty where it is made now. */
     Optional<TypeDefinition> before(TypeDefinition type) {
-        boolean anew = replaced.contains(type.name()) || structures.contains(type.name());
+        boolean anew = replaced.contains(type.type()) || structures.contains(type.type());
         return pairs.pairs().stream().filter(both -> both.to() == type && !anew).map(Pair::from).findFirst();
     }
 
@@ -156,9 +158,9 @@ final class TypePlan {
         }
         for (TypeDefinition type : to.types()) {
             if (!type.comment().equals(before(type).map(TypeDefinition::comment).orElse(""))) {
-                steps.add(Step.safe(Stage.COMMENTS, "", CommentPlan.comment(type.comment(), "the type " + type.name()),
+                steps.add(Step.safe(Stage.COMMENTS, "", CommentPlan.comment(type.comment(), "the type " + type.label()),
                         List.of("COMMENT ON " + engine.scripts.kind(type) + " "
-                                + engine.writer.qualified("", type.name()) + " IS "
+                                + engine.writer.name(type.qualifiedName()) + " IS "
                         + dialect.literal(type.comment()))));
             }
         }

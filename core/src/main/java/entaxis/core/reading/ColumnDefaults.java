@@ -2,7 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import java.util.Optional;
 
 /** Takes defaults of columns; one that draws from a sequence of the column's own is an identity. */

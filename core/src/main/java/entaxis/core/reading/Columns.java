@@ -6,7 +6,7 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.ColumnDefinition;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.syntax.SyntaxRule;
 import entaxis.core.type.SqlType;
 import java.util.List;
@@ -45,8 +45,8 @@ final class Columns {
         if (column.identity != Identity.NONE && builder.takes(SyntaxRule.COUNTING_DEFAULTS)) {
             column.counted = "nextval('" + implied.sequence(table, column.name) + "'::regclass)";
         }
-        column.required |= column.type instanceof SqlType.UserType(String type)
-                && builder.requiredTypes.contains(builder.key(new QualifiedName("", type)));
+        column.required |= column.type instanceof SqlType.UserType type
+                && builder.requiredTypes.contains(builder.key(new QualifiedName(type.namespace(), type.name())));
         table.add(column);
         clauses(table, column, definition.clauses());
         if (definition.serial()) {

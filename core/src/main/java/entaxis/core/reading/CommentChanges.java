@@ -3,7 +3,7 @@ package entaxis.core.reading;
 import entaxis.core.statement.CommentOn;
 import entaxis.core.statement.PlacedName;
 import entaxis.core.statement.ProgramName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 
 /** Carries out COMMENT ON. */
 final class CommentChanges {

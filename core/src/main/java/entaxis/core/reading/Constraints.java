@@ -6,7 +6,8 @@ import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.UniqueKey;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
+import entaxis.core.statement.IndexDefinition;
 import entaxis.core.statement.Reference;
 import entaxis.core.statement.TableConstraint;
 import entaxis.core.syntax.SyntaxRule;
@@ -18,7 +19,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 
 /** Gives tables the keys, references and rules that statements define. */
 final class Constraints {
@@ -55,11 +55,7 @@ final class Constraints {
             case TableConstraint.Check(String name, String condition) ->
                     addCheck(table, implied.given(table, name), condition, "");
             case TableConstraint.Index(var definition) -> indexes.add(table, definition);
-            case TableConstraint.Exclusion(String name, var columns, String text) -> table.indexes.add(
-                    new TableIndex(name.isEmpty() ? implied.exclusion(table, columns)
-                                    : implied.given(table, name), false,
-                            List.of(new IndexColumn(text, false, true, OptionalInt.empty())), "exclude",
-                            Optional.empty()));
+            case TableConstraint.Exclusion(var definition) -> exclusion(table, definition);
             case TableConstraint.Period(String name, var ends, int place) -> period(table, name, ends, place);
             case TableConstraint.NotNull(String column) -> table.require(column);
             case TableConstraint.Default(String column, int place, String expression) ->
@@ -77,6 +73,15 @@ final class Constraints {
         } else {
             addUnique(table, name, key.columns(), key.place());
         }
+    }
+
+    private void exclusion(TableBuilder table, IndexDefinition definition) {
+        // PostgreSQL source, ChooseIndexColumnNames
+        List<String> columns = definition.columns().stream()
+                .map(column -> column.expression() ? "expr" : column.name()).toList();
+        String name = implied.given(table, definition.name());
+        table.indexes.add(new TableIndex(name.isEmpty() ? implied.exclusion(table, columns) : name, false,
+                definition.columns(), definition.method(), definition.predicate(), definition.included()));
     }
 
     private void fromIndex(TableBuilder table, TableConstraint.KeyFromIndex key) {
@@ -156,14 +161,13 @@ final class Constraints {
         }
         QualifiedName parent = reference.table();
         ForeignKey key = new ForeignKey(Optional.empty(), name.isEmpty() ? implied.foreignKey(table, own) : name, own,
-                parent.namespace(), parent.name(), reference.columns(), reference.onDelete(), reference.onUpdate(),
-                reference.deferral());
+                parent, reference.columns(), reference.onDelete(), reference.onUpdate(), reference.deferral());
         table.foreignKeys.add(builder.table(parent).map(other -> spelled(key, other)).orElse(key));
     }
 
     private static ForeignKey spelled(ForeignKey key, TableBuilder other) {
         return other.name.equals(key.referencedTable()) && other.spellsAll(key.referencedColumns()) ? key
-                : key.to(other.name, key.referencedColumns().stream()
+                : key.to(key.referenced().named(other.name), key.referencedColumns().stream()
                         .map(column -> other.spelled(column).orElse(column)).toList());
     }
 

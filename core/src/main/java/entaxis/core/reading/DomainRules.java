@@ -1,11 +1,15 @@
 package entaxis.core.reading;
 
+import entaxis.core.expression.Conjunction;
 import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The rules of domains one by one, because statements add, rename and drop each by its name; a domain itself holds all
@@ -14,6 +18,7 @@ import java.util.Optional;
 final class DomainRules {
     private final boolean exact;
     private final Map<String, List<CheckRule>> rules = new HashMap<>();
+    private final Set<String> required = new HashSet<>();
 
     /**
      * For an engine.
@@ -27,12 +32,25 @@ final class DomainRules {
     /** Begins a domain that has no rule yet. */
     void begin(String domain) {
         rules.put(domain, new ArrayList<>(1));
+        required.remove(domain);
+    }
+
+    /** Lets a domain refuse null, or not. */
+    void require(String domain, boolean refuses) {
+        if (refuses) {
+            required.add(domain);
+        } else {
+            required.remove(domain);
+        }
     }
 
     /** Takes the rules of a domain over to its new name. */
     void move(String domain, String now) {
         rules.put(now, of(domain));
         rules.remove(domain);
+        if (required.remove(domain)) {
+            required.add(now);
+        }
     }
 
     private List<CheckRule> of(String domain) {
@@ -68,8 +86,14 @@ final class DomainRules {
 
     /** All rules of a domain as one, under the name of the first. */
     Optional<CheckRule> all(String domain) {
-        return of(domain).stream().reduce((first, second) -> new CheckRule(first.name(),
-                "(" + first.condition() + ") AND (" + second.condition() + ")"));
+        List<CheckRule> all = of(domain);
+        return all.isEmpty() ? Optional.empty() : Optional.of(new CheckRule(all.getFirst().name(),
+                Conjunction.of(all.stream().map(CheckRule::condition).toList())));
+    }
+
+    /** A domain with all its rules. */
+    DomainDefinition put(String key, DomainDefinition domain) {
+        return domain.withRequired(required.contains(key)).ruled(all(key));
     }
 
     private Optional<CheckRule> named(List<CheckRule> all, String name) {

@@ -22,7 +22,7 @@ final class Partitions {
 
     private static void add(TableBuilder part, ForeignKey key) {
         if (part.foreignKeys.stream().noneMatch(own -> own.columns().equals(key.columns())
-                && own.referencedTable().equals(key.referencedTable()))) {
+                && own.referenced().equals(key.referenced()))) {
             part.foreignKeys.add(key);
         }
     }

@@ -5,7 +5,7 @@ import entaxis.core.schema.Grant;
 import entaxis.core.schema.Privileges;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.statement.ChangePrivileges;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.SecuredObjects;
 import java.util.List;

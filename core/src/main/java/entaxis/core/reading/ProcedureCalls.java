@@ -3,7 +3,7 @@ package entaxis.core.reading;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.statement.CallProcedure;
 import entaxis.core.statement.CallProcedure.Argument;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import java.util.ArrayList;
 import java.util.List;

@@ -5,7 +5,7 @@ import entaxis.core.schema.Program;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.statement.ProgramName;
 import entaxis.core.statement.ProgramStatement;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import java.util.List;
 import java.util.Map;

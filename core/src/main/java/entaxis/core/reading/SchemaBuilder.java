@@ -14,7 +14,7 @@ import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.ProgramHead;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.syntax.ScriptSyntax;
 import entaxis.core.syntax.SyntaxRule;
 import java.util.ArrayList;
@@ -218,10 +218,9 @@ final class SchemaBuilder {
 
     /** Whether a reference of a table leads to the table of a name. */
     boolean refersTo(ForeignKey reference, TableBuilder from, QualifiedName to) {
-        String namespace = reference.referencedNamespace().isEmpty() ? from.namespace : reference.referencedNamespace();
-        return key(new QualifiedName(namespace, reference.referencedTable())).equals(key(to))
-                || reference.referencedNamespace().isEmpty()
-                && key(new QualifiedName("", reference.referencedTable())).equals(key(to));
+        QualifiedName said = reference.referenced();
+        boolean beside = said.namespace().isEmpty() && key(said.in(from.namespace)).equals(key(to));
+        return beside || key(said).equals(key(to));
     }
 
     /** Gives a table another name, also in the references of others. */
@@ -229,8 +228,7 @@ final class SchemaBuilder {
         tables.values()
                 .forEach(other -> other.foreignKeys.replaceAll(
                         key -> refersTo(key, other, before)
-                                ? key.to(now.name(), key.referencedColumns()).into(now.namespace().isEmpty()
-                                        ? key.referencedNamespace() : now.namespace())
+                                ? key.to(now.namespace().isEmpty() ? key.referenced().named(now.name()) : now)
                                 : key));
         tables.remove(key(before));
         table.name = now.name();
@@ -247,7 +245,7 @@ final class SchemaBuilder {
         QualifiedName self = new QualifiedName(table.namespace, table.name);
         tables.values()
                 .forEach(other -> other.foreignKeys.replaceAll(key -> !refersTo(key, other, self) ? key
-                        : key.to(key.referencedTable(), key.referencedColumns().stream()
+                        : key.to(key.referenced(), key.referencedColumns().stream()
                                 .map(name -> table.same(name, before) ? now : name).toList())));
         table.heirs.forEach(heir -> heir.column(before).ifPresent(inherited -> rename(heir, inherited, now)));
     }
@@ -326,16 +324,23 @@ final class SchemaBuilder {
     }
 
     private Table done(TableBuilder table) {
-        table.foreignKeys.replaceAll(key -> key.referencedColumns().isEmpty() ? completed(table, key) : key);
+        table.foreignKeys.replaceAll(key -> completed(table, key));
         return grants.told(table.done());
     }
 
+    /** A reference by the name that its table has here; one that names no columns leads to the key of that table. */
     private ForeignKey completed(TableBuilder table, ForeignKey key) {
-        String namespace = key.referencedNamespace().isEmpty() ? table.namespace : key.referencedNamespace();
-        Optional<TableBuilder> parent = table(new QualifiedName(namespace, key.referencedTable()))
-                .or(() -> table(new QualifiedName("", key.referencedTable())));
-        List<String> columns = parent.flatMap(other -> other.primaryKey).map(PrimaryKey::columns).orElse(List.of());
-        return columns.size() != key.columns().size() ? key : key.to(key.referencedTable(), columns);
+        QualifiedName said = key.referenced();
+        Optional<TableBuilder> parent = said.namespace().isEmpty() && !table.namespace.isEmpty()
+                ? table(said.in(table.namespace)).or(() -> table(said)) : table(said);
+        if (parent.isEmpty()) {
+            return key;
+        }
+        boolean sameName = parent.get().namespace.equals(said.namespace());
+        ForeignKey named = sameName ? key : key.to(said.in(parent.get().namespace));
+        List<String> columns = parent.get().primaryKey.map(PrimaryKey::columns).orElse(List.of());
+        boolean bare = key.referencedColumns().isEmpty() && columns.size() == key.columns().size();
+        return bare ? named.to(named.referenced(), columns) : named;
     }
 
     /** Whether scripts of the engine may say something that ISO SQL does not. */

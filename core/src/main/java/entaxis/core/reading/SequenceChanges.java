@@ -3,7 +3,7 @@ package entaxis.core.reading;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.reading.SchemaBuilder.ReadSequence;
 import entaxis.core.schema.SecuredObject;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.SequenceStatement;
 import entaxis.core.statement.SequenceStatement.OwningColumn;

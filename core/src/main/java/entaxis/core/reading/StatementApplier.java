@@ -17,7 +17,7 @@ import entaxis.core.statement.DropTables;
 import entaxis.core.statement.InsertRows;
 import entaxis.core.statement.MoveToSchema;
 import entaxis.core.statement.ProgramStatement;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.RenameIndex;
 import entaxis.core.statement.RenameTables;
 import entaxis.core.statement.ScriptStatement;

@@ -7,7 +7,7 @@ import entaxis.core.schema.UniqueKey;
 import entaxis.core.statement.AlterTable;
 import entaxis.core.statement.ColumnDefinition;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.RenameTables;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.SecuredObjects;

@@ -7,6 +7,7 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Grant;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
@@ -279,7 +280,7 @@ final class TableBuilder {
     Table done() {
         List<Column> finished = new ArrayList<>(columns.size());
         columns.forEach(column -> finished.add(column.done()));
-        return new Table(Optional.empty(), namespace, name, finished, primaryKey, uniqueKeys, checks, foreignKeys,
-                indexes, comment, grants);
+        return new Table(Optional.empty(), new QualifiedName(namespace, name), finished, primaryKey, uniqueKeys, checks,
+                foreignKeys, indexes, comment, grants);
     }
 }

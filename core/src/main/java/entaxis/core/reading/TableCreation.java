@@ -9,7 +9,7 @@ import entaxis.core.statement.CreateTable;
 import entaxis.core.statement.DropTables;
 import entaxis.core.statement.LikeTable;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.SyntaxError;
 import entaxis.core.statement.TableConstraint;

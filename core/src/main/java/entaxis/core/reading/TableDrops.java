@@ -69,7 +69,7 @@ final class TableDrops {
         boolean gone = table.uniqueKeys.removeIf(key -> table.same(key.name(), name))
                 | table.foreignKeys.removeIf(key -> table.same(key.name(), name))
                 | table.checks.removeIf(check -> table.same(check.name(), name))
-                | table.indexes.removeIf(index -> index.method().equals("exclude") && table.same(index.name(), name));
+                | table.indexes.removeIf(index -> index.excludes() && table.same(index.name(), name));
         if (gone) {
             table.heirs.forEach(heir -> heir.checks.removeIf(check -> heir.same(check.name(), name)));
             return;

@@ -8,7 +8,7 @@ import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.FieldDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.TypeStatement;
 import entaxis.core.statement.TypeStatement.FieldChange;
@@ -39,13 +39,13 @@ final class TypeChanges {
         switch (change) {
             case TypeStatement.CreateEnumeration(PlacedName name, List<String> values) -> {
                 refuseTwice(name);
-                define(name.name(), new EnumDefinition(name.name().name(), values, ""));
+                define(name.name(), new EnumDefinition(home(name.name()), values, ""));
             }
             case TypeStatement.CreateStructure(PlacedName name, boolean onlyIfAbsent, var fields) -> {
                 if (passedAsThere(name, onlyIfAbsent)) {
                     return false;
                 }
-                define(name.name(), new StructureDefinition(name.name().name(), fields.stream()
+                define(name.name(), new StructureDefinition(home(name.name()), fields.stream()
                         .map(field -> new FieldDefinition(field.name(), types.type(field.type()))).toList(), ""));
             }
             case TypeStatement.CreateDomain domain -> {
@@ -53,8 +53,7 @@ final class TypeChanges {
             }
             case TypeStatement.CreateAlias(PlacedName name, var base, boolean required) -> {
                 refuseTwice(name);
-                define(name.name(), new DomainDefinition(name.name().name(), types.type(base), Optional.empty(),
-                        Optional.empty(), ""));
+                define(name.name(), DomainDefinition.of(home(name.name()), types.type(base)));
                 if (required) {
                     builder.requiredTypes.add(builder.key(name.name()));
                 }
@@ -98,7 +97,7 @@ final class TypeChanges {
         }
         SqlType base = types.type(created.base());
         if (base instanceof SqlType.EnumType(List<String> values)) {
-            define(name, new EnumDefinition(name.name(), values, ""));
+            define(name, new EnumDefinition(home(name), values, ""));
             if (created.defaultValue().isPresent()) {
                 log.steppedOver(statement.start(), "default of an enumeration");
             }
@@ -110,8 +109,9 @@ final class TypeChanges {
             String named = rule.name().isEmpty() ? implied.domainCheck(name.name()) : rule.name();
             builder.domainRules.add(key, new CheckRule(named, rule.condition()));
         }
-        define(name, new DomainDefinition(name.name(), base, created.defaultValue(), builder.domainRules.all(key), "")
-                .withRequired(created.required()));
+        builder.domainRules.require(key, created.required());
+        define(name, builder.domainRules.put(key,
+                DomainDefinition.of(home(name), base).withDefault(created.defaultValue())));
         return true;
     }
 
@@ -187,10 +187,10 @@ final class TypeChanges {
         if (builder.requiredTypes.remove(key)) {
             builder.requiredTypes.add(builder.key(now));
         }
-        define(now, type.named(now.name()));
-        builder.tables().forEach(table -> table.columns.stream()
-                .filter(column -> column.type.equals(new SqlType.UserType(type.name())))
-                .forEach(column -> column.type = new SqlType.UserType(now.name())));
+        TypeDefinition renamed = type.named(home(now));
+        define(now, renamed);
+        builder.tables().forEach(table -> table.columns.stream().filter(column -> column.type.equals(type.type()))
+                .forEach(column -> column.type = renamed.type()));
     }
 
     private boolean alterDomain(QualifiedName name, TypeStatement.Change change, ScriptStatement statement) {
@@ -218,32 +218,34 @@ final class TypeChanges {
                 builder.types.put(key, domain.withDefault(expression));
                 return true;
             }
-            case TypeStatement.SetRequired(boolean required) -> {
-                builder.types.put(key, domain.withRequired(required));
-                return true;
-            }
+            case TypeStatement.SetRequired(boolean required) -> rules.require(key, required);
             default -> {
                 return false;
             }
         }
-        builder.types.put(key, domain.withRule(rules.all(key)));
+        builder.types.put(key, rules.put(key, domain));
         return true;
     }
 
+    /** The name of a type; the default schema goes without saying. */
+    private QualifiedName home(QualifiedName name) {
+        return name.in(builder.home(name.namespace()));
+    }
+
     private void drop(TypeStatement.DropTypes dropped) {
-        List<String> gone = new ArrayList<>();
+        List<SqlType> gone = new ArrayList<>();
         dropped.names().forEach(name -> Optional.ofNullable(builder.types.remove(builder.key(name)))
-                .ifPresent(type -> gone.add(type.name())));
+                .ifPresent(type -> gone.add(type.type())));
         if (dropped.cascade()) {
             gone.forEach(this::dropColumnsOf);
         }
     }
 
     /** PostgreSQL manual, DROP TYPE: columns of the type go with it. */
-    private void dropColumnsOf(String type) {
+    private void dropColumnsOf(SqlType type) {
         if (builder.takes(SyntaxRule.DROPPED_TYPE_TAKES_COLUMNS)) {
             builder.tables().forEach(table -> table.columns.stream()
-                    .filter(column -> column.type.equals(new SqlType.UserType(type))).toList().forEach(column -> {
+                    .filter(column -> column.type.equals(type)).toList().forEach(column -> {
                         builder.dropReferences(table, List.of(column.name));
                         table.drop(column, false);
                     }));

@@ -2,7 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.SpelledTypes;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.TypeName;
 import entaxis.core.syntax.SyntaxRule;
 import entaxis.core.type.SqlType;
@@ -66,7 +66,7 @@ final class TypeResolver {
         TypeDefinition own = builder.types.isEmpty() ? null
                 : builder.types.get(builder.key(new QualifiedName(name.namespace(), name.name())));
         if (own != null) {
-            return new Resolved(new UserType(own.name()), false);
+            return new Resolved(own.type(), false);
         }
         TypeSpelling spelling = SpelledTypes.cut(builtIn(name));
         boolean counts = builder.takes(SyntaxRule.SERIAL_TYPES);

@@ -8,6 +8,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TablePart;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition;
@@ -67,8 +68,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         private List<TypeDefinition> typesBefore = List.of();
         private List<TypeDefinition> typesWanted = List.of();
         private List<TypeDefinition> allTypes = List.of();
-        private Map<String, String> defaultsBefore = Map.of();
-        private Map<String, String> defaultsWanted = Map.of();
+        private Map<SqlType, String> defaultsBefore = Map.of();
+        private Map<SqlType, String> defaultsWanted = Map.of();
 
         Run(Dialect dialect, RenameMap pairing) {
             this.words = new EngineWordingRules(dialect);
@@ -78,7 +79,12 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         }
 
         private void say(SchemaPart part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
-            differences.add(new Difference(part, table, name, aspect, from, to, risk));
+            say(part, table, name, aspect, from, to, risk, Optional.empty(), Optional.empty());
+        }
+
+        private void say(SchemaPart part, String table, String name, Aspect aspect, String from, String to, Risk risk,
+                Optional<TablePart> have, Optional<TablePart> want) {
+            differences.add(new Difference(part, table, name, aspect, from, to, risk, have, want));
         }
 
         private void unlessSame(SchemaPart part, String table, String name, Aspect aspect, String from, String to,
@@ -99,17 +105,17 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             Map<String, Table> known = words.byName(from.tables());
             Map<String, Table> wanted = words.byName(to.tables());
             for (Table table : to.tables()) {
-                Table own = known.get(words.folded(TableNames.of(table)));
+                Table own = known.get(words.folded(table.label()));
                 if (own == null) {
-                    say(SchemaPart.TABLE, TableNames.of(table), "", Aspect.PRESENCE, "",
+                    say(SchemaPart.TABLE, table.label(), "", Aspect.PRESENCE, "",
                             words.writer().create(table, table.foreignKeys()), Risk.SAFE);
                 } else {
                     table(own, table, known, wanted);
                 }
             }
             for (Table table : from.tables()) {
-                if (!wanted.containsKey(words.folded(TableNames.of(table)))) {
-                    say(SchemaPart.TABLE, TableNames.of(table), "", Aspect.PRESENCE,
+                if (!wanted.containsKey(words.folded(table.label()))) {
+                    say(SchemaPart.TABLE, table.label(), "", Aspect.PRESENCE,
                             words.writer().create(table, table.foreignKeys()), "", Risk.LOSES_DATA);
                 }
             }
@@ -129,14 +135,14 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         // types, sequences, programs
 
         private void types(List<TypeDefinition> from, List<TypeDefinition> to) {
-            each(from, to, TypeDefinition::name, this::type,
-                    gone -> say(SchemaPart.TYPE, "", gone.name(), Aspect.PRESENCE, words.wording(gone), "", Risk.SAFE),
-                    fresh -> say(SchemaPart.TYPE, "", fresh.name(), Aspect.PRESENCE, "", words.wording(fresh),
+            each(from, to, TypeDefinition::label, this::type,
+                    gone -> say(SchemaPart.TYPE, "", gone.label(), Aspect.PRESENCE, words.wording(gone), "", Risk.SAFE),
+                    fresh -> say(SchemaPart.TYPE, "", fresh.label(), Aspect.PRESENCE, "", words.wording(fresh),
                             Risk.SAFE));
         }
 
         private void type(TypeDefinition from, TypeDefinition to) {
-            String name = to.name();
+            String name = to.label();
             if (!words.sense(from).equals(words.sense(to))) {
                 say(SchemaPart.TYPE, "", name, Aspect.DEFINITION, words.wording(from), words.wording(to),
                         risk(from, to));
@@ -150,7 +156,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         private Risk risk(TypeDefinition from, TypeDefinition to) {
             boolean values = from instanceof EnumDefinition && to instanceof EnumDefinition
                     || from instanceof DomainDefinition && to instanceof DomainDefinition;
-            boolean carried = !TypeChange.inPlace(from, to, words) && TypeChange.inStructure(to.name(), allTypes);
+            boolean carried = !TypeChange.inPlace(from, to, words) && TypeChange.inStructure(to.type(), allTypes);
             if (!values || carried) {
                 return Risk.LOSES_DATA;
             }
@@ -160,9 +166,9 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
 
         private void sequences(List<Sequence> from, List<Sequence> to) {
             Function<Sequence, String> wording = sequence -> "from " + sequence.start() + " by " + sequence.step();
-            each(from, to, sequence -> TableNames.of(sequence.namespace(), sequence.name()),
+            each(from, to, sequence -> sequence.qualifiedName().label(),
                     (one, other) -> {
-                        String name = TableNames.of(other.namespace(), other.name());
+                        String name = other.qualifiedName().label();
                         unlessSame(SchemaPart.SEQUENCE, "", name, Aspect.DEFINITION, wording.apply(one),
                                 wording.apply(other), Risk.SAFE);
                         if (dialect.commentsOnSequences()) {
@@ -171,9 +177,9 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                         }
                         privileges(SchemaPart.SEQUENCE, "", name, one.grants(), other.grants());
                     },
-                    gone -> say(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()), Aspect.PRESENCE,
+                    gone -> say(SchemaPart.SEQUENCE, "", gone.qualifiedName().label(), Aspect.PRESENCE,
                             wording.apply(gone), "", Risk.SAFE),
-                    fresh -> say(SchemaPart.SEQUENCE, "", TableNames.of(fresh.namespace(), fresh.name()),
+                    fresh -> say(SchemaPart.SEQUENCE, "", fresh.qualifiedName().label(),
                             Aspect.PRESENCE, "", wording.apply(fresh), Risk.SAFE));
         }
 
@@ -220,7 +226,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
         // tables
 
         private void table(Table from, Table to, Map<String, Table> known, Map<String, Table> wanted) {
-            String name = TableNames.of(to);
+            String name = to.label();
             String before = back.table(name);
             if (!before.equals(name)) {
                 say(SchemaPart.TABLE, name, "", Aspect.NAME, before, name, Risk.SAFE);
@@ -255,7 +261,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                     boolean asked = column.required() && column.defaultValue().isEmpty() && column.generated().isEmpty()
                             && column.identity() == entaxis.core.design.Attribute.Identity.NONE;
                     say(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE, "", words.writer().column(to, column),
-                            asked ? Risk.MAY_FAIL : Risk.SAFE);
+                            asked ? Risk.MAY_FAIL : Risk.SAFE, Optional.empty(), Optional.of(column));
                 } else {
                     order.add(words.folded(column.name()));
                     column(table, own, column);
@@ -265,7 +271,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                 if (known.containsKey(words.folded(column.name()))) {
                     say(SchemaPart.COLUMN, table, column.name(), Aspect.PRESENCE, words.writer().column(from, column),
                             "", column.generated().isPresent() || pairing.moved(table, column.name()).isPresent()
-                                    ? Risk.SAFE : Risk.LOSES_DATA);
+                                    ? Risk.SAFE : Risk.LOSES_DATA, Optional.of(column), Optional.empty());
                 }
             }
             List<String> present =
@@ -285,80 +291,87 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             String name = to.name();
             String before = back.column(back.table(table), name);
             if (!before.equals(name)) {
-                say(SchemaPart.COLUMN, table, name, Aspect.NAME, before, name, Risk.SAFE);
+                differs(table, from, to, Aspect.NAME, before, name, Risk.SAFE);
             }
             String type = words.type(from.type());
             String wantedType = words.type(to.type());
             boolean unsaid = from.generated().isPresent() && to.generated().isPresent()
                     && (type.isEmpty() || wantedType.isEmpty());
             if (!unsaid && !words.folded(type).equalsIgnoreCase(words.folded(wantedType))) {
-                say(SchemaPart.COLUMN, table, name, Aspect.TYPE, type, wantedType,
+                differs(table, from, to, Aspect.TYPE, type, wantedType,
                         from.generated().isPresent() && to.generated().isPresent() ? Risk.SLOW
                         : Conversion.of(from.type(), typesBefore, to.type(), typesWanted, dialect).risk());
             }
             if (from.required() != to.required()) {
-                say(SchemaPart.COLUMN, table, name, Aspect.REQUIRED, from.required() ? "not null" : "null",
+                differs(table, from, to, Aspect.REQUIRED, from.required() ? "not null" : "null",
                         to.required() ? "not null" : "null", to.required() ? Risk.MAY_FAIL : Risk.SAFE);
             }
             if (!ownDefault(from, defaultsBefore).equals(ownDefault(to, defaultsWanted))) {
-                say(SchemaPart.COLUMN, table, name, Aspect.DEFAULT, from.defaultValue().orElse(""),
+                differs(table, from, to, Aspect.DEFAULT, from.defaultValue().orElse(""),
                         to.defaultValue().orElse(""), Risk.SAFE);
             }
-            unlessSame(SchemaPart.COLUMN, table, name, Aspect.IDENTITY, words.identity(from), words.identity(to),
-                    Risk.SAFE);
+            if (!words.identity(from).equals(words.identity(to))) {
+                differs(table, from, to, Aspect.IDENTITY, words.identity(from), words.identity(to), Risk.SAFE);
+            }
             if (!words.computedSense(from).equals(words.computedSense(to))) {
-                say(SchemaPart.COLUMN, table, name, Aspect.COMPUTED, words.computed(from), words.computed(to),
+                differs(table, from, to, Aspect.COMPUTED, words.computed(from), words.computed(to),
                         to.generated().isPresent() && from.generated().isEmpty() ? Risk.LOSES_DATA : Risk.SLOW);
             }
             Optional<String> change = from.details().onUpdate().map(words::sense);
             if (!change.equals(to.details().onUpdate().map(words::sense))) {
-                say(SchemaPart.COLUMN, table, name, Aspect.ON_CHANGE, from.details().onUpdate().orElse(""),
+                differs(table, from, to, Aspect.ON_CHANGE, from.details().onUpdate().orElse(""),
                         to.details().onUpdate().orElse(""), Risk.SAFE);
             }
             Optional<String> order = from.details().collation();
             Optional<String> wantedOrder = to.details().collation();
             if (order.isPresent() && wantedOrder.isPresent() && !order.get().equalsIgnoreCase(wantedOrder.get())) {
-                say(SchemaPart.COLUMN, table, name, Aspect.COLLATION, order.get(), wantedOrder.get(), Risk.SLOW);
+                differs(table, from, to, Aspect.COLLATION, order.get(), wantedOrder.get(), Risk.SLOW);
             }
-            if (words.commented()) {
-                unlessSame(SchemaPart.COLUMN, table, name, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
+            if (words.commented() && !from.comment().equals(to.comment())) {
+                differs(table, from, to, Aspect.COMMENT, from.comment(), to.comment(), Risk.SAFE);
             }
+        }
+
+        private void differs(String table, Column from, Column to, Aspect aspect, String one, String other, Risk risk) {
+            say(SchemaPart.COLUMN, table, to.name(), aspect, one, other, risk, Optional.of(from), Optional.of(to));
         }
 
         /** What a default means; nothing if it only says again what the column's domain says. */
-        private String ownDefault(Column column, Map<String, String> domains) {
+        private String ownDefault(Column column, Map<SqlType, String> domains) {
             String sense = words.defaultSense(column);
-            return column.type() instanceof SqlType.UserType(String name)
-                    && sense.equals(domains.getOrDefault(name, "")) ? "" : sense;
+            return column.type() instanceof SqlType.UserType domain
+                    && sense.equals(domains.getOrDefault(domain, "")) ? "" : sense;
         }
 
-        private Map<String, String> defaults(List<TypeDefinition> types) {
-            Map<String, String> defaults = new HashMap<>();
+        private Map<SqlType, String> defaults(List<TypeDefinition> types) {
+            Map<SqlType, String> defaults = new HashMap<>();
             for (TypeDefinition type : types) {
                 if (type instanceof DomainDefinition domain && domain.defaultValue().isPresent()) {
-                    defaults.put(domain.name(), words.defaultSense(new Column(Optional.empty(), "", domain.base(),
-                            false, domain.defaultValue(), entaxis.core.design.Attribute.Identity.NONE, "")));
+                    defaults.put(domain.type(), words.defaultSense(
+                            Column.of("", domain.base()).withDefault(domain.defaultValue())));
                 }
             }
             return defaults;
         }
 
-        private <T> void constraints(ConstraintKind<T> kind, String table, List<T> from, List<T> to) {
+        private <T extends TablePart> void constraints(ConstraintKind<T> kind, String table, List<T> from, List<T> to) {
             Matching<T> pairs = kind.pairs(from, to);
             for (Pair<T> pair : pairs.pairs()) {
                 if (!kind.sense().apply(pair.from()).equals(kind.sense().apply(pair.to()))) {
                     say(kind.part(), table, kind.label(pair.to()), Aspect.DEFINITION, kind.wording().apply(pair.from()),
-                            kind.wording().apply(pair.to()), kind.risk(pair.from(), pair.to()));
+                            kind.wording().apply(pair.to()), kind.risk(pair.from(), pair.to()),
+                            Optional.of(pair.from()), Optional.of(pair.to()));
                 }
                 if (kind.renamed(pair.from(), pair.to())) {
                     say(kind.part(), table, kind.label(pair.to()), Aspect.NAME, kind.name().apply(pair.from()),
-                            kind.name().apply(pair.to()), Risk.SAFE);
+                            kind.name().apply(pair.to()), Risk.SAFE, Optional.of(pair.from()),
+                            Optional.of(pair.to()));
                 }
             }
             pairs.fresh().forEach(item -> say(kind.part(), table, kind.label(item), Aspect.PRESENCE, "",
-                    kind.wording().apply(item), kind.risk(item)));
+                    kind.wording().apply(item), kind.risk(item), Optional.empty(), Optional.of(item)));
             pairs.gone().forEach(item -> say(kind.part(), table, kind.label(item), Aspect.PRESENCE,
-                    kind.wording().apply(item), "", Risk.SAFE));
+                    kind.wording().apply(item), "", Risk.SAFE, Optional.of(item), Optional.empty()));
         }
     }
 }

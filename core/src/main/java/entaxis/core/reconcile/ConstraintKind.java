@@ -5,6 +5,7 @@ import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TablePart;
 import entaxis.core.schema.UniqueKey;
 import java.util.HashMap;
 import java.util.List;
@@ -23,7 +24,7 @@ import java.util.function.Function;
  * @param called  the first under the name of the second
  * @param risk    what putting one on does to rows
  */
-record ConstraintKind<T>(SchemaPart part, EngineWordingRules words, Function<Table, List<T>> of,
+record ConstraintKind<T extends TablePart>(SchemaPart part, EngineWordingRules words, Function<Table, List<T>> of,
         Function<T, String> sense, Function<T, String> name, Function<T, String> wording, BinaryOperator<T> called,
         Risk risk) {
 
@@ -106,7 +107,7 @@ record ConstraintKind<T>(SchemaPart part, EngineWordingRules words, Function<Tab
     }
 
     private static List<String> keyOf(EngineWordingRules words, ForeignKey key, Map<String, Table> tables) {
-        Table referenced = tables.get(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())));
+        Table referenced = tables.get(words.folded(key.referenced().label()));
         return referenced == null ? List.of() : referenced.keyColumns();
     }
 }

@@ -79,7 +79,7 @@ public enum Conversion {
     }
 
     private static Optional<DomainDefinition> domain(SqlType type, List<TypeDefinition> types) {
-        return types.stream().filter(one -> one instanceof DomainDefinition && type.equals(new UserType(one.name())))
+        return types.stream().filter(one -> one instanceof DomainDefinition && type.equals(one.type()))
                 .map(DomainDefinition.class::cast).findFirst();
     }
 

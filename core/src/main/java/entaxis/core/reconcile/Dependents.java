@@ -35,9 +35,9 @@ public final class Dependents {
     private Dependents(Schema schema, Dialect dialect) {
         this.dialect = dialect;
         for (Table table : schema.tables()) {
-            tables.putIfAbsent(TableNames.of(table), table);
+            tables.putIfAbsent(table.label(), table);
             table.foreignKeys().forEach(
-                    key -> references.computeIfAbsent(TableNames.of(key.referencedNamespace(), key.referencedTable()),
+                    key -> references.computeIfAbsent(key.referenced().label(),
                             any -> new ArrayList<>()).add(new Reference(table, key)));
         }
         schema.programs().forEach(
@@ -55,7 +55,7 @@ public final class Dependents {
         Optional.ofNullable(tables.get(table)).ifPresent(own -> within(own, column, dialect, touched));
         for (Reference reference : references.getOrDefault(table, List.of())) {
             if (column.isEmpty() || reference.key().referencedColumns().contains(column)) {
-                touched.add("referred to by " + TableNames.of(reference.from()) + " ("
+                touched.add("referred to by " + reference.from().label() + " ("
                         + String.join(", ", reference.key().columns()) + ")");
             }
         }
@@ -77,7 +77,7 @@ public final class Dependents {
         table.uniqueKeys().stream().filter(key -> !column.isEmpty() && key.columns().contains(column))
                 .forEach(key -> touched.add("the unique key (" + String.join(", ", key.columns()) + ")"));
         table.foreignKeys().stream().filter(key -> column.isEmpty() || key.columns().contains(column))
-                .forEach(key -> touched.add("the reference to " + key.referencedTable()));
+                .forEach(key -> touched.add("the reference to " + key.referenced().label()));
         table.indexes().stream().filter(index -> column.isEmpty() ? !index.name().isEmpty()
                 : index.columns().stream().anyMatch(part -> part.expression()
                         ? IsoNormalizer.names(part.name(), dialect).contains(small) : part.name().equals(column)))

@@ -1,5 +1,9 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.schema.Column;
+import entaxis.core.schema.TablePart;
+import java.util.Optional;
+
 /**
  * One thing in which two schemas are apart.
  *
@@ -9,8 +13,11 @@ package entaxis.core.reconcile;
  * @param from  the wording of the side that would be changed; empty if it has nothing there
  * @param to    the wording of the side that is wanted; empty if it has nothing there
  * @param risk  what taking the wanted side does to rows
+ * @param have  the part of a table on the side that would be changed, as its schema has it
+ * @param want  the same on the side that is wanted
  */
-public record Difference(SchemaPart part, String table, String name, Aspect aspect, String from, String to, Risk risk) {
+public record Difference(SchemaPart part, String table, String name, Aspect aspect, String from, String to, Risk risk,
+        Optional<TablePart> have, Optional<TablePart> want) {
 
     /** What tells it from all others of one comparison, and finds it again in the next. */
     public String key() {
@@ -40,6 +47,16 @@ public record Difference(SchemaPart part, String table, String name, Aspect aspe
     /** Whether rows that are there need a value when the wanted side is taken. */
     public boolean asksForValue() {
         return part == SchemaPart.COLUMN
-                && (added() && risk == Risk.MAY_FAIL || aspect == Aspect.REQUIRED && to.equals("not null"));
+                && (added() && risk == Risk.MAY_FAIL || aspect == Aspect.REQUIRED && requires());
+    }
+
+    /** Whether a column of the wanted side refuses null. */
+    boolean requires() {
+        return want.filter(part -> part instanceof Column column && column.required()).isPresent();
+    }
+
+    /** Whether it is a constraint that nobody gave a name, so that it is told by what it says. */
+    boolean nameless() {
+        return want.or(() -> have).filter(part -> part.name().isEmpty()).isPresent();
     }
 }

@@ -31,7 +31,7 @@ public final class DifferenceWords {
             case PRESENCE -> presence(difference);
             case NAME -> have + " calls the " + word + " “" + difference.from() + "”, " + want + " “" + difference.to()
                     + "”.";
-            case REQUIRED -> difference.to().equals("null")
+            case REQUIRED -> !difference.requires()
                     ? have + " requires a value in " + difference.place() + "; " + want + " allows none."
                     : have + " allows no value in " + difference.place() + "; " + want + " requires one.";
             case DEFAULT -> place + ": " + have + " takes "
@@ -64,14 +64,9 @@ public final class DifferenceWords {
                     + (difference.to().isEmpty() ? "nobody but its owner" : difference.to()) + ".";
             case DEFINITION -> (difference.part() == SchemaPart.PRIMARY_KEY
                     ? "the " + word + " of " + difference.table()
-                    : withoutName(difference) ? part(difference) : "the " + word + " " + place)
+                    : difference.nameless() ? part(difference) : "the " + word + " " + place)
                     + " differs between " + have + " and " + want + ".";
         });
-    }
-
-    /** Whether it is a key, check or reference without a name, which is told by what it says. */
-    private static boolean withoutName(Difference difference) {
-        return difference.name().startsWith(unnamed(difference.part()) + " (");
     }
 
     private static String unnamed(SchemaPart part) {
@@ -81,7 +76,7 @@ public final class DifferenceWords {
     /** A part of a table by its name, or by what it says where it has none. */
     private static String part(Difference difference) {
         String word = difference.part().word();
-        String name = withoutName(difference) ? difference.name().substring(unnamed(difference.part()).length() + 1)
+        String name = difference.nameless() ? difference.name().substring(unnamed(difference.part()).length() + 1)
                 : difference.name();
         return "the " + word + " " + name + " of " + difference.table();
     }

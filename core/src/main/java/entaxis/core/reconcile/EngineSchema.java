@@ -64,7 +64,8 @@ public final class EngineSchema {
                     Program> same =
                             there.stream()
                                     .filter(own -> own.kind() == program.kind()
-                                            && words.folded(own.name()).equals(words.folded(program.name())))
+                                            && words.folded(own.qualifiedName().label())
+                            .equals(words.folded(program.qualifiedName().label())))
                                     .findFirst();
             same.ifPresent(there::remove);
             if (same.isPresent() || catalog.readsRoutines() || oneView(program)) {
@@ -84,7 +85,8 @@ public final class EngineSchema {
         List<Program> programs = new ArrayList<>();
         for (Program program : schema.programs()) {
             Optional<Program> same = there.stream().filter(own -> own.kind() == program.kind()
-                    && words.folded(own.name()).equals(words.folded(program.name()))
+                    && words.folded(own.qualifiedName().label())
+                            .equals(words.folded(program.qualifiedName().label()))
                     && CanonicalProgram.surelySame(program, own)).findFirst();
             same.ifPresent(there::remove);
             programs.add(same.map(own -> program.worded(own.text())).orElse(program));
@@ -96,7 +98,8 @@ public final class EngineSchema {
     private static Sequence begun(Sequence sequence, List<Sequence> live, Dialect dialect) {
         EngineWordingRules words = new EngineWordingRules(dialect);
         return live.stream()
-                .filter(own -> words.folded(own.name()).equals(words.folded(sequence.name()))
+                .filter(own -> words.folded(own.qualifiedName().label())
+                        .equals(words.folded(sequence.qualifiedName().label()))
                         && own.step() == sequence.step())
                 .findFirst()
                 .map(own -> sequence.startingAt(own.start()))

@@ -71,7 +71,7 @@ public final class EngineWordingRules {
     /** Tables by name, as the engine tells them apart; of two that are one to it, the first. */
     Map<String, Table> byName(List<Table> tables) {
         Map<String, Table> named = new HashMap<>(tables.size() * 2);
-        tables.forEach(table -> named.putIfAbsent(folded(TableNames.of(table)), table));
+        tables.forEach(table -> named.putIfAbsent(folded(table.label()), table));
         return named;
     }
 
@@ -121,10 +121,10 @@ public final class EngineWordingRules {
 
     /** A type as it is spelled. */
     public String type(SqlType type) {
-        boolean folded = type instanceof UserType(String name) && dialect.foldsUp()
-                && name.equals(name.toUpperCase(Locale.ROOT));
-        return folded ? writer.type(new UserType(((UserType) type).name().toLowerCase(Locale.ROOT)))
-                : writer.type(type);
+        boolean folded = type instanceof UserType user && dialect.foldsUp()
+                && user.name().equals(user.name().toUpperCase(Locale.ROOT));
+        return folded ? writer.type(new UserType(((UserType) type).namespace(),
+                ((UserType) type).name().toLowerCase(Locale.ROOT))) : writer.type(type);
     }
 
     /** How a column numbers itself, as far as the catalog tells; empty if it does not. */
@@ -180,12 +180,13 @@ public final class EngineWordingRules {
 
     /** The wording of an index. */
     public String index(TableIndex index) {
-        return (index.unique() ? "unique index on " : "index on ")
+        return (index.excludes() ? "exclusion constraint on " : index.unique() ? "unique index on " : "index on ")
                 + index.columns().stream()
                         .map(part -> (part.expression() ? "(" + part.name() + ")" : dialect.name(part.name()))
                                 + (part.prefix().isPresent() ? "(" + part.prefix().getAsInt() + ")" : "")
                                 + (part.descending() ? " desc" : "")
-                                + (part.ordering().isEmpty() ? "" : " " + part.ordering()))
+                                + (part.ordering().isEmpty() ? "" : " " + part.ordering())
+                                + (part.operator().isEmpty() ? "" : " with " + part.operator()))
                         .collect(Collectors.joining(", ", "(", ")"))
                 + (index.method().isEmpty() ? "" : " using " + index.method())
                 + (index.included().isEmpty() ? "" : " including " + String.join(", ", index.included()))
@@ -201,13 +202,13 @@ public final class EngineWordingRules {
 
     private String indexed(IndexColumn part) {
         return (part.expression() ? sense(part.name()) : folded(part.name())) + part.prefix() + part.descending()
-                + part.ordering();
+                + part.ordering() + part.operator();
     }
 
     /** The wording of a reference. */
     public String reference(ForeignKey key) {
         return "foreign key " + writer.names(key.columns()) + " references "
-                + writer.qualified(key.referencedNamespace(), key.referencedTable())
+                + writer.name(key.referenced())
                 + (key.referencedColumns().isEmpty() ? "" : " " + writer.names(key.referencedColumns())) + actions(key);
     }
 
@@ -226,7 +227,7 @@ public final class EngineWordingRules {
 
     /** What a reference is, its actions aside. */
     public String referenceSense(ForeignKey key, List<String> referencedColumns) {
-        return folded(key.columns()) + ">" + folded(TableNames.of(key.referencedNamespace(), key.referencedTable()))
+        return folded(key.columns()) + ">" + folded(key.referenced().label())
                 + folded(key.referencedColumns().isEmpty() ? referencedColumns : key.referencedColumns());
     }
 
@@ -249,7 +250,7 @@ public final class EngineWordingRules {
         return switch (type) {
             case DomainDefinition domain ->
                     "domain " + type(domain.base()) + domain.defaultValue().map(text -> " default " + text).orElse("")
-                    + domain.check().map(check -> " check (" + check.condition() + ")").orElse("");
+                    + domain.checkOfAll().map(check -> " check (" + check.condition() + ")").orElse("");
             case EnumDefinition enumeration ->
                     "values " + enumeration.values().stream().map(dialect::literal).collect(Collectors.joining(", "));
             case StructureDefinition structure -> "fields " + structure.fields().stream()
@@ -263,7 +264,7 @@ public final class EngineWordingRules {
                 + domain.defaultValue()
                         .map(text -> " " + CanonicalForm.of(IsoNormalizer.defaultValue(text, domain.base(), dialect)))
                         .orElse("")
-                + "|" + domain.check().map(check -> sense(check.condition())).orElse("")
+                + "|" + domain.checkOfAll().map(check -> sense(check.condition())).orElse("")
                 : type instanceof EnumDefinition ? wording(type) : folded(wording(type));
     }
 }

@@ -10,6 +10,7 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.TablePart;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
@@ -85,23 +86,23 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         }
 
         Merge merge(Schema from, Schema to) {
-            List<TypeDefinition> types = each(from.types(), to.types(), TypeDefinition::name, this::type,
-                    gone -> takes(SchemaPart.TYPE, "", gone.name(), Aspect.PRESENCE),
-                    fresh -> takes(SchemaPart.TYPE, "", fresh.name(), Aspect.PRESENCE));
+            List<TypeDefinition> types = each(from.types(), to.types(), TypeDefinition::label, this::type,
+                    gone -> takes(SchemaPart.TYPE, "", gone.label(), Aspect.PRESENCE),
+                    fresh -> takes(SchemaPart.TYPE, "", fresh.label(), Aspect.PRESENCE));
             List<Sequence> sequences = each(from.sequences(), to.sequences(),
-                    sequence -> TableNames.of(sequence.namespace(), sequence.name()),
+                    sequence -> sequence.qualifiedName().label(),
                     this::sequence,
-                    gone -> takes(SchemaPart.SEQUENCE, "", TableNames.of(gone.namespace(), gone.name()),
+                    gone -> takes(SchemaPart.SEQUENCE, "", gone.qualifiedName().label(),
                             Aspect.PRESENCE),
-                    fresh -> takes(SchemaPart.SEQUENCE, "", TableNames.of(fresh.namespace(), fresh.name()),
+                    fresh -> takes(SchemaPart.SEQUENCE, "", fresh.qualifiedName().label(),
                             Aspect.PRESENCE));
             List<Program> programs = programs(from, to);
             Map<String, Table> known = words.byName(from.tables());
             Map<String, Table> wanted = words.byName(to.tables());
             List<Table> tables =
-                    each(from.tables(), to.tables(), TableNames::of, (one, other) -> table(one, other, known, wanted),
-                            gone -> takes(SchemaPart.TABLE, TableNames.of(gone), "", Aspect.PRESENCE),
-                    fresh -> takes(SchemaPart.TABLE, TableNames.of(fresh), "", Aspect.PRESENCE));
+                    each(from.tables(), to.tables(), Table::label, (one, other) -> table(one, other, known, wanted),
+                            gone -> takes(SchemaPart.TABLE, gone.label(), "", Aspect.PRESENCE),
+                    fresh -> takes(SchemaPart.TABLE, fresh.label(), "", Aspect.PRESENCE));
             Set<String> extensions = new LinkedHashSet<>(from.extensions());
             if (!taken.isEmpty()) {
                 extensions.addAll(to.extensions());
@@ -112,7 +113,7 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         }
 
         private Sequence sequence(Sequence from, Sequence to) {
-            String name = TableNames.of(to.namespace(), to.name());
+            String name = to.qualifiedName().label();
             Sequence shape = takes(SchemaPart.SEQUENCE, "", name, Aspect.DEFINITION) ? to : from;
             return shape.withComment(takes(SchemaPart.SEQUENCE, "", name, Aspect.COMMENT) ? to.comment()
                     : from.comment())
@@ -160,23 +161,23 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         }
 
         private TypeDefinition type(TypeDefinition from, TypeDefinition to) {
-            TypeDefinition shape = takes(SchemaPart.TYPE, "", to.name(), Aspect.DEFINITION) ? to : from;
-            String comment = takes(SchemaPart.TYPE, "", to.name(), Aspect.COMMENT) ? to.comment() : from.comment();
+            TypeDefinition shape = takes(SchemaPart.TYPE, "", to.label(), Aspect.DEFINITION) ? to : from;
+            String comment = takes(SchemaPart.TYPE, "", to.label(), Aspect.COMMENT) ? to.comment() : from.comment();
             return shape.withComment(comment).withGrants(
-                    (takes(SchemaPart.TYPE, "", to.name(), Aspect.PRIVILEGES) ? to : from).grants());
+                    (takes(SchemaPart.TYPE, "", to.label(), Aspect.PRIVILEGES) ? to : from).grants());
         }
 
         /** A type stays, or comes along, while a column has it. */
         private List<TypeDefinition> withUsed(List<TypeDefinition> types, List<Table> tables, List<TypeDefinition> from,
                 List<TypeDefinition> to) {
-            Set<String> used = new HashSet<>();
+            Set<UserType> used = new HashSet<>();
             tables.forEach(table -> table.columns().forEach(column -> named(column.type()).ifPresent(used::add)));
             List<TypeDefinition> result = new ArrayList<>(types);
             for (List<TypeDefinition> source : List.of(from, to)) {
                 for (TypeDefinition type : source) {
-                    if (used.contains(type.name())
-                            && result.stream().noneMatch(own -> own.name().equals(type.name()))) {
-                        left.add("The type " + type.name() + " stays, because a column has it.");
+                    if (used.contains(type.type())
+                            && result.stream().noneMatch(own -> own.type().equals(type.type()))) {
+                        left.add("The type " + type.label() + " stays, because a column has it.");
                         result.add(type);
                     }
                 }
@@ -184,12 +185,12 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
             return result;
         }
 
-        private static Optional<String> named(SqlType type) {
-            return type instanceof UserType(String name) ? Optional.of(name) : Optional.empty();
+        private static Optional<UserType> named(SqlType type) {
+            return type instanceof UserType user ? Optional.of(user) : Optional.empty();
         }
 
         private Table table(Table from, Table to, Map<String, Table> known, Map<String, Table> wanted) {
-            String name = TableNames.of(to);
+            String name = to.label();
             List<Column> columns = columns(name, from, to);
             Optional<PrimaryKey> key =
                     constraints(ConstraintKind.primaryKey(words), name, from, to).stream().findFirst();
@@ -199,9 +200,10 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
             List<ForeignKey> references =
                     constraints(ConstraintKind.reference(words, from, known, to, wanted), name, from, to);
             String comment = takes(SchemaPart.TABLE, name, "", Aspect.COMMENT) ? to.comment() : from.comment();
-            return new Table(from.origin().or(to::origin), to.namespace(), to.name(), columns, key, uniques, checks,
-                    references, indexes, comment,
-                    (takes(SchemaPart.TABLE, name, "", Aspect.PRIVILEGES) ? to : from).grants());
+            return Table.of(to.qualifiedName()).from(from.origin().or(to::origin)).withColumns(columns)
+                    .withKeys(key, uniques).withChecks(checks).referring(references).withIndexes(indexes)
+                    .withComment(comment)
+                    .withGrants((takes(SchemaPart.TABLE, name, "", Aspect.PRIVILEGES) ? to : from).grants());
         }
 
         private List<Column> columns(String table, Table from, Table to) {
@@ -262,7 +264,7 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
                     computed.generated(), details, source.apply(Aspect.COMMENT).comment());
         }
 
-        private <T> List<T> constraints(ConstraintKind<T> kind, String table, Table from, Table to) {
+        private <T extends TablePart> List<T> constraints(ConstraintKind<T> kind, String table, Table from, Table to) {
             Matching<T> pairs = kind.pairs(kind.of().apply(from), kind.of().apply(to));
             Map<T, T> partner = new IdentityHashMap<>();
             pairs.pairs().forEach(pair -> partner.put(pair.from(), pair.to()));
@@ -309,19 +311,19 @@ public record Merge(Schema schema, RenameMap pairing, List<String> left) {
         private boolean kept(boolean stands, Table table, String what) {
             if (!stands) {
                 left.add(
-                        TableNames.of(table) + ": " + what + " is left out, because a column of it is not taken over.");
+                        table.label() + ": " + what + " is left out, because a column of it is not taken over.");
             }
             return stands;
         }
 
         private Table withStandingReferences(Table table, Map<String, Table> tables) {
             List<ForeignKey> references = table.foreignKeys().stream().filter(key -> {
-                Table there = tables.get(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())));
+                Table there = tables.get(words.folded(key.referenced().label()));
                 boolean stands =
                         there != null && (key.referencedColumns().isEmpty() || isKey(there, key.referencedColumns()));
                 if (!stands) {
-                    left.add(TableNames.of(table) + ": the foreign key " + key.name() + " is left out, because "
-                            + key.referencedTable() + (there == null ? " is not there." : " has no such key."));
+                    left.add(table.label() + ": the foreign key " + key.name() + " is left out, because "
+                            + key.referenced().label() + (there == null ? " is not there." : " has no such key."));
                 }
                 return stands;
             }).toList();

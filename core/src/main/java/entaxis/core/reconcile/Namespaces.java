@@ -1,14 +1,22 @@
 package entaxis.core.reconcile;
 
-import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
-import entaxis.core.sql.IsoNormalizer;
+import entaxis.core.schema.TypeDefinition.DomainDefinition;
+import entaxis.core.schema.TypeDefinition.EnumDefinition;
+import entaxis.core.schema.TypeDefinition.FieldDefinition;
+import entaxis.core.schema.TypeDefinition.StructureDefinition;
+import entaxis.core.schema.TypeDefinition;
+import entaxis.core.type.SqlType.ArrayType;
+import entaxis.core.type.SqlType.UserType;
+import entaxis.core.type.SqlType;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /**
@@ -26,7 +34,7 @@ final class Namespaces {
 
     /** The usual schema of an engine goes without saying. */
     private static String said(String namespace) {
-        return IsoNormalizer.usual(namespace) ? "" : namespace;
+        return QualifiedName.isDefaultSchema(namespace) ? "" : namespace;
     }
 
     /** A side put into the schema of the other, where each of them has only one; linear. */
@@ -41,26 +49,36 @@ final class Namespaces {
         return own.isPresent() && wanted.isPresent() && !own.equals(wanted);
     }
 
-    /** References without the schema where it is that of their own table. */
-    static Schema unqualified(Schema schema) {
-        boolean plain = schema.tables().stream().allMatch(table -> table.foreignKeys().stream()
-                .noneMatch(key -> repeats(key, table)));
-        return plain ? schema : schema.over(schema.tables().stream().map(table -> table.referring(table.foreignKeys()
-                .stream().map(key -> repeats(key, table) ? key.into("") : key).toList())).toList());
-    }
-
-    private static boolean repeats(ForeignKey key, Table table) {
-        return !key.referencedNamespace().isEmpty() && key.referencedNamespace().equals(table.namespace());
-    }
-
     private static Schema moved(Schema schema, String from, String to) {
-        List<Table> tables = schema.tables().stream().map(table -> table.in(to).referring(table.foreignKeys().stream()
-                .map(key -> said(key.referencedNamespace()).equals(from) ? key.into("") : key).toList())).toList();
+        UnaryOperator<QualifiedName> name = own -> said(own.namespace()).equals(from) ? own.in(to) : own;
+        List<TypeDefinition> types = schema.types().stream().map(own -> moved(own, name)).toList();
         List<Sequence> sequences = schema.sequences().stream()
-                .map(own -> said(own.namespace()).equals(from) ? own.in(to) : own).toList();
-        List<Program> programs = schema.programs().stream().map(own -> !said(own.namespace()).equals(from) ? own
-                : new Program(own.kind(), to, own.name(), own.target(), own.text(), own.comments(), own.grants()))
+                .map(own -> own.in(name.apply(own.qualifiedName()).namespace())).toList();
+        List<Table> tables = schema.tables().stream().map(table -> table.named(name.apply(table.qualifiedName()))
+                .withColumns(table.columns().stream().map(column -> column.withType(moved(column.type(), name)))
+                        .toList())
+                .referring(table.foreignKeys().stream().map(key -> key.to(name.apply(key.referenced()))).toList()))
                 .toList();
-        return new Schema(schema.types(), sequences, tables, programs, schema.extensions());
+        List<Program> programs = schema.programs().stream()
+                .map(own -> own.in(name.apply(own.qualifiedName()).namespace())).toList();
+        return new Schema(types, sequences, tables, programs, schema.extensions());
+    }
+
+    private static TypeDefinition moved(TypeDefinition type, UnaryOperator<QualifiedName> name) {
+        return switch (type.named(name.apply(type.qualifiedName()))) {
+            case DomainDefinition domain -> domain.over(moved(domain.base(), name));
+            case EnumDefinition enumeration -> enumeration;
+            case StructureDefinition structure -> structure.with(structure.fields().stream()
+                    .map(field -> new FieldDefinition(field.name(), moved(field.type(), name))).toList());
+        };
+    }
+
+    private static SqlType moved(SqlType type, UnaryOperator<QualifiedName> name) {
+        return switch (type) {
+            case UserType user -> new UserType(name.apply(new QualifiedName(user.namespace(), user.name())).namespace(),
+                    user.name());
+            case ArrayType(SqlType element) -> new ArrayType(moved(element, name));
+            default -> type;
+        };
     }
 }

@@ -42,7 +42,7 @@ public final class ProgramKeys {
     }
 
     private String placed(Program program) {
-        return words.folded(TableNames.of(program.namespace(), program.name()));
+        return words.folded(program.qualifiedName().label());
     }
 
     /** What tells a program from those of its kind and name; empty where nothing does. */
@@ -74,7 +74,7 @@ public final class ProgramKeys {
     public String label(Program program) {
         boolean alone = kinds.getOrDefault(placed(program), Set.of()).size() < 2;
         String name = (alone ? "" : program.kind().word() + " ")
-                + TableNames.of(program.namespace(), program.name());
+                + program.qualifiedName().label();
         return shared.getOrDefault(named(program), 1) > 1 ? name + apart(program) : name;
     }
 

@@ -66,10 +66,9 @@ public record Reconciliation(Schema have, Schema want, Dialect dialect, List<Mat
             Predicate<MatchSuggestion> same) {
         boolean onlyHave = have.live() && !want.live();
         boolean onlyWant = want.live() && !have.live();
-        Side having = have.with(Namespaces.unqualified(have.schema()));
-        Side wanting = want.with(Namespaces.like(Namespaces.unqualified(want.schema()), having.schema()));
-        Schema from = onlyWant ? worded(having, wanting, dialect, agreed) : having.schema();
-        Schema to = onlyWant ? wanting.schema() : worded(wanting, having, dialect, agreed);
+        Side wanting = want.with(Namespaces.like(want.schema(), have.schema()));
+        Schema from = onlyWant ? worded(have, wanting, dialect, agreed) : have.schema();
+        Schema to = onlyWant ? wanting.schema() : worded(wanting, have, dialect, agreed);
         List<MatchSuggestion> offers = new ArrayList<>(RenameFinder.find(from, to, dialect));
         RenameMap pairing = taken(RenameMap.NONE, offers, same);
         Schema renamed = SchemaRenaming.apply(from, pairing, dialect);

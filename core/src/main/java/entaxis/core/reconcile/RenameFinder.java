@@ -41,15 +41,15 @@ public final class RenameFinder {
 
     private List<Rename> find(Schema from, Schema to) {
         Matching<Table> pairs =
-                Matching.of(from.tables(), to.tables(), table -> words.folded(TableNames.of(table)), table -> "");
+                Matching.of(from.tables(), to.tables(), table -> words.folded(table.label()), table -> "");
         List<Rename> renames = new ArrayList<>(tables(pairs.gone(), pairs.fresh(), from, to));
         Map<String, String> renamed = new HashMap<>();
         renames.stream().filter(Rename::likely).forEach(rename -> renamed.put(rename.from(), rename.to()));
         Map<String, Table> before = new HashMap<>();
         from.tables().forEach(table -> before
-                .put(words.folded(renamed.getOrDefault(TableNames.of(table), TableNames.of(table))), table));
+                .put(words.folded(renamed.getOrDefault(table.label(), table.label())), table));
         for (Table table : to.tables()) {
-            Optional.ofNullable(before.get(words.folded(TableNames.of(table))))
+            Optional.ofNullable(before.get(words.folded(table.label())))
                     .ifPresent(own -> renames.addAll(columns(own, table)));
         }
         return renames;
@@ -85,9 +85,9 @@ public final class RenameFinder {
         Map<String, Set<String>> referring = new HashMap<>();
         schema.tables()
                 .forEach(table -> table.foreignKeys().forEach(key -> referring
-                        .computeIfAbsent(words.folded(TableNames.of(key.referencedNamespace(), key.referencedTable())),
+                        .computeIfAbsent(words.folded(key.referenced().label()),
                                 any -> new HashSet<>())
-                .add(words.folded(TableNames.of(table)))));
+                .add(words.folded(table.label()))));
         return referring;
     }
 
@@ -96,8 +96,8 @@ public final class RenameFinder {
         int all = table.columns().size() + other.columns().size() - shared;
         double columns = (double) shared / all;
         double name = NameSimilarity.of(table.name(), other.name());
-        Set<String> before = referring.getOrDefault(words.folded(TableNames.of(table)), Set.of());
-        Set<String> now = referringNow.getOrDefault(words.folded(TableNames.of(other)), Set.of());
+        Set<String> before = referring.getOrDefault(words.folded(table.label()), Set.of());
+        Set<String> now = referringNow.getOrDefault(words.folded(other.label()), Set.of());
         boolean referred = !before.isEmpty() && before.stream().anyMatch(now::contains);
         boolean key = !table.keyColumns().isEmpty()
                 && words.folded(table.keyColumns()).equals(words.folded(other.keyColumns()));
@@ -113,14 +113,14 @@ public final class RenameFinder {
         if (referred) {
             reasons.add("the same tables refer to it");
         }
-        return Optional.of(new Rename(SchemaPart.TABLE, "", TableNames.of(table), TableNames.of(other),
+        return Optional.of(new Rename(SchemaPart.TABLE, "", table.label(), other.label(),
                 Math.min(1, score), reasons));
     }
 
     private Set<String> references(Table table) {
         Set<String> names = new HashSet<>();
         for (ForeignKey key : table.foreignKeys()) {
-            names.add(words.folded(key.referencedTable()));
+            names.add(words.folded(key.referenced().label()));
         }
         return names;
     }
@@ -165,7 +165,7 @@ public final class RenameFinder {
                     if (keys) {
                         reasons.add("the same keys");
                     }
-                    found.add(new Rename(SchemaPart.COLUMN, TableNames.of(now), column.name(), other.name(),
+                    found.add(new Rename(SchemaPart.COLUMN, now.label(), column.name(), other.name(),
                             Math.min(1, score), reasons));
                 }
             }
@@ -181,7 +181,7 @@ public final class RenameFinder {
         table.uniqueKeys().stream().filter(key -> key.columns().contains(column.name()))
                 .forEach(key -> in.add("unique " + key.columns().size()));
         table.foreignKeys().stream().filter(key -> key.columns().contains(column.name()))
-                .forEach(key -> in.add("to " + key.referencedTable()));
+                .forEach(key -> in.add("to " + key.referenced().label()));
         return in;
     }
 

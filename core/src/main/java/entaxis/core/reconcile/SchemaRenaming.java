@@ -56,10 +56,10 @@ public final class SchemaRenaming {
     }
 
     private Table table(Table table) {
-        String wanted = pairing.table(TableNames.of(table));
+        String wanted = pairing.table(table.label());
         Map<String, String> columns = pairing.columns().getOrDefault(wanted, Map.of());
         List<ForeignKey> keys = table.foreignKeys().stream().map(key -> reference(key, columns)).toList();
-        String name = bare.getOrDefault(TableNames.of(table), table.name());
+        String name = bare.getOrDefault(table.label(), table.name());
         if (columns.isEmpty()) {
             return table.named(name).referring(keys);
         }
@@ -71,22 +71,23 @@ public final class SchemaRenaming {
         List<TableIndex> indexes = table.indexes().stream()
                 .map(index -> index.worded(own -> columns.getOrDefault(own, own),
                         text -> Identifiers.exchanged(text, words))).toList();
-        return new Table(table.origin(), table.namespace(), name, renamed,
-                table.primaryKey().map(key -> key.renamed(column -> names(List.of(column), columns).getFirst())),
-                table.uniqueKeys().stream().map(key -> new UniqueKey(key.name(), names(key.columns(), columns)))
-                        .toList(),
-                table.checks().stream()
+        return table.named(name).withColumns(renamed)
+                .withKeys(table.primaryKey()
+                        .map(key -> key.renamed(column -> names(List.of(column), columns).getFirst())),
+                        table.uniqueKeys().stream()
+                                .map(key -> new UniqueKey(key.name(), names(key.columns(), columns))).toList())
+                .withChecks(table.checks().stream()
                         .map(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), words)))
-                        .toList(),
-                keys, indexes, table.comment(), table.grants());
+                        .toList())
+                .referring(keys).withIndexes(indexes);
     }
 
     private ForeignKey reference(ForeignKey key, Map<String, String> own) {
-        String referenced = TableNames.of(key.referencedNamespace(), key.referencedTable());
+        String referenced = key.referenced().label();
         Map<String, String> there = pairing.columns().getOrDefault(pairing.table(referenced), Map.of());
-        return new ForeignKey(key.origin(), key.name(), names(key.columns(), own), key.referencedNamespace(),
-                bare.getOrDefault(referenced, key.referencedTable()),
-                names(key.referencedColumns(), there), key.onDelete(), key.onUpdate(), key.deferral());
+        return key.over(names(key.columns(), own))
+                .to(key.referenced().named(bare.getOrDefault(referenced, key.referencedTable())),
+                        names(key.referencedColumns(), there));
     }
 
     private static List<String> names(List<String> names, Map<String, String> exchanged) {

@@ -20,11 +20,11 @@ public record Secured(SecuredObject kind, String name, Optional<List<Grant>> gra
         return Stream.of(
                 schema.types().stream().map(type -> new Secured(SecuredObject.TYPE, type.name(), type.grants())),
                 schema.sequences().stream().map(own -> new Secured(SecuredObject.SEQUENCE,
-                        TableNames.of(own.namespace(), own.name()), own.grants())),
+                        own.qualifiedName().label(), own.grants())),
                 schema.tables().stream()
-                        .map(table -> new Secured(SecuredObject.TABLE, TableNames.of(table), table.grants())),
+                        .map(table -> new Secured(SecuredObject.TABLE, table.label(), table.grants())),
                 schema.programs().stream().map(program -> new Secured(SecuredObject.of(program.kind()),
-                        TableNames.of(program.namespace(), program.name()), program.grants())))
+                        program.qualifiedName().label(), program.grants())))
                 .flatMap(one -> one);
     }
 

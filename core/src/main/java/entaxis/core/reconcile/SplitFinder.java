@@ -49,7 +49,7 @@ public final class SplitFinder {
         List<MergedTable> joined = new ArrayList<>();
         Set<String> usual = new HashSet<>();
         Stream.concat(from.tables().stream(), to.tables().stream())
-                .filter(table -> TableNames.of(table).equals(table.name())).forEach(table -> usual.add(table.name()));
+                .filter(table -> table.label().equals(table.name())).forEach(table -> usual.add(table.name()));
         for (Split split : new SplitFinder(to, dialect, true).find(from)) {
             if (!usual.contains(split.table()) || !usual.contains(split.into())) {
                 continue;
@@ -70,7 +70,7 @@ public final class SplitFinder {
 
     private List<Split> find(Schema to) {
         List<Table> fresh =
-                to.tables().stream().filter(table -> !before.containsKey(words.folded(TableNames.of(table)))).toList();
+                to.tables().stream().filter(table -> !before.containsKey(words.folded(table.label()))).toList();
         if (fresh.isEmpty()) {
             return List.of();
         }
@@ -79,7 +79,7 @@ public final class SplitFinder {
                 column -> holders.computeIfAbsent(words.folded(column.name()), any -> new ArrayList<>()).add(table)));
         List<Split> found = new ArrayList<>();
         for (Table now : to.tables()) {
-            Table old = before.get(words.folded(TableNames.of(now)));
+            Table old = before.get(words.folded(now.label()));
             if (old == null) {
                 continue;
             }
@@ -137,12 +137,12 @@ public final class SplitFinder {
         Optional<ForeignKey> out = reference(now, into);
         if (back.isPresent()) {
             link(back.get().columns(), referenced(back.get(), now), backwards ? now : old, columns);
-            reasons.add(TableNames.of(into) + " refers to " + TableNames.of(now));
+            reasons.add(into.label() + " refers to " + now.label());
         } else if (out.isPresent()) {
             List<String> keys = referenced(out.get(), into);
             link(keys, out.get().columns(), backwards ? now : old, columns);
             once.addAll(keys);
-            reasons.add(TableNames.of(now) + " refers to " + TableNames.of(into));
+            reasons.add(now.label() + " refers to " + into.label());
         } else if (!backwards) {
             others.forEach((other, split) -> reference(other, into)
                     .filter(key -> once.isEmpty() && split.columns().keySet().containsAll(key.columns()))
@@ -150,8 +150,8 @@ public final class SplitFinder {
                 List<String> keys = referenced(key, into);
                 link(keys, key.columns().stream().map(split.columns()::get).toList(), old, columns);
                 once.addAll(keys);
-                        reasons.add(TableNames.of(other) + ", which came out of " + TableNames.of(now) + ", refers to "
-                                + TableNames.of(into));
+                        reasons.add(other.label() + ", which came out of " + now.label() + ", refers to "
+                                + into.label());
             }));
         }
         boolean linked = back.isPresent() && columns.keySet().containsAll(back.get().columns())
@@ -159,7 +159,7 @@ public final class SplitFinder {
         boolean possible = backwards ? back.map(key -> unique(into, key.columns())).orElse(true)
                 : into.columns().stream().allMatch(column -> columns.containsKey(column.name()) || !needed(column));
         return !moved.isEmpty() && linked && possible
-                ? Optional.of(new Split(TableNames.of(now), TableNames.of(into), moved, columns, once, reasons))
+                ? Optional.of(new Split(now.label(), into.label(), moved, columns, once, reasons))
                 : Optional.empty();
     }
 
@@ -177,7 +177,7 @@ public final class SplitFinder {
 
     private static Optional<ForeignKey> reference(Table from, Table to) {
         return from.foreignKeys().stream().filter(
-                key -> TableNames.of(key.referencedNamespace(), key.referencedTable()).equals(TableNames.of(to)))
+                key -> key.referenced().label().equals(to.label()))
                 .findFirst();
     }
 

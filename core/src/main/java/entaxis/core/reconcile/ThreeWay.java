@@ -2,6 +2,7 @@ package entaxis.core.reconcile;
 
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
+import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import java.util.HashMap;
 import java.util.List;
@@ -70,9 +71,9 @@ public final class ThreeWay {
 
     /** A new name came from the side whose name the agreed state does not have. */
     private void names(Schema base, Schema from, Schema to, Dialect dialect, RenameMap pairing) {
-        Set<String> tables = base.tables().stream().map(TableNames::of).collect(Collectors.toSet());
+        Set<String> tables = base.tables().stream().map(Table::label).collect(Collectors.toSet());
         Map<String, Set<String>> columns = new HashMap<>();
-        base.tables().forEach(table -> columns.put(pairing.table(TableNames.of(table)),
+        base.tables().forEach(table -> columns.put(pairing.table(table.label()),
                 table.columns().stream().map(Column::name).collect(Collectors.toSet())));
         Comparison.of(from, to, dialect, pairing).differences().stream()
                 .filter(difference -> difference.aspect() == Aspect.NAME).forEach(difference -> {

@@ -33,7 +33,7 @@ public final class TypeChange {
     }
 
     /** The defined types that a type has inside. */
-    public static Stream<String> parts(TypeDefinition type) {
+    public static Stream<UserType> parts(TypeDefinition type) {
         return switch (type) {
             case DomainDefinition domain -> named(domain.base()).stream();
             case EnumDefinition enumeration -> Stream.empty();
@@ -42,9 +42,9 @@ public final class TypeChange {
         };
     }
 
-    private static Optional<String> named(SqlType type) {
+    private static Optional<UserType> named(SqlType type) {
         return switch (type) {
-            case UserType(String name) -> Optional.of(name);
+            case UserType user -> Optional.of(user);
             case ArrayType(SqlType element) -> named(element);
             default -> Optional.empty();
         };
@@ -54,8 +54,8 @@ public final class TypeChange {
      * Whether a structured type has another type inside, at whatever depth: no engine turns a value of the old one into
      * one of the new.
      */
-    static boolean inStructure(String name, List<TypeDefinition> types) {
-        Set<String> holders = new HashSet<>(Set.of(name));
+    static boolean inStructure(UserType wanted, List<TypeDefinition> types) {
+        Set<UserType> holders = new HashSet<>(Set.of(wanted));
         boolean more = true;
         while (more) {
             more = false;
@@ -64,7 +64,7 @@ public final class TypeChange {
                     if (type instanceof StructureDefinition) {
                         return true;
                     }
-                    more |= holders.add(type.name());
+                    more |= holders.add(type.type());
                 }
             }
         }

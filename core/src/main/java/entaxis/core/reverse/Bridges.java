@@ -2,6 +2,7 @@ package entaxis.core.reverse;
 
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
@@ -16,12 +17,12 @@ import java.util.Set;
 public final class Bridges {
     private Bridges() { }
 
-    /** The names of such tables, in their order. Linear in the foreign keys. */
+    /** The labels of such tables, in their order. Linear in the foreign keys. */
     public static List<String> of(Schema schema) {
-        Set<String> referred = new HashSet<>();
-        schema.tables().forEach(table -> table.foreignKeys().forEach(key -> referred.add(key.referencedTable())));
-        return schema.tables().stream().filter(table -> !referred.contains(table.name()) && isBridge(table))
-                .map(Table::name).toList();
+        Set<QualifiedName> referred = new HashSet<>();
+        schema.tables().forEach(table -> table.foreignKeys().forEach(key -> referred.add(key.referenced())));
+        return schema.tables().stream().filter(table -> !referred.contains(table.qualifiedName()) && isBridge(table))
+                .map(Table::label).toList();
     }
 
     private static boolean isBridge(Table table) {

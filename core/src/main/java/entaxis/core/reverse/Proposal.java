@@ -1,13 +1,16 @@
 package entaxis.core.reverse;
 
+import entaxis.core.schema.QualifiedName;
 import java.util.List;
 
 /**
  * A reference that exists only by name: a column that is called like the key of another table, without a foreign key.
  *
- * @param reasons what speaks for it, in words
+ * @param table           the label of the table that has the column
+ * @param referencedTable the table that it refers to
+ * @param reasons         what speaks for it, in words
  */
-public record Proposal(String table, String column, String referencedTable, String referencedColumn,
+public record Proposal(String table, String column, QualifiedName referencedTable, String referencedColumn,
         List<String> reasons) {
     /** Copies the reasons. */
     public Proposal {
@@ -16,6 +19,6 @@ public record Proposal(String table, String column, String referencedTable, Stri
 
     /** What identifies it among others. */
     public String id() {
-        return table + "." + column + ">" + referencedTable;
+        return table + "." + column + ">" + referencedTable.label();
     }
 }

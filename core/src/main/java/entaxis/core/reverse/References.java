@@ -1,6 +1,5 @@
 package entaxis.core.reverse;
 
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Schema;
@@ -84,19 +83,19 @@ public final class References {
         if (indexed) {
             reasons.add("it has an index");
         }
-        return Optional.of(new Proposal(table.name(), column.name(), parent.get().name(), key.name(), reasons));
+        return Optional.of(new Proposal(table.label(), column.name(), parent.get().qualifiedName(), key.name(),
+                reasons));
     }
 
     /** The schema with foreign keys for some proposals. */
     public static Schema accepted(Schema schema, List<Proposal> proposals) {
         Map<String, List<ForeignKey>> more = new HashMap<>();
         proposals.forEach(proposal -> more.computeIfAbsent(proposal.table(), any -> new ArrayList<>())
-                .add(new ForeignKey(Optional.empty(), "", List.of(proposal.column()),
-                        proposal.referencedTable(), List.of(proposal.referencedColumn()), ReferentialAction.NO_ACTION,
-                        ReferentialAction.NO_ACTION)));
+                .add(ForeignKey.of("", List.of(proposal.column()), proposal.referencedTable(),
+                        List.of(proposal.referencedColumn()))));
         return schema.over(schema.tables().stream().map(table -> {
             List<ForeignKey> keys = new ArrayList<>(table.foreignKeys());
-            keys.addAll(more.getOrDefault(table.name(), List.of()));
+            keys.addAll(more.getOrDefault(table.label(), List.of()));
             return table.referring(keys);
         }).toList());
     }

@@ -39,6 +39,7 @@ import entaxis.core.design.TypeId;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -74,15 +75,19 @@ public final class ReverseEngineering {
     private final Fresh fresh;
     private final Set<String> bridges;
     private final List<String> remarks = new ArrayList<>();
-    private final Map<String, Table> tables = new LinkedHashMap<>();
-    private final Map<String, EntityId> entities = new HashMap<>();
+    private final Map<QualifiedName, Table> tables = new LinkedHashMap<>();
+    private final Map<QualifiedName, EntityId> entities = new HashMap<>();
+    /** By their names in the design. */
     private final Map<String, NamedType> types = new LinkedHashMap<>();
+    private final Map<UserType, NamedType> defined = new HashMap<>();
+    private final DesignNames names;
     private final Map<RelationshipId, Reference> references = new LinkedHashMap<>();
 
     /** A foreign key that becomes a relationship. */
     private record Reference(Table table, ForeignKey key) { }
 
-    private ReverseEngineering(Fresh fresh, Set<String> bridges) {
+    private ReverseEngineering(Schema schema, Fresh fresh, Set<String> bridges) {
+        this.names = DesignNames.of(schema);
         this.fresh = fresh;
         this.bridges = bridges;
     }
@@ -90,20 +95,19 @@ public final class ReverseEngineering {
     /**
      * Lifts tables into a design.
      *
-     * @param bridges names of the tables that become a many-to-many
+     * @param bridges labels of the tables that become a many-to-many
      * @param fresh   gives the identities of the elements
      */
     public static ReversedDesign lift(Schema schema, DesignProperties facts, Sheet sheet, Set<String> bridges,
             Fresh fresh) {
-        return new ReverseEngineering(fresh, bridges).lifted(schema, facts, sheet);
+        return new ReverseEngineering(schema, fresh, bridges).lifted(schema, facts, sheet);
     }
 
     private ReversedDesign lifted(Schema schema, DesignProperties facts, Sheet sheet) {
         schema.tables().forEach(table -> {
-            if (tables.putIfAbsent(table.name(), table) != null) {
-                remarks.add("A second table " + table.name()
-                        + (table.namespace().isEmpty() ? "" : " in " + table.namespace())
-                        + " is left out: names of entities are unique.");
+            if (tables.putIfAbsent(table.qualifiedName(), table) == null && names.renames(table)) {
+                remarks.add("The table " + table.label() + " is called " + names.of(table)
+                        + " in the design, where names of entities are unique.");
             }
         });
         schema.types().forEach(this::define);
@@ -111,12 +115,12 @@ public final class ReverseEngineering {
                 && table.columns().stream().allMatch(column -> SqlName.of(column.name()).equals(column.name())));
         Naming naming = plain ? Naming.DEFAULT : new Naming(Naming.Grammar.AS_TYPED, Naming.Grammar.AS_TYPED,
                 Naming.Letters.AS_NAMED, "_", "", Map.of());
-        tables.values().stream().filter(table -> !bridges.contains(table.name()))
-                .forEach(table -> entities.put(table.name(), new EntityId(fresh.id('e'))));
+        tables.values().stream().filter(table -> !bridges.contains(table.label()))
+                .forEach(table -> entities.put(table.qualifiedName(), new EntityId(fresh.id('e'))));
         List<Relationship> relationships = new ArrayList<>();
         List<Entity> made = new ArrayList<>();
         for (Table table : tables.values()) {
-            if (bridges.contains(table.name())) {
+            if (bridges.contains(table.label())) {
                 manyToMany(table, plain).ifPresent(relationships::add);
             } else {
                 made.add(entity(table, plain, relationships));
@@ -151,25 +155,29 @@ public final class ReverseEngineering {
 
     private void define(TypeDefinition definition) {
         TypeId id = new TypeId(fresh.id('t'));
-        types.put(definition.name(), switch (definition) {
-            case DomainDefinition domain -> new Domain(id, domain.name(), type(domain.base(), domain.name()),
-                    domain.defaultValue(), domain.check().map(CheckRule::condition), domain.comment());
+        String name = types.containsKey(definition.name())
+                ? free(definition.qualifiedName().namespace() + "_" + definition.name()) : definition.name();
+        NamedType named = switch (definition) {
+            case DomainDefinition domain -> new Domain(id, name, type(domain.base(), domain.name()),
+                    domain.defaultValue(), domain.checkOfAll().map(CheckRule::condition), domain.comment());
             case EnumDefinition enumeration ->
-                    new Enumeration(id, enumeration.name(), enumeration.values(), enumeration.comment());
-            case StructureDefinition structure -> new Structure(id, structure.name(),
+                    new Enumeration(id, name, enumeration.values(), enumeration.comment());
+            case StructureDefinition structure -> new Structure(id, name,
                     structure.fields().stream()
                             .map(field -> new Structure.Field(field.name(),
                                     type(field.type(), structure.name() + "_" + field.name())))
                             .toList(),
                     structure.comment());
-        });
+        };
+        types.put(name, named);
+        defined.put(definition.type(), named);
     }
 
     /** A type as a design holds it; a list of values that belongs to a column becomes an enumeration named after it. */
     private SqlType type(SqlType type, String place) {
         return switch (type) {
-            case UserType(String name) when types.containsKey(name) -> new DesignType(types.get(name).id().value());
-            case UserType(String name) -> new SqlType.NativeType(name);
+            case UserType user when defined.containsKey(user) -> new DesignType(defined.get(user).id().value());
+            case UserType user -> new SqlType.NativeType(user.label());
             case EnumType(List<String> values) -> {
                 Optional<NamedType> same = types.values().stream()
                         .filter(other -> other instanceof Enumeration listed && listed.values().equals(values))
@@ -195,7 +203,7 @@ public final class ReverseEngineering {
     // entities
 
     private Entity entity(Table table, boolean plain, List<Relationship> relationships) {
-        EntityId id = entities.get(table.name());
+        EntityId id = entities.get(table.qualifiedName());
         Map<String, KeyPart> parts = new HashMap<>();
         for (ForeignKey key : table.foreignKeys()) {
             relationship(table, key, parts).ifPresent(relationships::add);
@@ -228,12 +236,12 @@ public final class ReverseEngineering {
         }
         List<Index> indexes = new ArrayList<>();
         table.indexes().forEach(index -> index(table, index, parts).ifPresent(indexes::add));
-        return new Entity(id, entityName(table.name(), plain), table.comment(), Optional.empty(), members, key,
+        return new Entity(id, entityName(names.of(table), plain), table.comment(), Optional.empty(), members, key,
                 alternates, indexes, checks);
     }
 
     private Attribute attribute(Column column, AttributeId id, Table table) {
-        return new Attribute(id, column.name(), type(column.type(), table.name() + "_" + column.name()),
+        return new Attribute(id, column.name(), type(column.type(), names.of(table) + "_" + column.name()),
                 column.required(), column.defaultValue(), Optional.empty(), "",
                 column.identity(), column.numbering(), column.generated(), column.comment());
     }
@@ -276,8 +284,8 @@ public final class ReverseEngineering {
                 List<String> whole = references.get(id).key().columns();
                 left.removeAll(whole);
                 if (!columns.containsAll(whole)) {
-                    remarks.add(table.name() + ": the " + what + " takes only part of the columns that refer to "
-                            + references.get(id).key().referencedTable() + "; it is left out.");
+                    remarks.add(table.label() + ": the " + what + " takes only part of the columns that refer to "
+                            + references.get(id).key().referenced().label() + "; it is left out.");
                     return Optional.empty();
                 }
             }
@@ -289,15 +297,15 @@ public final class ReverseEngineering {
         boolean onBeginnings = index.columns().stream().anyMatch(column -> column.prefix().isPresent());
         if (index.columns().stream().anyMatch(IndexColumn::expression) || index.predicate().isPresent()
                 || onBeginnings) {
-            remarks.add(table.name() + ": the index " + index.name() + " is on "
+            remarks.add(table.label() + ": the index " + index.name() + " is on "
                     + (onBeginnings ? "the beginnings of values" : "an expression or on some rows only")
                     + "; designs keep no such indexes, so it is left out.");
             return Optional.empty();
         }
         if (!index.included().isEmpty() || !index.method().isEmpty() || index.columns().stream()
                 .anyMatch(column -> !column.ordering().isEmpty())) {
-            remarks.add(table.name() + ": of the index " + index.name() + " only the columns and their order are kept, "
-                    + "not what else it says.");
+            remarks.add(table.label() + ": of the index " + index.name()
+                    + " only the columns and their order are kept, not what else it says.");
         }
         List<String> columns = index.columns().stream().map(IndexColumn::name).toList();
         Map<KeyPart, Boolean> falling = new HashMap<>();
@@ -310,8 +318,8 @@ public final class ReverseEngineering {
     // relationships
 
     private Optional<Relationship> relationship(Table table, ForeignKey key, Map<String, KeyPart> parts) {
-        Optional<Table> parent = Optional.ofNullable(tables.get(key.referencedTable()))
-                .filter(found -> entities.containsKey(found.name()));
+        Optional<Table> parent = Optional.ofNullable(tables.get(key.referenced()))
+                .filter(found -> entities.containsKey(found.qualifiedName()));
         String refused = parent.isEmpty() ? "which is not among the tables"
                 : !new HashSet<>(parent.get().keyColumns()).equals(new HashSet<>(key.referencedColumns()))
                         || parent.get().keyColumns().size() != key.columns().size()
@@ -319,8 +327,8 @@ public final class ReverseEngineering {
                 : key.columns().stream().anyMatch(parts::containsKey) ? "by columns that refer elsewhere already"
                 : torn(table, key) ? "by columns of which only some are in the primary key" : "";
         if (!refused.isEmpty()) {
-            remarks.add(table.name() + ": " + String.join(", ", key.columns()) + " refers to " + key.referencedTable()
-                    + " " + refused + "; the columns stay, the reference is left out.");
+            remarks.add(table.label() + ": " + String.join(", ", key.columns()) + " refers to "
+                    + key.referenced().label() + " " + refused + "; the columns stay, the reference is left out.");
             return Optional.empty();
         }
         RelationshipId id = new RelationshipId(fresh.id('r'));
@@ -332,10 +340,11 @@ public final class ReverseEngineering {
         boolean unique = columns.equals(new HashSet<>(table.keyColumns()))
                 || table.uniqueKeys().stream().anyMatch(other -> columns.equals(new HashSet<>(other.columns())));
         End first =
-                End.of(entities.get(parent.get().name()), required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE,
-                        End.HAS).role(role(table, key, parent.get()));
-        End second = End.of(entities.get(table.name()), unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE,
-                End.BELONGS_TO);
+                End.of(entities.get(parent.get().qualifiedName()),
+                        required ? Cardinality.EXACTLY_ONE : Cardinality.ZERO_OR_ONE, End.HAS)
+                        .role(role(table, key, parent.get()));
+        End second = End.of(entities.get(table.qualifiedName()),
+                unique ? Cardinality.ZERO_OR_ONE : Cardinality.ZERO_OR_MORE, End.BELONGS_TO);
         return Optional
                 .of(new Relationship(id, "", first, second, Side.SECOND, key.onDelete(), key.onUpdate(), List.of()));
     }
@@ -360,16 +369,15 @@ public final class ReverseEngineering {
         boolean told = stem.isEmpty() || stem.equalsIgnoreCase(parent.name())
                 || parent.name().toLowerCase(Locale.ROOT).startsWith(stem.toLowerCase(Locale.ROOT))
                 || parentKey.equalsIgnoreCase(column);
-        boolean alone =
-                table.foreignKeys().stream().filter(other -> other.referencedTable().equals(parent.name())).count() == 1
-                        && parent != table;
+        boolean alone = parent != table && table.foreignKeys().stream()
+                .filter(other -> other.referenced().equals(parent.qualifiedName())).count() == 1;
         return told && alone ? "" : stem.replace('_', ' ');
     }
 
     private Optional<Relationship> manyToMany(Table table, boolean plain) {
         List<ForeignKey> keys = table.foreignKeys();
-        if (keys.size() != 2 || !keys.stream().allMatch(key -> entities.containsKey(key.referencedTable()))) {
-            remarks.add(table.name() + " connects tables that are not taken over; it is left out.");
+        if (keys.size() != 2 || !keys.stream().allMatch(key -> entities.containsKey(key.referenced()))) {
+            remarks.add(table.label() + " connects tables that are not taken over; it is left out.");
             return Optional.empty();
         }
         RelationshipId id = new RelationshipId(fresh.id('r'));
@@ -377,9 +385,9 @@ public final class ReverseEngineering {
         Set<String> referring = new HashSet<>(table.keyColumns());
         List<Attribute> attributes = table.columns().stream().filter(column -> !referring.contains(column.name()))
                 .map(column -> attribute(column, new AttributeId(fresh.id('a')), table)).toList();
-        End first = End.of(entities.get(keys.getFirst().referencedTable()), Cardinality.ZERO_OR_MORE, "goes with");
-        End second = End.of(entities.get(keys.getLast().referencedTable()), Cardinality.ZERO_OR_MORE, "goes with");
-        return Optional.of(new Relationship(id, entityName(table.name(), plain), first, second, Side.SECOND,
+        End first = End.of(entities.get(keys.getFirst().referenced()), Cardinality.ZERO_OR_MORE, "goes with");
+        End second = End.of(entities.get(keys.getLast().referenced()), Cardinality.ZERO_OR_MORE, "goes with");
+        return Optional.of(new Relationship(id, entityName(names.of(table), plain), first, second, Side.SECOND,
                 keys.getFirst().onDelete(), keys.getFirst().onUpdate(), attributes));
     }
 
@@ -421,7 +429,7 @@ public final class ReverseEngineering {
         for (String keyColumn : parent.get().keyColumns()) {
             ColumnPath path = parent.get().column(keyColumn).flatMap(Column::origin).orElseThrow();
             int place = key.referencedColumns().indexOf(
-                    tables.get(key.referencedTable()).keyColumns().get(parent.get().keyColumns().indexOf(keyColumn)));
+                    tables.get(key.referenced()).keyColumns().get(parent.get().keyColumns().indexOf(keyColumn)));
             String wanted = key.columns().get(Math.max(0, place));
             ColumnPath migrated = path.over(relationship.id(), side);
             boolean asDerived = child.get().columns().stream().anyMatch(

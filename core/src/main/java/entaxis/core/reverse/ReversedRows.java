@@ -5,11 +5,12 @@ import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
 import entaxis.core.design.Fresh;
-import entaxis.core.design.OwnerId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.reading.ReadRow;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.QualifiedName;
+import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -27,22 +28,30 @@ public final class ReversedRows {
 
     private ReversedRows() { }
 
-    /** The design with those rows; values that are not constants are left out, so that the column takes its default. */
-    public static Design with(Design design, List<ReadRow> rows, Fresh fresh) {
+    /**
+     * The design with those rows; values that are not constants are left out, so that the column takes its default.
+     *
+     * @param schema the tables that the design was made of
+     */
+    public static Design with(Design design, Schema schema, List<ReadRow> rows, Fresh fresh) {
+        Map<String, Table> derived = new HashMap<>();
+        Derivation.of(design).tables().values().forEach(table -> derived.put(small(table.name()), table));
+        DesignNames names = DesignNames.of(schema);
         Map<String, Table> tables = new HashMap<>();
-        Map<String, OwnerId> owners = new HashMap<>();
-        Derivation.of(design).tables().forEach((owner, table) -> {
-            tables.put(table.name().toLowerCase(Locale.ROOT), table);
-            owners.put(table.name().toLowerCase(Locale.ROOT), owner);
-        });
+        schema.tables().forEach(table -> Optional.ofNullable(derived.get(small(names.of(table))))
+                .ifPresent(made -> tables.put(small(table.label()), made)));
         List<SampleRow> lifted = new ArrayList<>();
         for (ReadRow row : rows) {
-            String name = row.table().toLowerCase(Locale.ROOT);
-            if (tables.containsKey(name) && told(tables.get(name), row)) {
-                lifted.add(new SampleRow(new RowId(fresh.id('w')), owners.get(name), values(tables.get(name), row)));
+            Table table = tables.get(small(new QualifiedName(row.namespace(), row.table()).label()));
+            if (table != null && told(table, row)) {
+                lifted.add(new SampleRow(new RowId(fresh.id('w')), table.origin().orElseThrow(), values(table, row)));
             }
         }
         return lifted.isEmpty() ? design : design.withRows(Elements.of(lifted));
+    }
+
+    private static String small(String name) {
+        return name.toLowerCase(Locale.ROOT);
     }
 
     /**

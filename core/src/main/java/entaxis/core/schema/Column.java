@@ -7,7 +7,7 @@ import entaxis.core.type.SqlType;
 import java.util.Optional;
 
 /**
- * A column of a table.
+ * A column of a table. {@link #of} makes one, and each other method gives it one thing.
  *
  * @param origin       the attribute that it was derived from, and the relationships that brought it here
  * @param required     whether it refuses null
@@ -19,20 +19,19 @@ import java.util.Optional;
  */
 public record Column(Optional<ColumnPath> origin, String name, SqlType type, boolean required,
         Optional<String> defaultValue, Identity identity,
-        Optional<Numbering> numbering, Optional<String> generated, ColumnDetails details, String comment) {
+        Optional<Numbering> numbering, Optional<String> generated, ColumnDetails details, String comment)
+        implements TablePart {
 
-    /** A column with nothing out of the ordinary. */
-    public Column(Optional<ColumnPath> origin, String name, SqlType type, boolean required,
-            Optional<String> defaultValue, Identity identity,
-            Optional<Numbering> numbering, Optional<String> generated, String comment) {
-        this(origin, name, type, required, defaultValue, identity, numbering, generated, ColumnDetails.NONE, comment);
+    /** A column that takes every value of a type, and null. */
+    public static Column of(String name, SqlType type) {
+        return new Column(Optional.empty(), name, type, false, Optional.empty(), Identity.NONE, Optional.empty(),
+                Optional.empty(), ColumnDetails.NONE, "");
     }
 
-    /** A column that is not computed. */
-    public Column(Optional<ColumnPath> origin, String name, SqlType type, boolean required,
-            Optional<String> defaultValue, Identity identity, String comment) {
-        this(origin, name, type, required, defaultValue, identity, Optional.empty(), Optional.empty(),
-                ColumnDetails.NONE, comment);
+    /** This column, derived from an attribute. */
+    public Column from(ColumnPath path) {
+        return new Column(Optional.of(path), name, type, required, defaultValue, identity, numbering, generated,
+                details, comment);
     }
 
     /** Whether a relationship brought it here. */

@@ -13,4 +13,19 @@ import java.util.Optional;
 public record ColumnDetails(boolean virtual, Optional<String> onUpdate, Optional<String> collation) {
     /** Nothing out of the ordinary. */
     public static final ColumnDetails NONE = new ColumnDetails(false, Optional.empty(), Optional.empty());
+
+    /** The same, computed at each reading or stored. */
+    public ColumnDetails computedAtReading(boolean newVirtual) {
+        return new ColumnDetails(newVirtual, onUpdate, collation);
+    }
+
+    /** The same with another expression that is taken when a row is changed. */
+    public ColumnDetails withOnUpdate(Optional<String> newOnUpdate) {
+        return new ColumnDetails(virtual, newOnUpdate, collation);
+    }
+
+    /** The same in another order. */
+    public ColumnDetails withCollation(Optional<String> newCollation) {
+        return new ColumnDetails(virtual, onUpdate, newCollation);
+    }
 }

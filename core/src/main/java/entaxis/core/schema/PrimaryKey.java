@@ -12,7 +12,7 @@ import java.util.function.UnaryOperator;
  * @param prefixes of columns of which only the beginning counts, how many signs or bytes do (MySQL manual, “Column
  *                 Prefix Key Parts”)
  */
-public record PrimaryKey(String name, List<String> columns, Map<String, Integer> prefixes) {
+public record PrimaryKey(String name, List<String> columns, Map<String, Integer> prefixes) implements TablePart {
     /** Copies the columns. */
     public PrimaryKey {
         columns = List.copyOf(columns);

@@ -28,6 +28,16 @@ public record Program(ProgramKind kind, String namespace, String name, Target ta
         this(kind, namespace, name, target, text, List.of(), Optional.empty());
     }
 
+    /** Its name with its schema. */
+    public QualifiedName qualifiedName() {
+        return new QualifiedName(namespace, name);
+    }
+
+    /** The same in another schema. */
+    public Program in(String newNamespace) {
+        return new Program(kind, newNamespace, name, target, text, comments, grants);
+    }
+
     /** The same in other words. */
     public Program worded(String newText) {
         return new Program(kind, namespace, name, target, newText, comments, grants);

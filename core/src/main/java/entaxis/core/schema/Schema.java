@@ -35,9 +35,9 @@ public record Schema(List<TypeDefinition> types, List<Sequence> sequences, List<
         this(List.of(), tables);
     }
 
-    /** The table of a name. Linear in the number of tables. */
-    public Optional<Table> table(String name) {
-        return tables.stream().filter(table -> table.name().equals(name)).findFirst();
+    /** The table of a name as people are told it. Linear in the number of tables. */
+    public Optional<Table> table(String label) {
+        return tables.stream().filter(table -> table.label().equals(label)).findFirst();
     }
 
     /** The same with other tables. */

@@ -27,6 +27,11 @@ public record Sequence(String namespace, String name, long start, long step, Str
         this(namespace, name, start, step, "");
     }
 
+    /** Its name with its schema. */
+    public QualifiedName qualifiedName() {
+        return new QualifiedName(namespace, name);
+    }
+
     /** The same under another name. */
     public Sequence named(String newName) {
         return new Sequence(namespace, newName, start, step, comment, grants);

@@ -5,14 +5,13 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A base table (ISO/IEC 9075-2, 11.3).
+ * A base table (ISO/IEC 9075-2, 11.3). {@link #of} makes one, and each other method gives it one thing.
  *
- * @param origin    the entity or many-to-many that it was derived from
- * @param namespace the schema that it was put into, where one was named
- * @param comment   what one row is; may be empty
- * @param grants    who may use it, without its owner, in order; empty where that is not told
+ * @param origin     the entity or many-to-many that it was derived from
+ * @param comment    what one row is; may be empty
+ * @param grants     who may use it, without its owner, in order; empty where that is not told
  */
-public record Table(Optional<OwnerId> origin, String namespace, String name, List<Column> columns,
+public record Table(Optional<OwnerId> origin, QualifiedName qualifiedName, List<Column> columns,
         Optional<PrimaryKey> primaryKey, List<UniqueKey> uniqueKeys, List<CheckRule> checks,
         List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment, Optional<List<Grant>> grants) {
 
@@ -26,73 +25,104 @@ public record Table(Optional<OwnerId> origin, String namespace, String name, Lis
         grants = grants.map(List::copyOf);
     }
 
-    /** A table without indexes beside those of its keys. */
-    public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey,
-            List<UniqueKey> uniqueKeys, List<CheckRule> checks,
-            List<ForeignKey> foreignKeys, String comment) {
-        this(origin, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, List.of(), comment);
+    /** A table with nothing in it, of which is not told who may use it. */
+    public static Table of(QualifiedName name) {
+        return new Table(Optional.empty(), name, List.of(), Optional.empty(), List.of(), List.of(), List.of(),
+                List.of(), "", Optional.empty());
     }
 
-    /** A table in the usual schema, of which is not told who may use it. */
-    public Table(Optional<OwnerId> origin, String name, List<Column> columns, Optional<PrimaryKey> primaryKey,
-            List<UniqueKey> uniqueKeys, List<CheckRule> checks,
-            List<ForeignKey> foreignKeys, List<TableIndex> indexes, String comment) {
-        this(origin, "", name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
-                Optional.empty());
+    /** A table of the default schema with nothing in it. */
+    public static Table of(String name) {
+        return of(QualifiedName.of(name));
+    }
+
+    /** Its name within its schema. */
+    public String name() {
+        return qualifiedName.name();
+    }
+
+    /** The schema that it was put into; empty for the default one. */
+    public String namespace() {
+        return qualifiedName.namespace();
+    }
+
+    /** Its name as people are told it: with its schema, unless that is the default one. */
+    public String label() {
+        return qualifiedName.label();
+    }
+
+    /** The same, derived from an element of a design. */
+    public Table from(OwnerId element) {
+        return from(Optional.of(element));
+    }
+
+    /** The same, derived from an element of a design or not. */
+    public Table from(Optional<OwnerId> element) {
+        return new Table(element, qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
+                grants);
     }
 
     /** The same under another name. */
+    public Table named(QualifiedName newName) {
+        return new Table(origin, newName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
+                grants);
+    }
+
+    /** The same under another name in its schema. */
     public Table named(String newName) {
-        return new Table(origin, namespace, newName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
-                comment, grants);
+        return named(qualifiedName.named(newName));
     }
 
     /** The same in another schema. */
     public Table in(String newNamespace) {
-        return new Table(origin, newNamespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
-                comment, grants);
+        return named(qualifiedName.in(newNamespace));
     }
 
     /** The same with other columns. */
     public Table withColumns(List<Column> newColumns) {
-        return new Table(origin, namespace, name, newColumns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+        return new Table(origin, qualifiedName, newColumns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
                 comment, grants);
+    }
+
+    /** The same with another primary key, or none. */
+    public Table withPrimaryKey(Optional<PrimaryKey> newKey) {
+        return withKeys(newKey, uniqueKeys);
     }
 
     /** The same with other keys. */
     public Table withKeys(Optional<PrimaryKey> newPrimary, List<UniqueKey> newUnique) {
-        return new Table(origin, namespace, name, columns, newPrimary, newUnique, checks, foreignKeys, indexes,
-                comment, grants);
+        return new Table(origin, qualifiedName, columns, newPrimary, newUnique, checks, foreignKeys, indexes, comment,
+                grants);
     }
 
     /** The same with other rules. */
     public Table withChecks(List<CheckRule> newChecks) {
-        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, newChecks, foreignKeys, indexes,
+        return new Table(origin, qualifiedName, columns, primaryKey, uniqueKeys, newChecks, foreignKeys, indexes,
                 comment, grants);
     }
 
     /** The same with other foreign keys. */
     public Table referring(List<ForeignKey> newKeys) {
-        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, newKeys, indexes, comment,
+        return new Table(origin, qualifiedName, columns, primaryKey, uniqueKeys, checks, newKeys, indexes, comment,
                 grants);
     }
 
     /** The same with other indexes. */
     public Table withIndexes(List<TableIndex> newIndexes) {
-        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, newIndexes,
+        return new Table(origin, qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, newIndexes,
                 comment, grants);
     }
 
     /** The same with another comment. */
     public Table withComment(String newComment) {
-        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
+        return new Table(origin, qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
                 newComment, grants);
     }
 
     /** The same for others to use. */
     public Table withGrants(Optional<List<Grant>> newGrants) {
-        return new Table(origin, namespace, name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
-                comment, newGrants);
+        return new Table(origin, qualifiedName, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes, comment,
+                newGrants);
     }
 
     /** The column of a name. */

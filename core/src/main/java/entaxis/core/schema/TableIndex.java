@@ -6,7 +6,8 @@ import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
 
 /**
- * An index on columns of a table.
+ * An index on columns of a table. Where its parts have operators, it is that of an exclusion constraint, which refuses
+ * two rows that all of these hold between (PostgreSQL manual, CREATE TABLE, EXCLUDE).
  *
  * @param unique    whether it refuses rows with the same values
  * @param method    the engine's kind of index, such as {@code gin} or {@code fulltext}; empty for the usual one
@@ -14,11 +15,16 @@ import java.util.function.UnaryOperator;
  * @param included  columns that it holds without being ordered by them
  */
 public record TableIndex(String name, boolean unique, List<IndexColumn> columns, String method,
-        Optional<String> predicate, List<String> included) {
+        Optional<String> predicate, List<String> included) implements TablePart {
     /** Copies the columns. */
     public TableIndex {
         columns = List.copyOf(columns);
         included = List.copyOf(included);
+    }
+
+    /** Whether it is that of an exclusion constraint. */
+    public boolean excludes() {
+        return columns.stream().anyMatch(part -> !part.operator().isEmpty());
     }
 
     /** What it is ordered by: names of columns, and expressions. */
@@ -62,12 +68,13 @@ public record TableIndex(String name, boolean unique, List<IndexColumn> columns,
      * @param prefix     how many characters of it are indexed; all, if left out
      * @param ordering   how it is ordered where that is not usual, in the engine's words: its collation, its operator
      *                   class, the place of what is null
+     * @param operator   what may not hold between two rows, in the engine's words; empty but for exclusion constraints
      */
     public record IndexColumn(String name, boolean descending, boolean expression, OptionalInt prefix,
-            String ordering) {
+            String ordering, String operator) {
         /** A part in the usual order. */
         public IndexColumn(String name, boolean descending, boolean expression, OptionalInt prefix) {
-            this(name, descending, expression, prefix, "");
+            this(name, descending, expression, prefix, "", "");
         }
 
         /** A whole column in rising or falling order. */
@@ -77,12 +84,27 @@ public record TableIndex(String name, boolean unique, List<IndexColumn> columns,
 
         /** The same place of the index for another column or expression. */
         public IndexColumn named(String newName) {
-            return new IndexColumn(newName, descending, expression, prefix, ordering);
+            return new IndexColumn(newName, descending, expression, prefix, ordering, operator);
         }
 
         /** The same, ordered in a way that is not usual. */
         public IndexColumn ordered(String newOrdering) {
-            return new IndexColumn(name, descending, expression, prefix, newOrdering);
+            return new IndexColumn(name, descending, expression, prefix, newOrdering, operator);
+        }
+
+        /** The same, refusing two rows that an operator holds between. */
+        public IndexColumn excluding(String newOperator) {
+            return new IndexColumn(name, descending, expression, prefix, ordering, newOperator);
+        }
+
+        /** The same, in falling order or not. */
+        public IndexColumn falling(boolean falls) {
+            return new IndexColumn(name, falls, expression, prefix, ordering, operator);
+        }
+
+        /** The same, over the beginning of the values only, or all of them. */
+        public IndexColumn beginning(OptionalInt newPrefix) {
+            return new IndexColumn(name, descending, expression, newPrefix, ordering, operator);
         }
     }
 }

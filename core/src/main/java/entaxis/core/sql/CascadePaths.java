@@ -2,6 +2,7 @@ package entaxis.core.sql;
 
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -18,8 +19,8 @@ import java.util.Set;
  * open a second way is replaced by a refusal, and said.
  */
 public final class CascadePaths {
-    private final Map<String, List<String>> reaches = new HashMap<>();
-    private final Map<String, List<String>> reachedFrom = new HashMap<>();
+    private final Map<QualifiedName, List<QualifiedName>> reaches = new HashMap<>();
+    private final Map<QualifiedName, List<QualifiedName>> reachedFrom = new HashMap<>();
 
     private CascadePaths() { }
 
@@ -31,7 +32,7 @@ public final class CascadePaths {
             for (ForeignKey key : table.foreignKeys()) {
                 boolean acts =
                         key.onDelete() != ReferentialAction.NO_ACTION || key.onUpdate() != ReferentialAction.NO_ACTION;
-                if (acts && !paths.open(key.referencedTable(), table.name())) {
+                if (acts && !paths.open(key.referenced(), table.qualifiedName())) {
                     refused.add(key);
                 }
             }
@@ -65,9 +66,9 @@ public final class CascadePaths {
     /**
      * Opens a way from a table to one that refers to it, unless some table would then be reached twice from another.
      */
-    private boolean open(String from, String to) {
-        Set<String> above = all(Set.of(from), reachedFrom);
-        Set<String> leadingThere = all(all(Set.of(to), reaches), reachedFrom);
+    private boolean open(QualifiedName from, QualifiedName to) {
+        Set<QualifiedName> above = all(Set.of(from), reachedFrom);
+        Set<QualifiedName> leadingThere = all(all(Set.of(to), reaches), reachedFrom);
         if (leadingThere.stream().anyMatch(above::contains)) {
             return false;
         }
@@ -77,11 +78,11 @@ public final class CascadePaths {
     }
 
     /** Some tables and all that are reached from them. */
-    private static Set<String> all(Set<String> start, Map<String, List<String>> steps) {
-        Set<String> seen = new HashSet<>(start);
-        List<String> open = new ArrayList<>(start);
+    private static Set<QualifiedName> all(Set<QualifiedName> start, Map<QualifiedName, List<QualifiedName>> steps) {
+        Set<QualifiedName> seen = new HashSet<>(start);
+        List<QualifiedName> open = new ArrayList<>(start);
         while (!open.isEmpty()) {
-            for (String next : steps.getOrDefault(open.removeLast(), List.of())) {
+            for (QualifiedName next : steps.getOrDefault(open.removeLast(), List.of())) {
                 if (seen.add(next)) {
                     open.add(next);
                 }

@@ -1,6 +1,7 @@
 package entaxis.core.sql;
 
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -15,13 +16,13 @@ import java.util.Set;
  * recursion.
  */
 public final class CreationOrder {
-    private final Map<String, Table> byName = new HashMap<>();
+    private final Map<QualifiedName, Table> byName = new HashMap<>();
     private final List<Table> given;
 
     /** An order of these tables. */
     public CreationOrder(List<Table> tables) {
         this.given = tables;
-        tables.forEach(table -> byName.put(table.name(), table));
+        tables.forEach(table -> byName.put(table.qualifiedName(), table));
     }
 
     /** The tables, referred-to ones first; tables of a cycle stay in the order that they were given in. */
@@ -35,7 +36,7 @@ public final class CreationOrder {
                 open.add(table);
                 Table next = null;
                 for (ForeignKey key : table.foreignKeys()) {
-                    Table parent = byName.get(key.referencedTable());
+                    Table parent = byName.get(key.referenced());
                     if (parent != null && !done.contains(parent) && !open.contains(parent)) {
                         next = parent;
                         break;

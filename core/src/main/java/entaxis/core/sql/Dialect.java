@@ -201,7 +201,7 @@ public abstract class Dialect extends ProgramFeatures {
 
     /** The statement that gives a table, or one of its columns, a comment. */
     public String commentOn(Table table, Optional<String> column, String comment, Spelling spelling) {
-        String name = spelling.qualified(table.namespace(), table.name());
+        String name = spelling.name(table);
         return "COMMENT ON " + column.map(own -> "COLUMN " + name + "." + spelling.name(own)).orElse("TABLE " + name)
                 + " IS " + literal(comment);
     }
@@ -247,7 +247,7 @@ public abstract class Dialect extends ProgramFeatures {
     public String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {
         return "CREATE DOMAIN " + qualifiedName + " AS " + spelled.apply(domain.base())
                 + domain.defaultValue().map(expression -> " DEFAULT " + written(expression)).orElse("")
-                + domain.check().map(this::domainRule).orElse("");
+                + domain.checkOfAll().map(this::domainRule).orElse("");
     }
 
     /** A rule behind a domain definition. */

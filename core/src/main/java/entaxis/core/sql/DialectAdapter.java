@@ -44,13 +44,13 @@ import java.util.stream.Stream;
  */
 public final class DialectAdapter {
     private final Dialect dialect;
-    private final Map<String, TypeDefinition> types = new HashMap<>();
+    private final Map<UserType, TypeDefinition> types = new HashMap<>();
     private final List<AdaptationNote> findings = new ArrayList<>();
 
     /** Sequences that number rows where a column cannot do so by itself. */
     private final List<Sequence> counting = new ArrayList<>();
     /** Defined types of columns in keys and indexes. */
-    private final Set<String> keyedTypes = new HashSet<>();
+    private final Set<UserType> keyedTypes = new HashSet<>();
     /** Functions that are written for another engine, in small letters: nothing can call them here. */
     private final Set<String> leftBehind = new HashSet<>();
     private final boolean own;
@@ -58,11 +58,11 @@ public final class DialectAdapter {
     private DialectAdapter(Dialect dialect, Schema schema, boolean own) {
         this.dialect = dialect;
         this.own = own;
-        schema.types().forEach(type -> types.put(type.name(), type));
+        schema.types().forEach(type -> types.put(type.type(), type));
         schema.tables().forEach(table -> keyed(table).stream().flatMap(name -> table.column(name).stream())
                 .forEach(column -> {
-                    if (column.type() instanceof UserType(String name)) {
-                        keyedTypes.add(name);
+                    if (column.type() instanceof UserType type) {
+                        keyedTypes.add(type);
                     }
                 }));
         schema.programs().stream()
@@ -114,12 +114,11 @@ public final class DialectAdapter {
     private TypeDefinition type(TypeDefinition type) {
         LossReport loss = new ElementLosses(findings, "", type.name());
         return switch (type) {
-            case DomainDefinition domain -> new DomainDefinition(domain.name(),
-                    held(domain.base(), keyedTypes.contains(domain.name()), loss),
-                    domain.defaultValue().map(dialect::expression),
-                    domain.check().map(check -> new CheckRule(dialect.stored(check.name()),
-                            dialect.expression(check.condition()))),
-                    domain.comment(), domain.grants());
+            case DomainDefinition domain -> domain
+                    .over(held(domain.base(), keyedTypes.contains(domain.type()), loss))
+                    .withDefault(domain.defaultValue().map(dialect::expression))
+                    .withCheck(domain.check().map(check -> new CheckRule(dialect.stored(check.name()),
+                            dialect.expression(check.condition()))));
             case EnumDefinition enumeration -> enumeration;
             case StructureDefinition structure -> structure.with(structure.fields().stream()
                     .map(field -> new FieldDefinition(field.name(), held(inField(field.type()), false, loss)))
@@ -129,9 +128,9 @@ public final class DialectAdapter {
 
     /** The type of a field; what a defined type stands for is spelled out where fields do not take it. */
     private SqlType inField(SqlType type) {
-        boolean spelledOut = !dialect.fieldsTakeDefinedTypes() && type instanceof UserType(String name)
-                && types.containsKey(name);
-        return !spelledOut ? type : switch (types.get(((UserType) type).name())) {
+        boolean spelledOut = !dialect.fieldsTakeDefinedTypes() && type instanceof UserType user
+                && types.containsKey(user);
+        return !spelledOut ? type : switch (types.get((UserType) type)) {
             case DomainDefinition domain -> inField(domain.base());
             case EnumDefinition enumeration -> new EnumType(enumeration.values());
             case StructureDefinition structure -> type;
@@ -140,11 +139,11 @@ public final class DialectAdapter {
 
     /** A type as the engine holds it, where it does not need a check beside it. */
     private SqlType held(SqlType type, boolean keyed, LossReport loss) {
-        if (!(type instanceof UserType(String name))) {
+        if (!(type instanceof UserType user)) {
             return own ? dialect.own(type) : dialect.held(type, keyed, loss);
         }
-        TypeDefinition definition = types.get(name);
-        return definition == null ? dialect.held(new SqlType.NativeType(name), keyed, loss)
+        TypeDefinition definition = types.get(user);
+        return definition == null ? dialect.held(new SqlType.NativeType(user.label()), keyed, loss)
                 : dialect.home(definition) == Home.SCHEMA ? type : switch (definition) {
             case DomainDefinition domain -> held(domain.base(), keyed, loss);
             case EnumDefinition enumeration -> dialect.held(new EnumType(enumeration.values()), keyed, loss);
@@ -218,12 +217,13 @@ public final class DialectAdapter {
         ColumnDetails details = fitted.details();
         if (details.onUpdate().isPresent() && !dialect.setsOnUpdate()) {
             loss.say("nothing sets it when a row is changed; a trigger would have to");
-            details = new ColumnDetails(details.virtual(), Optional.empty(), details.collation());
+            details = details.withOnUpdate(Optional.empty());
         }
         if (!own) {
             checks.addAll(new StandInChecks(dialect, types, findings).of(table, column, fitted));
         }
-        boolean required = fitted.required() || !own && table.keyColumns().contains(column.name());
+        boolean required = fitted.required() || spelledOutRequires(column.type())
+                || !own && table.keyColumns().contains(column.name());
         Column said = inheritsComment(column) ? fitted.withComment("") : fitted;
         return said.withDefault(defaultValue).with(details)
                 .withRequired(required
@@ -267,13 +267,19 @@ public final class DialectAdapter {
 
     /** Whether a column has its comment from its type, so that it says nothing of its own. */
     private boolean inheritsComment(Column column) {
-        return dialect.columnsShowTypeComments() && column.type() instanceof UserType(String name)
-                && types.containsKey(name) && types.get(name).comment().equals(column.comment());
+        return dialect.columnsShowTypeComments() && column.type() instanceof UserType type
+                && types.containsKey(type) && types.get(type).comment().equals(column.comment());
     }
 
     private Optional<String> domainDefault(SqlType type) {
-        return type instanceof UserType(String name) && types.get(name) instanceof DomainDefinition domain
+        return type instanceof UserType user && types.get(user) instanceof DomainDefinition domain
                 && dialect.domains() == Home.NONE ? domain.defaultValue() : Optional.empty();
+    }
+
+    /** Whether a type is a domain that refuses null and that the engine does not have. */
+    private boolean spelledOutRequires(SqlType type) {
+        return type instanceof UserType user && types.get(user) instanceof DomainDefinition domain && domain.required()
+                && dialect.home(domain) != Home.SCHEMA;
     }
 
     /** Whether a computed column was given no type, so that the engine takes that of its expression. */
@@ -285,7 +291,7 @@ public final class DialectAdapter {
     private Column computed(Table table, Column column) {
         if (column.generated().isEmpty()) {
             return column.details().virtual()
-                    ? column.with(new ColumnDetails(false, column.details().onUpdate(), column.details().collation()))
+                    ? column.with(column.details().computedAtReading(false))
                     : column;
         }
         boolean virtual = column.details().virtual() ? dialect.computedVirtual() : !dialect.computedStored();
@@ -300,7 +306,7 @@ public final class DialectAdapter {
                             : "it is stored instead of being computed at each reading");
         }
         return column.withGenerated(Optional.of(expression))
-                .with(new ColumnDetails(virtual, column.details().onUpdate(), column.details().collation()));
+                .with(column.details().computedAtReading(virtual));
     }
 
     private Optional<TableIndex> index(Table table, TableIndex index) {
@@ -317,9 +323,10 @@ public final class DialectAdapter {
         boolean prefixes =
                 dialect.prefixIndexes() || index.columns().stream().allMatch(part -> part.prefix().isEmpty());
         List<IndexColumn> columns = index.columns().stream()
-                .map(part -> new IndexColumn(part.expression() ? dialect.expression(part.name()) : part.name(),
-                        part.descending() && dialect.fallingIndexes(), part.expression(),
-                        prefixes ? part.prefix() : OptionalInt.empty(), own ? part.ordering() : ""))
+                .map(part -> part.named(part.expression() ? dialect.expression(part.name()) : part.name())
+                        .falling(part.descending() && dialect.fallingIndexes())
+                        .beginning(prefixes ? part.prefix() : OptionalInt.empty())
+                        .ordered(own ? part.ordering() : ""))
                 .toList();
         boolean includes = index.included().isEmpty() || dialect.includesColumns();
         if (!includes) {

@@ -42,7 +42,7 @@ public final class GrantWriter {
 
     /** The statements for a table. */
     public List<String> table(Table table, Optional<List<Grant>> before) {
-        return grants(SecuredObject.TABLE, spelling.qualified(table.namespace(), table.name()), table.grants(), before);
+        return grants(SecuredObject.TABLE, spelling.name(table), table.grants(), before);
     }
 
     /** The statements for a sequence. */

@@ -49,8 +49,7 @@ final class IndexLengths {
                 + " characters; it looks at the first " + share + " of each column"));
         return new TableIndex(index.name(), false, index.columns().stream()
                 .map(part -> part.prefix().orElse(length(lengths, part)) <= share ? part
-                        : new IndexColumn(part.name(), part.descending(), false, OptionalInt.of(share),
-                                part.ordering()))
+                        : part.beginning(OptionalInt.of(share)))
                 .toList(), index.method(), index.predicate(), index.included());
     }
 

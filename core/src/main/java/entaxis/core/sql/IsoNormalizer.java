@@ -4,9 +4,9 @@ import entaxis.core.design.SqlName;
 import entaxis.core.expression.CanonicalForm;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
-import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
@@ -40,7 +40,6 @@ import java.util.function.UnaryOperator;
  * size of the schema.
  */
 public final class IsoNormalizer {
-    private static final Set<String> DEFAULT = Set.of("public", "dbo", "main");
     private static final int MAX_BRACKETS = 3;
     private final Dialect dialect;
 
@@ -78,22 +77,21 @@ public final class IsoNormalizer {
         List<Sequence> sequences = schema.sequences().stream()
                 .map(own -> own.named(name(own.name()))).toList();
         List<Table> tables = schema.tables().stream().map(this::table).toList();
-        Map<List<String>, Table> named = new HashMap<>();
-        tables.forEach(table -> named.putIfAbsent(identity(table.namespace(), table.name()), table));
+        Map<QualifiedName, Table> named = new HashMap<>();
+        tables.forEach(table -> named.putIfAbsent(identity(table.qualifiedName()), table));
         return new Schema(types, sequences, tables.stream().map(table -> withNumbers(table, named)).toList(),
                 schema.programs());
     }
 
-    private static List<String> identity(String namespace, String name) {
-        return List.of(namespace, name.toLowerCase(Locale.ROOT));
+    private static QualifiedName identity(QualifiedName name) {
+        return name.named(name.name().toLowerCase(Locale.ROOT));
     }
 
     /** Truth values that refer to numbers are numbers too: MySQL has one type for both. */
-    private static Table withNumbers(Table table, Map<List<String>, Table> named) {
+    private static Table withNumbers(Table table, Map<QualifiedName, Table> named) {
         Map<String, SqlType> numbers = new HashMap<>();
         for (ForeignKey key : table.foreignKeys()) {
-            Optional<Table> other =
-                    Optional.ofNullable(named.get(identity(key.referencedNamespace(), key.referencedTable())));
+            Optional<Table> other = Optional.ofNullable(named.get(identity(key.referenced())));
             for (int i = 0; i < Math.min(key.columns().size(), key.referencedColumns().size()); i++) {
                 String column = key.columns().get(i);
                 String referenced = key.referencedColumns().get(i);
@@ -115,26 +113,36 @@ public final class IsoNormalizer {
         return dialect.foldsUp() && oneCase ? name.toLowerCase(Locale.ROOT) : name;
     }
 
+    /** The same with the schema; the default one goes without saying. */
+    private QualifiedName name(QualifiedName name) {
+        return new QualifiedName(home(name.namespace()), name(name.name()));
+    }
+
+    private String home(String namespace) {
+        return QualifiedName.isDefaultSchema(namespace) ? "" : name(namespace);
+    }
+
     private List<String> names(List<String> names) {
         return names.stream().map(this::name).toList();
     }
 
     private TypeDefinition type(TypeDefinition type) {
         return switch (type) {
-            case DomainDefinition domain -> new DomainDefinition(name(domain.name()), type(domain.base()),
-                    domain.defaultValue().map(text -> expression(text, domain.base())),
-                    domain.check().map(check -> new CheckRule(name(check.name()), condition(check.condition(),
-                            name -> name.equalsIgnoreCase("value") && domain.base() instanceof CharacterType))),
-                    domain.comment(), domain.grants());
-            case EnumDefinition enumeration -> enumeration.named(name(enumeration.name()));
-            case StructureDefinition structure -> structure.named(name(structure.name())).with(structure.fields()
-                    .stream().map(field -> new FieldDefinition(name(field.name()), type(field.type()))).toList());
+            case DomainDefinition domain -> domain.named(name(domain.qualifiedName())).over(type(domain.base()))
+                    .withDefault(domain.defaultValue().map(text -> expression(text, domain.base())))
+                    .withCheck(domain.check().map(check -> new CheckRule(name(check.name()), condition(
+                            check.condition(),
+                            name -> name.equalsIgnoreCase("value") && domain.base() instanceof CharacterType))));
+            case EnumDefinition enumeration -> enumeration.named(name(enumeration.qualifiedName()));
+            case StructureDefinition structure -> structure.named(name(structure.qualifiedName())).with(
+                    structure.fields().stream()
+                            .map(field -> new FieldDefinition(name(field.name()), type(field.type()))).toList());
         };
     }
 
     private SqlType type(SqlType type) {
         return switch (type) {
-            case UserType(String name) -> new UserType(name(name));
+            case UserType(String namespace, String name) -> new UserType(home(namespace), name(name));
             case SqlType.ArrayType(SqlType element) -> new SqlType.ArrayType(type(element));
             case NativeType(String spelled) when spelled.isEmpty() ->
                     dialect.columnsWithoutType() ? dialect.neutral(type) : SqlType.largeText();
@@ -155,12 +163,10 @@ public final class IsoNormalizer {
         List<CheckRule> checks = table.checks().stream()
                 .map(own -> new CheckRule(name(own.name()), condition.apply(own.condition()))).toList();
         List<ForeignKey> keys = table.foreignKeys().stream()
-                .map(own -> new ForeignKey(own.origin(), name(own.name()), names(own.columns()),
-                        usual(own.referencedNamespace()) ? "" : name(own.referencedNamespace()),
-                        name(own.referencedTable()), names(own.referencedColumns()), own.onDelete(), own.onUpdate(),
-                        own.deferral()))
+                .map(own -> own.named(name(own.name())).over(names(own.columns()))
+                        .to(name(own.referenced()), names(own.referencedColumns())))
                 .toList();
-        List<TableIndex> indexes = table.indexes().stream().filter(index -> !index.method().equals("exclude"))
+        List<TableIndex> indexes = table.indexes().stream().filter(index -> !index.excludes())
                 .map(own -> new TableIndex(name(own.name()), own.unique(),
                         own.columns().stream()
                                 .map(part -> part
@@ -168,8 +174,8 @@ public final class IsoNormalizer {
                                 .toList(),
                         "", own.predicate().map(condition), names(own.included())))
                 .toList();
-        return new Table(table.origin(), usual(table.namespace()) ? "" : name(table.namespace()), name(table.name()),
-                columns, key, uniques, checks, keys, indexes, table.comment(), table.grants());
+        return table.named(name(table.qualifiedName())).withColumns(columns).withKeys(key, uniques).withChecks(checks)
+                .referring(keys).withIndexes(indexes);
     }
 
     /**
@@ -185,23 +191,15 @@ public final class IsoNormalizer {
         return spelled;
     }
 
-    /** Whether a schema is the one that an engine puts things into where none is named. */
-    public static boolean usual(String namespace) {
-        return DEFAULT.contains(namespace.toLowerCase(Locale.ROOT));
-    }
-
     private Column column(Table table, Column column) {
         SqlType type = column.generated().isPresent() && column.type() instanceof NativeType(String spelled)
                 && spelled.isEmpty() && !dialect.columnsWithoutType()
                 ? ComputedType.of(column.generated().get(), table, this::type) : type(column.type());
-        ColumnDetails details =
-                new ColumnDetails(column.details().virtual(), column.details().onUpdate(), Optional.empty());
-        return new Column(column.origin(), name(column.name()), type, column.required(),
-                column.defaultValue().filter(text -> !bitsAsBytes(column.type(), type))
-                        .map(text -> expression(text, type)),
-                column.identity(),
-                column.numbering(), column.generated().map(text -> condition(text, texts(table))), details,
-                column.comment());
+        return column.named(name(column.name())).withType(type)
+                .withDefault(column.defaultValue().filter(text -> !bitsAsBytes(column.type(), type))
+                        .map(text -> expression(text, type)))
+                .withGenerated(column.generated().map(text -> condition(text, texts(table))))
+                .with(column.details().withCollation(Optional.empty()));
     }
 
     /** Whether a column of bits becomes one of bytes, which is nearest: its default does not fit then. */

@@ -1,6 +1,7 @@
 package entaxis.core.sql;
 
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -14,14 +15,14 @@ import java.util.Map;
 final class PossibleReferences {
     private final Dialect dialect;
     private final List<AdaptationNote> findings;
-    /** When each table is made, by its name. */
-    private final Map<String, Integer> made = new HashMap<>();
+    /** When each table is made. */
+    private final Map<QualifiedName, Integer> made = new HashMap<>();
 
     private PossibleReferences(List<Table> tables, Dialect dialect, List<AdaptationNote> findings) {
         this.dialect = dialect;
         this.findings = findings;
         for (Table table : new CreationOrder(tables).tables()) {
-            made.put(table.name(), made.size());
+            made.put(table.qualifiedName(), made.size());
         }
     }
 
@@ -42,11 +43,11 @@ final class PossibleReferences {
 
     private boolean goes(Table table, ForeignKey key) {
         if (!dialect.refersAhead()
-                && made.getOrDefault(key.referencedTable(), 0) > made.getOrDefault(table.name(), 0)) {
+                && made.getOrDefault(key.referenced(), 0) > made.getOrDefault(table.qualifiedName(), 0)) {
             say(table, key, "it closes a circle of references, which is not possible; it is left out");
             return true;
         }
-        if (!dialect.refersAcrossSchemas() && !key.referencedNamespace().equals(table.namespace())) {
+        if (!dialect.refersAcrossSchemas() && !key.referenced().namespace().equals(table.namespace())) {
             say(table, key, "it leads into another schema, which is not possible; it is left out");
             return true;
         }

@@ -2,12 +2,12 @@ package entaxis.core.sql;
 
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.AdaptationNote.Kind;
 import entaxis.core.type.SqlType;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -20,7 +20,7 @@ final class ReferenceTypes {
     private static final int MAX_STEPS = 16;
 
     private final Dialect dialect;
-    private final Map<String, Table> tables = new HashMap<>();
+    private final Map<QualifiedName, Table> tables = new HashMap<>();
     private final List<AdaptationNote> notes;
 
     private ReferenceTypes(Dialect dialect, List<AdaptationNote> notes) {
@@ -35,7 +35,7 @@ final class ReferenceTypes {
         boolean more = true;
         for (int step = 0; more && step < MAX_STEPS; step++) {
             types.tables.clear();
-            now.forEach(table -> types.tables.put(key(table.namespace(), table.name()), table));
+            now.forEach(table -> types.tables.put(table.qualifiedName(), table));
             List<Table> next = now.stream().map(types::fitted).toList();
             more = !next.equals(now);
             now = next;
@@ -43,15 +43,10 @@ final class ReferenceTypes {
         return now;
     }
 
-    private static String key(String namespace, String name) {
-        return (namespace + "." + name).toLowerCase(Locale.ROOT);
-    }
-
     private Table fitted(Table table) {
         Map<String, SqlType> wanted = new HashMap<>();
         for (ForeignKey key : table.foreignKeys()) {
-            String namespace = key.referencedNamespace().isEmpty() ? table.namespace() : key.referencedNamespace();
-            Optional<Table> other = Optional.ofNullable(tables.get(key(namespace, key.referencedTable())));
+            Optional<Table> other = Optional.ofNullable(tables.get(key.referenced()));
             for (int i = 0; i < Math.min(key.columns().size(), key.referencedColumns().size()); i++) {
                 String own = key.columns().get(i);
                 String referenced = key.referencedColumns().get(i);

@@ -2,6 +2,7 @@ package entaxis.core.sql;
 
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
@@ -52,7 +53,7 @@ public final class ScriptWriter {
     private Script write(Schema schema, String title, AdaptedSchema fitted) {
         List<Table> tables = fitted.schema().tables().stream().filter(table -> !table.columns().isEmpty())
                 .filter(table -> options.chosen().map(chosen -> chosen.contains(table.name())).orElse(true)).toList();
-        Set<String> written = tables.stream().map(Table::name).collect(Collectors.toSet());
+        Set<QualifiedName> written = tables.stream().map(Table::qualifiedName).collect(Collectors.toSet());
         List<AdaptationNote> findings =
                 Stream.concat(fitted.findings().stream(), ReservedNames.of(fitted.schema(), dialect).stream())
                         .filter(finding -> finding.table().isEmpty()
@@ -63,7 +64,7 @@ public final class ScriptWriter {
             dialect.drops(fitted.schema(), tables, spelling)
                     .forEach(text -> statements.add(new Statement(Kind.DROP, Optional.empty(), text)));
         }
-        namespaces(tables)
+        namespaces(fitted.schema(), tables)
                 .forEach(name -> statements.add(new Statement(Kind.SCHEMA, Optional.empty(),
                         createSchema(name))));
         fitted.schema().extensions().stream().flatMap(name -> dialect.createExtension(name).stream())
@@ -88,7 +89,7 @@ public final class ScriptWriter {
                 guarded(table, writer.create(table, inside.get(table))))).toList());
         tables.forEach(table -> table.foreignKeys().stream()
                 .filter(key -> !inside.get(table).contains(key)
-                        && (written.contains(key.referencedTable()) || options.chosen().isEmpty()))
+                        && (written.contains(key.referenced()) || options.chosen().isEmpty()))
                 .forEach(key -> statements
                         .add(new Statement(Kind.FOREIGN_KEY, table.origin(), writer.addForeignKey(table, key)))));
         tables.forEach(table -> table.indexes().stream()
@@ -120,7 +121,7 @@ public final class ScriptWriter {
 
     /** The statement that creates a type which the engine can hold. */
     public String createType(TypeDefinition type, Schema schema) {
-        return dialect.create(type, spelling.qualified("", type.name()), schema, spelling::type);
+        return dialect.create(type, spelling.name(type.qualifiedName()), schema, spelling::type);
     }
 
     /** What a type is called in DROP and ALTER. */
@@ -128,19 +129,22 @@ public final class ScriptWriter {
         return dialect.kind(type);
     }
 
-    private List<String> namespaces(List<Table> tables) {
+    private List<String> namespaces(Schema schema, List<Table> tables) {
         if (!dialect.schemas()) {
             return List.of();
         }
         Set<String> names = new java.util.LinkedHashSet<>();
         options.schema().ifPresent(names::add);
-        tables.stream().map(Table::namespace).filter(name -> !name.isEmpty()).forEach(names::add);
+        Stream.of(tables.stream().map(Table::qualifiedName),
+                schema.types().stream().map(TypeDefinition::qualifiedName),
+                schema.sequences().stream().map(Sequence::qualifiedName))
+                .flatMap(all -> all).map(QualifiedName::namespace).filter(name -> !name.isEmpty()).forEach(names::add);
         return List.copyOf(names);
     }
 
     /** The statement that creates a sequence. */
     public String createSequence(Sequence sequence) {
-        return "CREATE SEQUENCE " + spelling.qualified(sequence.namespace(), sequence.name()) + " START WITH "
+        return "CREATE SEQUENCE " + spelling.name(sequence) + " START WITH "
                 + sequence.start() + " INCREMENT BY " + sequence.step();
     }
 
@@ -151,7 +155,7 @@ public final class ScriptWriter {
         if (!options.onlyIfAbsent()) {
             return definition;
         }
-        return dialect.onlyIfAbsent(definition, spelling.qualified(table.namespace(), table.name()));
+        return dialect.onlyIfAbsent(definition, spelling.name(table));
     }
 
     /**
@@ -168,11 +172,11 @@ public final class ScriptWriter {
             tables.forEach(table -> inside.put(table, List.of()));
             return inside;
         }
-        Set<String> done = new HashSet<>();
+        Set<QualifiedName> done = new HashSet<>();
         for (Table table : tables) {
-            done.add(table.name());
+            done.add(table.qualifiedName());
             inside.put(table,
-                    table.foreignKeys().stream().filter(key -> done.contains(key.referencedTable())).toList());
+                    table.foreignKeys().stream().filter(key -> done.contains(key.referenced())).toList());
         }
         return inside;
     }
@@ -204,7 +208,7 @@ public final class ScriptWriter {
     }
 
     private String comment(TypeDefinition type) {
-        return "COMMENT ON " + dialect.kind(type) + " " + spelling.qualified("", type.name()) + " IS "
+        return "COMMENT ON " + dialect.kind(type) + " " + spelling.name(type.qualifiedName()) + " IS "
                 + dialect.literal(type.comment());
     }
 }

@@ -1,5 +1,6 @@
 package entaxis.core.sql;
 
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.sql.ScriptOptions.Letters;
@@ -41,12 +42,17 @@ public final class Spelling {
 
     /** A table's name with its schema. */
     public String name(Table table) {
-        return qualified(table.namespace(), table.name());
+        return name(table.qualifiedName());
     }
 
     /** A sequence's name with its schema. */
     public String name(Sequence sequence) {
-        return qualified(sequence.namespace(), sequence.name());
+        return name(sequence.qualifiedName());
+    }
+
+    /** A name with its schema: the one that it was put into, else the one that the script puts everything into. */
+    public String name(QualifiedName name) {
+        return qualified(name.namespace(), name.name());
     }
 
     /** The schema that the script puts everything into. */
@@ -65,7 +71,8 @@ public final class Spelling {
     }
 
     String type(SqlType type) {
-        return type instanceof UserType(String name) ? qualified("", name) : dialect.type(type);
+        return type instanceof UserType(String namespace, String name) ? qualified(namespace, name)
+                : dialect.type(type);
     }
 
     /** The words that name a constraint, with a blank behind; nothing for one that has no name. */

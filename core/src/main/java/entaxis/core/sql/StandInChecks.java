@@ -20,7 +20,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 /** The checks that stand in for types which an engine does not have. */
-record StandInChecks(Dialect dialect, Map<String, TypeDefinition> types, List<AdaptationNote> notes) {
+record StandInChecks(Dialect dialect, Map<UserType, TypeDefinition> types, List<AdaptationNote> notes) {
     private void say(Kind kind, String table, String element, String words) {
         notes.add(new AdaptationNote(kind, table, element, words));
     }
@@ -42,7 +42,7 @@ record StandInChecks(Dialect dialect, Map<String, TypeDefinition> types, List<Ad
         if (asked.type() instanceof EnumType(List<String> values) && !(fitted.type() instanceof EnumType)) {
             checks.add(listed(table, asked, name, values));
         }
-        if (asked.type() instanceof UserType(String type) && types.containsKey(type)
+        if (asked.type() instanceof UserType type && types.containsKey(type)
                 && dialect.home(types.get(type)) != Home.SCHEMA) {
             switch (types.get(type)) {
                 case DomainDefinition domain -> {

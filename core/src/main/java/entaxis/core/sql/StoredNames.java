@@ -4,6 +4,7 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
@@ -75,11 +76,12 @@ final class StoredNames {
                 .map(own -> new CheckRule(free(table, Named.CHECK, own.name()), expression.apply(own.condition())))
                 .toList();
         List<ForeignKey> references = table.foreignKeys().stream()
-                .map(own -> new ForeignKey(own.origin(), free(table, Named.FOREIGN_KEY, own.name()),
-                        own.columns().stream().map(stored).toList(),
-                        dialect.schemas() ? own.referencedNamespace() : "", dialect.stored(own.referencedTable()),
-                        own.referencedColumns().stream().map(stored).toList(), own.onDelete(),
-                own.onUpdate(), own.deferral())).toList();
+                .map(own -> own.named(free(table, Named.FOREIGN_KEY, own.name()))
+                        .over(own.columns().stream().map(stored).toList())
+                        .to(new QualifiedName(dialect.schemas() ? own.referenced().namespace() : "",
+                                dialect.stored(own.referencedTable())),
+                                own.referencedColumns().stream().map(stored).toList()))
+                .toList();
         List<TableIndex> indexes =
                 table.indexes().stream()
                         .map(own -> own.named(free(table, Named.INDEX, own.name()))
@@ -87,8 +89,8 @@ final class StoredNames {
         List<Column> columns = cut.isEmpty() ? table.columns() : table.columns().stream().map(
                 column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression)))
                 .toList();
-        return new Table(table.origin(), table.namespace(), dialect.stored(table.name()), columns, key, uniques, checks,
-                references, indexes, table.comment(), table.grants());
+        return table.named(dialect.stored(table.name())).withColumns(columns).withKeys(key, uniques).withChecks(checks)
+                .referring(references).withIndexes(indexes);
     }
 
     /** A name that nothing else has in the spaces that it belongs to; what has no name is left so. */

@@ -6,6 +6,7 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
@@ -77,7 +78,7 @@ public final class TableWriter {
         }
         text.append("CREATE TABLE ")
                 .append(options.onlyIfAbsent() && dialect.createsTableIfAbsent() ? "IF NOT EXISTS " : "")
-                .append(spelling.qualified(table.namespace(), table.name())).append(" (\n");
+                .append(spelling.name(table)).append(" (\n");
         for (int i = 0; i < lines.size(); i++) {
             text.append("    ").append(lines.get(i)).append(i + 1 < lines.size() ? "," : "");
             text.append(i < notes.size() && !notes.get(i).isEmpty() ? "  " + noted(notes.get(i)) : "").append('\n');
@@ -141,9 +142,14 @@ public final class TableWriter {
         return spelling.qualified(namespace, name);
     }
 
+    /** A name with its schema. */
+    public String name(QualifiedName name) {
+        return spelling.name(name);
+    }
+
     /** A table's name with its schema. */
     public String name(Table table) {
-        return spelling.qualified(table.namespace(), table.name());
+        return spelling.name(table);
     }
 
     /** Columns in brackets. */
@@ -216,16 +222,13 @@ public final class TableWriter {
 
     /** ALTER TABLE that adds a foreign key. */
     public String addForeignKey(Table table, ForeignKey key) {
-        return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD "
+        return "ALTER TABLE " + spelling.name(table) + " ADD "
                 + (key.name().isEmpty() ? "" : "CONSTRAINT " + spelling.name(key.name()))
                 + "\n    " + reference(table, key);
     }
 
     private String reference(Table table, ForeignKey key) {
-        String home = key.referencedNamespace().isEmpty() && table.namespace().equals(key.referencedNamespace()) ? ""
-                : key.referencedNamespace();
-        return "FOREIGN KEY " + spelling.names(key.columns()) + " REFERENCES "
-                + spelling.qualified(home, key.referencedTable())
+        return "FOREIGN KEY " + spelling.names(key.columns()) + " REFERENCES " + spelling.name(key.referenced())
                 + (key.referencedColumns().isEmpty() ? "" : " " + spelling.names(key.referencedColumns()))
                 + action(" ON DELETE ", key.onDelete()) + action(" ON UPDATE ", key.onUpdate())
                 + switch (key.deferral()) {
@@ -242,9 +245,8 @@ public final class TableWriter {
 
     /** CREATE INDEX. */
     public String createIndex(Table table, TableIndex index) {
-        if (index.method().equals("exclude")) {
-            return "ALTER TABLE " + spelling.qualified(table.namespace(), table.name()) + " ADD "
-                    + spelling.constraint(index.name()) + dialect.written(index.columns().getFirst().name());
+        if (index.excludes()) {
+            return "ALTER TABLE " + spelling.name(table) + " ADD " + exclusion(index);
         }
         String columns = index.columns().stream().map(this::indexed).collect(Collectors.joining(", ", "(", ")"));
         String leading =
@@ -257,9 +259,19 @@ public final class TableWriter {
                 + (dialect.qualifiesIndexes() ? spelling.qualified(table.namespace(), index.name())
                         : spelling.name(index.name()))
                 + " " + (usingInFront ? using : "")
-                + "ON " + spelling.qualified(table.namespace(), table.name()) + " " + (usingInFront ? "" : using)
+                + "ON " + spelling.name(table) + " " + (usingInFront ? "" : using)
                 + columns + (index.included().isEmpty() ? "" : " INCLUDE " + names(index.included()))
                 + index.predicate().map(rows -> " WHERE " + dialect.written(rows)).orElse("");
+    }
+
+    /** An exclusion constraint (PostgreSQL manual, CREATE TABLE). */
+    private String exclusion(TableIndex index) {
+        return spelling.constraint(index.name()) + "EXCLUDE "
+                + (index.method().isEmpty() ? "" : "USING " + index.method() + " ")
+                + index.columns().stream().map(part -> indexed(part) + " WITH " + part.operator())
+                        .collect(Collectors.joining(", ", "(", ")"))
+                + (index.included().isEmpty() ? "" : " INCLUDE " + names(index.included()))
+                + index.predicate().map(rows -> " WHERE (" + dialect.written(rows) + ")").orElse("");
     }
 
     private String indexed(IndexColumn part) {

@@ -1,5 +1,7 @@
 package entaxis.core.statement;
 
+import entaxis.core.schema.QualifiedName;
+
 /**
  * CREATE VIRTUAL TABLE (SQLite documentation), whose rows stand in tables that the engine keeps for it.
  *

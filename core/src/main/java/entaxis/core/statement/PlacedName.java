@@ -1,5 +1,7 @@
 package entaxis.core.statement;
 
+import entaxis.core.schema.QualifiedName;
+
 /**
  * A name with the place in the script where it stands.
  *

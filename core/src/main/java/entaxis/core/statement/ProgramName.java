@@ -1,5 +1,6 @@
 package entaxis.core.statement;
 
+import entaxis.core.schema.QualifiedName;
 import java.util.Optional;
 
 /**

@@ -1,6 +1,7 @@
 package entaxis.core.statement;
 
 import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.QualifiedName;
 import java.util.List;
 
 /** Statements on views, routines and triggers, which are kept as texts. */

@@ -2,6 +2,7 @@ package entaxis.core.statement;
 
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.Deferral;
+import entaxis.core.schema.QualifiedName;
 import java.util.List;
 
 /**

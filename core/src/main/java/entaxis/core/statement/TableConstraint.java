@@ -52,18 +52,8 @@ public sealed interface TableConstraint extends TableElement {
     /** KEY or INDEX. */
     record Index(IndexDefinition definition) implements TableConstraint { }
 
-    /**
-     * EXCLUDE.
-     *
-     * @param columns what its name is made of, where none is given
-     * @param text    the whole as written
-     */
-    record Exclusion(String name, List<String> columns, String text) implements TableConstraint {
-        /** Copies the columns. */
-        public Exclusion {
-            columns = List.copyOf(columns);
-        }
-    }
+    /** EXCLUDE (PostgreSQL manual, CREATE TABLE): an index whose parts have operators. */
+    record Exclusion(IndexDefinition definition) implements TableConstraint { }
 
     /** PERIOD FOR (MariaDB manual, “Application-Time Periods”). */
     record Period(String name, List<String> ends, int place) implements TableConstraint {

@@ -4,7 +4,7 @@ import entaxis.core.design.ProgramKind;
 import entaxis.core.statement.CommentOn;
 import entaxis.core.statement.PlacedName;
 import entaxis.core.statement.ProgramName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.Statement;
 import java.util.ArrayList;
 import java.util.List;

@@ -2,6 +2,7 @@ package entaxis.core.syntax;
 
 import entaxis.core.sql.Dialect;
 import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.statement.IndexDefinition;
 import entaxis.core.statement.TableConstraint;
 import java.util.ArrayList;
 import java.util.List;
@@ -241,40 +242,18 @@ final class ConstraintParser {
         return Optional.of(new TableConstraint.Period(name, tokens.names(), place));
     }
 
+    /** PostgreSQL manual, CREATE TABLE, EXCLUDE. */
     private TableConstraint exclusion(String name) {
-        int from = tokens.at();
         tokens.advance();
-        boolean method = tokens.accept(Keyword.USING);
-        if (method) {
-            tokens.name();
-        }
-        List<String> columns = excluded();
-        if (tokens.accept(Keyword.WHERE)) {
+        String method = tokens.accept(Keyword.USING) ? tokens.name() : "";
+        List<IndexColumn> columns = indexes.excludedColumns();
+        List<String> included = tokens.accept(Keyword.INCLUDE) ? tokens.names() : List.of();
+        if (tokens.accept(Keyword.WITH)) {
             tokens.skipRound();
         }
-        int end = tokens.at();
-        String text = method ? tokens.text(from, end) : "EXCLUDE USING btree " + tokens.text(from + 1, end);
+        Optional<String> predicate = tokens.accept(Keyword.WHERE) ? Optional.of(tokens.inRound()) : Optional.empty();
         clauseEnds.constraintEnd();
-        return new TableConstraint.Exclusion(name, columns, text);
-    }
-
-    /**
-     * The columns that an exclusion is about, for its name; an expression has none (PostgreSQL source,
-     * ChooseIndexColumnNames).
-     */
-    private List<String> excluded() {
-        int open = tokens.at();
-        tokens.skipRound();
-        int close = tokens.at();
-        List<String> columns = new ArrayList<>();
-        int depth = 0;
-        for (int i = open; i < close; i++) {
-            boolean first = depth == 1 && (tokens.sign(i - 1, ',') || i == open + 1);
-            if (first) {
-                columns.add(tokens.isName(i) && !tokens.sign(i + 1, '.') ? tokens.nameAt(i) : "expr");
-            }
-            depth += tokens.sign(i, '(') ? 1 : tokens.sign(i, ')') ? -1 : 0;
-        }
-        return columns;
+        return new TableConstraint.Exclusion(new IndexDefinition(name, false, columns,
+                method.equals("btree") ? "" : method, predicate, included));
     }
 }

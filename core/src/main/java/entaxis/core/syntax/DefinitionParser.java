@@ -5,7 +5,7 @@ import entaxis.core.statement.AddExtension;
 import entaxis.core.statement.CreateSchema;
 import entaxis.core.statement.CreateVirtualTable;
 import entaxis.core.statement.MoveToSchema;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.Skipped;
 import entaxis.core.statement.Statement;

@@ -95,6 +95,21 @@ final class IndexParser {
         return columns;
     }
 
+    /** Reads what an exclusion constraint is about: parts of an index, each with the operator that may not hold. */
+    List<IndexColumn> excludedColumns() {
+        tokens.expectSign('(');
+        List<IndexColumn> columns = new ArrayList<>(2);
+        do {
+            IndexColumn column = column();
+            tokens.expect(Keyword.WITH);
+            int from = tokens.at();
+            tokens.skipElement();
+            columns.add(column.excluding(tokens.text(from, tokens.at())));
+        } while (tokens.acceptSign(','));
+        tokens.expectSign(')');
+        return columns;
+    }
+
     private IndexColumn column() {
         int from = tokens.at();
         boolean plain = tokens.isName(from) && !tokens.sign(from + 1, '.')
@@ -112,7 +127,7 @@ final class IndexParser {
         }
         boolean falling = false;
         int behind = tokens.at();
-        while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
+        while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !tokens.is(Keyword.WITH)) {
             if (tokens.accept(Keyword.DESC)) {
                 falling = true;
             } else {
@@ -121,13 +136,13 @@ final class IndexParser {
         }
         String ordering = syntax.takes(SyntaxRule.OPERATOR_CLASSES)
                 ? IndexOrdering.canonical(tokens.text(behind, tokens.at()), falling) : "";
-        return new IndexColumn(name, falling, !plain, prefix, ordering);
+        return new IndexColumn(name, falling, !plain, prefix).ordered(ordering);
     }
 
     private String expression(int from) {
         boolean called = false;
         while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !called
-                && !(tokens.at() > from && orderWord(tokens.at()))) {
+                && !(tokens.at() > from && (orderWord(tokens.at()) || tokens.is(Keyword.WITH)))) {
             called = syntax.takes(SyntaxRule.OPERATOR_CLASSES) && tokens.sign('(');
             tokens.skipToken();
         }

@@ -6,7 +6,7 @@ import entaxis.core.statement.CreateIndex;
 import entaxis.core.statement.DropIndexes;
 import entaxis.core.statement.IndexDefinition;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.RenameIndex;
 import entaxis.core.statement.Statement;
 import java.util.ArrayList;

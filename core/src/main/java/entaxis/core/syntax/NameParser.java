@@ -1,7 +1,7 @@
 package entaxis.core.syntax;
 
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import java.util.ArrayList;
 import java.util.List;
 

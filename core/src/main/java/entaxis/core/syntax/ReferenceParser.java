@@ -2,7 +2,7 @@ package entaxis.core.syntax;
 
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.Deferral;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.Reference;
 import java.util.List;
 

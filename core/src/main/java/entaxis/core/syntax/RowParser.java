@@ -2,7 +2,7 @@ package entaxis.core.syntax;
 
 import entaxis.core.statement.CreateVirtualTable;
 import entaxis.core.statement.InsertRows;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.Statement;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -2,7 +2,7 @@ package entaxis.core.syntax;
 
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.SequenceStatement;
 import entaxis.core.statement.SequenceStatement.OwningColumn;
 import entaxis.core.statement.Statement;

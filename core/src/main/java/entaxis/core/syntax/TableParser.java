@@ -6,7 +6,7 @@ import entaxis.core.statement.CreateTable;
 import entaxis.core.statement.DropTables;
 import entaxis.core.statement.LikeTable;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.RenameTables;
 import entaxis.core.statement.Statement;
 import entaxis.core.statement.TableElement;

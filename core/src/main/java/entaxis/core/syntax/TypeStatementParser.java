@@ -2,7 +2,7 @@ package entaxis.core.syntax;
 
 import entaxis.core.schema.CheckRule;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.Statement;
 import entaxis.core.statement.TypeName;
 import entaxis.core.statement.TypeStatement;

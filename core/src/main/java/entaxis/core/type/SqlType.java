@@ -94,8 +94,22 @@ public sealed interface SqlType {
     /** Many values of one type in order (ISO/IEC 9075-2, 4.10.2). */
     record ArrayType(SqlType element) implements SqlType { }
 
-    /** A type that was created in the schema under this name. */
-    record UserType(String name) implements SqlType { }
+    /**
+     * A type that was created under a name.
+     *
+     * @param namespace the schema that it is in; empty for the default one
+     */
+    record UserType(String namespace, String name) implements SqlType {
+        /** A type of the default schema. */
+        public static UserType of(String name) {
+            return new UserType("", name);
+        }
+
+        /** Its name, with its schema unless that is the default one. */
+        public String label() {
+            return namespace.isEmpty() ? name : namespace + "." + name;
+        }
+    }
 
     /** The type spelled in ISO words, lower case; {@link TypeReader} reads it back to an equal type. */
     default String text() {
@@ -129,7 +143,7 @@ public sealed interface SqlType {
                     .collect(Collectors.joining(", ", "enum(", ")"));
             case ArrayType(SqlType element) -> element.text() + "[]";
             case DesignType(String id) -> "@" + id;
-            case UserType(String name) -> name;
+            case UserType user -> user.label();
         };
     }
 

@@ -18,11 +18,13 @@ import entaxis.core.design.NamedType;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.SqlName;
 import entaxis.core.design.TypeId;
-import entaxis.core.reconcile.TableNames;
+import entaxis.core.reconcile.Difference;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
+import entaxis.core.schema.TablePart;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType.UserType;
@@ -31,9 +33,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** A design while the database's side of differences is taken over into it, one edit after another. */
 final class DesignInProgress {
+    private final Schema held;
     private final Schema database;
     private final Dialect dialect;
     private final Fresh fresh;
@@ -45,13 +49,15 @@ final class DesignInProgress {
     /**
      * A design as it is.
      *
+     * @param held     the database's schema as its engine holds it, under the design's names
      * @param meanings what columns of the database mean, by table and column, where it does not say so itself
      */
-    DesignInProgress(Design design, Derivation derivation, Schema database, Dialect dialect, Fresh fresh,
+    DesignInProgress(Design design, Derivation derivation, Schema held, Dialect dialect, Fresh fresh,
             Map<String, String> meanings) {
         this.design = design;
         this.derivation = derivation;
-        this.database = database;
+        this.held = held;
+        this.database = IsoNormalizer.of(held, dialect);
         this.dialect = dialect;
         this.fresh = fresh;
         this.meanings = Map.copyOf(meanings);
@@ -122,7 +128,18 @@ final class DesignInProgress {
 
     /** The table of a name in the database. */
     Optional<Table> there(String table) {
-        return database.tables().stream().filter(own -> TableNames.of(own).equals(table)).findFirst();
+        return database.tables().stream().filter(own -> own.label().equals(table)).findFirst();
+    }
+
+    /**
+     * The part of a table that the database has of a difference, in ISO words.
+     *
+     * @param parts those of its kind that a table has, in their order
+     */
+    <T extends TablePart> Optional<T> there(Difference difference, Function<Table, List<T>> parts) {
+        int at = held.tables().stream().filter(own -> own.label().equals(difference.table())).findFirst()
+                .map(own -> difference.have().map(parts.apply(own)::indexOf).orElse(-1)).orElse(-1);
+        return there(difference.table()).map(parts).filter(all -> at >= 0 && at < all.size()).map(all -> all.get(at));
     }
 
     /** A column of a table that follows from the design. */
@@ -133,9 +150,9 @@ final class DesignInProgress {
     /** A type as the design holds it; a list of values becomes an enumeration. */
     SqlType type(SqlType type, String place) {
         return switch (type) {
-            case UserType(String name) -> design.types().stream().filter(own -> own.name().equals(name)).findFirst()
+            case UserType user -> design.types().stream().filter(own -> own.name().equals(user.name())).findFirst()
                     .<SqlType>map(own -> new DesignType(own.id().value()))
-                    .orElse(new SqlType.NativeType(name));
+                    .orElse(new SqlType.NativeType(user.label()));
             case EnumType(List<String> values) -> {
                 Optional<NamedType> same = design.types().stream()
                         .filter(own -> own instanceof Enumeration listed && listed.values().equals(values)).findFirst();

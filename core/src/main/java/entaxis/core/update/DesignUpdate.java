@@ -36,7 +36,6 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.IsoNormalizer;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -92,7 +91,7 @@ public final class DesignUpdate {
                 table.column(column)
                         .ifPresent(own -> meanings.put(joined.from() + "." + source, own.comment())))));
         DesignUpdate update = new DesignUpdate(new DesignInProgress(design, derivation,
-                IsoNormalizer.of(have, dialect), dialect, fresh, meanings));
+                have, dialect, fresh, meanings));
         Updated updated = update.updated(taken);
         List<String> left = new ArrayList<>(updated.left());
         left.addAll(update.untold(derivation, have, dialect, taken, words));

@@ -19,6 +19,7 @@ import entaxis.core.design.RelationshipId;
 import entaxis.core.expression.CanonicalForm;
 import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Difference;
+import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -99,8 +100,8 @@ final class KeyUpdate {
         }
         Entity entity = found.get();
         Optional<UniqueKey> before = state.owner(difference.table()).map(Map.Entry::getValue)
-                .flatMap(table -> table.uniqueKeys().stream().filter(key -> labelled(key, difference)).findFirst());
-        if (!difference.removed() && before.isPresent()) {
+                .flatMap(table -> table.uniqueKeys().stream().filter(key -> isWanted(key, difference)).findFirst());
+        if (before.isPresent()) {
             Optional<List<KeyPart>> parts = parts(difference.table(), before.get().columns());
             List<AlternateKey> rest = entity.alternateKeys().stream()
                     .filter(key -> parts.isEmpty() || !new HashSet<>(key.parts()).equals(new HashSet<>(parts.get())))
@@ -114,10 +115,7 @@ final class KeyUpdate {
             }
         }
         if (!difference.added()) {
-            Optional<UniqueKey> now = state.there(difference.table())
-                    .flatMap(table -> table.uniqueKeys().stream().filter(key -> labelled(key, difference)).findFirst()
-                            .or(() -> table.uniqueKeys().stream()
-                                    .filter(key -> difference.from().endsWith(brackets(key))).findFirst()));
+            Optional<UniqueKey> now = state.there(difference, Table::uniqueKeys);
             now.flatMap(key -> parts(difference.table(), key.columns())).ifPresentOrElse(parts -> {
                 if (parts.size() == 1 && parts.getFirst() instanceof InheritedPart(RelationshipId relationship)) {
                     howMany(relationship, Cardinality.ZERO_OR_ONE, difference);
@@ -133,13 +131,11 @@ final class KeyUpdate {
         }
     }
 
-    private static String brackets(UniqueKey key) {
-        return "(" + String.join(", ", key.columns()) + ")";
-    }
-
-    private static boolean labelled(UniqueKey key, Difference difference) {
-        return key.name().equals(difference.name()) || difference.name().endsWith(brackets(key))
-                || difference.to().endsWith(brackets(key)) && !difference.removed();
+    /** Whether a key that follows from the design is the one that it has of a difference. */
+    private boolean isWanted(UniqueKey key, Difference difference) {
+        List<String> columns = key.columns().stream().map(state.dialect()::stored).toList();
+        return difference.want().filter(part -> part instanceof UniqueKey own && own.columns().equals(columns))
+                .isPresent();
     }
 
     private void howMany(RelationshipId id, Cardinality cardinality, Difference difference) {
@@ -155,8 +151,8 @@ final class KeyUpdate {
             return;
         }
         Entity entity = found.get();
-        if (!difference.removed()) {
-            String sense = CanonicalForm.of(difference.to().replaceFirst("^check \\((.*)\\)$", "$1"));
+        if (difference.want().isPresent() && difference.want().get() instanceof CheckRule wanted) {
+            String sense = CanonicalForm.of(wanted.condition());
             List<NamedCheck> rest = entity.checks().stream()
                     .filter(check -> !CanonicalForm.of(check.condition()).equals(sense)).toList();
             List<Member> members = entity.members().stream()
@@ -172,13 +168,16 @@ final class KeyUpdate {
         }
         if (!difference.added()) {
             List<NamedCheck> more = new ArrayList<>(entity.checks());
-            state.there(difference.table())
-                    .flatMap(table -> table.checks().stream().filter(check -> check.name().equals(difference.name())
-                            || difference.from().equals("check (" + check.condition() + ")")).findFirst())
+            state.there(difference, Table::checks)
                     .ifPresent(check -> more.add(new NamedCheck(check.name(), check.condition())));
             entity = entity.withChecks(more);
         }
         state.put(state.design().with(entity));
+    }
+
+    /** Exclusion constraints have no ISO words. */
+    private static List<TableIndex> indexes(Table table) {
+        return table.indexes().stream().filter(index -> !index.excludes()).toList();
     }
 
     void index(Difference difference) {
@@ -196,8 +195,7 @@ final class KeyUpdate {
         }
         if (!difference.added()) {
             String name = difference.aspect() == Aspect.NAME ? difference.from() : difference.name();
-            Optional<TableIndex> wanted = state.there(difference.table()).flatMap(table -> table.indexes().stream()
-                    .filter(index -> index.name().equals(name) || index.name().equals(difference.from())).findFirst());
+            Optional<TableIndex> wanted = state.there(difference, KeyUpdate::indexes);
             boolean plain = wanted.isPresent() && wanted.get().predicate().isEmpty()
                     && wanted.get().columns().stream()
                             .noneMatch(part -> part.expression() || part.prefix().isPresent());

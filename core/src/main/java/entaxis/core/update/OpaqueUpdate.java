@@ -16,9 +16,9 @@ import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.ProgramKeys;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
@@ -55,7 +55,7 @@ final class OpaqueUpdate {
     private NamedType named(TypeDefinition definition, TypeId id, String comment) {
         return switch (definition) {
             case DomainDefinition domain -> new Domain(id, domain.name(), state.type(domain.base(), domain.name()),
-                    domain.defaultValue(), domain.check().map(CheckRule::condition), comment);
+                    domain.defaultValue(), domain.checkOfAll().map(CheckRule::condition), comment);
             case EnumDefinition enumeration -> new Enumeration(id, enumeration.name(), enumeration.values(), comment);
             case StructureDefinition structure -> new Structure(id, structure.name(),
                     structure.fields().stream().map(field -> new Structure.Field(field.name(),
@@ -71,13 +71,14 @@ final class OpaqueUpdate {
 
     void sequence(Difference difference) {
         Optional<OpaqueSequence> known = carried(OpaqueSequence.class)
-                .filter(own -> TableNames.of(own.namespace(), own.name()).equals(difference.name())).findFirst();
+                .filter(own -> new QualifiedName(own.namespace(), own.name()).label().equals(difference.name()))
+                .findFirst();
         if (difference.added()) {
             known.ifPresent(own -> state.apply(new Change.RemoveOpaque(own.id()), "The sequence " + own.name()));
             return;
         }
         Optional<Sequence> there = state.database().sequences().stream()
-                .filter(sequence -> TableNames.of(sequence.namespace(), sequence.name()).equals(difference.name()))
+                .filter(sequence -> sequence.qualifiedName().label().equals(difference.name()))
                 .findFirst();
         there.ifPresent(sequence -> {
             boolean whole = known.isEmpty() || difference.aspect() != Aspect.COMMENT;

@@ -20,9 +20,7 @@ import entaxis.core.design.OwnerId;
 import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Side;
-import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Difference;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
@@ -43,19 +41,15 @@ final class ReferenceUpdate {
     }
 
     void withoutReference(Difference difference) {
+        Optional<RelationshipId> derived = wanted(difference).flatMap(ForeignKey::origin);
         Optional<ForeignKey> key = state.owner(difference.table()).map(Map.Entry::getValue)
-                .flatMap(table -> table.foreignKeys().stream().filter(own -> own.name().equals(difference.name())
-                || difference.name().contains("(" + String.join(", ", own.columns()) + ") references")).findFirst());
+                .flatMap(table -> table.foreignKeys().stream().filter(own -> own.origin().equals(derived)).findFirst());
         Optional<RelationshipId> origin = key.flatMap(ForeignKey::origin).map(state.derivation()::stated);
         if (origin.isEmpty()) {
             return;
         }
-        boolean actionsOnly =
-                difference.aspect() == Aspect.DEFINITION && difference.from().split(" on (delete|update)")[0]
-                        .equals(difference.to().split(" on (delete|update)")[0]);
-        if (actionsOnly) {
-            state.there(difference.table()).flatMap(table -> table.foreignKeys().stream()
-                    .filter(own -> own.name().equals(difference.name())).findFirst()).ifPresent(now -> {
+        if (differsInActionsOnly(difference)) {
+            state.there(difference, Table::foreignKeys).ifPresent(now -> {
                         state.apply(new Change.AlterRelationship(origin.get(),
                                 new RelationshipAspect.OnDelete(now.onDelete())), difference.place());
                         state.apply(new Change.AlterRelationship(origin.get(),
@@ -78,12 +72,24 @@ final class ReferenceUpdate {
         if (removed && owner.isPresent()) {
             columns.stream().filter(column -> stay.contains(column.name())).forEach(column -> state.apply(
                     new Change.AddAttributes(owner.get(), List.of(new Change.NewAttribute(
-                            state.attribute(new Column(Optional.empty(), column.name(), column.type(),
-                                    column.required(),
-                                    column.defaultValue(), Attribute.Identity.NONE, ""), difference.table()),
+                            state.attribute(Column.of(column.name(), column.type())
+                                    .withRequired(column.required()).withDefault(column.defaultValue()),
+                                    difference.table()),
                             false, false))),
                     difference.place()));
         }
+    }
+
+    private static Optional<ForeignKey> wanted(Difference difference) {
+        return difference.want().filter(ForeignKey.class::isInstance).map(ForeignKey.class::cast);
+    }
+
+    /** Whether both sides refer by the same columns to the same, and only do something else. */
+    private static boolean differsInActionsOnly(Difference difference) {
+        return wanted(difference).isPresent() && difference.have().isPresent()
+                && difference.have().get() instanceof ForeignKey own
+                && own.columns().equals(wanted(difference).get().columns())
+                && own.referenced().equals(wanted(difference).get().referenced());
     }
 
     void referencesOf(Difference difference) {
@@ -91,26 +97,22 @@ final class ReferenceUpdate {
     }
 
     void reference(Difference difference) {
-        boolean again = difference.aspect() == Aspect.DEFINITION && difference.from().split(" on (delete|update)")[0]
-                .equals(difference.to().split(" on (delete|update)")[0]);
-        if (!again) {
-            state.there(difference.table()).ifPresent(table -> table.foreignKeys().stream()
-                    .filter(key -> key.name().equals(difference.name())
-                            || difference.name().contains("(" + String.join(", ", key.columns()) + ") references"))
-                    .findFirst().ifPresent(key -> refer(table, key)));
+        if (!differsInActionsOnly(difference)) {
+            state.there(difference.table()).ifPresent(table -> state.there(difference, Table::foreignKeys)
+                    .ifPresent(key -> refer(table, key)));
         }
     }
 
     /** Makes a relationship of a foreign key; its columns, which are attributes so far, become the relationship's. */
     private void refer(Table table, ForeignKey key) {
         String what = "The foreign key " + key.name() + " of " + table.name();
-        Optional<Entity> child = state.entityOf(TableNames.of(table));
-        Optional<Entity> parent = state.entityOf(TableNames.of(key.referencedNamespace(), key.referencedTable()));
+        Optional<Entity> child = state.entityOf(table.label());
+        Optional<Entity> parent = state.entityOf(key.referenced().label());
         Optional<Table> parentTable = parent.flatMap(entity -> state.derivation().table(entity.id()));
         boolean byKey = parentTable.isPresent()
                 && new HashSet<>(parentTable.get().keyColumns()).equals(new HashSet<>(key.referencedColumns()));
         List<Optional<AttributeId>> own =
-                key.columns().stream().map(column -> state.own(TableNames.of(table), column)).toList();
+                key.columns().stream().map(column -> state.own(table.label(), column)).toList();
         if (child.isEmpty() || !byKey || own.stream().anyMatch(Optional::isEmpty)) {
             state.leave(what
                     + " refers by something that designs do not refer by; "

@@ -1,7 +1,6 @@
 package entaxis.core.random;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.expression.CanonicalForm;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.SchemaRenaming;
@@ -123,8 +122,8 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
             boolean required = random.nextInt(3) == 0;
             Optional<String> value =
                     type instanceof SqlType.IntegerType && random.nextBoolean() ? Optional.of("3") : Optional.empty();
-            return new Column(Optional.empty(), name, type, required, value, Identity.NONE,
-                    random.nextInt(4) == 0 ? "new here" : "");
+            return Column.of(name, type).withRequired(required).withDefault(value)
+                    .withComment(random.nextInt(4) == 0 ? "new here" : "");
         }
 
         private void one() {
@@ -235,18 +234,18 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
             for (int i = 0; i < types.size(); i++) {
                 if (random.nextInt(3) == 0) {
                     types.set(i, switch (types.get(i)) {
-                        case DomainDefinition domain -> new DomainDefinition(domain.name(), domain.base(),
-                                random.nextBoolean() ? Optional.of("4") : domain.defaultValue(),
-                                random.nextBoolean() ? Optional.of(new CheckRule("ck_" + domain.name() + "_" + next++,
-                                        "value >= 0 and value < 5000")) : domain.check(),
-                                "changed");
+                        case DomainDefinition domain -> domain
+                                .withDefault(random.nextBoolean() ? Optional.of("4") : domain.defaultValue())
+                                .withCheck(random.nextBoolean() ? Optional.of(new CheckRule("ck_" + domain.name() + "_"
+                                        + next++, "value >= 0 and value < 5000")) : domain.check())
+                                .withComment("changed");
                         case EnumDefinition enumeration -> {
                             List<String> values = new ArrayList<>(enumeration.values());
                             values.add(random.nextInt(values.size() + 1), "value " + next++);
                             if (random.nextInt(3) == 0) {
                                 values.remove(0);
                             }
-                            yield new EnumDefinition(enumeration.name(), values, enumeration.comment());
+                            yield enumeration.with(values);
                         }
                         case StructureDefinition structure -> structure;
                     });
@@ -255,13 +254,13 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
         }
 
         private Table fresh(String name) {
-            List<Column> columns = new ArrayList<>(List.of(new Column(Optional.empty(), "id", SqlType.integer(), true,
-                    Optional.empty(), Identity.BY_DEFAULT, "")));
+            List<Column> columns = new ArrayList<>(List.of(Column.of("id", SqlType.integer())
+                    .withRequired(true).withIdentity(Identity.BY_DEFAULT, Optional.empty())));
             for (int i = 0; i < 3; i++) {
                 columns.add(column("field_" + i));
             }
-            return new Table(Optional.empty(), name, columns, Optional.of(new PrimaryKey("pk_" + name, List.of("id"))),
-                    List.of(), List.of(), List.of(), "");
+            return Table.of(name).withColumns(columns)
+                    .withPrimaryKey(Optional.of(new PrimaryKey("pk_" + name, List.of("id"))));
         }
 
         private void reference(String name, Table table) {
@@ -273,10 +272,10 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
             Column key = other.column(other.keyColumns().getFirst()).orElseThrow();
             String column = "ref_" + next++;
             List<Column> columns = new ArrayList<>(table.columns());
-            columns.add(new Column(Optional.empty(), column, key.type(), false, Optional.empty(), Identity.NONE, ""));
+            columns.add(Column.of(column, key.type()));
             List<ForeignKey> keys = new ArrayList<>(table.foreignKeys());
-            keys.add(new ForeignKey(Optional.empty(), "fk_new_" + next++, List.of(column), other.name(),
-                    List.of(key.name()), ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION));
+            keys.add(ForeignKey.of("fk_new_" + next++, List.of(column), other.qualifiedName(),
+                    List.of(key.name())));
             tables.put(name, with(table, columns, table.primaryKey(), table.uniqueKeys(), table.checks(), keys,
                     table.indexes()));
         }

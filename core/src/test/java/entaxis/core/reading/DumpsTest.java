@@ -40,7 +40,7 @@ class DumpsTest {
     }
 
     private static String said(ForeignKey key) {
-        return "fk " + key.name() + key.columns() + " " + key.referencedNamespace() + "." + key.referencedTable()
+        return "fk " + key.name() + key.columns() + " " + key.referenced().namespace() + "." + key.referencedTable()
                 + key.referencedColumns() + " " + key.onDelete() + " " + key.onUpdate() + " "
                 + key.deferral();
     }

@@ -4,6 +4,7 @@ import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -76,8 +77,8 @@ public final class SameSchema {
         TypeDefinition type = (commented() && engine != Target.ORACLE ? asked : asked.withComment(""))
                 .withGrants(Optional.empty());
         return loosely && type instanceof DomainDefinition domain
-                ? new DomainDefinition(domain.name(), domain.base(), domain.defaultValue().map(this::plain),
-                domain.check().map(check -> new CheckRule(check.name(), "")), domain.comment()) : type;
+                ? domain.withDefault(domain.defaultValue().map(this::plain))
+                        .withCheck(domain.check().map(check -> new CheckRule(check.name(), ""))) : type;
     }
 
     private <T> List<T> sorted(List<T> list, Function<T, String> by) {
@@ -142,9 +143,11 @@ public final class SameSchema {
     }
 
     private static ForeignKey plain(ForeignKey key) {
-        return new ForeignKey(Optional.empty(), key.name(), key.columns(), key.referencedNamespace(),
-                key.referencedTable(), key.referencedColumns(), key.onDelete(), key.onUpdate(),
-                key.deferral());
+        // a script may name the default schema where the catalog leaves it out
+        QualifiedName referenced = QualifiedName.isDefaultSchema(key.referenced().namespace())
+                ? key.referenced().in("") : key.referenced();
+        return new ForeignKey(Optional.empty(), key.name(), key.columns(), referenced, key.referencedColumns(),
+                key.onDelete(), key.onUpdate(), key.deferral());
     }
 
     private void column(String table, Column wanted, Column found) {

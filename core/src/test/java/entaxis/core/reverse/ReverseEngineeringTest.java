@@ -156,9 +156,10 @@ class ReverseEngineeringTest {
                 + "insert into accession (accession_no, taxon_id, state) values ('A-1', 7, 'dry'), ('A-2', 7, null); "
                 + "insert into taxon values (7, 'it''s one');";
         Reading reading = ScriptReader.read(script, Target.POSTGRESQL);
-        ReversedDesign lifted = lift(IsoNormalizer.of(reading.schema(), Dialect.of(Target.POSTGRESQL)), Set.of());
+        Schema schema = IsoNormalizer.of(reading.schema(), Dialect.of(Target.POSTGRESQL));
+        ReversedDesign lifted = lift(schema, Set.of());
         AtomicInteger count = new AtomicInteger(5000);
-        Design design = ReversedRows.with(lifted.design(), reading.rows(),
+        Design design = ReversedRows.with(lifted.design(), schema, reading.rows(),
                 kind -> kind + Integer.toString(count.incrementAndGet(), 36));
         assertThat(InsertStatements.of(Derivation.of(design).tables(), design.rows(), Dialect.of(Target.MYSQL)).stream()
                 .map(Script.Statement::text)).containsExactly(

@@ -13,7 +13,8 @@ import entaxis.core.design.Target;
 import entaxis.core.random.RandomDesigns;
 import entaxis.core.schema.Schema;
 import entaxis.core.small.Small;
-import entaxis.core.sql.Highlight.Run;
+import entaxis.core.syntax.Highlight.Run;
+import entaxis.core.syntax.ScriptLines;
 import entaxis.core.sql.Script.Kind;
 import java.util.Map;
 import java.util.Optional;
@@ -140,14 +141,5 @@ class ScriptWriterTest {
                 .doesNotContain("CREATE TABLE taxon (", "uq_taxon_1");
         assertThat(ScriptLines.beside(one, one)).noneMatch(ScriptLines.Line::other);
         assertThat(ScriptLines.of(one)).hasSize((int) one.text().lines().count());
-    }
-
-    @Test
-    void highlightingLosesNothing() {
-        String text = script(small().design(), Target.POSTGRESQL, ScriptOptions.DEFAULT);
-        assertThat(Highlight.runs(text).stream().map(Run::text).collect(Collectors.joining())).isEqualTo(text);
-        assertThat(Highlight.runs("CREATE TABLE a (b integer DEFAULT 'x') -- c")).contains(
-                new Run(Highlight.Ink.TYPE, "integer"), new Run(Highlight.Ink.STRING, "'x'"),
-                new Run(Highlight.Ink.COMMENT, "-- c"));
     }
 }

@@ -8,7 +8,7 @@ import entaxis.core.schema.Deferral;
 import entaxis.core.statement.AlterTable;
 import entaxis.core.statement.AlterColumnAction;
 import entaxis.core.statement.ColumnClause;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.AlterTableAction;
 import java.util.List;

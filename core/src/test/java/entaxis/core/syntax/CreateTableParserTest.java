@@ -13,7 +13,7 @@ import entaxis.core.statement.ColumnDefinition;
 import entaxis.core.statement.CreateTable;
 import entaxis.core.statement.IndexDefinition;
 import entaxis.core.statement.LikeTable;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.Reference;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.SyntaxError;

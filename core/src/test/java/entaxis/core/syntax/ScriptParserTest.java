@@ -23,7 +23,7 @@ import entaxis.core.statement.InsertRows;
 import entaxis.core.statement.PlacedName;
 import entaxis.core.statement.ProgramName;
 import entaxis.core.statement.ProgramStatement;
-import entaxis.core.statement.QualifiedName;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.SecuredObjects;
 import entaxis.core.statement.SequenceStatement;

@@ -46,8 +46,8 @@ public final class TableParts {
 
     /** The table that the parts make. */
     public Table table() {
-        return new Table(Optional.empty(), name, columns, primaryKey, uniqueKeys, checks, foreignKeys, indexes,
-                comment);
+        return Table.of(name).withColumns(columns).withKeys(primaryKey, uniqueKeys).withChecks(checks)
+                .referring(foreignKeys).withIndexes(indexes).withComment(comment);
     }
 
     /** Its columns so far; more are added here. */

@@ -1,13 +1,12 @@
 package entaxis.engines.duckdb;
 
-import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
-import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
@@ -111,9 +110,8 @@ public final class DuckDbCatalog {
             case "PRIMARY KEY" -> table.setPrimaryKey(Optional.of(new PrimaryKey("", columns)));
             case "UNIQUE" -> table.uniqueKeys().add(new UniqueKey("", columns));
             case "CHECK" -> table.checks().add(new CheckRule("", DIALECT.standard(row.getString(4))));
-            case "FOREIGN KEY" -> table.foreignKeys().add(new ForeignKey(Optional.empty(), "", columns, "",
-                    row.getString(5), names(row, 6), ReferentialAction.NO_ACTION, ReferentialAction.NO_ACTION,
-                    Deferral.NOT_DEFERRABLE));
+            case "FOREIGN KEY" -> table.foreignKeys().add(ForeignKey.of("", columns,
+                    QualifiedName.of(row.getString(5)), names(row, 6)));
             default -> { }   // NOT NULL stands in the column
         }
     }

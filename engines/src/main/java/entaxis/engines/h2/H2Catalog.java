@@ -6,9 +6,9 @@ import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
-import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -178,16 +178,18 @@ public final class H2Catalog {
 
     private Column column(ResultSet row) throws SQLException {
         boolean own = row.getString(20) != null;
-        SqlType type = own ? new UserType(FoldedName.of(row.getString(20))) : type(row, 1, row.getString(9));
+        SqlType type = own ? UserType.of(FoldedName.of(row.getString(20))) : type(row, 1, row.getString(9));
         boolean identity = "YES".equals(row.getString(13));
         Numbering numbers = identity ? new Numbering(row.getLong(15), row.getLong(16)) : Numbering.DEFAULT;
         boolean generated = "ALWAYS".equals(row.getString(17));
-        return new Column(Optional.empty(), FoldedName.of(row.getString(10)), type, "NO".equals(row.getString(11)),
-                generated ? Optional.empty() : Optional.ofNullable(row.getString(12)).map(H2Texts::plain),
-                !identity ? Identity.NONE : "ALWAYS".equals(row.getString(14)) ? Identity.ALWAYS : Identity.BY_DEFAULT,
-                numbers.equals(Numbering.DEFAULT) ? Optional.empty() : Optional.of(numbers),
-                generated ? Optional.ofNullable(row.getString(18)).map(H2Texts::plain) : Optional.empty(),
-                row.getString(19));
+        Optional<String> expression = Optional.ofNullable(row.getString(generated ? 18 : 12)).map(H2Texts::plain);
+        Column column = Column.of(FoldedName.of(row.getString(10)), type)
+                .withRequired("NO".equals(row.getString(11)))
+                .withIdentity(!identity ? Identity.NONE
+                        : "ALWAYS".equals(row.getString(14)) ? Identity.ALWAYS : Identity.BY_DEFAULT,
+                        numbers.equals(Numbering.DEFAULT) ? Optional.empty() : Optional.of(numbers))
+                .withComment(row.getString(19));
+        return generated ? column.withGenerated(expression) : column.withDefault(expression);
     }
 
     private static void key(TableParts table, ResultSet row) throws SQLException {
@@ -217,12 +219,11 @@ public final class H2Catalog {
             List<String> referenced = new ArrayList<>(before == null ? List.of() : before.referencedColumns());
             columns.add(FoldedName.of(row.getString(3)));
             referenced.add(FoldedName.of(row.getString(6)));
-            keys.put(id,
-                    new ForeignKey(Optional.empty(), FoldedName.of(id), columns,
-                            row.getString(4).equals(schema) ? "" : FoldedName.of(row.getString(4)),
-                            FoldedName.of(row.getString(5)), referenced,
-                            ReferentialAction.valueOf(row.getString(7).replace(' ', '_')),
-                            ReferentialAction.valueOf(row.getString(8).replace(' ', '_')), Deferral.NOT_DEFERRABLE));
+            String namespace = row.getString(4).equals(schema) ? "" : FoldedName.of(row.getString(4));
+            keys.put(id, ForeignKey.of(FoldedName.of(id), columns,
+                    new QualifiedName(namespace, FoldedName.of(row.getString(5))), referenced)
+                    .withActions(ReferentialAction.valueOf(row.getString(7).replace(' ', '_')),
+                            ReferentialAction.valueOf(row.getString(8).replace(' ', '_'))));
         }, schema);
         keys.forEach((id, key) -> tables.get(owners.get(id)).foreignKeys().add(key));
     }
@@ -252,13 +253,15 @@ public final class H2Catalog {
             String kind = row.getString(1);
             Optional<CheckRule> check = row.getString(12) == null ? Optional.empty()
                     : Optional.of(new CheckRule(FoldedName.of(row.getString(12)), H2Texts.plain(row.getString(13))));
+            QualifiedName name = QualifiedName.of(FoldedName.of(held));
             types.add(switch (kind) {
-                case "ENUM" -> new EnumDefinition(FoldedName.of(held), ((SqlType.EnumType) type(row, 1, held)).values(),
+                case "ENUM" -> new EnumDefinition(name, ((SqlType.EnumType) type(row, 1, held)).values(),
                         row.getString(11));
-                case "ROW" -> new StructureDefinition(FoldedName.of(held), fields.getOrDefault(held, List.of()),
+                case "ROW" -> new StructureDefinition(name, fields.getOrDefault(held, List.of()),
                         row.getString(11));
-                default -> new DomainDefinition(FoldedName.of(held), type(row, 1, held),
-                        Optional.ofNullable(row.getString(10)).map(H2Texts::plain), check, row.getString(11));
+                default -> DomainDefinition.of(name, type(row, 1, held))
+                        .withDefault(Optional.ofNullable(row.getString(10)).map(H2Texts::plain)).ruled(check)
+                        .withComment(row.getString(11));
             });
         }, schema);
         return types;

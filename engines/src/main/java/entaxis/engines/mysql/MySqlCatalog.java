@@ -1,15 +1,14 @@
 package entaxis.engines.mysql;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
-import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
@@ -180,10 +179,10 @@ public class MySqlCatalog {
         boolean virtual = !generated.isEmpty() && extra.contains("virtual");
         ColumnDetails details = virtual || onUpdate.isPresent() ? new ColumnDetails(virtual, onUpdate, Optional.empty())
                 : ColumnDetails.NONE;
-        return new Column(Optional.empty(), row.getString(2), type, row.getString(4).equals("NO"), defaultValue,
-                extra.contains("auto_increment") ? Identity.BY_DEFAULT : Identity.NONE,
-                Optional.<Numbering>empty(), generated.isEmpty() ? Optional.empty() : Optional.of(generated), details,
-                row.getString(7));
+        return Column.of(row.getString(2), type).withRequired(row.getString(4).equals("NO")).withDefault(defaultValue)
+                .withIdentity(extra.contains("auto_increment") ? Identity.BY_DEFAULT : Identity.NONE, Optional.empty())
+                .withGenerated(generated.isEmpty() ? Optional.empty() : Optional.of(generated)).with(details)
+                .withComment(row.getString(7));
     }
 
     /** MariaDB gives the expression, the word NULL for none; MySQL gives the bare value. */
@@ -207,9 +206,9 @@ public class MySqlCatalog {
             List<String> referenced = new ArrayList<>(before == null ? List.of() : before.referencedColumns());
             columns.add(row.getString(3));
             referenced.add(row.getString(6));
-            keys.put(id, new ForeignKey(Optional.empty(), row.getString(2), columns,
-                    row.getString(4).equalsIgnoreCase(database) ? "" : row.getString(4), row.getString(5), referenced,
-                    action(row.getString(7)), action(row.getString(8)), Deferral.NOT_DEFERRABLE));
+            String namespace = row.getString(4).equalsIgnoreCase(database) ? "" : row.getString(4);
+            keys.put(id, ForeignKey.of(row.getString(2), columns, new QualifiedName(namespace, row.getString(5)),
+                    referenced).withActions(action(row.getString(7)), action(row.getString(8))));
         }, database);
         keys.forEach((id, key) -> tables.get(owners.get(id)).foreignKeys().add(key));
     }

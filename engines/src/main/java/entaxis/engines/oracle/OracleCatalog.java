@@ -9,6 +9,7 @@ import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -149,14 +150,15 @@ public final class OracleCatalog {
     private static List<TypeDefinition> types(Catalog catalog, String owner) throws SQLException {
         Map<String, List<FieldDefinition>> fields = new LinkedHashMap<>();
         catalog.each(TYPES, row -> {
-            SqlType type = owner.equals(row.getString(3)) ? new UserType(FoldedName.of(row.getString(4)))
+            SqlType type = owner.equals(row.getString(3)) ? UserType.of(FoldedName.of(row.getString(4)))
                     : type(row.getString(4), row.getInt(5), row.getInt(5), whole(row, 6), whole(row, 7),
                             Catalog.text(row, 8));
             fields.computeIfAbsent(row.getString(1), any -> new ArrayList<>())
                     .add(new FieldDefinition(FoldedName.of(row.getString(2)), type));
         }, owner);
         return fields.entrySet().stream().map(
-                type -> (TypeDefinition) new StructureDefinition(FoldedName.of(type.getKey()), type.getValue(), ""))
+                type -> (TypeDefinition) new StructureDefinition(
+                        QualifiedName.of(FoldedName.of(type.getKey())), type.getValue(), ""))
                 .toList();
     }
 
@@ -167,7 +169,7 @@ public final class OracleCatalog {
 
     private static Column column(ResultSet row, String owner) throws SQLException {
         String name = FoldedName.of(row.getString(2));
-        SqlType type = owner.equals(row.getString(3)) ? new UserType(FoldedName.of(row.getString(4)))
+        SqlType type = owner.equals(row.getString(3)) ? UserType.of(FoldedName.of(row.getString(4)))
                 : type(row.getString(4), row.getInt(5), row.getInt(6), whole(row, 7), whole(row, 8),
                         Catalog.text(row, 9));
         boolean required = "N".equals(row.getString(10));
@@ -179,12 +181,12 @@ public final class OracleCatalog {
         String comment = Catalog.text(row, 14);
         Optional<String> expression = Optional.of(Catalog.text(row, 15).strip())
                 .filter(text -> !text.isEmpty() && !text.equalsIgnoreCase("null"));
-        return new Column(Optional.empty(), name, type, required,
-                virtual || identity != Identity.NONE ? Optional.empty() : expression, identity,
-                identity == Identity.NONE || numbers.equals(Numbering.DEFAULT) ? Optional.empty()
-                        : Optional.of(numbers),
-                virtual ? expression : Optional.empty(),
-                virtual ? new ColumnDetails(true, Optional.empty(), Optional.empty()) : ColumnDetails.NONE, comment);
+        return Column.of(name, type).withRequired(required)
+                .withDefault(virtual || identity != Identity.NONE ? Optional.empty() : expression)
+                .withIdentity(identity, identity == Identity.NONE || numbers.equals(Numbering.DEFAULT)
+                        ? Optional.empty() : Optional.of(numbers))
+                .withGenerated(virtual ? expression : Optional.empty())
+                .with(ColumnDetails.NONE.computedAtReading(virtual)).withComment(comment);
     }
 
     /**
@@ -254,17 +256,15 @@ public final class OracleCatalog {
         };
         Deferral deferral = !"DEFERRABLE".equals(row.getString(10)) ? Deferral.NOT_DEFERRABLE
                 : "DEFERRED".equals(row.getString(11)) ? Deferral.INITIALLY_DEFERRED : Deferral.INITIALLY_IMMEDIATE;
-        return new ForeignKey(Optional.empty(), name, List.of(column), namespace, FoldedName.of(Catalog.text(row, 7)),
-                List.of(FoldedName.of(Catalog.text(row, 8))), onDelete,
-                ReferentialAction.NO_ACTION, deferral);
+        return ForeignKey.of(name, List.of(column), new QualifiedName(namespace, FoldedName.of(Catalog.text(row, 7))),
+                List.of(FoldedName.of(Catalog.text(row, 8)))).withActions(onDelete, ReferentialAction.NO_ACTION)
+                .with(deferral);
     }
 
     private static ForeignKey joined(ForeignKey before, ForeignKey next) {
-        return new ForeignKey(Optional.empty(), before.name(),
-                Grouped.more(Optional.of(before.columns()), next.columns().getFirst()), before.referencedNamespace(),
-                before.referencedTable(),
-                Grouped.more(Optional.of(before.referencedColumns()), next.referencedColumns().getFirst()),
-                before.onDelete(), before.onUpdate(), before.deferral());
+        return before.over(Grouped.more(Optional.of(before.columns()), next.columns().getFirst()))
+                .to(before.referenced(),
+                        Grouped.more(Optional.of(before.referencedColumns()), next.referencedColumns().getFirst()));
     }
 
     private static void indexes(Catalog catalog, String owner, Map<String, TableParts> tables) throws SQLException {

@@ -10,6 +10,7 @@ import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -89,12 +90,18 @@ public final class PostgreSqlCatalog {
                          where u.ord <= x.indnkeyatts order by u.ord),
                    pg_get_expr(x.indpred, x.indrelid), m.amname, pg_get_indexdef(x.indexrelid),
                    array(select a.attname::text from unnest(x.indkey) with ordinality u(num, ord) join \
-                   pg_attribute a on a.attrelid = c.oid and a.attnum = u.num where u.ord > x.indnkeyatts order by u.ord)
+                   pg_attribute a on a.attrelid = c.oid and a.attnum = u.num \
+                   where u.ord > x.indnkeyatts order by u.ord),
+                   array(select case when pg_operator_is_visible(o.oid) then o.oprname::text else \
+                   'OPERATOR(' || quote_ident(s.nspname) || '.' || o.oprname || ')' end \
+                   from pg_constraint k, unnest(k.conexclop) with ordinality u(op, ord) join pg_operator o on \
+                   o.oid = u.op join pg_namespace s on s.oid = o.oprnamespace \
+                   where k.conindid = x.indexrelid and k.contype = 'x' order by u.ord)
             from pg_index x join pg_class c on c.oid = x.indrelid join pg_class i on i.oid = x.indexrelid join \
             pg_namespace n on n.oid = c.relnamespace join pg_am m on m.oid = i.relam
             where n.nspname = ? and c.relkind in ('r', 'p') and c.relpersistence <> 't'
                   and not exists (select 1 from pg_constraint k where k.conindid = x.indexrelid and k.contype in \
-                  ('p', 'u', 'x')) order by x.indexrelid""";
+                  ('p', 'u')) order by x.indexrelid""";
     private static final String TYPES = """
             select t.typname, t.typtype::text,
                    case when f.typnamespace = n.oid then '"' || f.typname || '[]' when b.typnamespace = n.oid then \
@@ -154,8 +161,8 @@ public final class PostgreSqlCatalog {
     }
 
     private static Column column(ResultSet row) throws SQLException {
-        SqlType type = row.getBoolean(15) ? SpelledTypes.array(new UserType(row.getString(16)), 1)
-                : row.getBoolean(11) ? new UserType(row.getString(12)) : type(row.getString(3));
+        SqlType type = row.getBoolean(15) ? SpelledTypes.array(UserType.of(row.getString(16)), 1)
+                : row.getBoolean(11) ? UserType.of(row.getString(12)) : type(row.getString(3));
         boolean counted = row.getObject(13) != null;
         Identity identity = counted ? Identity.BY_DEFAULT : identity(row.getString(6));
         Numbering numbers = counted ? new Numbering(row.getLong(13), row.getLong(14))
@@ -163,11 +170,10 @@ public final class PostgreSqlCatalog {
         Optional<Numbering> numbering = identity == Identity.NONE || numbers.equals(Numbering.DEFAULT)
                 ? Optional.empty() : Optional.of(numbers);
         boolean virtual = row.getString(17).equals("v");
-        return new Column(Optional.empty(), row.getString(2), type, row.getBoolean(4),
-                counted ? Optional.empty() : defaultValue(row.getString(5)), identity, numbering,
-                Optional.ofNullable(row.getString(10)),
-                virtual ? new ColumnDetails(true, Optional.empty(), Optional.empty()) : ColumnDetails.NONE,
-                row.getString(7));
+        return Column.of(row.getString(2), type).withRequired(row.getBoolean(4))
+                .withDefault(counted ? Optional.empty() : defaultValue(row.getString(5)))
+                .withIdentity(identity, numbering).withGenerated(Optional.ofNullable(row.getString(10)))
+                .with(ColumnDetails.NONE.computedAtReading(virtual)).withComment(row.getString(7));
     }
 
     /** A default of no value is none. */
@@ -182,24 +188,27 @@ public final class PostgreSqlCatalog {
         List<String> columns = names(row.getArray(6));
         String method = row.getString(8);
         List<String> orderings = IndexOrdering.ofDefinition(row.getString(9));
+        List<String> operators = names(row.getArray(11));
         List<IndexColumn> parts = IntStream.range(0, columns.size())
                 .mapToObj(i -> new IndexColumn(columns.get(i).isEmpty() ? spelled.get(i) : columns.get(i),
-                        falling[i] == 1,
-                columns.get(i).isEmpty(), OptionalInt.empty(),
-                        IndexOrdering.canonical(orderings.get(i), falling[i] == 1))).toList();
+                        falling[i] == 1, columns.get(i).isEmpty(), OptionalInt.empty())
+                        .ordered(IndexOrdering.canonical(orderings.get(i), falling[i] == 1))
+                        .excluding(operators.isEmpty() ? "" : operators.get(i)))
+                .toList();
         return new TableIndex(row.getString(2), row.getBoolean(3), parts, method.equals("btree") ? "" : method,
                 Optional.ofNullable(row.getString(7)), names(row.getArray(10)));
     }
 
     private static TypeDefinition definition(ResultSet row) throws SQLException {
-        String name = row.getString(1);
+        QualifiedName name = QualifiedName.of(row.getString(1));
         String comment = row.getString(5);
         return switch (row.getString(2)) {
             case "d" -> {
                 Optional<CheckRule> check = row.getString(7) == null ? Optional.empty()
                         : Optional.of(new CheckRule(row.getString(7), all(names(row.getArray(8)))));
-                yield new DomainDefinition(name, used(row.getString(3)), Optional.ofNullable(row.getString(4)), check,
-                        comment).withRequired(row.getBoolean(11));
+                yield DomainDefinition.of(name, used(row.getString(3)))
+                        .withDefault(Optional.ofNullable(row.getString(4))).withRequired(row.getBoolean(11))
+                        .ruled(check).withComment(comment);
             }
             case "e" -> new EnumDefinition(name, names(row.getArray(6)), comment);
             default -> {
@@ -227,9 +236,9 @@ public final class PostgreSqlCatalog {
     /** A type of the schema's own comes marked by a quote in front. */
     private static SqlType used(String text) {
         if (text.startsWith("\"") && text.endsWith("[]")) {
-            return SpelledTypes.array(new UserType(text.substring(1, text.length() - 2)), 1);
+            return SpelledTypes.array(UserType.of(text.substring(1, text.length() - 2)), 1);
         }
-        return text.startsWith("\"") ? new UserType(text.substring(1)) : type(text);
+        return text.startsWith("\"") ? UserType.of(text.substring(1)) : type(text);
     }
 
     private static void constraint(TableParts table, ResultSet row) throws SQLException {
@@ -238,14 +247,12 @@ public final class PostgreSqlCatalog {
         switch (row.getString(3)) {
             case "p" -> table.setPrimaryKey(Optional.of(new PrimaryKey(name, columns)));
             case "u" -> table.uniqueKeys().add(new UniqueKey(name, columns));
-            case "f" -> table.foreignKeys().add(new ForeignKey(Optional.empty(), name, columns,
-                    row.getBoolean(12) ? "" : row.getString(13), row.getString(5), names(row.getArray(7)),
-                    action(row.getString(8)), action(row.getString(9)),
-                    row.getBoolean(11) ? Deferral.INITIALLY_DEFERRED : row.getBoolean(10) ? Deferral.INITIALLY_IMMEDIATE
-                            : Deferral.NOT_DEFERRABLE));
-            case "x" -> table.indexes().add(new TableIndex(name, false,
-                    List.of(new IndexColumn(row.getString(4), false, true, OptionalInt.empty())), "exclude",
-                    Optional.empty()));
+            case "f" -> table.foreignKeys().add(ForeignKey.of(name, columns,
+                    new QualifiedName(row.getBoolean(12) ? "" : row.getString(13), row.getString(5)),
+                    names(row.getArray(7))).withActions(action(row.getString(8)), action(row.getString(9)))
+                    .with(row.getBoolean(11) ? Deferral.INITIALLY_DEFERRED
+                            : row.getBoolean(10) ? Deferral.INITIALLY_IMMEDIATE : Deferral.NOT_DEFERRABLE));
+            case "x" -> { }   // stands among the indexes
             default -> table.checks().add(new CheckRule(name, condition(row.getString(4))));
         }
     }

@@ -6,9 +6,11 @@ import entaxis.core.design.Target;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -99,12 +101,12 @@ public final class SqliteCatalog {
         Optional<Column> spoken = said.flatMap(
                 table -> table.columns().stream().filter(column -> column.name().equalsIgnoreCase(name)).findFirst());
         String spelled = Catalog.text(row, 2).replaceFirst("(?i)\\s*generated always$", "");
-        return new Column(Optional.empty(), name, DIALECT.read(SpelledTypes.cut(spelled)), row.getBoolean(3),
-                spoken.map(Column::defaultValue).orElse(
-                        Optional.ofNullable(row.getString(4)).filter(text -> !text.equalsIgnoreCase("null"))),
-                spoken.map(Column::identity).orElse(Identity.NONE), Optional.empty(),
-                spoken.flatMap(Column::generated),
-                spoken.map(Column::details).orElse(entaxis.core.schema.ColumnDetails.NONE), "");
+        return Column.of(name, DIALECT.read(SpelledTypes.cut(spelled))).withRequired(row.getBoolean(3))
+                .withDefault(spoken.map(Column::defaultValue).orElse(
+                        Optional.ofNullable(row.getString(4)).filter(text -> !text.equalsIgnoreCase("null"))))
+                .withIdentity(spoken.map(Column::identity).orElse(Identity.NONE), Optional.empty())
+                .withGenerated(spoken.flatMap(Column::generated))
+                .with(spoken.map(Column::details).orElse(ColumnDetails.NONE));
     }
 
     private static void references(Catalog catalog, String name, TableParts parts, Optional<Table> said)
@@ -121,10 +123,8 @@ public final class SqliteCatalog {
             if (row.getString(4) != null) {
                 referenced.add(row.getString(4));
             }
-                    keys.put(row.getInt(1),
-                            new ForeignKey(Optional.empty(), "", columns, "", row.getString(2), referenced,
-                                    action(row.getString(6)), action(row.getString(5)),
-                    Deferral.NOT_DEFERRABLE));
+            keys.put(row.getInt(1), ForeignKey.of("", columns, QualifiedName.of(row.getString(2)), referenced)
+                    .withActions(action(row.getString(6)), action(row.getString(5))));
         }, name);
         for (ForeignKey key : keys.descendingMap().values()) {
             Optional<ForeignKey> spoken = said
@@ -132,9 +132,9 @@ public final class SqliteCatalog {
                     && other.referencedTable().equalsIgnoreCase(key.referencedTable())).findFirst());
             List<String> referenced = key.referencedColumns().isEmpty()
                     ? spoken.map(ForeignKey::referencedColumns).orElse(List.of()) : key.referencedColumns();
-            parts.foreignKeys().add(new ForeignKey(Optional.empty(), spoken.map(ForeignKey::name).orElse(""),
-                    key.columns(), "", key.referencedTable(), referenced, key.onDelete(),
-                    key.onUpdate(), spoken.map(ForeignKey::deferral).orElse(Deferral.NOT_DEFERRABLE)));
+            parts.foreignKeys().add(key.named(spoken.map(ForeignKey::name).orElse(""))
+                    .to(key.referenced(), referenced)
+                    .with(spoken.map(ForeignKey::deferral).orElse(Deferral.NOT_DEFERRABLE)));
         }
     }
 

@@ -7,8 +7,8 @@ import entaxis.core.design.Target;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
-import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -119,8 +119,8 @@ public final class SqlServerCatalog {
         catalog.each(TABLES,
                 row -> tables.put(row.getString(1), new TableParts(row.getString(1), Catalog.text(row, 2))), schema);
         List<TypeDefinition> types = new ArrayList<>();
-        catalog.each(TYPES, row -> types.add(new DomainDefinition(row.getString(1), type(row.getString(2), row, 3),
-                Optional.empty(), Optional.empty(), "")), schema);
+        catalog.each(TYPES, row -> types.add(DomainDefinition.of(row.getString(1),
+                type(row.getString(2), row, 3))), schema);
         catalog.each(COLUMNS, row -> TableParts.of(tables, row.getString(1)).columns().add(column(row)),
                 catalog.database(), schema);
         keys(catalog, schema, tables);
@@ -137,7 +137,7 @@ public final class SqlServerCatalog {
     private static Column column(ResultSet row) throws SQLException {
         String generated = Catalog.text(row, 13);
         boolean own = row.getBoolean(7);
-        SqlType type = own ? new UserType(row.getString(3)) : type(row.getString(3), row, 4);
+        SqlType type = own ? UserType.of(row.getString(3)) : type(row.getString(3), row, 4);
         boolean counts = row.getBoolean(10);
         Numbering numbers = new Numbering(row.getLong(11), row.getLong(12));
         Optional<String> defaultValue = Optional.ofNullable(row.getString(9)).map(SqlServerCatalog::bare)
@@ -146,10 +146,11 @@ public final class SqlServerCatalog {
         Optional<String> collation = Optional.ofNullable(row.getString(16));
         ColumnDetails details = virtual || collation.isPresent()
                 ? new ColumnDetails(virtual, Optional.empty(), collation) : ColumnDetails.NONE;
-        return new Column(Optional.empty(), row.getString(2), type, !row.getBoolean(8), defaultValue,
-                counts ? Identity.ALWAYS : Identity.NONE,
-                counts && !numbers.equals(Numbering.DEFAULT) ? Optional.of(numbers) : Optional.empty(),
-                generated.isEmpty() ? Optional.empty() : Optional.of(bare(generated)), details, Catalog.text(row, 15));
+        return Column.of(row.getString(2), type).withRequired(!row.getBoolean(8)).withDefault(defaultValue)
+                .withIdentity(counts ? Identity.ALWAYS : Identity.NONE,
+                        counts && !numbers.equals(Numbering.DEFAULT) ? Optional.of(numbers) : Optional.empty())
+                .withGenerated(generated.isEmpty() ? Optional.empty() : Optional.of(bare(generated))).with(details)
+                .withComment(Catalog.text(row, 15));
     }
 
     /** SQL Server documentation, sys.columns: lengths are in bytes, -1 says max. */
@@ -195,16 +196,15 @@ public final class SqlServerCatalog {
         catalog.each(REFERENCES, row -> {
             String name = row.getBoolean(3) ? "" : row.getString(2);
             String column = row.getString(4);
-            String namespace = row.getString(5).equals(schema) ? "" : row.getString(5);
-            String table = row.getString(6);
+            QualifiedName table =
+                    new QualifiedName(row.getString(5).equals(schema) ? "" : row.getString(5), row.getString(6));
             String referenced = row.getString(7);
             ReferentialAction onDelete = action(row.getString(8));
             ReferentialAction onUpdate = action(row.getString(9));
             found.put(row.getString(1), row.getString(2),
-                    before -> new ForeignKey(Optional.empty(), name,
-                            Grouped.more(before.map(ForeignKey::columns), column), namespace, table,
-                            Grouped.more(before.map(ForeignKey::referencedColumns), referenced), onDelete, onUpdate,
-                            Deferral.NOT_DEFERRABLE));
+                    before -> ForeignKey.of(name, Grouped.more(before.map(ForeignKey::columns), column), table,
+                            Grouped.more(before.map(ForeignKey::referencedColumns), referenced))
+                            .withActions(onDelete, onUpdate));
         }, schema);
         found.each((table, key, marked) -> TableParts.of(tables, table).foreignKeys().add(key));
     }

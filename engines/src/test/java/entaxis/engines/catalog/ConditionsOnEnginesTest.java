@@ -2,7 +2,6 @@ package entaxis.engines.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Target;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.RenameMap;
@@ -60,7 +59,7 @@ class ConditionsOnEnginesTest {
     }
 
     private static Column column(String name, String type) {
-        return new Column(Optional.empty(), name, type(type), false, Optional.empty(), Identity.NONE, "");
+        return Column.of(name, type(type));
     }
 
     private static Schema schema(String condition) {
@@ -72,8 +71,9 @@ class ConditionsOnEnginesTest {
             columns.add(column("c" + i, parts[0]).withDefault(Optional.of(parts[1])));
         }
         return new Schema(
-                List.of(new Table(Optional.empty(), "t", columns, Optional.of(new PrimaryKey("pk_t", List.of("id"))),
-                        List.of(), List.of(new CheckRule("ck_t", condition)), List.of(), "")));
+                List.of(Table.of("t").withColumns(columns)
+                        .withPrimaryKey(Optional.of(new PrimaryKey("pk_t", List.of("id"))))
+                        .withChecks(List.of(new CheckRule("ck_t", condition)))));
     }
 
     private interface Read {

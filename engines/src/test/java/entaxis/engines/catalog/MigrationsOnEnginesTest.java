@@ -13,7 +13,6 @@ import entaxis.core.random.RandomEdits;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.RenameMap;
-import entaxis.core.reconcile.TableNames;
 import entaxis.core.random.Rounds;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
@@ -218,7 +217,7 @@ class MigrationsOnEnginesTest {
             throws SQLException {
         Map<String, List<String>> values = new HashMap<>();
         for (Table table : from.tables()) {
-            String wanted = pairing.table(TableNames.of(table));
+            String wanted = pairing.table(table.label());
             Optional<Table> after = to.table(wanted);
             for (Column column : table.columns()) {
                 Optional<Column> same = after.flatMap(own -> own.column(pairing.column(wanted, column.name())))
@@ -237,7 +236,7 @@ class MigrationsOnEnginesTest {
         for (Table table : schema.tables()) {
             for (Column column : table.columns()) {
                 if (column.generated().isEmpty()) {
-                    values.put(TableNames.of(table) + "." + column.name(),
+                    values.put(table.label() + "." + column.name(),
                             read(connection, table.name(), column.name()));
                 }
             }

@@ -107,7 +107,7 @@ final class RandomRows {
             case SqlType.UuidType uuid -> Optional.of("'" + new UUID(7, random.nextInt(100)) + "'");
             case SqlType.EnumType listed ->
                     Optional.of(dialect.literal(listed.values().get(random.nextInt(listed.values().size()))));
-            case SqlType.UserType(String name) -> switch (types.get(name)) {
+            case SqlType.UserType user -> switch (types.get(user.name())) {
                 case DomainDefinition domain -> value(domain.base(), types, row);
                 case EnumDefinition listed ->
                         Optional.of(dialect.literal(listed.values().get(random.nextInt(listed.values().size()))));

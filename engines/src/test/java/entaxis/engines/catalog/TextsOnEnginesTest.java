@@ -3,7 +3,6 @@ package entaxis.engines.catalog;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.SqlName;
 import entaxis.core.design.Target;
 import entaxis.core.reading.ScriptReader;
@@ -12,8 +11,8 @@ import entaxis.core.reconcile.EngineSchema;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
-import entaxis.core.schema.ColumnDetails;
 import entaxis.core.schema.PrimaryKey;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -77,8 +76,8 @@ class TextsOnEnginesTest {
 
     private static Column column(String name, SqlType type, boolean required, Optional<String> defaultValue,
             Optional<String> generated, String comment) {
-        return new Column(Optional.empty(), name, type, required, defaultValue, Identity.NONE, Optional.empty(),
-                generated, ColumnDetails.NONE, comment);
+        return Column.of(name, type).withRequired(required).withDefault(defaultValue).withGenerated(generated)
+                .withComment(comment);
     }
 
     private static Table table(int number, String text, Dialect dialect, boolean enumerated) {
@@ -89,15 +88,16 @@ class TextsOnEnginesTest {
                 column("a", words, true, Optional.of(literal(text)), Optional.empty(), text), column("b", words, false,
                         Optional.empty(), Optional.of("replace(a, 'zzz', " + literal(text) + ")"), "")));
         if (enumerated) {
-            columns.add(column("e", new UserType("mood"), false, Optional.of(literal(text)), Optional.empty(), ""));
+            columns.add(column("e", UserType.of("mood"), false, Optional.of(literal(text)), Optional.empty(), ""));
         }
         List<TableIndex> indexes = dialect.target() == Target.POSTGRESQL || dialect.target() == Target.SQLITE
                 ? List.of(new TableIndex("i" + number, false, List.of(new TableIndex.IndexColumn("a", false)), "",
                         Optional.of("a <> " + literal(text))))
                 : List.of();
-        return new Table(Optional.empty(), "t" + number, columns,
-                Optional.of(new PrimaryKey("pk_t" + number, List.of("id"))), List.of(),
-                List.of(new CheckRule("c" + number, "a <> " + literal(text + "x"))), List.of(), indexes, text);
+        return Table.of("t" + number).withColumns(columns)
+                .withPrimaryKey(Optional.of(new PrimaryKey("pk_t" + number, List.of("id"))))
+                .withChecks(List.of(new CheckRule("c" + number, "a <> " + literal(text + "x")))).withIndexes(indexes)
+                .withComment(text);
     }
 
     /** Values of an enumeration: at most 63 bytes, no line breaks, each once. */
@@ -123,7 +123,7 @@ class TextsOnEnginesTest {
         for (int i = 0; i < texts.size(); i++) {
             tables.add(table(i, texts.get(i), dialect, values.contains(texts.get(i))));
         }
-        List<TypeDefinition> types = List.of(new EnumDefinition("mood", values, ""));
+        List<TypeDefinition> types = List.of(new EnumDefinition(QualifiedName.of("mood"), values, ""));
         Schema schema = new Schema(types, List.of(), tables, List.of());
         Script script = new ScriptWriter(dialect, ScriptOptions.DEFAULT).write(schema, "texts");
         try (Connection connection = opening.open(); Statement statement = connection.createStatement()) {

@@ -78,9 +78,9 @@ final class DesignSource {
 
     private Taken lifted(Reading reading, String name) {
         Set<String> tables = new HashSet<>();
-        reading.schema().tables().stream().map(Table::name).forEach(tables::add);
+        reading.schema().tables().stream().map(Table::label).forEach(tables::add);
         Schema neutral = IsoNormalizer.of(reading.schema(), Dialect.of(reading.engine()));
-        neutral.tables().forEach(table -> tables.add(table.name()));
+        neutral.tables().forEach(table -> tables.add(table.label()));
         ReversedDesign lifted = layOut ? DesignFromReading.design(reading, name, tables, Set.of(), Set.of())
                 : DesignFromReading.unarranged(reading, name, tables);
         lifted.remarks().forEach(err::println);

@@ -24,16 +24,17 @@ final class ReadingText {
                 + Words.counted(reading.statements(), "statement"));
         for (Table table : reading.schema().tables()) {
             lines.add("");
-            lines.add((table.namespace().isEmpty() ? "" : table.namespace() + ".") + table.name());
+            lines.add(table.label());
             table.columns()
                     .forEach(column -> lines.add("  " + column.name() + "  "
-                            + (column.type() instanceof UserType(String name) ? name : dialect.type(column.type()))
+                            + (column.type() instanceof UserType type ? type.label() : dialect.type(column.type()))
                             + (column.required() ? "  not null" : "")
                             + column.defaultValue().map(expression -> "  default " + expression).orElse("")));
             table.primaryKey().ifPresent(key -> lines.add("  primary key " + key.columns()));
             table.uniqueKeys().forEach(key -> lines.add("  unique " + key.columns()));
             table.foreignKeys().forEach(key -> lines
-                    .add("  " + key.columns() + " refers to " + key.referencedTable() + " " + key.referencedColumns()));
+                    .add("  " + key.columns() + " refers to " + key.referenced().label() + " "
+                            + key.referencedColumns()));
             table.indexes().forEach(index -> lines.add("  index " + index.name()));
         }
         Map<String, Long> passed = reading.steppedOver().stream()

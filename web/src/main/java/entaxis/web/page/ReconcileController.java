@@ -8,7 +8,7 @@ import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Answer;
 import entaxis.core.reconcile.Risk;
-import entaxis.core.sql.ScriptLines;
+import entaxis.core.syntax.ScriptLines;
 import entaxis.drawing.paint.Mark;
 import entaxis.drawing.scene.Lens;
 import entaxis.engines.migration.Rehearsal;
@@ -138,7 +138,8 @@ class ReconcileController {
             model.addAttribute("groups", first(shown, most));
             model.addAttribute("further", shown.stream().mapToInt(group -> group.rows().size()).sum() - most);
             model.addAttribute("kinds", ReconcileView.Kind.of(shown));
-            model.addAttribute("script", ScriptLines.of(view.migration().text(title(open, view))));
+            model.addAttribute("script", ScriptLines.of(view.migration().text(title(open, view)),
+                    open.design().facts().target()));
         } catch (Connections.Unreachable e) {
             model.addAttribute("fault", e.getMessage());
         }
@@ -383,7 +384,7 @@ class ReconcileController {
         ReconcileView view = reconciling.view(open, side, false);
         Map<OwnerId, Mark> marks = new HashMap<>();
         open.derivation().tables()
-                .forEach((owner, table) -> view.groups().stream().filter(group -> group.name().equals(table.name()))
+                .forEach((owner, table) -> view.groups().stream().filter(group -> group.name().equals(table.label()))
                         .findFirst()
                         .ifPresent(group -> marks.put(owner, new Mark(group.rows().size(),
                                 group.rows().getFirst().difference().risk() == Risk.LOSES_DATA))));

@@ -9,7 +9,7 @@ import entaxis.core.schema.Table;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.InsertStatements;
 import entaxis.core.sql.Script;
-import entaxis.core.sql.ScriptLines;
+import entaxis.core.syntax.ScriptLines;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import entaxis.core.update.TypedScript;

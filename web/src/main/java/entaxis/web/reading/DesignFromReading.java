@@ -39,7 +39,7 @@ public final class DesignFromReading {
      * What can be chosen.
      *
      * @param schema    the tables in ISO words
-     * @param bridges   names of tables that can become a many-to-many
+     * @param bridges   labels of tables that can become a many-to-many
      * @param proposals references that exist only by name
      */
     public record Choices(Schema schema, List<String> bridges, List<Proposal> proposals) { }
@@ -68,7 +68,7 @@ public final class DesignFromReading {
         Schema accepted = References.accepted(schema, choices.proposals().stream()
                 .filter(proposal -> proposals.contains(proposal.id()) && tables.contains(proposal.table())).toList());
         Schema chosen = accepted
-                .over(accepted.tables().stream().filter(table -> tables.contains(table.name())).toList());
+                .over(accepted.tables().stream().filter(table -> tables.contains(table.label())).toList());
         DesignProperties facts = DesignProperties.begun(name, reading.engine(), name, "");
         Sheet sheet = new Sheet(new SheetId(NewId.of('p')), "Sheet 1", Paper.DEFAULT, Map.of());
         ReversedDesign lifted = ReverseEngineering.lift(chosen, facts, sheet, bridges, NewId::of);
@@ -76,9 +76,9 @@ public final class DesignFromReading {
         Dialect dialect = Dialect.of(reading.engine());
         Set<String> taken = tables.stream().map(table -> table.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
         Schema there = reading.schema().over(reading.schema().tables().stream()
-                .filter(table -> taken.contains(table.name().toLowerCase(Locale.ROOT))).toList());
+                .filter(table -> taken.contains(table.label().toLowerCase(Locale.ROOT))).toList());
         List<String> remarks = new ArrayList<>(lifted.remarks());
         remarks.addAll(DesignLosses.of(lifted, EngineSchema.of(there, reading.engine(), dialect), dialect));
-        return new ReversedDesign(ReversedRows.with(arranged, reading.rows(), NewId::of), remarks);
+        return new ReversedDesign(ReversedRows.with(arranged, chosen, reading.rows(), NewId::of), remarks);
     }
 }

@@ -76,11 +76,8 @@ public final class PostgreSqlDialect extends Dialect {
     /** PostgreSQL manual, CREATE DOMAIN: that no value may be null is no rule with a name. */
     @Override
     public String createDomain(DomainDefinition domain, String qualifiedName, Function<SqlType, String> spelled) {
-        DomainDefinition free = domain.withRequired(false);
-        return super.createDomain(
-                new DomainDefinition(free.name(), free.base(), free.defaultValue(), Optional.empty(), ""),
-                qualifiedName, spelled)
-                + (domain.required() ? " NOT NULL" : "") + free.check().map(this::domainRule).orElse("");
+        return super.createDomain(domain.withRequired(false).withCheck(Optional.empty()), qualifiedName, spelled)
+                + (domain.required() ? " NOT NULL" : "") + domain.check().map(this::domainRule).orElse("");
     }
 
     @Override

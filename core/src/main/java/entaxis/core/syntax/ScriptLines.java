@@ -1,6 +1,8 @@
-package entaxis.core.sql;
+package entaxis.core.syntax;
 
-import entaxis.core.sql.Highlight.Run;
+import entaxis.core.design.Target;
+import entaxis.core.sql.Script;
+import entaxis.core.syntax.Highlight.Run;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -25,27 +27,27 @@ public final class ScriptLines {
 
     /** The lines of a script on its own. */
     public static List<Line> of(Script script) {
-        return of(script.text());
+        return of(script.text(), script.engine());
     }
 
-    /** The lines of a script as text. */
-    public static List<Line> of(String script) {
-        return lines(script).stream().map(runs -> new Line(runs, false)).toList();
+    /** The lines of a script of an engine as text. */
+    public static List<Line> of(String script, Target engine) {
+        return lines(script, engine).stream().map(runs -> new Line(runs, false)).toList();
     }
 
     /** The lines of a script beside another; spaces that only align a line do not make it differ. Linear. */
     public static List<Line> beside(Script script, Script other) {
         Set<String> same = other.text().lines().map(ScriptLines::bare).collect(Collectors.toSet());
-        return lines(script.text()).stream().map(runs -> {
+        return lines(script.text(), script.engine()).stream().map(runs -> {
             String text = bare(runs.stream().map(Run::text).collect(Collectors.joining()));
             return new Line(runs, !text.isEmpty() && !same.contains(text));
         }).toList();
     }
 
-    private static List<List<Run>> lines(String script) {
+    private static List<List<Run>> lines(String script, Target engine) {
         List<List<Run>> lines = new ArrayList<>();
         List<Run> line = new ArrayList<>();
-        for (Run run : Highlight.runs(script)) {
+        for (Run run : Highlight.runs(script, engine)) {
             String[] parts = run.text().split("\n", -1);
             for (int i = 0; i < parts.length; i++) {
                 if (i > 0) {
