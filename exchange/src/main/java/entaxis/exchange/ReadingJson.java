@@ -1,6 +1,7 @@
 package entaxis.exchange;
 
 import entaxis.core.design.Attribute.Identity;
+import entaxis.core.expression.Expression;
 import entaxis.core.reading.Reading;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -78,7 +79,7 @@ public final class ReadingJson {
         one.put("checks", table.checks().stream().map(check -> {
             Map<String, Object> rule = new LinkedHashMap<>();
             rule.put("name", named(check.name()));
-            rule.put("condition", check.condition());
+            rule.put("condition", check.condition().text());
             return rule;
         }).toList());
         put(one, "comment", table.comment());
@@ -90,9 +91,9 @@ public final class ReadingJson {
         one.put("name", column.name());
         one.put("type", column.type() instanceof UserType type ? type.label() : dialect.type(column.type()));
         one.put("nullable", !column.required());
-        one.put("default", column.defaultValue().orElse(null));
+        one.put("default", column.defaultValue().map(Expression::text).orElse(null));
         one.put("identity", column.identity() != Identity.NONE);
-        column.generated().ifPresent(expression -> one.put("generated", expression));
+        column.generated().ifPresent(expression -> one.put("generated", expression.text()));
         put(one, "comment", column.comment());
         return one;
     }
@@ -131,7 +132,7 @@ public final class ReadingJson {
         }
         one.put("unique", index.unique());
         put(one, "method", index.method());
-        index.predicate().ifPresent(rows -> one.put("where", rows));
+        index.predicate().ifPresent(rows -> one.put("where", rows.text()));
         return one;
     }
 

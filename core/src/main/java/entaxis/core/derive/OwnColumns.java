@@ -4,6 +4,7 @@ import entaxis.core.design.Attribute;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Naming;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.Column;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.SqlType.UserType;
@@ -66,8 +67,9 @@ final class OwnColumns {
         return Column.of(naming.column(attribute.name()), type(attribute.type()))
                 .from(ColumnPath.own(attribute.id()))
                 .withRequired(attribute.required() || attribute.identity() != Attribute.Identity.NONE)
-                .withDefault(attribute.defaultValue()).withIdentity(attribute.identity(), attribute.numbering())
-                .withGenerated(attribute.generated()).withComment(attribute.meaning());
+                .withDefault(attribute.defaultValue().map(Expression::of))
+                .withIdentity(attribute.identity(), attribute.numbering())
+                .withGenerated(attribute.generated().map(Expression::of)).withComment(attribute.meaning());
     }
 
     private SqlType type(SqlType type) {

@@ -8,6 +8,7 @@ import entaxis.core.design.Naming;
 import entaxis.core.design.Naming.Template;
 import entaxis.core.design.SqlName;
 import entaxis.core.design.Structure;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.TypeDefinition;
@@ -40,7 +41,8 @@ final class TypeDefinitions {
 
     private TypeDefinition defined(NamedType type) {
         return switch (type) {
-            case Domain domain -> DomainDefinition.of(domain.name(), domain.base()).withDefault(domain.defaultValue())
+            case Domain domain -> DomainDefinition.of(domain.name(), domain.base())
+                    .withDefault(domain.defaultValue().map(Expression::of))
                     .ruled(domain.check().map(check -> new CheckRule(
                             constraints.free(Naming.filled(design.facts().names().template(Template.CHECK),
                                     Map.of("table", domain.name(), "part", "value"))),

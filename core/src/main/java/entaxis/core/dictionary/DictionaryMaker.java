@@ -26,7 +26,7 @@ import entaxis.core.dictionary.Dictionary.Part;
 import entaxis.core.dictionary.Dictionary.ProgramEntry;
 import entaxis.core.dictionary.Dictionary.Reading;
 import entaxis.core.dictionary.Dictionary.Source;
-import entaxis.core.schema.CheckRule;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -141,7 +141,7 @@ final class DictionaryMaker {
         Source from = new Source(relationship.id(), parent.name(), relationship.end(hop.parent()).verb());
         return new AttributeEntry(Optional.empty(), column.name(), rank, marks,
                 source.map(attribute -> design.text(attribute.type())).orElseGet(() -> column.type().text()),
-                dialect.type(column.type()), column.required(), column.defaultValue().orElse(""),
+                dialect.type(column.type()), column.required(), column.defaultValue().map(Expression::text).orElse(""),
                 source.map(allowed::of).orElse(""), source.map(Attribute::meaning).orElse(""),
                 Optional.of(from), fromRows(owner, column), false);
     }
@@ -201,7 +201,8 @@ final class DictionaryMaker {
     /** Conditions that are not those of a single attribute, which stand beside it. */
     private static List<String> rules(Entity entity, Table table) {
         List<String> single = entity.attributes().stream().flatMap(attribute -> attribute.check().stream()).toList();
-        return table.checks().stream().map(CheckRule::condition).filter(condition -> !single.contains(condition))
+        return table.checks().stream().map(rule -> rule.condition().text())
+                .filter(condition -> !single.contains(condition))
                 .toList();
     }
 

@@ -63,9 +63,9 @@ public final class CanonicalForm {
      * The sense of a condition for engines where a number is a truth value (MySQL manual, “Boolean Literals”): a column
      * alone is one that is not 0.
      */
-    public static String ofNumericTruth(String condition) {
-        return ExpressionReader.read(condition).map(term -> withNumbers(numeric(plain(term))).written())
-                .orElseGet(() -> words(condition));
+    static String ofNumericTruth(Expression condition) {
+        return condition.tree().map(term -> withNumbers(numeric(plain(term))).written())
+                .orElseGet(() -> words(condition.text()));
     }
 
     /** A term with numbers in the place of truth values. */
@@ -86,9 +86,9 @@ public final class CanonicalForm {
         return denied ? Term.operator("=", term.parts().getFirst(), Term.of(Kind.NUMBER, "0")) : term;
     }
 
-    /** Whether two expressions say the same. */
-    public static boolean same(String one, String other) {
-        return one.equals(other) || of(one).equals(of(other));
+    /** The sense of an expression, whose tree is made only once. */
+    static String of(Expression expression) {
+        return expression.tree().map(term -> plain(term).written()).orElseGet(() -> words(expression.text()));
     }
 
     /** The columns and other names that an expression speaks of, in small letters. */

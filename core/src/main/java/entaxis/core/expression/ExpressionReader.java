@@ -81,10 +81,11 @@ final class ExpressionReader extends TokenReader {
     /** An expression as far as its operators bind more tightly than the given one; 0 for a whole one. */
     Term expression(int least) {
         deeper();
+        int first = at;
         Term left = prefix();
         Optional<Term> more = Optional.of(left);
         while (more.isPresent()) {
-            left = more.get();
+            left = more.get().at(tokens.get(first).start(), tokens.get(at - 1).end());
             more = infix(left, least);
         }
         higher();
@@ -334,6 +335,9 @@ final class ExpressionReader extends TokenReader {
                 Term amount = expression(SIGN);
                 return Term.of(Kind.CALL, "interval", amount, Term.of(Kind.WORD, plainWord()));
             }
+            case "next" -> {
+                return isAhead(1, "value") && isAhead(2, "for") ? nextValue() : named();
+            }
             default -> {
                 if (!call && WORD_VALUES.contains(word)) {
                     at++;
@@ -358,6 +362,16 @@ final class ExpressionReader extends TokenReader {
             return Term.of(Kind.TEXT, text.word().replace("\\\\", "\\"));
         }
         return word.equals("x") || word.equals("b") ? Term.of(Kind.CALL, word, text) : text;
+    }
+
+    /** ISO/IEC 9075-2, 6.14. */
+    private Term nextValue() {
+        at += 3;
+        List<Term> names = new ArrayList<>();
+        do {
+            names.add(Term.of(Kind.WORD, name()));
+        } while (accept("."));
+        return new Term(Kind.CALL, "next value for", names);
     }
 
     private Term array() {

@@ -10,8 +10,12 @@ import java.util.stream.Collectors;
  * @param kind  what it is
  * @param word  the operator, function, name or constant; names and words of the language in small letters
  * @param parts what it is applied to, in order
+ * @param from  where it begins in the text that it was read from, without brackets around it; negative if it was not
+ *              read but made
+ * @param to    where it ends there
  */
-record Term(Kind kind, String word, List<Term> parts) {
+record Term(Kind kind, String word, List<Term> parts, int from, int to) {
+    private static final int NOWHERE = -1;
 
     private static final Set<String> QUERIES = Set.of("select", "sorted", "with", "values", "union", "union all",
             "except", "except all", "intersect", "intersect all");
@@ -40,6 +44,20 @@ record Term(Kind kind, String word, List<Term> parts) {
         parts = List.copyOf(parts);
     }
 
+    Term(Kind kind, String word, List<Term> parts) {
+        this(kind, word, parts, NOWHERE, NOWHERE);
+    }
+
+    /** This term with its place, unless it has one. */
+    Term at(int begin, int end) {
+        return from >= 0 ? this : new Term(kind, word, parts, begin, end);
+    }
+
+    /** Whether it has a place in the text. */
+    boolean placed() {
+        return from >= 0;
+    }
+
     static Term of(Kind kind, String word, Term... parts) {
         return new Term(kind, word, List.of(parts));
     }
@@ -60,6 +78,17 @@ record Term(Kind kind, String word, List<Term> parts) {
     /** Whether it is a query, as {@link QueryReader} makes them. */
     boolean query() {
         return kind == Kind.CALL && QUERIES.contains(word);
+    }
+
+    /** Terms are equal if they say the same, wherever they stand. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Term term && term.kind == kind && term.word.equals(word) && term.parts.equals(parts);
+    }
+
+    @Override
+    public int hashCode() {
+        return (kind.hashCode() * 31 + word.hashCode()) * 31 + parts.hashCode();
     }
 
     Term with(List<Term> newParts) {

@@ -1,6 +1,7 @@
 package entaxis.core.migration;
 
 import entaxis.core.design.Attribute.Identity;
+import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
@@ -120,7 +121,7 @@ final class ColumnPlan {
         Optional<Pair<Column>> replaced = change.replaced.stream().filter(pair -> pair.to() == column).findFirst();
         Optional<String> values = fills.of(change.name(), column.name()).or(
                 () -> replaced.flatMap(pair -> column.generated().isEmpty() && pair.from().type().equals(column.type())
-                        ? pair.from().generated() : Optional.empty()));
+                        ? pair.from().generated().map(words.dialect()::written) : Optional.empty()));
         String place = change.name() + "." + column.name();
         if (values.isPresent() && column.generated().isEmpty()) {
             Stage stage = replaced.isPresent() ? Stage.COLUMNS : early;
@@ -204,7 +205,8 @@ final class ColumnPlan {
         String name = old(from);
         if (conversion == Conversion.REFUSES && to.type() instanceof CharacterType(var form, var length)
                 && length.isPresent() && from.type() instanceof CharacterType) {
-            return Optional.of(rows() + " WHERE " + words.dialect().expression("char_length(" + name + ")") + " > "
+            Expression counted = words.dialect().expression(Expression.of("char_length(" + name + ")"));
+            return Optional.of(rows() + " WHERE " + counted + " > "
                     + length.getAsInt());
         }
         if (conversion == Conversion.CUTS && to.type() instanceof DecimalType(var precision, var scale)

@@ -11,6 +11,7 @@ import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.CalledFunctions;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.GrantWriter;
 import entaxis.core.sql.ProgramWriter;
 import entaxis.core.sql.ScriptOptions;
@@ -143,6 +144,6 @@ final class ProgramPlan {
         boolean trigger = program.kind() == ProgramKind.TRIGGER && engine.triggersBind();
         return (trigger
                 || engine.viewsBind() && (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.RULE))
-                && TableChange.speaksOf(program.text(), touched, dialect);
+                && IsoNormalizer.namesOfProgram(program.text(), dialect).stream().anyMatch(touched::contains);
     }
 }

@@ -9,7 +9,6 @@ import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
-import entaxis.core.token.Identifiers;
 import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
@@ -85,7 +84,7 @@ final class Questions {
         Map<String, String> exchanged = new HashMap<>();
         change.oldNames().forEach((now, before) -> exchanged.put(now.toLowerCase(Locale.ROOT), engine.name(before)));
         return Optional.of("SELECT count(*) FROM " + engine.writer.name(change.original) + " WHERE NOT ("
-                + words.dialect().written(Identifiers.exchanged(check.condition(), exchanged)) + ")");
+                + words.dialect().written(check.condition().renamed(exchanged)) + ")");
     }
 
     /**
@@ -147,7 +146,7 @@ final class Questions {
                 .filter(type -> type instanceof DomainDefinition && after.type().equals(type.type()))
                 .flatMap(type -> ((DomainDefinition) type).checkOfAll().stream())
                 .map(check -> rows + "NOT (" + words.dialect()
-                        .written(Identifiers.exchanged(check.condition(), Map.of("value", name))) + ")")
+                        .written(check.condition().renamed(Map.of("value", name))) + ")")
                 .findFirst();
     }
 

@@ -1,6 +1,7 @@
 package entaxis.core.migration;
 
 import entaxis.core.design.Attribute.Identity;
+import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Conversion;
 import entaxis.core.reconcile.EngineWordingRules;
 import entaxis.core.reconcile.Matching.Pair;
@@ -13,7 +14,6 @@ import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IsoNormalizer;
-import entaxis.core.token.Literals;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
@@ -197,7 +197,7 @@ final class TableChange {
                 .stream().allMatch(column -> column.generated().isEmpty() && column.identity() == Identity.NONE
                         && (engine.addsRequiredColumns() || !column.required())
                         && (column.defaultValue().isEmpty() ? !column.required()
-                                : Literals.isConstant(column.defaultValue().get())))
+                                : column.defaultValue().get().isConstant()))
                 && after.columns().subList(Math.max(0, after.columns().size() - fresh.size()), after.columns().size())
                         .equals(fresh);
         return !gone.isEmpty() || !altered.isEmpty() || !replaced.isEmpty() || reordered || !plainAdditions
@@ -223,7 +223,7 @@ final class TableChange {
     }
 
     /** Whether an expression names one of the columns; those are in small letters. */
-    static boolean speaksOf(String expression, Set<String> columns, Dialect dialect) {
+    static boolean speaksOf(Expression expression, Set<String> columns, Dialect dialect) {
         Set<String> names = IsoNormalizer.names(expression, dialect);
         return columns.stream().anyMatch(names::contains);
     }
@@ -266,7 +266,7 @@ final class TableChange {
      * Whether an expression has to be taken off before the change, because it speaks of columns that go, get another
      * type or another name.
      */
-    boolean disturbs(String expression) {
+    boolean disturbs(Expression expression) {
         Set<String> touched = small(unsettled);
         touched.addAll(small(retyped));
         if (!engine.conditionsFollowRenames()) {
@@ -276,7 +276,7 @@ final class TableChange {
     }
 
     /** Whether a check is forgotten when the table is copied, because it speaks of no column. */
-    private boolean lost(String expression) {
+    private boolean lost(Expression expression) {
         return !engine.keepsConstantChecks() && touchesColumns() && !speaksOf(expression,
                 small(new HashSet<>(before.columns().stream().map(Column::name).toList())), words.dialect());
     }
@@ -284,7 +284,8 @@ final class TableChange {
     boolean disturbs(TableIndex index) {
         List<String> plain =
                 index.columns().stream().filter(part -> !part.expression()).map(TableIndex.IndexColumn::name).toList();
-        return disturbs(plain) || index.columns().stream().anyMatch(part -> part.expression() && disturbs(part.name()))
+        return disturbs(plain)
+                || index.columns().stream().flatMap(part -> part.computed().stream()).anyMatch(this::disturbs)
                 || index.predicate().map(this::disturbs).orElse(false);
     }
 

@@ -2,6 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.expression.Expression;
 import entaxis.core.statement.AlterColumnAction;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.TypeName;
@@ -34,16 +35,16 @@ final class ColumnAlteration {
                 column.collation = collation.orElse(column.collation);
                 heirs(table, column, inherited -> inherited.type = type);
             }
-            case AlterColumnAction.SetDefault(String expression) -> {
+            case AlterColumnAction.SetDefault(Expression expression) -> {
                 defaults.setDefault(column, expression);
                 heirs(table, column, inherited -> inherited.defaultValue = column.defaultValue);
             }
             case AlterColumnAction.DropDefault() -> {
-                column.defaultValue = "";
+                column.defaultValue = Optional.empty();
                 if (column.identity == Identity.BY_DEFAULT && builder.takes(SyntaxRule.COUNTING_DEFAULTS)) {
                     column.identity = Identity.NONE;
                 }
-                heirs(table, column, inherited -> inherited.defaultValue = "");
+                heirs(table, column, inherited -> inherited.defaultValue = Optional.empty());
             }
             case AlterColumnAction.SetNotNull() -> require(table, column);
             case AlterColumnAction.SetNull() -> column.required = false;
@@ -53,8 +54,8 @@ final class ColumnAlteration {
             }
             case AlterColumnAction.SetNumbering numbering -> renumber(column, numbering);
             case AlterColumnAction.DropIdentity() -> column.identity = Identity.NONE;
-            case AlterColumnAction.SetExpression(String expression) -> compute(table, column, expression);
-            case AlterColumnAction.DropExpression() -> column.generated = "";
+            case AlterColumnAction.SetExpression(Expression expression) -> compute(table, column, expression);
+            case AlterColumnAction.DropExpression() -> column.generated = Optional.empty();
             case AlterColumnAction.RenameTo(String name) -> builder.rename(table, column, name);
             case AlterColumnAction.AddClauses(List<ColumnClause> clauses) -> columns.clauses(table, column, clauses);
             case AlterColumnAction.Redefine redefined -> redefine(table, column, redefined);
@@ -89,8 +90,8 @@ final class ColumnAlteration {
                 numbering.step().orElse(column.numbering.step()));
     }
 
-    private static void compute(TableBuilder table, ColumnBuilder column, String expression) {
-        column.generated = expression;
+    private static void compute(TableBuilder table, ColumnBuilder column, Expression expression) {
+        column.generated = Optional.of(expression);
         table.heirs.forEach(
                 heir -> heir.column(column.name).ifPresent(inherited -> compute(heir, inherited, expression)));
     }

@@ -5,6 +5,7 @@ import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
 import entaxis.core.type.SqlType;
+import entaxis.core.expression.Expression;
 import java.util.Optional;
 
 /** A column while statements make and change it. Texts that are empty say that there is none. */
@@ -12,19 +13,19 @@ final class ColumnBuilder {
     String name;
     SqlType type;
     boolean required;
-    String defaultValue = "";
+    Optional<Expression> defaultValue = Optional.empty();
     Identity identity = Identity.NONE;
     Numbering numbering = Numbering.DEFAULT;
-    String generated = "";
+    Optional<Expression> generated = Optional.empty();
     boolean virtual;
-    String onUpdate = "";
+    Optional<Expression> onUpdate = Optional.empty();
     String collation = "";
     String comment = "";
     /**
      * The expression that draws from the sequence that the column owns, where it counts so: what tables like this one
      * take over.
      */
-    String counted = "";
+    Optional<Expression> counted = Optional.empty();
 
     ColumnBuilder(String name, SqlType type) {
         this.name = name;
@@ -34,7 +35,7 @@ final class ColumnBuilder {
     /** A column of the same kind in another table. */
     ColumnBuilder copy() {
         ColumnBuilder other = new ColumnBuilder(name, type);
-        boolean drawn = !counted.isEmpty();
+        boolean drawn = counted.isPresent();
         other.required = required;
         other.defaultValue = drawn ? counted : defaultValue;
         other.identity = drawn ? Identity.NONE : identity;
@@ -50,11 +51,11 @@ final class ColumnBuilder {
     /** The column as it now is. */
     Column done() {
         ColumnDetails details = !virtual && onUpdate.isEmpty() && collation.isEmpty() ? ColumnDetails.NONE
-                : new ColumnDetails(virtual, nonEmpty(onUpdate), nonEmpty(collation));
-        return new Column(Optional.empty(), name, type, required, nonEmpty(defaultValue), identity,
+                : new ColumnDetails(virtual, onUpdate, nonEmpty(collation));
+        return new Column(Optional.empty(), name, type, required, defaultValue, identity,
                 identity == Identity.NONE || numbering.equals(Numbering.DEFAULT) ? Optional.empty()
                         : Optional.of(numbering),
-                nonEmpty(generated), details, comment);
+                generated, details, comment);
     }
 
     private static Optional<String> nonEmpty(String text) {

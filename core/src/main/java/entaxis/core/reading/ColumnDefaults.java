@@ -2,6 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.QualifiedName;
 import java.util.Optional;
 
@@ -14,8 +15,9 @@ final class ColumnDefaults {
     }
 
     /** Takes a default; one that draws from a sequence of the column's own is an identity. */
-    void setDefault(ColumnBuilder column, String expression) {
-        column.defaultValue = expression.equalsIgnoreCase("null") ? "" : expression;
+    void setDefault(ColumnBuilder column, Expression given) {
+        String expression = given.text();
+        column.defaultValue = expression.equalsIgnoreCase("null") ? Optional.empty() : Optional.of(given);
         int call = expression.indexOf('(');
         if (call < 0 || expression.length() < 9 || !expression.regionMatches(true, 0, "nextval", 0, 7)
                 && !expression.regionMatches(true, 0, "pg_catalog.nextval", 0, 18)) {
@@ -42,7 +44,7 @@ final class ColumnDefaults {
     /** Makes a column count by itself with a sequence that it owns. */
     void counts(ColumnBuilder column, SchemaBuilder.ReadSequence sequence) {
         column.counted = column.defaultValue;
-        column.defaultValue = "";
+        column.defaultValue = Optional.empty();
         column.identity = Identity.BY_DEFAULT;
         column.numbering = new Numbering(sequence.start(), sequence.step());
     }

@@ -2,6 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.statement.ColumnClause;
@@ -43,7 +44,8 @@ final class Columns {
                     "the table " + table.name + " already has a column " + column.name);
         }
         if (column.identity != Identity.NONE && builder.takes(SyntaxRule.COUNTING_DEFAULTS)) {
-            column.counted = "nextval('" + implied.sequence(table, column.name) + "'::regclass)";
+            column.counted = Optional.of(Expression.of(
+                    "nextval('" + implied.sequence(table, column.name) + "'::regclass)"));
         }
         column.required |= column.type instanceof SqlType.UserType type
                 && builder.requiredTypes.contains(builder.key(new QualifiedName(type.namespace(), type.name())));
@@ -81,9 +83,9 @@ final class Columns {
                 column.required = true;
             }
             case ColumnClause.Nullable() -> column.required = false;
-            case ColumnClause.Default(String expression) -> defaults.setDefault(column, expression);
+            case ColumnClause.Default(Expression expression) -> defaults.setDefault(column, expression);
             case ColumnClause.Key key -> key(table, column, key);
-            case ColumnClause.Check(String name, String condition) -> {
+            case ColumnClause.Check(String name, Expression condition) -> {
                 if (isDocument(column, condition)) {
                     column.type = new SqlType.JsonType();
                 } else {
@@ -95,15 +97,15 @@ final class Columns {
             case ColumnClause.Numbered(Identity kind, Optional<Numbering> numbering) -> {
                 column.identity = kind;
                 column.required = true;
-                column.defaultValue = "";
+                column.defaultValue = Optional.empty();
                 column.numbering = numbering.orElse(column.numbering);
             }
             case ColumnClause.AutoIncrement(Optional<Numbering> numbering) -> {
                 column.identity = Identity.BY_DEFAULT;
                 column.numbering = numbering.orElse(column.numbering);
             }
-            case ColumnClause.Computed(String expression, boolean virtual, var cast) -> {
-                column.generated = expression;
+            case ColumnClause.Computed(Expression expression, boolean virtual, var cast) -> {
+                column.generated = Optional.of(expression);
                 column.type = cast.map(types::type).orElse(column.type);
                 column.virtual = virtual;
             }
@@ -111,8 +113,8 @@ final class Columns {
             case ColumnClause.Comment(String text) -> column.comment = text;
             case ColumnClause.Collation(String name) -> column.collation = name;
             case ColumnClause.InBytes() -> column.type = inBytes(column.type);
-            case ColumnClause.OnUpdate(String expression) -> column.onUpdate = expression;
-            case ColumnClause.Index(String name, boolean unique, Optional<String> predicate) -> indexes.add(table,
+            case ColumnClause.OnUpdate(Expression expression) -> column.onUpdate = Optional.of(expression);
+            case ColumnClause.Index(String name, boolean unique, Optional<Expression> predicate) -> indexes.add(table,
                     new TableIndex(name, unique, List.of(new IndexColumn(column.name, false)), "", predicate));
         }
     }
@@ -128,9 +130,9 @@ final class Columns {
     }
 
     /** MariaDB manual, “JSON Data Type”: a document is a long text with a check, and is dumped so. */
-    private boolean isDocument(ColumnBuilder column, String condition) {
+    private boolean isDocument(ColumnBuilder column, Expression condition) {
         return builder.takes(SyntaxRule.CHECKED_DOCUMENTS) && column.type.equals(SqlType.largeText())
-                && condition.replace("`", "").equalsIgnoreCase("json_valid(" + column.name + ")");
+                && condition.text().replace("`", "").equalsIgnoreCase("json_valid(" + column.name + ")");
     }
 
     /**

@@ -1,5 +1,6 @@
 package entaxis.core.reading;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
@@ -52,13 +53,13 @@ final class Constraints {
             case TableConstraint.KeyFromIndex key -> fromIndex(table, key);
             case TableConstraint.ForeignKey(String name, var columns, var reference, int place) ->
                     addReference(table, implied.given(table, name), columns, reference, place);
-            case TableConstraint.Check(String name, String condition) ->
+            case TableConstraint.Check(String name, Expression condition) ->
                     addCheck(table, implied.given(table, name), condition, "");
             case TableConstraint.Index(var definition) -> indexes.add(table, definition);
             case TableConstraint.Exclusion(var definition) -> exclusion(table, definition);
             case TableConstraint.Period(String name, var ends, int place) -> period(table, name, ends, place);
             case TableConstraint.NotNull(String column) -> table.require(column);
-            case TableConstraint.Default(String column, int place, String expression) ->
+            case TableConstraint.Default(String column, int place, Expression expression) ->
                     defaults.setDefault(table.existing(column, place), expression);
         }
     }
@@ -138,14 +139,14 @@ final class Constraints {
     }
 
     /** Adds a rule; the column is that which it is at, empty if it stands apart. */
-    void addCheck(TableBuilder table, String name, String condition, String column) {
+    void addCheck(TableBuilder table, String name, Expression condition, String column) {
         String spoken = name.isEmpty() && implied.namesChecksByCondition() ? onlyColumn(table, condition) : column;
         table.checks.add(new CheckRule(name.isEmpty() ? implied.check(table, spoken) : name, condition));
     }
 
     /** The column that a condition speaks of, if it is one only: PostgreSQL names the constraint after it. */
-    private static String onlyColumn(TableBuilder table, String condition) {
-        List<String> spoken = Lexer.tokens(condition).stream().filter(Token::isName)
+    private static String onlyColumn(TableBuilder table, Expression condition) {
+        List<String> spoken = Lexer.tokens(condition.text()).stream().filter(Token::isName)
                 .flatMap(token -> table.spelled(token.text().startsWith("\"") ? token.name()
                 : token.name().toLowerCase(Locale.ROOT)).stream()).distinct().limit(2).toList();
         return spoken.size() == 1 ? spoken.getFirst() : "";

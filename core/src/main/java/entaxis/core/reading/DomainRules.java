@@ -67,12 +67,12 @@ final class DomainRules {
         for (int number = 1; !rule.name().isEmpty() && named(all, name).isPresent(); number++) {
             name = rule.name() + number;
         }
-        all.add(new CheckRule(name, rule.condition()));
+        all.add(rule.named(name));
     }
 
     /** Names a rule otherwise, if there is one of that name. */
     void rename(String domain, String before, String now) {
-        of(domain).replaceAll(rule -> same(rule.name(), before) ? new CheckRule(now, rule.condition()) : rule);
+        of(domain).replaceAll(rule -> same(rule.name(), before) ? rule.named(now) : rule);
     }
 
     /** Takes a rule away; the only one also under another name, which the engine may have made up. */

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** Gives tables indexes, and carries out CREATE, ALTER and DROP INDEX. */
 final class Indexes {
@@ -99,7 +100,8 @@ final class Indexes {
         List<IndexColumn> columns = new ArrayList<>(definition.columns().size());
         for (IndexColumn column : definition.columns()) {
             columns.add(column.expression() ? column
-                    : column.named(table.existing(column.name(), created.table().place()).name));
+                    : column.worded(name -> table.existing(name, created.table().place()).name,
+                            UnaryOperator.identity()));
         }
         String name = definition.name().isEmpty() ? implied.index(table, nameParts(definition.columns()))
                 : implied.given(table, definition.name());

@@ -1,6 +1,7 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
+import entaxis.core.expression.Expression;
 import entaxis.core.reading.SchemaBuilder.ReadSequence;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.QualifiedName;
@@ -70,9 +71,9 @@ final class SequenceChanges {
         ReadSequence sequence = builder.sequence(name).map(found -> found.ownedBy(table, column))
                 .orElse(new ReadSequence(name, 1, 1, Optional.of(table), Optional.of(column), "", Optional.empty()));
         builder.sequences.put(builder.key(name), sequence);
-        String value = column.defaultValue.toLowerCase(Locale.ROOT);
+        String value = column.defaultValue.map(Expression::text).orElse("").toLowerCase(Locale.ROOT);
         if (value.startsWith("nextval") || value.startsWith("pg_catalog.nextval")) {
-            defaults.setDefault(column, column.defaultValue);
+            column.defaultValue.ifPresent(given -> defaults.setDefault(column, given));
         }
     }
 

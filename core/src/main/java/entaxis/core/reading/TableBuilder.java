@@ -2,6 +2,7 @@ package entaxis.core.reading;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -11,7 +12,6 @@ import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
-import entaxis.core.token.Identifiers;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -161,7 +161,7 @@ final class TableBuilder {
         primaryKey = primaryKey.map(key -> same(key.name(), before) ? key.named(now) : key);
         uniqueKeys.replaceAll(key -> same(key.name(), before) ? new UniqueKey(now, key.columns()) : key);
         foreignKeys.replaceAll(key -> same(key.name(), before) ? key.named(now) : key);
-        checks.replaceAll(check -> same(check.name(), before) ? new CheckRule(now, check.condition()) : check);
+        checks.replaceAll(check -> same(check.name(), before) ? check.named(now) : check);
     }
 
     boolean has(String column) {
@@ -232,11 +232,10 @@ final class TableBuilder {
         foreignKeys.replaceAll(key -> key.over(key.columns().stream().map(renamed).toList()));
         Map<String, String> names = Map.of(before.toLowerCase(Locale.ROOT),
                 now.matches("[A-Za-z_][A-Za-z0-9_]*") ? now : "\"" + now + "\"");
-        checks.replaceAll(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), names)));
+        checks.replaceAll(check -> check.with(check.condition().renamed(names)));
         indexes.replaceAll(
-                index -> index.worded(renamed, expression -> Identifiers.exchanged(expression, names)));
-        columns.stream().filter(other -> !other.generated.isEmpty())
-                .forEach(other -> other.generated = Identifiers.exchanged(other.generated, names));
+                index -> index.worded(renamed, expression -> expression.renamed(names)));
+        columns.forEach(other -> other.generated = other.generated.map(expression -> expression.renamed(names)));
     }
 
     /**
@@ -262,7 +261,8 @@ final class TableBuilder {
         } else {
             uniqueKeys.removeIf(key -> among(key.columns(), column.name));
             indexes.removeIf(index -> index.columns().stream().anyMatch(
-                    part -> part.expression() ? mentions(part.name(), column.name) : same(part.name(), column.name))
+                    part -> part.computed().map(expression -> mentions(expression, column.name))
+                            .orElseGet(() -> same(part.column(), column.name)))
                     || index.predicate().map(rows -> mentions(rows, column.name)).orElse(false));
         }
         checks.removeIf(check -> mentions(check.condition(), column.name));
@@ -273,8 +273,8 @@ final class TableBuilder {
     }
 
     /** Whether an expression speaks of a column. */
-    boolean mentions(String expression, String column) {
-        return !Identifiers.exchanged(expression, Map.of(column.toLowerCase(Locale.ROOT), "\u0001")).equals(expression);
+    boolean mentions(Expression expression, String column) {
+        return expression.columns().contains(column.toLowerCase(Locale.ROOT));
     }
 
     Table done() {

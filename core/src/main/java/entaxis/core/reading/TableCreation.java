@@ -16,6 +16,7 @@ import entaxis.core.statement.TableConstraint;
 import entaxis.core.statement.TableElement;
 import entaxis.core.statement.TableOptions;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Carries out CREATE TABLE and DROP TABLE. */
@@ -140,8 +141,8 @@ final class TableCreation {
     private static void copyColumns(TableBuilder source, TableBuilder table, Set<String> including) {
         for (ColumnBuilder column : source.columns) {
             ColumnBuilder copy = column.copy();
-            copy.defaultValue = including.contains("DEFAULTS") ? copy.defaultValue : "";
-            copy.generated = including.contains("GENERATED") ? copy.generated : "";
+            copy.defaultValue = including.contains("DEFAULTS") ? copy.defaultValue : Optional.empty();
+            copy.generated = including.contains("GENERATED") ? copy.generated : Optional.empty();
             copy.identity = including.contains("IDENTITY") ? copy.identity : Identity.NONE;
             copy.comment = including.contains("COMMENTS") ? copy.comment : "";
             table.add(copy);
@@ -253,7 +254,7 @@ final class TableCreation {
             } else {
                 ColumnBuilder both = table.columns.remove(own);
                 both.required |= column.required;
-                both.defaultValue = both.defaultValue.isEmpty() ? column.defaultValue : both.defaultValue;
+                both.defaultValue = both.defaultValue.or(() -> column.defaultValue);
                 table.columns.add(own < place ? own : place, both);
                 place = own < place ? place : place + 1;
             }

@@ -1,5 +1,6 @@
 package entaxis.core.reading;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.TypeDefinition;
@@ -107,7 +108,7 @@ final class TypeChanges {
         builder.domainRules.begin(key);
         for (CheckRule rule : created.rules()) {
             String named = rule.name().isEmpty() ? implied.domainCheck(name.name()) : rule.name();
-            builder.domainRules.add(key, new CheckRule(named, rule.condition()));
+            builder.domainRules.add(key, rule.named(named));
         }
         builder.domainRules.require(key, created.required());
         define(name, builder.domainRules.put(key,
@@ -211,7 +212,7 @@ final class TypeChanges {
         DomainRules rules = builder.domainRules;
         switch (change) {
             case TypeStatement.RenameRule(String before, String now) -> rules.rename(key, before, now);
-            case TypeStatement.AddRule(String name, String condition) ->
+            case TypeStatement.AddRule(String name, Expression condition) ->
                     rules.add(key, new CheckRule(name.isEmpty() ? domain.name() + "_check" : name, condition));
             case TypeStatement.DropRule(String name) -> rules.drop(key, name);
             case TypeStatement.SetDefault(var expression) -> {

@@ -1,5 +1,6 @@
 package entaxis.core.reconcile;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Matching.Pair;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Grant;
@@ -307,8 +308,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                         to.required() ? "not null" : "null", to.required() ? Risk.MAY_FAIL : Risk.SAFE);
             }
             if (!ownDefault(from, defaultsBefore).equals(ownDefault(to, defaultsWanted))) {
-                differs(table, from, to, Aspect.DEFAULT, from.defaultValue().orElse(""),
-                        to.defaultValue().orElse(""), Risk.SAFE);
+                differs(table, from, to, Aspect.DEFAULT, from.defaultValue().map(Expression::text).orElse(""),
+                        to.defaultValue().map(Expression::text).orElse(""), Risk.SAFE);
             }
             if (!words.identity(from).equals(words.identity(to))) {
                 differs(table, from, to, Aspect.IDENTITY, words.identity(from), words.identity(to), Risk.SAFE);
@@ -319,8 +320,8 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
             }
             Optional<String> change = from.details().onUpdate().map(words::sense);
             if (!change.equals(to.details().onUpdate().map(words::sense))) {
-                differs(table, from, to, Aspect.ON_CHANGE, from.details().onUpdate().orElse(""),
-                        to.details().onUpdate().orElse(""), Risk.SAFE);
+                differs(table, from, to, Aspect.ON_CHANGE, from.details().onUpdate().map(Expression::text).orElse(""),
+                        to.details().onUpdate().map(Expression::text).orElse(""), Risk.SAFE);
             }
             Optional<String> order = from.details().collation();
             Optional<String> wantedOrder = to.details().collation();

@@ -81,7 +81,7 @@ record ConstraintKind<T extends TablePart>(SchemaPart part, EngineWordingRules w
     static ConstraintKind<CheckRule> check(EngineWordingRules words) {
         return new ConstraintKind<>(SchemaPart.CHECK, words, Table::checks, check -> words.sense(check.condition()),
                 CheckRule::name, words::check,
-                (check, other) -> new CheckRule(other.name(), check.condition()), Risk.MAY_FAIL);
+                (check, other) -> check.named(other.name()), Risk.MAY_FAIL);
     }
 
     static ConstraintKind<TableIndex> index(EngineWordingRules words) {

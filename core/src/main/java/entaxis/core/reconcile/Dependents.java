@@ -79,8 +79,9 @@ public final class Dependents {
         table.foreignKeys().stream().filter(key -> column.isEmpty() || key.columns().contains(column))
                 .forEach(key -> touched.add("the reference to " + key.referenced().label()));
         table.indexes().stream().filter(index -> column.isEmpty() ? !index.name().isEmpty()
-                : index.columns().stream().anyMatch(part -> part.expression()
-                        ? IsoNormalizer.names(part.name(), dialect).contains(small) : part.name().equals(column)))
+                : index.columns().stream().anyMatch(part -> part.computed()
+                        .map(expression -> IsoNormalizer.names(expression, dialect).contains(small))
+                        .orElseGet(() -> part.column().equals(column))))
                 .forEach(index -> touched.add("the index " + index.name()));
         table.checks().stream()
                 .filter(check -> !column.isEmpty() && IsoNormalizer.names(check.condition(), dialect).contains(small))

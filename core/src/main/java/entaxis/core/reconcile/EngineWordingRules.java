@@ -1,7 +1,7 @@
 package entaxis.core.reconcile;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.expression.CanonicalForm;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -38,7 +38,7 @@ public final class EngineWordingRules {
     private final TableWriter writer;
     private final CatalogWording catalog;
     private final boolean folds;
-    private final Map<String, String> senses = new ConcurrentHashMap<>();
+    private final Map<Expression, String> senses = new ConcurrentHashMap<>();
 
     /** The wordings of an engine. */
     public EngineWordingRules(Dialect dialect) {
@@ -86,15 +86,20 @@ public final class EngineWordingRules {
     }
 
     /** A condition in ISO words, without what the engine puts in for words that mean the same there. */
+    private static Expression neutral(Expression expression, Dialect dialect) {
+        return dialect.standard(expression).worded(CatalogWording.of(dialect.target())::neutral);
+    }
+
+    /** The same for the text of a view. */
     static String neutral(String text, Dialect dialect) {
         return CatalogWording.of(dialect.target()).neutral(dialect.standard(text));
     }
 
     /** What a condition means. */
-    public String sense(String condition) {
-        return senses.computeIfAbsent(condition, text -> {
-            String neutral = neutral(text, dialect);
-            return catalog.numericTruth() ? CanonicalForm.ofNumericTruth(neutral) : CanonicalForm.of(neutral);
+    public String sense(Expression condition) {
+        return senses.computeIfAbsent(condition, said -> {
+            Expression neutral = neutral(said, dialect);
+            return catalog.numericTruth() ? neutral.canonicalOfNumericTruth() : neutral.canonical();
         });
     }
 
@@ -103,10 +108,11 @@ public final class EngineWordingRules {
         if (column.defaultValue().isEmpty()) {
             return "";
         }
-        String neutral = IsoNormalizer.defaultValue(column.defaultValue().get(), column.type(), dialect);
+        Expression value = IsoNormalizer.defaultValue(column.defaultValue().get(), column.type(), dialect);
+        String neutral = value.text();
         boolean numeric = column.type() instanceof SqlType.IntegerType || column.type() instanceof SqlType.DecimalType
                 || column.type() instanceof SqlType.FloatType;
-        String sense = CanonicalForm.of(numeric ? Literals.number(neutral).orElse(neutral) : neutral);
+        String sense = (numeric ? value.worded(words -> Literals.number(words).orElse(words)) : value).canonical();
         sense = catalog.defaultMeaning(neutral.strip(), sense, column.type());
         List<String> sequence = Functions.drawnFrom(neutral);
         return sense.equals("null") ? "" : sequence.isEmpty() ? sense : "nextval " + folded(nameOf(sequence));
@@ -145,7 +151,8 @@ public final class EngineWordingRules {
 
     /** What that means. */
     public String computedSense(Column column) {
-        return column.generated().map(text -> sense(uncast(column, text)) + column.details().virtual()).orElse("");
+        return column.generated().map(said -> sense(said.worded(words -> uncast(column, words)))
+                + column.details().virtual()).orElse("");
     }
 
     /** A computed column that is defined without its type says it by a cast around its expression. */
@@ -201,8 +208,8 @@ public final class EngineWordingRules {
     }
 
     private String indexed(IndexColumn part) {
-        return (part.expression() ? sense(part.name()) : folded(part.name())) + part.prefix() + part.descending()
-                + part.ordering() + part.operator();
+        return part.computed().map(this::sense).orElseGet(() -> folded(part.column())) + part.prefix()
+                + part.descending() + part.ordering() + part.operator();
     }
 
     /** The wording of a reference. */
@@ -262,7 +269,7 @@ public final class EngineWordingRules {
     public String sense(TypeDefinition type) {
         return type instanceof DomainDefinition domain ? "domain " + type(domain.base())
                 + domain.defaultValue()
-                        .map(text -> " " + CanonicalForm.of(IsoNormalizer.defaultValue(text, domain.base(), dialect)))
+                        .map(value -> " " + IsoNormalizer.defaultValue(value, domain.base(), dialect).canonical())
                         .orElse("")
                 + "|" + domain.checkOfAll().map(check -> sense(check.condition())).orElse("")
                 : type instanceof EnumDefinition ? wording(type) : folded(wording(type));

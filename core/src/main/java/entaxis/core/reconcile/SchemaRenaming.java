@@ -1,7 +1,6 @@
 package entaxis.core.reconcile;
 
 import entaxis.core.design.ProgramKind;
-import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Program;
@@ -67,17 +66,17 @@ public final class SchemaRenaming {
         columns.forEach((from, to) -> words.put(from.toLowerCase(Locale.ROOT), dialect.name(to)));
         List<Column> renamed =
                 table.columns().stream().map(column -> column.named(columns.getOrDefault(column.name(), column.name()))
-                .withGenerated(column.generated().map(text -> Identifiers.exchanged(text, words)))).toList();
+                .withGenerated(column.generated().map(expression -> expression.renamed(words)))).toList();
         List<TableIndex> indexes = table.indexes().stream()
                 .map(index -> index.worded(own -> columns.getOrDefault(own, own),
-                        text -> Identifiers.exchanged(text, words))).toList();
+                        expression -> expression.renamed(words))).toList();
         return table.named(name).withColumns(renamed)
                 .withKeys(table.primaryKey()
                         .map(key -> key.renamed(column -> names(List.of(column), columns).getFirst())),
                         table.uniqueKeys().stream()
                                 .map(key -> new UniqueKey(key.name(), names(key.columns(), columns))).toList())
                 .withChecks(table.checks().stream()
-                        .map(check -> new CheckRule(check.name(), Identifiers.exchanged(check.condition(), words)))
+                        .map(check -> check.with(check.condition().renamed(words)))
                         .toList())
                 .referring(keys).withIndexes(indexes);
     }

@@ -36,6 +36,7 @@ import entaxis.core.design.Side;
 import entaxis.core.design.SqlName;
 import entaxis.core.design.Structure;
 import entaxis.core.design.TypeId;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -49,8 +50,6 @@ import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
-import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType.EnumType;
 import entaxis.core.type.SqlType.UserType;
@@ -64,7 +63,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * Turns tables in ISO words into a design (the way back of key migration, FIPS PUB 184): a foreign key becomes a
@@ -159,7 +157,8 @@ public final class ReverseEngineering {
                 ? free(definition.qualifiedName().namespace() + "_" + definition.name()) : definition.name();
         NamedType named = switch (definition) {
             case DomainDefinition domain -> new Domain(id, name, type(domain.base(), domain.name()),
-                    domain.defaultValue(), domain.checkOfAll().map(CheckRule::condition), domain.comment());
+                    domain.defaultValue().map(Expression::text),
+                    domain.checkOfAll().map(rule -> rule.condition().text()), domain.comment());
             case EnumDefinition enumeration ->
                     new Enumeration(id, name, enumeration.values(), enumeration.comment());
             case StructureDefinition structure -> new Structure(id, name,
@@ -242,14 +241,13 @@ public final class ReverseEngineering {
 
     private Attribute attribute(Column column, AttributeId id, Table table) {
         return new Attribute(id, column.name(), type(column.type(), names.of(table) + "_" + column.name()),
-                column.required(), column.defaultValue(), Optional.empty(), "",
-                column.identity(), column.numbering(), column.generated(), column.comment());
+                column.required(), column.defaultValue().map(Expression::text), Optional.empty(), "",
+                column.identity(), column.numbering(), column.generated().map(Expression::text), column.comment());
     }
 
     /** A condition that speaks of one attribute becomes that attribute's own; others stay with the entity. */
     private static Optional<NamedCheck> checked(CheckRule check, Map<String, AttributeId> own, List<Member> members) {
-        Set<String> words = Lexer.tokens(check.condition()).stream().filter(Token::isName)
-                .map(token -> token.name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+        Set<String> words = check.condition().columns();
         List<AttributeId> spoken =
                 own.entrySet().stream().filter(column -> words.contains(column.getKey().toLowerCase(Locale.ROOT)))
                         .map(Map.Entry::getValue).toList();
@@ -257,12 +255,12 @@ public final class ReverseEngineering {
             if (members.get(i) instanceof Attribute attribute && attribute.id().equals(spoken.getFirst())
                     && attribute.check().isEmpty()) {
                 members.set(i, new Attribute(attribute.id(), attribute.name(), attribute.type(), attribute.required(),
-                        attribute.defaultValue(), Optional.of(check.condition()), check.name(),
+                        attribute.defaultValue(), Optional.of(check.condition().text()), check.name(),
                         attribute.identity(), attribute.numbering(), attribute.generated(), attribute.meaning()));
                 return Optional.empty();
             }
         }
-        return Optional.of(new NamedCheck(check.name(), check.condition()));
+        return Optional.of(new NamedCheck(check.name(), check.condition().text()));
     }
 
     /** Columns as parts of a key: own ones and whole references; none if a reference would be torn apart. */

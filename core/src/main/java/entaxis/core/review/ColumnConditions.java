@@ -44,9 +44,9 @@ public final class ColumnConditions {
         List<String> texts = new ArrayList<>();
         List<Condition> conditions = new ArrayList<>();
         for (CheckRule check : checks) {
-            of.condition(check.condition()).filter(one -> one.names().contains(column)).ifPresent(one -> {
+            of.condition(check.condition().text()).filter(one -> one.names().contains(column)).ifPresent(one -> {
                 conditions.add(one.about(column));
-                texts.add(check.condition());
+                texts.add(check.condition().text());
             });
         }
         domain(of, own.type()).ifPresent(check -> of.condition(check).ifPresent(one -> {
@@ -108,7 +108,7 @@ public final class ColumnConditions {
     /** The condition of a table or domain that refuses a value of an attribute, given the others. */
     static Optional<String> broken(Reviewed of, Attribute own, List<CheckRule> checks,
             Function<String, SqlValue> values, SqlValue value) {
-        return brokenOfDomain(of, own.type(), value).or(() -> checks.stream().map(CheckRule::condition)
+        return brokenOfDomain(of, own.type(), value).or(() -> checks.stream().map(check -> check.condition().text())
                 .filter(check -> of.condition(check).filter(one -> one.truth(values) == Truth.FALSE).isPresent())
                 .findFirst());
     }

@@ -3,6 +3,7 @@ package entaxis.core.schema;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ColumnPath;
+import entaxis.core.expression.Expression;
 import entaxis.core.type.SqlType;
 import java.util.Optional;
 
@@ -11,15 +12,15 @@ import java.util.Optional;
  *
  * @param origin       the attribute that it was derived from, and the relationships that brought it here
  * @param required     whether it refuses null
- * @param defaultValue SQL expression taken when no value is given
+ * @param defaultValue what is taken when no value is given
  * @param numbering    the numbers of an identity; from 1 by 1 if left out
- * @param generated    SQL expression that it is always computed from
+ * @param generated    what it is always computed from
  * @param details      what only some columns have
  * @param comment      what it says; may be empty
  */
 public record Column(Optional<ColumnPath> origin, String name, SqlType type, boolean required,
-        Optional<String> defaultValue, Identity identity,
-        Optional<Numbering> numbering, Optional<String> generated, ColumnDetails details, String comment)
+        Optional<Expression> defaultValue, Identity identity,
+        Optional<Numbering> numbering, Optional<Expression> generated, ColumnDetails details, String comment)
         implements TablePart {
 
     /** A column that takes every value of a type, and null. */
@@ -46,7 +47,7 @@ public record Column(Optional<ColumnPath> origin, String name, SqlType type, boo
     }
 
     /** This column with another default. */
-    public Column withDefault(Optional<String> newDefault) {
+    public Column withDefault(Optional<Expression> newDefault) {
         return new Column(origin, name, type, required, newDefault, identity, numbering, generated, details, comment);
     }
 
@@ -57,7 +58,7 @@ public record Column(Optional<ColumnPath> origin, String name, SqlType type, boo
     }
 
     /** This column computed from another expression. */
-    public Column withGenerated(Optional<String> newGenerated) {
+    public Column withGenerated(Optional<Expression> newGenerated) {
         return new Column(origin, name, type, required, defaultValue, identity, numbering, newGenerated, details,
                 comment);
     }

@@ -1,16 +1,17 @@
 package entaxis.core.schema;
 
+import entaxis.core.expression.Expression;
 import java.util.Optional;
 
 /**
  * What only some columns have.
  *
  * @param virtual   whether a computed column is computed at each reading rather than stored
- * @param onUpdate  SQL expression that it takes when a row is changed (MySQL manual, “Automatic Initialization and
+ * @param onUpdate  what it takes when a row is changed (MySQL manual, “Automatic Initialization and
  *                  Updating for TIMESTAMP and DATETIME”)
  * @param collation the order that its texts are compared in, as the engine names it
  */
-public record ColumnDetails(boolean virtual, Optional<String> onUpdate, Optional<String> collation) {
+public record ColumnDetails(boolean virtual, Optional<Expression> onUpdate, Optional<String> collation) {
     /** Nothing out of the ordinary. */
     public static final ColumnDetails NONE = new ColumnDetails(false, Optional.empty(), Optional.empty());
 
@@ -20,7 +21,7 @@ public record ColumnDetails(boolean virtual, Optional<String> onUpdate, Optional
     }
 
     /** The same with another expression that is taken when a row is changed. */
-    public ColumnDetails withOnUpdate(Optional<String> newOnUpdate) {
+    public ColumnDetails withOnUpdate(Optional<Expression> newOnUpdate) {
         return new ColumnDetails(virtual, newOnUpdate, collation);
     }
 

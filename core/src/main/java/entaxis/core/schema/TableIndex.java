@@ -1,5 +1,6 @@
 package entaxis.core.schema;
 
+import entaxis.core.expression.Expression;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -15,7 +16,7 @@ import java.util.function.UnaryOperator;
  * @param included  columns that it holds without being ordered by them
  */
 public record TableIndex(String name, boolean unique, List<IndexColumn> columns, String method,
-        Optional<String> predicate, List<String> included) implements TablePart {
+        Optional<Expression> predicate, List<String> included) implements TablePart {
     /** Copies the columns. */
     public TableIndex {
         columns = List.copyOf(columns);
@@ -34,7 +35,7 @@ public record TableIndex(String name, boolean unique, List<IndexColumn> columns,
 
     /** An index that holds only what it is ordered by. */
     public TableIndex(String name, boolean unique, List<IndexColumn> columns, String method,
-            Optional<String> predicate) {
+            Optional<Expression> predicate) {
         this(name, unique, columns, method, predicate, List.of());
     }
 
@@ -53,58 +54,68 @@ public record TableIndex(String name, boolean unique, List<IndexColumn> columns,
         return new TableIndex(name, unique, newColumns, method, predicate, included);
     }
 
-    /** The same with its columns called otherwise, and its expressions and condition worded otherwise. */
-    public TableIndex worded(UnaryOperator<String> column, UnaryOperator<String> expression) {
-        return new TableIndex(name, unique, columns.stream()
-                .map(part -> part.named((part.expression() ? expression : column).apply(part.name()))).toList(), method,
-                predicate.map(expression), included.stream().map(column).toList());
+    /** The same with its columns called otherwise, and its expressions and condition exchanged. */
+    public TableIndex worded(UnaryOperator<String> column, UnaryOperator<Expression> expression) {
+        return new TableIndex(name, unique, columns.stream().map(part -> part.worded(column, expression)).toList(),
+                method, predicate.map(expression), included.stream().map(column).toList());
     }
 
     /**
      * What an index is ordered by.
      *
-     * @param name       the column, or an expression
-     * @param expression whether it is an expression
+     * @param column     the column; empty for an expression
+     * @param computed   the expression; nothing for a column
      * @param prefix     how many characters of it are indexed; all, if left out
      * @param ordering   how it is ordered where that is not usual, in the engine's words: its collation, its operator
      *                   class, the place of what is null
      * @param operator   what may not hold between two rows, in the engine's words; empty but for exclusion constraints
      */
-    public record IndexColumn(String name, boolean descending, boolean expression, OptionalInt prefix,
+    public record IndexColumn(String column, Optional<Expression> computed, boolean descending, OptionalInt prefix,
             String ordering, String operator) {
-        /** A part in the usual order. */
-        public IndexColumn(String name, boolean descending, boolean expression, OptionalInt prefix) {
-            this(name, descending, expression, prefix, "", "");
-        }
-
         /** A whole column in rising or falling order. */
-        public IndexColumn(String name, boolean descending) {
-            this(name, descending, false, OptionalInt.empty());
+        public IndexColumn(String column, boolean descending) {
+            this(column, Optional.empty(), descending, OptionalInt.empty(), "", "");
         }
 
-        /** The same place of the index for another column or expression. */
-        public IndexColumn named(String newName) {
-            return new IndexColumn(newName, descending, expression, prefix, ordering, operator);
+        /** An expression in rising order. */
+        public static IndexColumn of(Expression expression) {
+            return new IndexColumn("", Optional.of(expression), false, OptionalInt.empty(), "", "");
+        }
+
+        /** Whether it is an expression rather than a column. */
+        public boolean expression() {
+            return computed.isPresent();
+        }
+
+        /** The column, or the words of the expression. */
+        public String name() {
+            return computed.map(Expression::text).orElse(column);
+        }
+
+        /** The same place of the index with its column called otherwise, or its expression exchanged. */
+        public IndexColumn worded(UnaryOperator<String> newColumn, UnaryOperator<Expression> newExpression) {
+            return new IndexColumn(computed.isPresent() ? "" : newColumn.apply(column), computed.map(newExpression),
+                    descending, prefix, ordering, operator);
         }
 
         /** The same, ordered in a way that is not usual. */
         public IndexColumn ordered(String newOrdering) {
-            return new IndexColumn(name, descending, expression, prefix, newOrdering, operator);
+            return new IndexColumn(column, computed, descending, prefix, newOrdering, operator);
         }
 
         /** The same, refusing two rows that an operator holds between. */
         public IndexColumn excluding(String newOperator) {
-            return new IndexColumn(name, descending, expression, prefix, ordering, newOperator);
+            return new IndexColumn(column, computed, descending, prefix, ordering, newOperator);
         }
 
         /** The same, in falling order or not. */
         public IndexColumn falling(boolean falls) {
-            return new IndexColumn(name, falls, expression, prefix, ordering, operator);
+            return new IndexColumn(column, computed, falls, prefix, ordering, operator);
         }
 
         /** The same, over the beginning of the values only, or all of them. */
         public IndexColumn beginning(OptionalInt newPrefix) {
-            return new IndexColumn(name, descending, expression, newPrefix, ordering, operator);
+            return new IndexColumn(column, computed, descending, newPrefix, ordering, operator);
         }
     }
 }

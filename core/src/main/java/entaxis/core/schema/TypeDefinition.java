@@ -1,7 +1,7 @@
 package entaxis.core.schema;
 
-import entaxis.core.expression.CanonicalForm;
 import entaxis.core.expression.Conjunction;
+import entaxis.core.expression.Expression;
 import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import java.util.List;
@@ -53,9 +53,10 @@ public sealed interface TypeDefinition {
      * @param required whether it refuses null, which some engines can only say by a rule
      * @param check    a rule in which {@code VALUE} stands for the value
      */
-    record DomainDefinition(QualifiedName qualifiedName, SqlType base, Optional<String> defaultValue, boolean required,
-            Optional<CheckRule> check, String comment, Optional<List<Grant>> grants) implements TypeDefinition {
-        private static final String REFUSES_NULL = "VALUE IS NOT NULL";
+    record DomainDefinition(QualifiedName qualifiedName, SqlType base, Optional<Expression> defaultValue,
+            boolean required, Optional<CheckRule> check, String comment, Optional<List<Grant>> grants)
+            implements TypeDefinition {
+        private static final Expression REFUSES_NULL = Expression.of("VALUE IS NOT NULL");
 
         /** A domain that takes every value of a type. */
         public static DomainDefinition of(QualifiedName name, SqlType base) {
@@ -71,17 +72,14 @@ public sealed interface TypeDefinition {
          * This domain with a rule as it is said somewhere: the part of it that refuses null becomes {@link #required}.
          */
         public DomainDefinition ruled(Optional<CheckRule> rule) {
-            List<String> parts = rule.map(said -> Conjunction.parts(said.condition())).orElse(List.of());
-            List<String> others = parts.stream().filter(part -> !refusesNull(part)).toList();
+            List<Expression> parts = rule.map(said -> Conjunction.parts(said.condition())).orElse(List.of());
+            List<Expression> others = parts.stream()
+                    .filter(part -> !part.canonical().equals(REFUSES_NULL.canonical())).toList();
             if (others.size() == parts.size()) {
                 return withCheck(rule);
             }
             return withRequired(true).withCheck(others.isEmpty() ? Optional.empty()
                     : rule.map(said -> new CheckRule(said.name(), Conjunction.of(others))));
-        }
-
-        private static boolean refusesNull(String condition) {
-            return CanonicalForm.same(condition, REFUSES_NULL);
         }
 
         /** Its rule together with the one that refuses null, for engines that have no other words for that. */
@@ -102,7 +100,7 @@ public sealed interface TypeDefinition {
         }
 
         /** This domain with another default. */
-        public DomainDefinition withDefault(Optional<String> newDefault) {
+        public DomainDefinition withDefault(Optional<Expression> newDefault) {
             return new DomainDefinition(qualifiedName, base, newDefault, required, check, comment, grants);
         }
 

@@ -1,19 +1,19 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.ProgramKind;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
-import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -39,36 +39,24 @@ public final class CalledFunctions {
         Set<String> called = new HashSet<>();
         List<String> open = new ArrayList<>();
         schema.tables().stream().flatMap(CalledFunctions::expressions)
-                .forEach(text -> calls(text, names).filter(called::add).forEach(open::add));
+                .forEach(one -> one.calls(names).stream().filter(called::add).forEach(open::add));
         while (!open.isEmpty()) {
             String name = open.removeLast();
             functions.stream().filter(function -> small(function.name()).equals(name))
-                    .forEach(function -> calls(bare(function.text()), names).filter(called::add).forEach(open::add));
+                    .forEach(function -> Expression.of(bare(function.text())).calls(names).stream().filter(called::add)
+                            .forEach(open::add));
         }
         return functions.stream().filter(function -> called.contains(small(function.name())))
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
-    private static Stream<String> expressions(Table table) {
+    private static Stream<Expression> expressions(Table table) {
         return Stream.of(table.columns().stream().flatMap(column -> column.defaultValue().stream()),
                 table.columns().stream().map(Column::generated).flatMap(text -> text.stream()),
                 table.checks().stream().map(CheckRule::condition),
                 table.indexes().stream().flatMap(index -> index.columns().stream())
-                        .filter(TableIndex.IndexColumn::expression).map(TableIndex.IndexColumn::name))
-                .flatMap(texts -> texts);
-    }
-
-    /** Those of some names behind which a bracket opens. */
-    static Stream<String> calls(String text, Set<String> names) {
-        List<Token> tokens = Lexer.tokens(text).stream().filter(
-                token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
-        Stream.Builder<String> calls = Stream.builder();
-        for (int i = 0; i + 1 < tokens.size(); i++) {
-            if (tokens.get(i).isName() && tokens.get(i + 1).is("(") && names.contains(small(tokens.get(i).name()))) {
-                calls.add(small(tokens.get(i).name()));
-            }
-        }
-        return calls.build();
+                        .map(TableIndex.IndexColumn::computed).flatMap(Optional::stream))
+                .flatMap(all -> all);
     }
 
     /** A body that stands in quotes or dollars, without them. */

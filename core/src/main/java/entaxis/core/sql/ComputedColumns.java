@@ -1,5 +1,6 @@
 package entaxis.core.sql;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -48,9 +49,9 @@ final class ComputedColumns {
         Set<String> stored = table.columns().stream().map(Column::name).map(name -> name.toLowerCase(Locale.ROOT))
                 .filter(name -> !names.contains(name)).collect(Collectors.toSet());
         boolean reads = index.columns().stream().anyMatch(part -> {
-            Optional<String> expression = part.expression() ? Optional.of(part.name())
-                    : table.column(part.name()).flatMap(Column::generated);
-            return expression.map(text -> IsoNormalizer.names(text, dialect).stream().anyMatch(stored::contains))
+            Optional<Expression> expression =
+                    part.computed().or(() -> table.column(part.column()).flatMap(Column::generated));
+            return expression.map(one -> IsoNormalizer.names(one, dialect).stream().anyMatch(stored::contains))
                     .orElse(true);
         });
         if (!reads) {

@@ -1,7 +1,7 @@
 package entaxis.core.sql;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.Table;
-import entaxis.core.token.Identifiers;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
 import entaxis.core.type.SqlType.DecimalType;
@@ -25,15 +25,15 @@ final class ComputedType {
     private ComputedType() { }
 
     /** The type of an expression over a table's columns. Linear in the expression. */
-    static SqlType of(String expression, Table table, UnaryOperator<SqlType> known) {
-        List<Token> tokens = Lexer.tokens(expression).stream()
+    static SqlType of(Expression expression, Table table, UnaryOperator<SqlType> known) {
+        List<Token> tokens = Lexer.tokens(expression.text()).stream()
                 .filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
-        List<SqlType> operands = Identifiers.columns(expression).stream()
+        List<SqlType> operands = expression.columns().stream()
                 .flatMap(name -> table.columns().stream()
                         .filter(column -> column.name().equalsIgnoreCase(name) && !column.type().text().isEmpty())
                         .map(column -> known.apply(column.type())))
                 .toList();
-        boolean named = operands.size() == Identifiers.columns(expression).size();
+        boolean named = operands.size() == expression.columns().size();
         boolean plain = tokens.stream().allMatch(
                 token -> token.isName() || token.kind() == Token.Kind.NUMBER || ARITHMETIC.contains(token.text()));
         if (!named || !plain || operands.isEmpty()) {

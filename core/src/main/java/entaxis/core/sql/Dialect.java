@@ -4,6 +4,7 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ByEngine;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
@@ -268,7 +269,11 @@ public abstract class Dialect extends ProgramFeatures {
     }
 
     /** An expression of ISO SQL or of an engine that is close to it, as this engine spells it. */
-    public final String expression(String sql) {
+    public final Expression expression(Expression sql) {
+        return sql.worded(this::spelled);
+    }
+
+    private String spelled(String sql) {
         return switch (Functions.kind(sql)) {
             case RANDOM_UUID -> randomUuid();
             case NOW -> now().orElse(sql);
@@ -324,9 +329,12 @@ public abstract class Dialect extends ProgramFeatures {
         return Optional.empty();
     }
 
-    /**
-     * An expression in this engine's words as ISO SQL writes it: names in double quotes, no casts of constants. Linear.
-     */
+    /** An expression in this engine's words as ISO SQL writes it. */
+    public final Expression standard(Expression expression) {
+        return expression.worded(this::standard);
+    }
+
+    /** The same for its words: names stand in double quotes, and constants are not cast. Linear. */
     public String standard(String expression) {
         return expression;
     }
@@ -336,8 +344,13 @@ public abstract class Dialect extends ProgramFeatures {
         return program;
     }
 
+    /** An expression as it stands behind DEFAULT; the type is that of the column, as the engine holds it. */
+    public final Expression columnDefault(Expression spelled, SqlType type) {
+        return spelled.worded(words -> columnDefault(words, type));
+    }
+
     /**
-     * An expression as it stands behind DEFAULT.
+     * The same for its words.
      *
      * @param spelled the expression in this engine's words
      * @param type    the type of the column, as the engine holds it
@@ -365,7 +378,12 @@ public abstract class Dialect extends ProgramFeatures {
      * Writes an expression of a schema for this engine. A schema holds string literals in ISO SQL form; here they are
      * spelled by the engine's own rules. Linear.
      */
-    public String written(String expression) {
+    public final String written(Expression expression) {
+        return written(expression.text());
+    }
+
+    /** The same for its words. */
+    protected String written(String expression) {
         return expression;
     }
 

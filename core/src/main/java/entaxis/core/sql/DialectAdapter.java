@@ -4,6 +4,7 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.ReferentialAction;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
@@ -35,6 +36,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -117,8 +119,8 @@ public final class DialectAdapter {
             case DomainDefinition domain -> domain
                     .over(held(domain.base(), keyedTypes.contains(domain.type()), loss))
                     .withDefault(domain.defaultValue().map(dialect::expression))
-                    .withCheck(domain.check().map(check -> new CheckRule(dialect.stored(check.name()),
-                            dialect.expression(check.condition()))));
+                    .withCheck(domain.check().map(check -> check.named(dialect.stored(check.name()))
+                            .with(dialect.expression(check.condition()))));
             case EnumDefinition enumeration -> enumeration;
             case StructureDefinition structure -> structure.with(structure.fields().stream()
                     .map(field -> new FieldDefinition(field.name(), held(inField(field.type()), false, loss)))
@@ -181,7 +183,7 @@ public final class DialectAdapter {
         }
         List<CheckRule> ordered = new ArrayList<>(table.checks().stream()
                 .filter(check -> callable(table, check.name(), check.condition()) && takes(table, check))
-                .map(check -> new CheckRule(check.name(), dialect.expression(check.condition()))).toList());
+                .map(check -> check.with(dialect.expression(check.condition()))).toList());
         checks.stream().filter(extra -> takes(table, extra))
                 .filter(new ComputedColumns(table, dialect, findings)::takes)
                 .filter(extra -> ordered.stream().noneMatch(own -> own.name().equals(extra.name())))
@@ -208,11 +210,11 @@ public final class DialectAdapter {
                 : held(column.type(), keyed, loss);
         Column fitted = numbered.number(column.withType(numberedType(column, type, loss)));
         fitted = computed(table, fitted);
-        Optional<String> standing = fitted.defaultValue().or(() -> domainDefault(column.type()));
+        Optional<Expression> standing = fitted.defaultValue().or(() -> domainDefault(column.type()));
         SqlType plain = fitted.type();
-        Optional<String> defaultValue = fitted.identity() != Identity.NONE ? Optional.empty()
+        Optional<Expression> defaultValue = fitted.identity() != Identity.NONE ? Optional.empty()
                 : standing.filter(expression -> callable(table, column.name(), expression))
-                        .filter(expression -> own || dialect.fitsAsDefault(expression, plain, loss))
+                        .filter(expression -> own || dialect.fitsAsDefault(expression.text(), plain, loss))
                         .map(expression -> dialect.columnDefault(dialect.expression(expression), plain));
         ColumnDetails details = fitted.details();
         if (details.onUpdate().isPresent() && !dialect.setsOnUpdate()) {
@@ -253,13 +255,13 @@ public final class DialectAdapter {
     }
 
     /** Whether an expression calls no function that stays behind, and no sequence where none are; says so otherwise. */
-    private boolean callable(Table table, String element, String expression) {
-        if (Functions.kind(expression) == Functions.Kind.NEXT_VALUE && !dialect.sequences()) {
+    private boolean callable(Table table, String element, Expression expression) {
+        if (Functions.kind(expression.text()) == Functions.Kind.NEXT_VALUE && !dialect.sequences()) {
             say(Kind.LOST, table.name(), element, "there are no sequences to take its number from; it is left out");
             return false;
         }
         Optional<String> called = leftBehind.isEmpty() ? Optional.empty()
-                : CalledFunctions.calls(expression, leftBehind).findFirst();
+                : expression.calls(leftBehind).stream().findFirst();
         called.ifPresent(name -> say(Kind.LOST, table.name(), element,
                 "it calls " + name + ", which is written for another engine; the expression is left out"));
         return called.isEmpty();
@@ -271,7 +273,7 @@ public final class DialectAdapter {
                 && types.containsKey(type) && types.get(type).comment().equals(column.comment());
     }
 
-    private Optional<String> domainDefault(SqlType type) {
+    private Optional<Expression> domainDefault(SqlType type) {
         return type instanceof UserType user && types.get(user) instanceof DomainDefinition domain
                 && dialect.domains() == Home.NONE ? domain.defaultValue() : Optional.empty();
     }
@@ -295,10 +297,10 @@ public final class DialectAdapter {
                     : column;
         }
         boolean virtual = column.details().virtual() ? dialect.computedVirtual() : !dialect.computedStored();
-        String expression = dialect.expression(column.generated().get());
+        Expression expression = dialect.expression(column.generated().get());
         if (!dialect.typesComputedColumns() && !withoutType(column)
-                && !expression.toLowerCase(Locale.ROOT).startsWith("cast(")) {
-            expression = "cast(" + expression + " as " + dialect.type(column.type()) + ")";
+                && !expression.text().toLowerCase(Locale.ROOT).startsWith("cast(")) {
+            expression = expression.worded(words -> "cast(" + words + " as " + dialect.type(column.type()) + ")");
         }
         if (virtual != column.details().virtual()) {
             say(Kind.WORKED_AROUND, table.name(), column.name(),
@@ -323,7 +325,7 @@ public final class DialectAdapter {
         boolean prefixes =
                 dialect.prefixIndexes() || index.columns().stream().allMatch(part -> part.prefix().isEmpty());
         List<IndexColumn> columns = index.columns().stream()
-                .map(part -> part.named(part.expression() ? dialect.expression(part.name()) : part.name())
+                .map(part -> part.worded(UnaryOperator.identity(), dialect::expression)
                         .falling(part.descending() && dialect.fallingIndexes())
                         .beginning(prefixes ? part.prefix() : OptionalInt.empty())
                         .ordered(own ? part.ordering() : ""))
@@ -353,9 +355,9 @@ public final class DialectAdapter {
 
     /** The words of all conditions and expressions of a table, in small letters. */
     private Set<String> named(List<CheckRule> checks, List<Column> columns) {
-        Stream<String> expressions = Stream.concat(checks.stream().map(CheckRule::condition),
+        Stream<Expression> expressions = Stream.concat(checks.stream().map(CheckRule::condition),
                 columns.stream().flatMap(column -> column.generated().stream()));
-        return expressions.flatMap(text -> IsoNormalizer.names(text, dialect).stream()).collect(Collectors.toSet());
+        return expressions.flatMap(one -> IsoNormalizer.names(one, dialect).stream()).collect(Collectors.toSet());
     }
 
     /** A reference without the actions that would change columns of conditions. */
@@ -433,7 +435,8 @@ public final class DialectAdapter {
             counting.add(new Sequence(table.namespace(), name, numbers.start(), numbers.step()));
             String home = table.namespace().isEmpty() ? "" : dialect.name(table.namespace()) + ".";
             return column.withIdentity(Identity.NONE, Optional.empty())
-                    .withDefault(Optional.of("nextval(" + Dialect.quotedText(home + dialect.name(name)) + ")"));
+                    .withDefault(Optional.of(Expression.of(
+                            "nextval(" + Dialect.quotedText(home + dialect.name(name)) + ")")));
         }
 
         private Column without(Column column, String why) {

@@ -1,6 +1,7 @@
 package entaxis.core.sql;
 
 import entaxis.core.design.SampleRow;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.type.SqlType.BooleanType;
@@ -62,6 +63,6 @@ public final class InsertWriter {
             case BooleanType truth -> typed.equalsIgnoreCase("true") || typed.equalsIgnoreCase("false");
             default -> false;
         };
-        return bare ? dialect.expression(typed) : dialect.literal(typed);
+        return bare ? dialect.expression(Expression.of(typed)).text() : dialect.literal(typed);
     }
 }

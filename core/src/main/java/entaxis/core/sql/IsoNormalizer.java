@@ -2,6 +2,8 @@ package entaxis.core.sql;
 
 import entaxis.core.design.SqlName;
 import entaxis.core.expression.CanonicalForm;
+import entaxis.core.expression.CastOperator;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -17,7 +19,6 @@ import entaxis.core.schema.TypeDefinition.FieldDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
-import entaxis.core.token.Identifiers;
 import entaxis.core.token.Literals;
 import entaxis.core.token.SqlText;
 import entaxis.core.type.SqlType.BinaryType;
@@ -52,24 +53,19 @@ public final class IsoNormalizer {
         return new IsoNormalizer(dialect).schema(schema);
     }
 
-    /** A condition or expression of an engine in ISO words. */
-    public static String condition(String text, Dialect dialect) {
-        return dialect.standard(text);
-    }
-
     /** The names that the text of a view, routine or trigger speaks of, in small letters. */
     public static Set<String> namesOfProgram(String text, Dialect dialect) {
-        return names(dialect.withStandardTexts(text), dialect);
+        return CanonicalForm.names(dialect.standard(dialect.withStandardTexts(text)));
     }
 
-    /** The columns and other names that an expression of an engine speaks of, in small letters. */
-    public static Set<String> names(String text, Dialect dialect) {
-        return CanonicalForm.names(dialect.standard(text));
+    /** The columns that an expression of an engine speaks of, in small letters. */
+    public static Set<String> names(Expression expression, Dialect dialect) {
+        return dialect.standard(expression).columns();
     }
 
     /** A default of an engine in ISO words; the type is that of its column, as the engine holds it. */
-    public static String defaultValue(String text, SqlType held, Dialect dialect) {
-        return new IsoNormalizer(dialect).expression(text, held instanceof UserType ? held : dialect.neutral(held));
+    public static Expression defaultValue(Expression value, SqlType held, Dialect dialect) {
+        return new IsoNormalizer(dialect).defaultValue(value, held instanceof UserType ? held : dialect.neutral(held));
     }
 
     private Schema schema(Schema schema) {
@@ -129,8 +125,8 @@ public final class IsoNormalizer {
     private TypeDefinition type(TypeDefinition type) {
         return switch (type) {
             case DomainDefinition domain -> domain.named(name(domain.qualifiedName())).over(type(domain.base()))
-                    .withDefault(domain.defaultValue().map(text -> expression(text, domain.base())))
-                    .withCheck(domain.check().map(check -> new CheckRule(name(check.name()), condition(
+                    .withDefault(domain.defaultValue().map(value -> defaultValue(value, domain.base())))
+                    .withCheck(domain.check().map(check -> check.named(name(check.name())).with(condition(
                             check.condition(),
                             name -> name.equalsIgnoreCase("value") && domain.base() instanceof CharacterType))));
             case EnumDefinition enumeration -> enumeration.named(name(enumeration.qualifiedName()));
@@ -154,24 +150,21 @@ public final class IsoNormalizer {
         Optional<PrimaryKey> key = table.primaryKey()
                 .map(own -> own.named(own.name().equals("PRIMARY") ? "" : name(own.name())).renamed(this::name));
         Map<String, String> spelled = spelled(table);
-        UnaryOperator<String> condition = text -> Identifiers.exchanged(condition(text, texts(table)), spelled);
+        UnaryOperator<Expression> condition = one -> condition(one, texts(table)).renamed(spelled);
         List<Column> columns = table.columns().stream().map(column -> column(table, column))
                 .map(column -> column.withGenerated(
-                        column.generated().map(text -> Identifiers.exchanged(text, spelled)))).toList();
+                        column.generated().map(one -> one.renamed(spelled)))).toList();
         List<UniqueKey> uniques =
                 table.uniqueKeys().stream().map(own -> new UniqueKey(name(own.name()), names(own.columns()))).toList();
         List<CheckRule> checks = table.checks().stream()
-                .map(own -> new CheckRule(name(own.name()), condition.apply(own.condition()))).toList();
+                .map(own -> own.named(name(own.name())).with(condition.apply(own.condition()))).toList();
         List<ForeignKey> keys = table.foreignKeys().stream()
                 .map(own -> own.named(name(own.name())).over(names(own.columns()))
                         .to(name(own.referenced()), names(own.referencedColumns())))
                 .toList();
         List<TableIndex> indexes = table.indexes().stream().filter(index -> !index.excludes())
                 .map(own -> new TableIndex(name(own.name()), own.unique(),
-                        own.columns().stream()
-                                .map(part -> part
-                                        .named(part.expression() ? condition.apply(part.name()) : name(part.name())))
-                                .toList(),
+                        own.columns().stream().map(part -> part.worded(this::name, condition)).toList(),
                         "", own.predicate().map(condition), names(own.included())))
                 .toList();
         return table.named(name(table.qualifiedName())).withColumns(columns).withKeys(key, uniques).withChecks(checks)
@@ -196,9 +189,9 @@ public final class IsoNormalizer {
                 && spelled.isEmpty() && !dialect.columnsWithoutType()
                 ? ComputedType.of(column.generated().get(), table, this::type) : type(column.type());
         return column.named(name(column.name())).withType(type)
-                .withDefault(column.defaultValue().filter(text -> !bitsAsBytes(column.type(), type))
-                        .map(text -> expression(text, type)))
-                .withGenerated(column.generated().map(text -> condition(text, texts(table))))
+                .withDefault(column.defaultValue().filter(value -> !bitsAsBytes(column.type(), type))
+                        .map(value -> defaultValue(value, type)))
+                .withGenerated(column.generated().map(one -> condition(one, texts(table))))
                 .with(column.details().withCollation(Optional.empty()));
     }
 
@@ -209,28 +202,28 @@ public final class IsoNormalizer {
     }
 
     /** A default in ISO words. */
-    private String expression(String text, SqlType type) {
-        String bare = text.strip();
+    private Expression defaultValue(Expression value, SqlType type) {
+        String bare = value.text().strip();
         for (int i = 0; i < MAX_BRACKETS && bare.startsWith("(") && bare.endsWith(")")
                 && balanced(bare.substring(1, bare.length() - 1)); i++) {
             bare = bare.substring(1, bare.length() - 1).strip();
         }
         Functions.Kind kind = Functions.kind(bare);
         if (dialect.isNow(bare)) {
-            return "current_timestamp";
+            return Expression.of("current_timestamp");
         }
         if (kind == Functions.Kind.RANDOM_UUID) {
-            return "gen_random_uuid()";
+            return Expression.of("gen_random_uuid()");
         }
         if (type instanceof BooleanType && dialect.truthAsNumbers()) {
-            SqlText words = SqlText.of(bare);
-            String digit = Literals.number(words.at(words.is(0, "b") ? 1 : 0).text()).orElse(bare);
+            SqlText text = SqlText.of(bare);
+            String digit = Literals.number(text.at(text.is(0, "b") ? 1 : 0).text()).orElse(bare);
             bare = digit.equals("1") ? "true" : digit.equals("0") ? "false" : bare;
         }
         if (type instanceof BooleanType && dialect.truth(bare).isPresent()) {
-            return dialect.truth(bare).get().toString();
+            return Expression.of(dialect.truth(bare).get().toString());
         }
-        return condition(bare, name -> false);
+        return condition(Expression.of(bare), name -> false);
     }
 
     private static boolean balanced(String text) {
@@ -245,8 +238,8 @@ public final class IsoNormalizer {
     }
 
     /** A condition in ISO words; the predicate tells columns that hold texts. */
-    private String condition(String text, Predicate<String> texts) {
-        String standard = dialect.standard(text);
+    private Expression condition(Expression condition, Predicate<String> texts) {
+        Expression standard = dialect.standard(condition);
         return dialect.castOperator() ? CastOperator.asIso(standard, texts) : standard;
     }
 

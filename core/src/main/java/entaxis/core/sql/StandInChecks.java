@@ -1,6 +1,5 @@
 package entaxis.core.sql;
 
-import entaxis.core.token.Identifiers;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
@@ -47,7 +46,7 @@ record StandInChecks(Dialect dialect, Map<UserType, TypeDefinition> types, List<
             switch (types.get(type)) {
                 case DomainDefinition domain -> {
                     domain.check().ifPresent(check -> checks.add(new CheckRule(checkName(table, asked, domain.name()),
-                            Identifiers.exchanged(dialect.expression(check.condition()), Map.of("value", name)))));
+                            dialect.expression(check.condition()).renamed(Map.of("value", name)))));
                     checks.addAll(of(table, asked.withType(domain.base()), fitted));
                     say(Kind.WORKED_AROUND, table.name(), asked.name(),
                             "the domain " + domain.name() + " is spelled out");

@@ -1,5 +1,6 @@
 package entaxis.core.sql;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -9,7 +10,6 @@ import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.schema.UniqueKey;
 import entaxis.core.sql.NameSpaces.Named;
-import entaxis.core.token.Identifiers;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -64,7 +64,7 @@ final class StoredNames {
             }
         }
         UnaryOperator<String> stored = dialect::stored;
-        UnaryOperator<String> expression = sql -> Identifiers.exchanged(sql, cut);
+        UnaryOperator<Expression> expression = one -> one.renamed(cut);
         Optional<PrimaryKey> key = table.primaryKey()
                 .map(own -> own.named(
                         dialect.primaryKeyName().orElseGet(() -> free(table, Named.PRIMARY_KEY, own.name())))
@@ -73,7 +73,7 @@ final class StoredNames {
                 table.uniqueKeys().stream().map(own -> new UniqueKey(free(table, Named.UNIQUE_KEY, own.name()),
                         own.columns().stream().map(stored).toList())).toList();
         List<CheckRule> checks = table.checks().stream()
-                .map(own -> new CheckRule(free(table, Named.CHECK, own.name()), expression.apply(own.condition())))
+                .map(own -> own.named(free(table, Named.CHECK, own.name())).with(expression.apply(own.condition())))
                 .toList();
         List<ForeignKey> references = table.foreignKeys().stream()
                 .map(own -> own.named(free(table, Named.FOREIGN_KEY, own.name()))
@@ -85,7 +85,7 @@ final class StoredNames {
         List<TableIndex> indexes =
                 table.indexes().stream()
                         .map(own -> own.named(free(table, Named.INDEX, own.name()))
-                                .worded(dialect::stored, expression::apply)).toList();
+                                .worded(dialect::stored, expression)).toList();
         List<Column> columns = cut.isEmpty() ? table.columns() : table.columns().stream().map(
                 column -> column.named(dialect.stored(column.name())).withGenerated(column.generated().map(expression)))
                 .toList();

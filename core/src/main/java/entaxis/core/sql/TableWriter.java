@@ -275,7 +275,8 @@ public final class TableWriter {
     }
 
     private String indexed(IndexColumn part) {
-        String what = part.expression() ? "(" + dialect.written(part.name()) + ")" : spelling.name(part.name());
+        String what = part.computed().map(expression -> "(" + dialect.written(expression) + ")")
+                .orElseGet(() -> spelling.name(part.column()));
         int nulls = Math.max(part.ordering().indexOf("NULLS "), part.ordering().isEmpty() ? 0 : -1);
         String before = nulls < 0 ? part.ordering() : part.ordering().substring(0, nulls).strip();
         String behind = nulls < 0 ? "" : part.ordering().substring(nulls);

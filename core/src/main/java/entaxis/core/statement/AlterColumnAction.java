@@ -1,6 +1,7 @@
 package entaxis.core.statement;
 
 import entaxis.core.design.Attribute.Identity;
+import entaxis.core.expression.Expression;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -11,7 +12,7 @@ public sealed interface AlterColumnAction {
     record Retype(TypeName type, Optional<String> collation) implements AlterColumnAction { }
 
     /** SET DEFAULT. */
-    record SetDefault(String expression) implements AlterColumnAction { }
+    record SetDefault(Expression expression) implements AlterColumnAction { }
 
     /** DROP DEFAULT. */
     record DropDefault() implements AlterColumnAction { }
@@ -32,7 +33,7 @@ public sealed interface AlterColumnAction {
     record DropIdentity() implements AlterColumnAction { }
 
     /** SET EXPRESSION. */
-    record SetExpression(String expression) implements AlterColumnAction { }
+    record SetExpression(Expression expression) implements AlterColumnAction { }
 
     /** DROP EXPRESSION. */
     record DropExpression() implements AlterColumnAction { }

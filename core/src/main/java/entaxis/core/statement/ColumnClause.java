@@ -2,6 +2,7 @@ package entaxis.core.statement;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.expression.Expression;
 import java.util.List;
 import java.util.Optional;
 
@@ -17,7 +18,7 @@ public sealed interface ColumnClause {
     record Nullable() implements ColumnClause { }
 
     /** DEFAULT. */
-    record Default(String expression) implements ColumnClause { }
+    record Default(Expression expression) implements ColumnClause { }
 
     /**
      * PRIMARY KEY or UNIQUE.
@@ -32,7 +33,7 @@ public sealed interface ColumnClause {
     }
 
     /** CHECK. */
-    record Check(String name, String condition) implements ColumnClause { }
+    record Check(String name, Expression condition) implements ColumnClause { }
 
     /** REFERENCES. */
     record References(String name, Reference reference, int place) implements ColumnClause { }
@@ -48,7 +49,7 @@ public sealed interface ColumnClause {
      *
      * @param cast the type that the expression is cast to, where the column has none of its own
      */
-    record Computed(String expression, boolean virtual, Optional<TypeName> cast) implements ColumnClause { }
+    record Computed(Expression expression, boolean virtual, Optional<TypeName> cast) implements ColumnClause { }
 
     /** Whether a computed column is computed at each reading. */
     record Stored(boolean virtual) implements ColumnClause { }
@@ -63,8 +64,8 @@ public sealed interface ColumnClause {
     record InBytes() implements ColumnClause { }
 
     /** ON UPDATE. */
-    record OnUpdate(String expression) implements ColumnClause { }
+    record OnUpdate(Expression expression) implements ColumnClause { }
 
     /** INDEX (Transact-SQL Reference, CREATE TABLE, column_index). */
-    record Index(String name, boolean unique, Optional<String> predicate) implements ColumnClause { }
+    record Index(String name, boolean unique, Optional<Expression> predicate) implements ColumnClause { }
 }

@@ -1,5 +1,6 @@
 package entaxis.core.statement;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import java.util.List;
 import java.util.Optional;
@@ -13,7 +14,7 @@ import java.util.Optional;
  * @param included  columns that it holds without being ordered by them
  */
 public record IndexDefinition(String name, boolean unique, List<IndexColumn> columns, String method,
-        Optional<String> predicate, List<String> included) {
+        Optional<Expression> predicate, List<String> included) {
     /** Copies the lists. */
     public IndexDefinition {
         columns = List.copyOf(columns);

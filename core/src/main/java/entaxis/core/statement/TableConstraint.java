@@ -1,5 +1,6 @@
 package entaxis.core.statement;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import java.util.List;
 
@@ -47,7 +48,7 @@ public sealed interface TableConstraint extends TableElement {
     }
 
     /** CHECK. */
-    record Check(String name, String condition) implements TableConstraint { }
+    record Check(String name, Expression condition) implements TableConstraint { }
 
     /** KEY or INDEX. */
     record Index(IndexDefinition definition) implements TableConstraint { }
@@ -67,5 +68,5 @@ public sealed interface TableConstraint extends TableElement {
     record NotNull(String column) implements TableConstraint { }
 
     /** DEFAULT of a column (Transact-SQL Reference, ALTER TABLE). */
-    record Default(String column, int place, String expression) implements TableConstraint { }
+    record Default(String column, int place, Expression expression) implements TableConstraint { }
 }

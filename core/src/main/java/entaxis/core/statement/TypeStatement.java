@@ -1,5 +1,6 @@
 package entaxis.core.statement;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.QualifiedName;
 import java.util.List;
@@ -31,7 +32,7 @@ public sealed interface TypeStatement extends Statement {
      *
      * @param rules in order; names are empty where none is given
      */
-    record CreateDomain(PlacedName name, boolean onlyIfAbsent, TypeName base, Optional<String> defaultValue,
+    record CreateDomain(PlacedName name, boolean onlyIfAbsent, TypeName base, Optional<Expression> defaultValue,
             List<CheckRule> rules, boolean required) implements TypeStatement {
         /** Copies the rules. */
         public CreateDomain {
@@ -107,13 +108,13 @@ public sealed interface TypeStatement extends Statement {
     record RenameRule(String before, String now) implements Change { }
 
     /** SET DEFAULT and DROP DEFAULT. */
-    record SetDefault(Optional<String> expression) implements Change { }
+    record SetDefault(Optional<Expression> expression) implements Change { }
 
     /** SET NOT NULL and DROP NOT NULL. */
     record SetRequired(boolean required) implements Change { }
 
     /** ADD CHECK; the name is empty where none is given. */
-    record AddRule(String name, String condition) implements Change { }
+    record AddRule(String name, Expression condition) implements Change { }
 
     /** DROP CONSTRAINT. */
     record DropRule(String name) implements Change { }

@@ -177,7 +177,7 @@ final class AlterColumnParser {
             Function<AlterColumnAction, AlterTableAction> altered) {
         if (tokens.acceptReading("EXPRESSION")) {
             tokens.accept(Keyword.AS);
-            into.add(altered.apply(new AlterColumnAction.SetExpression(tokens.inRound())));
+            into.add(altered.apply(new AlterColumnAction.SetExpression(parsers.expressions().inRound())));
             return Optional.empty();
         }
         if (syntax.takes(SyntaxRule.KNOWN_OPTIONS_ONLY) && !tokens.sign('(') && !tokens.is(Keyword.STATISTICS)

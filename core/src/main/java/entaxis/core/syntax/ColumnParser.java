@@ -2,6 +2,7 @@ package entaxis.core.syntax;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
+import entaxis.core.expression.Expression;
 import entaxis.core.sql.Dialect;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.ColumnDefinition;
@@ -102,7 +103,7 @@ final class ColumnParser {
             case CHECK -> {
                 tokens.advance();
                 clauseEnds.notForReplication();
-                into.add(new ColumnClause.Check(name, tokens.inRound()));
+                into.add(new ColumnClause.Check(name, expressions.inRound()));
                 clauseEnds.constraintEnd();
             }
             case FOREIGN -> {
@@ -244,9 +245,10 @@ final class ColumnParser {
             return;
         }
         int from = tokens.at();
-        String expression = expressions.expression();
+        Expression expression = expressions.expression();
         boolean text = tokens.at() == from + 1 && tokens.quoted(from) && syntax.takes(SyntaxRule.QUOTED_DEFAULTS);
-        into.add(new ColumnClause.Default(text ? Dialect.quotedText(tokens.nameAt(from)) : expression));
+        into.add(new ColumnClause.Default(text ? Expression.of(Dialect.quotedText(tokens.nameAt(from)))
+                : expression));
     }
 
     private void generated(List<ColumnClause> into) {
@@ -274,7 +276,7 @@ final class ColumnParser {
     private ColumnClause computed() {
         int open = tokens.at();
         boolean typed = dialect.typesComputedColumns();
-        String expression = typed ? tokens.inRound() : expressions.unbracketed();
+        Expression expression = typed ? expressions.inRound() : expressions.unbracketed();
         int inner = tokens.sign(open, '(') && expressions.closes(open) == tokens.at() ? 1 : 0;
         Optional<TypeName> cast = !typed && tokens.reads(open + inner, "CAST")
                 ? castTo(open + inner + 1, tokens.at() - 1 - inner) : Optional.empty();

@@ -1,5 +1,6 @@
 package entaxis.core.syntax;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.sql.Dialect;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.statement.IndexDefinition;
@@ -119,14 +120,14 @@ final class ConstraintParser {
     private TableConstraint check(String name) {
         tokens.advance();
         clauseEnds.notForReplication();
-        String condition = tokens.inRound();
+        Expression condition = expressions.inRound();
         clauseEnds.constraintEnd();
         return new TableConstraint.Check(name, condition);
     }
 
     private TableConstraint defaultOf() {
         tokens.advance();
-        String expression = expressions.expression();
+        Expression expression = expressions.expression();
         tokens.expect(Keyword.FOR);
         int place = tokens.place();
         String column = tokens.name();
@@ -251,7 +252,8 @@ final class ConstraintParser {
         if (tokens.accept(Keyword.WITH)) {
             tokens.skipRound();
         }
-        Optional<String> predicate = tokens.accept(Keyword.WHERE) ? Optional.of(tokens.inRound()) : Optional.empty();
+        Optional<Expression> predicate =
+                tokens.accept(Keyword.WHERE) ? Optional.of(expressions.inRound()) : Optional.empty();
         clauseEnds.constraintEnd();
         return new TableConstraint.Exclusion(new IndexDefinition(name, false, columns,
                 method.equals("btree") ? "" : method, predicate, included));

@@ -1,5 +1,7 @@
 package entaxis.core.syntax;
 
+import entaxis.core.expression.Expression;
+
 /** Finds where expressions end, which are kept as texts. */
 final class ExpressionParser {
     private static final int MAX_BRACKETS = 3;
@@ -13,7 +15,7 @@ final class ExpressionParser {
      * SQL Server documentation, CREATE TABLE, computed_column_definition: the expression needs no brackets around it
      * and ends where a clause begins.
      */
-    String unbracketed() {
+    Expression unbracketed() {
         int from = tokens.at();
         while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !endsComputed()) {
             tokens.skipToken();
@@ -22,7 +24,7 @@ final class ExpressionParser {
             throw tokens.unreadable("an expression is expected here");
         }
         boolean whole = tokens.sign(from, '(') && closes(from) == tokens.at();
-        return whole ? tokens.text(from + 1, tokens.at() - 1) : tokens.text(from, tokens.at());
+        return Expression.of(whole ? tokens.text(from + 1, tokens.at() - 1) : tokens.text(from, tokens.at()));
     }
 
     private boolean endsComputed() {
@@ -44,7 +46,7 @@ final class ExpressionParser {
     }
 
     /** Reads an expression up to the clause, comma or bracket that ends it. */
-    String expression() {
+    Expression expression() {
         int from = tokens.at();
         while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')')) {
             if (tokens.sign('(')) {
@@ -60,7 +62,12 @@ final class ExpressionParser {
         if (tokens.at() == from) {
             throw tokens.unreadable("an expression is expected here");
         }
-        return tokens.text(from, tokens.at());
+        return Expression.of(tokens.text(from, tokens.at()));
+    }
+
+    /** Reads a condition or expression in round brackets. */
+    Expression inRound() {
+        return Expression.of(tokens.inRound());
     }
 
     private boolean ends(Keyword word, int from) {
@@ -88,14 +95,14 @@ final class ExpressionParser {
     }
 
     /** An expression without the brackets around the whole of it, of which there may be a few. */
-    String withoutBrackets(int begin, int end) {
+    Expression withoutBrackets(int begin, int end) {
         int from = begin;
         int to = end;
         for (int pairs = 0; pairs < MAX_BRACKETS && wrapped(from, to); pairs++) {
             from++;
             to--;
         }
-        return tokens.text(from, to);
+        return Expression.of(tokens.text(from, to));
     }
 
     private boolean wrapped(int from, int to) {

@@ -1,5 +1,6 @@
 package entaxis.core.syntax;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IndexOrdering;
@@ -48,7 +49,7 @@ final class IndexParser {
         }
         clauseEnds.indexMethod();
         List<IndexColumn> columns = columns();
-        Optional<String> predicate = Optional.empty();
+        Optional<Expression> predicate = Optional.empty();
         if (inline) {
             if (tokens.accept(Keyword.INCLUDE)) {
                 tokens.skipRound();
@@ -59,7 +60,7 @@ final class IndexParser {
         return Optional.of(new IndexDefinition(name, unique, columns, method, predicate, List.of()));
     }
 
-    private Optional<String> predicate() {
+    private Optional<Expression> predicate() {
         return tokens.accept(Keyword.WHERE) ? Optional.of(expressions.expression()) : Optional.empty();
     }
 
@@ -79,7 +80,7 @@ final class IndexParser {
         String name = tokens.name();
         boolean unique = tokens.accept(Keyword.UNIQUE);
         clauseEnds.clustering();
-        Optional<String> predicate = predicate();
+        Optional<Expression> predicate = predicate();
         clauseEnds.constraintEnd();
         return new ColumnClause.Index(name, unique, predicate);
     }
@@ -115,15 +116,15 @@ final class IndexParser {
         boolean plain = tokens.isName(from) && !tokens.sign(from + 1, '.')
                 && !(tokens.sign(from + 1, '(') && !prefixAt(from + 1)) && (columnEnds(from + 1) || prefixAt(from + 1));
         OptionalInt prefix = OptionalInt.empty();
-        String name;
+        IndexColumn column;
         if (plain) {
-            name = tokens.name();
+            column = new IndexColumn(tokens.name(), false);
             if (tokens.acceptSign('(')) {
                 prefix = OptionalInt.of((int) Math.min(Integer.MAX_VALUE, numbers.wholeNumber()));
                 tokens.expectSign(')');
             }
         } else {
-            name = expression(from);
+            column = IndexColumn.of(expression(from));
         }
         boolean falling = false;
         int behind = tokens.at();
@@ -136,18 +137,18 @@ final class IndexParser {
         }
         String ordering = syntax.takes(SyntaxRule.OPERATOR_CLASSES)
                 ? IndexOrdering.canonical(tokens.text(behind, tokens.at()), falling) : "";
-        return new IndexColumn(name, falling, !plain, prefix).ordered(ordering);
+        return column.falling(falling).beginning(prefix).ordered(ordering);
     }
 
-    private String expression(int from) {
+    private Expression expression(int from) {
         boolean called = false;
         while (!tokens.atEnd() && !tokens.sign(',') && !tokens.sign(')') && !called
                 && !(tokens.at() > from && (orderWord(tokens.at()) || tokens.is(Keyword.WITH)))) {
             called = syntax.takes(SyntaxRule.OPERATOR_CLASSES) && tokens.sign('(');
             tokens.skipToken();
         }
-        String expression = expressions.withoutBrackets(from, tokens.at());
-        if (expression.isEmpty()) {
+        Expression expression = expressions.withoutBrackets(from, tokens.at());
+        if (expression.text().isEmpty()) {
             throw tokens.unreadable("a column is expected here");
         }
         return expression;

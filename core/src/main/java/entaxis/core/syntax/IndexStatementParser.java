@@ -1,5 +1,6 @@
 package entaxis.core.syntax;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.sql.Dialect;
 import entaxis.core.statement.CreateIndex;
@@ -56,7 +57,7 @@ final class IndexStatementParser {
     private IndexDefinition definition(String name, boolean unique, String given) {
         List<IndexColumn> columns = parsers.indexes().columns();
         String method = given;
-        Optional<String> predicate = Optional.empty();
+        Optional<Expression> predicate = Optional.empty();
         List<String> included = List.of();
         boolean batch = syntax.takes(SyntaxRule.RUN_ON_STATEMENTS);
         while (!tokens.atEnd() && !(batch && tokens.startsStatement())) {
@@ -77,7 +78,7 @@ final class IndexStatementParser {
         return new IndexDefinition(name, unique, columns, method, predicate, included);
     }
 
-    private String predicate(boolean batch) {
+    private Expression predicate(boolean batch) {
         int begin = tokens.at();
         while (!tokens.atEnd() && !(batch
                 && (tokens.startsStatement() || tokens.is(Keyword.WITH) || tokens.is(Keyword.ON)))) {

@@ -1,5 +1,6 @@
 package entaxis.core.syntax;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.statement.PlacedName;
 import entaxis.core.schema.QualifiedName;
@@ -33,7 +34,7 @@ final class TypeStatementParser {
             return new TypeStatement.CreateStructure(name, onlyIfAbsent, fields());
         }
         TypeName base = parsers.types().type();
-        Optional<String> defaultValue = Optional.empty();
+        Optional<Expression> defaultValue = Optional.empty();
         List<CheckRule> rules = new ArrayList<>(1);
         String constraint = "";
         boolean required = false;
@@ -44,7 +45,7 @@ final class TypeStatementParser {
             } else if (tokens.accept(Keyword.CONSTRAINT)) {
                 constraint = tokens.name();
             } else if (tokens.accept(Keyword.CHECK)) {
-                rules.add(new CheckRule(constraint, tokens.inRound()));
+                rules.add(new CheckRule(constraint, parsers.expressions().inRound()));
                 constraint = "";
                 parsers.clauseEnds().constraintEnd();
             } else if (tokens.accept(Keyword.COLLATE)) {
@@ -235,7 +236,7 @@ final class TypeStatementParser {
         if (tokens.accept(Keyword.ADD)) {
             String named = tokens.accept(Keyword.CONSTRAINT) ? parsers.names().qualified().name() : "";
             tokens.expect(Keyword.CHECK);
-            String condition = tokens.inRound();
+            Expression condition = parsers.expressions().inRound();
             parsers.clauseEnds().constraintEnd();
             return new TypeStatement.AddRule(named, condition);
         }

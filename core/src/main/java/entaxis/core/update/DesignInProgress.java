@@ -18,6 +18,7 @@ import entaxis.core.design.NamedType;
 import entaxis.core.design.OwnerId;
 import entaxis.core.design.SqlName;
 import entaxis.core.design.TypeId;
+import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Schema;
@@ -183,9 +184,10 @@ final class DesignInProgress {
     /** An attribute for a column of the database. */
     Attribute attribute(Column column, String table) {
         return new Attribute(new AttributeId(fresh.id('a')), column.name(),
-                type(column.type(), table + "_" + column.name()), column.required(), column.defaultValue(),
+                type(column.type(), table + "_" + column.name()), column.required(),
+                column.defaultValue().map(Expression::text),
                 Optional.empty(), "",
-                column.identity(), column.numbering(), column.generated(),
+                column.identity(), column.numbering(), column.generated().map(Expression::text),
                 column.comment().isEmpty() ? meanings.getOrDefault(table + "." + column.name(), "") : column.comment());
     }
 

@@ -23,6 +23,7 @@ import entaxis.core.design.Place;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Sheet;
 import entaxis.core.design.SqlName;
+import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.Difference;
@@ -185,7 +186,8 @@ public final class DesignUpdate {
                                     .toList()))
                     .toList();
             List<NamedCheck> checks =
-                    table.checks().stream().map(check -> new NamedCheck(check.name(), check.condition())).toList();
+                    table.checks().stream().map(check -> new NamedCheck(check.name(), check.condition().text()))
+                            .toList();
             Entity entity = new Entity(new EntityId(state.fresh().id('e')), entityName(table.name()), table.comment(),
                     Optional.empty(), members, key, alternates, indexes, checks);
             Sheet sheet = state.design().sheets().stream().findFirst().orElseThrow();
@@ -241,9 +243,9 @@ public final class DesignUpdate {
         AttributeAspect aspect = switch (difference.aspect()) {
             case TYPE -> new AttributeAspect.Type(state.type(now.type(), difference.table() + "_" + now.name()));
             case REQUIRED -> new AttributeAspect.Required(now.required());
-            case DEFAULT -> new AttributeAspect.Default(now.defaultValue());
+            case DEFAULT -> new AttributeAspect.Default(now.defaultValue().map(Expression::text));
             case IDENTITY -> new AttributeAspect.Numbers(now.identity(), now.numbering());
-            case COMPUTED -> new AttributeAspect.Generated(now.generated());
+            case COMPUTED -> new AttributeAspect.Generated(now.generated().map(Expression::text));
             case COMMENT -> new AttributeAspect.Meaning(now.comment());
             default -> null;
         };

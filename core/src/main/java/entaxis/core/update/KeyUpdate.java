@@ -152,7 +152,7 @@ final class KeyUpdate {
         }
         Entity entity = found.get();
         if (difference.want().isPresent() && difference.want().get() instanceof CheckRule wanted) {
-            String sense = CanonicalForm.of(wanted.condition());
+            String sense = wanted.condition().canonical();
             List<NamedCheck> rest = entity.checks().stream()
                     .filter(check -> !CanonicalForm.of(check.condition()).equals(sense)).toList();
             List<Member> members = entity.members().stream()
@@ -169,7 +169,7 @@ final class KeyUpdate {
         if (!difference.added()) {
             List<NamedCheck> more = new ArrayList<>(entity.checks());
             state.there(difference, Table::checks)
-                    .ifPresent(check -> more.add(new NamedCheck(check.name(), check.condition())));
+                    .ifPresent(check -> more.add(new NamedCheck(check.name(), check.condition().text())));
             entity = entity.withChecks(more);
         }
         state.put(state.design().with(entity));

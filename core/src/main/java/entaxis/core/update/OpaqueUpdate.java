@@ -12,11 +12,11 @@ import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Structure;
 import entaxis.core.design.TypeId;
+import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.Difference;
 import entaxis.core.reconcile.ProgramKeys;
-import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Sequence;
@@ -55,7 +55,8 @@ final class OpaqueUpdate {
     private NamedType named(TypeDefinition definition, TypeId id, String comment) {
         return switch (definition) {
             case DomainDefinition domain -> new Domain(id, domain.name(), state.type(domain.base(), domain.name()),
-                    domain.defaultValue(), domain.checkOfAll().map(CheckRule::condition), comment);
+                    domain.defaultValue().map(Expression::text),
+                    domain.checkOfAll().map(rule -> rule.condition().text()), comment);
             case EnumDefinition enumeration -> new Enumeration(id, enumeration.name(), enumeration.values(), comment);
             case StructureDefinition structure -> new Structure(id, structure.name(),
                     structure.fields().stream().map(field -> new Structure.Field(field.name(),

@@ -6,7 +6,6 @@ import entaxis.core.change.Change;
 import entaxis.core.change.Renaming;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Naming;
-import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.small.Small;
 import entaxis.core.word.Words;
@@ -45,7 +44,7 @@ class NamingTest {
     @Test
     void otherLettersAreFollowedByConditions() {
         Small small = with(Naming.DEFAULT.with(Naming.Grammar.AS_TYPED, Naming.Grammar.AS_TYPED, Naming.Letters.CAMEL));
-        assertThat(small.table("plantSpecies").checks()).extracting(CheckRule::condition)
+        assertThat(small.table("plantSpecies").checks()).extracting(check -> check.condition().text())
                 .containsExactly("\"heightCm\" > 0");
         assertThat(small.columns("seedLots")).isEqualTo("*lotNo integer, !motherCode char(5)");
         List<Renaming.Proposal> proposals = Renaming.proposals(small.design());

@@ -26,7 +26,6 @@ import entaxis.core.design.OwnerId;
 import entaxis.core.design.RowId;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.StatedDependencies;
-import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.Table;
@@ -216,7 +215,8 @@ class ApplyDecompositionTest {
         Design after = done(design, small.id("Cell"), NormalForm.THIRD);
         Map<String, List<String>> checks = new TreeMap<>();
         Derivation.of(after).schema().tables()
-                .forEach(table -> checks.put(table.name(), table.checks().stream().map(CheckRule::condition).toList()));
+                .forEach(table -> checks.put(table.name(),
+                        table.checks().stream().map(check -> check.condition().text()).toList()));
         assertThat(checks).containsEntry("cell", List.of("position > 0 and germinated in ('yes', 'no')"))
                 .containsEntry("tray", List.of("sown_on > date '2000-01-01' or taxon_code = 'OLD'"))
                 .containsEntry("taxon", List.of("family <> ''"));

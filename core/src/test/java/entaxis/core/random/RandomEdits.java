@@ -1,7 +1,7 @@
 package entaxis.core.random;
 
 import entaxis.core.design.Attribute.Identity;
-import entaxis.core.expression.CanonicalForm;
+import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.reconcile.SchemaRenaming;
 import entaxis.core.schema.CheckRule;
@@ -122,7 +122,7 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
             boolean required = random.nextInt(3) == 0;
             Optional<String> value =
                     type instanceof SqlType.IntegerType && random.nextBoolean() ? Optional.of("3") : Optional.empty();
-            return Column.of(name, type).withRequired(required).withDefault(value)
+            return Column.of(name, type).withRequired(required).withDefault(value.map(Expression::of))
                     .withComment(random.nextInt(4) == 0 ? "new here" : "");
         }
 
@@ -148,7 +148,8 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
                 case 5 ->
                         columns.set(at,
                                 plain(column) && column.type() instanceof SqlType.IntegerType ? column.withDefault(
-                                        column.defaultValue().isPresent() ? Optional.empty() : Optional.of("11"))
+                                        column.defaultValue().isPresent() ? Optional.empty()
+                                                : Optional.of(Expression.of("11")))
                                         : column);
                 case 6 -> columns.set(at, column.withComment(column.comment().isEmpty() ? "it's said now" : ""));
                 case 7 -> {
@@ -235,7 +236,8 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
                 if (random.nextInt(3) == 0) {
                     types.set(i, switch (types.get(i)) {
                         case DomainDefinition domain -> domain
-                                .withDefault(random.nextBoolean() ? Optional.of("4") : domain.defaultValue())
+                                .withDefault(random.nextBoolean() ? Optional.of(Expression.of("4"))
+                                        : domain.defaultValue())
                                 .withCheck(random.nextBoolean() ? Optional.of(new CheckRule("ck_" + domain.name() + "_"
                                         + next++, "value >= 0 and value < 5000")) : domain.check())
                                 .withComment("changed");
@@ -326,7 +328,7 @@ public record RandomEdits(Schema schema, RenameMap pairing) {
                                 && own.columns().stream().allMatch(name -> storable(table.column(name).orElseThrow())))
                         .toList();
                 List<CheckRule> checks = table.checks().stream()
-                        .filter(own -> CanonicalForm.names(own.condition()).stream().noneMatch(odd::contains)).toList();
+                        .filter(own -> own.condition().columns().stream().noneMatch(odd::contains)).toList();
                 List<TableIndex> indexes = table.indexes().stream().filter(own -> own.columns().stream().allMatch(
                         part -> there.contains(part.name()) && storable(table.column(part.name()).orElseThrow())))
                         .toList();

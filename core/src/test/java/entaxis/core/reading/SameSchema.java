@@ -1,6 +1,7 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -17,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 
 /** Says how two schemas differ, element by element. */
 public final class SameSchema {
@@ -77,7 +79,7 @@ public final class SameSchema {
         TypeDefinition type = (commented() && engine != Target.ORACLE ? asked : asked.withComment(""))
                 .withGrants(Optional.empty());
         return loosely && type instanceof DomainDefinition domain
-                ? domain.withDefault(domain.defaultValue().map(this::plain))
+                ? domain.withDefault(domain.defaultValue().map(value -> value.worded(this::plain)))
                         .withCheck(domain.check().map(check -> new CheckRule(check.name(), ""))) : type;
     }
 
@@ -133,8 +135,8 @@ public final class SameSchema {
                         .anyMatch(key -> key.columns()
                                 .equals(index.columns().stream().map(TableIndex.IndexColumn::name).toList()))))
                 .map(index -> loosely ? new TableIndex(index.name(), index.unique(), index.columns().stream()
-                        .map(column -> column.expression() ? column.named(plain(column.name())) : column).toList(),
-                        index.method(), index.predicate().map(text -> "")) : index)
+                        .map(column -> column.worded(UnaryOperator.identity(), one -> one.worded(this::plain)))
+                        .toList(), index.method(), index.predicate().map(one -> Expression.of(""))) : index)
                 .toList();
     }
 
@@ -154,18 +156,19 @@ public final class SameSchema {
         String name = table + "." + wanted.name();
         same(name + " type", wanted.type(), found.type());
         same(name + " required", wanted.required(), found.required());
-        same(name + " default", wanted.defaultValue().map(this::plain), found.defaultValue().map(this::plain));
+        same(name + " default", wanted.defaultValue().map(one -> plain(one.text())),
+                found.defaultValue().map(one -> plain(one.text())));
         same(name + " identity", wanted.identity(), found.identity());
         if (!loosely || engine == Target.POSTGRESQL || engine == Target.H2) {
             same(name + " numbering", wanted.numbering(), found.numbering());
         }
         boolean folded = loosely && (engine == Target.H2 || engine == Target.MARIADB);
-        same(name + " generated", wanted.generated().map(text -> folded ? "" : plain(text)),
-                found.generated().map(text -> folded ? "" : plain(text)));
+        same(name + " generated", wanted.generated().map(one -> folded ? "" : plain(one.text())),
+                found.generated().map(one -> folded ? "" : plain(one.text())));
         same(name + " details",
-                loosely ? List.of(wanted.details().virtual(), wanted.details().onUpdate().map(this::plain))
+                loosely ? List.of(wanted.details().virtual(), wanted.details().onUpdate().map(one -> plain(one.text())))
                         : wanted.details(),
-                loosely ? List.of(found.details().virtual(), found.details().onUpdate().map(this::plain))
+                loosely ? List.of(found.details().virtual(), found.details().onUpdate().map(one -> plain(one.text())))
                         : found.details());
         if (commented()) {
             same(name + " comment", wanted.comment(), found.comment());

@@ -6,6 +6,7 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
@@ -63,7 +64,7 @@ class ScriptReaderTest {
                 "Twice");
         assertThat(table.columns().getFirst().identity()).isEqualTo(Identity.ALWAYS);
         assertThat(table.columns().getFirst().numbering().orElseThrow().start()).isEqualTo(100);
-        assertThat(table.columns().get(2).defaultValue()).contains("((0))");
+        assertThat(table.columns().get(2).defaultValue()).contains(Expression.of("((0))"));
         assertThat(table.columns().get(4).details().virtual()).isFalse();
         assertThat(table.comment()).isEqualTo("a lot of seed");
         assertThat(table.indexes()).extracting(TableIndex::unique).containsExactly(true);
@@ -234,7 +235,7 @@ class ScriptReaderTest {
                         + "UNIQUE NONCLUSTERED (b, c DESC) INCLUDE (a) WHERE b > 3)",
                 Target.SQLSERVER);
         assertThat(only(reading).indexes()).extracting(TableIndex::name).containsExactly("ix_b", "ix2");
-        assertThat(only(reading).indexes().get(1).predicate()).contains("b > 3");
+        assertThat(only(reading).indexes().get(1).predicate()).contains(Expression.of("b > 3"));
         assertThat(only(reading).indexes().get(1).columns()).extracting(TableIndex.IndexColumn::descending)
                 .containsExactly(false, true);
     }
@@ -290,7 +291,7 @@ class ScriptReaderTest {
         assertThat(jars.columns()).extracting(column -> column.name() + " " + column.type().text())
                 .containsExactly("label text", "volume numeric");
         assertThat(jars.keyColumns()).containsExactly("label");
-        assertThat(jars.column("volume").orElseThrow().defaultValue()).contains("1000");
+        assertThat(jars.column("volume").orElseThrow().defaultValue()).contains(Expression.of("1000"));
         assertThat(reading.schema().table("spare").orElseThrow().columns()).hasSize(2);
         assertThat(reading.notUnderstood()).singleElement().satisfies(missed -> {
             assertThat(missed.line()).isEqualTo(7);

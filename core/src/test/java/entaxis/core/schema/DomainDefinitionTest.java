@@ -2,6 +2,7 @@ package entaxis.core.schema;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.type.SqlType;
 import java.util.Optional;
@@ -35,7 +36,7 @@ class DomainDefinitionTest {
     void refusingNullIsFoundInARule(String condition, String rest) {
         DomainDefinition ruled = FREE.ruled(Optional.of(new CheckRule("r", condition)));
         assertThat(ruled.required()).isTrue();
-        assertThat(ruled.check().map(CheckRule::condition)).isEqualTo(Optional.ofNullable(rest));
+        assertThat(ruled.check().map(check -> check.condition().text())).isEqualTo(Optional.ofNullable(rest));
         assertThat(FREE.ruled(ruled.checkOfAll())).isEqualTo(ruled.check().isPresent() ? ruled
                 : FREE.withRequired(true));
     }
@@ -55,7 +56,7 @@ class DomainDefinitionTest {
         DomainDefinition refuses = FREE.withRequired(true);
         assertThat(refuses.withCheck(Optional.of(POSITIVE)).required()).isTrue();
         assertThat(refuses.withCheck(Optional.of(POSITIVE)).withCheck(Optional.empty())).isEqualTo(refuses);
-        assertThat(refuses.withDefault(Optional.of("1")).over(SqlType.varchar(3)).required()).isTrue();
+        assertThat(refuses.withDefault(Optional.of(Expression.of("1"))).over(SqlType.varchar(3)).required()).isTrue();
         assertThat(refuses.withRequired(false)).isEqualTo(FREE);
         assertThat(refuses.in("seed").type()).isEqualTo(new SqlType.UserType("seed", "weight"));
     }

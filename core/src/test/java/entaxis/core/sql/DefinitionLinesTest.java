@@ -13,7 +13,7 @@ import entaxis.core.design.NamedType;
 import entaxis.core.design.RelationshipId;
 import entaxis.core.design.Target;
 import entaxis.core.design.TypeId;
-import entaxis.core.schema.CheckRule;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.small.Small;
@@ -66,7 +66,8 @@ class DefinitionLinesTest {
         assertThat(small.columns("test")).isEqualTo("*test_no integer, sown seed_amount, !lot_no seed_amount");
         small.done(new Change.RemoveType(ID));
         assertThat(small.columns("lot")).isEqualTo("*lot_no bigint, !seeds bigint");
-        assertThat(small.table("lot").checks()).extracting(CheckRule::condition).containsExactly("\"lot_no\" > 0",
+        assertThat(small.table("lot").checks()).extracting(check -> check.condition().text())
+                .containsExactly("\"lot_no\" > 0",
                 "\"seeds\" > 0");
     }
 
@@ -78,8 +79,8 @@ class DefinitionLinesTest {
         small.done(new Change.AlterAttribute(small.id("Weighing"), small.attribute("Weighing", "gross"),
                 new AttributeAspect.Name("gross weight")));
         Table table = small.table("weighing");
-        assertThat(table.column("net").orElseThrow().generated()).contains("gross_weight - tare");
-        assertThat(table.checks()).extracting(CheckRule::condition).containsExactly("gross_weight > 0",
+        assertThat(table.column("net").orElseThrow().generated()).contains(Expression.of("gross_weight - tare"));
+        assertThat(table.checks()).extracting(check -> check.condition().text()).containsExactly("gross_weight > 0",
                 "tare < gross_weight");
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.Deferral;
 import entaxis.core.statement.AlterTable;
 import entaxis.core.statement.AlterColumnAction;
@@ -72,7 +73,8 @@ class AlterTableParserTest {
 
     @Test
     void whatBecomesOfAColumn() {
-        assertThat(change(Target.POSTGRESQL, "SET DEFAULT now()")).isEqualTo(new AlterColumnAction.SetDefault("now()"));
+        assertThat(change(Target.POSTGRESQL, "SET DEFAULT now()"))
+                .isEqualTo(new AlterColumnAction.SetDefault(Expression.of("now()")));
         assertThat(change(Target.POSTGRESQL, "DROP NOT NULL")).isEqualTo(new AlterColumnAction.DropNotNull());
         assertThat(change(Target.POSTGRESQL, "SET GENERATED ALWAYS SET START WITH 9")).isEqualTo(
                 new AlterColumnAction.SetNumbering(Optional.of(Identity.ALWAYS), OptionalLong.of(9),

@@ -6,6 +6,7 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.statement.ColumnClause;
@@ -57,16 +58,16 @@ class CreateTableParserTest {
     void typesOfSeveralWordsAreReadWhole(String type, String any) {
         ColumnDefinition column = column(Target.POSTGRESQL, "a " + type + " DEFAULT NULL");
         assertThat(column.type().orElseThrow().spelling()).isEqualTo(type);
-        assertThat(column.clauses()).containsExactly(new ColumnClause.Default("NULL"));
+        assertThat(column.clauses()).containsExactly(new ColumnClause.Default(Expression.of("NULL")));
     }
 
     @Test
     void clausesStayInTheirOrder() {
         assertThat(clauses(Target.POSTGRESQL, "CONSTRAINT filled NOT NULL DEFAULT 1 + 2 CONSTRAINT few CHECK (a < 9)"))
-                .containsExactly(new ColumnClause.NotNull("filled"), new ColumnClause.Default("1 + 2"),
-                        new ColumnClause.Check("few", "a < 9"));
+                .containsExactly(new ColumnClause.NotNull("filled"), new ColumnClause.Default(Expression.of("1 + 2")),
+                        new ColumnClause.Check("few", Expression.of("a < 9")));
         assertThat(clauses(Target.MYSQL, "unsigned NULL ON UPDATE now() COMMENT 'it''s' COLLATE utf8mb4_bin"))
-                .containsExactly(new ColumnClause.Nullable(), new ColumnClause.OnUpdate("now()"),
+                .containsExactly(new ColumnClause.Nullable(), new ColumnClause.OnUpdate(Expression.of("now()")),
                         new ColumnClause.Comment("it's"), new ColumnClause.Collation("utf8mb4_bin"));
     }
 
@@ -84,7 +85,7 @@ class CreateTableParserTest {
     @Test
     void computedColumns() {
         assertThat(clauses(Target.POSTGRESQL, "GENERATED ALWAYS AS (b * 2) STORED"))
-                .containsExactly(new ColumnClause.Computed("b * 2", false, Optional.empty()));
+                .containsExactly(new ColumnClause.Computed(Expression.of("b * 2"), false, Optional.empty()));
         ColumnDefinition untyped = column(Target.SQLSERVER, "a AS CAST(b * 2 AS bigint) PERSISTED");
         assertThat(untyped.type()).isEmpty();
         ColumnClause.Computed computed = (ColumnClause.Computed) untyped.clauses().getFirst();
@@ -113,11 +114,11 @@ class CreateTableParserTest {
         int begin = "CREATE TABLE lot (".length();
         assertThat(elements).containsExactly(
                 new TableConstraint.PrimaryKey("", List.of("a", "b"), List.of(new IndexColumn("a", false),
-                        new IndexColumn("b", false, false, OptionalInt.of(10))), begin),
+                        new IndexColumn("b", false).beginning(OptionalInt.of(10))), begin),
                 new TableConstraint.Unique("u", List.of("a"), List.of(new IndexColumn("a", true)),
                         begin + "PRIMARY KEY (a, b(10)), ".length()),
                 new TableConstraint.Index(new IndexDefinition("k", false,
-                        List.of(new IndexColumn("b", false, false, OptionalInt.of(5))), "", Optional.empty(),
+                        List.of(new IndexColumn("b", false).beginning(OptionalInt.of(5))), "", Optional.empty(),
                         List.of())),
                 new TableConstraint.Index(new IndexDefinition("f", false, List.of(new IndexColumn("c", false)),
                         "fulltext", Optional.empty(), List.of())));

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.TableIndex.IndexColumn;
@@ -34,7 +35,6 @@ import entaxis.core.statement.TypeStatement;
 import entaxis.core.statement.UseSchema;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -57,8 +57,8 @@ class ScriptParserTest {
                 + "WHERE (a > 0)")).isEqualTo(new CreateIndex(new QualifiedName("", "i"),
                         placed("lot", "CREATE UNIQUE INDEX i ON "), false, false, false,
                         Optional.of(new IndexDefinition("i", true, List.of(new IndexColumn("a", true),
-                                new IndexColumn("lower(b)", false, true, OptionalInt.empty())), "gin",
-                                Optional.of("a > 0"), List.of("c")))));
+                                IndexColumn.of(Expression.of("lower(b)"))), "gin",
+                                Optional.of(Expression.of("a > 0")), List.of("c")))));
         assertThat(one(Target.MYSQL, "DROP INDEX i ON lot")).isEqualTo(new DropIndexes(
                 List.of(new DropIndexes.Dropped(placed("i", "DROP INDEX "), Optional.of(LOT))), false));
     }
@@ -81,7 +81,7 @@ class ScriptParserTest {
         TypeStatement.CreateDomain domain = (TypeStatement.CreateDomain) one(Target.POSTGRESQL,
                 "CREATE DOMAIN weight AS numeric(9,2) DEFAULT 1 NOT NULL CONSTRAINT some CHECK (VALUE > 0)");
         assertThat(domain.base().spelling()).isEqualTo("numeric(9,2)");
-        assertThat(domain.defaultValue()).contains("1");
+        assertThat(domain.defaultValue()).contains(Expression.of("1"));
         assertThat(domain.required()).isTrue();
         assertThat(domain.rules()).containsExactly(new CheckRule("some", "VALUE > 0"));
         assertThat(one(Target.POSTGRESQL, "ALTER TYPE level ADD VALUE IF NOT EXISTS 'mid' BEFORE 'low'")).isEqualTo(

@@ -1,6 +1,7 @@
 package entaxis.engines.duckdb;
 
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
@@ -140,8 +141,8 @@ public final class DuckDbCatalog {
     }
 
     /** A default in ISO words, unless it asks a sequence. */
-    private static String plain(String expression) {
-        String standard = DIALECT.standard(expression);
-        return Functions.drawnFrom(standard).isEmpty() ? standard : expression;
+    private static Expression plain(Expression expression) {
+        Expression standard = DIALECT.standard(expression);
+        return Functions.drawnFrom(standard.text()).isEmpty() ? standard : expression;
     }
 }

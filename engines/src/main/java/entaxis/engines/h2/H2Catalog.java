@@ -4,6 +4,7 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -182,7 +183,8 @@ public final class H2Catalog {
         boolean identity = "YES".equals(row.getString(13));
         Numbering numbers = identity ? new Numbering(row.getLong(15), row.getLong(16)) : Numbering.DEFAULT;
         boolean generated = "ALWAYS".equals(row.getString(17));
-        Optional<String> expression = Optional.ofNullable(row.getString(generated ? 18 : 12)).map(H2Texts::plain);
+        Optional<Expression> expression =
+                Optional.ofNullable(row.getString(generated ? 18 : 12)).map(H2Texts::plain).map(Expression::of);
         Column column = Column.of(FoldedName.of(row.getString(10)), type)
                 .withRequired("NO".equals(row.getString(11)))
                 .withIdentity(!identity ? Identity.NONE
@@ -260,8 +262,9 @@ public final class H2Catalog {
                 case "ROW" -> new StructureDefinition(name, fields.getOrDefault(held, List.of()),
                         row.getString(11));
                 default -> DomainDefinition.of(name, type(row, 1, held))
-                        .withDefault(Optional.ofNullable(row.getString(10)).map(H2Texts::plain)).ruled(check)
-                        .withComment(row.getString(11));
+                        .withDefault(Optional.ofNullable(row.getString(10)).map(H2Texts::plain)
+                                .map(Expression::of))
+                        .ruled(check).withComment(row.getString(11));
             });
         }, schema);
         return types;

@@ -3,6 +3,7 @@ package entaxis.engines.mysql;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
@@ -177,11 +178,12 @@ public class MySqlCatalog {
         Optional<String> onUpdate =
                 update < 0 ? Optional.empty() : Optional.of(extra.substring(update + "on update ".length()));
         boolean virtual = !generated.isEmpty() && extra.contains("virtual");
-        ColumnDetails details = virtual || onUpdate.isPresent() ? new ColumnDetails(virtual, onUpdate, Optional.empty())
-                : ColumnDetails.NONE;
-        return Column.of(row.getString(2), type).withRequired(row.getString(4).equals("NO")).withDefault(defaultValue)
+        ColumnDetails details = virtual || onUpdate.isPresent() ? ColumnDetails.NONE.computedAtReading(virtual)
+                .withOnUpdate(onUpdate.map(Expression::of)) : ColumnDetails.NONE;
+        return Column.of(row.getString(2), type).withRequired(row.getString(4).equals("NO"))
+                .withDefault(defaultValue.map(Expression::of))
                 .withIdentity(extra.contains("auto_increment") ? Identity.BY_DEFAULT : Identity.NONE, Optional.empty())
-                .withGenerated(generated.isEmpty() ? Optional.empty() : Optional.of(generated)).with(details)
+                .withGenerated(Expression.ofNonEmpty(generated)).with(details)
                 .withComment(row.getString(7));
     }
 
@@ -244,9 +246,9 @@ public class MySqlCatalog {
             OptionalInt prefix =
                     row.getObject(5) == null || !usual ? OptionalInt.empty() : OptionalInt.of(row.getInt(5));
             String expression = expressions ? Catalog.text(row, 8) : "";
-            columns.add(expression.isEmpty()
-                    ? new IndexColumn(row.getString(4), "D".equals(row.getString(6)), false, prefix)
-                    : new IndexColumn(plain(expression), "D".equals(row.getString(6)), true, OptionalInt.empty()));
+            IndexColumn part = expression.isEmpty() ? new IndexColumn(row.getString(4), false).beginning(prefix)
+                    : IndexColumn.of(Expression.of(plain(expression)));
+            columns.add(part.falling("D".equals(row.getString(6))));
             found.put(id, new TableIndex(row.getString(2), row.getInt(3) == 0, columns, usual ? "" : method,
                     Optional.empty()));
         }, database);

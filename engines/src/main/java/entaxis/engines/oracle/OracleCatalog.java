@@ -4,6 +4,7 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
@@ -179,8 +180,8 @@ public final class OracleCatalog {
                 : Identity.BY_DEFAULT;
         Numbering numbers = numbering(Catalog.text(row, 13));
         String comment = Catalog.text(row, 14);
-        Optional<String> expression = Optional.of(Catalog.text(row, 15).strip())
-                .filter(text -> !text.isEmpty() && !text.equalsIgnoreCase("null"));
+        Optional<Expression> expression = Optional.of(Catalog.text(row, 15).strip())
+                .filter(text -> !text.isEmpty() && !text.equalsIgnoreCase("null")).map(Expression::of);
         return Column.of(name, type).withRequired(required)
                 .withDefault(virtual || identity != Identity.NONE ? Optional.empty() : expression)
                 .withIdentity(identity, identity == Identity.NONE || numbers.equals(Numbering.DEFAULT)
@@ -292,6 +293,6 @@ public final class OracleCatalog {
         }
         return expression.matches("\"[^\"]+\"")
                 ? new IndexColumn(FoldedName.of(expression.substring(1, expression.length() - 1)), falling)
-                : new IndexColumn(expression, falling, true, OptionalInt.empty());
+                : IndexColumn.of(Expression.of(expression)).falling(falling);
     }
 }

@@ -4,6 +4,7 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
@@ -36,7 +37,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -171,8 +171,9 @@ public final class PostgreSqlCatalog {
                 ? Optional.empty() : Optional.of(numbers);
         boolean virtual = row.getString(17).equals("v");
         return Column.of(row.getString(2), type).withRequired(row.getBoolean(4))
-                .withDefault(counted ? Optional.empty() : defaultValue(row.getString(5)))
-                .withIdentity(identity, numbering).withGenerated(Optional.ofNullable(row.getString(10)))
+                .withDefault(counted ? Optional.empty() : defaultValue(row.getString(5)).map(Expression::of))
+                .withIdentity(identity, numbering)
+                .withGenerated(Optional.ofNullable(row.getString(10)).map(Expression::of))
                 .with(ColumnDetails.NONE.computedAtReading(virtual)).withComment(row.getString(7));
     }
 
@@ -190,13 +191,13 @@ public final class PostgreSqlCatalog {
         List<String> orderings = IndexOrdering.ofDefinition(row.getString(9));
         List<String> operators = names(row.getArray(11));
         List<IndexColumn> parts = IntStream.range(0, columns.size())
-                .mapToObj(i -> new IndexColumn(columns.get(i).isEmpty() ? spelled.get(i) : columns.get(i),
-                        falling[i] == 1, columns.get(i).isEmpty(), OptionalInt.empty())
+                .mapToObj(i -> (columns.get(i).isEmpty() ? IndexColumn.of(Expression.of(spelled.get(i)))
+                        : new IndexColumn(columns.get(i), false)).falling(falling[i] == 1)
                         .ordered(IndexOrdering.canonical(orderings.get(i), falling[i] == 1))
                         .excluding(operators.isEmpty() ? "" : operators.get(i)))
                 .toList();
         return new TableIndex(row.getString(2), row.getBoolean(3), parts, method.equals("btree") ? "" : method,
-                Optional.ofNullable(row.getString(7)), names(row.getArray(10)));
+                Optional.ofNullable(row.getString(7)).map(Expression::of), names(row.getArray(10)));
     }
 
     private static TypeDefinition definition(ResultSet row) throws SQLException {
@@ -207,8 +208,8 @@ public final class PostgreSqlCatalog {
                 Optional<CheckRule> check = row.getString(7) == null ? Optional.empty()
                         : Optional.of(new CheckRule(row.getString(7), all(names(row.getArray(8)))));
                 yield DomainDefinition.of(name, used(row.getString(3)))
-                        .withDefault(Optional.ofNullable(row.getString(4))).withRequired(row.getBoolean(11))
-                        .ruled(check).withComment(comment);
+                        .withDefault(Optional.ofNullable(row.getString(4)).map(Expression::of))
+                        .withRequired(row.getBoolean(11)).ruled(check).withComment(comment);
             }
             case "e" -> new EnumDefinition(name, names(row.getArray(6)), comment);
             default -> {

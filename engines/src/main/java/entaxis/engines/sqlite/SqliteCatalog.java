@@ -3,6 +3,7 @@ package entaxis.engines.sqlite;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.schema.Column;
@@ -27,7 +28,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.TreeMap;
 
 /**
@@ -103,7 +103,8 @@ public final class SqliteCatalog {
         String spelled = Catalog.text(row, 2).replaceFirst("(?i)\\s*generated always$", "");
         return Column.of(name, DIALECT.read(SpelledTypes.cut(spelled))).withRequired(row.getBoolean(3))
                 .withDefault(spoken.map(Column::defaultValue).orElse(
-                        Optional.ofNullable(row.getString(4)).filter(text -> !text.equalsIgnoreCase("null"))))
+                        Optional.ofNullable(row.getString(4)).filter(text -> !text.equalsIgnoreCase("null"))
+                                .map(Expression::of)))
                 .withIdentity(spoken.map(Column::identity).orElse(Identity.NONE), Optional.empty())
                 .withGenerated(spoken.flatMap(Column::generated))
                 .with(spoken.map(Column::details).orElse(ColumnDetails.NONE));
@@ -163,9 +164,10 @@ public final class SqliteCatalog {
                     "select seqno, name, \"desc\", cid from pragma_index_xinfo(?) where \"key\" = 1 order by seqno",
                     row -> {
                 boolean expression = row.getInt(4) == -2;
-                        String text = expression && !spoken.isEmpty()
-                                ? spoken.getFirst().columns().get(row.getInt(1)).name() : Catalog.text(row, 2);
-                columns.add(new IndexColumn(text, row.getBoolean(3), expression, OptionalInt.empty()));
+                        IndexColumn part = expression && !spoken.isEmpty()
+                                ? spoken.getFirst().columns().get(row.getInt(1))
+                                : new IndexColumn(Catalog.text(row, 2), false);
+                        columns.add(part.falling(row.getBoolean(3)));
             }, index.name());
             switch (index.origin()) {
                 case "u" -> {

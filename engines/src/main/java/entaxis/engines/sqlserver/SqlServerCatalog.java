@@ -4,6 +4,7 @@ import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
@@ -146,10 +147,12 @@ public final class SqlServerCatalog {
         Optional<String> collation = Optional.ofNullable(row.getString(16));
         ColumnDetails details = virtual || collation.isPresent()
                 ? new ColumnDetails(virtual, Optional.empty(), collation) : ColumnDetails.NONE;
-        return Column.of(row.getString(2), type).withRequired(!row.getBoolean(8)).withDefault(defaultValue)
+        return Column.of(row.getString(2), type).withRequired(!row.getBoolean(8))
+                .withDefault(defaultValue.map(Expression::of))
                 .withIdentity(counts ? Identity.ALWAYS : Identity.NONE,
                         counts && !numbers.equals(Numbering.DEFAULT) ? Optional.of(numbers) : Optional.empty())
-                .withGenerated(generated.isEmpty() ? Optional.empty() : Optional.of(bare(generated))).with(details)
+                .withGenerated(Expression.ofNonEmpty(generated).map(one -> one.worded(SqlServerCatalog::bare)))
+                .with(details)
                 .withComment(Catalog.text(row, 15));
     }
 
@@ -215,7 +218,8 @@ public final class SqlServerCatalog {
             String name = row.getString(2);
             boolean unique = row.getBoolean(3);
             IndexColumn column = new IndexColumn(row.getString(4), row.getBoolean(5));
-            Optional<String> rows = Optional.ofNullable(row.getString(6)).map(SqlServerCatalog::bare);
+            Optional<Expression> rows =
+                    Optional.ofNullable(row.getString(6)).map(SqlServerCatalog::bare).map(Expression::of);
             found.put(row.getString(1), name, before -> new TableIndex(name, unique,
                     Grouped.more(before.map(TableIndex::columns), column), "", rows));
         }, schema);

@@ -3,6 +3,7 @@ package entaxis.engines.catalog;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.RenameMap;
 import entaxis.core.schema.CheckRule;
@@ -68,7 +69,7 @@ class ConditionsOnEnginesTest {
                 column("d", "date")));
         for (int i = 0; i < DEFAULTS.size(); i++) {
             String[] parts = DEFAULTS.get(i).split("\\|", 2);
-            columns.add(column("c" + i, parts[0]).withDefault(Optional.of(parts[1])));
+            columns.add(column("c" + i, parts[0]).withDefault(Optional.of(Expression.of(parts[1]))));
         }
         return new Schema(
                 List.of(Table.of("t").withColumns(columns)

@@ -2,7 +2,6 @@ package entaxis.engines.catalog;
 
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.design.Target;
-import entaxis.core.expression.CanonicalForm;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Aspect;
 import entaxis.core.reconcile.Comparison;
@@ -122,7 +121,7 @@ final class EngineDifferences {
             case CHECK -> difference.aspect() == Aspect.NAME ? Optional.of(Rule.NAMES)
                     : isStandIn(difference) ? Optional.of(Rule.STAND_INS)
                     : unlessAlike(difference, table -> table.checks().stream()
-                            .map(check -> CanonicalForm.of(check.condition())).sorted().toList(), Rule.CHECKS);
+                            .map(check -> check.condition().canonical()).sorted().toList(), Rule.CHECKS);
             case PROGRAM -> only(difference, Schema::programs, Program::name, Rule.PROGRAMS);
             case SEQUENCE -> only(difference, Schema::sequences, Sequence::name, Rule.SEQUENCES);
             case PRIMARY_KEY, UNIQUE, INDEX -> difference.aspect() == Aspect.NAME ? Optional.of(Rule.NAMES)
@@ -188,7 +187,7 @@ final class EngineDifferences {
             case TYPE -> types(here.get(), there.get(), difference);
             case REQUIRED -> apart(here.get(), there.get(), this::required, Rule.REQUIRED);
             case DEFAULT -> apart(here.get(), there.get(),
-                    column -> column.defaultValue().map(text -> text.toLowerCase(Locale.ROOT)), Rule.DEFAULTS);
+                    column -> column.defaultValue().map(text -> text.text().toLowerCase(Locale.ROOT)), Rule.DEFAULTS);
             case IDENTITY -> apart(here.get(), there.get(),
                     column -> List.of(column.identity() == Identity.NONE, column.numbering()), Rule.NUMBERED);
             case COMMENT -> Optional.of(Rule.COMMENTS);

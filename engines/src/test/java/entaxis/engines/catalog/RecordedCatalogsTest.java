@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.reading.Reading;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.AgreedPrograms;
@@ -116,7 +117,7 @@ class RecordedCatalogsTest {
         assertThat(rack.column("note").orElseThrow().details().collation()).contains("Latin1_General_100_BIN2");
         assertThat(live.tables().getFirst().column("label").orElseThrow().details().collation())
                 .as("the collation of the database goes without saying").isEmpty();
-        assertThat(rack.column("capacity").orElseThrow().defaultValue()).contains("0");
+        assertThat(rack.column("capacity").orElseThrow().defaultValue()).contains(Expression.of("0"));
         assertThat(rack.checks()).extracting("name").as("a name that the server made up is none").containsExactly("",
                 "ck_used");
         assertThat(rack.indexes()).extracting("name").as("no index of a key, none that is only imagined")

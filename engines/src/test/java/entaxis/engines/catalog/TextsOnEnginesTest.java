@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import entaxis.core.design.SqlName;
 import entaxis.core.design.Target;
+import entaxis.core.expression.Expression;
 import entaxis.core.reading.ScriptReader;
 import entaxis.core.reconcile.Comparison;
 import entaxis.core.reconcile.EngineSchema;
@@ -76,7 +77,8 @@ class TextsOnEnginesTest {
 
     private static Column column(String name, SqlType type, boolean required, Optional<String> defaultValue,
             Optional<String> generated, String comment) {
-        return Column.of(name, type).withRequired(required).withDefault(defaultValue).withGenerated(generated)
+        return Column.of(name, type).withRequired(required).withDefault(defaultValue.map(Expression::of))
+                .withGenerated(generated.map(Expression::of))
                 .withComment(comment);
     }
 
@@ -92,7 +94,7 @@ class TextsOnEnginesTest {
         }
         List<TableIndex> indexes = dialect.target() == Target.POSTGRESQL || dialect.target() == Target.SQLITE
                 ? List.of(new TableIndex("i" + number, false, List.of(new TableIndex.IndexColumn("a", false)), "",
-                        Optional.of("a <> " + literal(text))))
+                        Optional.of(Expression.of("a <> " + literal(text)))))
                 : List.of();
         return Table.of("t" + number).withColumns(columns)
                 .withPrimaryKey(Optional.of(new PrimaryKey("pk_t" + number, List.of("id"))))

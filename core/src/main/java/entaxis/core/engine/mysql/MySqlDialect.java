@@ -237,7 +237,7 @@ public class MySqlDialect extends Dialect {
     }
 
     @Override
-    public String written(String expression) {
+    protected String written(String expression) {
         return expression.indexOf('\\') < 0 ? expression : TextLiterals.respelled(expression, this::literal);
     }
 

@@ -50,7 +50,7 @@ public final class OracleAlterations extends Alterations {
             clause.append(' ').append(writer.type(to.type()));
         }
         if (!from.defaultValue().equals(to.defaultValue())) {
-            clause.append(" DEFAULT ").append(dialect.written(to.defaultValue().orElse("NULL")));
+            clause.append(" DEFAULT ").append(to.defaultValue().map(dialect::written).orElse("NULL"));
         }
         if (to.identity() != Identity.NONE
                 && (from.identity() != to.identity() || !from.numbering().equals(to.numbering()))) {

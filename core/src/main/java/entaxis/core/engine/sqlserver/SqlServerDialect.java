@@ -300,7 +300,7 @@ public final class SqlServerDialect extends Dialect {
     }
 
     @Override
-    public String written(String expression) {
+    protected String written(String expression) {
         return expression.chars().allMatch(c -> c < 128) ? expression
                 : TextLiterals.respelled(expression, this::literal);
     }

@@ -94,7 +94,7 @@ public final class RowBreaksRule implements EntityRule {
                     : plain(typed).isEmpty() ? SqlValue.MISSING : Values.typed(of, Values.type(of, column), typed));
         }
         for (CheckRule check : table.checks()) {
-            of.condition(check.condition())
+            of.condition(check.condition().text())
                     .filter(one -> one.truth(name -> values.getOrDefault(name, SqlValue.UNCLEAR)) == Truth.FALSE)
                     .ifPresent(one -> found.accept(finding(of, entity, row, number,
                             one.names().stream().sorted().collect(Collectors.joining(", ")),

@@ -68,7 +68,7 @@ class DuckDbDialectTest {
                     constraint ck_twice check (twice > 1), constraint ck_weight check (weight > 1), unique (twice));
                 """);
         assertThat(table(fitted, "lot").checks()).singleElement()
-                .satisfies(check -> assertThat(check.condition()).isEqualTo("weight > 1"));
+                .satisfies(check -> assertThat(check.condition().text()).isEqualTo("weight > 1"));
         assertThat(table(fitted, "lot").uniqueKeys()).isEmpty();
         assertThat(told(fitted, AdaptationNote.Kind.LOST)).hasSize(2)
                 .allMatch(words -> words.contains("speaks of the computed column twice"));

@@ -1,0 +1,155 @@
+package entaxis.core.expression;
+
+import entaxis.core.token.Identifiers;
+import entaxis.core.token.Lexer;
+import entaxis.core.token.Literals;
+import entaxis.core.token.Token;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/**
+ * An SQL expression (ISO/IEC 9075-2, 6.28): its words, which are given back as somebody wrote them, and what they mean.
+ * Two are equal if their words are. Immutable; what is worked out of the words is worked out once.
+ */
+public final class Expression {
+    private final String text;
+    private volatile Optional<Term> tree;
+    private volatile String canonical;
+
+    private Expression(String text) {
+        this.text = text;
+    }
+
+    /** The expression of some words. */
+    public static Expression of(String text) {
+        return new Expression(text);
+    }
+
+    /** The expression of some words; nothing where there are none. */
+    public static Optional<Expression> ofNonEmpty(String text) {
+        return text.isEmpty() ? Optional.empty() : Optional.of(of(text));
+    }
+
+    /** Its words. */
+    public String text() {
+        return text;
+    }
+
+    /** What it is made of; nothing if something in it is not known here. Linear, once. */
+    Optional<Term> tree() {
+        Optional<Term> known = tree;
+        if (known == null) {
+            known = ExpressionReader.read(text);
+            tree = known;
+        }
+        return known;
+    }
+
+    /** What it says, as a text that is the same for another one of the same sense; its words are in ISO quotes. */
+    public String canonical() {
+        String known = canonical;
+        if (known == null) {
+            known = CanonicalForm.of(this);
+            canonical = known;
+        }
+        return known;
+    }
+
+    /** The same for engines where a number is a truth value. */
+    public String canonicalOfNumericTruth() {
+        return CanonicalForm.ofNumericTruth(this);
+    }
+
+    /** The same with other words. */
+    public Expression worded(UnaryOperator<String> words) {
+        String other = words.apply(text);
+        return other.equals(text) ? this : of(other);
+    }
+
+    /**
+     * The same with some of its columns under other names.
+     *
+     * @param names the new name as SQL, by the old one in small letters
+     */
+    public Expression renamed(Map<String, String> names) {
+        if (names.isEmpty()) {
+            return this;
+        }
+        return tree().isPresent() ? Rewriting.of(this, (term, rewriting) -> renamed(term, rewriting, names))
+                : worded(words -> Identifiers.exchanged(words, names));
+    }
+
+    private static Optional<String> renamed(Term term, Rewriting rewriting, Map<String, String> names) {
+        String name = isName(term) ? names.get(term.word()) : null;
+        if (name == null) {
+            return Optional.empty();
+        }
+        String written = rewriting.written(term.from(), term.to());
+        return Optional.of(written.substring(0, written.length() - lastName(written)) + name);
+    }
+
+    /** How long the last part of a qualified name is. */
+    private static int lastName(String written) {
+        return Lexer.tokens(written).getLast().text().length();
+    }
+
+    /** Whether a term can be a column; some engines take words for it that others keep for themselves. */
+    private static boolean isName(Term term) {
+        return term.kind() == Term.Kind.NAME || term.kind() == Term.Kind.WORD;
+    }
+
+    /** The columns that it speaks of, in small letters. */
+    public Set<String> columns() {
+        return tree().map(term -> {
+            Set<String> columns = new LinkedHashSet<>();
+            columns(term, columns);
+            return columns;
+        }).orElseGet(() -> Identifiers.columns(text));
+    }
+
+    private static void columns(Term term, Set<String> columns) {
+        if (isName(term)) {
+            columns.add(term.word());
+        } else {
+            term.parts().forEach(part -> columns(part, columns));
+        }
+    }
+
+    /** Whether it is a constant. */
+    public boolean isConstant() {
+        return Literals.isConstant(text);
+    }
+
+    /** The functions of some names that it calls, in the order in which it does; names are in small letters. */
+    public List<String> calls(Set<String> names) {
+        List<Token> tokens = Lexer.tokens(text).stream().filter(
+                token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
+        return IntStream.range(0, tokens.size() - 1)
+                .filter(i -> tokens.get(i).isName() && tokens.get(i + 1).is("("))
+                .mapToObj(i -> tokens.get(i).name().toLowerCase(Locale.ROOT)).filter(names::contains)
+                .collect(Collectors.toUnmodifiableList());
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Expression expression && expression.text.equals(text);
+    }
+
+    @Override
+    public int hashCode() {
+        return text.hashCode();
+    }
+
+    /** Its words. */
+    @Override
+    public String toString() {
+        return text;
+    }
+}
