@@ -102,7 +102,7 @@ public final class Expression {
 
     /** Whether a term can be a column; some engines take words for it that others keep for themselves. */
     private static boolean isName(Term term) {
-        return term.kind() == Term.Kind.NAME || term.kind() == Term.Kind.WORD;
+        return term.kind() == Term.Kind.NAME || term.kind() == Term.Kind.WORD && !term.constant();
     }
 
     /** The columns that it speaks of, in small letters. */

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Optional;
 
 /** An expression in which some of its parts are said otherwise; all else stays as it was written. Linear. */
-final class Rewriting {
+public final class Rewriting {
     /** What stands in the place of a part. */
-    interface Rule {
+    public interface Rule {
         /** The words for a part; nothing if it stays, with its own parts rewritten. */
         Optional<String> exchange(Term term, Rewriting rewriting);
     }
@@ -20,21 +20,26 @@ final class Rewriting {
         this.rule = rule;
     }
 
-    /** The words of an expression by a rule; as they are where something in it is not known. */
-    static Expression of(Expression expression, Rule rule) {
-        return expression.tree().map(tree -> expression.worded(text -> {
+    /**
+     * The words of an expression, or of a statement that makes a view, by a rule; as they are where something in it is
+     * not known.
+     */
+    public static Expression of(Expression expression, Rule rule) {
+        Optional<Term> tree = expression.tree().or(() -> QueryReader.view(expression.text()));
+        return tree.map(read -> expression.worded(text -> {
+            Term whole = read.at(0, text.length());
             Rewriting rewriting = new Rewriting(text, rule);
-            return text.substring(0, tree.from()) + rewriting.words(tree) + text.substring(tree.to());
+            return text.substring(0, whole.from()) + rewriting.words(whole) + text.substring(whole.to());
         })).orElse(expression);
     }
 
     /** The words of a part, rewritten. */
-    String words(Term term) {
+    public String words(Term term) {
         return rule.exchange(term, this).orElseGet(() -> inside(term, term.from(), term.to()));
     }
 
     /** What stands from one place of the text up to another within a part, with its parts rewritten. */
-    String inside(Term term, int from, int to) {
+    public String inside(Term term, int from, int to) {
         StringBuilder words = new StringBuilder();
         int done = from;
         for (Term part : placed(term)) {
@@ -47,7 +52,7 @@ final class Rewriting {
     }
 
     /** What was written from one place up to another. */
-    String written(int from, int to) {
+    public String written(int from, int to) {
         return text.substring(from, to);
     }
 

@@ -14,14 +14,14 @@ import java.util.stream.Collectors;
  *              read but made
  * @param to    where it ends there
  */
-record Term(Kind kind, String word, List<Term> parts, int from, int to) {
+public record Term(Kind kind, String word, List<Term> parts, int from, int to) {
     private static final int NOWHERE = -1;
 
     private static final Set<String> QUERIES = Set.of("select", "sorted", "with", "values", "union", "union all",
             "except", "except all", "intersect", "intersect all");
 
     /** What a part of an expression is. */
-    enum Kind {
+    public enum Kind {
         /** A column. */
         NAME,
         /** A text constant, without its quotes. */
@@ -40,7 +40,8 @@ record Term(Kind kind, String word, List<Term> parts, int from, int to) {
         LIST
     }
 
-    Term {
+    /** Copies the parts. */
+    public Term {
         parts = List.copyOf(parts);
     }
 
@@ -58,7 +59,8 @@ record Term(Kind kind, String word, List<Term> parts, int from, int to) {
         return from >= 0;
     }
 
-    static Term of(Kind kind, String word, Term... parts) {
+    /** A term that was not read but made. */
+    public static Term of(Kind kind, String word, Term... parts) {
         return new Term(kind, word, List.of(parts));
     }
 
@@ -66,11 +68,23 @@ record Term(Kind kind, String word, List<Term> parts, int from, int to) {
         return of(Kind.OPERATOR, word, parts);
     }
 
-    boolean isOperator(String operator) {
+    /** Whether it is an operator. */
+    public boolean isOperator(String operator) {
         return kind == Kind.OPERATOR && word.equals(operator);
     }
 
-    boolean constant() {
+    /** Whether it is a function of a name, in small letters. */
+    public boolean isCall(String function) {
+        return kind == Kind.CALL && word.equals(function);
+    }
+
+    /** Its first part; what it is cast from, for instance. */
+    public Term first() {
+        return parts.getFirst();
+    }
+
+    /** Whether it is a constant: a text, a number, a truth value or null. */
+    public boolean constant() {
         return kind == Kind.TEXT || kind == Kind.NUMBER
                 || kind == Kind.WORD && (word.equals("null") || word.equals("true") || word.equals("false"));
     }

@@ -35,9 +35,13 @@ public record AdaptationNote(Kind kind, String table, String element, String wor
         }
     }
 
+    /** Where it is so: the table and the element in it; empty where it is about neither. */
+    public String place() {
+        return table.isEmpty() ? element : element.isEmpty() ? table : table + "." + element;
+    }
+
     /** The whole as one sentence. */
     public String sentence() {
-        String where = table.isEmpty() ? element : element.isEmpty() ? table : table + "." + element;
-        return (where.isEmpty() ? "" : where + ": ") + words;
+        return (place().isEmpty() ? "" : place() + ": ") + words;
     }
 }

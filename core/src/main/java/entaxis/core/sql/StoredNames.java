@@ -27,7 +27,8 @@ final class StoredNames {
     private final Dialect dialect;
     private final List<AdaptationNote> findings;
     private final NameSpaces spaces;
-    private final Set<List<String>> taken = new HashSet<>();
+    /** The names that are taken, by the space that they are taken in. */
+    private final Map<String, Set<String>> taken = new HashMap<>();
 
     StoredNames(Dialect dialect, List<AdaptationNote> findings) {
         this.dialect = dialect;
@@ -44,7 +45,7 @@ final class StoredNames {
                 findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.name(), "",
                         "it has the same name as " + other + " in " + dialect.target().title()));
             }
-            spaces.ofTable(table).forEach(space -> taken.add(List.of(space, dialect.compared(held))));
+            spaces.ofTable(table).forEach(space -> takenIn(space).add(dialect.compared(held)));
         }
         return tables.stream().map(this::named).toList();
     }
@@ -111,10 +112,15 @@ final class StoredNames {
     }
 
     private boolean take(List<String> shared, String name) {
-        boolean free = shared.stream().noneMatch(space -> taken.contains(List.of(space, dialect.compared(name))));
+        String compared = dialect.compared(name);
+        boolean free = shared.stream().noneMatch(space -> takenIn(space).contains(compared));
         if (free) {
-            shared.forEach(space -> taken.add(List.of(space, dialect.compared(name))));
+            shared.forEach(space -> takenIn(space).add(compared));
         }
         return free;
+    }
+
+    private Set<String> takenIn(String space) {
+        return taken.computeIfAbsent(space, any -> new HashSet<>());
     }
 }

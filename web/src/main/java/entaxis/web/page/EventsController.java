@@ -37,7 +37,8 @@ class EventsController {
     private final DesignStore store;
     private final Answers answers;
     private final Map<String, Set<Window>> windows = new ConcurrentHashMap<>();
-    private final ExecutorService sender = Executors.newVirtualThreadPerTaskExecutor();
+    private final ExecutorService sender = Executors.newCachedThreadPool(
+            Thread.ofPlatform().daemon().name("event-sender-", 0).factory());
     private final ScheduledExecutorService clock =
             Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("event-clock").factory());
 

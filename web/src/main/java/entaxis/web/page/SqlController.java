@@ -6,6 +6,7 @@ import entaxis.core.design.Target;
 import entaxis.core.reading.NotUnderstood;
 import entaxis.core.review.Level;
 import entaxis.core.schema.Table;
+import entaxis.core.sql.AlikeNotes;
 import entaxis.core.sql.Dialect;
 import entaxis.core.sql.InsertStatements;
 import entaxis.core.sql.Script;
@@ -100,7 +101,8 @@ class SqlController {
         model.addAttribute("tables", open.derivation().schema().tables().stream().map(Table::name).toList());
         model.addAttribute("notes", notes(open, engine, script));
         model.addAttribute("summary", script.summary());
-        model.addAttribute("findings", script.findings());
+        model.addAttribute("findings", AlikeNotes.of(script.findings()));
+        model.addAttribute("found", script.findings().size());
         model.addAttribute("empty", script.statements().isEmpty());
         Optional<Target> beside = Optional.of(asked.beside()).filter(name -> !name.isEmpty())
                 .map(name -> WrongRequest.unlessRead("beside", name, Target::valueOf))
@@ -110,7 +112,8 @@ class SqlController {
                 other.map(second -> List.of(new Shown(engine, ScriptLines.beside(script, second)),
                         new Shown(beside.get(), ScriptLines.beside(second, script))))
                 .orElseGet(() -> List.of(new Shown(engine, ScriptLines.of(script)))));
-        model.addAttribute("besides", other.map(Script::findings).orElse(List.of()));
+        model.addAttribute("besides", AlikeNotes.of(other.map(Script::findings).orElse(List.of())));
+        model.addAttribute("foundBeside", other.map(Script::findings).orElse(List.of()).size());
         beside.ifPresent(target -> model.addAttribute("besideEngine", target));
         return htmx ? "sql :: script" : "sql";
     }
