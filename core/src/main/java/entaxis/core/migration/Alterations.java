@@ -215,13 +215,13 @@ public abstract class Alterations extends AlterationFeatures {
 
     /** Gives a type another name. */
     public List<String> renameType(TypeDefinition type, String to) {
-        return List
-                .of("ALTER " + scripts.kind(type) + " " + writer.qualified("", type.name()) + " RENAME TO " + name(to));
+        return List.of("ALTER " + scripts.kind(type) + " " + writer.name(type.qualifiedName()) + " RENAME TO "
+                + name(to));
     }
 
     /** Drops a type. */
     public List<String> dropType(TypeDefinition type, String name) {
-        return List.of("DROP " + scripts.kind(type) + " " + writer.qualified("", name));
+        return List.of("DROP " + scripts.kind(type) + " " + writer.name(type.qualifiedName().named(name)));
     }
 
     // comments

@@ -31,7 +31,7 @@ final class GrantPlan {
         for (TypeDefinition type : to.types()) {
             Optional<TypeDefinition> before = typeBefore.apply(type);
             boolean kept = before.filter(own -> own.grants().isEmpty()).isPresent();
-            add(steps, "", type.name(),
+            add(steps, "", type.label(),
                     kept ? List.of() : writer.type(type, before.flatMap(TypeDefinition::grants)));
         }
         for (Table table : to.tables()) {

@@ -42,13 +42,14 @@ public record Column(Optional<ColumnPath> origin, String name, SqlType type, boo
 
     /** This column with another type. */
     public Column withType(SqlType newType) {
-        return new Column(origin, name, newType, required, defaultValue, identity, numbering, generated, details,
-                comment);
+        return newType == type ? this : new Column(origin, name, newType, required, defaultValue, identity, numbering,
+                generated, details, comment);
     }
 
     /** This column with another default. */
     public Column withDefault(Optional<Expression> newDefault) {
-        return new Column(origin, name, type, required, newDefault, identity, numbering, generated, details, comment);
+        return newDefault.equals(defaultValue) ? this : new Column(origin, name, type, required, newDefault, identity,
+                numbering, generated, details, comment);
     }
 
     /** This column with other automatic numbers. */
@@ -59,14 +60,14 @@ public record Column(Optional<ColumnPath> origin, String name, SqlType type, boo
 
     /** This column computed from another expression. */
     public Column withGenerated(Optional<Expression> newGenerated) {
-        return new Column(origin, name, type, required, defaultValue, identity, numbering, newGenerated, details,
-                comment);
+        return newGenerated.equals(generated) ? this : new Column(origin, name, type, required, defaultValue, identity,
+                numbering, newGenerated, details, comment);
     }
 
     /** This column with other details. */
     public Column with(ColumnDetails newDetails) {
-        return new Column(origin, name, type, required, defaultValue, identity, numbering, generated, newDetails,
-                comment);
+        return newDetails == details ? this : new Column(origin, name, type, required, defaultValue, identity,
+                numbering, generated, newDetails, comment);
     }
 
     /** This column under another name. */
@@ -77,8 +78,8 @@ public record Column(Optional<ColumnPath> origin, String name, SqlType type, boo
 
     /** This column, refusing null or not. */
     public Column withRequired(boolean newRequired) {
-        return new Column(origin, name, type, newRequired, defaultValue, identity, numbering, generated, details,
-                comment);
+        return newRequired == required ? this : new Column(origin, name, type, newRequired, defaultValue, identity,
+                numbering, generated, details, comment);
     }
 
     /** This column with another comment. */

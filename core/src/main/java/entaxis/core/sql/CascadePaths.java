@@ -51,7 +51,7 @@ public final class CascadePaths {
             List<ForeignKey> keys = new ArrayList<>();
             for (ForeignKey key : table.foreignKeys()) {
                 if (refused.contains(key)) {
-                    findings.add(new AdaptationNote(AdaptationNote.Kind.LOST, table.name(), key.name(),
+                    findings.add(new AdaptationNote(AdaptationNote.Kind.LOST, table.label(), key.name(),
                             "a second way of carrying changes along from " + key.referencedTable()
                                     + " is not possible; here it is refused instead"));
                 }

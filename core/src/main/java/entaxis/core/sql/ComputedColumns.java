@@ -55,7 +55,7 @@ final class ComputedColumns {
                     .orElse(true);
         });
         if (!reads) {
-            findings.add(new AdaptationNote(AdaptationNote.Kind.LOST, table.name(), index.name(),
+            findings.add(new AdaptationNote(AdaptationNote.Kind.LOST, table.label(), index.name(),
                     "it reads no column of the table, which is not possible; it is left out"));
         }
         return reads;
@@ -69,7 +69,7 @@ final class ComputedColumns {
     private boolean takes(String constraint, Iterable<String> columns) {
         for (String column : columns) {
             if (names.contains(column.toLowerCase(Locale.ROOT))) {
-                findings.add(new AdaptationNote(AdaptationNote.Kind.LOST, table.name(), constraint,
+                findings.add(new AdaptationNote(AdaptationNote.Kind.LOST, table.label(), constraint,
                         "it speaks of the computed column " + column + ", which is not possible; it is left out"));
                 return false;
             }

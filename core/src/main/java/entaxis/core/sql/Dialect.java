@@ -215,7 +215,7 @@ public abstract class Dialect extends ProgramFeatures {
         tables.reversed().forEach(table -> drops.add("DROP TABLE IF EXISTS " + spelling.name(table)));
         schema.sequences().forEach(sequence -> drops.add("DROP SEQUENCE IF EXISTS " + spelling.name(sequence)));
         schema.types().reversed()
-                .forEach(type -> drops.add("DROP " + kind(type) + " IF EXISTS " + spelling.qualified("", type.name())));
+                .forEach(type -> drops.add("DROP " + kind(type) + " IF EXISTS " + spelling.name(type.qualifiedName())));
         return drops;
     }
 

@@ -53,7 +53,7 @@ public final class GrantWriter {
 
     /** The statements for a type. */
     public List<String> type(TypeDefinition type, Optional<List<Grant>> before) {
-        return grants(SecuredObject.TYPE, "TYPE " + spelling.qualified("", type.name()), type.grants(), before);
+        return grants(SecuredObject.TYPE, "TYPE " + spelling.name(type.qualifiedName()), type.grants(), before);
     }
 
     /** The statements for a view or routine. */

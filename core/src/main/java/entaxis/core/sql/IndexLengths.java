@@ -45,7 +45,7 @@ final class IndexLengths {
             return index;
         }
         int share = most / index.columns().size();
-        notes.add(new AdaptationNote(Kind.WORKED_AROUND, table.name(), index.name(), "an index holds at most " + most
+        notes.add(new AdaptationNote(Kind.WORKED_AROUND, table.label(), index.name(), "an index holds at most " + most
                 + " characters; it looks at the first " + share + " of each column"));
         return new TableIndex(index.name(), false, index.columns().stream()
                 .map(part -> part.prefix().orElse(length(lengths, part)) <= share ? part

@@ -55,6 +55,6 @@ final class PossibleReferences {
     }
 
     private void say(Table table, ForeignKey key, String words) {
-        findings.add(new AdaptationNote(AdaptationNote.Kind.LOST, table.name(), key.name(), words));
+        findings.add(new AdaptationNote(AdaptationNote.Kind.LOST, table.label(), key.name(), words));
     }
 }

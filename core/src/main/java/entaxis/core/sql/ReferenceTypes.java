@@ -55,7 +55,7 @@ final class ReferenceTypes {
                 if (column.isPresent() && there.isPresent() && !wanted.containsKey(column.get().name())
                         && !dialect.refersTo(column.get().type(), there.get())) {
                     wanted.put(column.get().name(), there.get());
-                    notes.add(new AdaptationNote(Kind.WORKED_AROUND, table.name(), own, "its type is "
+                    notes.add(new AdaptationNote(Kind.WORKED_AROUND, table.label(), own, "its type is "
                             + dialect.type(there.get()) + ", as that of " + key.referencedTable() + "." + referenced
                             + ", which it refers to"));
                 }

@@ -20,9 +20,9 @@ final class ReservedNames {
         List<AdaptationNote> findings = new ArrayList<>();
         schema.tables().forEach(table -> {
             description(table.name(), dialect).ifPresent(
-                    words -> findings.add(new AdaptationNote(AdaptationNote.Kind.QUOTED, table.name(), "", words)));
+                    words -> findings.add(new AdaptationNote(AdaptationNote.Kind.QUOTED, table.label(), "", words)));
             table.columns().forEach(column -> description(column.name(), dialect).ifPresent(words -> findings
-                    .add(new AdaptationNote(AdaptationNote.Kind.QUOTED, table.name(), column.name(), words))));
+                    .add(new AdaptationNote(AdaptationNote.Kind.QUOTED, table.label(), column.name(), words))));
         });
         return findings;
     }

@@ -67,11 +67,11 @@ public record Script(Target engine, String head, List<Statement> statements, Lis
     /** The whole text: a blank line around each table and between kinds. */
     public String text() {
         StringBuilder text = new StringBuilder(head);
-        Optional<Kind> before = Optional.empty();
-        for (Statement statement : statements) {
-            boolean apart = statement.kind() == Kind.TABLE || !before.equals(Optional.of(statement.kind()));
+        for (int i = 0; i < statements.size(); i++) {
+            Statement statement = statements.get(i);
+            boolean apart = statement.kind() == Kind.TABLE || i == 0
+                    || statements.get(i - 1).kind() != statement.kind();
             Ending.append(text.append(apart ? "\n" : ""), statement.text(), engine);
-            before = Optional.of(statement.kind());
         }
         return text.toString();
     }

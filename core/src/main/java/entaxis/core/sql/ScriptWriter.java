@@ -52,7 +52,7 @@ public final class ScriptWriter {
 
     private Script write(Schema schema, String title, AdaptedSchema fitted) {
         List<Table> tables = fitted.schema().tables().stream().filter(table -> !table.columns().isEmpty())
-                .filter(table -> options.chosen().map(chosen -> chosen.contains(table.name())).orElse(true)).toList();
+                .filter(table -> options.chosen().map(chosen -> chosen.contains(table.label())).orElse(true)).toList();
         Set<QualifiedName> written = tables.stream().map(Table::qualifiedName).collect(Collectors.toSet());
         List<AdaptationNote> findings =
                 Stream.concat(fitted.findings().stream(), ReservedNames.of(fitted.schema(), dialect).stream())

@@ -9,7 +9,6 @@ import entaxis.core.type.SqlType;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** How names are written in one script: the engine's rules with the options of the script on top. */
 public final class Spelling {
@@ -67,7 +66,11 @@ public final class Spelling {
     }
 
     String names(List<String> columns) {
-        return columns.stream().map(this::name).collect(Collectors.joining(", ", "(", ")"));
+        StringBuilder list = new StringBuilder("(");
+        for (String column : columns) {
+            list.append(list.length() > 1 ? ", " : "").append(name(column));
+        }
+        return list.append(')').toString();
     }
 
     String type(SqlType type) {

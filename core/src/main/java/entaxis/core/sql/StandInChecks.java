@@ -26,17 +26,20 @@ record StandInChecks(Dialect dialect, Map<UserType, TypeDefinition> types, List<
 
     /** Checks that stand in for what the engine's type does not refuse. */
     List<CheckRule> of(Table table, Column asked, Column fitted) {
+        if (asked.type() == fitted.type() && !(asked.type() instanceof UserType)) {
+            return List.of();
+        }
         String name = dialect.name(asked.name());
         List<CheckRule> checks = new ArrayList<>();
         if (asked.type() instanceof IntegerType integer && integer.unsigned()
                 && !(fitted.type() instanceof IntegerType now && now.unsigned())) {
             checks.add(new CheckRule(checkName(table, asked, "unsigned"), name + " >= 0"));
-            say(Kind.WORKED_AROUND, table.name(), asked.name(),
+            say(Kind.WORKED_AROUND, table.label(), asked.name(),
                     "a larger type and a check stand in for " + asked.type().text());
         }
         if (asked.type() instanceof BooleanType && !(fitted.type() instanceof BooleanType)) {
             checks.add(new CheckRule(checkName(table, asked, "truth"), name + " in (0, 1)"));
-            say(Kind.WORKED_AROUND, table.name(), asked.name(), "0 and 1 stand for false and true");
+            say(Kind.WORKED_AROUND, table.label(), asked.name(), "0 and 1 stand for false and true");
         }
         if (asked.type() instanceof EnumType(List<String> values) && !(fitted.type() instanceof EnumType)) {
             checks.add(listed(table, asked, name, values));
@@ -48,7 +51,7 @@ record StandInChecks(Dialect dialect, Map<UserType, TypeDefinition> types, List<
                     domain.check().ifPresent(check -> checks.add(new CheckRule(checkName(table, asked, domain.name()),
                             dialect.expression(check.condition()).renamed(Map.of("value", name)))));
                     checks.addAll(of(table, asked.withType(domain.base()), fitted));
-                    say(Kind.WORKED_AROUND, table.name(), asked.name(),
+                    say(Kind.WORKED_AROUND, table.label(), asked.name(),
                             "the domain " + domain.name() + " is spelled out");
                 }
                 case EnumDefinition enumeration -> {
@@ -63,7 +66,7 @@ record StandInChecks(Dialect dialect, Map<UserType, TypeDefinition> types, List<
     }
 
     private CheckRule listed(Table table, Column column, String name, List<String> values) {
-        say(Kind.WORKED_AROUND, table.name(), column.name(), "a check lists the values");
+        say(Kind.WORKED_AROUND, table.label(), column.name(), "a check lists the values");
         return new CheckRule(checkName(table, column, "values"),
                 name + " in " + values.stream().map(dialect::literal).collect(Collectors.joining(", ", "(", ")")));
     }

@@ -42,7 +42,7 @@ final class StoredNames {
             String held = dialect.stored(table.name());
             String other = seen.putIfAbsent(table.namespace() + "\u0000" + dialect.compared(held), table.name());
             if (other != null) {
-                findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.name(), "",
+                findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.label(), "",
                         "it has the same name as " + other + " in " + dialect.target().title()));
             }
             spaces.ofTable(table).forEach(space -> takenIn(space).add(dialect.compared(held)));
@@ -60,7 +60,7 @@ final class StoredNames {
             }
             String other = seen.putIfAbsent(dialect.compared(held), column.name());
             if (other != null) {
-                findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.name(), column.name(),
+                findings.add(new AdaptationNote(AdaptationNote.Kind.CLASH, table.label(), column.name(),
                         "it has the same name as the column " + other + " in " + dialect.target().title()));
             }
         }

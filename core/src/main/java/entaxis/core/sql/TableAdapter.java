@@ -122,7 +122,7 @@ final class TableAdapter {
     }
 
     private Column column(Table table, Column column, boolean keyed, Numbered numbered, List<CheckRule> checks) {
-        LossReport loss = new ElementLosses(notes, table.name(), column.name());
+        LossReport loss = new ElementLosses(notes, table.label(), column.name());
         SqlType type = !dialect.typesComputedColumns() && withoutType(column) ? column.type()
                 : schema.held(column.type(), keyed, loss);
         Column fitted = numbered.number(column.withType(numberedType(column, type, loss)));
@@ -166,7 +166,7 @@ final class TableAdapter {
         boolean refused = !numbered.isEmpty()
                 && IsoNormalizer.names(check.condition(), dialect).stream().anyMatch(numbered::contains);
         if (refused) {
-            say(Kind.LOST, table.name(), check.name(), "a column that numbers itself is not checked; it is left out");
+            say(Kind.LOST, table.label(), check.name(), "a column that numbers itself is not checked; it is left out");
         }
         return !refused;
     }
@@ -174,12 +174,12 @@ final class TableAdapter {
     /** Whether an expression calls no function that stays behind, and no sequence where none are; says so otherwise. */
     private boolean callable(Table table, String element, Expression expression) {
         if (Functions.kind(expression.text()) == Functions.Kind.NEXT_VALUE && !dialect.sequences()) {
-            say(Kind.LOST, table.name(), element, "there are no sequences to take its number from; it is left out");
+            say(Kind.LOST, table.label(), element, "there are no sequences to take its number from; it is left out");
             return false;
         }
         Optional<String> called = leftBehind.isEmpty() ? Optional.empty()
                 : expression.calls(leftBehind).stream().findFirst();
-        called.ifPresent(name -> say(Kind.LOST, table.name(), element,
+        called.ifPresent(name -> say(Kind.LOST, table.label(), element,
                 "it calls " + name + ", which is written for another engine; the expression is left out"));
         return called.isEmpty();
     }
@@ -220,7 +220,7 @@ final class TableAdapter {
             expression = expression.worded(words -> "cast(" + words + " as " + dialect.type(column.type()) + ")");
         }
         if (virtual != column.details().virtual()) {
-            say(Kind.WORKED_AROUND, table.name(), column.name(),
+            say(Kind.WORKED_AROUND, table.label(), column.name(),
                     virtual ? "it is computed at each reading instead of being stored"
                             : "it is stored instead of being computed at each reading");
         }
@@ -230,12 +230,12 @@ final class TableAdapter {
 
     private Optional<TableIndex> index(Table table, TableIndex index) {
         if (index.columns().stream().anyMatch(IndexColumn::expression) && !dialect.expressionIndexes()) {
-            say(Kind.LOST, table.name(), index.name(), "an index on an expression is not possible; it is left out");
+            say(Kind.LOST, table.label(), index.name(), "an index on an expression is not possible; it is left out");
             return Optional.empty();
         }
         boolean partial = index.predicate().isPresent() && !dialect.partialIndexes();
         if (partial) {
-            say(Kind.LOST, table.name(), index.name(),
+            say(Kind.LOST, table.label(), index.name(),
                     index.unique() ? "an index over some rows only is not possible; it no longer refuses equal rows"
                     : "an index over some rows only is not possible; it covers all rows");
         }
@@ -249,7 +249,7 @@ final class TableAdapter {
                 .toList();
         boolean includes = index.included().isEmpty() || dialect.includesColumns();
         if (!includes) {
-            say(Kind.LOST, table.name(), index.name(), "an index cannot hold columns that it is not ordered by; "
+            say(Kind.LOST, table.label(), index.name(), "an index cannot hold columns that it is not ordered by; "
                     + String.join(", ", index.included()) + " is left out of it");
         }
         return Optional.of(new TableIndex(index.name(), index.unique() && !partial, columns, index.method(),
@@ -263,7 +263,7 @@ final class TableAdapter {
                 action(table, key, key.onUpdate(), dialect.updateActions(), "changing the key of", required);
         Deferral deferral = key.deferral();
         if (deferral != Deferral.NOT_DEFERRABLE && !dialect.deferrable()) {
-            say(Kind.LOST, table.name(), key.name(),
+            say(Kind.LOST, table.label(), key.name(),
                     "it is checked after each statement, not at the end of the transaction");
             deferral = Deferral.NOT_DEFERRABLE;
         }
@@ -283,7 +283,7 @@ final class TableAdapter {
         if (!changes || key.columns().stream().noneMatch(column -> checked.contains(column.toLowerCase(Locale.ROOT)))) {
             return key;
         }
-        say(Kind.LOST, table.name(), key.name(),
+        say(Kind.LOST, table.label(), key.name(),
                 "its columns are not changed along, because a condition of the table speaks of them; the change is "
                         + "refused");
         return key.withActions(
@@ -302,7 +302,7 @@ final class TableAdapter {
             return asked;
         }
         if (asked != ReferentialAction.NO_ACTION) {
-            say(Kind.LOST, table.name(), key.name(),
+            say(Kind.LOST, table.label(), key.name(),
                     doing + " a referred-to row is refused; “" + asked.words() + "” is not possible here");
         }
         return ReferentialAction.NO_ACTION;
@@ -357,7 +357,7 @@ final class TableAdapter {
         }
 
         private Column without(Column column, String why) {
-            say(Kind.LOST, table.name(), column.name(), "it is not numbered by itself: " + why);
+            say(Kind.LOST, table.label(), column.name(), "it is not numbered by itself: " + why);
             return column.withIdentity(Identity.NONE, Optional.empty());
         }
 
@@ -371,11 +371,11 @@ final class TableAdapter {
             } else if (!leads) {
                 helping = Optional.of(new TableIndex("ix_" + table.name() + "_" + column.name(), false,
                         List.of(new IndexColumn(column.name(), false))));
-                say(Kind.WORKED_AROUND, table.name(), column.name(),
+                say(Kind.WORKED_AROUND, table.label(), column.name(),
                         "a column that numbers itself needs an index, which is added");
             }
             if (numbers.filter(numbering -> numbering.step() != 1).isPresent()) {
-                say(Kind.LOST, table.name(), column.name(), "it counts by 1; the step is a setting of the server");
+                say(Kind.LOST, table.label(), column.name(), "it counts by 1; the step is a setting of the server");
             }
             Optional<Numbering> start = numbers.filter(numbering -> numbering.start() > 1)
                     .map(numbering -> new Numbering(numbering.start(), 1));
@@ -384,7 +384,7 @@ final class TableAdapter {
 
         private Column rowNumber(Column column, Optional<Numbering> numbers) {
             if (numbers.isPresent()) {
-                say(Kind.LOST, table.name(), column.name(), "it counts from 1 by 1");
+                say(Kind.LOST, table.label(), column.name(), "it counts from 1 by 1");
             }
             return column.withType(SqlType.integer()).withIdentity(Identity.BY_DEFAULT, Optional.empty());
         }

@@ -47,23 +47,29 @@ public final class TableWriter {
 
     /** CREATE TABLE, with those foreign keys that stand inside. */
     public String create(Table table, List<ForeignKey> inside) {
-        boolean rowNumbered = table.columns().stream().anyMatch(this::numbersKey);
-        List<String> names = table.columns().stream().map(column -> spelling.name(column.name())).toList();
-        List<String> types = table.columns().stream().map(this::type).toList();
-        List<String> suffixes = table.columns().stream().map(column -> suffix(table, column)).toList();
-        int nameWidth = names.stream().mapToInt(String::length).max().orElse(0);
+        int count = table.columns().size();
+        String[] names = new String[count];
+        String[] types = new String[count];
+        String[] suffixes = new String[count];
+        boolean rowNumbered = false;
+        int nameWidth = 0;
         int typeWidth = 0;
-        for (int i = 0; i < types.size(); i++) {
-            typeWidth = Math.max(typeWidth, suffixes.get(i).isEmpty() ? 0 : types.get(i).length());
+        for (int i = 0; i < count; i++) {
+            Column column = table.columns().get(i);
+            rowNumbered |= numbersKey(column);
+            names[i] = spelling.name(column.name());
+            types[i] = type(column);
+            suffixes[i] = suffix(table, column);
+            nameWidth = Math.max(nameWidth, names[i].length());
+            typeWidth = Math.max(typeWidth, suffixes[i].isEmpty() ? 0 : types[i].length());
         }
-        List<String> lines = new ArrayList<>();
-        List<String> notes = new ArrayList<>();
-        for (int i = 0; i < names.size(); i++) {
-            String rest =
-                    suffixes.get(i).isEmpty() ? types.get(i) : padded(types.get(i), typeWidth) + "  " + suffixes.get(i);
-            lines.add((padded(names.get(i), nameWidth) + "  " + rest).stripTrailing());
-            notes.add(
-                    dialect.comments() == Comments.NONE && options.comments() ? table.columns().get(i).comment() : "");
+        List<String> lines = new ArrayList<>(count + 4);
+        List<String> notes = new ArrayList<>(count);
+        boolean noted = dialect.comments() == Comments.NONE && options.comments();
+        for (int i = 0; i < count; i++) {
+            String rest = suffixes[i].isEmpty() ? types[i] : padded(types[i], typeWidth) + "  " + suffixes[i];
+            lines.add((padded(names[i], nameWidth) + "  " + rest).stripTrailing());
+            notes.add(noted ? table.columns().get(i).comment() : "");
         }
         if (!rowNumbered) {
             table.primaryKey().ifPresent(key -> lines.add(primaryKey(key)));
@@ -189,30 +195,33 @@ public final class TableWriter {
     }
 
     private String suffix(Table table, Column column) {
-        List<String> parts = new ArrayList<>();
-        column.details().collation()
-                .ifPresent(collation -> parts.add("COLLATE " + dialect.collation(collation)));
+        StringBuilder parts = new StringBuilder();
+        column.details().collation().ifPresent(collation -> add(parts, "COLLATE " + dialect.collation(collation)));
         boolean whole = numbersKey(column);
-        column.defaultValue().ifPresent(expression -> parts.add("DEFAULT " + dialect.written(expression)));
+        column.defaultValue().ifPresent(expression -> add(parts, "DEFAULT " + dialect.written(expression)));
         if (column.identity() != Identity.NONE && !whole) {
-            parts.add(dialect.identityClause(column.identity(), column.numbering()));
+            add(parts, dialect.identityClause(column.identity(), column.numbering()));
         }
-        column.generated().ifPresent(expression -> parts.add(
+        column.generated().ifPresent(expression -> add(parts,
                 dialect.computedClause(dialect.written(expression), column.details().virtual())));
-        column.details().onUpdate().ifPresent(expression -> parts.add("ON UPDATE " + expression));
+        column.details().onUpdate().ifPresent(expression -> add(parts, "ON UPDATE " + expression));
         if (column.required()) {
-            parts.add("NOT NULL");
+            add(parts, "NOT NULL");
         } else if (dialect.saysNullable(column.type()) && column.generated().isEmpty()) {
-            parts.add("NULL");
+            add(parts, "NULL");
         }
         if (whole) {
-            parts.add(table.primaryKey().map(key -> spelling.constraint(key.name())).orElse("")
+            add(parts, table.primaryKey().map(key -> spelling.constraint(key.name())).orElse("")
                     + "PRIMARY KEY AUTOINCREMENT");
         }
         if (dialect.comments() == Comments.INSIDE && options.comments() && !column.comment().isEmpty()) {
-            parts.add("COMMENT " + dialect.literal(column.comment()));
+            add(parts, "COMMENT " + dialect.literal(column.comment()));
         }
-        return parts.stream().filter(part -> !part.isEmpty()).collect(Collectors.joining(" "));
+        return parts.toString();
+    }
+
+    private static void add(StringBuilder parts, String part) {
+        parts.append(parts.isEmpty() || part.isEmpty() ? "" : " ").append(part);
     }
 
     /** What stands behind a column that is an identity. */

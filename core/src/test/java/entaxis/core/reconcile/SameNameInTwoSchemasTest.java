@@ -20,13 +20,16 @@ import entaxis.core.reverse.ReversedRows;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Table;
+import entaxis.core.sql.AdaptationNote;
 import entaxis.core.sql.CreationOrder;
 import entaxis.core.sql.Dialect;
+import entaxis.core.sql.DialectAdapter;
 import entaxis.core.sql.IsoNormalizer;
 import entaxis.core.sql.ScriptOptions;
 import entaxis.core.sql.ScriptWriter;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
@@ -106,6 +109,33 @@ class SameNameInTwoSchemasTest {
                 .containsExactlyInAnyOrder("dry.state", "wet.label", "wet.numbers");
         assertThat(migrated(schema, other, Target.POSTGRESQL)).contains("ALTER TYPE dry.state ADD VALUE 'dark'",
                 "ALTER SEQUENCE wet.numbers", "ALTER DOMAIN wet.label DROP CONSTRAINT").doesNotContain("wet.state");
+    }
+
+    /** Types are dropped, made again and given to users in their schema. */
+    @Test
+    void typesAreChangedInTheirSchema() {
+        Schema from = read(ALL + "GRANT USAGE ON TYPE wet.state TO keeper;", Target.POSTGRESQL);
+        String gone = migrated(from, read(TABLES, Target.POSTGRESQL), Target.POSTGRESQL);
+        assertThat(gone).contains("DROP TYPE dry.state", "DROP TYPE wet.state", "DROP DOMAIN wet.label",
+                "DROP SEQUENCE dry.numbers");
+        String fresh = migrated(read(TABLES, Target.POSTGRESQL), from, Target.POSTGRESQL);
+        assertThat(fresh).contains("CREATE TYPE dry.state AS ENUM ('cold')", "ON TYPE wet.state TO keeper");
+        String less = migrated(from, read(ALL.replace("'warm', 'hot'", "'hot'"), Target.POSTGRESQL),
+                Target.POSTGRESQL);
+        assertThat(less).contains("ALTER TYPE wet.state RENAME TO state_before", "CREATE TYPE wet.state AS",
+                "DROP TYPE wet.state_before");
+        assertThat(new ScriptWriter(Dialect.of(Target.POSTGRESQL), new ScriptOptions(true, true, Optional.empty()))
+                .writeAgain(from, "again").text()).contains("DROP TYPE IF EXISTS wet.state",
+                        "DROP TABLE IF EXISTS dry.vault");
+    }
+
+    /** What does not come over is told of the table that it is about. */
+    @Test
+    void notesTellTheTablesApart() {
+        Schema neutral = IsoNormalizer.of(read(TABLES + "CREATE UNIQUE INDEX some ON wet.vault (code) WHERE id > 1;",
+                Target.POSTGRESQL), Dialect.of(Target.POSTGRESQL));
+        assertThat(DialectAdapter.fit(neutral, Dialect.of(Target.MYSQL)).findings())
+                .extracting(AdaptationNote::place).contains("wet.vault.some");
     }
 
     /** The values of an enumeration that an engine has not stand in a check: each column has those of its own type. */

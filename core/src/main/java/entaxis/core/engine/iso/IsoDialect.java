@@ -166,7 +166,7 @@ public final class IsoDialect extends Dialect {
         tables.reversed().forEach(table -> drops.add("DROP TABLE " + spelling.name(table) + " CASCADE"));
         schema.sequences().forEach(sequence -> drops.add("DROP SEQUENCE " + spelling.name(sequence) + " CASCADE"));
         schema.types().reversed().forEach(type -> drops
-                .add("DROP " + kind(type) + " " + spelling.qualified("", type.name()) + " CASCADE"));
+                .add("DROP " + kind(type) + " " + spelling.name(type.qualifiedName()) + " CASCADE"));
         return drops;
     }
 }

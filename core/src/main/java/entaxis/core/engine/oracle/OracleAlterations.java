@@ -103,7 +103,7 @@ public final class OracleAlterations extends Alterations {
     /** Oracle Database PL/SQL Language Reference, DROP TYPE: FORCE. */
     @Override
     public List<String> dropTypeInUse(TypeDefinition type) {
-        return List.of("DROP TYPE " + writer.qualified("", type.name()) + " FORCE");
+        return List.of("DROP TYPE " + writer.name(type.qualifiedName()) + " FORCE");
     }
 
     /** Oracle Database Reference, DDL_LOCK_TIMEOUT. */

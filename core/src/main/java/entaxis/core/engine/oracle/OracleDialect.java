@@ -383,7 +383,7 @@ public final class OracleDialect extends Dialect {
         schema.sequences()
                 .forEach(sequence -> drops.add(quietly("DROP SEQUENCE " + spelling.name(sequence), 2289)));
         schema.types().reversed()
-                .forEach(type -> drops.add(quietly("DROP TYPE " + spelling.qualified("", type.name()), 4043)));
+                .forEach(type -> drops.add(quietly("DROP TYPE " + spelling.name(type.qualifiedName()), 4043)));
         return drops;
     }
 
