@@ -73,8 +73,8 @@ class ArchitectureTest {
         noClasses().that().resideInAnyPackage("entaxis.core.statement..", "entaxis.core.syntax..").should()
                 .dependOnClassesThat().resideInAPackage("entaxis.core.reading..").check(CLASSES);
         noClasses().that().resideInAPackage("entaxis.core.statement..").should().dependOnClassesThat()
-                .resideOutsideOfPackages("entaxis.core.statement..", "entaxis.core.schema..", "entaxis.core.design..",
-                        "java.lang..", "java.util..").check(CLASSES);
+                .resideOutsideOfPackages("entaxis.core.statement..", "entaxis.core.expression..",
+                        "entaxis.core.schema..", "entaxis.core.design..", "java.lang..", "java.util..").check(CLASSES);
     }
 
     @Test

@@ -11,22 +11,21 @@ import java.util.Set;
  * a text or a comment is as the engine has it. Linear.
  */
 public final class Highlight {
-    private static final Set<String> KEYWORDS =
-            Set.of("create", "table", "alter", "add", "constraint", "primary", "key", "foreign", "references", "unique",
-                    "check", "not", "null", "default", "generated", "always", "by", "as", "identity", "on", "delete",
-                    "update", "cascade", "restrict", "set", "no",
-                    "action", "comment", "column", "is", "drop", "if", "exists", "schema", "insert", "into", "values",
-                    "select", "from", "where", "join", "left", "right",
-                    "inner", "outer", "group", "order", "having", "and", "or", "in", "between", "like", "limit",
-                    "distinct", "union", "case", "when", "then", "else", "end", "index", "view", "sequence", "trigger",
-                    "function", "procedure", "returns", "begin", "declare", "commit", "grant", "to", "type", "domain");
+    private static final Set<String> KEYWORDS = Set.of("create", "table", "alter", "add", "constraint", "primary",
+            "foreign", "references", "unique", "check", "not", "null", "default", "generated", "always", "by", "as",
+            "identity", "on", "delete", "update", "cascade", "restrict", "set", "no", "is", "drop", "if", "exists",
+            "insert", "into", "values", "select", "from", "where", "join", "left", "right", "inner", "outer", "group",
+            "order", "having", "and", "or", "in", "between", "like", "limit", "distinct", "union", "case", "when",
+            "then", "else", "end", "returns", "begin", "declare", "commit", "grant", "to", "with", "increment",
+            "auto_increment", "autoincrement", "using", "include");
+    /** Words that are also good names for a column. */
+    private static final Set<String> OBJECTS = Set.of("key", "action", "comment", "column", "schema", "index", "view",
+            "sequence", "trigger", "function", "procedure", "type", "domain", "start");
     private static final Set<String> TYPES = Set.of("varchar", "char", "character", "varying", "text", "integer",
-            "smallint", "bigint", "tinyint", "numeric",
-            "real", "double", "precision", "boolean", "date", "time", "timestamp", "zone", "with", "interval", "uuid",
-            "json", "jsonb", "blob", "binary",
-            "varbinary", "bytea", "large", "object", "day", "hour", "minute", "second", "year", "month", "inet",
-            "xml", "int", "nvarchar", "varchar2", "nvarchar2", "number", "decimal", "datetime", "datetime2", "clob",
-            "bit", "float");
+            "smallint", "bigint", "tinyint", "numeric", "real", "double", "precision", "boolean", "date", "time",
+            "timestamp", "zone", "interval", "uuid", "json", "jsonb", "blob", "binary", "varbinary", "bytea", "large",
+            "object", "day", "hour", "minute", "second", "year", "month", "inet", "xml", "int", "nvarchar", "varchar2",
+            "nvarchar2", "number", "decimal", "datetime", "datetime2", "clob", "bit", "float", "enum");
     /** Bodies between dollars may stand in each other. */
     private static final int MAX_DEPTH = 3;
 
@@ -93,7 +92,8 @@ public final class Highlight {
             return;
         }
         add(switch (statement.kind(token)) {
-            case TokenizedStatement.WORD -> word(script.substring(from, to).toLowerCase(Locale.ROOT));
+            case TokenizedStatement.WORD -> word(script.substring(from, to).toLowerCase(Locale.ROOT),
+                    token > 0 && (statement.is(token - 1, '(') || statement.is(token - 1, ',')));
             case TokenizedStatement.STRING -> Ink.STRING;
             case TokenizedStatement.NUMBER -> Ink.NUMBER;
             case TokenizedStatement.NAME -> Ink.NAME;
@@ -101,8 +101,10 @@ public final class Highlight {
         }, from, to);
     }
 
-    private static Ink word(String word) {
-        return KEYWORDS.contains(word) ? Ink.KEYWORD : TYPES.contains(word) ? Ink.TYPE : Ink.PLAIN;
+    /** The ink of a word in small letters, which begins an element of a list or not: there it is mostly a name. */
+    private static Ink word(String word, boolean begins) {
+        return KEYWORDS.contains(word) || !begins && OBJECTS.contains(word) ? Ink.KEYWORD
+                : !begins && TYPES.contains(word) ? Ink.TYPE : Ink.PLAIN;
     }
 
     /** What stands between two tokens: blanks, comments, signs that end statements, commands of the client. */

@@ -45,6 +45,15 @@ class HighlightTest {
         assertThat(ink(script, engine, Ink.COMMENT)).isEqualTo("-- it's so|/* and */");
     }
 
+    /** A column may be called as a type or a kind of object is. */
+    @Test
+    void namesThatAreWordsOfSqlToo() {
+        String script = "CREATE TYPE t; CREATE TABLE a (type text, date date NOT NULL, PRIMARY KEY (date, type));";
+        assertThat(ink(script, Target.POSTGRESQL, Ink.TYPE)).isEqualTo("text|date");
+        assertThat(ink(script, Target.POSTGRESQL, Ink.KEYWORD))
+                .isEqualTo("CREATE|TYPE|CREATE|TABLE|NOT|NULL|PRIMARY|KEY");
+    }
+
     /** MySQL manual, “String Literals”, “Schema Object Names” and “Comments”. */
     @Test
     void quotesOfMySql() {
