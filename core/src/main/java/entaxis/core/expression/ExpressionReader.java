@@ -16,7 +16,8 @@ final class ExpressionReader extends TokenReader {
     private static final int OR = 1;
     private static final int AND = 2;
     private static final int NOT = 3;
-    private static final int COMPARISON = 4;
+    /** How tightly comparisons bind. */
+    static final int COMPARISON = 4;
     private static final int OTHER = 5;
     private static final int SUM = 6;
     private static final int PRODUCT = 7;
@@ -82,11 +83,20 @@ final class ExpressionReader extends TokenReader {
     Term expression(int least) {
         deeper();
         int first = at;
+        int links = 0;
         Term left = prefix();
         Optional<Term> more = Optional.of(left);
         while (more.isPresent()) {
             left = more.get().at(tokens.get(first).start(), tokens.get(at - 1).end());
             more = infix(left, least);
+            if (more.isPresent()) {
+                // what stands in a row becomes a tree as deep
+                deeper();
+                links++;
+            }
+        }
+        for (; links > 0; links--) {
+            higher();
         }
         higher();
         return left;
@@ -121,10 +131,10 @@ final class ExpressionReader extends TokenReader {
             return Optional.of(Term.operator("at time zone", left, expression(SIGN)));
         }
         if (is("or") && least < OR) {
-            return binary(left, "or", 1, OR);
+            return Optional.of(joined(left, "or", OR));
         }
         if (is("and") && least < AND) {
-            return binary(left, "and", 1, AND);
+            return Optional.of(joined(left, "and", AND));
         }
         if (least < COMPARISON) {
             Optional<Term> test = test(left);
@@ -152,10 +162,23 @@ final class ExpressionReader extends TokenReader {
                             operator.length(), COMPARISON)
                     : Optional.empty();
         }
+        if (operator.equals("||") && least < OTHER) {
+            return Optional.of(joined(left, operator, OTHER));
+        }
         if (OTHERS.contains(operator)) {
             return least < OTHER ? binary(left, operator, operator.length(), OTHER) : Optional.empty();
         }
         return Optional.empty();
+    }
+
+    /** Operands with one operator between, whose order of being applied does not matter: there may be thousands. */
+    private Term joined(Term left, String word, int binding) {
+        List<Term> operands = new ArrayList<>(left.isOperator(word) ? left.parts() : List.of(left));
+        while (is(word) || operator().equals(word)) {
+            at += operator().equals(word) ? word.length() : 1;
+            operands.add(expression(binding));
+        }
+        return new Term(Kind.OPERATOR, word, operands);
     }
 
     private Optional<Term> binary(Term left, String word, int tokensLong, int binding) {
@@ -173,44 +196,11 @@ final class ExpressionReader extends TokenReader {
 
     /** IS, IN, BETWEEN, LIKE and their opposites. */
     private Optional<Term> test(Term left) {
-        if (accept("is")) {
-            boolean not = accept("not");
-            if (accept("distinct")) {
-                expect("from");
-                return Optional.of(negated(not, Term.operator("is distinct from", left, expression(COMPARISON))));
-            }
-            return Optional.of(negated(not, Term.operator("is", left, Term.of(Kind.WORD, plainWord()))));
-        }
-        int before = at;
-        boolean not = accept("not");
-        if (accept("in")) {
-            expect("(");
-            return Optional.of(negated(not, Term.operator("in", left, list(")"))));
-        }
-        if (accept("between")) {
-            accept("asymmetric");
-            Term low = expression(COMPARISON);
-            expect("and");
-            return Optional.of(negated(not, Term.operator("between", left, low, expression(COMPARISON))));
-        }
-        for (String word : List.of("like", "ilike", "regexp", "rlike", "glob", "similar")) {
-            if (accept(word)) {
-                accept("to");
-                Term pattern = expression(COMPARISON);
-                Term like = Term.operator(word.equals("rlike") ? "regexp" : word, left, pattern);
-                return Optional.of(
-                        negated(not, accept("escape") ? Term.operator("escape", like, expression(COMPARISON)) : like));
-            }
-        }
-        at = before;
-        return Optional.empty();
+        return from(new PredicateReader(tokens, at, depth()), reader -> reader.test(left));
     }
 
-    private static Term negated(boolean not, Term term) {
-        return not ? Term.operator("not", term) : term;
-    }
-
-    private Term list(String end) {
+    /** Reads a list, or a query, up to the sign that ends it. */
+    Term list(String end) {
         List<Term> items = new ArrayList<>();
         if (isQuery()) {
             items.add(query());

@@ -92,6 +92,20 @@ class ExpressionTest {
         assertThat(Expression.ofNonEmpty("")).isEmpty();
     }
 
+    /** Long rows of operands are read, deep ones are given up: nothing brings the process down. */
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"a > 0; or b > 1;true", "a > 0; and b > 1;true", "a; || b;true",
+        "a; + b;false", "a;::int;false", "a;[1];false", "-;-;false", "(;(;false", "not ; not;false"})
+    void longAndDeepOnesComeToAnEnd(String begin, String more, boolean read) {
+        boolean close = more.startsWith("::") || more.startsWith("[");
+        Expression expression = Expression.of(begin + (close ? more : " " + more).repeat(30_000));
+        assertThat(expression.tree().isPresent()).isEqualTo(read);
+        assertThat(expression.canonical()).isNotNull();
+        assertThat(expression.columns()).isNotNull();
+        assertThat(expression.renamed(Map.of("a", "z")).text()).hasSameSizeAs(expression.text());
+        assertThat(Conjunction.parts(expression)).isNotEmpty();
+    }
+
     /** A rule that exchanges nothing gives every expression back as it was written. */
     @Test
     void aRewritingLosesNothing() {
