@@ -27,11 +27,13 @@ final class ColumnPlan {
     private final Fills fills;
     private final Table table;
     private final Questions questions;
+    private final CopyNames copies;
     private final Set<String> moved;
 
     /** A plan; the values of the columns that moved stand elsewhere when they go. */
     ColumnPlan(TableChange change, EngineWordingRules words, Alterations engine, Fills fills, Questions questions,
-            Set<String> moved) {
+            CopyNames copies, Set<String> moved) {
+        this.copies = copies;
         this.moved = moved;
         this.change = change;
         this.words = words;
@@ -309,8 +311,8 @@ final class ColumnPlan {
     }
 
     private List<String> copying(Copied copied, boolean whole) {
-        String name = words.dialect().stored(table.name() + "_new");
-        Table made = whole ? table.named(name) : bare(name);
+        Table copy = copies.of(table, "_new");
+        Table made = whole ? copy : bare(copy);
         List<String> statements = new ArrayList<>();
         statements.add(engine.writer.create(made, whole ? made.foreignKeys() : List.of()));
         boolean numbered = table.columns().stream().anyMatch(
@@ -356,11 +358,11 @@ final class ColumnPlan {
         return queries;
     }
 
-    private Table bare(String name) {
+    private Table bare(Table copy) {
         List<Column> columns =
                 table.columns().stream()
                         .map(column -> !engine.copiesIntoNumbered() && column.identity() == Identity.ALWAYS
                         ? column.withIdentity(Identity.BY_DEFAULT, column.numbering()) : column).toList();
-        return Table.of(table.qualifiedName().named(name)).withColumns(columns);
+        return Table.of(copy.qualifiedName()).withColumns(columns);
     }
 }

@@ -29,7 +29,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Works out the steps: what depends on a change is taken off before it and put on again behind it. */
 final class Planner {
@@ -48,6 +47,7 @@ final class Planner {
     private final List<Table> fresh = new ArrayList<>();
     private final List<Step> steps = new ArrayList<>();
     private final RemovedConstraints removed;
+    private final CopyNames copies;
     private RebuildGroup group;
 
     Planner(Schema from, Schema to, Dialect dialect, RenameMap pairing, Fills fills) {
@@ -61,6 +61,7 @@ final class Planner {
         this.renamed = SchemaRenaming.apply(from, pairing, dialect);
         this.types = new TypePlan(from, to, dialect, words, engine);
         this.questions = new Questions(changes, from, to, words, engine);
+        this.copies = new CopyNames(from, to, words);
         this.removed = new RemovedConstraints(changes, renamed, to, words, engine);
     }
 
@@ -77,9 +78,7 @@ final class Planner {
     List<Step> steps() {
         pairTables();
         SequencePlan sequences = new SequencePlan(from, to, dialect, words, engine);
-        Set<String> taken = Stream.concat(from.tables().stream(), to.tables().stream()).map(Table::name)
-                .map(words::folded).collect(Collectors.toSet());
-        group = RebuildGroup.of(changes.values(), sequences.madeAgain(), taken, words, engine);
+        group = RebuildGroup.of(changes.values(), sequences.madeAgain(), copies, words, engine);
         schemas();
         extensions();
         types.steps(steps);
@@ -109,7 +108,7 @@ final class Planner {
     }
 
     private ColumnPlan columns(TableChange change, List<Moves> moves) {
-        return new ColumnPlan(change, words, engine, fills, questions,
+        return new ColumnPlan(change, words, engine, fills, questions, copies,
                 moves.stream().filter(move -> move.change() == change).flatMap(move -> move.split().moved().stream())
                         .collect(Collectors.toSet()));
     }

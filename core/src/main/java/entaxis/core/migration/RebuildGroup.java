@@ -26,25 +26,25 @@ final class RebuildGroup {
     private final Map<Table, TableChange> byOriginal = new LinkedHashMap<>();
     private final Map<Table, TableChange> byResult = new HashMap<>();
     private final EngineWordingRules words;
-    private final Set<String> taken;
+    private final CopyNames copies;
 
-    private RebuildGroup(EngineWordingRules words, Set<String> taken) {
+    private RebuildGroup(EngineWordingRules words, CopyNames copies) {
         this.words = words;
-        this.taken = new HashSet<>(taken);
+        this.copies = copies;
     }
 
     /**
      * Finds the group among the changes of tables and sets where the rows of each are kept meanwhile. Linear.
      *
      * @param sequences sequences that are made again, in small letters: tables that draw from them stand in their way
-     * @param taken     names of tables, in small letters: no copy is called so
+     * @param copies    what the copies are called
      */
-    static RebuildGroup of(Collection<TableChange> changes, Set<String> sequences, Set<String> taken,
+    static RebuildGroup of(Collection<TableChange> changes, Set<String> sequences, CopyNames copies,
             EngineWordingRules words, Alterations engine) {
-        RebuildGroup group = new RebuildGroup(words, taken);
+        RebuildGroup group = new RebuildGroup(words, copies);
         if (!engine.altersReferencedTables()) {
             group.collect(changes, sequences);
-            group.byOriginal.values().forEach(change -> change.setAside(group.aside(change.original)));
+            group.byOriginal.values().forEach(change -> change.setAside(copies.of(change.original, "_old")));
         }
         return group;
     }
@@ -82,15 +82,6 @@ final class RebuildGroup {
                 .map(value -> words.dialect().standard(value).text())
                 .map(text -> String.join(".", Functions.drawnFrom(text)))
                 .anyMatch(name -> sequences.contains(words.folded(name)));
-    }
-
-    /** The table that holds the rows of another one for a while. */
-    private Table aside(Table table) {
-        String name = words.dialect().stored(table.name() + "_old");
-        for (int number = 2; !taken.add(words.folded(name)); number++) {
-            name = words.dialect().stored(table.name() + "_old_" + number);
-        }
-        return table.named(name);
     }
 
     /** The change of a table that is made again, by the table as it was. */

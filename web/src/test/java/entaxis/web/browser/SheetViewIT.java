@@ -26,6 +26,14 @@ class SheetViewIT extends BrowserTest {
         return ((Number) page.evaluate(SHEET + ".state().scale")).doubleValue();
     }
 
+    /** Asks until it holds: a wait of the browser could take the promise of an answer for the answer. */
+    private void awaitOnSheet(String condition) {
+        for (int i = 0; i < 200 && !(Boolean) page.evaluate(SHEET + condition); i++) {
+            page.waitForTimeout(50);
+        }
+        Assertions.assertThat((Boolean) page.evaluate(SHEET + condition)).as(condition).isTrue();
+    }
+
     private double ledger() {
         return page.locator(".ledger").boundingBox().height;
     }
@@ -121,8 +129,7 @@ class SheetViewIT extends BrowserTest {
         double before = scale();
         page.keyboard().press("l");
         assertThat(page.locator("[data-lens=tables][aria-pressed=true]")).isVisible();
-        page.waitForFunction(
-                SHEET + ".wholeSeen() && document.querySelectorAll('#cards .card').length === 19");
+        awaitOnSheet(".wholeSeen() && document.querySelectorAll('#cards .card').length === 19");
         Assertions.assertThat(scale()).isLessThan(before);
     }
 
@@ -145,7 +152,7 @@ class SheetViewIT extends BrowserTest {
                 + " return card.bottom < document.getElementById('sheet').getBoundingClientRect().bottom; }");
         page.keyboard().press("Escape");
         page.keyboard().press("Escape");
-        page.waitForFunction(SHEET + ".wholeSeen()");
+        awaitOnSheet(".wholeSeen()");
         Assertions.assertThat(scale()).isCloseTo(before, within(0.001));
     }
 
