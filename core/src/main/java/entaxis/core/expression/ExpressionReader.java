@@ -90,7 +90,7 @@ final class ExpressionReader extends TokenReader {
             left = more.get().at(tokens.get(first).start(), tokens.get(at - 1).end());
             more = infix(left, least);
             if (more.isPresent()) {
-                // what stands in a row becomes a tree as deep
+                // each further operator in a row nests the tree one level deeper
                 deeper();
                 links++;
             }

@@ -6,7 +6,7 @@ import java.util.Optional;
 
 /** An expression in which some of its parts are said otherwise; all else stays as it was written. Linear. */
 public final class Rewriting {
-    /** What stands in the place of a part. */
+    /** A rule that says which parts are replaced, and by what. */
     public interface Rule {
         /** The words for a part; nothing if it stays, with its own parts rewritten. */
         Optional<String> exchange(Term term, Rewriting rewriting);

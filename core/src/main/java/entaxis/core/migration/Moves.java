@@ -18,7 +18,7 @@ record Moves(Split split, TableChange change, Table into) {
     /**
      * The step.
      *
-     * @param replaced types that are made anew, so that a column that is there still has the old one
+     * @param replaced types that are recreated; a column that exists already still has the old one
      */
     Step step(Alterations engine, Set<UserType> replaced) {
         List<String> targets = new ArrayList<>();

@@ -141,8 +141,8 @@ final class TableChange {
                 replaced.add(pair);
                 continue;
             }
-            boolean anew = to.type() instanceof UserType type && replacedTypes.contains(type);
-            if (typed || anew) {
+            boolean recreated = to.type() instanceof UserType type && replacedTypes.contains(type);
+            if (typed || recreated) {
                 retyped.add(to.name());
             }
             settled.add(pair);

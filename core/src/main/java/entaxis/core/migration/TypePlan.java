@@ -22,7 +22,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * What becomes of domains, enumerations and structured types: changed in place where the engine can, else made anew
+ * What becomes of domains, enumerations and structured types: changed in place where the engine can, else recreated
  * under their name with the columns taken along.
  */
 final class TypePlan {
@@ -56,12 +56,12 @@ final class TypePlan {
         }
     }
 
-    /** Enumerations and domains that are made anew, so that their columns change type. */
+    /** Enumerations and domains that are recreated, so that their columns change type. */
     Set<UserType> replacedTypes() {
         return replaced;
     }
 
-    /** Structured types that are made anew; the engine turns no value of the old into one of the new. */
+    /** Structured types that are recreated; the engine turns no value of the old into one of the new. */
     Set<UserType> changedStructures() {
         return structures;
     }
@@ -69,19 +69,19 @@ final class TypePlan {
     void steps(List<Step> steps) {
         for (TypeDefinition type : to.types()) {
             Optional<Pair<TypeDefinition>> pair = pairs.pairs().stream().filter(both -> both.to() == type).findFirst();
-            boolean anew = replaced.contains(type.type()) || structures.contains(type.type());
+            boolean recreated = replaced.contains(type.type()) || structures.contains(type.type());
             if (pair.isEmpty()) {
                 steps.add(Step.safe(Stage.TYPES, "", "Create the type " + type.label(),
                         List.of(engine.scripts.createType(type, to))));
-            } else if (anew && !engine.renamesTypes()) {
-                steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Make the type " + type.label() + " anew",
+            } else if (recreated && !engine.renamesTypes()) {
+                steps.add(Step.of(Stage.TYPES, "", Risk.MAY_FAIL, "Recreate the type " + type.label(),
                         Stream.concat(engine.dropTypeInUse(type).stream(),
                                 Stream.of(engine.scripts.createType(type, to))).toList(),
                         Optional.empty(), "", true));
-            } else if (anew) {
+            } else if (recreated) {
                 List<String> statements = new ArrayList<>(engine.renameType(pair.get().from(), old(type)));
                 statements.add(engine.scripts.createType(type, to));
-                steps.add(Step.of(Stage.TYPES, "", Risk.SLOW, "Make the type " + type.label() + " anew", statements,
+                steps.add(Step.of(Stage.TYPES, "", Risk.SLOW, "Recreate the type " + type.label(), statements,
                         Optional.empty(), "Every table with a column of this type is written again.", true));
             } else if (!words.sense(pair.get().from()).equals(words.sense(type))) {
                 changeInPlace(pair.get(), steps);
@@ -148,8 +148,8 @@ final class TypePlan {
 
     /** A type before; empty where it is made now. */
     Optional<TypeDefinition> before(TypeDefinition type) {
-        boolean anew = replaced.contains(type.type()) || structures.contains(type.type());
-        return pairs.pairs().stream().filter(both -> both.to() == type && !anew).map(Pair::from).findFirst();
+        boolean recreated = replaced.contains(type.type()) || structures.contains(type.type());
+        return pairs.pairs().stream().filter(both -> both.to() == type && !recreated).map(Pair::from).findFirst();
     }
 
     void comments(List<Step> steps) {
