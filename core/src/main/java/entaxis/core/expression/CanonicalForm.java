@@ -19,6 +19,7 @@ import java.util.stream.Stream;
  * not hold, as no such test can be complete. Linear.
  */
 public final class CanonicalForm {
+    private static final int MAX_DIGITS = 400;
     private static final Map<String,
             String> NOW = Map.of("now", "current_timestamp", "getdate", "current_timestamp", "sysdatetime",
                     "current_timestamp", "curdate", "current_date",
@@ -99,8 +100,7 @@ public final class CanonicalForm {
 
     private static String words(String expression) {
         return Lexer.tokens(expression).stream()
-                .filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT
-                        && !token.is("(") && !token.is(")"))
+                .filter(token -> !token.is("(") && !token.is(")"))
                 .map(token -> token.kind() == Token.Kind.WORD ? token.text().toLowerCase(Locale.ROOT)
                         : token.kind() == Token.Kind.QUOTED_NAME ? token.name() : token.text())
                 .collect(Collectors.joining(" "));
@@ -120,9 +120,12 @@ public final class CanonicalForm {
         };
     }
 
+    /** A number in one spelling; one of huge exponent stays, since written out it would fill the memory. */
     private static Term number(String text) {
         try {
-            return Term.of(Kind.NUMBER, new BigDecimal(text).stripTrailingZeros().toPlainString());
+            BigDecimal number = new BigDecimal(text).stripTrailingZeros();
+            boolean writtenOut = Math.abs((long) number.scale()) < MAX_DIGITS;
+            return Term.of(Kind.NUMBER, writtenOut ? number.toPlainString() : number.toString());
         } catch (NumberFormatException e) {
             return Term.of(Kind.NUMBER, text);
         }

@@ -1,13 +1,12 @@
 package entaxis.core.expression;
 
 import entaxis.core.token.Token;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
 /** Reads the name of a type behind CAST or a cast operator (ISO/IEC 9075-2, 6.1 and 6.13). */
-final class CastTypeReader extends TokenReader {
+final class CastTypeReader {
     private static final Map<String,
             Set<String>> LONG_TYPES = Map.of("double", Set.of("precision"), "character",
                     Set.of("varying", "large", "object", "set"), "char", Set.of("varying", "charset", "character"),
@@ -16,8 +15,10 @@ final class CastTypeReader extends TokenReader {
                     "time", Set.of("with", "without", "time", "zone"), "interval",
                     Set.of("year", "month", "day", "hour", "minute", "second", "to"), "signed", Set.of("integer"));
 
-    CastTypeReader(List<Token> tokens, int at, int depth) {
-        super(tokens, at, depth);
+    private final ExpressionCursor tokens;
+
+    CastTypeReader(ExpressionCursor tokens) {
+        this.tokens = tokens;
     }
 
     /** Whether a word says what an interval is measured in. */
@@ -27,33 +28,33 @@ final class CastTypeReader extends TokenReader {
 
     /** The type that begins here, in small letters, without its length. */
     String type() {
-        StringBuilder type = new StringBuilder(name().toLowerCase(Locale.ROOT));
-        while (accept(".")) {
+        StringBuilder type = new StringBuilder(tokens.name().toLowerCase(Locale.ROOT));
+        while (tokens.accept(".")) {
             type.setLength(0);
-            type.append(name().toLowerCase(Locale.ROOT));
+            type.append(tokens.name().toLowerCase(Locale.ROOT));
         }
         Set<String> more = LONG_TYPES.getOrDefault(type.toString(), Set.of());
         boolean going = true;
         while (going) {
             going = false;
-            if (at < tokens.size() && tokens.get(at).kind() == Token.Kind.WORD
-                    && more.contains(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
-                String word = tokens.get(at++).text().toLowerCase(Locale.ROOT);
+            if (!tokens.atEnd() && tokens.peek().kind() == Token.Kind.WORD
+                    && more.contains(tokens.peek().text().toLowerCase(Locale.ROOT))) {
+                String word = tokens.lower();
                 if (word.equals("charset") || word.equals("set")) {
-                    at++;
+                    tokens.advance();
                 } else {
                     type.append(' ').append(word);
                 }
                 going = true;
-            } else if (is("(")) {
-                int open = at;
-                while (at < tokens.size() && !is(")")) {
-                    at++;
+            } else if (tokens.is("(")) {
+                int open = tokens.at();
+                while (!tokens.atEnd() && !tokens.is(")")) {
+                    tokens.advance();
                 }
-                expect(")");
-                going = at > open;
-            } else if (is("[") && at + 1 < tokens.size() && tokens.get(at + 1).is("]")) {
-                at += 2;
+                tokens.expect(")");
+                going = tokens.at() > open;
+            } else if (tokens.is("[") && tokens.peek(1).is("]")) {
+                tokens.advance(2);
                 type.append("[]");
                 going = true;
             }

@@ -129,8 +129,7 @@ public final class Expression {
 
     /** The functions of some names that it calls, in the order in which it does; names are in small letters. */
     public List<String> calls(Set<String> names) {
-        List<Token> tokens = Lexer.tokens(text).stream().filter(
-                token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
+        List<Token> tokens = Lexer.tokens(text);
         return IntStream.range(0, tokens.size() - 1)
                 .filter(i -> tokens.get(i).isName() && tokens.get(i + 1).is("("))
                 .mapToObj(i -> tokens.get(i).name().toLowerCase(Locale.ROOT)).filter(names::contains)

@@ -1,5 +1,6 @@
 package entaxis.core.expression;
 
+import entaxis.core.expression.ExpressionCursor.GivenUp;
 import entaxis.core.expression.Term.Kind;
 import entaxis.core.token.Token;
 import java.util.ArrayList;
@@ -7,12 +8,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Reads an expression by precedence of its operators (V. Pratt, “Top Down Operator Precedence”, 1973): ISO/IEC 9075-2,
  * 6.28 and 8, with what catalogs write beside. Linear; gives up on what it does not know and on deep nesting.
  */
-final class ExpressionReader extends TokenReader {
+final class ExpressionReader {
     private static final int OR = 1;
     private static final int AND = 2;
     private static final int NOT = 3;
@@ -32,16 +34,18 @@ final class ExpressionReader extends TokenReader {
     private static final Set<String> TYPED =
             Set.of("date", "time", "timestamp", "interval", "datetime", "json", "uuid");
 
-    ExpressionReader(List<Token> tokens, int at, int depth) {
-        super(tokens, at, depth);
+    private final ExpressionCursor tokens;
+
+    ExpressionReader(ExpressionCursor tokens) {
+        this.tokens = tokens;
     }
 
     /** The tree of an expression in ISO quotes; none if something in it is not known here. */
     static Optional<Term> read(String sql) {
-        ExpressionReader reader = new ExpressionReader(of(sql), 0, 0);
+        ExpressionCursor tokens = new ExpressionCursor(sql);
         try {
-            Term term = reader.expression(0);
-            return reader.atEnd() ? Optional.of(term) : Optional.empty();
+            Term term = new ExpressionReader(tokens).expression(0);
+            return tokens.atEnd() ? Optional.of(term) : Optional.empty();
         } catch (GivenUp e) {
             return Optional.empty();
         }
@@ -49,91 +53,87 @@ final class ExpressionReader extends TokenReader {
 
     /** Reads the query that begins here. */
     private Term query() {
-        return from(new QueryReader(tokens, at, depth()), reader -> reader.query());
-    }
-
-    private boolean isQuery() {
-        return is("select") || is("with") || is("values");
+        return new QueryReader(tokens).query();
     }
 
     /** The operator made of the signs that stand here without a blank between them. */
     private String operator() {
-        if (atEnd() || tokens.get(at).kind() != Token.Kind.SYMBOL) {
+        if (tokens.kind() != Token.Kind.SYMBOL) {
             return "";
         }
-        String first = tokens.get(at).text();
+        String first = tokens.peek().text();
         if (first.equals("+") || first.equals("/") || first.equals("%")) {
             return first;
         }
         StringBuilder text = new StringBuilder();
-        for (int i = at;
-                i < tokens.size() && tokens.get(i).kind() == Token.Kind.SYMBOL && SIGNS.contains(tokens.get(i).text())
-                        && (i == at || tokens.get(i - 1).end() == tokens.get(i).start());
-                i++) {
-            if (!text.isEmpty() && tokens.get(i).text().equals("-") && i + 1 < tokens.size()
-                    && tokens.get(i + 1).kind() == Token.Kind.NUMBER) {
+        for (int i = tokens.at(); goesOn(i); i++) {
+            if (!text.isEmpty() && tokens.sign(i, '-') && tokens.kind(i + 1) == Token.Kind.NUMBER) {
                 break;
             }
-            text.append(tokens.get(i).text());
+            text.append(tokens.token(i).text());
         }
         return text.toString();
     }
 
+    /** Whether a token is a sign of the operator that begins here. */
+    private boolean goesOn(int token) {
+        return tokens.kind(token) == Token.Kind.SYMBOL && SIGNS.contains(tokens.token(token).text())
+                && (token == tokens.at() || tokens.to(token - 1) == tokens.from(token));
+    }
+
     /** An expression as far as its operators bind more tightly than the given one; 0 for a whole one. */
     Term expression(int least) {
-        deeper();
-        int first = at;
+        tokens.deeper();
+        int first = tokens.at();
         int links = 0;
         Term left = prefix();
         Optional<Term> more = Optional.of(left);
         while (more.isPresent()) {
-            left = more.get().at(tokens.get(first).start(), tokens.get(at - 1).end());
+            left = more.get().at(tokens.from(first), tokens.to(tokens.at() - 1));
             more = infix(left, least);
             if (more.isPresent()) {
                 // each further operator in a row nests the tree one level deeper
-                deeper();
+                tokens.deeper();
                 links++;
             }
         }
-        for (; links > 0; links--) {
-            higher();
-        }
-        higher();
+        tokens.higher(links + 1);
         return left;
     }
 
     private Optional<Term> infix(Term left, int least) {
-        if (atEnd()) {
+        if (tokens.atEnd()) {
             return Optional.empty();
         }
-        if (is(":") && at + 1 < tokens.size() && tokens.get(at + 1).is(":")) {
-            at += 2;
+        if (tokens.is(":") && tokens.isAhead(1, ":")) {
+            tokens.advance(2);
             return Optional.of(Term.of(Kind.CAST, type(), left));
         }
-        if (is("[")) {
-            at++;
+        if (tokens.is("[")) {
+            tokens.advance();
             Term index = expression(0);
-            expect("]");
+            tokens.expect("]");
             return Optional.of(Term.operator("at", left, index));
         }
-        if (is(".") && tokens.get(at - 1).is(")")) {
-            at++;
+        if (tokens.is(".") && tokens.isAhead(-1, ")")) {
+            tokens.advance();
             return Optional.of(Term.operator("field", left,
-                    Term.of(Kind.NAME, accept("*") ? "*" : name().toLowerCase(Locale.ROOT))));
+                    Term.of(Kind.NAME, tokens.accept("*") ? "*" : tokens.name().toLowerCase(Locale.ROOT))));
         }
-        if (is("collate")) {
-            at++;
-            String name = name();
-            return Optional.of(Term.of(Kind.CALL, "collate", left, Term.of(Kind.NAME, accept(".") ? name() : name)));
+        if (tokens.is("collate")) {
+            tokens.advance();
+            String first = tokens.name();
+            String name = tokens.accept(".") ? tokens.name() : first;
+            return Optional.of(Term.of(Kind.CALL, "collate", left, Term.of(Kind.NAME, name)));
         }
-        if (is("at") && at + 2 < tokens.size() && tokens.get(at + 1).is("time")) {
-            at += 3;
+        if (tokens.is("at") && tokens.isAhead(1, "time")) {
+            tokens.advance(3);
             return Optional.of(Term.operator("at time zone", left, expression(SIGN)));
         }
-        if (is("or") && least < OR) {
+        if (tokens.is("or") && least < OR) {
             return Optional.of(joined(left, "or", OR));
         }
-        if (is("and") && least < AND) {
+        if (tokens.is("and") && least < AND) {
             return Optional.of(joined(left, "and", AND));
         }
         if (least < COMPARISON) {
@@ -142,7 +142,7 @@ final class ExpressionReader extends TokenReader {
                 return test;
             }
         }
-        if (is("mod") && least < PRODUCT) {
+        if (tokens.is("mod") && least < PRODUCT) {
             return binary(left, "%", 1, PRODUCT);
         }
         return operation(left, least);
@@ -174,21 +174,21 @@ final class ExpressionReader extends TokenReader {
     /** Operands with one operator between, whose order of being applied does not matter: there may be thousands. */
     private Term joined(Term left, String word, int binding) {
         List<Term> operands = new ArrayList<>(left.isOperator(word) ? left.parts() : List.of(left));
-        while (is(word) || operator().equals(word)) {
-            at += operator().equals(word) ? word.length() : 1;
+        while (tokens.is(word) || operator().equals(word)) {
+            tokens.advance(operator().equals(word) ? word.length() : 1);
             operands.add(expression(binding));
         }
         return new Term(Kind.OPERATOR, word, operands);
     }
 
     private Optional<Term> binary(Term left, String word, int tokensLong, int binding) {
-        at += tokensLong;
-        boolean all = is("all") || is("any") || is("some");
+        tokens.advance(tokensLong);
+        boolean all = tokens.is("all") || tokens.is("any") || tokens.is("some");
         if (all && binding == COMPARISON) {
-            String which = tokens.get(at++).text().toLowerCase(Locale.ROOT);
-            expect("(");
-            Term list = isQuery() ? query() : expression(0);
-            expect(")");
+            String which = tokens.lower();
+            tokens.expect("(");
+            Term list = tokens.isQuery() ? query() : expression(0);
+            tokens.expect(")");
             return Optional.of(Term.operator(word + " " + (which.equals("some") ? "any" : which), left, list));
         }
         return Optional.of(Term.operator(word, left, expression(binding)));
@@ -196,37 +196,37 @@ final class ExpressionReader extends TokenReader {
 
     /** IS, IN, BETWEEN, LIKE and their opposites. */
     private Optional<Term> test(Term left) {
-        return from(new PredicateReader(tokens, at, depth()), reader -> reader.test(left));
+        return new PredicateReader(tokens).test(left);
     }
 
     /** Reads a list, or a query, up to the sign that ends it. */
     Term list(String end) {
         List<Term> items = new ArrayList<>();
-        if (isQuery()) {
+        if (tokens.isQuery()) {
             items.add(query());
-            expect(end);
-        } else if (!accept(end)) {
+            tokens.expect(end);
+        } else if (!tokens.accept(end)) {
             do {
                 items.add(expression(0));
-            } while (accept(","));
-            expect(end);
+            } while (tokens.accept(","));
+            tokens.expect(end);
         }
         return new Term(Kind.LIST, "", items);
     }
 
     private Term prefix() {
-        if (atEnd()) {
+        if (tokens.atEnd()) {
             throw new GivenUp();
         }
-        Token token = tokens.get(at);
+        Token token = tokens.peek();
         switch (token.kind()) {
             case STRING -> {
-                at++;
+                tokens.advance();
                 return text(token);
             }
             case NUMBER -> {
-                at++;
-                return number(token);
+                tokens.advance();
+                return Term.of(Kind.NUMBER, token.text());
             }
             case QUOTED_NAME -> {
                 return named();
@@ -241,45 +241,38 @@ final class ExpressionReader extends TokenReader {
         }
     }
 
+    /** A text, perhaps with a mark before it that says how it is written, or that it stands for bytes or bits. */
     private static Term text(Token token) {
-        return Term.of(Kind.TEXT, token.text().substring(1, token.text().length() - 1).replace("''", "'"));
-    }
-
-    /** A number with the exponent that the lexer leaves as a word behind it. */
-    private Term number(Token token) {
-        String text = token.text();
-        if (at < tokens.size() && tokens.get(at).start() == token.end()
-                && tokens.get(at).text().matches("[eE][0-9]*")) {
-            text += tokens.get(at++).text();
-            if (text.endsWith("e") || text.endsWith("E")) {
-                text += (is("-") || is("+") ? tokens.get(at++).text() : "") + tokens.get(at++).text();
-            }
-        }
-        return Term.of(Kind.NUMBER, text);
+        Term text = Term.of(Kind.TEXT, token.string());
+        return switch (token.mark()) {
+            case "e" -> Term.of(Kind.TEXT, text.word().replace("\\\\", "\\"));
+            case "x", "b" -> Term.of(Kind.CALL, token.mark(), text);
+            default -> text;
+        };
     }
 
     private Term sign() {
-        if (accept("(")) {
-            if (isQuery()) {
+        if (tokens.accept("(")) {
+            if (tokens.isQuery()) {
                 Term query = query();
-                expect(")");
+                tokens.expect(")");
                 return query;
             }
             Term inside = expression(0);
-            if (accept(",")) {
+            if (tokens.accept(",")) {
                 List<Term> items = new ArrayList<>(List.of(inside));
                 do {
                     items.add(expression(0));
-                } while (accept(","));
+                } while (tokens.accept(","));
                 inside = new Term(Kind.LIST, "", items);
             }
-            expect(")");
+            tokens.expect(")");
             return inside;
         }
-        if (accept("-")) {
+        if (tokens.accept("-")) {
             return Term.operator("-", expression(SIGN));
         }
-        if (accept("+")) {
+        if (tokens.accept("+")) {
             return expression(SIGN);
         }
         throw new GivenUp();
@@ -287,16 +280,16 @@ final class ExpressionReader extends TokenReader {
 
     private Term word(Token token) {
         String word = token.text().toLowerCase(Locale.ROOT);
-        Token.Kind next = at + 1 < tokens.size() ? tokens.get(at + 1).kind() : Token.Kind.END;
-        boolean call = at + 1 < tokens.size() && tokens.get(at + 1).is("(");
+        Token.Kind next = tokens.kind(tokens.at() + 1);
+        boolean call = tokens.isAhead(1, "(");
         boolean typed = next == Token.Kind.STRING
-                && (TYPED.contains(word) || word.startsWith("_") || tokens.get(at + 1).start() == token.end());
+                && (TYPED.contains(word) || word.startsWith("_") || tokens.peek(1).start() == token.end());
         if (typed) {
             return literal(word);
         }
         switch (word) {
             case "not" -> {
-                at++;
+                tokens.advance();
                 return Term.operator("not", expression(NOT));
             }
             case "case" -> {
@@ -309,28 +302,28 @@ final class ExpressionReader extends TokenReader {
                 return array();
             }
             case "row" -> {
-                at++;
-                expect("(");
+                tokens.advance();
+                tokens.expect("(");
                 return list(")");
             }
             case "exists" -> {
-                at++;
-                expect("(");
+                tokens.advance();
+                tokens.expect("(");
                 Term query = query();
-                expect(")");
+                tokens.expect(")");
                 return Term.of(Kind.CALL, word, query);
             }
             case "interval" -> {
-                at++;
+                tokens.advance();
                 Term amount = expression(SIGN);
-                return Term.of(Kind.CALL, "interval", amount, Term.of(Kind.WORD, plainWord()));
+                return Term.of(Kind.CALL, "interval", amount, Term.of(Kind.WORD, tokens.plainWord()));
             }
             case "next" -> {
-                return isAhead(1, "value") && isAhead(2, "for") ? nextValue() : named();
+                return tokens.isAhead(1, "value") && tokens.isAhead(2, "for") ? nextValue() : named();
             }
             default -> {
                 if (!call && WORD_VALUES.contains(word)) {
-                    at++;
+                    tokens.advance();
                     return Term.of(Kind.WORD, word);
                 }
                 return named();
@@ -338,146 +331,139 @@ final class ExpressionReader extends TokenReader {
         }
     }
 
-    /** A text behind a word that says what it is: a date, an interval, an escaped text, bits. */
+    /** A text behind a word that says what it is: a date, an interval, letters of a character set. */
     private Term literal(String word) {
-        at += 2;
-        Term text = text(tokens.get(at - 1));
-        if (word.equals("interval")) {
-            while (at < tokens.size()
-                    && CastTypeReader.measures(tokens.get(at).text().toLowerCase(Locale.ROOT))) {
-                at++;
-            }
+        tokens.advance();
+        Term text = text(tokens.next());
+        while (word.equals("interval") && CastTypeReader.measures(tokens.peek().text().toLowerCase(Locale.ROOT))) {
+            tokens.advance();
         }
-        if (word.equals("e")) {
-            return Term.of(Kind.TEXT, text.word().replace("\\\\", "\\"));
-        }
-        return word.equals("x") || word.equals("b") ? Term.of(Kind.CALL, word, text) : text;
+        return text;
     }
 
     /** ISO/IEC 9075-2, 6.14. */
     private Term nextValue() {
-        at += 3;
+        tokens.advance(3);
         List<Term> names = new ArrayList<>();
         do {
-            names.add(Term.of(Kind.WORD, name()));
-        } while (accept("."));
+            names.add(Term.of(Kind.WORD, tokens.name()));
+        } while (tokens.accept("."));
         return new Term(Kind.CALL, "next value for", names);
     }
 
     private Term array() {
-        at++;
-        if (accept("(")) {
+        tokens.advance();
+        if (tokens.accept("(")) {
             Term query = query();
-            expect(")");
+            tokens.expect(")");
             return Term.of(Kind.CALL, "array of", query);
         }
-        expect("[");
+        tokens.expect("[");
         return Term.of(Kind.CALL, "array", list("]"));
     }
 
     private Term cases() {
-        at++;
+        tokens.advance();
         List<Term> parts = new ArrayList<>();
-        if (!is("when")) {
+        if (!tokens.is("when")) {
             parts.add(expression(0));
         }
-        while (accept("when")) {
+        while (tokens.accept("when")) {
             Term when = expression(0);
-            expect("then");
+            tokens.expect("then");
             parts.add(Term.operator("when", when, expression(0)));
         }
-        if (accept("else")) {
+        if (tokens.accept("else")) {
             parts.add(expression(0));
         }
-        expect("end");
+        tokens.expect("end");
         return new Term(Kind.CALL, "case", parts);
     }
 
     private Term cast() {
-        at++;
-        expect("(");
+        tokens.advance();
+        tokens.expect("(");
         Term value = expression(0);
-        expect("as");
+        tokens.expect("as");
         Term cast = Term.of(Kind.CAST, type(), value);
-        expect(")");
+        tokens.expect(")");
         return cast;
     }
 
     private String type() {
-        return from(new CastTypeReader(tokens, at, depth()), reader -> reader.type());
+        return new CastTypeReader(tokens).type();
     }
 
     private Term window(Term call) {
-        return from(new WindowReader(tokens, at, depth()), reader -> reader.window(call));
+        return new WindowReader(tokens).window(call);
     }
 
     /** A column with the table that is named before it, or a function with its arguments. */
     private Term named() {
-        String name = name();
+        String name = tokens.name();
         List<Term> before = List.of();
-        while (is(".") && at + 1 < tokens.size() && (tokens.get(at + 1).isName() || isAhead(1, "*"))) {
-            at++;
+        while (tokens.is(".") && (tokens.peek(1).isName() || tokens.isAhead(1, "*"))) {
+            tokens.advance();
             before = List.of(Term.of(Kind.NAME, name.toLowerCase(Locale.ROOT)));
-            name = accept("*") ? "*" : name();
+            name = tokens.accept("*") ? "*" : tokens.name();
         }
-        if (!accept("(")) {
+        if (!tokens.accept("(")) {
             return new Term(Kind.NAME, name.toLowerCase(Locale.ROOT), before);
         }
         Term call = new Term(Kind.CALL, name.toLowerCase(Locale.ROOT), arguments());
-        accept("respect", "nulls");
+        tokens.accept("respect", "nulls");
         return window(call);
     }
 
     private Term ordering() {
-        return from(new QueryReader(tokens, at, depth()), reader -> reader.ordering());
+        return new QueryReader(tokens).ordering();
     }
 
     /** Arguments with commas, or with the words that ISO/IEC 9075-2, 6.30 to 6.32 puts between them. */
     private List<Term> arguments() {
         List<Term> parts = new ArrayList<>();
-        if (accept(")")) {
+        if (tokens.accept(")")) {
             return parts;
         }
-        if (accept("*")) {
-            expect(")");
+        if (tokens.accept("*")) {
+            tokens.expect(")");
             return List.of(Term.of(Kind.WORD, "*"));
         }
         for (String side : List.of("both", "leading", "trailing")) {
-            if (accept(side)) {
+            if (tokens.accept(side)) {
                 parts.add(Term.of(Kind.WORD, side));
             }
         }
-        if (accept("distinct")) {
+        if (tokens.accept("distinct")) {
             parts.add(Term.of(Kind.WORD, "distinct"));
         }
-        boolean more = !accept("from");
+        boolean more = !tokens.accept("from");
         if (!more) {
             parts.add(expression(0));
         }
         while (more) {
-            boolean spread = accept("variadic");
+            boolean spread = tokens.accept("variadic");
             Term part = expression(inArguments());
             parts.addAll(spread && part.kind() == Kind.CALL && part.word().equals("array")
                     ? part.parts().getFirst().parts() : List.of(part));
-            more = accept(",") || accept("from") || accept("for") || accept("in") || accept("using")
-                    || accept("separator");
+            more = Stream.of(",", "from", "for", "in", "using", "separator").anyMatch(word -> tokens.accept(word));
         }
-        if (is("order")) {
+        if (tokens.is("order")) {
             parts.add(ordering());
-            if (accept("separator")) {
+            if (tokens.accept("separator")) {
                 parts.add(expression(0));
             }
         }
-        if (accept(",")) {
+        if (tokens.accept(",")) {
             parts.add(expression(0));
         }
-        expect(")");
+        tokens.expect(")");
         return parts;
     }
 
     /** POSITION has the word IN between its arguments, so that no test may be read there. */
     private int inArguments() {
-        boolean position = at >= 2 && tokens.get(at - 1).is("(") && tokens.get(at - 2).is("position");
+        boolean position = tokens.at() >= 2 && tokens.isAhead(-1, "(") && tokens.isAhead(-2, "position");
         return position ? COMPARISON : 0;
     }
 }

@@ -1,5 +1,6 @@
 package entaxis.core.expression;
 
+import entaxis.core.expression.ExpressionCursor.GivenUp;
 import entaxis.core.expression.Term.Kind;
 import entaxis.core.token.Token;
 import java.util.ArrayList;
@@ -13,14 +14,16 @@ import java.util.Set;
  * inner joins stand among those of WHERE, an outer join is a group of tables that need not be there. Gives up on what
  * it does not know. Linear.
  */
-final class QueryReader extends TokenReader {
+final class QueryReader {
     private static final Set<String> CLAUSES = Set.of("where", "group", "having", "order", "limit", "offset", "fetch",
             "union", "except", "intersect", "minus", "on", "using", "inner", "left", "right",
             "full", "cross", "natural", "join", "straight_join", "window", "for", "with", "as", "from", "tablesample");
     private static final Term NONE = Term.of(Kind.LIST, "");
 
-    QueryReader(List<Token> tokens, int at, int depth) {
-        super(tokens, at, depth);
+    private final ExpressionCursor tokens;
+
+    QueryReader(ExpressionCursor tokens) {
+        this.tokens = tokens;
     }
 
     /** Tables that are joined with each other, and what holds for them. */
@@ -55,21 +58,21 @@ final class QueryReader extends TokenReader {
      * none if something in it is not known here.
      */
     static Optional<Term> view(String sql) {
-        QueryReader reader = new QueryReader(of(sql), 0, 0);
+        QueryReader reader = new QueryReader(new ExpressionCursor(sql));
         try {
             boolean stored = false;
-            while (!reader.accept("view")) {
-                stored |= reader.is("materialized");
+            while (!reader.tokens.accept("view")) {
+                stored |= reader.tokens.is("materialized");
                 reader.pass();
             }
-            reader.accept("if", "not");
-            reader.accept("exists");
-            reader.name();
-            while (reader.accept(".")) {
-                reader.name();
+            reader.tokens.accept("if", "not");
+            reader.tokens.accept("exists");
+            reader.tokens.name();
+            while (reader.tokens.accept(".")) {
+                reader.tokens.name();
             }
-            Term columns = reader.is("(") ? reader.names() : NONE;
-            while (!reader.accept("as")) {
+            Term columns = reader.tokens.is("(") ? reader.names() : NONE;
+            while (!reader.tokens.accept("as")) {
                 reader.pass();
             }
             Term query = reader.query();
@@ -82,72 +85,72 @@ final class QueryReader extends TokenReader {
 
     /** What may follow the query of a view does not change what it gives. */
     private boolean ended() {
-        if (accept("with")) {
-            while (!atEnd() && tokens.get(at).isName()) {
-                at++;
+        if (tokens.accept("with")) {
+            while (!tokens.atEnd() && tokens.peek().isName()) {
+                tokens.advance();
             }
         }
-        return atEnd();
+        return tokens.atEnd();
     }
 
     private void pass() {
-        if (atEnd()) {
+        if (tokens.atEnd()) {
             throw new GivenUp();
         }
-        at++;
+        tokens.advance();
     }
 
     private Term expression() {
-        return from(new ExpressionReader(tokens, at, depth()), reader -> reader.expression(0));
+        return new ExpressionReader(tokens).expression(0);
     }
 
     /** A list of names in brackets. */
     private Term names() {
-        expect("(");
+        tokens.expect("(");
         List<Term> names = new ArrayList<>();
         do {
-            names.add(Term.of(Kind.NAME, name().toLowerCase(Locale.ROOT)));
-        } while (accept(","));
-        expect(")");
+            names.add(Term.of(Kind.NAME, tokens.name().toLowerCase(Locale.ROOT)));
+        } while (tokens.accept(","));
+        tokens.expect(")");
         return new Term(Kind.LIST, "", names);
     }
 
     Term query() {
-        deeper();
+        tokens.deeper();
         Term query;
-        if (accept("with")) {
-            accept("recursive");
+        if (tokens.accept("with")) {
+            tokens.accept("recursive");
             List<Term> named = new ArrayList<>();
             do {
                 named.add(named());
-            } while (accept(","));
+            } while (tokens.accept(","));
             query = Term.of(Kind.CALL, "with", new Term(Kind.LIST, "", named), sorted(united()));
         } else {
             query = sorted(united());
         }
-        higher();
+        tokens.higher();
         return query;
     }
 
     private Term named() {
-        Term name = Term.of(Kind.NAME, name().toLowerCase(Locale.ROOT));
-        Term columns = is("(") ? names() : NONE;
-        expect("as");
-        accept("not");
-        accept("materialized");
-        expect("(");
+        Term name = Term.of(Kind.NAME, tokens.name().toLowerCase(Locale.ROOT));
+        Term columns = tokens.is("(") ? names() : NONE;
+        tokens.expect("as");
+        tokens.accept("not");
+        tokens.accept("materialized");
+        tokens.expect("(");
         Term query = query();
-        expect(")");
+        tokens.expect(")");
         return Term.operator("named", name, columns, query);
     }
 
     private Term united() {
         Term left = intersected();
-        while (is("union") || is("except") || is("minus")) {
-            String word = accept("union") ? "union" : "except";
+        while (tokens.is("union") || tokens.is("except") || tokens.is("minus")) {
+            String word = tokens.accept("union") ? "union" : "except";
             acceptEither("minus", "except");
-            String kind = word + (accept("all") ? " all" : "");
-            accept("distinct");
+            String kind = word + (tokens.accept("all") ? " all" : "");
+            tokens.accept("distinct");
             left = Term.of(Kind.CALL, kind, left, intersected());
         }
         return left;
@@ -155,25 +158,25 @@ final class QueryReader extends TokenReader {
 
     private Term intersected() {
         Term left = simple();
-        while (accept("intersect")) {
-            String kind = "intersect" + (accept("all") ? " all" : "");
-            accept("distinct");
+        while (tokens.accept("intersect")) {
+            String kind = "intersect" + (tokens.accept("all") ? " all" : "");
+            tokens.accept("distinct");
             left = Term.of(Kind.CALL, kind, left, simple());
         }
         return left;
     }
 
     private Term simple() {
-        if (accept("(")) {
+        if (tokens.accept("(")) {
             Term query = query();
-            expect(")");
+            tokens.expect(")");
             return query;
         }
-        if (accept("values")) {
+        if (tokens.accept("values")) {
             List<Term> rows = new ArrayList<>();
             do {
                 rows.add(expression());
-            } while (accept(","));
+            } while (tokens.accept(","));
             return new Term(Kind.CALL, "values", rows);
         }
         return select();
@@ -181,9 +184,9 @@ final class QueryReader extends TokenReader {
 
     /** A query with its order and its limits, if it has any. */
     private Term sorted(Term query) {
-        Term order = is("order") ? ordering() : NONE;
+        Term order = tokens.is("order") ? ordering() : NONE;
         List<Term> limits = new ArrayList<>();
-        while (is("limit") || is("offset") || is("fetch")) {
+        while (tokens.is("limit") || tokens.is("offset") || tokens.is("fetch")) {
             limits(limits);
         }
         return order.equals(NONE) && limits.isEmpty() ? query
@@ -191,71 +194,71 @@ final class QueryReader extends TokenReader {
     }
 
     private void limits(List<Term> limits) {
-        if (accept("limit")) {
+        if (tokens.accept("limit")) {
             Term first = expression();
-            if (accept(",")) {
+            if (tokens.accept(",")) {
                 limits.add(Term.operator("offset", first));
                 first = expression();
             }
             limits.add(Term.operator("limit", first));
-        } else if (accept("offset")) {
+        } else if (tokens.accept("offset")) {
             limits.add(Term.operator("offset", expression()));
             acceptEither("rows", "row");
         } else {
-            expect("fetch");
+            tokens.expect("fetch");
             acceptEither("first", "next");
-            Term number = is("row") || is("rows") ? Term.of(Kind.NUMBER, "1") : expression();
+            Term number = tokens.is("row") || tokens.is("rows") ? Term.of(Kind.NUMBER, "1") : expression();
             acceptEither("rows", "row");
-            String ties = accept("with", "ties") ? " with ties" : "";
-            accept("only");
+            String ties = tokens.accept("with", "ties") ? " with ties" : "";
+            tokens.accept("only");
             limits.add(Term.operator("limit" + ties, number));
         }
     }
 
     private void acceptEither(String one, String other) {
-        if (!accept(one)) {
-            accept(other);
+        if (!tokens.accept(one)) {
+            tokens.accept(other);
         }
     }
 
     /** ORDER BY with its directions; where nulls come is left to the engine's default. */
     Term ordering() {
-        expect("order");
-        expect("by");
+        tokens.expect("order");
+        tokens.expect("by");
         List<Term> parts = new ArrayList<>();
         do {
             Term value = expression();
-            boolean down = accept("desc");
-            accept("asc");
-            accept("nulls", "first");
-            accept("nulls", "last");
+            boolean down = tokens.accept("desc");
+            tokens.accept("asc");
+            tokens.accept("nulls", "first");
+            tokens.accept("nulls", "last");
             parts.add(Term.operator(down ? "down" : "up", value));
-        } while (accept(","));
+        } while (tokens.accept(","));
         return new Term(Kind.LIST, "order", parts);
     }
 
     private Term select() {
-        expect("select");
-        accept("all");
+        tokens.expect("select");
+        tokens.accept("all");
         Term once = NONE;
-        if (accept("distinct")) {
+        if (tokens.accept("distinct")) {
             once = Term.of(Kind.WORD, "distinct");
-            if (accept("on")) {
-                expect("(");
+            if (tokens.accept("on")) {
+                tokens.expect("(");
                 once = Term.operator("distinct on", list());
-                expect(")");
+                tokens.expect(")");
             }
         }
         List<Term> items = new ArrayList<>();
         do {
             items.add(item());
-        } while (accept(","));
-        Joined from = accept("from") ? tables() : new Joined(List.of(), List.of());
-        if (accept("where")) {
+        } while (tokens.accept(","));
+        Joined from = tokens.accept("from") ? tables() : new Joined(List.of(), List.of());
+        if (tokens.accept("where")) {
             from = from.where(expression());
         }
-        Term group = accept("group", "by") ? new Term(Kind.LIST, "group", list().parts()) : NONE;
-        Term having = accept("having") ? expression() : NONE;
+        Term group = tokens.accept("group", "by") ? new Term(Kind.LIST, "group", list().parts()) : NONE;
+        Term having = tokens.accept("having") ? expression() : NONE;
         return Term.of(Kind.CALL, "select", once, new Term(Kind.LIST, "items", items), from.term(), group, having);
     }
 
@@ -263,41 +266,41 @@ final class QueryReader extends TokenReader {
         List<Term> parts = new ArrayList<>();
         do {
             parts.add(expression());
-        } while (accept(","));
+        } while (tokens.accept(","));
         return new Term(Kind.LIST, "", parts);
     }
 
     private Term item() {
-        Term value = accept("*") ? Term.of(Kind.NAME, "*") : expression();
-        boolean named = accept("as") || !atEnd() && tokens.get(at).isName() && !clause();
-        return Term.operator("as", value, named ? Term.of(Kind.NAME, name().toLowerCase(Locale.ROOT)) : NONE);
+        Term value = tokens.accept("*") ? Term.of(Kind.NAME, "*") : expression();
+        boolean named = tokens.accept("as") || !tokens.atEnd() && tokens.peek().isName() && !clause();
+        return Term.operator("as", value, named ? Term.of(Kind.NAME, tokens.name().toLowerCase(Locale.ROOT)) : NONE);
     }
 
     private boolean clause() {
-        return tokens.get(at).kind() == Token.Kind.WORD
-                && CLAUSES.contains(tokens.get(at).text().toLowerCase(Locale.ROOT));
+        return tokens.peek().kind() == Token.Kind.WORD
+                && CLAUSES.contains(tokens.peek().text().toLowerCase(Locale.ROOT));
     }
 
     private Joined tables() {
         Joined all = joined();
-        while (accept(",")) {
+        while (tokens.accept(",")) {
             all = all.and(joined());
         }
         return all;
     }
 
     private Joined joined() {
-        deeper();
+        tokens.deeper();
         Joined left = table();
         while (true) {
-            if (accept("cross", "join")) {
+            if (tokens.accept("cross", "join")) {
                 left = left.and(table());
                 continue;
             }
-            String kind = is("left") || is("right") || is("full") ? plainWord() : "inner";
-            accept(kind.equals("inner") ? "inner" : "outer");
-            if (!accept("join")) {
-                higher();
+            String kind = tokens.is("left") || tokens.is("right") || tokens.is("full") ? tokens.plainWord() : "inner";
+            tokens.accept(kind.equals("inner") ? "inner" : "outer");
+            if (!tokens.accept("join")) {
+                tokens.higher();
                 return left;
             }
             Joined right = table();
@@ -313,10 +316,10 @@ final class QueryReader extends TokenReader {
     }
 
     private Term condition(String kind) {
-        if (accept("on")) {
+        if (tokens.accept("on")) {
             return expression();
         }
-        if (accept("using")) {
+        if (tokens.accept("using")) {
             List<Term> equal = names().parts().stream().map(column -> Term.operator("=", column, column)).toList();
             return new Term(Kind.OPERATOR, "and", equal);
         }
@@ -327,26 +330,26 @@ final class QueryReader extends TokenReader {
     }
 
     private Joined table() {
-        accept("lateral");
-        if (accept("(")) {
-            if (is("select") || is("with") || is("values")) {
+        tokens.accept("lateral");
+        if (tokens.accept("(")) {
+            if (tokens.is("select") || tokens.is("with") || tokens.is("values")) {
                 Term query = query();
-                expect(")");
+                tokens.expect(")");
                 return new Joined(List.of(Term.operator("derived", query, columns(alias()))), List.of());
             }
             Joined inside = tables();
-            expect(")");
+            tokens.expect(")");
             return inside;
         }
-        int before = at;
-        String name = name();
-        while (accept(".")) {
-            name = name();
+        int before = tokens.at();
+        String name = tokens.name();
+        while (tokens.accept(".")) {
+            name = tokens.name();
         }
-        if (is("(")) {
-            at = before;
+        if (tokens.is("(")) {
+            tokens.goTo(before);
             Term rows = expression();
-            accept("with", "ordinality");
+            tokens.accept("with", "ordinality");
             return new Joined(List.of(Term.operator("derived", rows, columns(alias()))), List.of());
         }
         return new Joined(List.of(new Term(Kind.NAME, name.toLowerCase(Locale.ROOT), alias().stream().toList())),
@@ -359,11 +362,11 @@ final class QueryReader extends TokenReader {
 
     /** The name that a table has in a query, with those of its columns where they are listed. */
     private Optional<Term> alias() {
-        boolean named = accept("as") || !atEnd() && tokens.get(at).isName() && !clause();
+        boolean named = tokens.accept("as") || !tokens.atEnd() && tokens.peek().isName() && !clause();
         if (!named) {
             return Optional.empty();
         }
-        String name = name().toLowerCase(Locale.ROOT);
-        return Optional.of(new Term(Kind.NAME, name, is("(") ? List.of(names()) : List.of()));
+        String name = tokens.name().toLowerCase(Locale.ROOT);
+        return Optional.of(new Term(Kind.NAME, name, tokens.is("(") ? List.of(names()) : List.of()));
     }
 }

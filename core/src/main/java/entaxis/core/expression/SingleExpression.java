@@ -1,8 +1,8 @@
 package entaxis.core.expression;
 
 import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
+import entaxis.core.token.Token;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -23,7 +23,7 @@ public final class SingleExpression {
 
     /** What is wrong with it, for people; nothing if it is one expression. */
     public static Optional<String> fault(String text) {
-        List<Token> tokens = Lexer.tokens(text);
+        List<Token> tokens = Lexer.pieces(text);
         int depth = 0;
         boolean any = false;
         Optional<String> outside = Optional.empty();

@@ -2,7 +2,6 @@ package entaxis.core.reading;
 
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Token;
-import entaxis.core.token.Token.Kind;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashSet;
@@ -35,8 +34,7 @@ final class QueriedNames {
     private final Set<String> functions = new HashSet<>();
 
     QueriedNames(String text) {
-        this.tokens = Lexer.tokens(text).stream()
-                .filter(token -> token.kind() != Kind.SPACE && token.kind() != Kind.COMMENT).toList();
+        this.tokens = Lexer.tokens(text);
         boolean expected = false;
         for (int i = 0; i < tokens.size(); i++) {
             String word = word(i);

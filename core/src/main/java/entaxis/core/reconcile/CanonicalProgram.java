@@ -41,9 +41,7 @@ final class CanonicalProgram {
 
     private CanonicalProgram(String text, Target engine) {
         this.words = WORDS.computeIfAbsent(engine, CanonicalProgram::words);
-        this.tokens = Lexer.tokens(text).stream().filter(
-                token -> token.kind() != Kind.SPACE && token.kind() != Kind.COMMENT && !token.text().equals("`"))
-                .toList();
+        this.tokens = Lexer.tokens(text).stream().filter(token -> !token.text().equals("`")).toList();
         read();
     }
 
@@ -173,7 +171,7 @@ final class CanonicalProgram {
             } else if (lower.equals("enum") && is(i + 1, "(")) {
                 i = closed(i);
             } else if (token.kind() == Kind.STRING) {
-                constants.add(token.text().substring(1, token.text().length() - 1).replaceFirst("^-", ""));
+                constants.add(token.string().replaceFirst("^-", ""));
             } else if (token.kind() == Kind.NUMBER && !ordering && !(is(i - 1, "(") && SIZED.contains(lower(i - 2)))
                     && !(is(i - 1, ",") && is(i - 3, "(") && SIZED.contains(lower(i - 4)))) {
                 constants.add(lower);

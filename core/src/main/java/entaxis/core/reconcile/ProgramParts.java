@@ -61,7 +61,7 @@ public record ProgramParts(String head, Set<String> words, Optional<String> kept
             if (token.kind() == Token.Kind.WORD && asked.contains(spelled) && !cast && !denied) {
                 words.add(spelled);
             }
-            before = token.kind() == Token.Kind.SPACE ? before : word;
+            before = word;
         }
         return words;
     }

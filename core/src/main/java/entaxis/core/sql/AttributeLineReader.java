@@ -6,8 +6,8 @@ import entaxis.core.sql.AttributeLine.Fault;
 import entaxis.core.sql.AttributeLine.Reading;
 import entaxis.core.sql.AttributeLine.Understood;
 import entaxis.core.token.Token.Kind;
+import entaxis.core.token.TokenCursor;
 import entaxis.core.token.Token;
-import entaxis.core.token.LineCursor;
 import entaxis.core.type.SqlType.IntegerSize;
 import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType;
@@ -36,7 +36,7 @@ public final class AttributeLineReader {
             "generated", "constraint", "references", "comment");
 
     private final int number;
-    private final LineCursor cursor;
+    private final TokenCursor cursor;
     private final TypeNames types;
     private boolean required;
     private Optional<String> defaultValue = Optional.empty();
@@ -52,7 +52,7 @@ public final class AttributeLineReader {
     private AttributeLineReader(int number, String line, TypeNames types) {
         this.number = number;
         this.types = types;
-        this.cursor = new LineCursor(line);
+        this.cursor = TokenCursor.withComments(line);
     }
 
     /**
@@ -86,7 +86,7 @@ public final class AttributeLineReader {
 
     /** An expression or condition as it stands alone in a field: complete, and free of anything that would end it. */
     public static Optional<String> expressionFault(String text) {
-        LineCursor cursor = new LineCursor(text);
+        TokenCursor cursor = TokenCursor.withComments(text);
         int depth = 0;
         while (!cursor.atEnd()) {
             Token token = cursor.next();
@@ -219,7 +219,7 @@ public final class AttributeLineReader {
             }
             boolean negative = cursor.accept("-");
             Token digits = cursor.next();
-            if (digits.kind() != Kind.NUMBER || digits.text().length() > 18 || digits.text().contains(".")) {
+            if (!digits.isWholeNumber() || digits.text().length() > 18) {
                 return Optional.of("“" + shortened(digits.text())
                         + "” is no whole number; as in: generated always as identity (start with 100 increment by 10)");
             }

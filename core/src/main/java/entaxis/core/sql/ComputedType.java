@@ -26,8 +26,7 @@ final class ComputedType {
 
     /** The type of an expression over a table's columns. Linear in the expression. */
     static SqlType of(Expression expression, Table table, UnaryOperator<SqlType> known) {
-        List<Token> tokens = Lexer.tokens(expression.text()).stream()
-                .filter(token -> token.kind() != Token.Kind.SPACE && token.kind() != Token.Kind.COMMENT).toList();
+        List<Token> tokens = Lexer.tokens(expression.text());
         List<SqlType> operands = expression.columns().stream()
                 .flatMap(name -> table.columns().stream()
                         .filter(column -> column.name().equalsIgnoreCase(name) && !column.type().text().isEmpty())

@@ -54,7 +54,7 @@ final class Expressions {
     private static String pieces(String sql, Dialect dialect) {
         Map<String, String> words = dialect.exchangedWords();
         StringBuilder text = new StringBuilder(sql.length());
-        List<Token> tokens = Lexer.tokens(sql);
+        List<Token> tokens = Lexer.pieces(sql);
         for (int i = 0; i < tokens.size(); i++) {
             Token token = tokens.get(i);
             if (!dialect.typedLiterals() && typed(tokens, i)) {

@@ -9,7 +9,7 @@ import entaxis.core.design.KeyPart;
 import entaxis.core.design.SqlName;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.Table;
-import entaxis.core.token.LineCursor;
+import entaxis.core.token.TokenCursor;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -33,7 +33,7 @@ public final class IndexLineReader {
 
     /** Reads one index; columns are looked up in the table, those that relationships made among them. */
     public static Reading read(String text, Table table) {
-        LineCursor cursor = new LineCursor(text.strip().replaceFirst(";$", ""));
+        TokenCursor cursor = TokenCursor.withComments(text.strip().replaceFirst(";$", ""));
         cursor.accept("create");
         boolean unique = cursor.accept("unique");
         cursor.accept("index");

@@ -1,8 +1,8 @@
 package entaxis.core.sql;
 
 import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
+import entaxis.core.token.Token;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -24,8 +24,7 @@ public final class IndexOrdering {
 
     /** What is said behind a part of an index, without what goes without saying, in one spelling. */
     public static String canonical(String said, boolean descending) {
-        List<Token> tokens = Lexer.tokens(said).stream()
-                .filter(token -> token.kind() != Kind.SPACE && token.kind() != Kind.COMMENT).toList();
+        List<Token> tokens = Lexer.tokens(said);
         List<String> words = new ArrayList<>();
         for (int i = 0; i < tokens.size(); i++) {
             Token token = tokens.get(i);
@@ -76,7 +75,7 @@ public final class IndexOrdering {
 
     /** What the definition of an index says behind each of its parts; the text is PostgreSQL's own. */
     public static List<String> ofDefinition(String definition) {
-        List<Token> tokens = Lexer.tokens(definition);
+        List<Token> tokens = Lexer.pieces(definition);
         List<String> orderings = new ArrayList<>();
         int at = 0;
         while (at < tokens.size() && !tokens.get(at).is("(")) {

@@ -11,8 +11,8 @@ import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
-import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.FieldDefinition;
@@ -217,7 +217,8 @@ public final class IsoNormalizer {
         }
         if (type instanceof BooleanType && dialect.truthAsNumbers()) {
             SqlText text = SqlText.of(bare);
-            String digit = Literals.number(text.at(text.is(0, "b") ? 1 : 0).text()).orElse(bare);
+            boolean bit = text.size() == 1 && text.at(0).mark().equals("b");
+            String digit = bit ? text.at(0).string() : Literals.number(bare).orElse(bare);
             bare = digit.equals("1") ? "true" : digit.equals("0") ? "false" : bare;
         }
         if (type instanceof BooleanType && dialect.truth(bare).isPresent()) {

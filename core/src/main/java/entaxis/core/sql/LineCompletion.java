@@ -33,7 +33,7 @@ public record LineCompletion(int from, List<String> options) {
      */
     public static LineCompletion of(String text, List<String> typeNames) {
         int start = text.lastIndexOf('\n') + 1;
-        List<Token> tokens = Lexer.tokens(text.substring(start));
+        List<Token> tokens = Lexer.pieces(text.substring(start));
         List<Token> words = new ArrayList<>(tokens.stream().filter(token -> token.kind() != Kind.SPACE).toList());
         boolean domain = words.size() > 1
                 && (words.getFirst().is("domain") || words.getFirst().is("create") && words.get(1).is("domain"));

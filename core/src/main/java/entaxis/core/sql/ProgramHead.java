@@ -3,8 +3,8 @@ package entaxis.core.sql;
 import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
 import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
+import entaxis.core.token.Token;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -24,8 +24,8 @@ public record ProgramHead(String arguments, String table) {
             return new ProgramHead("", "");
         }
         boolean routine = program.kind() == ProgramKind.FUNCTION || program.kind() == ProgramKind.PROCEDURE;
-        List<Token> tokens = (routine ? Lexer.tokens(program.text(), new ClosingBracket()) : Lexer.tokens(program
-                .text())).stream().filter(token -> token.kind() != Kind.COMMENT).toList();
+        List<Token> tokens = (routine ? Lexer.pieces(program.text(), new ClosingBracket())
+                : Lexer.pieces(program.text())).stream().filter(token -> token.kind() != Kind.COMMENT).toList();
         int at = 0;
         while (at < tokens.size() && !(tokens.get(at).kind() == Kind.WORD
                 && KINDS.contains(tokens.get(at).text().toLowerCase(java.util.Locale.ROOT)))) {

@@ -10,8 +10,8 @@ import entaxis.core.design.Structure.Field;
 import entaxis.core.design.Structure;
 import entaxis.core.design.TypeId;
 import entaxis.core.token.Token.Kind;
+import entaxis.core.token.TokenCursor;
 import entaxis.core.token.Token;
-import entaxis.core.token.LineCursor;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeNames;
 import entaxis.core.type.TypeReader;
@@ -41,8 +41,8 @@ public final class TypeLineReader {
     public static Reading read(String text, TypeId id, TypeNames names) {
         int comment = text.indexOf("--");
         String meaning = comment < 0 ? "" : text.substring(comment + 2).strip();
-        LineCursor cursor =
-                new LineCursor((comment < 0 ? text : text.substring(0, comment)).strip().replaceFirst(";$", ""));
+        String definition = comment < 0 ? text : text.substring(0, comment);
+        TokenCursor cursor = TokenCursor.withComments(definition.strip().replaceFirst(";$", ""));
         cursor.accept("create");
         boolean domain = cursor.accept("domain");
         boolean enumeration = !domain && (cursor.accept("enum") || cursor.accept("enumeration"));
@@ -63,7 +63,7 @@ public final class TypeLineReader {
                 : structure(cursor, id, name, meaning, names);
     }
 
-    private static Reading domain(LineCursor cursor, TypeId id, String name, String meaning, TypeNames names) {
+    private static Reading domain(TokenCursor cursor, TypeId id, String name, String meaning, TypeNames names) {
         String rest = cursor.rest();
         return switch (AttributeLineReader.readAll("x " + rest, names).stream().findFirst()
                 .orElse(new AttributeLine.Fault(1, 1, "The type that it is made of is missing."))) {
@@ -78,7 +78,7 @@ public final class TypeLineReader {
         };
     }
 
-    private static Reading enumeration(LineCursor cursor, TypeId id, String name, String meaning) {
+    private static Reading enumeration(TokenCursor cursor, TypeId id, String name, String meaning) {
         List<String> values = new ArrayList<>();
         boolean bracket = cursor.accept("(");
         while (!cursor.atEnd() && !(bracket && cursor.peek().is(")"))) {
@@ -87,7 +87,7 @@ public final class TypeLineReader {
                 return new NotDefined("“" + token.text()
                         + "” is no text in single quotes; list the values as in: ('dry', 'cold', 'frozen')");
             }
-            values.add(token.text().substring(1, token.text().length() - 1).replace("''", "'"));
+            values.add(token.string());
             if (!cursor.accept(",")) {
                 break;
             }
@@ -100,7 +100,7 @@ public final class TypeLineReader {
         return new Defined(new Enumeration(id, name, values, meaning));
     }
 
-    private static Reading structure(LineCursor cursor, TypeId id, String name, String meaning, TypeNames names) {
+    private static Reading structure(TokenCursor cursor, TypeId id, String name, String meaning, TypeNames names) {
         if (!cursor.accept("(")) {
             return new NotDefined(
                     "After the name of a type come enum and its values, or its fields in brackets, as in: type "

@@ -3,23 +3,24 @@ package entaxis.core.syntax;
 import entaxis.core.design.Attribute.Identity;
 import entaxis.core.schema.Deferral;
 import entaxis.core.statement.AlterColumnAction;
-import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.AlterTableAction;
+import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.TypeName;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 
 /** Reads ALTER COLUMN and ALTER CONSTRAINT of ALTER TABLE. */
 final class AlterColumnParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final ElementParsers parsers;
 
-    AlterColumnParser(TokenCursor tokens, ScriptSyntax syntax, ElementParsers parsers) {
+    AlterColumnParser(StatementCursor tokens, ScriptSyntax syntax, ElementParsers parsers) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.parsers = parsers;
@@ -175,7 +176,7 @@ final class AlterColumnParser {
 
     private Optional<String> otherSetting(List<AlterTableAction> into,
             Function<AlterColumnAction, AlterTableAction> altered) {
-        if (tokens.acceptReading("EXPRESSION")) {
+        if (tokens.accept("EXPRESSION")) {
             tokens.accept(Keyword.AS);
             into.add(altered.apply(new AlterColumnAction.SetExpression(parsers.expressions().inRound())));
             return Optional.empty();
@@ -245,7 +246,7 @@ final class AlterColumnParser {
             tokens.accept(Keyword.IF, Keyword.EXISTS);
             return new AlterColumnAction.DropIdentity();
         }
-        if (tokens.acceptReading("EXPRESSION")) {
+        if (tokens.accept("EXPRESSION")) {
             tokens.accept(Keyword.IF, Keyword.EXISTS);
             return new AlterColumnAction.DropExpression();
         }

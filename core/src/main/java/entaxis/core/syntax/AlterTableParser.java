@@ -1,16 +1,18 @@
 package entaxis.core.syntax;
 
+import entaxis.core.statement.AlterTableAction;
 import entaxis.core.statement.AlterTable;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.statement.AlterTableAction;
 import entaxis.core.statement.TableConstraint;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** Reads ALTER TABLE: ISO/IEC 9075-2, 11.10 to 11.30, and what each engine's manual has beside. */
 final class AlterTableParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final ElementParsers parsers;
     private final StatementEnd statementEnd;
@@ -21,7 +23,7 @@ final class AlterTableParser {
     private List<AlterTableAction> changes = new ArrayList<>();
     private int begin;
 
-    AlterTableParser(TokenCursor tokens, ScriptSyntax syntax, ElementParsers parsers, StatementEnd statementEnd) {
+    AlterTableParser(StatementCursor tokens, ScriptSyntax syntax, ElementParsers parsers, StatementEnd statementEnd) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.parsers = parsers;
@@ -129,7 +131,7 @@ final class AlterTableParser {
     }
 
     private boolean drop() {
-        if (syntax.takes(SyntaxRule.UNUSED_COLUMNS) && tokens.reads("UNUSED")) {
+        if (syntax.takes(SyntaxRule.UNUSED_COLUMNS) && tokens.is("UNUSED")) {
             return skip("storage options");
         }
         if (tokens.is(Keyword.PARTITION)) {
@@ -203,9 +205,9 @@ final class AlterTableParser {
                 changes.add(new AlterTableAction.SetFirstNumber(parsers.numbers().wholeNumber()));
             }
             default -> {
-                boolean word = tokens.kind(tokens.at()) == TokenizedStatement.WORD;
+                boolean word = tokens.kind() == Kind.WORD;
                 if (tokens.sign(tokens.at() + 1, '=') || word && syntax.takes(SyntaxRule.STORAGE_WORDS)
-                        || tokens.reads("REBUILD") || tokens.reads("RESET")) {
+                        || tokens.is("REBUILD") || tokens.is("RESET")) {
                     return skip("storage options");
                 }
                 throw tokens.unreadable("this change of a table is not known here");
@@ -223,7 +225,7 @@ final class AlterTableParser {
 
     private boolean set() {
         tokens.advance();
-        if (syntax.takes(SyntaxRule.UNUSED_COLUMNS) && tokens.acceptReading("UNUSED")) {
+        if (syntax.takes(SyntaxRule.UNUSED_COLUMNS) && tokens.accept("UNUSED")) {
             drops.columns(changes);
             return false;
         }
@@ -263,7 +265,7 @@ final class AlterTableParser {
             }
             return false;
         }
-        if (tokens.is(Keyword.PARTITION) || tokens.reads("SUPPLEMENTAL") || tokens.reads("SYSTEM")
+        if (tokens.is(Keyword.PARTITION) || tokens.is("SUPPLEMENTAL") || tokens.is("SYSTEM")
                 || tokens.is(Keyword.PERIOD) && syntax.takes(SyntaxRule.SYSTEM_PERIODS)) {
             return skip(tokens.is(Keyword.PARTITION) ? "partitioning" : "storage options");
         }

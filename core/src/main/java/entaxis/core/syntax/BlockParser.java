@@ -2,6 +2,8 @@ package entaxis.core.syntax;
 
 import entaxis.core.statement.Block;
 import entaxis.core.statement.ScriptStatement;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -15,7 +17,7 @@ import java.util.Optional;
  */
 final class BlockParser {
     private static final int MAX_DEPTH = 60;
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final StatementParser statements;
     private final ScriptSyntax syntax;
     private final StatementEnd statementEnd;
@@ -23,7 +25,7 @@ final class BlockParser {
     private boolean next;
     private int depth;
 
-    BlockParser(TokenCursor tokens, StatementParser statements, ScriptSyntax syntax, StatementEnd statementEnd) {
+    BlockParser(StatementCursor tokens, StatementParser statements, ScriptSyntax syntax, StatementEnd statementEnd) {
         this.tokens = tokens;
         this.statements = statements;
         this.syntax = syntax;
@@ -97,8 +99,8 @@ final class BlockParser {
     /** Passes BEGIN or END, of TRY and CATCH too. */
     private void bracket() {
         tokens.advance();
-        tokens.acceptReading("TRY");
-        tokens.acceptReading("CATCH");
+        tokens.accept("TRY");
+        tokens.accept("CATCH");
     }
 
     private void guarded() {
@@ -139,7 +141,7 @@ final class BlockParser {
             if (tokens.word(i) != Keyword.EXECUTE || tokens.word(i + 1) != Keyword.IMMEDIATE) {
                 continue;
             }
-            boolean plain = tokens.kind(i + 2) == TokenizedStatement.STRING
+            boolean plain = tokens.kind(i + 2) == Kind.STRING
                     && (tokens.sign(i + 3, ';') || i + 3 >= tokens.limit());
             if (plain) {
                 statements.nested(i + 2).ifPresent(parts::add);
@@ -155,7 +157,7 @@ final class BlockParser {
     /** PostgreSQL manual, DO. */
     void anonymous(int from) {
         int body = from + 1;
-        while (body < tokens.limit() && tokens.kind(body) != TokenizedStatement.STRING) {
+        while (body < tokens.limit() && tokens.kind(body) != Kind.STRING) {
             body++;
         }
         boolean isBlock = syntax.takes(SyntaxRule.BLOCKS_IN_TEXTS);

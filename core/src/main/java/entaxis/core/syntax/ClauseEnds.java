@@ -1,6 +1,8 @@
 package entaxis.core.syntax;
 
 import entaxis.core.schema.Deferral;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -11,11 +13,11 @@ import java.util.stream.Stream;
 final class ClauseEnds {
     /** Whether a column's clauses are being read: a comment among them is the column's. */
     private boolean inColumn;
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final NameParser names;
 
-    ClauseEnds(TokenCursor tokens, ScriptSyntax syntax, NameParser names) {
+    ClauseEnds(StatementCursor tokens, ScriptSyntax syntax, NameParser names) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.names = names;
@@ -86,8 +88,8 @@ final class ClauseEnds {
                 || tokens.accept(Keyword.NOCHECK)) {
             return true;
         }
-        if ((tokens.acceptReading("IGNORED")
-                || tokens.is(Keyword.NOT) && tokens.reads(tokens.at() + 1, "IGNORED"))) {
+        if ((tokens.accept("IGNORED")
+                || tokens.is(Keyword.NOT) && tokens.is(tokens.at() + 1, "IGNORED"))) {
             tokens.advance(tokens.is(Keyword.NOT) ? 2 : 0);
             return true;
         }
@@ -95,7 +97,7 @@ final class ClauseEnds {
             tokens.advance(3);
             return true;
         }
-        if (tokens.is(Keyword.EXCEPTION) || tokens.reads("EXCEPTIONS")) {
+        if (tokens.is(Keyword.EXCEPTION) || tokens.is("EXCEPTIONS")) {
             tokens.advance(2);
             names.qualified();
             return true;
@@ -128,7 +130,7 @@ final class ClauseEnds {
             tokens.advance(tokens.sign(tokens.at() + 1, '=') ? 3 : 2);
             return true;
         }
-        if (tokens.reads("KEY_BLOCK_SIZE")) {
+        if (tokens.is("KEY_BLOCK_SIZE")) {
             tokens.advance(tokens.sign(tokens.at() + 1, '=') ? 3 : 2);
             return true;
         }
@@ -145,7 +147,7 @@ final class ClauseEnds {
             tokens.skipRound();
             return true;
         }
-        if (syntax.takes(SyntaxRule.NAMED_INDEX_BEHIND_USING) && tokens.kind(tokens.at()) == TokenizedStatement.WORD
+        if (syntax.takes(SyntaxRule.NAMED_INDEX_BEHIND_USING) && tokens.kind() == Kind.WORD
                 && tokens.word() == Keyword.NONE && !indexProperty()) {
             names.qualified();
         }
@@ -156,13 +158,13 @@ final class ClauseEnds {
             } else if (tokens.is(Keyword.STORAGE)) {
                 tokens.advance();
                 tokens.skipRound();
-            } else if (tokens.reads("PCTFREE") || tokens.reads("INITRANS")
-                    || tokens.reads("MAXTRANS")) {
+            } else if (tokens.is("PCTFREE") || tokens.is("INITRANS")
+                    || tokens.is("MAXTRANS")) {
                 tokens.advance(2);
             } else {
                 more = tokens.accept(Keyword.LOGGING) || tokens.accept(Keyword.NOLOGGING)
-                        || tokens.accept(Keyword.LOCAL) || tokens.acceptReading("NOPARALLEL")
-                        || tokens.acceptReading("REVERSE");
+                        || tokens.accept(Keyword.LOCAL) || tokens.accept("NOPARALLEL")
+                        || tokens.accept("REVERSE");
             }
         }
         return true;
@@ -174,7 +176,7 @@ final class ClauseEnds {
      */
     private boolean indexProperty() {
         return Stream.of("PCTFREE", "INITRANS", "MAXTRANS", "NOPARALLEL", "PARALLEL", "REVERSE", "COMPUTE", "SORT",
-                "NOSORT", "ONLINE", "EXCEPTIONS").anyMatch(word -> tokens.reads(word));
+                "NOSORT", "ONLINE", "EXCEPTIONS").anyMatch(word -> tokens.is(word));
     }
 
     void clustering() {

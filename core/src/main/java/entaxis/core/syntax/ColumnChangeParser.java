@@ -1,19 +1,20 @@
 package entaxis.core.syntax;
 
-import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.AlterTableAction;
+import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.TypeName;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** Reads MODIFY and CHANGE of ALTER TABLE, which define a column anew. */
 final class ColumnChangeParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final ElementParsers parsers;
 
-    ColumnChangeParser(TokenCursor tokens, ScriptSyntax syntax, ElementParsers parsers) {
+    ColumnChangeParser(StatementCursor tokens, ScriptSyntax syntax, ElementParsers parsers) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.parsers = parsers;

@@ -1,5 +1,6 @@
 package entaxis.core.syntax;
 
+import entaxis.core.token.Keyword;
 import java.util.List;
 
 /** Passes clauses of columns that say nothing about what the column holds (the engines' manuals, CREATE TABLE). */
@@ -8,10 +9,10 @@ final class ColumnOptionParser {
             List.of("ASCII", "UNICODE", "FILESTREAM", "HIDDEN", "SORT", "ENCRYPT", "NOSORT");
     private static final List<String> WITH_BRACKETS = List.of("MASKED", "ENCRYPTED", "ENGINE_ATTRIBUTE",
             "SECONDARY_ENGINE_ATTRIBUTE", "REF_SYSTEM_ID");
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ClauseEnds clauseEnds;
 
-    ColumnOptionParser(TokenCursor tokens, ClauseEnds clauseEnds) {
+    ColumnOptionParser(StatementCursor tokens, ClauseEnds clauseEnds) {
         this.tokens = tokens;
         this.clauseEnds = clauseEnds;
     }
@@ -48,7 +49,7 @@ final class ColumnOptionParser {
         if (tokens.accept(Keyword.VALUES)) {
             return true;
         }
-        if (tokens.acceptReading("SYSTEM") || tokens.acceptReading("PARSER")) {
+        if (tokens.accept("SYSTEM") || tokens.accept("PARSER")) {
             tokens.advance();
             return true;
         }
@@ -56,16 +57,16 @@ final class ColumnOptionParser {
     }
 
     private boolean rare() {
-        if (tokens.acceptReading("COMPRESSED")) {
+        if (tokens.accept("COMPRESSED")) {
             if (tokens.acceptSign('=')) {
                 tokens.advance();
             }
             return true;
         }
-        if (SINGLE_WORDS.stream().anyMatch(tokens::acceptReading)) {
+        if (SINGLE_WORDS.stream().anyMatch(word -> tokens.accept(word))) {
             return true;
         }
-        if (WITH_BRACKETS.stream().noneMatch(tokens::reads)) {
+        if (WITH_BRACKETS.stream().noneMatch(word -> tokens.is(word))) {
             return false;
         }
         boolean brackets = false;

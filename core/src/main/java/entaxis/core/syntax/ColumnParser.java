@@ -7,6 +7,7 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.ColumnDefinition;
 import entaxis.core.statement.TypeName;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,7 +15,7 @@ import java.util.function.Consumer;
 
 /** Reads columns with their types and clauses (ISO/IEC 9075-2, 11.4; the engines' manuals). */
 final class ColumnParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final Dialect dialect;
     private final TypeParser types;
@@ -27,7 +28,7 @@ final class ColumnParser {
     private final ConstraintParser constraints;
     private final ColumnOptionParser options;
 
-    ColumnParser(TokenCursor tokens, ScriptSyntax syntax, TypeParser types, NameParser names, NumberParser numbers,
+    ColumnParser(StatementCursor tokens, ScriptSyntax syntax, TypeParser types, NameParser names, NumberParser numbers,
             ExpressionParser expressions, ClauseEnds clauseEnds, IndexParser indexes, ReferenceParser references,
             ConstraintParser constraints) {
         this.tokens = tokens;
@@ -164,7 +165,7 @@ final class ColumnParser {
                 tokens.advance();
             }
             default -> {
-                if (syntax.takes(SyntaxRule.BINARY_CHARACTER_SET) && tokens.acceptReading("BYTE")) {
+                if (syntax.takes(SyntaxRule.BINARY_CHARACTER_SET) && tokens.accept("BYTE")) {
                     into.add(new ColumnClause.InBytes());
                     return true;
                 }
@@ -266,7 +267,7 @@ final class ColumnParser {
             into.add(identity(kind));
         } else if (tokens.accept(Keyword.ROW)) {
             tokens.advance();
-            tokens.acceptReading("HIDDEN");
+            tokens.accept("HIDDEN");
             into.add(ColumnClause.NotNull.UNNAMED);
         } else {
             into.add(computed());
@@ -278,7 +279,7 @@ final class ColumnParser {
         boolean typed = dialect.typesComputedColumns();
         Expression expression = typed ? expressions.inRound() : expressions.unbracketed();
         int inner = tokens.sign(open, '(') && expressions.closes(open) == tokens.at() ? 1 : 0;
-        Optional<TypeName> cast = !typed && tokens.reads(open + inner, "CAST")
+        Optional<TypeName> cast = !typed && tokens.is(open + inner, "CAST")
                 ? castTo(open + inner + 1, tokens.at() - 1 - inner) : Optional.empty();
         boolean virtual = dialect.computedVirtual();
         if (tokens.accept(Keyword.STORED) || tokens.accept(Keyword.PERSISTED) || tokens.accept(Keyword.PERSISTENT)) {

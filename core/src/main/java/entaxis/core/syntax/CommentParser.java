@@ -1,22 +1,23 @@
 package entaxis.core.syntax;
 
 import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.CommentOn;
 import entaxis.core.statement.PlacedName;
 import entaxis.core.statement.ProgramName;
-import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.Statement;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.List;
 
 /** Reads COMMENT ON, which ISO has not (PostgreSQL manual; Oracle Database SQL Language Reference). */
 final class CommentParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final NameParser names;
     private final ProgramParser programs;
     private final StatementEnd statementEnd;
 
-    CommentParser(TokenCursor tokens, NameParser names, ProgramParser programs, StatementEnd statementEnd) {
+    CommentParser(StatementCursor tokens, NameParser names, ProgramParser programs, StatementEnd statementEnd) {
         this.tokens = tokens;
         this.names = names;
         this.programs = programs;

@@ -1,10 +1,11 @@
 package entaxis.core.syntax;
 
 import entaxis.core.expression.Expression;
-import entaxis.core.sql.Dialect;
 import entaxis.core.schema.TableIndex.IndexColumn;
+import entaxis.core.sql.Dialect;
 import entaxis.core.statement.IndexDefinition;
 import entaxis.core.statement.TableConstraint;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -12,7 +13,7 @@ import java.util.Optional;
 
 /** Reads constraints of a table (ISO/IEC 9075-2, 11.6 to 11.9; the engines’ manuals). */
 final class ConstraintParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final Dialect dialect;
     private final NameParser names;
@@ -21,7 +22,7 @@ final class ConstraintParser {
     private final IndexParser indexes;
     private final ReferenceParser references;
 
-    ConstraintParser(TokenCursor tokens, ScriptSyntax syntax, NameParser names, ExpressionParser expressions,
+    ConstraintParser(StatementCursor tokens, ScriptSyntax syntax, NameParser names, ExpressionParser expressions,
             ClauseEnds clauseEnds, IndexParser indexes, ReferenceParser references) {
         this.tokens = tokens;
         this.syntax = syntax;
@@ -53,7 +54,7 @@ final class ConstraintParser {
      * of them.
      */
     private boolean supplementalLog() {
-        return tokens.reads("SUPPLEMENTAL") && tokens.reads(tokens.at() + 1, "LOG");
+        return tokens.is("SUPPLEMENTAL") && tokens.is(tokens.at() + 1, "LOG");
     }
 
     /**

@@ -1,14 +1,15 @@
 package entaxis.core.syntax;
 
 import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.AddExtension;
 import entaxis.core.statement.CreateSchema;
 import entaxis.core.statement.CreateVirtualTable;
 import entaxis.core.statement.MoveToSchema;
-import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.Skipped;
 import entaxis.core.statement.Statement;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -18,7 +19,7 @@ import java.util.stream.Stream;
 /** Tells CREATE, ALTER and DROP apart by what they are about. */
 final class DefinitionParser {
     private final StatementParser statements;
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final NameParser names;
     private final StatementEnd statementEnd;
@@ -31,7 +32,7 @@ final class DefinitionParser {
     private final ProgramParser programs;
     private final PrivilegeParser privileges;
 
-    DefinitionParser(StatementParser statements, TokenCursor tokens, ScriptSyntax syntax, ElementParsers parsers,
+    DefinitionParser(StatementParser statements, StatementCursor tokens, ScriptSyntax syntax, ElementParsers parsers,
             StatementEnd statementEnd, TableParser tables, ProgramParser programs, PrivilegeParser privileges) {
         this.statements = statements;
         this.tokens = tokens;
@@ -112,7 +113,7 @@ final class DefinitionParser {
 
     /** MySQL manual, CREATE VIEW: SQL SECURITY stands in any order with ALGORITHM and DEFINER. */
     private boolean sqlSecurity() {
-        boolean said = tokens.reads("SQL") && tokens.reads(tokens.at() + 1, "SECURITY");
+        boolean said = tokens.is("SQL") && tokens.is(tokens.at() + 1, "SECURITY");
         tokens.advance(said ? 2 : 0);
         return said;
     }
@@ -121,11 +122,12 @@ final class DefinitionParser {
         if (!syntax.takes(SyntaxRule.CREATE_MODIFIERS)) {
             return false;
         }
-        if (tokens.reads("BITMAP")) {
+        if (tokens.is("BITMAP")) {
             statements.emit(tokens.at(), new Skipped("bitmap form of an index"));
             return true;
         }
-        return Stream.of("BLOCKCHAIN", "IMMUTABLE", "PRIVATE", "SHARDED", "DUPLICATED").anyMatch(tokens::reads);
+        return Stream.of("BLOCKCHAIN", "IMMUTABLE", "PRIVATE", "SHARDED", "DUPLICATED")
+                .anyMatch(word -> tokens.is(word));
     }
 
     private void definer() {
@@ -138,8 +140,8 @@ final class DefinitionParser {
                 }
                 default -> tokens.advance();
             }
-            boolean security = tokens.reads(tokens.at() + 1, "SQL");
-            if (security || tokens.reads(tokens.at() + 1, "AGGREGATE")) {
+            boolean security = tokens.is(tokens.at() + 1, "SQL");
+            if (security || tokens.is(tokens.at() + 1, "AGGREGATE")) {
                 tokens.advance(security ? 3 : 1);
                 return;
             }
@@ -149,7 +151,7 @@ final class DefinitionParser {
     private Statement created(int from, Modifiers modifiers) {
         return switch (tokens.word()) {
             case VIEW -> {
-                boolean log = tokens.reads(tokens.at() + 1, "LOG") && tokens.ahead(2) == Keyword.ON;
+                boolean log = tokens.is(tokens.at() + 1, "LOG") && tokens.ahead(2) == Keyword.ON;
                 yield modifiers.materialized && log ? statementEnd.skip(from, "log of changes")
                         : programs.create(from, ProgramKind.VIEW);
             }
@@ -176,8 +178,8 @@ final class DefinitionParser {
                 if (tokens.atEnd()) {
                     throw tokens.unreadable("the statement ends before it says what it creates");
                 }
-                yield tokens.reads("VIRTUAL") ? virtualTable(from)
-                        : tokens.reads("MACRO") ? statementEnd.skip(from, "macro") : others.skip(from);
+                yield tokens.is("VIRTUAL") ? virtualTable(from)
+                        : tokens.is("MACRO") ? statementEnd.skip(from, "macro") : others.skip(from);
             }
         };
     }
@@ -258,7 +260,7 @@ final class DefinitionParser {
     /** Transact-SQL Reference, ALTER SCHEMA: what is named goes over into the schema. */
     private Statement alterSchema(int from) {
         String into = tokens.isName(tokens.at() + 1) ? tokens.nameAt(tokens.at() + 1) : "";
-        if (!tokens.reads(tokens.at() + 2, "TRANSFER")) {
+        if (!tokens.is(tokens.at() + 2, "TRANSFER")) {
             return statementEnd.skip(from, "schema");
         }
         tokens.advance(3);

@@ -1,21 +1,22 @@
 package entaxis.core.syntax;
 
 import entaxis.core.statement.AlterTableAction;
+import entaxis.core.token.Keyword;
 import java.util.List;
 
 /** Reads DROP of ALTER TABLE. */
 final class DropClauseParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
 
-    DropClauseParser(TokenCursor tokens, ScriptSyntax syntax) {
+    DropClauseParser(StatementCursor tokens, ScriptSyntax syntax) {
         this.tokens = tokens;
         this.syntax = syntax;
     }
 
     /** Reads what is dropped, from behind DROP. */
     void drop(List<AlterTableAction> into) {
-        if (tokens.reads("SYSTEM") && tokens.reads(tokens.at() + 1, "VERSIONING")) {
+        if (tokens.is("SYSTEM") && tokens.is(tokens.at() + 1, "VERSIONING")) {
             tokens.advance(2);
             return;
         }
@@ -82,7 +83,7 @@ final class DropClauseParser {
 
     private void tail() {
         if (tokens.accept(Keyword.CASCADE)) {
-            tokens.acceptReading("CONSTRAINTS");
+            tokens.accept("CONSTRAINTS");
         } else {
             tokens.accept(Keyword.RESTRICT);
         }

@@ -7,7 +7,7 @@ package entaxis.core.syntax;
 record ElementParsers(NameParser names, NumberParser numbers, ExpressionParser expressions, TypeParser types,
         ClauseEnds clauseEnds, IndexParser indexes, ConstraintParser constraints, ColumnParser columns) {
     /** Parsers that read at one cursor. */
-    static ElementParsers of(TokenCursor tokens, ScriptSyntax syntax) {
+    static ElementParsers of(StatementCursor tokens, ScriptSyntax syntax) {
         NameParser names = new NameParser(tokens, syntax);
         NumberParser numbers = new NumberParser(tokens);
         ExpressionParser expressions = new ExpressionParser(tokens);

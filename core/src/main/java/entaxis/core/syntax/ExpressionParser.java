@@ -1,13 +1,15 @@
 package entaxis.core.syntax;
 
 import entaxis.core.expression.Expression;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 
 /** Finds where expressions end, which are kept as texts. */
 final class ExpressionParser {
     private static final int MAX_BRACKETS = 3;
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
 
-    ExpressionParser(TokenCursor tokens) {
+    ExpressionParser(StatementCursor tokens) {
         this.tokens = tokens;
     }
 
@@ -77,7 +79,7 @@ final class ExpressionParser {
             case NONE -> false;
             case NOT -> next == Keyword.NULL || next == Keyword.DEFERRABLE || next == Keyword.FOR
                     || next == Keyword.ENFORCED || next == Keyword.VALID;
-            case NULL -> tokens.kind(tokens.at() - 1) != TokenizedStatement.SYMBOL || tokens.sign(tokens.at() - 1, ')')
+            case NULL -> tokens.kind(tokens.at() - 1) != Kind.SYMBOL || tokens.sign(tokens.at() - 1, ')')
                     || tokens.sign(tokens.at() - 1, ']')
                             ? before != Keyword.IS && before != Keyword.NOT && before != Keyword.THEN
                                     && before != Keyword.ELSE

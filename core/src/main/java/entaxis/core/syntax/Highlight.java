@@ -1,6 +1,10 @@
 package entaxis.core.syntax;
 
 import entaxis.core.design.Target;
+import entaxis.core.token.DelimitedText;
+import entaxis.core.token.LexicalRule;
+import entaxis.core.token.Token.Kind;
+import entaxis.core.token.Tokens;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -55,14 +59,15 @@ public final class Highlight {
     }
 
     private void run() {
-        ScriptLexer lexer = new ScriptLexer(script, syntax);
-        TokenizedStatement statement = new TokenizedStatement(new TokenArray());
+        StatementSplitter splitter = new StatementSplitter(script, syntax);
+        TokenizedStatement statement = new TokenizedStatement();
+        Tokens tokens = statement.tokens();
         int done = 0;
-        while (lexer.next(statement)) {
-            for (int token = 0; token < statement.count; token++) {
-                between(done, statement.from(token));
-                token(statement, token);
-                done = statement.to(token);
+        while (splitter.next(statement)) {
+            for (int token = 0; token < tokens.count(); token++) {
+                between(done, tokens.from(token));
+                token(tokens, token);
+                done = tokens.to(token);
             }
         }
         between(done, script.length());
@@ -80,10 +85,10 @@ public final class Highlight {
         }
     }
 
-    private void token(TokenizedStatement statement, int token) {
-        int from = statement.from(token);
-        int to = statement.to(token);
-        boolean body = statement.kind(token) == TokenizedStatement.STRING && script.charAt(from) == '$';
+    private void token(Tokens tokens, int token) {
+        int from = tokens.from(token);
+        int to = tokens.to(token);
+        boolean body = tokens.kind(token) == Kind.STRING && script.charAt(from) == '$';
         if (body && depth < MAX_DEPTH) {
             int tag = script.indexOf('$', from + 1) + 1 - from;
             add(Ink.PLAIN, from, from + tag);
@@ -91,12 +96,12 @@ public final class Highlight {
             add(Ink.PLAIN, to - tag, to);
             return;
         }
-        add(switch (statement.kind(token)) {
-            case TokenizedStatement.WORD -> word(script.substring(from, to).toLowerCase(Locale.ROOT),
-                    token > 0 && (statement.is(token - 1, '(') || statement.is(token - 1, ',')));
-            case TokenizedStatement.STRING -> Ink.STRING;
-            case TokenizedStatement.NUMBER -> Ink.NUMBER;
-            case TokenizedStatement.NAME -> Ink.NAME;
+        add(switch (tokens.kind(token)) {
+            case WORD -> word(script.substring(from, to).toLowerCase(Locale.ROOT),
+                    token > 0 && (tokens.is(token - 1, '(') || tokens.is(token - 1, ',')));
+            case STRING -> Ink.STRING;
+            case NUMBER -> Ink.NUMBER;
+            case QUOTED_NAME -> Ink.NAME;
             default -> Ink.PLAIN;
         }, from, to);
     }

@@ -6,21 +6,23 @@ import entaxis.core.sql.Dialect;
 import entaxis.core.sql.IndexOrdering;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.IndexDefinition;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Optional;
 
 /** Reads indexes: their columns and expressions, and the rows that they cover. */
 final class IndexParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final Dialect dialect;
     private final NumberParser numbers;
     private final ExpressionParser expressions;
     private final ClauseEnds clauseEnds;
 
-    IndexParser(TokenCursor tokens, ScriptSyntax syntax, NumberParser numbers, ExpressionParser expressions,
+    IndexParser(StatementCursor tokens, ScriptSyntax syntax, NumberParser numbers, ExpressionParser expressions,
             ClauseEnds clauseEnds) {
         this.tokens = tokens;
         this.syntax = syntax;
@@ -43,7 +45,7 @@ final class IndexParser {
         }
         boolean unique = inline && tokens.accept(Keyword.UNIQUE);
         clauseEnds.clustering();
-        if (inline && tokens.acceptReading("COLUMNSTORE")) {
+        if (inline && tokens.accept("COLUMNSTORE")) {
             columnStore();
             return Optional.empty();
         }
@@ -156,13 +158,13 @@ final class IndexParser {
 
     private boolean prefixAt(int token) {
         return dialect.prefixIndexes() && tokens.sign(token, '(')
-                && tokens.kind(token + 1) == TokenizedStatement.NUMBER
+                && tokens.kind(token + 1) == Kind.NUMBER
                 && tokens.sign(token + 2, ')');
     }
 
     private boolean columnEnds(int token) {
         return token >= tokens.limit() || tokens.sign(token, ',') || tokens.sign(token, ')') || orderWord(token)
-                || tokens.kind(token) == TokenizedStatement.WORD;
+                || tokens.kind(token) == Kind.WORD;
     }
 
     private boolean orderWord(int token) {

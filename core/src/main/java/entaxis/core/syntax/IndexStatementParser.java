@@ -1,15 +1,17 @@
 package entaxis.core.syntax;
 
 import entaxis.core.expression.Expression;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.sql.Dialect;
 import entaxis.core.statement.CreateIndex;
 import entaxis.core.statement.DropIndexes;
 import entaxis.core.statement.IndexDefinition;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.RenameIndex;
 import entaxis.core.statement.Statement;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -17,13 +19,14 @@ import java.util.Optional;
 
 /** Reads CREATE, ALTER and DROP INDEX. */
 final class IndexStatementParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final Dialect dialect;
     private final ElementParsers parsers;
     private final StatementEnd statementEnd;
 
-    IndexStatementParser(TokenCursor tokens, ScriptSyntax syntax, ElementParsers parsers, StatementEnd statementEnd) {
+    IndexStatementParser(StatementCursor tokens, ScriptSyntax syntax, ElementParsers parsers,
+            StatementEnd statementEnd) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.dialect = Dialect.of(syntax.engine());
@@ -88,11 +91,11 @@ final class IndexStatementParser {
     }
 
     private boolean isOption() {
-        byte kind = tokens.kind(tokens.at());
+        Kind kind = tokens.kind();
         return switch (tokens.word()) {
             case CREATE, INSERT, DROP, ALTER, SELECT -> false;
-            default -> kind == TokenizedStatement.WORD || kind == TokenizedStatement.NAME
-                    || kind == TokenizedStatement.NUMBER || kind == TokenizedStatement.STRING || tokens.sign('=')
+            default -> kind == Kind.WORD || kind == Kind.QUOTED_NAME
+                    || kind == Kind.NUMBER || kind == Kind.STRING || tokens.sign('=')
                     || tokens.sign(',') || tokens.sign('.');
         };
     }

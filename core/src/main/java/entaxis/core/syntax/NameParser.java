@@ -1,16 +1,16 @@
 package entaxis.core.syntax;
 
-import entaxis.core.statement.PlacedName;
 import entaxis.core.schema.QualifiedName;
+import entaxis.core.statement.PlacedName;
 import java.util.ArrayList;
 import java.util.List;
 
 /** Reads names, with the schema before them where one is said. */
 final class NameParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
 
-    NameParser(TokenCursor tokens, ScriptSyntax syntax) {
+    NameParser(StatementCursor tokens, ScriptSyntax syntax) {
         this.tokens = tokens;
         this.syntax = syntax;
     }

@@ -1,5 +1,6 @@
 package entaxis.core.syntax;
 
+import entaxis.core.token.Keyword;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 

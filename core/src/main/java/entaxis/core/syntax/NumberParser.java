@@ -1,8 +1,10 @@
 package entaxis.core.syntax;
 
 import entaxis.core.design.Attribute.Numbering;
-import java.util.Optional;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.OptionalLong;
+import java.util.Optional;
 import java.util.Set;
 
 /** Reads numbers: how a column or a sequence counts. */
@@ -10,9 +12,9 @@ final class NumberParser {
     private static final Set<String> SEQUENCE_WORDS = Set.of("START", "WITH", "INCREMENT", "BY", "MINVALUE", "MAXVALUE",
             "NOMINVALUE", "NOMAXVALUE", "CYCLE", "NOCYCLE", "CACHE", "NOCACHE", "ORDER",
             "NOORDER", "KEEP", "NOKEEP", "SCALE", "NOSCALE", "LIMIT", "VALUE");
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
 
-    NumberParser(TokenCursor tokens) {
+    NumberParser(StatementCursor tokens) {
         this.tokens = tokens;
     }
 
@@ -22,7 +24,7 @@ final class NumberParser {
      */
     Optional<Numbering> bareNumbers() {
         int from = tokens.at();
-        while (tokens.kind(tokens.at()) == TokenizedStatement.NUMBER || tokens.sign('-')
+        while (tokens.kind() == Kind.NUMBER || tokens.sign('-')
                 || SEQUENCE_WORDS.contains(tokens.capitals(tokens.at()))) {
             tokens.advance();
         }
@@ -39,7 +41,7 @@ final class NumberParser {
     /** The numbers of an identity in round brackets. */
     Numbering inRound() {
         int open = tokens.at();
-        if (tokens.kind(open + 1) == TokenizedStatement.NUMBER || tokens.sign(open + 1, '-')) {
+        if (tokens.kind(open + 1) == Kind.NUMBER || tokens.sign(open + 1, '-')) {
             tokens.advance();
             long start = wholeNumber();
             long step = tokens.acceptSign(',') ? wholeNumber() : 1;
@@ -87,20 +89,20 @@ final class NumberParser {
     /** A limit, unless it is too large to be one that anybody begins with. */
     private OptionalLong limit(OptionalLong otherwise) {
         tokens.acceptSign('=');
-        boolean number = tokens.kind(tokens.at()) == TokenizedStatement.NUMBER
+        boolean number = tokens.kind() == Kind.NUMBER
                 && tokens.text(tokens.at(), tokens.at() + 1).length() < 18 || tokens.sign('-');
         return number ? OptionalLong.of(wholeNumber()) : otherwise;
     }
 
     private long number(long otherwise) {
-        return tokens.kind(tokens.at()) == TokenizedStatement.NUMBER || tokens.sign('-') || tokens.sign('+')
+        return tokens.kind() == Kind.NUMBER || tokens.sign('-') || tokens.sign('+')
                 ? wholeNumber() : otherwise;
     }
 
     long wholeNumber() {
         boolean negative = tokens.acceptSign('-');
         tokens.acceptSign('+');
-        if (tokens.kind(tokens.at()) != TokenizedStatement.NUMBER) {
+        if (tokens.kind() != Kind.NUMBER) {
             throw tokens.unreadable("a number is expected here");
         }
         try {

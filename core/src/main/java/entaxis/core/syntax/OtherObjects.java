@@ -1,6 +1,7 @@
 package entaxis.core.syntax;
 
 import entaxis.core.statement.Skipped;
+import entaxis.core.token.Keyword;
 import java.util.HashMap;
 import java.util.Map;
 
@@ -45,10 +46,10 @@ final class OtherObjects {
             assertion: ASSERTION
             reference system: SPATIAL REFERENCE
             """);
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final StatementEnd statementEnd;
 
-    OtherObjects(TokenCursor tokens, StatementEnd statementEnd) {
+    OtherObjects(StatementCursor tokens, StatementEnd statementEnd) {
         this.tokens = tokens;
         this.statementEnd = statementEnd;
     }

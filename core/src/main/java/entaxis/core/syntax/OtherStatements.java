@@ -1,13 +1,14 @@
 package entaxis.core.syntax;
 
 import entaxis.core.statement.Skipped;
+import entaxis.core.token.Keyword;
 
 /** Passes statements that neither define nor fill tables, and says what they are. */
 final class OtherStatements {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final StatementEnd statementEnd;
 
-    OtherStatements(TokenCursor tokens, StatementEnd statementEnd) {
+    OtherStatements(StatementCursor tokens, StatementEnd statementEnd) {
         this.tokens = tokens;
         this.statementEnd = statementEnd;
     }

@@ -9,6 +9,7 @@ import entaxis.core.statement.ChangePrivileges;
 import entaxis.core.statement.ProgramName;
 import entaxis.core.statement.SecuredObjects;
 import entaxis.core.statement.Statement;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,13 +26,13 @@ final class PrivilegeParser {
     private static final Set<String> OTHERS = Set.of("SCHEMA", "DATABASE", "LANGUAGE", "FOREIGN", "LARGE", "TABLESPACE",
             "PARAMETER");
 
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final Dialect dialect;
     private final NameParser names;
     private final ProgramParser programs;
     private final StatementEnd statementEnd;
 
-    PrivilegeParser(TokenCursor tokens, ScriptSyntax syntax, NameParser names, ProgramParser programs,
+    PrivilegeParser(StatementCursor tokens, ScriptSyntax syntax, NameParser names, ProgramParser programs,
             StatementEnd statementEnd) {
         this.tokens = tokens;
         this.dialect = Dialect.of(syntax.engine());
@@ -79,8 +80,8 @@ final class PrivilegeParser {
     private List<String> grantees() {
         List<String> grantees = new ArrayList<>(1);
         do {
-            tokens.acceptReading("GROUP");
-            boolean everybody = tokens.reads(Grant.PUBLIC);
+            tokens.accept("GROUP");
+            boolean everybody = tokens.is(Grant.PUBLIC);
             String name = tokens.name();
             grantees.add(everybody ? Grant.PUBLIC : name);
         } while (tokens.acceptSign(','));

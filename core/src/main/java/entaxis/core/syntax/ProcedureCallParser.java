@@ -1,20 +1,22 @@
 package entaxis.core.syntax;
 
-import entaxis.core.statement.CallProcedure;
 import entaxis.core.statement.CallProcedure.Argument;
+import entaxis.core.statement.CallProcedure;
 import entaxis.core.statement.Statement;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
 /** Reads calls of procedures. */
 final class ProcedureCallParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final NameParser names;
     private final StatementEnd statementEnd;
 
-    ProcedureCallParser(TokenCursor tokens, ScriptSyntax syntax, NameParser names, StatementEnd statementEnd) {
+    ProcedureCallParser(StatementCursor tokens, ScriptSyntax syntax, NameParser names, StatementEnd statementEnd) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.names = names;
@@ -24,7 +26,7 @@ final class ProcedureCallParser {
     /** Reads EXECUTE from that word on (Transact-SQL Reference). */
     Statement call(int from) {
         tokens.advance();
-        if (tokens.sign('(') && tokens.kind(tokens.at() + 1) == TokenizedStatement.STRING
+        if (tokens.sign('(') && tokens.kind(tokens.at() + 1) == Kind.STRING
                 && tokens.sign(tokens.at() + 2, ')')) {
             return statementEnd.skip(from, "statement in a text");
         }
@@ -43,7 +45,7 @@ final class ProcedureCallParser {
     private void argument(List<Argument> into) {
         int at = tokens.at();
         boolean labelled = tokens.sign(at - 1, '=');
-        if (tokens.kind(at) == TokenizedStatement.STRING) {
+        if (tokens.kind(at) == Kind.STRING) {
             into.add(new Argument(labelled ? label() : "", tokens.stringAt(at)));
         } else if (labelled && tokens.isName(at)) {
             into.add(new Argument(label(), tokens.nameAt(at)));

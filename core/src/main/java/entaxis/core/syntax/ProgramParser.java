@@ -1,24 +1,25 @@
 package entaxis.core.syntax;
 
 import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.sql.Dialect;
 import entaxis.core.statement.ProgramName;
 import entaxis.core.statement.ProgramStatement;
-import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.Statement;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** Reads statements on views, routines and triggers, which are kept as texts. */
 final class ProgramParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final Dialect dialect;
     private final NameParser names;
     private final StatementEnd statementEnd;
 
-    ProgramParser(TokenCursor tokens, ScriptSyntax syntax, NameParser names, StatementEnd statementEnd) {
+    ProgramParser(StatementCursor tokens, ScriptSyntax syntax, NameParser names, StatementEnd statementEnd) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.dialect = Dialect.of(syntax.engine());
@@ -105,7 +106,7 @@ final class ProgramParser {
         } while (tokens.acceptSign(','));
         boolean cascade = tokens.accept(Keyword.CASCADE);
         if (cascade) {
-            tokens.acceptReading("CONSTRAINTS");
+            tokens.accept("CONSTRAINTS");
         } else {
             tokens.accept(Keyword.RESTRICT);
         }

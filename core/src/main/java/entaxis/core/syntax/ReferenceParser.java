@@ -4,15 +4,16 @@ import entaxis.core.design.ReferentialAction;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.Reference;
+import entaxis.core.token.Keyword;
 import java.util.List;
 
 /** Reads what stands behind REFERENCES (ISO/IEC 9075-2, 11.8). */
 final class ReferenceParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final NameParser names;
     private final ClauseEnds clauseEnds;
 
-    ReferenceParser(TokenCursor tokens, NameParser names, ClauseEnds clauseEnds) {
+    ReferenceParser(StatementCursor tokens, NameParser names, ClauseEnds clauseEnds) {
         this.tokens = tokens;
         this.names = names;
         this.clauseEnds = clauseEnds;
@@ -55,7 +56,7 @@ final class ReferenceParser {
             return ReferentialAction.RESTRICT;
         }
         if (tokens.accept(Keyword.NO)) {
-            if (!tokens.acceptReading("ACTION")) {
+            if (!tokens.accept("ACTION")) {
                 throw tokens.unreadable("ACTION is expected behind NO");
             }
             return ReferentialAction.NO_ACTION;

@@ -1,9 +1,11 @@
 package entaxis.core.syntax;
 
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.CreateVirtualTable;
 import entaxis.core.statement.InsertRows;
-import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.Statement;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -17,14 +19,14 @@ final class RowParser {
     private static final int MAX_VALUE_LENGTH = 2000;
     private static final String KIND = "rows";
 
-    private final ScriptLexer lexer;
-    private final TokenCursor tokens;
+    private final StatementSplitter splitter;
+    private final StatementCursor tokens;
     private final NameParser names;
     private final StatementEnd statementEnd;
     private final Map<QualifiedName, Integer> counts = new HashMap<>();
 
-    RowParser(ScriptLexer lexer, TokenCursor tokens, NameParser names, StatementEnd statementEnd) {
-        this.lexer = lexer;
+    RowParser(StatementSplitter splitter, StatementCursor tokens, NameParser names, StatementEnd statementEnd) {
+        this.splitter = splitter;
         this.tokens = tokens;
         this.names = names;
         this.statementEnd = statementEnd;
@@ -51,7 +53,7 @@ final class RowParser {
         if (tokens.sign('(') && tokens.isName(tokens.at() + 1) && tokens.ahead(1) != Keyword.SELECT) {
             columns = tokens.names();
         }
-        if (tokens.acceptReading("OVERRIDING")) {
+        if (tokens.accept("OVERRIDING")) {
             tokens.advance(2);
         }
         List<List<String>> rows = new ArrayList<>();
@@ -76,7 +78,7 @@ final class RowParser {
         }
         List<String> texts = new ArrayList<>();
         for (int i = tokens.at(); i < tokens.limit(); i++) {
-            if (tokens.kind(i) == TokenizedStatement.STRING) {
+            if (tokens.kind(i) == Kind.STRING) {
                 texts.add(tokens.stringAt(i));
             }
         }
@@ -128,8 +130,8 @@ final class RowParser {
         tokens.goTo(from + 1);
         QualifiedName table = names.qualified();
         List<String> columns = tokens.sign('(') ? tokens.names() : List.of();
-        int begin = lexer.position();
-        int end = lexer.data();
+        int begin = splitter.position();
+        int end = splitter.data();
         statementEnd.pass(from);
         return new InsertRows(table, columns, data(table, begin, end));
     }
@@ -138,18 +140,18 @@ final class RowParser {
         List<List<String>> rows = new ArrayList<>();
         int count = counts.getOrDefault(table, 0);
         int at = begin;
-        while (at < end && lexer.signAt(at) != '\n') {
+        while (at < end && splitter.signAt(at) != '\n') {
             at++;
         }
         at++;
         while (count < InsertRows.MAX_ROWS && at < end) {
             int line = at;
-            while (at < end && lexer.signAt(at) != '\n') {
+            while (at < end && splitter.signAt(at) != '\n') {
                 at++;
             }
             if (at - line <= MAX_VALUE_LENGTH * 10) {
                 List<String> values = new ArrayList<>();
-                for (String field : lexer.between(line, at).split("\t", -1)) {
+                for (String field : splitter.between(line, at).split("\t", -1)) {
                     values.add(field.equals("\\N") ? "NULL" : "'" + unescaped(field).replace("'", "''") + "'");
                 }
                 rows.add(values);

@@ -8,24 +8,24 @@ import java.util.List;
  * in its length; what cannot be read is given as a statement that says so, and reading goes on behind it.
  */
 public final class ScriptParser {
-    private final ScriptLexer lexer;
+    private final StatementSplitter splitter;
     private final StatementParser statements;
-    private final TokenizedStatement tokenized = new TokenizedStatement(new TokenArray());
+    private final TokenizedStatement tokenized = new TokenizedStatement();
 
     /** A parser at the beginning of a script of an engine. */
     public ScriptParser(String script, ScriptSyntax syntax) {
-        this.lexer = new ScriptLexer(script, syntax);
-        this.statements = new StatementParser(lexer, new TokenCursor(lexer, script, syntax), syntax);
+        this.splitter = new StatementSplitter(script, syntax);
+        this.statements = new StatementParser(splitter, new StatementCursor(splitter, script, syntax), syntax);
     }
 
     /** Goes to the next statement; false at the end of the script. */
     public boolean next() {
-        return lexer.next(tokenized);
+        return splitter.next(tokenized);
     }
 
     /** How far it has come, in characters. */
     public int position() {
-        return lexer.position();
+        return splitter.position();
     }
 
     /**

@@ -3,6 +3,8 @@ package entaxis.core.syntax;
 import entaxis.core.design.ByEngine;
 import entaxis.core.design.Target;
 import entaxis.core.syntax.ImpliedName.Named;
+import entaxis.core.token.LexicalRules;
+import entaxis.core.token.LexicalRule;
 import java.util.Set;
 
 /** How scripts of an engine are written: ISO/IEC 9075-2 unless an engine says otherwise. Immutable. */

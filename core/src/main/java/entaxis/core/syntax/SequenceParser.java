@@ -1,23 +1,24 @@
 package entaxis.core.syntax;
 
 import entaxis.core.design.Attribute.Numbering;
-import entaxis.core.statement.PlacedName;
 import entaxis.core.schema.QualifiedName;
-import entaxis.core.statement.SequenceStatement;
+import entaxis.core.statement.PlacedName;
 import entaxis.core.statement.SequenceStatement.OwningColumn;
+import entaxis.core.statement.SequenceStatement;
 import entaxis.core.statement.Statement;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** Reads CREATE, ALTER and DROP SEQUENCE (ISO/IEC 9075-2, 11.72 to 11.74). */
 final class SequenceParser {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final ElementParsers parsers;
     private final StatementEnd statementEnd;
 
-    SequenceParser(TokenCursor tokens, ScriptSyntax syntax, ElementParsers parsers, StatementEnd statementEnd) {
+    SequenceParser(StatementCursor tokens, ScriptSyntax syntax, ElementParsers parsers, StatementEnd statementEnd) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.parsers = parsers;
@@ -50,7 +51,7 @@ final class SequenceParser {
                 continue;
             }
             tokens.goTo(i + 2);
-            if (tokens.is(Keyword.NO) || tokens.reads("NONE")) {
+            if (tokens.is(Keyword.NO) || tokens.is("NONE")) {
                 return Optional.empty();
             }
             List<String> parts = new ArrayList<>(3);

@@ -2,21 +2,23 @@ package entaxis.core.syntax;
 
 import entaxis.core.statement.Statement;
 import entaxis.core.statement.UseSchema;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.Locale;
 import java.util.Optional;
 
 /** Reads settings of the session: the schema that names belong to, and how texts are to be read. */
 final class SettingParser {
     private static final String SETTING = "setting";
-    private final ScriptLexer lexer;
-    private final TokenCursor tokens;
+    private final StatementSplitter splitter;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final StatementEnd statementEnd;
     private final RowParser rows;
 
-    SettingParser(ScriptLexer lexer, TokenCursor tokens, ScriptSyntax syntax, StatementEnd statementEnd,
+    SettingParser(StatementSplitter splitter, StatementCursor tokens, ScriptSyntax syntax, StatementEnd statementEnd,
             RowParser rows) {
-        this.lexer = lexer;
+        this.splitter = splitter;
         this.tokens = tokens;
         this.syntax = syntax;
         this.statementEnd = statementEnd;
@@ -41,10 +43,10 @@ final class SettingParser {
     /** Reads a query, which may set the search path (PostgreSQL manual, set_config). */
     Statement query(int from) {
         for (int i = from; i < tokens.limit(); i++) {
-            boolean path = tokens.reads(i, "SET_CONFIG") && tokens.kind(i + 2) == TokenizedStatement.STRING
+            boolean path = tokens.is(i, "SET_CONFIG") && tokens.kind(i + 2) == Kind.STRING
                     && tokens.stringAt(i + 2).equals("search_path");
             if (path) {
-                return schema(from, tokens.kind(i + 4) == TokenizedStatement.STRING
+                return schema(from, tokens.kind(i + 4) == Kind.STRING
                         ? Optional.of(first(tokens.stringAt(i + 4))) : Optional.empty(), SETTING);
             }
         }
@@ -61,17 +63,17 @@ final class SettingParser {
         if (tokens.word(from + 1) == Keyword.SCHEMA) {
             return schema(from, nameOrText(from + 2), SETTING);
         }
-        int at = tokens.reads(from + 1, "SESSION") || tokens.word(from + 1) == Keyword.LOCAL ? from + 2 : from + 1;
+        int at = tokens.is(from + 1, "SESSION") || tokens.word(from + 1) == Keyword.LOCAL ? from + 2 : from + 1;
         if (tokens.word(at) == Keyword.SEARCH_PATH) {
             int value = at + 2;
             String first = tokens.isName(value) ? tokens.nameAt(value)
-                    : tokens.kind(value) == TokenizedStatement.STRING ? first(tokens.stringAt(value)) : "";
+                    : tokens.kind(value) == Kind.STRING ? first(tokens.stringAt(value)) : "";
             boolean usual = tokens.word(value) == Keyword.DEFAULT || first.equals("$user")
                     || first.equals("pg_catalog");
             return schema(from, Optional.of(usual ? "" : first), SETTING);
         }
-        if (tokens.reads(at, "STANDARD_CONFORMING_STRINGS")) {
-            lexer.backslashEscapes(tokens.reads(at + 2, "OFF") || tokens.word(at + 2) == Keyword.FALSE
+        if (tokens.is(at, "STANDARD_CONFORMING_STRINGS")) {
+            splitter.lexer().backslashEscapes(tokens.is(at + 2, "OFF") || tokens.word(at + 2) == Keyword.FALSE
                     || tokens.text(at + 2, at + 3).equals("'off'"));
         } else if (syntax.takes(SyntaxRule.SQL_MODES)) {
             modes(from);
@@ -80,20 +82,20 @@ final class SettingParser {
     }
 
     private Optional<String> nameOrText(int token) {
-        return tokens.kind(token) == TokenizedStatement.STRING ? Optional.of(tokens.stringAt(token))
+        return tokens.kind(token) == Kind.STRING ? Optional.of(tokens.stringAt(token))
                 : tokens.isName(token) ? Optional.of(tokens.nameAt(token)) : Optional.empty();
     }
 
     private void modes(int from) {
         for (int i = from; i < tokens.limit(); i++) {
-            String mode = tokens.kind(i) == TokenizedStatement.STRING
+            String mode = tokens.kind(i) == Kind.STRING
                     ? tokens.stringAt(i).toUpperCase(Locale.ROOT) : "";
             if (mode.contains("ANSI")) {
-                lexer.doubleQuotesName();
+                splitter.lexer().doubleQuotesName();
             }
             if (mode.contains("NO_BACKSLASH_ESCAPES")) {
                 // a mode that takes the word out of those that are set: MySQL manual, “Server SQL Modes”
-                lexer.backslashEscapes(tokens.text(from, i).toUpperCase(Locale.ROOT).contains("REPLACE"));
+                splitter.lexer().backslashEscapes(tokens.text(from, i).toUpperCase(Locale.ROOT).contains("REPLACE"));
             }
         }
     }

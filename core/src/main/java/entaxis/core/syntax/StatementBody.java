@@ -1,5 +1,7 @@
 package entaxis.core.syntax;
 
+import entaxis.core.token.Keyword;
+
 /**
  * What the semicolons inside a statement mean: whether it has a body of statements, and whether that is still open.
  * Each token is looked at once.
@@ -35,7 +37,7 @@ final class StatementBody {
     /** Whether the semicolon at a place stands inside the body of the statement that has been cut so far. */
     boolean isOpen(TokenizedStatement cut, int at) {
         if (kind == Kind.UNKNOWN) {
-            kind = cut.count == 0 ? Kind.NONE : classify(cut, at);
+            kind = cut.count() == 0 ? Kind.NONE : classify(cut, at);
         }
         return switch (kind) {
             case NONE, UNKNOWN -> false;
@@ -59,7 +61,7 @@ final class StatementBody {
         if (blocks && (first == Keyword.DECLARE || first == Keyword.BEGIN)) {
             return ofBlock(at);
         }
-        if (compounds && first == Keyword.BEGIN && cut.count > 1 && cut.word(1) == Keyword.NOT) {
+        if (compounds && first == Keyword.BEGIN && cut.count() > 1 && cut.word(1) == Keyword.NOT) {
             return Kind.NESTED;
         }
         if (compounds && compound(first)) {
@@ -68,7 +70,7 @@ final class StatementBody {
         if (first != Keyword.CREATE && !(toBatchEnd && first == Keyword.ALTER)) {
             return Kind.NONE;
         }
-        for (int i = 1; i < Math.min(cut.count, HEAD); i++) {
+        for (int i = 1; i < Math.min(cut.count(), HEAD); i++) {
             switch (cut.word(i)) {
                 case TRIGGER, FUNCTION, PROCEDURE, PROC, EVENT, PACKAGE -> {
                     return toBatchEnd ? Kind.TO_GO : blocks ? ofBlock(at) : Kind.NESTED;
@@ -77,7 +79,7 @@ final class StatementBody {
                     return blocks && hasSlashLine(at) ? Kind.TO_SLASH : Kind.NONE;
                 }
                 case TYPE -> {
-                    boolean body = blocks && i + 1 < cut.count && cut.word(i + 1) == Keyword.BODY;
+                    boolean body = blocks && i + 1 < cut.count() && cut.word(i + 1) == Keyword.BODY;
                     return body ? ofBlock(at) : Kind.NONE;
                 }
                 case RULE -> {
@@ -100,7 +102,7 @@ final class StatementBody {
     }
 
     private boolean openNested(TokenizedStatement cut) {
-        for (; seen < cut.count; seen++) {
+        for (; seen < cut.count(); seen++) {
             switch (cut.word(seen)) {
                 case BEGIN, CASE -> {
                     boolean ending = seen > 0 && cut.word(seen - 1) == Keyword.END;
@@ -110,7 +112,7 @@ final class StatementBody {
                     begun |= cut.word(seen) == Keyword.BEGIN;
                 }
                 case END -> {
-                    Keyword after = seen + 1 < cut.count ? cut.word(seen + 1) : Keyword.NONE;
+                    Keyword after = seen + 1 < cut.count() ? cut.word(seen + 1) : Keyword.NONE;
                     if (after != Keyword.IF && after != Keyword.LOOP && after != Keyword.WHILE
                             && after != Keyword.REPEAT) {
                         depth--;
@@ -136,7 +138,7 @@ final class StatementBody {
 
     /** Every statement of several that begins inside is ended by an END, which says once more what it ends. */
     private boolean openCompound(TokenizedStatement cut) {
-        for (; seen < cut.count; seen++) {
+        for (; seen < cut.count(); seen++) {
             Keyword before = seen == 0 ? Keyword.NONE : cut.word(seen - 1);
             boolean first = seen == 0 || cut.is(seen - 1, ';') || before == Keyword.THEN || before == Keyword.ELSE
                     || before == Keyword.DO || before == Keyword.BEGIN
@@ -152,7 +154,7 @@ final class StatementBody {
     }
 
     private boolean openRound(TokenizedStatement cut) {
-        for (; seen < cut.count; seen++) {
+        for (; seen < cut.count(); seen++) {
             depth += cut.is(seen, '(') ? 1 : cut.is(seen, ')') ? -1 : 0;
         }
         return depth > 0;

@@ -1,13 +1,14 @@
 package entaxis.core.syntax;
 
 import entaxis.core.statement.Skipped;
+import entaxis.core.token.Keyword;
 
 /** Finds where statements end that are not read to their end. */
 final class StatementEnd {
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
 
-    StatementEnd(TokenCursor tokens, ScriptSyntax syntax) {
+    StatementEnd(StatementCursor tokens, ScriptSyntax syntax) {
         this.tokens = tokens;
         this.syntax = syntax;
     }

@@ -6,6 +6,8 @@ import entaxis.core.statement.PlacedName;
 import entaxis.core.statement.ScriptStatement;
 import entaxis.core.statement.Skipped;
 import entaxis.core.statement.Statement;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -16,7 +18,7 @@ import java.util.Optional;
  */
 final class StatementParser {
     private static final int MAX_DEPTH = 3;
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final NameParser names;
     private final StatementEnd statementEnd;
@@ -29,13 +31,13 @@ final class StatementParser {
     private final OtherStatements others;
     private final RowParser rows;
     private final BlockParser blocks;
-    private TokenizedStatement cut = new TokenizedStatement(new TokenArray());
+    private TokenizedStatement cut = new TokenizedStatement();
     private List<ScriptStatement> statements = new ArrayList<>();
     private int depth;
     /** Whether all that is read stands under a condition. */
     private boolean conditional;
 
-    StatementParser(ScriptLexer lexer, TokenCursor tokens, ScriptSyntax syntax) {
+    StatementParser(StatementSplitter splitter, StatementCursor tokens, ScriptSyntax syntax) {
         this.tokens = tokens;
         this.syntax = syntax;
         ElementParsers parsers = ElementParsers.of(tokens, syntax);
@@ -48,8 +50,8 @@ final class StatementParser {
         this.calls = new ProcedureCallParser(tokens, syntax, names, statementEnd);
         this.definitions = new DefinitionParser(this, tokens, syntax, parsers, statementEnd, tables, programs,
                 privileges);
-        this.rows = new RowParser(lexer, tokens, names, statementEnd);
-        this.settings = new SettingParser(lexer, tokens, syntax, statementEnd, rows);
+        this.rows = new RowParser(splitter, tokens, names, statementEnd);
+        this.settings = new SettingParser(splitter, tokens, syntax, statementEnd, rows);
         this.others = new OtherStatements(tokens, statementEnd);
         this.blocks = new BlockParser(tokens, this, syntax, statementEnd);
     }
@@ -63,14 +65,14 @@ final class StatementParser {
 
     private void append(TokenizedStatement statement) {
         cut = statement;
-        if (cut.client) {
-            statements.add(new ScriptStatement(new Skipped("client command"), cut.start, cut.start, false,
+        if (cut.isClientCommand()) {
+            statements.add(new ScriptStatement(new Skipped("client command"), cut.start(), cut.start(), false,
                     Optional.empty()));
             return;
         }
         tokens.read(cut);
-        if (cut.broken) {
-            emit(tokens.broken(), tokens.unreadable(tokens.broken(),
+        if (cut.hasOpenQuote()) {
+            emit(tokens.unclosed(), tokens.unreadable(tokens.unclosed(),
                     "a quote or comment that opens here is not closed").error());
         } else {
             all();
@@ -152,7 +154,7 @@ final class StatementParser {
     }
 
     private Skipped compound(int from) {
-        if (cut.unclosed) {
+        if (cut.hasOpenBody()) {
             throw tokens.unreadable(from, "the block that begins here is not ended; nothing behind it could be read");
         }
         return statementEnd.skip(from, "anonymous block");
@@ -164,7 +166,7 @@ final class StatementParser {
         }
         return switch (tokens.word()) {
             case CREATE -> definitions.create(from);
-            case ALTER -> tokens.word(from + 1) == Keyword.DEFAULT && tokens.reads(from + 2, "PRIVILEGES")
+            case ALTER -> tokens.word(from + 1) == Keyword.DEFAULT && tokens.is(from + 2, "PRIVILEGES")
                     ? ParsedStatement.whole(defaultPrivileges(from)) : definitions.alter(from);
             case INSERT, REPLACE -> rows.insert(from);
             case SELECT, VALUES, WITH -> select(from);
@@ -217,8 +219,8 @@ final class StatementParser {
 
     // texts with statements in them
 
-    private StatementParser inner(String text, ScriptLexer lexer) {
-        StatementParser inner = new StatementParser(lexer, new TokenCursor(lexer, text, syntax), syntax);
+    private StatementParser inner(String text, StatementSplitter splitter) {
+        StatementParser inner = new StatementParser(splitter, new StatementCursor(splitter, text, syntax), syntax);
         inner.depth = depth + 1;
         return inner;
     }
@@ -229,11 +231,11 @@ final class StatementParser {
             return Optional.empty();
         }
         String text = tokens.stringAt(token);
-        ScriptLexer lexer = new ScriptLexer(text, syntax);
-        StatementParser inner = inner(text, lexer);
+        StatementSplitter splitter = new StatementSplitter(text, syntax);
+        StatementParser inner = inner(text, splitter);
         inner.conditional = true;
-        TokenizedStatement statement = new TokenizedStatement(new TokenArray());
-        while (lexer.next(statement)) {
+        TokenizedStatement statement = new TokenizedStatement();
+        while (splitter.next(statement)) {
             inner.append(statement);
         }
         return Optional.of(new Block.Part(text, tokens.offset(token) + 1, inner.statements));
@@ -248,15 +250,15 @@ final class StatementParser {
         if (depth >= MAX_DEPTH) {
             return false;
         }
-        ScriptLexer lexer = new ScriptLexer(text, syntax);
-        StatementParser inner = inner(text, lexer);
+        StatementSplitter splitter = new StatementSplitter(text, syntax);
+        StatementParser inner = inner(text, splitter);
         inner.statements = into;
         boolean guarded = text.toUpperCase(Locale.ROOT).contains("EXCEPTION");
-        TokenizedStatement statement = new TokenizedStatement(new TokenArray());
+        TokenizedStatement statement = new TokenizedStatement();
         boolean whole = true;
         int conditions = 0;
-        while (lexer.next(statement)) {
-            if (statement.client) {
+        while (splitter.next(statement)) {
+            if (statement.isClientCommand()) {
                 whole = false;
                 continue;
             }
@@ -285,7 +287,7 @@ final class StatementParser {
                     tokens.toEnd();
                 }
                 default -> {
-                    if (!tokens.reads("ELSIF")) {
+                    if (!tokens.is("ELSIF")) {
                         return conditions;
                     }
                     toThen();
@@ -311,7 +313,7 @@ final class StatementParser {
             }
             case EXECUTE -> {
                 int text = tokens.at() + 1;
-                boolean plain = tokens.kind(text) == TokenizedStatement.STRING && text + 1 >= tokens.limit();
+                boolean plain = tokens.kind(text) == Kind.STRING && text + 1 >= tokens.limit();
                 if (plain) {
                     nested(text).ifPresent(part -> emit(text - 1, new Block(List.of(part), Optional.empty())));
                 }
@@ -324,7 +326,7 @@ final class StatementParser {
                 return false;
             }
             default -> {
-                return tokens.reads("RAISE") || tokens.reads("PERFORM")
+                return tokens.is("RAISE") || tokens.is("PERFORM")
                         || tokens.sign(tokens.at() + 1, ':') || tokens.sign(tokens.at() + 1, '=');
             }
         }

@@ -1,10 +1,12 @@
 package entaxis.core.syntax;
 
 import entaxis.core.statement.TableOptions;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
+import java.util.Optional;
 import java.util.function.Consumer;
 
 /** Reads what stands behind the bracket of CREATE TABLE: where and how rows are stored, and the comment. */
@@ -12,14 +14,14 @@ final class TableOptionParser {
     /** Storage engines that keep no references (MySQL manual, “FOREIGN KEY Constraint Differences”). */
     private static final List<String> WITHOUT_REFERENCES =
             List.of("MYISAM", "MEMORY", "HEAP", "ARCHIVE", "CSV", "ARIA", "MERGE", "BLACKHOLE");
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final NumberParser numbers;
     private Optional<String> comment = Optional.empty();
     private OptionalLong first = OptionalLong.empty();
     private OptionalInt withoutReferences = OptionalInt.empty();
 
-    TableOptionParser(TokenCursor tokens, ScriptSyntax syntax, NumberParser numbers) {
+    TableOptionParser(StatementCursor tokens, ScriptSyntax syntax, NumberParser numbers) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.numbers = numbers;
@@ -50,7 +52,7 @@ final class TableOptionParser {
     private boolean option() {
         Keyword word = tokens.word();
         // Oracle Database SQL Language Reference, LOB_storage_clause: LOB (c) STORE AS SECUREFILE (...)
-        if (tokens.reads("STORE") && tokens.ahead(1) == Keyword.AS) {
+        if (tokens.is("STORE") && tokens.ahead(1) == Keyword.AS) {
             tokens.advance(2);
             return true;
         }
@@ -95,7 +97,7 @@ final class TableOptionParser {
     /** Looks at the name behind ENGINE, without passing it. */
     private void storageEngine() {
         int name = tokens.at() + (tokens.sign(tokens.at() + 1, '=') ? 2 : 1);
-        if (WITHOUT_REFERENCES.stream().anyMatch(engine -> tokens.reads(name, engine))) {
+        if (WITHOUT_REFERENCES.stream().anyMatch(engine -> tokens.is(name, engine))) {
             withoutReferences = OptionalInt.of(tokens.place());
         }
     }
@@ -108,7 +110,7 @@ final class TableOptionParser {
         return switch (word) {
             case PARTITION, WITH, WITHOUT, TABLESPACE, ON, USING, FOR, DEFAULT, SERVER, OPTIONS, NOT, ORDER, PERIOD,
                     OWNER -> true;
-            default -> tokens.reads("STRICT") || tokens.sign(',') || tokens.reads("DISTRIBUTED");
+            default -> tokens.is("STRICT") || tokens.sign(',') || tokens.is("DISTRIBUTED");
         };
     }
 
@@ -133,7 +135,7 @@ final class TableOptionParser {
         } else if (strict() && word == Keyword.ON) {
             tokens.advance();
             tokens.expect(Keyword.COMMIT);
-            while (tokens.kind(tokens.at()) == TokenizedStatement.WORD && !known(tokens.word())) {
+            while (tokens.kind() == Kind.WORD && !known(tokens.word())) {
                 tokens.advance();
             }
         } else {

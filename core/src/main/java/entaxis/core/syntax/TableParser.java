@@ -1,16 +1,17 @@
 package entaxis.core.syntax;
 
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ColumnClause;
 import entaxis.core.statement.ColumnRefinement;
 import entaxis.core.statement.CreateTable;
 import entaxis.core.statement.DropTables;
 import entaxis.core.statement.LikeTable;
 import entaxis.core.statement.PlacedName;
-import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.RenameTables;
 import entaxis.core.statement.Statement;
 import entaxis.core.statement.TableElement;
 import entaxis.core.statement.TableOptions;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -20,12 +21,12 @@ import java.util.Set;
 /** Reads CREATE TABLE, DROP TABLE and RENAME TABLE. */
 final class TableParser {
     private static final int USUAL_SIZE = 24;
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final ElementParsers parsers;
     private final TableOptionParser tableOptions;
 
-    TableParser(TokenCursor tokens, ScriptSyntax syntax, ElementParsers parsers) {
+    TableParser(StatementCursor tokens, ScriptSyntax syntax, ElementParsers parsers) {
         this.tokens = tokens;
         this.syntax = syntax;
         this.parsers = parsers;
@@ -247,12 +248,12 @@ final class TableParser {
         tokens.accept(Keyword.IF, Keyword.EXISTS);
         boolean cascade = tokens.accept(Keyword.CASCADE);
         if (cascade) {
-            tokens.acceptReading("CONSTRAINTS");
+            tokens.accept("CONSTRAINTS");
             tokens.accept(Keyword.CONSTRAINT);
         } else {
             tokens.accept(Keyword.RESTRICT);
         }
-        tokens.acceptReading("PURGE");
+        tokens.accept("PURGE");
         return new DropTables(names, temporary, cascade);
     }
 

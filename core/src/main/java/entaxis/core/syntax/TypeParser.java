@@ -1,6 +1,8 @@
 package entaxis.core.syntax;
 
 import entaxis.core.statement.TypeName;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.Token.Kind;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
@@ -11,11 +13,11 @@ final class TypeParser {
     /** A script with more spellings than these has its types taken apart again. */
     private static final int MAX_KEPT = 1 << 12;
 
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ScriptSyntax syntax;
     private final Map<String, TypeName> known = new HashMap<>();
 
-    TypeParser(TokenCursor tokens, ScriptSyntax syntax) {
+    TypeParser(StatementCursor tokens, ScriptSyntax syntax) {
         this.tokens = tokens;
         this.syntax = syntax;
     }
@@ -41,7 +43,7 @@ final class TypeParser {
         }
         words(from);
         if (syntax.takes(SyntaxRule.TYPES_OF_ANY_WORDS)) {
-            while (tokens.kind(tokens.at()) == TokenizedStatement.WORD && !endsAnyWords(tokens.word())) {
+            while (tokens.kind() == Kind.WORD && !endsAnyWords(tokens.word())) {
                 tokens.advance();
             }
         }

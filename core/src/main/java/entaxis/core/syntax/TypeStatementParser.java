@@ -2,11 +2,12 @@ package entaxis.core.syntax;
 
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
-import entaxis.core.statement.PlacedName;
 import entaxis.core.schema.QualifiedName;
+import entaxis.core.statement.PlacedName;
 import entaxis.core.statement.Statement;
 import entaxis.core.statement.TypeName;
 import entaxis.core.statement.TypeStatement;
+import entaxis.core.token.Keyword;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,11 +15,11 @@ import java.util.Optional;
 /** Reads CREATE, ALTER and DROP of types and domains (ISO/IEC 9075-2, 11.34 to 11.51). */
 final class TypeStatementParser {
     private static final String OWN_MAKING = "type of the engine's own making";
-    private final TokenCursor tokens;
+    private final StatementCursor tokens;
     private final ElementParsers parsers;
     private final StatementEnd statementEnd;
 
-    TypeStatementParser(TokenCursor tokens, ElementParsers parsers, StatementEnd statementEnd) {
+    TypeStatementParser(StatementCursor tokens, ElementParsers parsers, StatementEnd statementEnd) {
         this.tokens = tokens;
         this.parsers = parsers;
         this.statementEnd = statementEnd;
@@ -85,7 +86,7 @@ final class TypeStatementParser {
             return new TypeStatement.CreateEnumeration(name, strings());
         }
         if (tokens.is(Keyword.TABLE) || tokens.is(Keyword.VARYING) || tokens.is(Keyword.RANGE)
-                || tokens.reads("VARRAY") || tokens.is(Keyword.VARCHAR)) {
+                || tokens.is("VARRAY") || tokens.is(Keyword.VARCHAR)) {
             return statementEnd.skip(from, OWN_MAKING);
         }
         tokens.accept(Keyword.OBJECT);
@@ -93,8 +94,8 @@ final class TypeStatementParser {
             return statementEnd.skip(from, OWN_MAKING);
         }
         List<TypeStatement.Field> fields = fields();
-        while (tokens.is(Keyword.NOT) || tokens.reads("FINAL") || tokens.reads("INSTANTIABLE")
-                || tokens.reads("PERSISTABLE")) {
+        while (tokens.is(Keyword.NOT) || tokens.is("FINAL") || tokens.is("INSTANTIABLE")
+                || tokens.is("PERSISTABLE")) {
             tokens.advance();
         }
         return new TypeStatement.CreateStructure(name, false, fields);
@@ -104,7 +105,7 @@ final class TypeStatementParser {
         tokens.expectSign('(');
         List<TypeStatement.Field> fields = new ArrayList<>();
         while (!tokens.acceptSign(')')) {
-            boolean method = tokens.reads("MEMBER") || tokens.reads("STATIC") || tokens.reads("CONSTRUCTOR");
+            boolean method = tokens.is("MEMBER") || tokens.is("STATIC") || tokens.is("CONSTRUCTOR");
             if (method) {
                 tokens.skipElement();
             } else {
@@ -155,7 +156,7 @@ final class TypeStatementParser {
         if (tokens.accept(Keyword.RENAME, Keyword.TO)) {
             return new TypeStatement.RenameTo(tokens.name());
         }
-        if (tokens.reads(tokens.at() + 1, "ATTRIBUTE")) {
+        if (tokens.is(tokens.at() + 1, "ATTRIBUTE")) {
             return new TypeStatement.ChangeFields(fieldChanges());
         }
         statementEnd.pass(from);

@@ -25,7 +25,7 @@ public final class Identifiers {
             return expression;
         }
         StringBuilder text = new StringBuilder(expression.length());
-        List<Token> tokens = Lexer.tokens(expression);
+        List<Token> tokens = Lexer.pieces(expression);
         BitSet types = castTypes(tokens);
         for (int i = 0; i < tokens.size(); i++) {
             Token token = tokens.get(i);

@@ -15,8 +15,7 @@ public final class SqlText {
 
     private SqlText(String text, List<Token> tokens) {
         this.text = text;
-        this.tokens = tokens.stream().filter(token -> token.kind() != Kind.SPACE && token.kind() != Kind.COMMENT)
-                .toList();
+        this.tokens = tokens;
     }
 
     /** A whole text. Linear in it. */
@@ -27,8 +26,8 @@ public final class SqlText {
     /** The beginning of a text, with so many tokens at most; what is behind them is not looked at. */
     public static SqlText beginning(String text, int count) {
         int[] left = {count};
-        return new SqlText(text, Lexer.tokens(text, token -> token.kind() != Kind.SPACE && token.kind() != Kind.COMMENT
-                && --left[0] == 0));
+        return new SqlText(text, Lexer.pieces(text, piece -> piece.matters() && --left[0] == 0).stream()
+                .filter(Token::matters).toList());
     }
 
     /** How many tokens there are. */

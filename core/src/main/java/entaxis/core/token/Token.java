@@ -1,5 +1,7 @@
 package entaxis.core.token;
 
+import java.util.Locale;
+
 /**
  * One piece of SQL text.
  *
@@ -11,6 +13,17 @@ public record Token(Kind kind, String text, int start) {
 
     /** The kinds of token that ISO/IEC 9075-2, 5.2 distinguishes, as far as they matter here. */
     public enum Kind { WORD, QUOTED_NAME, STRING, NUMBER, SYMBOL, COMMENT, SPACE, UNCLOSED, END }
+
+    /** What stands between two places of a text; there is no name without a sign in it (5.2, delimited identifier). */
+    static Token of(Kind kind, String text, int from, int to) {
+        boolean empty = kind == Kind.QUOTED_NAME && to - from <= 2;
+        return new Token(empty ? Kind.UNCLOSED : kind, text.substring(from, to), from);
+    }
+
+    /** Whether it is more than white space or a comment. */
+    public boolean matters() {
+        return kind != Kind.SPACE && kind != Kind.COMMENT;
+    }
 
     /** Offset just behind the last character. */
     public int end() {
@@ -25,6 +38,21 @@ public record Token(Kind kind, String text, int start) {
     /** Whether it can name something: a plain word or a quoted name. */
     public boolean isName() {
         return kind == Kind.WORD || kind == Kind.QUOTED_NAME;
+    }
+
+    /** Whether it is a number of digits only. */
+    public boolean isWholeNumber() {
+        return kind == Kind.NUMBER && text.chars().allMatch(c -> c >= '0' && c <= '9');
+    }
+
+    /** The letters before the quote of a text, in small letters: {@code n, b, x} or {@code e}; mostly none. */
+    public String mark() {
+        return kind == Kind.STRING ? text.substring(0, text.indexOf('\'')).toLowerCase(Locale.ROOT) : "";
+    }
+
+    /** What a text says: without its mark and quotes, and with doubled quotes undone. */
+    public String string() {
+        return text.substring(text.indexOf('\'') + 1, text.length() - 1).replace("''", "'");
     }
 
     /**

@@ -1,8 +1,8 @@
 package entaxis.core.type;
 
-import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
-import entaxis.core.token.LineCursor;
+import entaxis.core.token.TokenCursor;
+import entaxis.core.token.Token;
 import entaxis.core.type.SqlType.ArrayType;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
@@ -27,8 +27,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -72,7 +72,7 @@ public final class TypeReader {
 
     /** Reads a whole text as one type, also one that a design defines. */
     public static TypeReading read(String text, TypeNames names) {
-        LineCursor cursor = new LineCursor(text);
+        TokenCursor cursor = TokenCursor.withComments(text);
         if (cursor.atEnd()) {
             return new Unknown("No type is given; write for example varchar(60), integer or date.");
         }
@@ -91,7 +91,7 @@ public final class TypeReader {
      * Reads a type where the cursor stands and passes it; the names of the design's own types come first, brackets
      * behind it make an array of it.
      */
-    public static TypeReading read(LineCursor cursor, TypeNames names) {
+    public static TypeReading read(TokenCursor cursor, TypeNames names) {
         TypeReading reading = one(cursor, names);
         while (reading instanceof Known(SqlType element) && (cursor.accept("[", "]") || cursor.accept("array"))) {
             reading = new Known(new ArrayType(element));
@@ -99,7 +99,7 @@ public final class TypeReader {
         return reading;
     }
 
-    private static TypeReading one(LineCursor cursor, TypeNames names) {
+    private static TypeReading one(TokenCursor cursor, TypeNames names) {
         if (cursor.peek().isName()) {
             Optional<SqlType> defined = names.find(cursor.peek().name());
             if (defined.isPresent()) {
@@ -150,7 +150,7 @@ public final class TypeReader {
         };
     }
 
-    private static TypeReading character(LineCursor cursor, String first) {
+    private static TypeReading character(TokenCursor cursor, String first) {
         if (first.equals("national") && !cursor.accept("character") && !cursor.accept("char")) {
             return new Unknown("“national” is followed by char or character varying.");
         }
@@ -161,7 +161,7 @@ public final class TypeReader {
         return sized(cursor, length -> new CharacterType(form, length));
     }
 
-    private static TypeReading binary(LineCursor cursor) {
+    private static TypeReading binary(TokenCursor cursor) {
         if (cursor.accept("large", "object")) {
             return new Known(new BinaryType(Form.LARGE, OptionalInt.empty()));
         }
@@ -169,12 +169,12 @@ public final class TypeReader {
         return sized(cursor, length -> new BinaryType(form, length));
     }
 
-    private static TypeReading integer(LineCursor cursor, IntegerSize size) {
+    private static TypeReading integer(TokenCursor cursor, IntegerSize size) {
         TypeReading reading = sized(cursor, ignoredDisplayWidth -> new IntegerType(size, false));
         return reading instanceof Known && cursor.accept("unsigned") ? new Known(new IntegerType(size, true)) : reading;
     }
 
-    private static TypeReading decimal(LineCursor cursor) {
+    private static TypeReading decimal(TokenCursor cursor) {
         if (!cursor.peek().is("(")) {
             return new Known(new DecimalType(OptionalInt.empty(), OptionalInt.empty()));
         }
@@ -195,7 +195,7 @@ public final class TypeReader {
         return new Known(new DecimalType(precision, scale));
     }
 
-    private static TypeReading listed(LineCursor cursor) {
+    private static TypeReading listed(TokenCursor cursor) {
         List<String> values = new ArrayList<>();
         boolean open = cursor.accept("(");
         do {
@@ -204,13 +204,13 @@ public final class TypeReader {
                 return new Unknown(
                         "The values of an enumeration stand in quotes and brackets, as in enum('open', 'closed').");
             }
-            values.add(value.text().substring(1, value.text().length() - 1).replace("''", "'"));
+            values.add(value.string());
         } while (cursor.accept(","));
         return open && cursor.accept(")") ? new Known(new EnumType(values))
                 : new Unknown("The bracket after the values of the enumeration is not closed.");
     }
 
-    private static TypeReading interval(LineCursor cursor) {
+    private static TypeReading interval(TokenCursor cursor) {
         Optional<IntervalField> from = field(cursor);
         if (from.isEmpty()) {
             return new Known(new IntervalType(IntervalField.DAY, Optional.of(IntervalField.SECOND)));
@@ -228,23 +228,23 @@ public final class TypeReader {
         return new Known(new IntervalType(from.get(), to));
     }
 
-    private static Optional<IntervalField> field(LineCursor cursor) {
+    private static Optional<IntervalField> field(TokenCursor cursor) {
         Optional<IntervalField> found = java.util.Arrays.stream(IntervalField.values())
                 .filter(field -> cursor.peek().is(field.name())).findFirst();
         found.ifPresent(field -> cursor.next());
         return found;
     }
 
-    private static boolean zone(LineCursor cursor) {
+    private static boolean zone(TokenCursor cursor) {
         cursor.accept("without", "time", "zone");
         return cursor.accept("with", "time", "zone") || cursor.accept("with", "local", "time", "zone");
     }
 
-    private static TypeReading sized(LineCursor cursor, java.util.function.Function<OptionalInt, SqlType> type) {
+    private static TypeReading sized(TokenCursor cursor, java.util.function.Function<OptionalInt, SqlType> type) {
         return sized(cursor, MAX_LENGTH, type);
     }
 
-    private static TypeReading sized(LineCursor cursor, int max,
+    private static TypeReading sized(TokenCursor cursor, int max,
             java.util.function.Function<OptionalInt, SqlType> type) {
         if (!cursor.peek().is("(")) {
             return new Known(type.apply(OptionalInt.empty()));
@@ -263,7 +263,7 @@ public final class TypeReader {
     }
 
     private static OptionalInt number(Token token, int max) {
-        if (token.kind() != Kind.NUMBER || token.text().length() > 9 || token.text().contains(".")) {
+        if (!token.isWholeNumber() || token.text().length() > 9) {
             return OptionalInt.empty();
         }
         int value = Integer.parseInt(token.text());

@@ -2,6 +2,7 @@ package entaxis.core.syntax;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import entaxis.core.token.Keyword;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -1,7 +1,6 @@
 package entaxis.engines.sandbox;
 
 import entaxis.core.token.Lexer;
-import entaxis.core.token.Token.Kind;
 import entaxis.core.token.Token;
 import entaxis.core.word.Words;
 import entaxis.engines.trial.QueryOutcome;
@@ -319,8 +318,7 @@ public final class Sandbox implements AutoCloseable {
     private static boolean several(String sql) {
         boolean ended = false;
         for (Token token : Lexer.tokens(sql)) {
-            boolean text = token.kind() != Kind.SPACE && token.kind() != Kind.COMMENT && !token.is(";");
-            if (ended && text) {
+            if (ended && !token.is(";")) {
                 return true;
             }
             ended |= token.is(";");

@@ -65,8 +65,6 @@ final class StatementTexts {
         }
         statements.add(statement.toString());
         return statements.stream()
-                .filter(text -> Lexer.tokens(text).stream()
-                        .anyMatch(token -> token.kind() != entaxis.core.token.Token.Kind.SPACE
-                && token.kind() != entaxis.core.token.Token.Kind.COMMENT)).toList();
+                .filter(text -> !Lexer.tokens(text).isEmpty()).toList();
     }
 }

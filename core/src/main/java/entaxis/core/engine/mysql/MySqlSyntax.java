@@ -1,13 +1,13 @@
 package entaxis.core.engine.mysql;
 
 import entaxis.core.design.Target;
+import entaxis.core.sql.TextLiterals;
 import entaxis.core.syntax.ImpliedName.Named;
 import entaxis.core.syntax.ImpliedName;
-import entaxis.core.syntax.LexicalRule;
-import entaxis.core.syntax.LexicalRules;
 import entaxis.core.syntax.ScriptSyntax;
 import entaxis.core.syntax.SyntaxRule;
-import entaxis.core.sql.TextLiterals;
+import entaxis.core.token.LexicalRules;
+import entaxis.core.token.LexicalRule;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;

@@ -115,7 +115,7 @@ public class MySqlWording extends CatalogWording {
     /** Without comments, which the engine's client leaves out (MySQL manual, “mysql Client Options”, --comments). */
     private static String uncommented(String body) {
         StringBuilder plain = new StringBuilder(body.length());
-        for (Token token : Lexer.tokens(body)) {
+        for (Token token : Lexer.pieces(body)) {
             String text = token.text();
             boolean comment = token.kind() == Token.Kind.COMMENT
                     && (text.startsWith("/*") || text.length() < 3 || text.charAt(2) <= ' ');

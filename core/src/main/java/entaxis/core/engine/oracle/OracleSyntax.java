@@ -1,10 +1,10 @@
 package entaxis.core.engine.oracle;
 
 import entaxis.core.design.Target;
-import entaxis.core.syntax.LexicalRule;
-import entaxis.core.syntax.LexicalRules;
 import entaxis.core.syntax.ScriptSyntax;
 import entaxis.core.syntax.SyntaxRule;
+import entaxis.core.token.LexicalRules;
+import entaxis.core.token.LexicalRule;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;

@@ -6,9 +6,8 @@ import entaxis.core.reconcile.CatalogWording;
 import entaxis.core.reconcile.ProgramParts;
 import entaxis.core.schema.Program;
 import entaxis.core.sql.Dialect;
-import entaxis.core.type.SqlType;
 import entaxis.core.token.SqlText;
-import entaxis.core.token.Token;
+import entaxis.core.type.SqlType;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -38,14 +37,14 @@ public final class PostgreSqlWording extends CatalogWording {
             return truth(neutral).get().toString();
         }
         SqlText text = SqlText.of(neutral);
-        boolean bits = text.size() == 2 && text.is(0, "b") && text.isString(1);
-        return bits ? CanonicalForm.of(text.at(1).text()) : canonical;
+        boolean bits = text.size() == 1 && text.at(0).mark().equals("b");
+        return bits ? CanonicalForm.of("'" + text.at(0).string() + "'") : canonical;
     }
 
     /** What a text means as a truth value. */
     static Optional<Boolean> truth(String text) {
         SqlText sql = SqlText.of(text);
-        String word = sql.size() == 1 && sql.isString(0) ? inside(sql.at(0)).strip().toLowerCase(Locale.ROOT) : "";
+        String word = sql.size() == 1 && sql.isString(0) ? sql.at(0).string().strip().toLowerCase(Locale.ROOT) : "";
         return TRUE.contains(word) ? Optional.of(true) : FALSE.contains(word) ? Optional.of(false) : Optional.empty();
     }
 
@@ -71,16 +70,12 @@ public final class PostgreSqlWording extends CatalogWording {
         };
     }
 
-    private static String inside(Token string) {
-        return string.text().substring(1, string.text().length() - 1).replace("''", "'");
-    }
-
     /** PostgreSQL manual, CREATE FUNCTION: the body stands behind AS, in quotes or between dollars. */
     private static ProgramParts routine(String text) {
         SqlText sql = SqlText.of(text);
         for (int as = sql.find(0, "as"); as >= 0; as = sql.find(as + 1, "as")) {
             if (sql.isString(as + 1)) {
-                return kept(sql.edit().replace(as, as + 2, "").text(), inside(sql.at(as + 1)));
+                return kept(sql.edit().replace(as, as + 2, "").text(), sql.at(as + 1).string());
             }
             int dollar = sql.at(as + 1).start();
             int tagEnd = sql.is(as + 1, "$") ? text.indexOf('$', dollar + 1) + 1 : 0;
@@ -102,7 +97,7 @@ public final class PostgreSqlWording extends CatalogWording {
         SqlText text = SqlText.of(head);
         int language = text.find(0, "language");
         return language < 0 || !text.isString(language + 1) ? head
-                : text.edit().replace(language + 1, language + 2, inside(text.at(language + 1))).text();
+                : text.edit().replace(language + 1, language + 2, text.at(language + 1).string()).text();
     }
 
     /** PostgreSQL manual, 8.5 and CREATE FUNCTION: what is said in several words counts as one. */

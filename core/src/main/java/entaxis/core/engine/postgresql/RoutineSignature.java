@@ -29,13 +29,12 @@ final class RoutineSignature {
         boolean byDefault = false;
         int depth = 0;
         for (Token token : Lexer.tokens(arguments + ",")) {
-            boolean blank = token.kind() == Token.Kind.SPACE || token.kind() == Token.Kind.COMMENT;
             depth += token.is("(") ? 1 : 0;
             if (depth == 0 && token.is(",")) {
                 add(words, types);
                 words.clear();
                 byDefault = false;
-            } else if (depth == 0 && !blank) {
+            } else if (depth == 0) {
                 byDefault |= token.is("default") || token.is("=") || token.is(":");
                 if (!byDefault) {
                     words.add(token.kind() == Token.Kind.WORD ? token.text().toLowerCase(Locale.ROOT) : token.text());
@@ -51,7 +50,7 @@ final class RoutineSignature {
         StringBuilder text = new StringBuilder();
         boolean byDefault = false;
         int depth = 0;
-        for (Token token : Lexer.tokens(arguments)) {
+        for (Token token : Lexer.pieces(arguments)) {
             depth += token.is("(") || token.is("[") ? 1 : token.is(")") || token.is("]") ? -1 : 0;
             byDefault = !(depth == 0 && token.is(",")) && (byDefault || token.is("default") || token.is("=")
                     || token.is(":"));

@@ -1,8 +1,8 @@
 package entaxis.core.review.carried;
 
 import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import entaxis.core.token.Token.Kind;
+import entaxis.core.token.Token;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
@@ -32,8 +32,7 @@ record ViewNames(Map<String, String> tables, Set<Qualified> columns) {
     record Qualified(String table, String name) { }
 
     static ViewNames of(String text) {
-        List<Token> tokens = Lexer.tokens(text).stream()
-                .filter(token -> token.kind() != Kind.SPACE && token.kind() != Kind.COMMENT).toList();
+        List<Token> tokens = Lexer.tokens(text);
         Set<String> defined = new HashSet<>();
         for (int i = 0; i + 2 < tokens.size(); i++) {
             // the name of a WITH query, with its columns or without

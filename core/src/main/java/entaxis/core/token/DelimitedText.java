@@ -1,11 +1,11 @@
-package entaxis.core.syntax;
+package entaxis.core.token;
 
 /** Where texts and comments end that begin with a sign of their own; less than 0 where they do not. Linear. */
-final class DelimitedText {
+public final class DelimitedText {
     private DelimitedText() { }
 
     /** Behind a comment in slashes and stars; comments within it count where they may be nested. */
-    static int commentEnd(String text, int from, boolean nested) {
+    public static int commentEnd(String text, int from, boolean nested) {
         int depth = 1;
         int at = from + 2;
         while (at < text.length() && depth > 0) {

@@ -1,4 +1,4 @@
-package entaxis.core.syntax;
+package entaxis.core.token;
 
 /** What tells the engines' scripts apart before any grammar. */
 public enum LexicalRule {
@@ -20,8 +20,10 @@ public enum LexicalRule {
     DOUBLE_QUOTED_TEXTS,
     /** A text may stand in quotes of the writer's choice: {@code q'[...]'}. */
     CHOSEN_QUOTES,
-    /** {@code $tag$} begins a text. */
+    /** {@code $tag$} begins a text; a dollar sign goes on a word then, but does not begin one. */
     DOLLAR_TEXTS,
+    /** A dollar sign goes on a word, but does not begin one or a text. */
+    DOLLARS_INSIDE_WORDS,
     /** A word may stand before a text to say which characters it is made of. */
     TEXT_INTRODUCERS,
     /** A number sign begins a comment. */

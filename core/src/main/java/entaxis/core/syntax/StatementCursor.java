@@ -1,135 +1,102 @@
 package entaxis.core.syntax;
 
 import entaxis.core.statement.SyntaxError;
+import entaxis.core.token.Keyword;
+import entaxis.core.token.LexicalRules;
+import entaxis.core.token.LexicalRule;
+import entaxis.core.token.Token.Kind;
+import entaxis.core.token.TokenCursor;
+import entaxis.core.token.Tokens;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
-/** The tokens of the statement that a {@link ScriptLexer} stands at, read one after the other. */
-final class TokenCursor {
+/** The tokens of the statement that a {@link StatementSplitter} stands at, read one after the other. */
+final class StatementCursor extends TokenCursor {
     private static final int MAX_SHOWN = 80;
-    private final ScriptLexer lexer;
-    private TokenizedStatement cut = new TokenizedStatement(new TokenArray());
+    private final StatementSplitter splitter;
     private final String text;
     private final ScriptSyntax syntax;
     private final LexicalRules lexical;
     private final boolean lower;
     private final NamePool names;
-    private int at;
-    private int limit;
+    private TokenizedStatement cut = new TokenizedStatement();
 
-    TokenCursor(ScriptLexer lexer, String text, ScriptSyntax syntax) {
-        this.lexer = lexer;
+    StatementCursor(StatementSplitter splitter, String text, ScriptSyntax syntax) {
+        super(text, new Tokens());
+        this.splitter = splitter;
         this.text = text;
         this.syntax = syntax;
         this.lexical = syntax.lexicalRules();
         this.lower = lexical.has(LexicalRule.NAMES_FOLD_DOWN);
-        this.names = lexer.names();
+        this.names = splitter.names();
     }
 
     /** Goes to the first token of a statement. */
     void read(TokenizedStatement statement) {
         cut = statement;
-        at = 0;
-        limit = statement.count;
+        read(statement.tokens());
     }
 
     /** The token that is a quote or comment without an end, which is the last one there is. */
-    int broken() {
-        return limit - 1;
-    }
-
-    boolean atEnd() {
-        return at >= limit;
-    }
-
-    /** The token that it stands at. */
-    int at() {
-        return at;
-    }
-
-    /** Goes to a token. */
-    void goTo(int token) {
-        at = token;
-    }
-
-    /** Passes a token. */
-    void advance() {
-        at++;
-    }
-
-    /** Passes some tokens. */
-    void advance(int tokens) {
-        at += tokens;
-    }
-
-    /** Passes all tokens. */
-    void toEnd() {
-        at = limit;
-    }
-
-    /** Where the statement ends: behind its last token. */
-    int limit() {
-        return limit;
-    }
-
-    /** Lets the statement end at a token. */
-    void limitTo(int token) {
-        limit = token;
+    int unclosed() {
+        return limit() - 1;
     }
 
     /** Where the token that it stands at begins in the script. */
     int place() {
-        return offset(at);
+        return offset(at());
     }
 
-    byte kind(int token) {
-        return token < limit ? cut.kind(token) : TokenizedStatement.END;
+    /** The token that it stands at, which is passed. */
+    private int nextToken() {
+        advance();
+        return at() - 1;
     }
 
     Keyword word() {
-        return word(at);
+        return word(at());
     }
 
     Keyword word(int token) {
-        return token < limit ? cut.word(token) : Keyword.NONE;
+        return token < limit() ? tokens().word(token) : Keyword.NONE;
     }
 
     /** The word so many tokens further on. */
-    Keyword ahead(int tokens) {
-        return word(at + tokens);
+    Keyword ahead(int further) {
+        return word(at() + further);
     }
 
     boolean is(Keyword word) {
-        return at < limit && cut.word(at) == word;
+        return !atEnd() && tokens().word(at()) == word;
     }
 
     boolean is(Keyword first, Keyword second) {
-        return is(first) && word(at + 1) == second;
+        return is(first) && ahead(1) == second;
     }
 
     boolean accept(Keyword word) {
-        if (at < limit && cut.word(at) == word) {
-            at++;
-            return true;
+        boolean found = is(word);
+        if (found) {
+            advance();
         }
-        return false;
+        return found;
     }
 
     boolean accept(Keyword first, Keyword second) {
-        if (is(first, second)) {
-            at += 2;
-            return true;
+        boolean found = is(first, second);
+        if (found) {
+            advance(2);
         }
-        return false;
+        return found;
     }
 
     boolean accept(Keyword first, Keyword second, Keyword third) {
-        if (is(first, second) && word(at + 2) == third) {
-            at += 3;
-            return true;
+        boolean found = is(first, second) && ahead(2) == third;
+        if (found) {
+            advance(3);
         }
-        return false;
+        return found;
     }
 
     void expect(Keyword word) {
@@ -138,92 +105,46 @@ final class TokenCursor {
         }
     }
 
-    /** Whether the token at a place is this sign. */
-    boolean sign(int token, char c) {
-        return token < limit && cut.is(token, c);
-    }
-
-    boolean sign(char c) {
-        return sign(at, c);
-    }
-
-    boolean acceptSign(char c) {
-        if (sign(at, c)) {
-            at++;
-            return true;
-        }
-        return false;
-    }
-
     void expectSign(char c) {
         if (!acceptSign(c)) {
             throw unreadable("“" + c + "” is expected here");
         }
     }
 
-    /**
-     * Whether the token at a place is a word that reads so, in any case of letters; for words too rare to be a {@link
-     * Keyword}.
-     */
-    boolean reads(int token, String word) {
-        if (token >= limit || cut.kind(token) != TokenizedStatement.WORD
-                || cut.to(token) - cut.from(token) != word.length()) {
-            return false;
-        }
-        for (int i = 0; i < word.length(); i++) {
-            if (Character.toUpperCase(text.charAt(cut.from(token) + i)) != word.charAt(i)) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    boolean reads(String word) {
-        return reads(at, word);
-    }
-
-    boolean acceptReading(String word) {
-        if (reads(at, word)) {
-            at++;
-            return true;
-        }
-        return false;
-    }
-
     /** Whether a name can stand at a place. */
     boolean isName(int token) {
-        byte kind = kind(token);
-        return kind == TokenizedStatement.WORD || kind == TokenizedStatement.NAME
-                || kind == TokenizedStatement.STRING
-                        && (text.charAt(cut.from(token)) == '"' || lexical.has(LexicalRule.TEXTS_AS_NAMES))
-                || kind == TokenizedStatement.NUMBER && lexical.has(LexicalRule.DIGITS_BEGIN_NAMES)
+        Kind kind = kind(token);
+        return kind == Kind.WORD || kind == Kind.QUOTED_NAME
+                || kind == Kind.STRING
+                        && (text.charAt(tokens().from(token)) == '"' || lexical.has(LexicalRule.TEXTS_AS_NAMES))
+                || kind == Kind.NUMBER && lexical.has(LexicalRule.DIGITS_BEGIN_NAMES)
                         && !sign(token - 1, '-')
-                        && Character.isLetter(text.charAt(cut.to(token) - 1));
+                        && Character.isLetter(text.charAt(tokens().to(token) - 1));
     }
 
     /** The name that stands here, as the engine holds it; passes it. */
     String name() {
-        if (!isName(at)) {
+        if (!isName(at())) {
             throw unreadable(atEnd() ? "a name is expected, but the statement ends" : "a name is expected here");
         }
-        return nameAt(at++);
+        return nameAt(nextToken());
     }
 
     /** The name at a place, which is given to something here rather than known before. */
     String newNameAt(int token) {
-        return cut.kind(token) == TokenizedStatement.WORD
-                ? names.given(text, cut.from(token), cut.to(token), cut.sum(token)) : nameAt(token);
+        return tokens().kind(token) == Kind.WORD
+                ? names.given(text, tokens().from(token), tokens().to(token), tokens().sum(token)) : nameAt(token);
     }
 
     /** The name at a place. */
     String nameAt(int token) {
-        int from = cut.from(token);
-        int to = cut.to(token);
-        byte kind = cut.kind(token);
-        if (kind == TokenizedStatement.WORD) {
-            return names.at(text, from, to, cut.sum(token));
+        int from = tokens().from(token);
+        int to = tokens().to(token);
+        Kind kind = tokens().kind(token);
+        if (kind == Kind.WORD) {
+            return names.at(text, from, to, tokens().sum(token));
         }
-        if (kind == TokenizedStatement.NUMBER) {
+        if (kind == Kind.NUMBER) {
             String name = text.substring(from, to);
             return lower ? NamePool.folded(name) : name;
         }
@@ -235,7 +156,7 @@ final class TokenCursor {
 
     /** Whether the token is a name in quotes. */
     boolean quoted(int token) {
-        return kind(token) == TokenizedStatement.NAME;
+        return kind(token) == Kind.QUOTED_NAME;
     }
 
     /** Names in brackets, with commas between. */
@@ -251,15 +172,15 @@ final class TokenCursor {
 
     /** The text of a quoted literal, passed; escapes are undone. */
     String string() {
-        if (kind(at) != TokenizedStatement.STRING) {
+        if (kind() != Kind.STRING) {
             throw unreadable("a text in quotes is expected here");
         }
-        return stringAt(at++);
+        return stringAt(nextToken());
     }
 
     String stringAt(int token) {
-        int from = cut.from(token);
-        int to = cut.to(token);
+        int from = tokens().from(token);
+        int to = tokens().to(token);
         if (text.charAt(from) == '$') {
             int tag = from + 1;
             while (text.charAt(tag) != '$') {
@@ -277,7 +198,7 @@ final class TokenCursor {
             return text.substring(quote + 2, to - 2);
         }
         char close = text.charAt(quote);
-        boolean escapes = lexer.escapes() || quote > from && (text.charAt(quote - 1) & ~0x20) == 'E';
+        boolean escapes = splitter.lexer().escapes() || quote > from && (text.charAt(quote - 1) & ~0x20) == 'E';
         String inside = text.substring(quote + 1, Math.max(quote + 1, to - 1));
         if (inside.indexOf(close) >= 0) {
             inside = inside.replace("" + close + close, "" + close);
@@ -296,17 +217,17 @@ final class TokenCursor {
     }
 
     private void skip(char opening, char closing) {
-        int open = at;
+        int open = at();
         int depth = 0;
         do {
-            if (sign(at, opening)) {
+            if (sign(opening)) {
                 depth++;
-            } else if (sign(at, closing)) {
+            } else if (sign(closing)) {
                 depth--;
             }
-            at++;
-            if (at > limit) {
-                at = open;
+            advance();
+            if (at() > limit()) {
+                goTo(open);
                 throw unreadable("the bracket that opens here is not closed");
             }
         } while (depth > 0);
@@ -321,24 +242,24 @@ final class TokenCursor {
             return "";
         }
         boolean tidy = !markedTexts(from, to);
-        for (int i = cut.from(from); tidy && i + 1 < cut.to(to - 1); i++) {
+        for (int i = tokens().from(from); tidy && i + 1 < tokens().to(to - 1); i++) {
             char c = text.charAt(i);
             tidy = c != '\n' && c != '\r' && c != '\t' && !(c == ' ' && text.charAt(i + 1) == ' ')
                     && !(c == '-' && text.charAt(i + 1) == '-') && !(c == '/' && text.charAt(i + 1) == '*')
                     && !(c == '*' && text.charAt(i + 1) == '/') && c != '#';
         }
         if (tidy) {
-            return text.substring(cut.from(from), cut.to(to - 1));
+            return text.substring(tokens().from(from), tokens().to(to - 1));
         }
         StringBuilder words = new StringBuilder();
         for (int i = from; i < to; i++) {
-            if (i > from && cut.from(i) > cut.to(i - 1)) {
+            if (i > from && tokens().from(i) > tokens().to(i - 1)) {
                 words.append(' ');
             }
             if (markedText(i)) {
                 words.append(introducer(i)).append('\'').append(stringAt(i).replace("'", "''")).append('\'');
             } else {
-                words.append(text, cut.from(i), cut.to(i));
+                words.append(text, tokens().from(i), tokens().to(i));
             }
         }
         return words.toString();
@@ -346,11 +267,11 @@ final class TokenCursor {
 
     /** What stands before the quote of a text of MySQL and says which characters it is made of. */
     private String introducer(int token) {
-        int quote = cut.from(token);
+        int quote = tokens().from(token);
         while (lexical.has(LexicalRule.TEXT_INTRODUCERS) && text.charAt(quote) != '\'' && text.charAt(quote) != '"') {
             quote++;
         }
-        return text.substring(cut.from(token), quote);
+        return text.substring(tokens().from(token), quote);
     }
 
     private boolean markedTexts(int from, int to) {
@@ -366,8 +287,8 @@ final class TokenCursor {
      * written in plain quotes too.
      */
     private boolean markedText(int token) {
-        return cut.kind(token) == TokenizedStatement.STRING
-                && syntax.isMarked(text, cut.from(token), cut.to(token), lexer.escapes());
+        return tokens().kind(token) == Kind.STRING
+                && syntax.isMarked(text, tokens().from(token), tokens().to(token), splitter.lexer().escapes());
     }
 
     /** The text from one token to another just as it stands, comments and lines included. */
@@ -375,7 +296,7 @@ final class TokenCursor {
         if (from >= to) {
             return "";
         }
-        String whole = text.substring(cut.from(from), cut.to(to - 1));
+        String whole = text.substring(tokens().from(from), tokens().to(to - 1));
         return lexical.has(LexicalRule.VERSION_COMMENTS) && whole.contains("*/") ? withoutVersions(from, to) : whole;
     }
 
@@ -387,35 +308,35 @@ final class TokenCursor {
         StringBuilder plain = new StringBuilder();
         for (int i = from; i < to; i++) {
             if (i > from) {
-                VersionComments.append(plain, text, cut.to(i - 1), cut.from(i));
+                VersionComments.append(plain, text, tokens().to(i - 1), tokens().from(i));
             }
-            plain.append(text, cut.from(i), cut.to(i));
+            plain.append(text, tokens().from(i), tokens().to(i));
         }
         return plain.toString();
     }
 
     /** A condition or expression in round brackets, without them; passes both. */
     String inRound() {
-        int open = at;
+        int open = at();
         if (!sign('(')) {
             throw unreadable("a bracket is expected here");
         }
         skipRound();
-        return text(open + 1, at - 1);
+        return text(open + 1, at() - 1);
     }
 
     /** Where a token begins in the script; behind the last one, where the statement ends. */
     int offset(int token) {
-        return token < limit ? cut.from(token) : limit > 0 ? cut.to(limit - 1) : cut.start;
+        return token < limit() ? tokens().from(token) : limit() > 0 ? tokens().to(limit() - 1) : cut.start();
     }
 
     /** What follows from a token on in its line, to show where reading stopped. */
     String excerpt(int token) {
-        if (token >= limit) {
-            return limit == 0 ? "" : verbatim(limit - 1, limit);
+        if (token >= limit()) {
+            return limit() == 0 ? "" : verbatim(limit() - 1, limit());
         }
-        int from = cut.from(token);
-        int to = Math.min(cut.to(limit - 1), from + MAX_SHOWN);
+        int from = tokens().from(token);
+        int to = Math.min(tokens().to(limit() - 1), from + MAX_SHOWN);
         return text.substring(from, to).lines().findFirst().orElse("").strip();
     }
 
@@ -430,7 +351,7 @@ final class TokenCursor {
 
     /** The word at a place in capital letters; empty where none stands. */
     String capitals(int token) {
-        return kind(token) == TokenizedStatement.WORD ? text(token, token + 1).toUpperCase(Locale.ROOT) : "";
+        return kind(token) == Kind.WORD ? text(token, token + 1).toUpperCase(Locale.ROOT) : "";
     }
 
     /** Passes whatever stands before the comma or bracket that ends an element of a list. */
@@ -450,7 +371,7 @@ final class TokenCursor {
     }
 
     SyntaxException unreadable(String reason) {
-        return unreadable(Math.min(at, limit), reason);
+        return unreadable(Math.min(at(), limit()), reason);
     }
 
     SyntaxException unreadable(int token, String reason) {

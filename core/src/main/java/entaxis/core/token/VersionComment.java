@@ -1,4 +1,4 @@
-package entaxis.core.syntax;
+package entaxis.core.token;
 
 /**
  * Comments whose inside is carried out (MySQL manual, “Comments”; MariaDB manual, “Comment Syntax”): {@code /*!50100

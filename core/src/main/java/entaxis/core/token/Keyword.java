@@ -1,4 +1,4 @@
-package entaxis.core.syntax;
+package entaxis.core.token;
 
 import java.util.Locale;
 
@@ -6,7 +6,7 @@ import java.util.Locale;
  * Words that mean something to the reader. Which of them an engine reserves does not matter here: any of them can name
  * something where a name is expected.
  */
-enum Keyword {
+public enum Keyword {
     NONE, ADD, AFTER, ALGORITHM, ALL, ALTER, ALWAYS, ANALYZE, AND, ARRAY, AS, ASC, ATOMIC, ATTACH, AUTHORIZATION,
     AUTO_INCREMENT, AUTOINCREMENT, BEFORE, BEGIN, BINARY, BIT, BODY, BY,
     CACHED, CALL, CASCADE, CASE, CHANGE, CHAR, CHARACTER, CHARSET, CHECK, CLUSTER, CLUSTERED, COLLATE, COLLATION,
@@ -61,12 +61,12 @@ enum Keyword {
     }
 
     /** A sum with one more sign, which is the same for a letter in either case. */
-    static int added(int sum, char sign) {
+    public static int added(int sum, char sign) {
         return sum * 31 + (sign & ~0x20);
     }
 
-    /** For this word in capital letters, what {@link TokenizedStatement#sum} holds. */
-    int sumInCapitals() {
+    /** For this word in capital letters, what {@link Tokens#sum} holds. */
+    public int sumInCapitals() {
         return sum << 1 | 1;
     }
 
