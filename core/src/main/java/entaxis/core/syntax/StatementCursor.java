@@ -68,11 +68,15 @@ final class StatementCursor extends TokenCursor {
     }
 
     boolean is(Keyword word) {
-        return !atEnd() && tokens().word(at()) == word;
+        return is(at(), word);
+    }
+
+    boolean is(int token, Keyword word) {
+        return token < limit() && tokens().is(token, word);
     }
 
     boolean is(Keyword first, Keyword second) {
-        return is(first) && ahead(1) == second;
+        return is(first) && is(at() + 1, second);
     }
 
     boolean accept(Keyword word) {
@@ -92,7 +96,7 @@ final class StatementCursor extends TokenCursor {
     }
 
     boolean accept(Keyword first, Keyword second, Keyword third) {
-        boolean found = is(first, second) && ahead(2) == third;
+        boolean found = is(first, second) && is(at() + 2, third);
         if (found) {
             advance(3);
         }

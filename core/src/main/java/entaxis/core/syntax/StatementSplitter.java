@@ -94,8 +94,9 @@ final class StatementSplitter {
             return true;
         }
         while (!lexer.atEnd() && !ended) {
-            if (!lexer.passSpace()) {
-                ended = token(cut, lexer.sign());
+            ended = token(cut, lexer.sign());
+            if (!ended) {
+                lexer.passSpace();
             }
         }
         return true;

@@ -4,7 +4,6 @@ import static entaxis.core.token.LexicalRules.CAPITAL;
 import static entaxis.core.token.LexicalRules.DIGIT;
 import static entaxis.core.token.LexicalRules.INSIDE_WORD;
 import static entaxis.core.token.LexicalRules.LETTER;
-import static entaxis.core.token.LexicalRules.SPACE;
 
 import entaxis.core.token.Token.Kind;
 import java.util.ArrayList;
@@ -143,11 +142,17 @@ public final class Lexer {
 
     /** Passes the white space that begins here, if any does. */
     public boolean passSpace() {
-        int begin = at;
-        while (at < text.length() && (rules.kindOf(text.charAt(at)) & SPACE) != 0) {
-            at++;
+        int i = at;
+        while (i < text.length() && isSpace(text.charAt(i))) {
+            i++;
         }
-        return at > begin;
+        boolean passed = i > at;
+        at = i;
+        return passed;
+    }
+
+    private static boolean isSpace(char c) {
+        return c <= ' ' || c >= 128 && Character.isWhitespace(c);
     }
 
     /** Goes to the end of the line. */
@@ -258,12 +263,13 @@ public final class Lexer {
         int i = from;
         int last = text.length();
         char stop = delimiter.isEmpty() ? '\0' : delimiter.charAt(0);
+        byte[] signs = rules.signs();
         while (i < last) {
             char c = text.charAt(i);
             if (c == stop && i > from && text.startsWith(delimiter, i)) {
                 break;
             }
-            byte kind = rules.kindOf(c);
+            byte kind = c < 128 ? signs[c] : rules.kindOf(c);
             if ((kind & (LETTER | DIGIT | INSIDE_WORD)) == 0) {
                 break;
             }

@@ -43,6 +43,11 @@ public final class LexicalRules {
         return rules.contains(rule);
     }
 
+    /** What each ASCII sign is, in bits. */
+    byte[] signs() {
+        return signs;
+    }
+
     /** What a sign is. */
     byte kindOf(char sign) {
         return sign < 128 ? signs[sign]

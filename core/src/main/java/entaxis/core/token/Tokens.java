@@ -3,21 +3,24 @@ package entaxis.core.token;
 import entaxis.core.token.Token.Kind;
 import java.util.Arrays;
 
-/**
- * Tokens of a text one behind the other, counted from 0, in arrays that are used again: what is read together lies
- * together.
- */
+/** Tokens of a text one behind the other, counted from 0, in room that is used again for other ones. */
 public final class Tokens {
     private static final int ROOM = 256;
     private static final int LEAST_ROOM = 8;
     private static final int LARGE_SIZE = 1 << 15;
     private static final Kind[] KINDS = Kind.values();
+    private static final Keyword[] WORDS = Keyword.values();
+    /** How many numbers there are for each token: what it is, where it begins and ends, and its sum. */
+    private static final int WIDTH = 4;
+    private static final int FROM = 1;
+    private static final int TO = 2;
+    private static final int SUM = 3;
+    /** What a token is: its kind, and above these bits its word. */
+    private static final int KIND_BITS = 4;
+    private static final int KIND_MASK = (1 << KIND_BITS) - 1;
 
-    private byte[] kinds;
-    private Keyword[] words;
-    private int[] starts;
-    private int[] ends;
-    private int[] sums;
+    /** All in one array, so that what is read together lies together. */
+    private int[] numbers;
     private int count;
     private boolean unclosed;
 
@@ -27,11 +30,7 @@ public final class Tokens {
     }
 
     private Tokens(int room) {
-        kinds = new byte[room];
-        words = new Keyword[room];
-        starts = new int[room];
-        ends = new int[room];
-        sums = new int[room];
+        numbers = new int[room * WIDTH];
     }
 
     /** No tokens, with room for those of a text that is mostly short. */
@@ -43,8 +42,8 @@ public final class Tokens {
     public void clear() {
         count = 0;
         unclosed = false;
-        if (kinds.length > LARGE_SIZE) {
-            resize(ROOM);
+        if (numbers.length > LARGE_SIZE * WIDTH) {
+            numbers = new int[ROOM * WIDTH];
         }
     }
 
@@ -55,32 +54,38 @@ public final class Tokens {
 
     /** What a token is. */
     public Kind kind(int token) {
-        return KINDS[kinds[token]];
+        return KINDS[numbers[token * WIDTH] & KIND_MASK];
     }
 
     /** The word of SQL that it is; {@link Keyword#NONE} for any other token. */
     public Keyword word(int token) {
-        return words[token];
+        return WORDS[numbers[token * WIDTH] >> KIND_BITS];
+    }
+
+    /** Whether it is a word of SQL. */
+    public boolean is(int token, Keyword word) {
+        return numbers[token * WIDTH] >> KIND_BITS == word.ordinal();
     }
 
     /** Where it begins in the text. */
     public int from(int token) {
-        return starts[token];
+        return numbers[token * WIDTH + FROM];
     }
 
     /** Where it ends in the text. */
     public int to(int token) {
-        return ends[token];
+        return numbers[token * WIDTH + TO];
     }
 
     /** For a word, a number that is the same for equal ones, even if there is no capital in it. */
     public int sum(int token) {
-        return sums[token];
+        return numbers[token * WIDTH + SUM];
     }
 
     /** Whether it is a sign. */
     public boolean is(int token, char sign) {
-        return kinds[token] == Kind.SYMBOL.ordinal() && sums[token] == sign;
+        int place = token * WIDTH;
+        return numbers[place] == Kind.SYMBOL.ordinal() && numbers[place + SUM] == sign;
     }
 
     /** Whether the last one is a quote or comment without an end. */
@@ -89,19 +94,14 @@ public final class Tokens {
     }
 
     void add(Kind kind, Keyword word, int from, int to, int sum) {
-        if (count == kinds.length) {
-            resize(count * 2);
+        int place = count++ * WIDTH;
+        if (place == numbers.length) {
+            numbers = Arrays.copyOf(numbers, place * 2);
         }
-        kinds[count] = (byte) kind.ordinal();
-        // tables look alike, so the same mostly stands there from the statement before; looking is cheaper than storing
-        // a reference
-        if (words[count] != word) {
-            words[count] = word;
-        }
-        starts[count] = from;
-        ends[count] = to;
-        sums[count] = sum;
-        count++;
+        numbers[place] = word.ordinal() << KIND_BITS | kind.ordinal();
+        numbers[place + FROM] = from;
+        numbers[place + TO] = to;
+        numbers[place + SUM] = sum;
     }
 
     void add(Kind kind, int from, int to) {
@@ -111,13 +111,5 @@ public final class Tokens {
     void addUnclosed(int from, int to) {
         unclosed = true;
         add(Kind.UNCLOSED, from, to);
-    }
-
-    private void resize(int size) {
-        kinds = Arrays.copyOf(kinds, size);
-        words = Arrays.copyOf(words, size);
-        starts = Arrays.copyOf(starts, size);
-        ends = Arrays.copyOf(ends, size);
-        sums = Arrays.copyOf(sums, size);
     }
 }
