@@ -1,5 +1,6 @@
 package entaxis.core.expression;
 
+import entaxis.core.token.LexicalRules;
 import entaxis.core.token.TokenCursor;
 import entaxis.core.token.Token;
 import java.util.Locale;
@@ -11,7 +12,7 @@ final class ExpressionCursor extends TokenCursor {
 
     /** A cursor before the first token of a text; white space and comments are left out. */
     ExpressionCursor(String sql) {
-        super(sql);
+        super(sql, LexicalRules.STANDARD);
     }
 
     /** Reading ends: there is something that is not known here. */

@@ -1,11 +1,13 @@
 package entaxis.core.reading;
 
 import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.ProgramHead.RoutineHead;
+import entaxis.core.schema.ProgramHead;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.statement.ProgramName;
 import entaxis.core.statement.ProgramStatement;
-import entaxis.core.schema.QualifiedName;
 import entaxis.core.statement.ScriptStatement;
 import java.util.List;
 import java.util.Map;
@@ -48,7 +50,7 @@ final class ProgramChanges {
 
     private boolean create(ProgramStatement.CreateProgram created, ScriptStatement statement) {
         ProgramKind kind = created.kind();
-        QualifiedName name = created.name().name();
+        QualifiedName name = created.name();
         if (kind == ProgramKind.VIEW && builder.table(name).isPresent()) {
             if (created.onlyIfAbsent()) {
                 log.steppedOver(statement.start(), "table that is there already");
@@ -59,7 +61,7 @@ final class ProgramChanges {
         }
         String key = kind == ProgramKind.VIEW ? builder.key(name)
                 : builder.key(name) + "\u0000" + kind + (created.body() ? "\u0000body" : "")
-                        + signature(created.name()) + created.name().table().map(this::onTable).orElse("");
+                        + apart(created.head());
         Program known = builder.programs.get(key);
         builder.programs.put(key, known != null ? known.worded(created.text())
                 : new Program(kind, builder.placed(name), name.name(), builder.syntax.engine(), created.text(),
@@ -67,9 +69,15 @@ final class ProgramChanges {
         return true;
     }
 
-    /** What tells a routine from others of its name. */
-    private String signature(ProgramName name) {
-        return name.parameters().flatMap(builder.dialect::routineSignature).map(types -> "\u0000(" + types).orElse("");
+    /** What tells a routine, trigger or rule from others of its name. */
+    private String apart(ProgramHead head) {
+        boolean within = builder.dialect.triggersWithinTable();
+        return head instanceof RoutineHead(String parameters) ? signature(parameters)
+                : head.belongsTo().filter(table -> within).map(this::onTable).orElse("");
+    }
+
+    private String signature(String parameters) {
+        return builder.dialect.routineSignature(parameters).map(types -> "\u0000(" + types).orElse("");
     }
 
     private String onTable(QualifiedName table) {
@@ -78,7 +86,7 @@ final class ProgramChanges {
 
     /** The keys of the views, routines or triggers that are named. */
     List<String> named(ProgramKind kind, ProgramName name) {
-        String end = name.table().isEmpty() ? signature(name)
+        String end = name.table().isEmpty() ? name.parameters().map(this::signature).orElse("")
                 : builder.dialect.triggersWithinTable() ? onTable(name.table().get()) : "";
         String begin = builder.key(name.name());
         return builder.programs.entrySet().stream().filter(entry -> entry.getValue().kind() == kind)

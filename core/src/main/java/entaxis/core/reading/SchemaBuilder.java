@@ -12,7 +12,7 @@ import entaxis.core.schema.Sequence;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.ProgramHead;
+
 import entaxis.core.statement.PlacedName;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.syntax.ScriptSyntax;
@@ -28,6 +28,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /** What the statements read so far have made. */
@@ -175,8 +176,8 @@ final class SchemaBuilder {
     private static boolean isOn(Program program, String name) {
         boolean may = (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE)
                 && program.text().toLowerCase(Locale.ROOT).contains(name);
-        String table = may ? ProgramHead.of(program).table().replace("\"", "").toLowerCase(Locale.ROOT) : "";
-        return may && table.substring(table.lastIndexOf('.') + 1).equals(name);
+        return may && program.head(UnaryOperator.identity()).belongsTo()
+                .filter(table -> table.name().equalsIgnoreCase(name)).isPresent();
     }
 
     /** Takes away what stands on a view or routine that was dropped with all that depends on it. */

@@ -4,7 +4,7 @@ import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
 import entaxis.core.schema.Schema;
 import entaxis.core.sql.Dialect;
-import entaxis.core.sql.ProgramHead;
+
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -48,7 +48,7 @@ public final class ProgramKeys {
     /** What tells a program from those of its kind and name; empty where nothing does. */
     private String apart(Program program) {
         return switch (program.kind()) {
-            case FUNCTION, PROCEDURE -> dialect.routineSignature(ProgramHead.of(program).arguments())
+            case FUNCTION, PROCEDURE -> dialect.routineSignature(program.head(dialect::unquoted).routineParameters())
                     .map(types -> "(" + types + ")").orElse("");
             case TRIGGER, RULE -> dialect.triggersWithinTable() ? " on " + table(program) : "";
             case VIEW, PACKAGE -> "";
@@ -56,8 +56,7 @@ public final class ProgramKeys {
     }
 
     private String table(Program program) {
-        String table = ProgramHead.of(program).table().replace("\"", "");
-        return words.folded(table.substring(table.lastIndexOf('.') + 1));
+        return program.head(dialect::unquoted).belongsTo().map(table -> words.folded(table.name())).orElse("");
     }
 
     /** What a program is known by. */

@@ -5,6 +5,7 @@ import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * Something that is carried as the text it was written in: it is kept and given back, but not looked into.
@@ -26,6 +27,15 @@ public record Program(ProgramKind kind, String namespace, String name, Target ta
     /** A program about which nothing is said. */
     public Program(ProgramKind kind, String namespace, String name, Target target, String text) {
         this(kind, namespace, name, target, text, List.of(), Optional.empty());
+    }
+
+    /**
+     * What it says before its body. Linear in its text.
+     *
+     * @param unquoted how the engine holds a name without quotes
+     */
+    public ProgramHead head(UnaryOperator<String> unquoted) {
+        return ProgramHead.of(kind, text, unquoted);
     }
 
     /** Its name with its schema. */

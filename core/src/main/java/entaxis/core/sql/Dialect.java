@@ -115,6 +115,11 @@ public abstract class Dialect extends ProgramFeatures {
         return false;
     }
 
+    /** A name that was written without quotes, as the engine holds it. */
+    public String unquoted(String name) {
+        return name;
+    }
+
     /**
      * A name as the engine compares it with others: as it is held, in one case of letters where the engine tells none
      * apart.

@@ -1,8 +1,9 @@
 package entaxis.core.sql;
 
-import entaxis.core.design.ProgramKind;
 import entaxis.core.design.ObjectComment;
+import entaxis.core.design.ProgramKind;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Sequence;
 import entaxis.core.token.SqlText;
 import java.util.ArrayList;
@@ -25,12 +26,13 @@ public final class ProgramWriter {
     public String object(Program program) {
         String name = spelling.qualified(program.namespace(), program.name());
         boolean routine = program.kind() == ProgramKind.FUNCTION || program.kind() == ProgramKind.PROCEDURE;
-        boolean onTable = dialect.triggersWithinTable()
-                && (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE);
-        if (onTable) {
-            return word(program) + " " + spelling.name(program.name()) + " ON " + ProgramHead.of(program).table();
+        Optional<QualifiedName> table = dialect.triggersWithinTable()
+                ? program.head(dialect::unquoted).belongsTo() : Optional.empty();
+        if (table.isPresent()) {
+            return word(program) + " " + spelling.name(program.name()) + " ON "
+                    + spelling.qualified(table.get().namespace(), table.get().name());
         }
-        String arguments = routine ? ProgramHead.of(program).arguments() : "";
+        String arguments = program.head(dialect::unquoted).routineParameters();
         return word(program) + " " + name + (routine && dialect.routineSignature(arguments).isPresent()
                 ? "(" + dialect.withoutDefaults(arguments) + ")" : "");
     }

@@ -1,6 +1,7 @@
 package entaxis.core.statement;
 
 import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.ProgramHead;
 import entaxis.core.schema.QualifiedName;
 import java.util.List;
 
@@ -10,12 +11,13 @@ public sealed interface ProgramStatement extends Statement {
      * CREATE VIEW and the like.
      *
      * @param body         whether it is the body of a package rather than its specification
+     * @param head         what it says before its body
      * @param onlyIfAbsent whether nothing is to be done where there is a table of the name
      * @param place        where its name stands
      * @param text         the whole statement as written
      */
-    record CreateProgram(ProgramKind kind, boolean body, ProgramName name, int place, boolean onlyIfAbsent,
-            String text) implements ProgramStatement { }
+    record CreateProgram(ProgramKind kind, boolean body, QualifiedName name, ProgramHead head, int place,
+            boolean onlyIfAbsent, String text) implements ProgramStatement { }
 
     /** ALTER VIEW ... RENAME. */
     record RenameView(QualifiedName before, String now) implements ProgramStatement { }

@@ -1,6 +1,7 @@
 package entaxis.core.syntax;
 
 import entaxis.core.design.ProgramKind;
+import entaxis.core.schema.ProgramHead;
 import entaxis.core.schema.QualifiedName;
 import entaxis.core.sql.Dialect;
 import entaxis.core.statement.ProgramName;
@@ -35,30 +36,14 @@ final class ProgramParser {
         boolean onlyIfAbsent = tokens.accept(Keyword.IF, Keyword.NOT, Keyword.EXISTS);
         int place = tokens.place();
         QualifiedName name = names.qualified();
-        boolean routine = kind == ProgramKind.FUNCTION || kind == ProgramKind.PROCEDURE;
-        Optional<String> parameters = routine ? parameters() : Optional.empty();
-        Optional<QualifiedName> table = tableOf(kind);
         tokens.toEnd();
-        return new ProgramStatement.CreateProgram(kind, body, new ProgramName(name, parameters, table), place,
-                onlyIfAbsent, tokens.verbatim(from, tokens.limit()));
+        String text = tokens.verbatim(from, tokens.limit());
+        return new ProgramStatement.CreateProgram(kind, body, name, ProgramHead.of(kind, text, tokens::unquoted), place,
+                onlyIfAbsent, text);
     }
 
     private Optional<String> parameters() {
         return tokens.sign('(') ? Optional.of(tokens.inRound()) : Optional.empty();
-    }
-
-    /** The table of a trigger or rule, where names differ within the table only. */
-    private Optional<QualifiedName> tableOf(ProgramKind kind) {
-        boolean within = dialect.triggersWithinTable() && (kind == ProgramKind.TRIGGER || kind == ProgramKind.RULE);
-        Keyword before = kind == ProgramKind.TRIGGER ? Keyword.ON : Keyword.TO;
-        while (within && !tokens.atEnd() && !tokens.is(before)) {
-            tokens.advance();
-        }
-        if (!within || !tokens.isName(tokens.at() + 1)) {
-            return Optional.empty();
-        }
-        tokens.advance();
-        return Optional.of(names.qualified());
     }
 
     /** Reads what names a program behind the word for its kind, as COMMENT ON and GRANT do. */

@@ -149,13 +149,17 @@ final class StatementCursor extends TokenCursor {
             return names.at(text, from, to, tokens().sum(token));
         }
         if (kind == Kind.NUMBER) {
-            String name = text.substring(from, to);
-            return lower ? NamePool.folded(name) : name;
+            return unquoted(text.substring(from, to));
         }
         char close = text.charAt(to - 1);
         String inside = text.substring(from + 1, to - 1);
         String name = inside.indexOf(close) < 0 ? inside : inside.replace("" + close + close, "" + close);
         return lower ? NamePool.cut(name) : name;
+    }
+
+    /** A name without quotes, as the engine holds it. */
+    String unquoted(String name) {
+        return lower ? NamePool.folded(name) : name;
     }
 
     /** Whether the token is a name in quotes. */

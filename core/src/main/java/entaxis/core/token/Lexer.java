@@ -66,9 +66,9 @@ public final class Lexer {
         return List.copyOf(pieces);
     }
 
-    /** The tokens of a text in a row, with its comments among them or not, by the rules of the standard. */
-    static Tokens row(String text, boolean comments) {
-        Lexer lexer = new Lexer(text, LexicalRules.STANDARD);
+    /** The tokens of a text in a row, with its comments among them or not. */
+    static Tokens row(String text, LexicalRules rules, boolean comments) {
+        Lexer lexer = new Lexer(text, rules);
         Tokens row = Tokens.ofSnippet(text);
         while (!lexer.atEnd()) {
             int begin = lexer.at;

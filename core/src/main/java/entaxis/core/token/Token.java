@@ -59,6 +59,10 @@ public record Token(Kind kind, String text, int start) {
      * The name that it spells: a plain word as typed, a quoted name without its quotes and with doubled quotes undone.
      */
     public String name() {
-        return kind == Kind.QUOTED_NAME ? text.substring(1, text.length() - 1).replace("\"\"", "\"") : text;
+        if (kind != Kind.QUOTED_NAME) {
+            return text;
+        }
+        String close = text.substring(text.length() - 1);
+        return text.substring(1, text.length() - 1).replace(close + close, close);
     }
 }

@@ -15,14 +15,14 @@ public class TokenCursor {
         read(tokens);
     }
 
-    /** A cursor before the first token of a text that is not in the words of one engine; comments are left out. */
-    protected TokenCursor(String text) {
-        this(text, Lexer.row(text, false));
+    /** A cursor before the first token of a text that is cut by some rules; comments are left out. */
+    protected TokenCursor(String text, LexicalRules rules) {
+        this(text, Lexer.row(text, rules, false));
     }
 
     /** A cursor before the first token of a text that is not in the words of one engine; comments are tokens there. */
     public static TokenCursor withComments(String text) {
-        return new TokenCursor(text, Lexer.row(text, true));
+        return new TokenCursor(text, Lexer.row(text, LexicalRules.STANDARD, true));
     }
 
     /** Goes before the first of other tokens of the same text. */

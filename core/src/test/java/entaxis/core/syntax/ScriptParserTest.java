@@ -7,6 +7,7 @@ import entaxis.core.design.ProgramKind;
 import entaxis.core.design.Target;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
+import entaxis.core.schema.ProgramHead;
 import entaxis.core.schema.SecuredObject;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.statement.AddExtension;
@@ -110,10 +111,10 @@ class ScriptParserTest {
     void viewsRoutinesAndTriggers() {
         String view = "CREATE OR REPLACE VIEW seen AS SELECT a -- all\n FROM lot";
         assertThat(one(Target.POSTGRESQL, view + ";")).isEqualTo(new ProgramStatement.CreateProgram(ProgramKind.VIEW,
-                false, new ProgramName(new QualifiedName("", "seen"), Optional.empty(), Optional.empty()),
+                false, new QualifiedName("", "seen"), new ProgramHead.Named(),
                 "CREATE OR REPLACE VIEW ".length(), false, view));
         assertThat(((ProgramStatement.CreateProgram) one(Target.POSTGRESQL,
-                "CREATE TRIGGER t AFTER INSERT ON vault.lot EXECUTE FUNCTION f()")).name().table())
+                "CREATE TRIGGER t AFTER INSERT ON vault.lot EXECUTE FUNCTION f()")).head().belongsTo())
                 .contains(new QualifiedName("vault", "lot"));
         assertThat(one(Target.POSTGRESQL, "DROP FUNCTION f(int, text), g() CASCADE")).isEqualTo(
                 new ProgramStatement.DropPrograms(ProgramKind.FUNCTION,

@@ -37,6 +37,7 @@ import entaxis.core.type.SqlType.UserType;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -83,6 +84,12 @@ public final class PostgreSqlDialect extends Dialect {
     @Override
     public String compared(String name) {
         return stored(name);
+    }
+
+    /** PostgreSQL manual, 4.1.1: names without quotes are folded to lower case. */
+    @Override
+    public String unquoted(String name) {
+        return name.toLowerCase(Locale.ROOT);
     }
 
     @Override

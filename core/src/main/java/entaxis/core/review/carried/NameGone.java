@@ -11,21 +11,43 @@ import entaxis.core.review.Level;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.Rule;
 import entaxis.core.review.RuleInfo;
+import entaxis.core.schema.ProgramHead.TriggerHead;
+import entaxis.core.schema.ProgramHead;
 import entaxis.core.schema.Table;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 
-/** A view that names a table or column which is not there. */
+/** A view, trigger or rule that names a table or column which is not there. */
 public final class NameGone implements Rule {
     private static final RuleInfo INFO =
             new RuleInfo("name-gone", Family.CARRIED, Level.CAUTION, Basis.MANUAL, "name that is gone",
-            "A view over something that is not there is refused when it is made, or fails at its first use.",
-            "ISO/IEC 9075-2, 11.32 and 7.6: each table that a view names is to exist");
+            "A view or trigger on something that is not there is refused when it is made, or fails at its first use.",
+            "ISO/IEC 9075-2, 11.32, 11.49 and 7.6: each table that a view or trigger names is to exist");
+
+    /**
+     * What there is to be named, in small letters.
+     *
+     * @param tables the tables of the design by their names
+     * @param others what is carried: views, routines and so on
+     */
+    private record Names(Map<String, Table> tables, Set<String> others) {
+        boolean gone(String name) {
+            return !tables.containsKey(name) && !others.contains(name);
+        }
+
+        /** Whether a table that is there has no such column. */
+        boolean columnGone(String table, String column) {
+            return tables.containsKey(table)
+                    && tables.get(table).columns().stream().noneMatch(own -> own.name().equalsIgnoreCase(column));
+        }
+    }
 
     @Override
     public RuleInfo info() {
@@ -42,25 +64,44 @@ public final class NameGone implements Rule {
                 .forEach(table -> tables.put(table.name().toLowerCase(Locale.ROOT), table));
         Set<String> others = new HashSet<>();
         of.design().carried().forEach(one -> others.add(one.name().toLowerCase(Locale.ROOT)));
+        Names names = new Names(tables, others);
         for (OpaqueObject carried : of.design().carried()) {
-            // routines make tables of their own and use variables, which only an engine can tell apart
-            if (carried instanceof OpaqueProgram program && program.kind() == ProgramKind.VIEW) {
-                ViewNames names = ViewNames.of(program.text());
-                List<About> about = List.of(new About(About.Kind.VIEW, program.id().value(), program.name()));
-                names.tables().values().stream().distinct()
-                        .filter(name -> !tables.containsKey(name) && !others.contains(name))
-                        .forEach(name -> found.accept(INFO.found(about,
-                                "The view “" + program.name() + "” reads “" + name + "”, which is not there.",
-                                List.of(), List.of())));
-                names.columns().stream()
-                        .filter(column -> tables.containsKey(names.tables().getOrDefault(column.table(), "")))
-                        .filter(column -> tables.get(names.tables().get(column.table())).columns().stream()
-                                .noneMatch(own -> own.name().equalsIgnoreCase(column.name())))
-                        .forEach(column -> found.accept(INFO.found(about,
-                                "The view “" + program.name() + "” reads “" + column.name() + "” of “"
-                                        + names.tables().get(column.table()) + "”, which has no such column.",
-                                List.of(), List.of())));
+            if (carried instanceof OpaqueProgram program) {
+                judge(program, names, found);
             }
+        }
+    }
+
+    private static void judge(OpaqueProgram program, Names names, Consumer<Finding> found) {
+        boolean view = program.kind() == ProgramKind.VIEW;
+        About about = new About(view ? About.Kind.VIEW : About.Kind.ROUTINE, program.id().value(), program.name());
+        Consumer<String> say = words -> found.accept(INFO.found(List.of(about),
+                "The " + program.kind().word() + " “" + program.name() + "” " + words, List.of(), List.of()));
+        // routines make tables of their own and use variables, which only an engine can tell apart
+        if (view) {
+            view(ViewNames.of(program.text()), names, say);
+        } else {
+            trigger(ProgramHead.of(program.kind(), program.text(), UnaryOperator.identity()), names, say);
+        }
+    }
+
+    private static void view(ViewNames view, Names names, Consumer<String> say) {
+        view.tables().values().stream().distinct().filter(names::gone)
+                .forEach(name -> say.accept("reads “" + name + "”, which is not there."));
+        view.columns().stream()
+                .filter(column -> names.columnGone(view.tables().getOrDefault(column.table(), ""), column.name()))
+                .forEach(column -> say.accept("reads “" + column.name() + "” of “"
+                        + view.tables().get(column.table()) + "”, which has no such column."));
+    }
+
+    /** The table that a trigger or rule belongs to, and the columns at whose updates a trigger fires. */
+    private static void trigger(ProgramHead head, Names names, Consumer<String> say) {
+        Optional<String> table = head.belongsTo().map(name -> name.name().toLowerCase(Locale.ROOT));
+        table.filter(names::gone).ifPresent(name -> say.accept("belongs to “" + name + "”, which is not there."));
+        if (head instanceof TriggerHead trigger) {
+            trigger.columns().stream().filter(column -> names.columnGone(table.orElseThrow(), column))
+                    .forEach(column -> say.accept("fires at updates of “" + column + "” of “" + table.get()
+                            + "”, which has no such column."));
         }
     }
 }
