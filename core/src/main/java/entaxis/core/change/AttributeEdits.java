@@ -1,19 +1,20 @@
 package entaxis.core.change;
 
 import entaxis.core.design.AlternateKey;
-import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
+import entaxis.core.design.Attribute;
 import entaxis.core.design.Design;
-import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.Entity;
 import entaxis.core.design.KeyPart.OwnPart;
 import entaxis.core.design.KeyPart;
 import entaxis.core.design.Member;
 import entaxis.core.design.NamedCheck;
 import entaxis.core.design.OwnerId;
-import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
+import entaxis.core.design.Relationship;
 import entaxis.core.design.SqlName;
+import entaxis.core.expression.Expression;
 import entaxis.core.token.Identifiers;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType.IntegerType;
@@ -113,17 +114,18 @@ final class AttributeEdits {
             return design;
         }
         Map<String, String> names = Map.of(SqlName.of(was), SqlName.quoted(SqlName.of(becomes)));
+        UnaryOperator<String> renamed = words -> Expression.of(words).renamed(names).text();
         UnaryOperator<Attribute> follow = attribute -> attribute
-                .withCheck(attribute.check().map(check -> Identifiers.exchanged(check, names)), attribute.checkName())
-                .computed(attribute.generated().map(expression -> Identifiers.exchanged(expression, names)));
+                .withCheck(attribute.check().map(renamed), attribute.checkName())
+                .computed(attribute.generated().map(renamed));
         return switch (owner) {
             case EntityId id -> {
                 Entity entity = design.entities().get(id);
                 yield design.with(entity
                         .withMembers(entity.members().stream()
                                 .map(member -> member instanceof Attribute own ? follow.apply(own) : member).toList())
-                        .withChecks(entity.checks().stream().map(
-                                check -> new NamedCheck(check.name(), Identifiers.exchanged(check.condition(), names)))
+                        .withChecks(entity.checks().stream()
+                                .map(check -> new NamedCheck(check.name(), renamed.apply(check.condition())))
                                 .toList()));
             }
             case RelationshipId id -> {

@@ -11,7 +11,7 @@ import entaxis.core.design.SqlName;
 import entaxis.core.design.Structure.Field;
 import entaxis.core.design.Structure;
 import entaxis.core.design.TypeId;
-import entaxis.core.token.Identifiers;
+import entaxis.core.expression.Expression;
 import entaxis.core.type.SqlType.DesignType;
 import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeReader;
@@ -155,7 +155,7 @@ final class TypeEdits {
         return switch (type) {
             case Domain domain -> {
                 Optional<String> rule =
-                        domain.check().map(check -> Identifiers.exchanged(check, Map.of("value", column)));
+                        domain.check().map(check -> Expression.of(check).renamed(Map.of("value", column)).text());
                 Optional<String> both = attribute.check().isPresent() && rule.isPresent()
                         ? Optional.of("(" + attribute.check().get() + ") and (" + rule.get() + ")")
                         : attribute.check().or(() -> rule);

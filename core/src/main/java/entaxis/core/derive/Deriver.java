@@ -4,8 +4,8 @@ import entaxis.core.design.AlternateKey;
 import entaxis.core.design.Attribute;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
-import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
+import entaxis.core.design.Entity;
 import entaxis.core.design.Exclusion;
 import entaxis.core.design.ForeignColumns;
 import entaxis.core.design.Index;
@@ -19,23 +19,23 @@ import entaxis.core.design.OpaqueObject;
 import entaxis.core.design.OpaqueProgram;
 import entaxis.core.design.OpaqueSequence;
 import entaxis.core.design.OwnerId;
-import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
+import entaxis.core.design.Relationship;
 import entaxis.core.design.Side;
 import entaxis.core.design.SqlName;
+import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
-import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Program;
+import entaxis.core.schema.QualifiedName;
 import entaxis.core.schema.Schema;
 import entaxis.core.schema.Sequence;
-import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.Table;
 import entaxis.core.schema.UniqueKey;
-import entaxis.core.token.Identifiers;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -252,7 +252,7 @@ final class Deriver {
                 .forEach(check -> checks.add(new CheckRule(
                         constraints.free(check.name().isEmpty() ? named(naming.template(Template.CHECK), table, "rule")
                                 : check.name()),
-                Identifiers.exchanged(check.condition(), columnNames))));
+                Expression.of(check.condition()).renamed(columnNames).text())));
         exclusions.getOrDefault(entity.id(), List.of()).stream()
                 .flatMap(exclusion -> alternatives(table, exclusion, draft).stream())
                 .forEach(checks::add);
@@ -387,7 +387,7 @@ final class Deriver {
                 constraints.free(attribute.checkName().isEmpty()
                         ? named(naming.template(Template.CHECK), table, naming.column(attribute.name()))
                         : attribute.checkName()),
-                Identifiers.exchanged(attribute.check().get(), columnNames))).toList();
+                Expression.of(attribute.check().get()).renamed(columnNames).text())).toList();
     }
 
     private String parentTable(Relationship relationship) {

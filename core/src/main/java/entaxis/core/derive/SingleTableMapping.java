@@ -1,27 +1,27 @@
 package entaxis.core.derive;
 
 import entaxis.core.design.AlternateKey;
-import entaxis.core.design.Attribute;
 import entaxis.core.design.AttributeId;
+import entaxis.core.design.Attribute;
 import entaxis.core.design.Cardinality;
 import entaxis.core.design.Category;
 import entaxis.core.design.ColumnPath;
 import entaxis.core.design.Design;
 import entaxis.core.design.Elements;
-import entaxis.core.design.Entity;
 import entaxis.core.design.EntityId;
-import entaxis.core.design.Exclusion;
+import entaxis.core.design.Entity;
 import entaxis.core.design.ExclusionId;
+import entaxis.core.design.Exclusion;
 import entaxis.core.design.Index;
 import entaxis.core.design.KeyPaths;
 import entaxis.core.design.Member;
 import entaxis.core.design.NamedCheck;
-import entaxis.core.design.Relationship;
 import entaxis.core.design.RelationshipId;
+import entaxis.core.design.Relationship;
 import entaxis.core.design.SampleRow;
 import entaxis.core.design.Side;
 import entaxis.core.design.SqlName;
-import entaxis.core.token.Identifiers;
+import entaxis.core.expression.Expression;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType;
 import java.util.ArrayList;
@@ -31,6 +31,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /** One table for an entity and all of its kinds. */
@@ -121,12 +122,12 @@ final class SingleTableMapping {
                 members.add(member);
             }
         }
+        UnaryOperator<String> renaming = words -> Expression.of(words).renamed(renamed).text();
         members.replaceAll(member -> member instanceof Attribute own && kind.attribute(own.id()).isPresent()
-                ? own.withCheck(own.check().map(check -> Identifiers.exchanged(check, renamed)), own.checkName())
-                        .computed(own.generated().map(expression -> Identifiers.exchanged(expression, renamed)))
+                ? own.withCheck(own.check().map(renaming), own.checkName()).computed(own.generated().map(renaming))
                 : member);
         kind.checks().forEach(
-                check -> checks.add(new NamedCheck(check.name(), Identifiers.exchanged(check.condition(), renamed))));
+                check -> checks.add(new NamedCheck(check.name(), renaming.apply(check.condition()))));
         for (AlternateKey key : kind.alternateKeys()) {
             alternates.add(new AlternateKey(alternates.stream().mapToInt(AlternateKey::number).max().orElse(0) + 1,
                     key.parts()));

@@ -3,6 +3,7 @@ package entaxis.core.expression;
 import entaxis.core.token.Identifiers;
 import entaxis.core.token.Lexer;
 import entaxis.core.token.Literals;
+import entaxis.core.token.SqlText;
 import entaxis.core.token.Token;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -43,13 +44,24 @@ public final class Expression {
     }
 
     /** What it is made of; nothing if something in it is not known here. Linear, once. */
-    Optional<Term> tree() {
+    public Optional<Term> tree() {
         Optional<Term> known = tree;
         if (known == null) {
             known = ExpressionReader.read(text);
             tree = known;
         }
         return known;
+    }
+
+    /** The same without brackets around all of it. */
+    public Expression withoutBrackets() {
+        return worded(words -> tree().map(term -> words.substring(term.from(), term.to())).orElseGet(words::strip));
+    }
+
+    /** Whether brackets stand around all of it. */
+    public boolean standsInBrackets() {
+        SqlText words = SqlText.of(text);
+        return words.is(0, "(") && words.closing(0) == words.size() - 1;
     }
 
     /** What it says, as a text that is the same for another one of the same sense; its words are in ISO quotes. */

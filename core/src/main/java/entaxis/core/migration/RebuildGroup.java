@@ -79,8 +79,8 @@ final class RebuildGroup {
 
     private boolean draws(Table table, Set<String> sequences) {
         return table.columns().stream().map(Column::defaultValue).flatMap(Optional::stream)
-                .map(value -> words.dialect().standard(value).text())
-                .map(text -> String.join(".", Functions.drawnFrom(text)))
+                .map(value -> words.dialect().standard(value))
+                .map(value -> String.join(".", Functions.drawnFrom(value)))
                 .anyMatch(name -> sequences.contains(words.folded(name)));
     }
 

@@ -3,8 +3,8 @@ package entaxis.core.normalize;
 import entaxis.core.dependency.AttributeSet;
 import entaxis.core.design.NamedCheck;
 import entaxis.core.design.SqlName;
+import entaxis.core.expression.Expression;
 import entaxis.core.normalize.Remedy.Piece;
-import entaxis.core.token.Identifiers;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -46,7 +46,7 @@ final class CheckPlaces {
     }
 
     private AttributeSet columns(NamedCheck check) {
-        Set<String> names = Identifiers.columns(check.condition());
+        Set<String> names = Expression.of(check.condition()).columns();
         AttributeSet columns = AttributeSet.none();
         for (int i = 0; i < about.paths().size(); i++) {
             String column = about.relation().attributes().get(i);

@@ -6,9 +6,9 @@ import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
-import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition.EnumDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
@@ -114,7 +114,7 @@ public final class EngineWordingRules {
                 || column.type() instanceof SqlType.FloatType;
         String sense = (numeric ? value.worded(words -> Literals.number(words).orElse(words)) : value).canonical();
         sense = catalog.defaultMeaning(neutral.strip(), sense, column.type());
-        List<String> sequence = Functions.drawnFrom(neutral);
+        List<String> sequence = Functions.drawnFrom(value);
         return sense.equals("null") ? "" : sequence.isEmpty() ? sense : "nextval " + folded(nameOf(sequence));
     }
 

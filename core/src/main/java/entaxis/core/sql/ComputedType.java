@@ -1,9 +1,9 @@
 package entaxis.core.sql;
 
 import entaxis.core.expression.Expression;
+import entaxis.core.expression.Term.Kind;
+import entaxis.core.expression.Term;
 import entaxis.core.schema.Table;
-import entaxis.core.token.Lexer;
-import entaxis.core.token.Token;
 import entaxis.core.type.SqlType.DecimalType;
 import entaxis.core.type.SqlType.FloatType;
 import entaxis.core.type.SqlType.IntegerSize;
@@ -11,6 +11,7 @@ import entaxis.core.type.SqlType.IntegerType;
 import entaxis.core.type.SqlType;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 
@@ -20,37 +21,56 @@ import java.util.function.UnaryOperator;
  * else is taken for text.
  */
 final class ComputedType {
-    private static final Set<String> ARITHMETIC = Set.of("+", "-", "*", "/", "%", "(", ")");
+    private static final Set<String> ARITHMETIC = Set.of("+", "-", "*", "/", "%");
 
-    private ComputedType() { }
+    private final Table table;
+    private final UnaryOperator<SqlType> known;
+
+    private ComputedType(Table table, UnaryOperator<SqlType> known) {
+        this.table = table;
+        this.known = known;
+    }
 
     /** The type of an expression over a table's columns. Linear in the expression. */
     static SqlType of(Expression expression, Table table, UnaryOperator<SqlType> known) {
-        List<Token> tokens = Lexer.tokens(expression.text());
-        List<SqlType> operands = expression.columns().stream()
-                .flatMap(name -> table.columns().stream()
-                        .filter(column -> column.name().equalsIgnoreCase(name) && !column.type().text().isEmpty())
-                        .map(column -> known.apply(column.type())))
-                .toList();
-        boolean named = operands.size() == expression.columns().size();
-        boolean plain = tokens.stream().allMatch(
-                token -> token.isName() || token.kind() == Token.Kind.NUMBER || ARITHMETIC.contains(token.text()));
-        if (!named || !plain || operands.isEmpty()) {
-            return SqlType.largeText();
+        ComputedType types = new ComputedType(table, known);
+        boolean column = expression.tree().filter(term -> term.kind() == Kind.NAME).isPresent();
+        return expression.tree().filter(term -> !expression.columns().isEmpty()).flatMap(types::of)
+                .filter(type -> column || isNumber(type)).orElse(SqlType.largeText());
+    }
+
+    private Optional<SqlType> of(Term term) {
+        return switch (term.kind()) {
+            case NAME -> table.columns().stream().filter(
+                    column -> column.name().equalsIgnoreCase(term.word()) && !column.type().text().isEmpty())
+                    .map(column -> known.apply(column.type())).findFirst();
+            case NUMBER -> Optional.of(term.word().chars().allMatch(Character::isDigit) ? whole() : exact());
+            case OPERATOR -> ARITHMETIC.contains(term.word()) ? operation(term) : Optional.empty();
+            default -> Optional.empty();
+        };
+    }
+
+    /** Numbers with a sign between; a quotient is no whole number in every engine. */
+    private Optional<SqlType> operation(Term term) {
+        List<Optional<SqlType>> operands = term.parts().stream().map(this::of).toList();
+        if (!operands.stream().allMatch(type -> type.filter(ComputedType::isNumber).isPresent())) {
+            return Optional.empty();
         }
-        if (tokens.stream().filter(Token::isName).count() == 1
-                && tokens.stream().noneMatch(token -> token.kind() == Token.Kind.NUMBER)) {
-            return operands.getFirst();
-        }
-        boolean whole = operands.stream().allMatch(type -> type instanceof IntegerType)
-                && tokens.stream().noneMatch(token -> token.text().contains(".") || token.text().equals("/"));
-        boolean inexact = operands.stream().anyMatch(type -> type instanceof FloatType);
-        boolean numbers = operands.stream().allMatch(
-                type -> type instanceof IntegerType || type instanceof DecimalType || type instanceof FloatType);
-        if (!numbers) {
-            return SqlType.largeText();
-        }
-        return whole ? new IntegerType(IntegerSize.BIGINT, false) : inexact ? new FloatType(true)
-                : new DecimalType(OptionalInt.empty(), OptionalInt.empty());
+        List<SqlType> types = operands.stream().flatMap(Optional::stream).toList();
+        boolean inexact = types.stream().anyMatch(type -> type instanceof FloatType);
+        boolean whole = types.stream().allMatch(type -> type instanceof IntegerType) && !term.word().equals("/");
+        return Optional.of(whole ? whole() : inexact ? new FloatType(true) : exact());
+    }
+
+    private static boolean isNumber(SqlType type) {
+        return type instanceof IntegerType || type instanceof DecimalType || type instanceof FloatType;
+    }
+
+    private static SqlType whole() {
+        return new IntegerType(IntegerSize.BIGINT, false);
+    }
+
+    private static SqlType exact() {
+        return new DecimalType(OptionalInt.empty(), OptionalInt.empty());
     }
 }

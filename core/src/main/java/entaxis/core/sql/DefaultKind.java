@@ -1,5 +1,6 @@
 package entaxis.core.sql;
 
+import entaxis.core.expression.Expression;
 import entaxis.core.type.SqlType;
 import java.util.Locale;
 
@@ -7,11 +8,11 @@ import java.util.Locale;
 final class DefaultKind {
     private DefaultKind() { }
 
-    static boolean fits(String expression, SqlType type, LossReport loss) {
-        String plain = expression.strip().toLowerCase(Locale.ROOT);
+    static boolean fits(Expression expression, SqlType type, LossReport loss) {
+        String plain = expression.text().strip().toLowerCase(Locale.ROOT);
         boolean number = !plain.isEmpty() && plain.chars().allMatch(c -> c >= '0' && c <= '9' || c == '.' || c == '-');
         boolean zeroDate = plain.startsWith("'0000-00-00");
-        boolean moment = Functions.kind(plain) == Functions.Kind.NOW || plain.equals("current_date");
+        boolean moment = Functions.kind(expression) == Functions.Kind.NOW || plain.equals("current_date");
         boolean fits = switch (type) {
             case SqlType.TimestampType moments when number || zeroDate -> false;
             case SqlType.DateType days when number || zeroDate -> false;

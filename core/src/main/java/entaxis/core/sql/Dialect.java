@@ -275,15 +275,12 @@ public abstract class Dialect extends ProgramFeatures {
 
     /** An expression of ISO SQL or of an engine that is close to it, as this engine spells it. */
     public final Expression expression(Expression sql) {
-        return sql.worded(this::spelled);
-    }
-
-    private String spelled(String sql) {
         return switch (Functions.kind(sql)) {
-            case RANDOM_UUID -> randomUuid();
-            case NOW -> now().orElse(sql);
-            case NEXT_VALUE -> nextValue(Expressions.spelled(Functions.sequence(sql), this));
-            case OTHER -> Expressions.spelled(sql, this);
+            case RANDOM_UUID -> sql.worded(words -> randomUuid());
+            case NOW -> sql.worded(words -> now().orElse(words));
+            case NEXT_VALUE -> sql.worded(
+                    words -> nextValue(ExpressionSpelling.names(Functions.sequence(sql), this)));
+            case OTHER -> ExpressionSpelling.of(sql, this);
         };
     }
 
@@ -311,7 +308,7 @@ public abstract class Dialect extends ProgramFeatures {
      * Whether an expression in ISO words can be the default of a column; what is left out is told. By default it has to
      * be of the column's kind, and there is no year 0.
      */
-    public boolean fitsAsDefault(String expression, SqlType type, LossReport loss) {
+    public boolean fitsAsDefault(Expression expression, SqlType type, LossReport loss) {
         return DefaultKind.fits(expression, type, loss);
     }
 
@@ -350,17 +347,7 @@ public abstract class Dialect extends ProgramFeatures {
     }
 
     /** An expression as it stands behind DEFAULT; the type is that of the column, as the engine holds it. */
-    public final Expression columnDefault(Expression spelled, SqlType type) {
-        return spelled.worded(words -> columnDefault(words, type));
-    }
-
-    /**
-     * The same for its words.
-     *
-     * @param spelled the expression in this engine's words
-     * @param type    the type of the column, as the engine holds it
-     */
-    public String columnDefault(String spelled, SqlType type) {
+    public Expression columnDefault(Expression spelled, SqlType type) {
         return spelled;
     }
 
@@ -370,7 +357,7 @@ public abstract class Dialect extends ProgramFeatures {
     }
 
     /** Whether an expression of this engine gives the present moment. */
-    public boolean isNow(String expression) {
+    public boolean isNow(Expression expression) {
         return Functions.kind(expression) == Functions.Kind.NOW;
     }
 

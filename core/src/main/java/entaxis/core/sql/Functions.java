@@ -1,15 +1,24 @@
 package entaxis.core.sql;
 
+import entaxis.core.expression.Expression;
+import entaxis.core.expression.Term;
 import entaxis.core.token.SqlText;
-import entaxis.core.token.Token;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /** Expressions that every engine has, each in its own words. */
 public final class Functions {
-    private static final String[] NEXT = {"next", "value", "for"};
+    /** What the tree of an expression calls NEXT VALUE FOR. */
+    private static final String NEXT_VALUE = "next value for";
+    private static final int NEXT_VALUE_WORDS = 3;
+    /** Words for the present moment, which may have the number of its digits behind them. */
+    private static final Set<String> MOMENTS =
+            Set.of("current_timestamp", "localtimestamp", "systimestamp", "sysdate");
+    private static final Set<String> MOMENT_CALLS = Set.of("now", "getdate", "sysdatetime", "sysdatetimeoffset",
+            "transaction_timestamp", "statement_timestamp");
+    private static final Set<String> UUIDS = Set.of("gen_random_uuid", "random_uuid", "uuid", "newid",
+            "newsequentialid", "sys_guid", "uuid_generate_v4");
 
     private Functions() { }
 
@@ -24,64 +33,43 @@ public final class Functions {
     }
 
     /** What an expression is, if it is one of those. */
-    public static Kind kind(String expression) {
-        String plain = expression.strip().toLowerCase(Locale.ROOT).replace(" ", "");
-        while (plain.startsWith("(") && plain.endsWith(")") && plain.length() > 2) {
-            plain = plain.substring(1, plain.length() - 1);
+    public static Kind kind(Expression expression) {
+        return expression.tree().map(Functions::kind).orElse(Kind.OTHER);
+    }
+
+    private static Kind kind(Term term) {
+        if (term.kind() == Term.Kind.WORD) {
+            return MOMENTS.contains(term.word()) ? Kind.NOW : Kind.OTHER;
         }
-        plain = withoutDigits(plain);
-        return switch (plain) {
-            case "current_timestamp", "current_timestamp()", "now()",
-                    "getdate()", "sysdatetime()", "systimestamp", "localtimestamp",
-                    "localtimestamp()", "sysdate", "sysdatetimeoffset()", "transaction_timestamp()",
-                    "statement_timestamp()" -> Kind.NOW;
-            case "gen_random_uuid()", "random_uuid()", "uuid()", "newid()", "newsequentialid()", "sys_guid()",
-                    "uuid_generate_v4()" -> Kind.RANDOM_UUID;
-            default -> draws(expression) && nextOf(SqlText.of(expression)).isPresent() ? Kind.NEXT_VALUE : Kind.OTHER;
-        };
+        if (term.kind() != Term.Kind.CALL) {
+            return Kind.OTHER;
+        }
+        // how many digits of its seconds are wanted does not matter
+        boolean digits = term.parts().size() == 1 && term.first().kind() == Term.Kind.NUMBER;
+        return term.word().equals(NEXT_VALUE) ? Kind.NEXT_VALUE
+                : MOMENTS.contains(term.word()) && (digits || term.parts().isEmpty())
+                        || MOMENT_CALLS.contains(term.word()) && term.parts().isEmpty() ? Kind.NOW
+                : UUIDS.contains(term.word()) && term.parts().isEmpty() ? Kind.RANDOM_UUID : Kind.OTHER;
     }
 
-    /** A moment without how many digits of its seconds are wanted. */
-    private static String withoutDigits(String plain) {
-        boolean digits = plain.startsWith("current_timestamp(") || plain.startsWith("localtimestamp(");
-        int open = plain.indexOf('(');
-        return digits && plain.length() == open + 3 && Character.isDigit(plain.charAt(open + 1))
-                ? plain.substring(0, open) : plain;
-    }
-
-    /** The sequence that gives the next number, as SQL names it. */
-    static String sequence(String nextValue) {
-        return nextOf(SqlText.of(nextValue)).orElse(nextValue);
-    }
-
-    /** Whether an expression may draw from a sequence; so many do not that this is worth a look. */
-    private static boolean draws(String expression) {
-        String begun = expression.stripLeading();
-        return begun.regionMatches(true, 0, NEXT[0], 0, NEXT[0].length());
-    }
-
-    /** The sequence behind NEXT VALUE FOR, if that is all there is. */
-    private static Optional<String> nextOf(SqlText text) {
-        int end = text.behindName(NEXT.length);
-        return text.is(0, NEXT) && end > NEXT.length && end == text.size()
-                ? Optional.of(text.between(NEXT.length, end)) : Optional.empty();
+    /** The sequence behind NEXT VALUE FOR, as SQL names it. */
+    static String sequence(Expression nextValue) {
+        SqlText text = SqlText.of(nextValue.withoutBrackets().text());
+        return text.from(NEXT_VALUE_WORDS);
     }
 
     /**
      * The names of the sequence that an expression draws from, by NEXT VALUE FOR or by a function of an engine, from
      * its schema on; empty if it draws from none.
      */
-    public static List<String> drawnFrom(String expression) {
-        if (!draws(expression)) {
-            return List.of();
-        }
-        SqlText text = SqlText.of(expression);
-        int name = text.is(0, NEXT) ? NEXT.length : text.is(0, "nextval") ? 1 : text.size();
-        boolean round = text.is(name, "(");
-        int begin = round ? name + 1 : name;
-        int end = text.behindName(begin);
-        boolean whole = round ? text.is(end, ")") && end + 1 == text.size() : end == text.size();
-        return end == begin || !whole ? List.of()
-                : IntStream.range(begin, end).mapToObj(text::at).filter(Token::isName).map(Token::name).toList();
+    public static List<String> drawnFrom(Expression expression) {
+        return expression.tree().filter(term -> term.kind() == Term.Kind.CALL).map(term -> {
+            boolean call = term.isCall("nextval") && term.parts().size() == 1
+                    && term.first().kind() == Term.Kind.NAME;
+            return term.isCall(NEXT_VALUE) ? term.parts().stream().map(Term::word).toList()
+                    : call ? Stream.concat(term.first().parts().stream(), Stream.of(term.first())).map(Term::word)
+                            .toList()
+                    : List.<String>of();
+        }).orElse(List.of());
     }
 }

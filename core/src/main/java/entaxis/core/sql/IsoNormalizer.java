@@ -4,6 +4,7 @@ import entaxis.core.design.SqlName;
 import entaxis.core.expression.CanonicalForm;
 import entaxis.core.expression.CastOperator;
 import entaxis.core.expression.Expression;
+import entaxis.core.expression.Term;
 import entaxis.core.schema.CheckRule;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
@@ -19,8 +20,6 @@ import entaxis.core.schema.TypeDefinition.FieldDefinition;
 import entaxis.core.schema.TypeDefinition.StructureDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.schema.UniqueKey;
-import entaxis.core.token.Literals;
-import entaxis.core.token.SqlText;
 import entaxis.core.type.SqlType.BinaryType;
 import entaxis.core.type.SqlType.BooleanType;
 import entaxis.core.type.SqlType.CharacterType;
@@ -41,7 +40,6 @@ import java.util.function.UnaryOperator;
  * size of the schema.
  */
 public final class IsoNormalizer {
-    private static final int MAX_BRACKETS = 3;
     private final Dialect dialect;
 
     private IsoNormalizer(Dialect dialect) {
@@ -203,39 +201,23 @@ public final class IsoNormalizer {
 
     /** A default in ISO words. */
     private Expression defaultValue(Expression value, SqlType type) {
-        String bare = value.text().strip();
-        for (int i = 0; i < MAX_BRACKETS && bare.startsWith("(") && bare.endsWith(")")
-                && balanced(bare.substring(1, bare.length() - 1)); i++) {
-            bare = bare.substring(1, bare.length() - 1).strip();
-        }
-        Functions.Kind kind = Functions.kind(bare);
+        Expression bare = value.withoutBrackets();
         if (dialect.isNow(bare)) {
             return Expression.of("current_timestamp");
         }
-        if (kind == Functions.Kind.RANDOM_UUID) {
+        if (Functions.kind(bare) == Functions.Kind.RANDOM_UUID) {
             return Expression.of("gen_random_uuid()");
         }
-        if (type instanceof BooleanType && dialect.truthAsNumbers()) {
-            SqlText text = SqlText.of(bare);
-            boolean bit = text.size() == 1 && text.at(0).mark().equals("b");
-            String digit = bit ? text.at(0).string() : Literals.number(bare).orElse(bare);
-            bare = digit.equals("1") ? "true" : digit.equals("0") ? "false" : bare;
-        }
-        if (type instanceof BooleanType && dialect.truth(bare).isPresent()) {
-            return Expression.of(dialect.truth(bare).get().toString());
-        }
-        return condition(Expression.of(bare), name -> false);
+        Optional<Boolean> truth = type instanceof BooleanType ? truth(bare) : Optional.empty();
+        return truth.map(known -> Expression.of(known.toString())).orElseGet(() -> condition(bare, name -> false));
     }
 
-    private static boolean balanced(String text) {
-        int depth = 0;
-        for (int i = 0; i < text.length(); i++) {
-            depth += text.charAt(i) == '(' ? 1 : text.charAt(i) == ')' ? -1 : 0;
-            if (depth < 0) {
-                return false;
-            }
-        }
-        return depth == 0;
+    /** What a constant means as a truth value: a digit, also in quotes or as a bit, or a word of the engine. */
+    private Optional<Boolean> truth(Expression constant) {
+        Optional<String> digit = constant.tree().filter(term -> dialect.truthAsNumbers())
+                .map(term -> term.isCall("b") ? term.first() : term).map(Term::word);
+        return digit.filter(word -> word.equals("1") || word.equals("0")).map(word -> word.equals("1"))
+                .or(() -> dialect.truth(constant.text()));
     }
 
     /** A condition in ISO words; the predicate tells columns that hold texts. */

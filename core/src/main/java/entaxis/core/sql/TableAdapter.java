@@ -5,15 +5,15 @@ import entaxis.core.design.Attribute.Numbering;
 import entaxis.core.design.ReferentialAction;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.CheckRule;
-import entaxis.core.schema.Column;
 import entaxis.core.schema.ColumnDetails;
+import entaxis.core.schema.Column;
 import entaxis.core.schema.Deferral;
 import entaxis.core.schema.ForeignKey;
 import entaxis.core.schema.PrimaryKey;
 import entaxis.core.schema.Sequence;
-import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex.IndexColumn;
 import entaxis.core.schema.TableIndex;
+import entaxis.core.schema.Table;
 import entaxis.core.schema.TypeDefinition.DomainDefinition;
 import entaxis.core.schema.TypeDefinition;
 import entaxis.core.sql.AdaptationNote.Kind;
@@ -25,8 +25,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -131,7 +131,7 @@ final class TableAdapter {
         SqlType plain = fitted.type();
         Optional<Expression> defaultValue = fitted.identity() != Identity.NONE ? Optional.empty()
                 : standing.filter(expression -> callable(table, column.name(), expression))
-                        .filter(expression -> own || dialect.fitsAsDefault(expression.text(), plain, loss))
+                        .filter(expression -> own || dialect.fitsAsDefault(expression, plain, loss))
                         .map(expression -> dialect.columnDefault(dialect.expression(expression), plain));
         ColumnDetails details = fitted.details();
         if (details.onUpdate().isPresent() && !dialect.setsOnUpdate()) {
@@ -173,7 +173,7 @@ final class TableAdapter {
 
     /** Whether an expression calls no function that stays behind, and no sequence where none are; says so otherwise. */
     private boolean callable(Table table, String element, Expression expression) {
-        if (Functions.kind(expression.text()) == Functions.Kind.NEXT_VALUE && !dialect.sequences()) {
+        if (Functions.kind(expression) == Functions.Kind.NEXT_VALUE && !dialect.sequences()) {
             say(Kind.LOST, table.label(), element, "there are no sequences to take its number from; it is left out");
             return false;
         }

@@ -143,6 +143,6 @@ public final class DuckDbCatalog {
     /** A default in ISO words, unless it asks a sequence. */
     private static Expression plain(Expression expression) {
         Expression standard = DIALECT.standard(expression);
-        return Functions.drawnFrom(standard.text()).isEmpty() ? standard : expression;
+        return Functions.drawnFrom(standard).isEmpty() ? standard : expression;
     }
 }

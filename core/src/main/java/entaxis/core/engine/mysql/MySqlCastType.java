@@ -26,6 +26,8 @@ final class MySqlCastType {
                     case SqlType.TimeType time -> "time";
                     case SqlType.JsonType document -> "json";
                     case SqlType.BinaryType bytes -> "binary";
+                    case SqlType.CharacterType text when text.length().isPresent() ->
+                            "char(" + text.length().getAsInt() + ")";
                     default -> "char";
                 };
     }

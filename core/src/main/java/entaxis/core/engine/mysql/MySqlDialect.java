@@ -1,7 +1,6 @@
 package entaxis.core.engine.mysql;
 
-import entaxis.core.token.Literals;
-import entaxis.core.token.SqlText;
+import entaxis.core.expression.Expression;
 import static entaxis.core.sql.HeldTypes.decimal;
 import static entaxis.core.sql.HeldTypes.text;
 
@@ -37,7 +36,6 @@ import entaxis.core.type.SqlType;
 import entaxis.core.type.TypeSpelling;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -361,18 +359,15 @@ public class MySqlDialect extends Dialect {
 
     /** MySQL manual, “Data Type Default Values”: brackets enclose every default that is not a constant. */
     @Override
-    public String columnDefault(String spelled, SqlType type) {
-        if (type instanceof TimestampType(OptionalInt precision, boolean zone)
-                && Functions.kind(spelled) == Functions.Kind.NOW && precision.orElse(0) > 0) {
-            return "current_timestamp(" + precision.getAsInt() + ")";
+    public Expression columnDefault(Expression spelled, SqlType type) {
+        boolean now = Functions.kind(spelled) == Functions.Kind.NOW;
+        if (type instanceof TimestampType(OptionalInt precision, boolean zone) && now && precision.orElse(0) > 0) {
+            return Expression.of("current_timestamp(" + precision.getAsInt() + ")");
         }
-        String plain = spelled.strip().toLowerCase(Locale.ROOT);
-        SqlText text = SqlText.of(plain);
-        boolean moment = text.is(0, "current_timestamp")
-                && (text.size() == 1 || text.is(1, "(") && text.size() == 4 && text.is(3, ")"));
-        boolean constant = Literals.isConstant(plain) || moment && type instanceof TimestampType;
-        return plain.startsWith("(") && (plain.endsWith(")") || takesConstant(type)) || constant && takesConstant(type)
-                ? spelled : "(" + spelled + ")";
+        boolean moment = now && type instanceof TimestampType
+                && spelled.tree().filter(term -> term.word().equals("current_timestamp")).isPresent();
+        boolean plain = takesConstant(type) && (spelled.isConstant() || moment);
+        return plain || spelled.standsInBrackets() ? spelled : spelled.worded(words -> "(" + words + ")");
     }
 
     /** Whether a constant may stand as a default of a type without brackets. */
@@ -434,7 +429,7 @@ public class MySqlDialect extends Dialect {
 
     /** MySQL manual, “The DATE, DATETIME, and TIMESTAMP Types”: the year 0 is a value there. */
     @Override
-    public boolean fitsAsDefault(String expression, SqlType type, LossReport loss) {
+    public boolean fitsAsDefault(Expression expression, SqlType type, LossReport loss) {
         return true;
     }
 

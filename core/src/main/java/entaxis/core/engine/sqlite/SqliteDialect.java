@@ -1,7 +1,7 @@
 package entaxis.core.engine.sqlite;
 
-import entaxis.core.token.Literals;
-import entaxis.core.token.SqlText;
+import entaxis.core.expression.Expression;
+import entaxis.core.expression.Term;
 import static entaxis.core.sql.HeldTypes.decimal;
 import static entaxis.core.sql.HeldTypes.fixed;
 import static entaxis.core.sql.HeldTypes.longEnough;
@@ -253,10 +253,9 @@ public final class SqliteDialect extends Dialect {
 
     /** SQLite documentation, CREATE TABLE, 3.2: brackets enclose every default that is not a constant. */
     @Override
-    public String columnDefault(String spelled, SqlType type) {
-        String plain = spelled.strip().toLowerCase(Locale.ROOT);
-        boolean constant = MOMENTS.contains(plain) || Literals.isConstant(plain);
-        return plain.startsWith("(") || constant ? spelled : "(" + spelled + ")";
+    public Expression columnDefault(Expression spelled, SqlType type) {
+        boolean constant = MOMENTS.contains(spelled.text().strip().toLowerCase(Locale.ROOT)) || spelled.isConstant();
+        return spelled.standsInBrackets() || constant ? spelled : spelled.worded(words -> "(" + words + ")");
     }
 
     /** SQLite documentation, “SQLite Keywords”: names in square brackets and backticks are taken too. */
@@ -294,19 +293,16 @@ public final class SqliteDialect extends Dialect {
 
     /** SQLite documentation, “Date And Time Functions”. */
     @Override
-    public boolean isNow(String expression) {
-        if (!expression.stripLeading().regionMatches(true, 0, "datetime", 0, "datetime".length())) {
-            return super.isNow(expression);
-        }
-        SqlText text = SqlText.of(expression);
-        boolean call = text.is(0, "datetime", "(") && text.at(2).text().equals("'now'");
-        int close = text.is(3, ",") && text.at(4).text().equals("'localtime'") ? 5 : 3;
-        return super.isNow(expression) || call && text.is(close, ")") && text.size() == close + 1;
+    public boolean isNow(Expression expression) {
+        List<String> arguments = expression.tree().filter(term -> term.isCall("datetime"))
+                .map(term -> term.parts().stream().map(Term::word).toList()).orElse(List.of());
+        return super.isNow(expression) || arguments.equals(List.of("now"))
+                || arguments.equals(List.of("now", "localtime"));
     }
 
     /** SQLite documentation, “Datatypes In SQLite”: each column takes values of any kind. */
     @Override
-    public boolean fitsAsDefault(String expression, SqlType type, LossReport loss) {
+    public boolean fitsAsDefault(Expression expression, SqlType type, LossReport loss) {
         return true;
     }
 }
