@@ -9,6 +9,7 @@ import entaxis.core.reconcile.Merge;
 import entaxis.core.reconcile.SchemaPart;
 import entaxis.core.update.Updated;
 import entaxis.core.word.Words;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -118,6 +119,23 @@ public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, M
     /** Tells one script from another. */
     public int fingerprint() {
         return migration.statements().hashCode();
+    }
+
+    /** How many differences there are, and how many of them are decided how: {@code 3 differences: 1 open, 2 kept}. */
+    public String counted() {
+        long all = count();
+        if (all == 0) {
+            return "No differences";
+        }
+        Map<String, Long> counts = new LinkedHashMap<>();
+        counts.put("open", open());
+        counts.put("by the design", count(Answer.WANTED));
+        counts.put("by " + sideWord(), count(Answer.HAVE));
+        counts.put("kept", count(Answer.KEEP));
+        List<String> parts = counts.entrySet().stream().filter(part -> part.getValue() > 0)
+                .map(part -> (all > 1 && part.getValue() == all ? "all" : part.getValue()) + " " + part.getKey())
+                .toList();
+        return Words.counted(all, "difference") + ": " + String.join(", ", parts);
     }
 
     /** How many differences there are. */
