@@ -5,6 +5,9 @@ import entaxis.core.expression.Expression;
 import entaxis.core.reading.Reading;
 import entaxis.core.schema.Column;
 import entaxis.core.schema.ForeignKey;
+import entaxis.core.schema.Program;
+import entaxis.core.schema.ProgramHead.TriggerHead;
+import entaxis.core.schema.ProgramHead;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.sql.AdaptationNote;
@@ -34,8 +37,7 @@ public final class ReadingJson {
                 reading.schema().types().stream().map(type -> Map.of("name", type.name(), "kind",
                         type.getClass().getSimpleName().replace("Definition", "").toLowerCase(java.util.Locale.ROOT)))
                         .toList());
-        all.put("programs", reading.schema().programs().stream()
-                .map(program -> Map.of("kind", program.kind().word(), "name", program.name())).toList());
+        all.put("programs", reading.schema().programs().stream().map(program -> program(program, dialect)).toList());
         all.put("steppedOver", reading.steppedOver().stream().map(passed -> {
             Map<String, Object> one = new LinkedHashMap<>();
             put(one, "file", passed.file());
@@ -146,4 +148,16 @@ public final class ReadingJson {
         }
     }
 
+    /** A view, routine or trigger; of a trigger also its table, and when it fires. */
+    private static Map<String, Object> program(Program program, Dialect dialect) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        one.put("kind", program.kind().word());
+        one.put("name", program.name());
+        ProgramHead head = program.head(dialect::unquoted);
+        head.belongsTo().ifPresent(table -> one.put("table", table.label()));
+        if (head instanceof TriggerHead trigger) {
+            one.put("fires", trigger.words());
+        }
+        return one;
+    }
 }

@@ -161,7 +161,11 @@ public record Dictionary(String title, String author, String target, List<Part> 
         }
     }
 
-    /** A view, routine, trigger or sequence. */
+    /**
+     * A view, routine, trigger or sequence.
+     *
+     * @param kind what it is, such as {@code trigger before insert on seed_lot}
+     */
     public record ProgramEntry(String kind, String name, String text) { }
 
     /** The dictionary of a design. Runs in time linear in columns, relationships and rows. */

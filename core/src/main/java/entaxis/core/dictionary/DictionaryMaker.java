@@ -28,6 +28,8 @@ import entaxis.core.dictionary.Dictionary.Reading;
 import entaxis.core.dictionary.Dictionary.Source;
 import entaxis.core.expression.Expression;
 import entaxis.core.schema.Column;
+import entaxis.core.schema.ProgramHead.TriggerHead;
+import entaxis.core.schema.ProgramHead;
 import entaxis.core.schema.Table;
 import entaxis.core.schema.TableIndex;
 import entaxis.core.sentence.Sentence;
@@ -40,6 +42,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -227,9 +230,16 @@ final class DictionaryMaker {
 
     private static ProgramEntry program(OpaqueObject carried) {
         return switch (carried) {
-            case OpaqueProgram program -> new ProgramEntry(program.kind().word(), program.name(), program.text());
+            case OpaqueProgram program -> new ProgramEntry(kind(program), program.name(), program.text());
             case OpaqueSequence sequence -> new ProgramEntry("sequence", sequence.name(),
                     "from " + sequence.start() + " by " + sequence.step());
         };
+    }
+
+    /** What a program is; of a trigger or rule also which table it belongs to, and when a trigger fires. */
+    private static String kind(OpaqueProgram program) {
+        ProgramHead head = ProgramHead.of(program.kind(), program.text(), UnaryOperator.identity());
+        String fires = head instanceof TriggerHead trigger ? " " + trigger.words() : "";
+        return program.kind().word() + fires + head.belongsTo().map(table -> " on " + table.label()).orElse("");
     }
 }

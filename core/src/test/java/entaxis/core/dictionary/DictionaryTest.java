@@ -2,12 +2,20 @@ package entaxis.core.dictionary;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import entaxis.core.change.Change;
 import entaxis.core.derive.Derivation;
 import entaxis.core.design.Design;
+import entaxis.core.design.OpaqueId;
+import entaxis.core.design.OpaqueProgram;
+import entaxis.core.design.ProgramKind;
+import entaxis.core.design.Target;
 import entaxis.core.dictionary.Dictionary.AttributeEntry;
 import entaxis.core.dictionary.Dictionary.EntityEntry;
+import entaxis.core.dictionary.Dictionary.ProgramEntry;
 import entaxis.core.random.RandomDesigns;
+import entaxis.core.small.Small;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -38,6 +46,23 @@ class DictionaryTest {
                     assertThat(design.entities().stream().map(entity -> entity.name()))
                             .contains(attribute.source().orElseThrow().entity());
                 });
+    }
+
+    /** Triggers and rules tell what they belong to, whatever quotes their engine uses. */
+    @Test
+    void programsTellWhatTheyAre() {
+        Design design = new Small().entity("Jar", "jar_no integer primary key")
+                .done(program("v1", ProgramKind.TRIGGER,
+                        "CREATE TRIGGER p AFTER INSERT OR UPDATE ON `jar` FOR EACH ROW SET @n = 1"))
+                .done(program("v2", ProgramKind.RULE, "CREATE RULE p AS ON DELETE TO store.jar DO INSTEAD NOTHING"))
+                .done(program("v3", ProgramKind.VIEW, "CREATE VIEW p AS SELECT jar_no FROM jar"))
+                .done(program("v4", ProgramKind.TRIGGER, "CREATE TRIGGER p that nobody can read")).design();
+        assertThat(Dictionary.of(design, Derivation.of(design)).programs()).extracting(ProgramEntry::kind)
+                .containsExactly("trigger after insert or update on jar", "rule on store.jar", "view", "trigger");
+    }
+
+    private static Change program(String id, ProgramKind kind, String text) {
+        return new Change.PutOpaque(new OpaqueProgram(new OpaqueId(id), kind, "", "p" + id, Target.MYSQL, text));
     }
 
     private static Stream<String> own(EntityEntry entity) {
