@@ -83,4 +83,13 @@ class CanonicalFormTest {
         assertThat(CanonicalForm.names("lower(\"Full Name\") = x and y > 'z'")).contains("full name", "x", "y")
                 .doesNotContain("z");
     }
+
+    /** Numbers in one spelling; one whose digits would fill the memory stays as it is. */
+    @Test
+    void numbers() {
+        assertThat(Expression.of("1.50e2").canonical()).isEqualTo(Expression.of("150").canonical());
+        assertThat(Expression.of("0x1F").canonical()).isEqualTo("0x1F");
+        assertThat(Expression.of("1e999999999").canonical()).hasSizeLessThan(20);
+        assertThat(Expression.of("1e-999999999").canonical()).hasSizeLessThan(20);
+    }
 }
