@@ -66,6 +66,7 @@ final class ProgramChanges {
         builder.programs.put(key, known != null ? known.worded(created.text())
                 : new Program(kind, builder.placed(name), name.name(), builder.syntax.engine(), created.text(),
                         List.of(), builder.grants.usual(SecuredObject.of(kind))));
+        created.head().belongsTo().ifPresent(table -> builder.belongsTo.put(key, builder.key(table)));
         return true;
     }
 

@@ -27,8 +27,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
-import java.util.function.UnaryOperator;
+import java.util.function.BiPredicate;
 import java.util.stream.Stream;
 
 /** What the statements read so far have made. */
@@ -77,6 +76,8 @@ final class SchemaBuilder {
     final DomainRules domainRules;
     final Map<String, ReadSequence> sequences = new LinkedHashMap<>();
     final Map<String, Program> programs = new LinkedHashMap<>();
+    /** The key of the table or view that a trigger or rule belongs to, by its own key. */
+    final Map<String, String> belongsTo = new HashMap<>();
     final GrantBook grants = new GrantBook(this);
     /** Names of extensions, in the order in which they are added. */
     final Set<String> extensions = new LinkedHashSet<>();
@@ -163,45 +164,44 @@ final class SchemaBuilder {
         indexed().values().removeIf(owner -> owner == gone);
         tables.values().forEach(other -> other.heirs.remove(gone));
         sequences.values().removeIf(sequence -> sequence.table().filter(owner -> owner == gone).isPresent());
-        String lower = gone.name.toLowerCase(Locale.ROOT);
-        programs.values().removeIf(program -> isOn(program, lower));
+        String key = key(name);
+        programs.keySet().removeIf(program -> isOn(program, key));
         if (cascade) {
-            removeReaders(lower);
-            tables.values().forEach(other -> other.foreignKeys.removeIf(key -> refersTo(key, other, name)));
+            removeReaders(key, gone.name);
+            tables.values().forEach(other -> other.foreignKeys.removeIf(own -> refersTo(own, other, name)));
             gone.heirs.forEach(heir -> remove(new QualifiedName(heir.namespace, heir.name), true));
         }
     }
 
-    /** Whether a trigger or rule belongs to the table or view of a name in small letters. */
-    private static boolean isOn(Program program, String name) {
-        boolean may = (program.kind() == ProgramKind.TRIGGER || program.kind() == ProgramKind.RULE)
-                && program.text().toLowerCase(Locale.ROOT).contains(name);
-        return may && program.head(UnaryOperator.identity()).belongsTo()
-                .filter(table -> table.name().equalsIgnoreCase(name)).isPresent();
+    /** Whether a trigger or rule belongs to the table or view of a key. */
+    private boolean isOn(String program, String table) {
+        return table.equals(belongsTo.get(program));
     }
 
     /** Takes away what stands on a view or routine that was dropped with all that depends on it. */
     void removeDependents(Program gone) {
-        String name = gone.name().toLowerCase(Locale.ROOT);
         if (gone.kind() == ProgramKind.VIEW) {
-            removeReaders(name);
+            removeReaders(key(gone.qualifiedName()), gone.name());
         } else if (gone.kind() == ProgramKind.FUNCTION) {
-            removeWhere(program -> (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.TRIGGER)
+            String name = gone.name().toLowerCase(Locale.ROOT);
+            removeWhere((key, program) -> (program.kind() == ProgramKind.VIEW || program.kind() == ProgramKind.TRIGGER)
                     && new QueriedNames(program.text()).functions().contains(name));
         }
     }
 
-    /** Takes away the views that read a table or view, and what reads these. */
-    private void removeReaders(String name) {
-        removeWhere(program -> isOn(program, name) || program.kind() == ProgramKind.VIEW
-                && new QueriedNames(program.text()).relations().contains(name));
+    /** Takes away the views that read a table or view, what reads these, and what belongs to them. */
+    private void removeReaders(String table, String name) {
+        String lower = name.toLowerCase(Locale.ROOT);
+        removeWhere((key, program) -> isOn(key, table) || program.kind() == ProgramKind.VIEW
+                && new QueriedNames(program.text()).relations().contains(lower));
     }
 
-    private void removeWhere(Predicate<Program> goes) {
+    private void removeWhere(BiPredicate<String, Program> goes) {
         if (takes(SyntaxRule.DROP_TAKES_VIEWS)) {
-            List<Program> gone = programs.values().stream().filter(goes).toList();
-            programs.values().removeAll(gone);
-            gone.forEach(this::removeDependents);
+            Map<String, Program> gone = new LinkedHashMap<>(programs);
+            gone.entrySet().removeIf(entry -> !goes.test(entry.getKey(), entry.getValue()));
+            programs.keySet().removeAll(gone.keySet());
+            gone.values().forEach(this::removeDependents);
         }
     }
 
@@ -231,12 +231,15 @@ final class SchemaBuilder {
                         key -> refersTo(key, other, before)
                                 ? key.to(now.namespace().isEmpty() ? key.referenced().named(now.name()) : now)
                                 : key));
-        tables.remove(key(before));
+        String old = key(before);
+        tables.remove(old);
         table.name = now.name();
         if (!now.namespace().isEmpty()) {
             table.namespace = now.namespace();
         }
-        tables.put(key(new QualifiedName(table.namespace, table.name)), table);
+        String current = key(new QualifiedName(table.namespace, table.name));
+        tables.put(current, table);
+        belongsTo.replaceAll((program, owner) -> owner.equals(old) ? current : owner);
     }
 
     /** Names a column otherwise, also in the references of other tables and in the tables that inherit it. */
