@@ -16,7 +16,7 @@ import org.springframework.asm.Opcodes;
 
 /**
  * Makes the jars of a folder fit for the JVM's start-up cache, which leaves two kinds of classes out: those of signed
- * jars, whose signatures it checks anew at each start, and those of Java 5, which it verifies in an older way. The
+ * jars, whose signatures it checks again at each start, and those of Java 5, which it verifies in an older way. The
  * signatures are taken out, as Maven has checked what it downloaded; classes of Java 5 get the stack maps that those of
  * Java 8 have (JVM specification, 4.10.1). Run with the jars on the class path: java -cp 'FOLDER/*' CacheableJars.java
  * FOLDER

@@ -39,7 +39,7 @@ class BeforeStart implements ApplicationListener<ApplicationEnvironmentPreparedE
                 throw new Refused("The store " + store
                         + " is empty: its content is lost, perhaps because a disk was full. Move the file away, then "
                         + "bring a backup back with ./entaxis restore FILE, or start "
-                        + "without one to begin anew.");
+                        + "without one to begin again.");
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

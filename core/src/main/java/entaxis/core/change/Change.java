@@ -157,7 +157,7 @@ public sealed interface Change
     /** Removes a sample row. */
     record RemoveRow(RowId row) implements Change { }
 
-    /** Defines a type, or defines it anew for every attribute that has it. */
+    /** Defines a type, or redefines it for every attribute that has it. */
     record PutType(NamedType type) implements Change { }
 
     /** Removes a type; attributes that have it take what it was made of. */

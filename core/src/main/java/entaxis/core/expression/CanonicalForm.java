@@ -120,8 +120,14 @@ public final class CanonicalForm {
         };
     }
 
-    /** A number in one spelling; one of huge exponent stays, since written out it would fill the memory. */
+    /**
+     * A number in one spelling; one of huge exponent stays, since written out it would fill the memory, and so does one
+     * of very many digits, which would take long to read.
+     */
     private static Term number(String text) {
+        if (text.length() > MAX_DIGITS) {
+            return Term.of(Kind.NUMBER, text);
+        }
         try {
             BigDecimal number = new BigDecimal(text).stripTrailingZeros();
             boolean writtenOut = Math.abs((long) number.scale()) < MAX_DIGITS;

@@ -19,7 +19,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 
-/** The steps on the columns of one table: add, fill, require; change in place; make anew; drop. */
+/** The steps on the columns of one table: add, fill, require; change in place; replace; drop. */
 final class ColumnPlan {
     private final TableChange change;
     private final EngineWordingRules words;
@@ -81,11 +81,11 @@ final class ColumnPlan {
         Set<String> there = new HashSet<>();
         change.before.columns().stream().filter(column -> !change.dropped().contains(column.name()))
                 .forEach(column -> there.add(column.name()));
-        List<Column> anew = new ArrayList<>(change.fresh);
-        change.replaced.forEach(pair -> anew.add(pair.to()));
+        List<Column> added = new ArrayList<>(change.fresh);
+        change.replaced.forEach(pair -> added.add(pair.to()));
         String behind = "";
         for (Column column : table.columns()) {
-            if (anew.contains(column)) {
+            if (added.contains(column)) {
                 add(column, Optional.of(behind), early, steps, later);
                 there.add(column.name());
             }
@@ -230,9 +230,9 @@ final class ColumnPlan {
                 List.of(statement), Optional.empty(), "", true));
     }
 
-    // making the table anew
+    // rebuilding the table
 
-    /** What is copied into the table that is made anew, with what may go wrong. */
+    /** What is copied into the table that is made again, with what may go wrong. */
     private final class Copied {
         private final Map<String, Column> before = new HashMap<>();
         private final List<String> names = new ArrayList<>();
@@ -337,7 +337,7 @@ final class ColumnPlan {
         return statements;
     }
 
-    /** What tells whether the rows obey the keys, rules and references that the table gets while it is made anew. */
+    /** What tells whether the rows obey the keys, rules and references that the table gets while it is made again. */
     private List<String> ofRules() {
         List<String> queries = new ArrayList<>();
         if (change.keyChanges && table.primaryKey().isPresent()) {

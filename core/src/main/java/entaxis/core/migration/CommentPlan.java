@@ -55,16 +55,16 @@ final class CommentPlan {
         for (Table table : to.tables()) {
             TableChange change = changes.get(words.folded(table.label()));
             boolean inside = dialect.comments() == Comments.INSIDE;
-            boolean anew = change == null || change.rebuilt;
-            if (anew && inside) {
+            boolean created = change == null || change.rebuilt;
+            if (created && inside) {
                 continue;
             }
-            if (!table.comment().equals(anew ? "" : change.before.comment())) {
+            if (!table.comment().equals(created ? "" : change.before.comment())) {
                 say(steps, table, comment(table.comment(), "the table " + table.label()),
                         engine.tableComment(table));
             }
             for (Column column : table.columns()) {
-                Optional<Column> before = anew || change.dropped().contains(column.name()) ? Optional.empty()
+                Optional<Column> before = created || change.dropped().contains(column.name()) ? Optional.empty()
                         : change.before.column(column.name());
                 boolean covered = inside && (before.isEmpty()
                         || change.altered.stream().anyMatch(pair -> pair.to().name().equals(column.name())));

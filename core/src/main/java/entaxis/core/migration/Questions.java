@@ -56,10 +56,10 @@ final class Questions {
 
     /** How many rows share the values of these columns with another row, as the table is before the script. */
     Optional<String> duplicates(TableChange change, List<String> columns) {
-        Set<String> anew = new HashSet<>(change.dropped());
-        change.fresh.forEach(column -> anew.add(column.name()));
+        Set<String> replaced = new HashSet<>(change.dropped());
+        change.fresh.forEach(column -> replaced.add(column.name()));
         Map<String, String> old = change.oldNames();
-        List<String> there = columns.stream().filter(column -> !anew.contains(column))
+        List<String> there = columns.stream().filter(column -> !replaced.contains(column))
                 .map(column -> engine.name(old.getOrDefault(column, column))).toList();
         String table = engine.writer.name(change.original);
         if (there.isEmpty()) {
@@ -73,11 +73,11 @@ final class Questions {
 
     /** How many rows break a rule; none where the rule speaks of what is not there yet. */
     Optional<String> violations(TableChange change, CheckRule check) {
-        Set<String> anew = new HashSet<>(change.dropped());
-        change.fresh.forEach(column -> anew.add(column.name()));
+        Set<String> replaced = new HashSet<>(change.dropped());
+        change.fresh.forEach(column -> replaced.add(column.name()));
         Set<String> small = new HashSet<>();
-        anew.addAll(change.retyped);
-        anew.forEach(name -> small.add(name.toLowerCase(Locale.ROOT)));
+        replaced.addAll(change.retyped);
+        replaced.forEach(name -> small.add(name.toLowerCase(Locale.ROOT)));
         if (TableChange.speaksOf(check.condition(), small, words.dialect())) {
             return Optional.empty();
         }

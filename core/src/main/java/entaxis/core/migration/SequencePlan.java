@@ -64,19 +64,19 @@ final class SequencePlan {
     private void changed(Pair<Sequence> pair, List<Step> steps) {
         Sequence now = pair.to();
         boolean counts = counts(pair);
-        boolean anew = !counts && !engine.altersSequences();
+        boolean recreated = !counts && !engine.altersSequences();
         if (!counts) {
-            steps.add(Step.safe(Stage.TYPES, "", "Change the sequence " + now.name(), anew
+            steps.add(Step.safe(Stage.TYPES, "", "Change the sequence " + now.name(), recreated
                     ? List.of("DROP SEQUENCE " + name(now), engine.scripts.createSequence(now))
                     : List.of("ALTER SEQUENCE " + name(now) + " START WITH " + now.start() + " INCREMENT BY "
                             + now.step())));
         }
-        if (!(anew ? "" : pair.from().comment()).equals(now.comment())) {
+        if (!(recreated ? "" : pair.from().comment()).equals(now.comment())) {
             comments.comment(now).ifPresent(words -> steps.add(
                     Step.safe(Stage.COMMENTS, "", CommentPlan.comment(now.comment(), "the sequence " + now.name()),
                             List.of(words))));
         }
-        List<String> users = anew ? grants.sequence(now, Optional.empty())
+        List<String> users = recreated ? grants.sequence(now, Optional.empty())
                 : pair.from().grants().map(before -> grants.sequence(now, Optional.of(before))).orElse(List.of());
         if (!users.isEmpty()) {
             steps.add(Step.safe(Stage.COMMENTS, "", "Say who may use the sequence " + now.name(), users));

@@ -27,7 +27,7 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 
 /**
- * What becomes of one table: which columns come, go, change in their place or are made anew, and which keys and indexes
+ * What becomes of one table: which columns come, go, change in their place or are replaced, and which keys and indexes
  * have to be taken off and put on again.
  */
 final class TableChange {
@@ -234,7 +234,7 @@ final class TableChange {
         return small;
     }
 
-    /** Columns that are dropped, for good or to be made anew. */
+    /** Columns that are dropped, for good or to be made again. */
     Set<String> dropped() {
         Set<String> names = names(replaced, Pair::to);
         gone.forEach(column -> names.add(column.name()));

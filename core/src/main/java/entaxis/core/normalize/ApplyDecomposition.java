@@ -174,7 +174,7 @@ public final class ApplyDecomposition {
         next = new DecomposedRows(remedy, ids, this::path, fresh).put(next);
         next = new ColumnMoves(remedy, design, this::path, references.stream().map(Reference::id).toList())
                 .follow(next);
-        next = statedAnew(next);
+        next = restated(next);
         return Beside.lay(next, old.id(), ids.stream().filter(id -> !id.equals(old.id())).toList());
     }
 
@@ -364,7 +364,7 @@ public final class ApplyDecomposition {
             return made.withAlternateKeys(others);
         }
         List<AlternateKey> alternates = old.alternateKeys().stream().filter(key -> stays(piece, key.parts(), columnsOf))
-                .map(key -> new AlternateKey(key.number(), anew(at, key.parts(), columnsOf))).toList();
+                .map(key -> new AlternateKey(key.number(), inPiece(at, key.parts(), columnsOf))).toList();
         List<Index> indexes = indexes(at, old.indexes(), columnsOf);
         List<List<KeyPart>> torn = new ArrayList<>(old.alternateKeys().stream().map(AlternateKey::parts).toList());
         old.indexes().forEach(index -> torn.add(parts(index)));
@@ -394,7 +394,8 @@ public final class ApplyDecomposition {
         return some.stream().filter(index -> stays(pieces.get(at), parts(index), columnsOf))
                 .map(index -> new Index(index.name(), index.unique(),
                         index.parts().stream()
-                                .map(part -> new Index.IndexPart(anew(at, List.of(part.part()), columnsOf).getFirst(),
+                                .map(part -> new Index.IndexPart(
+                                        inPiece(at, List.of(part.part()), columnsOf).getFirst(),
                                         part.descending()))
                                 .distinct().toList()))
                 .toList();
@@ -414,7 +415,7 @@ public final class ApplyDecomposition {
 
     /** The primary key in the order that it had, where it stays. */
     private List<KeyPart> kept(int at, Piece piece, Map<KeyPart, AttributeSet> columnsOf) {
-        return piece.key().equals(about.key()) ? anew(at, about.entity().primaryKey(), columnsOf)
+        return piece.key().equals(about.key()) ? inPiece(at, about.entity().primaryKey(), columnsOf)
                 : parts(at, piece.key());
     }
 
@@ -423,7 +424,7 @@ public final class ApplyDecomposition {
                 .allMatch(part -> piece.attributes().containsAll(columnsOf.getOrDefault(part, AttributeSet.none())));
     }
 
-    private List<KeyPart> anew(int at, List<KeyPart> parts, Map<KeyPart, AttributeSet> columnsOf) {
+    private List<KeyPart> inPiece(int at, List<KeyPart> parts, Map<KeyPart, AttributeSet> columnsOf) {
         Set<KeyPart> next = new LinkedHashSet<>();
         parts.forEach(part -> next.addAll(parts(at, columnsOf.getOrDefault(part, AttributeSet.none()))));
         return List.copyOf(next);
@@ -468,7 +469,7 @@ public final class ApplyDecomposition {
     // what is stated of the pieces
 
     /** What the keys of the pieces do not say is stated of them again. */
-    private Design statedAnew(Design from) {
+    private Design restated(Design from) {
         Design next = from.withDependencies(from.dependencies().without(about.entity().id()));
         for (int i = 0; i < pieces.size(); i++) {
             int piece = i;

@@ -80,7 +80,7 @@ public record AgreedPrograms(List<Program> live, Map<String, String> wanted) {
                 + (vague.size() == 1 ? " was" : " were")
                 + " compared only by the tables, columns and constants named in "
                 + (vague.size() == 1 ? "it" : "them") + ": " + dialect.target().title()
-                + " words a view anew, and such a query is not understood here. Once both sides agree, every change of "
+                + " rewords a view, and such a query is not understood here. Once both sides agree, every change of "
                 + "it is told.");
     }
 

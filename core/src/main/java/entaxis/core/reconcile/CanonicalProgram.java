@@ -18,7 +18,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * What a view or routine speaks of. Engines word them anew: they put brackets and qualifiers, spell comparisons and
+ * What a view or routine speaks of. Engines reword them: they put brackets and qualifiers, spell comparisons and
  * types otherwise, give names to what had none (PostgreSQL manual, pg_get_viewdef; MariaDB manual, “Information Schema
  * VIEWS Table”). What they leave is which tables, columns and constants are spoken of; two texts that differ in that
  * are surely apart, two that do not may be the same. Linear in the texts.

@@ -117,7 +117,7 @@ public abstract class CatalogWording {
         return false;
     }
 
-    /** Whether a trigger only calls a routine, so that all of it is worded anew. */
+    /** Whether a trigger only calls a routine, so that all of it is reworded. */
     public boolean triggersOnlyCall() {
         return false;
     }
@@ -127,7 +127,7 @@ public abstract class CatalogWording {
         return false;
     }
 
-    /** What is kept of a view, routine or trigger, and what is worded anew. */
+    /** What is kept of a view, routine or trigger, and what is reworded. */
     public ProgramParts parts(Program program) {
         return ProgramParts.head(program.text(), Set.of());
     }

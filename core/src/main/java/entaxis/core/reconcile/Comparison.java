@@ -283,7 +283,7 @@ public record Comparison(List<Difference> differences, List<String> remarks) {
                             Risk.SLOW);
                 } else {
                     remarks.add("The columns of " + table + " stand in another order; " + dialect.target().title()
-                            + " can only change that by making the table anew, so it is left.");
+                            + " can only change that by rebuilding the table, so it is left.");
                 }
             }
         }

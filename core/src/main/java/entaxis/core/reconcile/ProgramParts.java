@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * A routine, trigger or view in two parts: what an engine keeps letter by letter, and the head, which it words anew.
+ * A routine, trigger or view in two parts: what an engine keeps letter by letter, and the head, which it rewords.
  *
  * @param head  the text without what is kept
  * @param words what the head says beside names and constants: when a trigger fires, the types of a routine, how it may

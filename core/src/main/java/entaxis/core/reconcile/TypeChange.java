@@ -14,7 +14,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * What it takes to change a defined type: some changes an engine makes in place, for others the type is made anew, and
+ * What it takes to change a defined type: some changes an engine makes in place, for others the type is made again, and
  * with it every type that has it inside.
  */
 public final class TypeChange {

@@ -14,7 +14,7 @@ public final class TextLiterals {
     private TextLiterals() { }
 
     /**
-     * The expression with each of its texts written anew; names in double quotes, brackets after them and all else
+     * The expression with each of its texts rewritten; names in double quotes, brackets after them and all else
      * stay. Linear.
      */
     public static String respelled(String expression, UnaryOperator<String> literal) {

@@ -8,7 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Reads MODIFY and CHANGE of ALTER TABLE, which define a column anew. */
+/** Reads MODIFY and CHANGE of ALTER TABLE, which redefine a column. */
 final class ColumnChangeParser {
     private final StatementCursor tokens;
     private final ScriptSyntax syntax;

@@ -6,7 +6,7 @@ import java.util.Locale;
 
 /**
  * Names that a script has used, each as one string however often it stands there. Keeps so many that a large schema has
- * room; a name that falls out is only made anew.
+ * room; a name that falls out is only made again.
  */
 final class NamePool {
     private static final int FEWEST = 1 << 5;

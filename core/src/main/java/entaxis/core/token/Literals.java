@@ -1,7 +1,6 @@
 package entaxis.core.token;
 
 import entaxis.core.token.Token.Kind;
-import java.math.BigDecimal;
 import java.util.Optional;
 import java.util.Set;
 
@@ -20,13 +19,29 @@ public final class Literals {
                 || sql.size() == (signed ? 2 : 1) && isNumber(sql.at(signed ? 1 : 0));
     }
 
-    /** Whether a token that begins with a digit is a number, perhaps with an exponent. */
+    /** Whether a token is a number as 5.3 has it: digits with a point among them or not, and perhaps an exponent. */
     private static boolean isNumber(Token token) {
-        try {
-            return token.kind() == Kind.NUMBER && new BigDecimal(token.text()).signum() >= 0;
-        } catch (NumberFormatException e) {
+        if (token.kind() != Kind.NUMBER) {
             return false;
         }
+        String text = token.text();
+        int end = behindDigits(text, 0);
+        int fraction = end < text.length() && text.charAt(end) == '.' ? behindDigits(text, end + 1) : end;
+        if (fraction == text.length() || (text.charAt(fraction) | ' ') != 'e') {
+            return fraction == text.length();
+        }
+        boolean signed = fraction + 1 < text.length()
+                && (text.charAt(fraction + 1) == '-' || text.charAt(fraction + 1) == '+');
+        int exponent = fraction + (signed ? 2 : 1);
+        return exponent < text.length() && behindDigits(text, exponent) == text.length();
+    }
+
+    private static int behindDigits(String text, int from) {
+        int at = from;
+        while (at < text.length() && text.charAt(at) >= '0' && text.charAt(at) <= '9') {
+            at++;
+        }
+        return at;
     }
 
     /** The number that a text in quotes spells, without them; nothing if it spells none. */

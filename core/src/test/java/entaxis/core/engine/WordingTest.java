@@ -10,7 +10,7 @@ import entaxis.core.schema.Program;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
-/** What each engine keeps letter by letter of a routine, trigger or view, and what it words anew, by its manual. */
+/** What each engine keeps letter by letter of a routine, trigger or view, and what it rewords, by its manual. */
 class WordingTest {
 
     private static ProgramParts parts(Target engine, ProgramKind kind, String text) {
@@ -33,7 +33,7 @@ class WordingTest {
         assertThat(quotes.words()).containsExactlyInAnyOrder("text", "immutable");
     }
 
-    /** PostgreSQL manual, pg_get_triggerdef: the condition is worded anew. */
+    /** PostgreSQL manual, pg_get_triggerdef: the condition is reworded. */
     @Test
     void conditionsOfTriggersOfPostgreSql() {
         ProgramParts one = parts(Target.POSTGRESQL, ProgramKind.TRIGGER, "CREATE TRIGGER p BEFORE UPDATE ON lot "

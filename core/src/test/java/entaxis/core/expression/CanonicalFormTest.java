@@ -91,5 +91,7 @@ class CanonicalFormTest {
         assertThat(Expression.of("0x1F").canonical()).isEqualTo("0x1F");
         assertThat(Expression.of("1e999999999").canonical()).hasSizeLessThan(20);
         assertThat(Expression.of("1e-999999999").canonical()).hasSizeLessThan(20);
+        String digits = "7".repeat(1_000_000);
+        assertThat(Expression.of(digits).canonical()).isEqualTo(digits);
     }
 }

@@ -109,9 +109,9 @@ class NamedAlikeTest {
                 .isGreaterThan(back.indexOf("ALTER TABLE lot ALTER COLUMN mark DROP DEFAULT"));
     }
 
-    /** A view that is made anew has its comment and those who may use it again, though only the database says who. */
+    /** A view that is made again has its comment and those who may use it again, though only the database says who. */
     @Test
-    void aViewMadeAnewKeepsWhatWasSaidOfIt() {
+    void aViewMadeAgainKeepsWhatWasSaidOfIt() {
         String table = "create table lot (lot_no integer, weight integer);";
         String said = "comment on view heavy is 'Heavy'; grant select on heavy to reader;";
         Reconciliation sides = between(

@@ -88,7 +88,7 @@ class AlterTableParserTest {
     }
 
     @Test
-    void columnsDefinedAnew() {
+    void columnsRedefined() {
         AlterTableAction.ChangeColumn changed =
                 (AlterTableAction.ChangeColumn) changes(Target.MYSQL, "CHANGE a b bigint NOT NULL FIRST").getFirst();
         assertThat(changed.name()).isEqualTo("a");

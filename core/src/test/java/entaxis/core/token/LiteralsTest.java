@@ -18,9 +18,16 @@ class LiteralsTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"", "a", "1 + 1", "- - 1", "'a' || 'b'", "now()", "(1)", "current_date", "\"a\"",
-        "1ex", "'open", "n'a' x", "1 2", "-", "-'a'"})
+        "1ex", "1e", "1e+", "1.2.3", "1e2.5", "0x1F", "12abc", "'open", "n'a' x", "1 2", "-", "-'a'"})
     void expressions(String text) {
         assertThat(Literals.isConstant(text)).isFalse();
+    }
+
+    /** Time is linear in the digits. */
+    @Test
+    void longNumbers() {
+        assertThat(Literals.isConstant("9".repeat(2_000_000))).isTrue();
+        assertThat(Literals.isConstant("9".repeat(2_000_000) + "x")).isFalse();
     }
 
     @Test

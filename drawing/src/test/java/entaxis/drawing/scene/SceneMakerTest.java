@@ -147,7 +147,7 @@ class SceneMakerTest {
     }
 
     @Test
-    void aSceneAfterManyEditsHoldsTheSameCardsAsOneMadeAnew() {
+    void aSceneAfterManyEditsHoldsTheSameCardsAsOneMadeAgain() {
         Design design = RandomDesigns.design(11, 15);
         Random random = new Random(11);
         SceneMaker maker = new SceneMaker(Lens.TABLES, MEASURE);
@@ -158,9 +158,9 @@ class SceneMakerTest {
                 design = next;
                 derivation = Derivation.after(derivation, design);
                 Scene kept = maker.make(design, derivation, design.sheet(), DIALECT);
-                Scene anew = scene(design, Lens.TABLES);
-                assertThat(kept.cards()).isEqualTo(anew.cards());
-                assertThat(kept.lines()).extracting(Line::id).isEqualTo(anew.lines().stream().map(Line::id).toList());
+                Scene fresh = scene(design, Lens.TABLES);
+                assertThat(kept.cards()).isEqualTo(fresh.cards());
+                assertThat(kept.lines()).extracting(Line::id).isEqualTo(fresh.lines().stream().map(Line::id).toList());
             }
         }
     }

@@ -30,7 +30,7 @@ import java.util.Optional;
  * @param rowsBefore how many rows the tables had
  * @param rowsAfter  how many they have afterwards
  * @param left       what is apart from the wanted schema afterwards
- * @param translated whether the script was written anew for the built-in engine, because it is for another
+ * @param translated whether the script was rewritten for the built-in engine, because it is for another
  */
 public record Rehearsal(Execution execution, long rowsBefore, long rowsAfter, List<Difference> left,
         boolean translated) {

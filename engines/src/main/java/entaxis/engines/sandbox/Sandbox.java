@@ -98,7 +98,7 @@ public final class Sandbox implements AutoCloseable {
     }
 
     /**
-     * Begins anew with an empty database, in the same process, which is quicker than a fresh one.
+     * Begins again with an empty database, in the same process, which is quicker than a fresh one.
      *
      * @return whether it could; a process that has ended cannot
      */

@@ -19,7 +19,7 @@ final class Wire {
     static final byte ASK = 2;
     /** Put a query of our own with parameters; answered whole. */
     static final byte READ = 3;
-    /** Begin anew with an empty database. */
+    /** Begin again with an empty database. */
     static final byte RESET = 4;
     /** The answer is what was asked for. */
     static final byte DONE = 10;

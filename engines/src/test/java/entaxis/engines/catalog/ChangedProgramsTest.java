@@ -26,7 +26,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /**
- * Real engines word views and routines anew: that is no difference, a change is one. PostgreSQL manual, pg_get_viewdef;
+ * Real engines reword views and routines: that is no difference, a change is one. PostgreSQL manual, pg_get_viewdef;
  * MariaDB manual, SHOW CREATE VIEW.
  */
 class ChangedProgramsTest {

@@ -195,7 +195,7 @@ class SandboxTest {
     }
 
     @Test
-    void itBeginsAnewWithNothingOfBefore() {
+    void itBeginsAgainWithNothingOfBefore() {
         try (Sandbox sandbox = usual()) {
             sandbox.run(List.of("create schema other", "create table other.t (a integer)", "create table t (a integer)",
                     "insert into t values (1)"));

@@ -242,7 +242,7 @@ public class Reconciling {
                 ComparedCounts.of(work.have(), work.want()), work.sides().unread());
     }
 
-    /** Where the script would stop half-way; worked out anew only where it is another one. */
+    /** Where the script would stop half-way; worked out again only where it is another one. */
     private Optional<String> stop(OpenDesign open, Work work, TwoWays ways) {
         String name = open.id() + " " + work.side().key();
         List<String> statements = ways.forth().statements();
@@ -251,7 +251,7 @@ public class Reconciling {
                 .stop();
     }
 
-    /** The design with the other side's differences taken over; worked out anew only where others are taken. */
+    /** The design with the other side's differences taken over; worked out again only where others are taken. */
     private Updated update(OpenDesign open, Work work, Schema renamed, List<Difference> taken, DifferenceWords words) {
         String name = open.id() + " " + work.side().key();
         return updates

@@ -23,7 +23,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * Keeps the file of the store small. The engine writes changed pages anew at each commit and leaves the old ones
+ * Keeps the file of the store small. The engine rewrites changed pages at each commit and leaves the old ones
  * behind; it tidies up by itself only where commits are
  * not written at once, which ours are. So it is asked to, a moment at a time, after so many commits; and once more,
  * thoroughly, when Entaxis stops.
@@ -33,7 +33,7 @@ class StoreUpkeep {
     private static final Logger LOG = LoggerFactory.getLogger(StoreUpkeep.class);
     private static final long LOOK_MILLIS = 500;
     private static final int FILL_PERCENT = 90;
-    /** How much is written anew at a time, so that edits do not wait for it. */
+    /** How much is rewritten at a time, so that edits do not wait for it. */
     private static final int SLICE_BYTES = 4 << 20;
     private static final long SMALL = 2L << 20;
 
@@ -80,7 +80,7 @@ class StoreUpkeep {
     }
 
     /**
-     * Live pages of chunks that are mostly dead are written anew, so that the engine can use the room of the old
+     * Live pages of chunks that are mostly dead are rewritten, so that the engine can use the room of the old
      * chunks again. (Moving chunks as well, which would make
      * the file shorter at once, fails inside the engine while it is in use.) What was written is brought to the disk
      * before and after, because the engine writes over

@@ -87,7 +87,7 @@ public class Trials {
     }
 
     /**
-     * Makes the tables anew and puts the sample rows in.
+     * Creates the tables again and puts the sample rows in.
      *
      * @throws TrialBusy if all processes are at work, or too many wait for this one
      */
@@ -160,7 +160,7 @@ public class Trials {
     }
 
     /**
-     * Takes a row out of the design; the tables are made anew without it.
+     * Takes a row out of the design; the tables are made again without it.
      *
      * @throws TrialBusy if all processes are at work, or too many wait for this one
      */

@@ -238,11 +238,11 @@ class TrialAttacksIT {
         assertThat(fill.body()).contains("is no single expression");
     }
 
-    /** Processes of trials that are killed from outside: told, made anew, and nothing is lost of the design. */
+    /** Processes of trials that are killed from outside: told, made again, and nothing is lost of the design. */
     @Test
     @Order(5)
     @Timeout(200)
-    void killedTrialsAreMadeAnew() throws Exception {
+    void killedTrialsAreMadeAgain() throws Exception {
         String revision = first(server.page("/designs/" + vault), "data-revision=\"(\\d+)");
         int kills = Integer.getInteger("entaxis.trial.kills", 8);
         for (int i = 0; i < kills; i++) {

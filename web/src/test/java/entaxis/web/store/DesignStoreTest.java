@@ -34,7 +34,7 @@ class DesignStoreTest {
         return new DesignStore(mapper, transaction, event -> { }).open(id);
     }
 
-    private String anew(int seed) {
+    private String stored(int seed) {
         return store.create(RandomDesigns.design(seed, 12));
     }
 
@@ -44,7 +44,7 @@ class DesignStoreTest {
 
     @Test
     void editsAreFoundAgainInAnotherProcess() {
-        String id = anew(1);
+        String id = stored(1);
         for (int i = 0; i < 25; i++) {
             assertThat(store.edit(id, rename(store.open(id).design(), i % 12, "Name " + i)))
                     .isInstanceOf(EditResult.Kept.class);
@@ -57,7 +57,7 @@ class DesignStoreTest {
 
     @Test
     void snapshotsDoNotChangeWhatIsFound() {
-        String id = anew(2);
+        String id = stored(2);
         for (int i = 0; i < 430; i++) {
             store.edit(id, new Change.PlaceCards(store.open(id).design().sheet().id(),
                     java.util.Map.of(store.open(id).design().entities().list().getFirst().id(), new Place(i, -i))));
@@ -69,7 +69,7 @@ class DesignStoreTest {
 
     @Test
     void aNamedVersionIsTheDesignAsItWasThen() {
-        String id = anew(4);
+        String id = stored(4);
         List<Design> states = new ArrayList<>(List.of(store.open(id).design()));
         for (int i = 0; i < 230; i++) {
             store.edit(id, rename(states.getLast(), i % 12, "State " + i));
@@ -91,7 +91,7 @@ class DesignStoreTest {
 
     @Test
     void undoAndRedoGoOnAcrossProcesses() {
-        String id = anew(3);
+        String id = stored(3);
         List<Design> states = new ArrayList<>(List.of(store.open(id).design()));
         for (int i = 0; i < 6; i++) {
             store.edit(id, rename(states.getLast(), i, "Changed " + i));
@@ -121,7 +121,7 @@ class DesignStoreTest {
     void randomWalksThroughTheHistoryEndWhereTwoStacksEnd() {
         for (int seed = 0; seed < 10; seed++) {
             Random random = new Random(seed);
-            String id = anew(seed);
+            String id = stored(seed);
             List<Design> done = new ArrayList<>(List.of(store.open(id).design()));
             List<Design> undone = new ArrayList<>();
             for (int i = 0; i < 60; i++) {
@@ -153,7 +153,7 @@ class DesignStoreTest {
 
     @Test
     void editsFromManyThreadsAreAllKept() throws Exception {
-        String id = anew(4);
+        String id = stored(4);
         int before = store.open(id).design().entities().size();
         try (ExecutorService threads = Executors.newFixedThreadPool(8)) {
             List<Future<EditResult>> results = new ArrayList<>();
@@ -173,7 +173,7 @@ class DesignStoreTest {
 
     @Test
     void aRefusedEditLeavesNoTrace() {
-        String id = anew(5);
+        String id = stored(5);
         EditResult result = store.edit(id, rename(store.open(id).design(), 0, " "));
         assertThat(result).isInstanceOfSatisfying(EditResult.Refused.class,
                 refused -> assertThat(refused.problems()).hasSize(1));
@@ -182,7 +182,7 @@ class DesignStoreTest {
 
     @Test
     void aDeletedDesignIsGoneUntilItIsBroughtBack() {
-        String id = anew(6);
+        String id = stored(6);
         Design design = store.open(id).design();
         store.delete(id);
         assertThat(store.list()).noneMatch(row -> row.id().equals(id));
@@ -195,7 +195,7 @@ class DesignStoreTest {
 
     @Test
     void aCopyGoesItsOwnWay() {
-        String id = anew(7);
+        String id = stored(7);
         String copy = store.duplicate(id);
         store.edit(copy, rename(store.open(copy).design(), 0, "Only in the copy"));
         assertThat(store.open(id).revision()).isZero();
