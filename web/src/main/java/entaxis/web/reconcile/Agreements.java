@@ -8,14 +8,14 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps what a design and another side agreed on: all of it or nothing. */
 @Component
 public class Agreements {
-    private final NoteMapper mapper;
+    private final ReconcileNoteMapper mapper;
 
-    Agreements(NoteMapper mapper) {
+    Agreements(ReconcileNoteMapper mapper) {
         this.mapper = mapper;
     }
 
     @Transactional
-    void keep(String design, String side, List<Note> notes) {
+    void keep(String design, String side, List<ReconcileNote> notes) {
         OffsetDateTime now = OffsetDateTime.now();
         notes.forEach(note -> mapper.put(design, side, note, now));
     }

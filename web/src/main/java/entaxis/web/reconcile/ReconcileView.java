@@ -33,7 +33,7 @@ import java.util.stream.Collectors;
  * @param compared  how much of each kind was compared
  * @param unread    what was not compared, with the reason, as sentences
  */
-public record ReconcileView(Side side, List<Group> groups, List<Offer> offers, Merge merge, Migration migration,
+public record ReconcileView(OtherSide side, List<Group> groups, List<Offer> offers, Merge merge, Migration migration,
         Optional<String> stop, Supplier<Migration> reverse, Updated update, List<String> changes, List<String> remarks,
         boolean agreed, String compared, List<String> unread) {
 

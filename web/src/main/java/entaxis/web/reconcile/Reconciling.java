@@ -69,7 +69,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Reconciling {
     private final Sides sides;
-    private final NoteMapper mapper;
+    private final ReconcileNoteMapper mapper;
     private final Connections connections;
     private final Recent<Compared> recent = new Recent<>();
     private final Recent<TakenOver> updates = new Recent<>();
@@ -79,7 +79,8 @@ public class Reconciling {
     private final Sandboxes sandboxes;
     private final Map<String, RunningScript> running = new ConcurrentHashMap<>();
 
-    Reconciling(Sides sides, NoteMapper mapper, Connections connections, Agreements agreements, Sandboxes sandboxes) {
+    Reconciling(Sides sides, ReconcileNoteMapper mapper, Connections connections, Agreements agreements,
+            Sandboxes sandboxes) {
         this.sandboxes = sandboxes;
         this.agreements = agreements;
         this.sides = sides;
@@ -93,7 +94,7 @@ public class Reconciling {
     }
 
     /** Both sides, with what was noted about them. */
-    private record Work(Side side, Reconciliation sides, Map<Note.Kind, Map<String, String>> notes,
+    private record Work(OtherSide side, Reconciliation sides, Map<ReconcileNote.Kind, Map<String, String>> notes,
             Optional<Schema> agreed, AgreedPrograms programs) {
         Dialect dialect() {
             return sides.dialect();
@@ -119,7 +120,7 @@ public class Reconciling {
             return sides.comparison();
         }
 
-        String note(Note.Kind kind, String about) {
+        String note(ReconcileNote.Kind kind, String about) {
             return notes.getOrDefault(kind, Map.of()).getOrDefault(about, "");
         }
     }
@@ -139,14 +140,16 @@ public class Reconciling {
     private record Agreed(String script, Schema schema) { }
 
     private Work work(OpenDesign open, String key, boolean again) throws Connections.Unreachable {
-        Side side = sides.side(open, key, again);
+        OtherSide side = sides.side(open, key, again);
         Dialect dialect = Dialect.of(side.engine());
-        Map<Note.Kind, Map<String, String>> notes = mapper.notes(open.id(), key).stream()
-                .collect(Collectors.groupingBy(Note::kind, Collectors.toMap(Note::about, Note::answer)));
-        Map<String, String> same = notes.getOrDefault(Note.Kind.RENAME, Map.of());
+        Map<ReconcileNote.Kind, Map<String, String>> notes = mapper.notes(open.id(), key).stream()
+                .collect(Collectors.groupingBy(ReconcileNote::kind,
+                        Collectors.toMap(ReconcileNote::about, ReconcileNote::answer)));
+        Map<String, String> same = notes.getOrDefault(ReconcileNote.Kind.RENAME, Map.of());
         String name = open.id() + " " + key;
-        Map<String, String> worded = notes.getOrDefault(Note.Kind.WORDED, Map.of());
-        Optional<Agreed> agreed = Optional.of(notes.getOrDefault(Note.Kind.AGREED, Map.of()).getOrDefault("", ""))
+        Map<String, String> worded = notes.getOrDefault(ReconcileNote.Kind.WORDED, Map.of());
+        Optional<Agreed> agreed = Optional.of(notes.getOrDefault(ReconcileNote.Kind.AGREED, Map.of())
+                .getOrDefault("", ""))
                 .filter(script -> !script.isEmpty()).map(script -> agreed(name, script, side, dialect));
         Compared compared = recent
                 .get(name,
@@ -159,7 +162,7 @@ public class Reconciling {
         return new Work(side, compared.sides(), notes, agreed.map(Agreed::schema), programs(agreed, worded));
     }
 
-    private Agreed agreed(String name, String script, Side side, Dialect dialect) {
+    private Agreed agreed(String name, String script, OtherSide side, Dialect dialect) {
         return lastAgreed.get(name, before -> before.script().equals(script))
                 .orElseGet(() -> lastAgreed.keep(name, new Agreed(script,
                         EngineSchema.of(ScriptReader.read(script, side.engine()).schema(), side.engine(), dialect))));
@@ -169,7 +172,7 @@ public class Reconciling {
         return agreed.map(before -> new AgreedPrograms(before.schema().programs(), worded)).orElse(AgreedPrograms.NONE);
     }
 
-    private static Compared compared(Side side, Schema derived, Dialect dialect, Map<String, String> same,
+    private static Compared compared(OtherSide side, Schema derived, Dialect dialect, Map<String, String> same,
             Optional<Agreed> agreed, Map<String, String> worded) {
         Reconciliation sides = Reconciliation.of(new Reconciliation.Side(side.schema(), side.live(), side.unread()),
                 new Reconciliation.Side(EngineSchema.ofDesign(derived, dialect), false), dialect,
@@ -181,7 +184,7 @@ public class Reconciling {
         return same.getOrDefault(offered.key(), "").equals("same");
     }
 
-    private static Schema wanted(Side side, Schema derived, Dialect dialect, AgreedPrograms agreed) {
+    private static Schema wanted(OtherSide side, Schema derived, Dialect dialect, AgreedPrograms agreed) {
         return Reconciliation.worded(new Reconciliation.Side(EngineSchema.ofDesign(derived, dialect), false),
                 new Reconciliation.Side(side.schema(), side.live()), dialect, agreed);
     }
@@ -211,10 +214,10 @@ public class Reconciling {
         Optional<Schema> agreed = agreed(open, work);
         ThreeWay threeWay = ThreeWay.of(agreed, work.have(), work.want(), work.dialect(), work.pairing());
         Map<String, Answer> said = new HashMap<>();
-        work.notes().getOrDefault(Note.Kind.SIDE, Map.of())
+        work.notes().getOrDefault(ReconcileNote.Kind.SIDE, Map.of())
                 .forEach((key, answer) -> said.put(key, Answer.valueOf(answer)));
         Decisions decisions =
-                new Decisions(said, work.notes().getOrDefault(Note.Kind.LOSS, Map.of()).keySet(), threeWay);
+                new Decisions(said, work.notes().getOrDefault(ReconcileNote.Kind.LOSS, Map.of()).keySet(), threeWay);
         Schema renamed = SchemaRenaming.apply(work.have(), work.pairing(), work.dialect());
         DifferenceWords words = new DifferenceWords(work.side().called(), "the design");
         Dependents here = Dependents.in(renamed, work.dialect());
@@ -235,7 +238,8 @@ public class Reconciling {
         Updated update = toDesign.isEmpty() ? new Updated(open.design(), List.of())
                 : update(open, work, renamed, toDesign, words);
         List<Offer> offers = work.offers().stream()
-                .map(offered -> new Offer(offered, work.note(Note.Kind.RENAME, offered.key()).equals("same"))).toList();
+                .map(offered -> new Offer(offered,
+                        work.note(ReconcileNote.Kind.RENAME, offered.key()).equals("same"))).toList();
         return new ReconcileView(work.side(), groups, offers, ways.merge(), ways.forth(), stop(open, work, ways),
                 ways.back(), update,
                 toDesign.stream().map(words::sentence).toList(), work.comparison().remarks(), agreed.isPresent(),
@@ -274,23 +278,24 @@ public class Reconciling {
         List<String> touches = difference.part() == SchemaPart.COLUMN || difference.part() == SchemaPart.TABLE
                 ? standing.of(difference.table(), column) : List.of();
         return new Row(difference, words.sentence(difference), decisions.answer(difference),
-                decisions.said().containsKey(difference.key()), work.note(Note.Kind.REASON, difference.key()),
+                decisions.said().containsKey(difference.key()), work.note(ReconcileNote.Kind.REASON, difference.key()),
                 decisions.threeWay().origin(difference).words(),
-                work.note(Note.Kind.FILL, difference.table() + "." + difference.name()),
+                work.note(ReconcileNote.Kind.FILL, difference.table() + "." + difference.name()),
                 decisions.lossMeant().contains(difference.key()), touches);
     }
 
     private static Fills fills(Work work) {
         Map<String, String> fills = new HashMap<>();
         joins(work).forEach(joined -> fills.putAll(joined.fills(work.dialect())));
-        work.notes().getOrDefault(Note.Kind.FILL, Map.of()).forEach((place, value) -> fills.merge(place, value,
+        work.notes().getOrDefault(ReconcileNote.Kind.FILL, Map.of()).forEach((place, value) -> fills.merge(place, value,
                 (found, said) -> said.isBlank() ? found : "coalesce(" + found + ", " + said + ")"));
         return new Fills(fills);
     }
 
     /** What is taken for split on the other side. */
     private static List<MergedTable> joins(Work work) {
-        return work.offers().stream().filter(offered -> work.note(Note.Kind.RENAME, offered.key()).equals("same"))
+        return work.offers().stream()
+                .filter(offered -> work.note(ReconcileNote.Kind.RENAME, offered.key()).equals("same"))
                 .filter(MergedTable.class::isInstance).map(MergedTable.class::cast).toList();
     }
 
@@ -312,9 +317,9 @@ public class Reconciling {
     @Transactional
     public void decide(OpenDesign open, String key, Set<String> differences, Answer answer, String reason) {
         for (String difference : differences) {
-            put(open, key, new Note(Note.Kind.SIDE, difference, answer.name()));
+            put(open, key, new ReconcileNote(ReconcileNote.Kind.SIDE, difference, answer.name()));
             if (answer == Answer.KEEP && !reason.isBlank()) {
-                put(open, key, new Note(Note.Kind.REASON, difference, reason.strip()));
+                put(open, key, new ReconcileNote(ReconcileNote.Kind.REASON, difference, reason.strip()));
             }
         }
     }
@@ -322,15 +327,15 @@ public class Reconciling {
     /** Takes a decision back. */
     @Transactional
     public void reopen(OpenDesign open, String key, String difference) {
-        mapper.remove(open.id(), key, Note.Kind.SIDE, difference);
-        mapper.remove(open.id(), key, Note.Kind.REASON, difference);
-        mapper.remove(open.id(), key, Note.Kind.LOSS, difference);
+        mapper.remove(open.id(), key, ReconcileNote.Kind.SIDE, difference);
+        mapper.remove(open.id(), key, ReconcileNote.Kind.REASON, difference);
+        mapper.remove(open.id(), key, ReconcileNote.Kind.LOSS, difference);
     }
 
     /** Notes whether two names are one thing. */
     @Transactional
     public void rename(OpenDesign open, String key, String rename, boolean same) {
-        put(open, key, new Note(Note.Kind.RENAME, rename, same ? "same" : "two"));
+        put(open, key, new ReconcileNote(ReconcileNote.Kind.RENAME, rename, same ? "same" : "two"));
     }
 
     /** Notes the value for rows that have none; says why not, if it is no single expression. */
@@ -340,7 +345,7 @@ public class Reconciling {
         if (fault.isPresent()) {
             return Optional.of("The value for rows that are there is no single expression. " + fault.get());
         }
-        put(open, key, new Note(Note.Kind.FILL, place, expression.strip()));
+        put(open, key, new ReconcileNote(ReconcileNote.Kind.FILL, place, expression.strip()));
         return Optional.empty();
     }
 
@@ -348,9 +353,9 @@ public class Reconciling {
     @Transactional
     public void confirm(OpenDesign open, String key, String difference, boolean meant) {
         if (meant) {
-            put(open, key, new Note(Note.Kind.LOSS, difference, "meant"));
+            put(open, key, new ReconcileNote(ReconcileNote.Kind.LOSS, difference, "meant"));
         } else {
-            mapper.remove(open.id(), key, Note.Kind.LOSS, difference);
+            mapper.remove(open.id(), key, ReconcileNote.Kind.LOSS, difference);
         }
     }
 
@@ -358,11 +363,11 @@ public class Reconciling {
     @Transactional
     public String script(OpenDesign open, String name, Target engine, String text) {
         String key = Sides.script(name);
-        put(open, key, new Note(Note.Kind.SCRIPT, "", engine.name() + "\n" + text));
+        put(open, key, new ReconcileNote(ReconcileNote.Kind.SCRIPT, "", engine.name() + "\n" + text));
         return key;
     }
 
-    private void put(OpenDesign open, String key, Note note) {
+    private void put(OpenDesign open, String key, ReconcileNote note) {
         mapper.put(open.id(), key, note, OffsetDateTime.now());
     }
 
@@ -451,15 +456,16 @@ public class Reconciling {
     }
 
     private void agree(OpenDesign open, String key, Work work, AgreedPrograms before) {
-        Side side = work.side();
-        List<Note> notes = new ArrayList<>();
-        notes.add(new Note(Note.Kind.AGREED, "", new ScriptWriter(Dialect.of(side.engine()), ScriptOptions.DEFAULT)
+        OtherSide side = work.side();
+        List<ReconcileNote> notes = new ArrayList<>();
+        notes.add(new ReconcileNote(ReconcileNote.Kind.AGREED, "",
+                new ScriptWriter(Dialect.of(side.engine()), ScriptOptions.DEFAULT)
                 .writeAgain(side.schema(), "agreed with " + side.title()).text()));
         if (side.live()) {
             AgreedPrograms
                     .remembered(EngineSchema.ofDesign(open.derivation().schema(), work.dialect()), side.schema(),
                             work.dialect(), before)
-                    .forEach((program, text) -> notes.add(new Note(Note.Kind.WORDED, program, text)));
+                    .forEach((program, text) -> notes.add(new ReconcileNote(ReconcileNote.Kind.WORDED, program, text)));
         }
         agreements.keep(open.id(), key, notes);
     }

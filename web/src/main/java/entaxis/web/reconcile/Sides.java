@@ -37,16 +37,16 @@ public class Sides {
     static final String VERSION = "version:";
     private final Connections connections;
     private final DesignStore store;
-    private final NoteMapper notes;
+    private final ReconcileNoteMapper notes;
     private final Jobs jobs;
-    private final Map<String, Side> read = new ConcurrentHashMap<>();
+    private final Map<String, OtherSide> read = new ConcurrentHashMap<>();
     private final Recent<Given> given = new Recent<>();
-    private final Recent<Side> versions = new Recent<>();
+    private final Recent<OtherSide> versions = new Recent<>();
 
     /** A script that was given, and the side that it is. */
-    private record Given(String text, Side side) { }
+    private record Given(String text, OtherSide side) { }
 
-    Sides(Connections connections, DesignStore store, NoteMapper notes, Jobs jobs) {
+    Sides(Connections connections, DesignStore store, ReconcileNoteMapper notes, Jobs jobs) {
         this.connections = connections;
         this.jobs = jobs;
         this.store = store;
@@ -84,18 +84,18 @@ public class Sides {
      * @param again whether a database is read again
      * @throws Connections.Unreachable if it cannot be had, with what to do
      */
-    Side side(OpenDesign open, String key, boolean again) throws Connections.Unreachable {
+    OtherSide side(OpenDesign open, String key, boolean again) throws Connections.Unreachable {
         if (key.startsWith(DATABASE)) {
             String name = key.substring(DATABASE.length());
-            Side kept = again ? null : read.get(key);
+            OtherSide kept = again ? null : read.get(key);
             if (kept != null) {
                 return kept;
             }
             return keep(key, name, connections.read(name));
         }
         if (key.startsWith(SCRIPT)) {
-            String text = notes.notes(open.id(), key).stream().filter(note -> note.kind() == Note.Kind.SCRIPT)
-                    .map(Note::answer).findFirst()
+            String text = notes.notes(open.id(), key).stream().filter(note -> note.kind() == ReconcileNote.Kind.SCRIPT)
+                    .map(ReconcileNote::answer).findFirst()
                     .orElseThrow(() -> new Connections.Unreachable("This script is no longer kept; give it again."));
             String name = open.id() + " " + key;
             return given.get(name, before -> before.text().equals(text))
@@ -113,15 +113,15 @@ public class Sides {
         try {
             OpenDesign other = store.open(key.replaceFirst("^" + DESIGN, ""));
             Target engine = open.design().facts().target();
-            return new Side(key, other.design().facts().name(), engine,
+            return new OtherSide(key, other.design().facts().name(), engine,
                     EngineSchema.ofDesign(other.derivation().schema(), Dialect.of(engine)), false, true, Instant.now());
         } catch (NoSuchDesign gone) {
             throw new Connections.Unreachable("This design is no longer there; choose another side.");
         }
     }
 
-    private Side keep(String key, String name, Reading reading) {
-        Side fresh = new Side(key, name, reading.engine(),
+    private OtherSide keep(String key, String name, Reading reading) {
+        OtherSide fresh = new OtherSide(key, name, reading.engine(),
                 EngineSchema.of(reading.schema(), reading.engine(), Dialect.of(reading.engine())), true, false,
                 Instant.now());
         read.put(key, fresh);
@@ -142,17 +142,17 @@ public class Sides {
     }
 
     /** A version is the same for ever; only the engine in whose words it is compared may change. */
-    private Side version(String design, String key, Version version, Target engine) {
-        return new Side(key, version.name(), engine,
+    private OtherSide version(String design, String key, Version version, Target engine) {
+        return new OtherSide(key, version.name(), engine,
                 EngineSchema.ofDesign(Derivation.of(store.at(design, version.revision())).schema(), Dialect.of(engine)),
                 false, true, version.namedAt().toInstant());
     }
 
-    private static Side script(String key, String text) {
+    private static OtherSide script(String key, String text) {
         int line = text.indexOf('\n');
         Target engine = Target.valueOf(text.substring(0, line));
         Reading reading = ScriptReader.read(text.substring(line + 1), engine);
-        return new Side(key, key.substring(SCRIPT.length()), engine,
+        return new OtherSide(key, key.substring(SCRIPT.length()), engine,
                 EngineSchema.of(reading.schema(), engine, Dialect.of(engine)), false, false, Instant.now(),
                 Reconciliation.Side.unread(reading));
     }

@@ -6,7 +6,7 @@ package entaxis.web.reconcile;
  * @param about  what it is about, such as the key of a difference
  * @param answer what was said
  */
-record Note(Kind kind, String about, String answer) {
+record ReconcileNote(Kind kind, String about, String answer) {
 
     /** What can be noted. */
     enum Kind {

@@ -17,10 +17,10 @@ import java.util.List;
  * @param readAt when it was read
  * @param unread what a script has that is not read, by kind
  */
-public record Side(String key, String title, Target engine, Schema schema, boolean live, boolean design,
+public record OtherSide(String key, String title, Target engine, Schema schema, boolean live, boolean design,
         Instant readAt, List<String> unread) {
     /** A side that was read as a whole. */
-    public Side(String key, String title, Target engine, Schema schema, boolean live, boolean design,
+    public OtherSide(String key, String title, Target engine, Schema schema, boolean live, boolean design,
             Instant readAt) {
         this(key, title, engine, schema, live, design, readAt, List.of());
     }
