@@ -47,7 +47,7 @@ public final class DocxDictionary {
     private DocxDictionary() { }
 
     /** The bytes of the file. */
-    public static byte[] write(Dictionary dictionary, List<SheetPicture> sheets, String edition,
+    public static byte[] write(Dictionary dictionary, List<SheetPng> sheets, String edition,
             WritingProgress progress) {
         DocxDictionary file = new DocxDictionary();
         file.page();
@@ -128,7 +128,7 @@ public final class DocxDictionary {
     }
 
     /** A picture as large as fits on the page below its heading. */
-    private void sheet(SheetPicture sheet) {
+    private void sheet(SheetPng sheet) {
         paragraph("Heading1", sheet.name());
         double scale = Math.min(PICTURE_WIDTH / sheet.width(), PICTURE_HEIGHT / sheet.height());
         try {

@@ -103,16 +103,16 @@ class DictionaryFilesTest {
         }
     }
 
-    private static SheetPicture sheet() throws IOException {
+    private static SheetPng sheet() throws IOException {
         ByteArrayOutputStream png = new ByteArrayOutputStream();
         ImageIO.write(new BufferedImage(40, 20, BufferedImage.TYPE_INT_RGB), "png", png);
-        return new SheetPicture("Sheet 1", png.toByteArray(), 40, 20);
+        return new SheetPng("Sheet 1", png.toByteArray(), 40, 20);
     }
 
     /** Who watches the writing is told of each entity and can end it at any. */
     @Test
     void theWritingCanBeEnded() throws IOException {
-        List<SheetPicture> sheets = List.of(sheet());
+        List<SheetPng> sheets = List.of(sheet());
         Map<String, Consumer<WritingProgress>> writers =
                 Map.of("html", progress -> HtmlDictionary.write(dictionary(), List.of(), "1", progress),
                 "paper", progress -> HtmlDictionary.forPaper(dictionary(), List.of(), "1", progress),

@@ -19,7 +19,7 @@ import entaxis.exchange.dictionary.DocxDictionary;
 import entaxis.exchange.dictionary.HtmlDictionary;
 import entaxis.exchange.dictionary.MarkdownDictionary;
 import entaxis.exchange.dictionary.SheetImage;
-import entaxis.exchange.dictionary.SheetPicture;
+import entaxis.exchange.dictionary.SheetPng;
 import entaxis.exchange.dictionary.WritingProgress;
 import entaxis.exchange.dictionary.XlsxDictionary;
 import java.nio.charset.StandardCharsets;
@@ -67,13 +67,13 @@ public final class DictionaryFiles {
     }
 
     /** The sheets in pixels, as many as a printed page can show. */
-    private List<SheetPicture> pixels() {
-        List<SheetPicture> made = new ArrayList<>();
+    private List<SheetPng> pixels() {
+        List<SheetPng> made = new ArrayList<>();
         List<Drawing> drawings = drawings();
         for (int i = 0; i < drawings.size(); i++) {
             Drawing drawing = drawings.get(i);
             double scale = Math.min(2, WIDEST / Math.max(drawing.box().width(), drawing.box().height()));
-            made.add(new SheetPicture(design.sheets().list().get(i).name(),
+            made.add(new SheetPng(design.sheets().list().get(i).name(),
                     new Pixels(MEASURE, pictures).png(drawing, scale, false),
                     (int) Math.ceil(drawing.box().width() * scale), (int) Math.ceil(drawing.box().height() * scale)));
         }

@@ -8,7 +8,7 @@ import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
-import entaxis.core.review.Line;
+import entaxis.core.review.EvidenceLine;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.sentence.Sentence;
@@ -19,7 +19,7 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 
 /** Relationships that claim at least one on the many side, which no table definition can hold. */
-public final class MinimumNotHeld implements GatheringRule<List<Line>> {
+public final class MinimumNotHeld implements GatheringRule<List<EvidenceLine>> {
     private static final RuleInfo INFO = new RuleInfo("minimum-not-held", Family.RELATIONSHIPS, Level.HINT,
             Basis.MANUAL, "minimum that no table holds",
             "A foreign key tells that a child has a parent, never that a parent has a child; a trigger or the "
@@ -32,9 +32,10 @@ public final class MinimumNotHeld implements GatheringRule<List<Line>> {
     }
 
     @Override
-    public Optional<List<Line>> gather(Entity entity, Reviewed of) {
-        List<Line> claimed = of.begun(entity.id()).stream().filter(MinimumNotHeld::claims)
-                .map(one -> new Line(of.about(one), Sentence.of(of.design(), one, reader(one)).text())).toList();
+    public Optional<List<EvidenceLine>> gather(Entity entity, Reviewed of) {
+        List<EvidenceLine> claimed = of.begun(entity.id()).stream().filter(MinimumNotHeld::claims)
+                .map(one -> new EvidenceLine(of.about(one), Sentence.of(of.design(), one, reader(one)).text()))
+                .toList();
         return claimed.isEmpty() ? Optional.empty() : Optional.of(claimed);
     }
 
@@ -44,14 +45,14 @@ public final class MinimumNotHeld implements GatheringRule<List<Line>> {
     }
 
     @Override
-    public void conclude(Stream<List<Line>> gathered, Reviewed of, Consumer<Finding> found) {
-        List<Line> all = gathered.flatMap(List::stream).toList();
+    public void conclude(Stream<List<EvidenceLine>> gathered, Reviewed of, Consumer<Finding> found) {
+        List<EvidenceLine> all = gathered.flatMap(List::stream).toList();
         if (!all.isEmpty()) {
-            found.accept(INFO.found(all.stream().map(Line::about).toList(), Words.counted(all.size(), "relationship")
-                    + (all.size() == 1 ? " claims" : " claim")
+            found.accept(INFO.found(all.stream().map(EvidenceLine::about).toList(),
+                    Words.counted(all.size(), "relationship") + (all.size() == 1 ? " claims" : " claim")
                     + " at least one on the many side, which no table definition can hold: a trigger or the "
                     + "application must.",
-                    all.stream().map(Line::text).toList(), List.of()));
+                    all.stream().map(EvidenceLine::text).toList(), List.of()));
         }
     }
 

@@ -7,7 +7,7 @@ import entaxis.core.review.Family;
 import entaxis.core.review.Finding;
 import entaxis.core.review.GatheringRule;
 import entaxis.core.review.Level;
-import entaxis.core.review.Line;
+import entaxis.core.review.EvidenceLine;
 import entaxis.core.review.Reviewed;
 import entaxis.core.review.RuleInfo;
 import entaxis.core.sentence.Sentence;
@@ -18,7 +18,7 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 
 /** Relationships whose verb phrases are still those that were proposed. */
-public final class VerbMissing implements GatheringRule<List<Line>> {
+public final class VerbMissing implements GatheringRule<List<EvidenceLine>> {
     private static final RuleInfo INFO =
             new RuleInfo("verb-missing", Family.RELATIONSHIPS, Level.HINT, Basis.PRACTICE, "verb phrase missing",
             "Only a sentence that somebody read aloud tells whether the relationship is right.",
@@ -31,22 +31,22 @@ public final class VerbMissing implements GatheringRule<List<Line>> {
     }
 
     @Override
-    public Optional<List<Line>> gather(Entity entity, Reviewed of) {
-        List<Line> unread =
+    public Optional<List<EvidenceLine>> gather(Entity entity, Reviewed of) {
+        List<EvidenceLine> unread =
                 of.begun(entity.id()).stream().filter(one -> one.first().proposed() && one.second().proposed())
-                .map(one -> new Line(of.about(one), Sentence.of(of.design(), one, Side.FIRST).text())).toList();
+                .map(one -> new EvidenceLine(of.about(one), Sentence.of(of.design(), one, Side.FIRST).text())).toList();
         return unread.isEmpty() ? Optional.empty() : Optional.of(unread);
     }
 
     @Override
-    public void conclude(Stream<List<Line>> gathered, Reviewed of, Consumer<Finding> found) {
-        List<Line> all = gathered.flatMap(List::stream).toList();
+    public void conclude(Stream<List<EvidenceLine>> gathered, Reviewed of, Consumer<Finding> found) {
+        List<EvidenceLine> all = gathered.flatMap(List::stream).toList();
         if (!all.isEmpty()) {
-            found.accept(INFO.found(all.stream().map(Line::about).toList(),
+            found.accept(INFO.found(all.stream().map(EvidenceLine::about).toList(),
                     Words.counted(all.size(), "relationship") + (all.size() == 1
                             ? " still reads as proposed: nobody has said yet what it means."
                             : " still read as proposed: nobody has said yet what they mean."),
-                    all.stream().limit(MAX_COUNT).map(Line::text).toList(), List.of()));
+                    all.stream().limit(MAX_COUNT).map(EvidenceLine::text).toList(), List.of()));
         }
     }
 }

@@ -7,4 +7,4 @@ package entaxis.exchange.dictionary;
  * @param width  in pixels
  * @param height in pixels
  */
-public record SheetPicture(String name, byte[] png, int width, int height) { }
+public record SheetPng(String name, byte[] png, int width, int height) { }
