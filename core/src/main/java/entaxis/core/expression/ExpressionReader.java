@@ -241,7 +241,7 @@ final class ExpressionReader {
         }
     }
 
-    /** A text, perhaps with a mark before it that says how it is written, or that it stands for bytes or bits. */
+    /** A text constant. A mark before it may say how it is written, or that it stands for bytes or bits. */
     private static Term text(Token token) {
         Term text = Term.of(Kind.TEXT, token.string());
         return switch (token.mark()) {

@@ -86,7 +86,7 @@ final class QueryReader {
     /** What may follow the query of a view does not change what it gives. */
     private boolean ended() {
         if (tokens.accept("with")) {
-            while (!tokens.atEnd() && tokens.peek().isName()) {
+            while (!tokens.atEnd() && tokens.isName()) {
                 tokens.advance();
             }
         }
@@ -272,7 +272,7 @@ final class QueryReader {
 
     private Term item() {
         Term value = tokens.accept("*") ? Term.of(Kind.NAME, "*") : expression();
-        boolean named = tokens.accept("as") || !tokens.atEnd() && tokens.peek().isName() && !clause();
+        boolean named = tokens.accept("as") || !tokens.atEnd() && tokens.isName() && !clause();
         return Term.operator("as", value, named ? Term.of(Kind.NAME, tokens.name().toLowerCase(Locale.ROOT)) : NONE);
     }
 
@@ -362,7 +362,7 @@ final class QueryReader {
 
     /** The name that a table has in a query, with those of its columns where they are listed. */
     private Optional<Term> alias() {
-        boolean named = tokens.accept("as") || !tokens.atEnd() && tokens.peek().isName() && !clause();
+        boolean named = tokens.accept("as") || !tokens.atEnd() && tokens.isName() && !clause();
         if (!named) {
             return Optional.empty();
         }

@@ -15,7 +15,7 @@ public sealed interface ProgramHead {
     /**
      * A routine.
      *
-     * @param parameters what stands in the brackets behind its name, as it was written; empty if there are none
+     * @param parameters its parameters as written, without the brackets around them; empty if it has none
      */
     record RoutineHead(String parameters) implements ProgramHead { }
 

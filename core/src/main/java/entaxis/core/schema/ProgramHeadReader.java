@@ -59,20 +59,8 @@ final class ProgramHeadReader extends TokenCursor {
             advance();
         }
         int open = at();
-        int close = closing();
+        int close = closing('(', ')');
         return new RoutineHead(close < 0 ? "" : written(open + 1, close));
-    }
-
-    /** Where the bracket is closed that opens here; negative if none does or it is not closed. */
-    private int closing() {
-        int depth = 0;
-        for (int token = at(); token < limit(); token++) {
-            depth += sign(token, '(') ? 1 : sign(token, ')') ? -1 : 0;
-            if (depth <= 0) {
-                return depth == 0 && sign(token, ')') ? token : -1;
-            }
-        }
-        return -1;
     }
 
     /** Some tokens as they were written, but for white space and comments between them. */

@@ -4,6 +4,7 @@ import entaxis.core.expression.Expression;
 import entaxis.core.expression.Rewriting;
 import entaxis.core.expression.Term;
 import entaxis.core.token.Lexer;
+import entaxis.core.token.SqlText;
 import entaxis.core.token.Token;
 import java.util.Locale;
 import java.util.Map;
@@ -12,8 +13,8 @@ import java.util.Set;
 
 /**
  * Says an expression of ISO SQL in an engine's words: names in its quotes, words and functions that it calls otherwise,
- * types of casts, constants of time without the word before them. An expression that cannot be read stays as it is:
- * it is in the engine's own words already, or in none that are known here.
+ * types of casts, constants of time without the word before them. Of an expression that cannot be read only the names
+ * are put into the engine's quotes; one that stands in these already is left alone.
  */
 final class ExpressionSpelling {
     private static final Set<String> TYPED = Set.of("date", "time", "timestamp");
@@ -34,7 +35,8 @@ final class ExpressionSpelling {
     /** The expression in the words of an engine. Linear. */
     static Expression of(Expression sql, Dialect dialect) {
         ExpressionSpelling spelling = new ExpressionSpelling(dialect);
-        return spelling.isStandard() ? sql : Rewriting.of(sql, spelling::exchanged);
+        return spelling.isStandard() ? sql : sql.tree().isPresent() ? Rewriting.of(sql, spelling::exchanged)
+                : sql.worded(spelling::carried);
     }
 
     /** Names in double quotes, with what qualifies them, in the quotes of an engine. */
@@ -49,6 +51,11 @@ final class ExpressionSpelling {
     private boolean isStandard() {
         return !otherQuotes && words.isEmpty() && dialect.typedLiterals()
                 && dialect.castType(OTHER_TYPE).equals(OTHER_TYPE);
+    }
+
+    /** Words that cannot be read; in double quotes some engines would take a name for a text. */
+    private String carried(String sql) {
+        return sql.indexOf(dialect.quoted("").charAt(0)) < 0 ? names(sql, dialect) : sql;
     }
 
     private Optional<String> exchanged(Term term, Rewriting rewriting) {
@@ -80,9 +87,18 @@ final class ExpressionSpelling {
             return Optional.empty();
         }
         String function = rewriting.written(term.from(), term.from() + open);
+        if (!isNameOf(term, SqlText.of(function))) {
+            return Optional.empty();
+        }
         String spelled = words.getOrDefault(term.word(), names(function, dialect));
         return spelled.equals(function) ? Optional.empty()
                 : Optional.of(spelled + rewriting.inside(term, term.from() + open, term.to()));
+    }
+
+    /** Whether a text is the name that is called; CASE, COLLATE and others are calls in the tree without one. */
+    private static boolean isNameOf(Term call, SqlText text) {
+        int end = text.behindName(0);
+        return end > 0 && end == text.size() && text.at(end - 1).name().equalsIgnoreCase(call.word());
     }
 
     /** The type behind AS (ISO/IEC 9075-2, 6.13). */

@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
-/** The tokens of the statement that a {@link StatementSplitter} stands at, read one after the other. */
+/** Reads the tokens of one statement of a script, one after the other. */
 final class StatementCursor extends TokenCursor {
     private static final int MAX_SHOWN = 80;
     private final StatementSplitter splitter;
@@ -48,7 +48,7 @@ final class StatementCursor extends TokenCursor {
         return offset(at());
     }
 
-    /** The token that it stands at, which is passed. */
+    /** Passes the next token and gives its number. */
     private int nextToken() {
         advance();
         return at() - 1;
@@ -214,7 +214,7 @@ final class StatementCursor extends TokenCursor {
         return escapes && inside.indexOf('\\') >= 0 ? syntax.unescaped(inside) : inside;
     }
 
-    /** Passes a bracketed run; the cursor stands before its opening bracket. */
+    /** Passes what stands in brackets, with these; a single token where none opens. */
     void skipRound() {
         skip('(', ')');
     }
@@ -225,20 +225,11 @@ final class StatementCursor extends TokenCursor {
     }
 
     private void skip(char opening, char closing) {
-        int open = at();
-        int depth = 0;
-        do {
-            if (sign(opening)) {
-                depth++;
-            } else if (sign(closing)) {
-                depth--;
-            }
-            advance();
-            if (at() > limit()) {
-                goTo(open);
-                throw unreadable("the bracket that opens here is not closed");
-            }
-        } while (depth > 0);
+        int close = sign(opening) || atEnd() ? closing(opening, closing) : at();
+        if (close < 0) {
+            throw unreadable("the bracket that opens here is not closed");
+        }
+        goTo(close + 1);
     }
 
     /**

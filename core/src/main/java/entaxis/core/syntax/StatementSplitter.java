@@ -6,8 +6,8 @@ import entaxis.core.token.LexicalRule;
 import java.util.Arrays;
 
 /**
- * Splits a script into statements, each of them cut into tokens that stand in the room of the statement before: a
- * script of any length takes the memory of its longest statement. Runs in linear time whatever it is given.
+ * Splits a script into statements and cuts each into tokens. The tokens of a statement replace those of the one before,
+ * so a script of any length takes the memory of its longest statement. Runs in linear time whatever it is given.
  */
 final class StatementSplitter {
     private static final char BYTE_ORDER_MARK = '\uFEFF';

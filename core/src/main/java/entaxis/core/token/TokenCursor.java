@@ -121,6 +121,18 @@ public class TokenCursor {
         return false;
     }
 
+    /** The token that closes the bracket which opens here; negative if none opens or it is not closed. */
+    public final int closing(char opening, char closing) {
+        int depth = 0;
+        for (int token = at; token < limit; token++) {
+            depth += sign(token, opening) ? 1 : sign(token, closing) ? -1 : 0;
+            if (depth <= 0) {
+                return depth == 0 && token > at ? token : -1;
+            }
+        }
+        return -1;
+    }
+
     /** Whether a token is a word or sign that reads so. */
     public final boolean is(int token, String word) {
         if (token >= limit || tokens.to(token) - tokens.from(token) != word.length()) {

@@ -46,10 +46,16 @@ class ExpressionSpellingTest {
         "SQLITE    | since > date '2026-01-31'              | since > '2026-01-31'",
         "SQLSERVER | since > TIMESTAMP '2026-01-31 10:00:00'| since > '2026-01-31 10:00:00'",
         "POSTGRESQL| since > date '2026-01-31'              | since > date '2026-01-31'",
+        // calls without a name before their brackets
+        "SQLSERVER | case when \"a\"\"b\" = 1 and dry = true and (n > 1) then 1 end = 1"
+                + " | case when [a\"b] = 1 and dry = 1 and (n > 1) then 1 end = 1",
+        "MYSQL     | case when \"Seed count\" = cast(n as text) then 1 end = 1"
+                + " | case when `Seed count` = cast(n as char) then 1 end = 1",
+        "SQLSERVER | \"a\"\"b\".f(dry = true) collate latin = 'x' | [a\"b].f(dry = 1) collate latin = 'x'",
         // what is in the engine's words already, or in none that are known
         "MYSQL     | `Seed count` > char_length(\"b\")      | `Seed count` > char_length(\"b\")",
         "SQLSERVER | [a] > 0 and b = true                   | [a] > 0 and b = true",
-        "MYSQL     | a @@@ \"b\" ~* 'x'                     | a @@@ \"b\" ~* 'x'",
+        "MYSQL     | a @@@ \"b c\" ~* 'x'                     | a @@@ `b c` ~* 'x'",
         // moments, random identifiers and sequences
         "POSTGRESQL | now() | now()",
         "MYSQL | current_timestamp | current_timestamp",

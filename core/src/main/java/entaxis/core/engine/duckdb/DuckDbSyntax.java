@@ -11,7 +11,7 @@ import java.util.Set;
 
 /** Scripts of DuckDB and what EXPORT DATABASE writes (DuckDB documentation, “SQL Introduction”; its shell). */
 public final class DuckDbSyntax extends ScriptSyntax {
-    private static final LexicalRules LEXICAL = LexicalRules.of("$", LexicalRule.NESTED_COMMENTS,
+    private static final LexicalRules LEXICAL = LexicalRules.of("", LexicalRule.NESTED_COMMENTS,
             LexicalRule.DOLLAR_TEXTS, LexicalRule.ESCAPE_TEXTS);
     private static final Set<SyntaxRule> RULES = Collections.unmodifiableSet(EnumSet.of(SyntaxRule.TRAILING_COMMA,
             SyntaxRule.COPIES_WITHOUT_RULES));

@@ -11,7 +11,7 @@ import java.util.Set;
 
 /** Scripts of H2 and what its SCRIPT command writes (H2 manual, Commands and Grammar). */
 public final class H2Syntax extends ScriptSyntax {
-    private static final LexicalRules LEXICAL = LexicalRules.of("$", LexicalRule.BACKTICKED_NAMES,
+    private static final LexicalRules LEXICAL = LexicalRules.of("", LexicalRule.BACKTICKED_NAMES,
             LexicalRule.NESTED_COMMENTS, LexicalRule.DOLLAR_TEXTS);
     private static final Set<SyntaxRule> RULES = Collections.unmodifiableSet(EnumSet.of(SyntaxRule.SERIAL_TYPES,
             SyntaxRule.LIKE_AMONG_ELEMENTS, SyntaxRule.IDENTITY_TYPE, SyntaxRule.HASH_KEYS,

@@ -13,7 +13,7 @@ import java.util.Set;
 
 /** Scripts of PostgreSQL and dumps of it (PostgreSQL manual, part VI; psql; pg_dump). */
 public final class PostgreSqlSyntax extends ScriptSyntax {
-    private static final LexicalRules LEXICAL = LexicalRules.of("$", LexicalRule.NESTED_COMMENTS,
+    private static final LexicalRules LEXICAL = LexicalRules.of("", LexicalRule.NESTED_COMMENTS,
             LexicalRule.DOLLAR_TEXTS, LexicalRule.ESCAPE_TEXTS, LexicalRule.NAMES_FOLD_DOWN);
     private static final Set<SyntaxRule> RULES =
             Collections.unmodifiableSet(EnumSet.of(SyntaxRule.EXTENSIONS, SyntaxRule.EXACT_NAMES,
